@@ -1,0 +1,71 @@
+/** What was asked for, or one line that says why it can't be done. */
+export type Asked =
+  | { readonly command: 'derive' | 'check'; readonly file: string }
+  | { readonly command: 'export'; readonly file: string; readonly to: ExportForm; readonly out: string; readonly paper: Paper }
+  | { readonly command: 'help' }
+  | { readonly wrong: string }
+
+const FORMS = ['pdf', 'svg', 'json'] as const
+export type ExportForm = (typeof FORMS)[number]
+const PAPERS = ['a4', 'letter'] as const
+export type Paper = (typeof PAPERS)[number]
+
+const wrong = (text: string): Asked => ({ wrong: `drumlin: ${text} (try: drumlin --help)` })
+
+interface Words {
+  readonly files: readonly string[]
+  readonly options: Readonly<Record<string, string>>
+}
+
+/** Splits `--name value` pairs from the rest; gives the reason where one is unknown, twice there or without its value. */
+function sorted(words: readonly string[], known: readonly string[]): Words | string {
+  const files: string[] = []
+  const options: Record<string, string> = {}
+  for (let i = 0; i < words.length; i += 1) {
+    const word = words[i]!
+    if (!word.startsWith('-')) {
+      files.push(word)
+      continue
+    }
+    const [name, inline] = [word.replace(/=.*$/s, ''), /=(.*)$/s.exec(word)?.[1]]
+    if (!known.includes(name)) return `unknown option ${name}`
+    if (Object.hasOwn(options, name)) return `${name} is given twice`
+    const value = inline ?? words[(i += 1)]
+    if (value === undefined || value === '') return `${name} needs a value`
+    options[name] = value
+  }
+  return { files, options }
+}
+
+function one(command: 'derive' | 'check' | 'export', words: Words): Asked | string {
+  if (words.files.length === 0) return wrong(`${command} needs a design file`)
+  if (words.files.length > 1) return wrong(`${command} takes one design file, got ${words.files.length}`)
+  return words.files[0]!
+}
+
+function exportAsked(words: Words, file: string): Asked {
+  const { '--to': to, '--out': out, '--paper': paper = 'a4' } = words.options
+  if (!FORMS.includes(to as ExportForm)) return wrong(`--to must be one of ${FORMS.join(', ')}${to ? `, not ${to}` : ''}`)
+  if (!out) return wrong('export needs --out PATH')
+  if (!PAPERS.includes(paper as Paper)) return wrong(`--paper must be one of ${PAPERS.join(', ')}, not ${paper}`)
+  return { command: 'export', file, to: to as ExportForm, out, paper: paper as Paper }
+}
+
+/** Reads the words after `drumlin`. */
+export function asked(argv: readonly string[]): Asked {
+  const [command, ...rest] = argv
+  if (command === undefined) return wrong('a command is needed')
+  if (command === '--help' || command === 'help') return { command: 'help' }
+  if (command !== 'derive' && command !== 'check' && command !== 'export') return wrong(`unknown command ${command}`)
+  const words = sorted(rest, command === 'export' ? ['--to', '--out', '--paper'] : [])
+  if (typeof words === 'string') return wrong(words)
+  const file = one(command, words)
+  if (typeof file !== 'string') return file
+  return command === 'export' ? exportAsked(words, file) : { command, file }
+}
+
+export const HELP = `drumlin derive FILE                                  everything that follows from a design, as JSON
+drumlin check FILE                                   its findings; exit 1 where one is a stop
+drumlin export FILE --to pdf|svg|json --out PATH     its pattern at 1:1, or the design itself
+               [--paper a4|letter]                   paper of the PDF, a4 where left out
+`

@@ -1,0 +1,62 @@
+import { readFile, writeFile } from 'node:fs/promises'
+import { type Derived, derive, readDesign, readSentence, summary, writeDesign, writeSvg } from '@drumlin/core'
+import { writePdf } from '@drumlin/core/pdf'
+import { pdfFonts } from './fonts.js'
+import { type Asked, HELP, asked } from './options.js'
+
+/** What a call prints and the code it ends with: 0 done, 1 a finding is a stop, 2 it could not be done. */
+export interface Result {
+  readonly code: 0 | 1 | 2
+  readonly out?: string
+  readonly error?: string
+}
+
+const failed = (error: string): Result => ({ code: 2, error })
+
+type Opened = { readonly derived: Derived } | { readonly error: string }
+
+async function opened(file: string): Promise<Opened> {
+  let text: string
+  try {
+    text = await readFile(file, 'utf8')
+  } catch (error) {
+    const code = (error as NodeJS.ErrnoException).code ?? 'unreadable'
+    return { error: `drumlin: ${file} cannot be read (${code})` }
+  }
+  const read = readDesign(text)
+  return read.ok ? { derived: derive(read.design) } : { error: `drumlin: ${file}: ${readSentence(read.issue)}` }
+}
+
+async function contentsOf(derived: Derived, { to, paper }: Asked & { command: 'export' }): Promise<string | Uint8Array> {
+  if (to === 'json') return writeDesign(derived.design)
+  if (to === 'svg') return writeSvg(derived)
+  return writePdf(derived, { paper, unit: 'mm', fonts: await pdfFonts() })
+}
+
+async function exported(derived: Derived, words: Asked & { command: 'export' }): Promise<Result> {
+  const contents = await contentsOf(derived, words)
+  try {
+    await writeFile(words.out, contents)
+  } catch (error) {
+    return failed(`drumlin: ${words.out} cannot be written (${(error as NodeJS.ErrnoException).code ?? 'unknown'})`)
+  }
+  return { code: 0 }
+}
+
+function checked(derived: Derived): Result {
+  const { findings } = summary(derived)
+  const lines = findings.map((f) => `${f.rank.toUpperCase().padEnd(5)} ${f.what} ${f.why}${f.overruled ? ` [overruled: ${f.overruled}]` : ''}`)
+  const stops = findings.some((f) => f.rank === 'stop' && !f.overruled)
+  return { code: stops ? 1 : 0, out: lines.length > 0 ? `${lines.join('\n')}\n` : 'Nothing found.\n' }
+}
+
+/** Does what the words after `drumlin` ask. */
+export async function run(argv: readonly string[]): Promise<Result> {
+  const words = asked(argv)
+  if ('wrong' in words) return failed(words.wrong)
+  if (words.command === 'help') return { code: 0, out: HELP }
+  const file = await opened(words.file)
+  if ('error' in file) return failed(file.error)
+  if (words.command === 'derive') return { code: 0, out: `${JSON.stringify(summary(file.derived), null, 2)}\n` }
+  return words.command === 'check' ? checked(file.derived) : exported(file.derived, words)
+}

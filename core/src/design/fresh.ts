@@ -1,0 +1,23 @@
+import { kindOf } from '../kinds/index.js'
+import type { Iron, Leather, Thread } from '../stores/index.js'
+import { DESIGN_FORMAT, DESIGN_VERSION, type Design, designSchema } from './schema.js'
+
+export interface FreshDesign {
+  readonly id: string
+  readonly name: string
+  readonly kind: string
+  readonly params?: Readonly<Record<string, unknown>>
+  readonly leathers: Readonly<Record<string, Leather>>
+  readonly iron: Iron
+  readonly thread: Thread
+}
+
+/** A new design of a kind with that kind's defaults. Throws where the materials or parameters do not hold. */
+export const freshDesign = ({ params, ...rest }: FreshDesign): Design =>
+  designSchema.parse({
+    format: DESIGN_FORMAT,
+    version: DESIGN_VERSION,
+    ...rest,
+    params: { ...kindOf(rest.kind).defaults, ...params },
+    overrides: {},
+  })

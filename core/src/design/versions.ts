@@ -1,0 +1,13 @@
+import { DESIGN_VERSION } from './schema.js'
+
+type Plain = Record<string, unknown>
+
+/** Brings a design one version up; index 0 takes version 1 to version 2. Never changes what it is given. */
+const STEPS: readonly ((design: Plain) => Plain)[] = []
+
+/** The oldest version that can still be read. */
+export const OLDEST_VERSION = DESIGN_VERSION - STEPS.length
+
+/** A design of `version`, brought up to the present one. */
+export const upToDate = (design: Plain, version: number): Plain =>
+  STEPS.slice(version - OLDEST_VERSION).reduce((older, step) => step(older), design)

@@ -1,0 +1,55 @@
+import { type Path, type Point, boxHeight, boxWidth, line, openPath, pathBox, pathCrossings, pointInside, pointDot, pointRight, pointUnit, pointSubtract } from '../geometry/index.js'
+
+/** Distance between dots of a glue stipple, mm. */
+const STIPPLE = 1.7
+
+/** Dots inside an area on a grid that is fixed to the piece, so that two areas side by side agree. */
+export function stipple(area: Path): Point[] {
+  const box = pathBox(area)
+  const points: Point[] = []
+  const rise = STIPPLE * 0.866
+  const firstRow = Math.ceil(box.top / rise)
+  for (let row = firstRow; row * rise <= box.bottom; row += 1) {
+    const shift = row % 2 === 0 ? 0 : STIPPLE / 2
+    for (let x = Math.ceil((box.left - shift) / STIPPLE) * STIPPLE + shift; x <= box.right; x += STIPPLE) {
+      const p = { x, y: row * rise }
+      if (pointInside(p, area)) points.push(p)
+    }
+  }
+  return points
+}
+
+/** Hatch spacing for leather of `share` of its full thickness: lines close up as it gets thinner, mm. */
+export const hatchSpacing = (share: number): number => 0.55 + 2.2 * Math.min(1, Math.max(0, share)) ** 1.5
+
+/**
+ * Lines across a skived area, square to its slope and the closer the thinner. `start` and `end` are shares of the full
+ * thickness at the lines through `from` and `to`.
+ */
+export function hatch(area: Path, from: Point, to: Point, start: number, end: number): Path[] {
+  const slope = pointUnit(pointSubtract(to, from))
+  const across = pointRight(slope)
+  const box = pathBox(area)
+  const corners = [
+    { x: box.left, y: box.top }, { x: box.right, y: box.top }, { x: box.right, y: box.bottom }, { x: box.left, y: box.bottom },
+  ] // prettier-ignore
+  const along = corners.map((c) => pointDot(pointSubtract(c, from), slope))
+  const [first, last] = [Math.min(...along), Math.max(...along)]
+  const length = Math.hypot(to.x - from.x, to.y - from.y)
+  const reach = boxWidth(box) + boxHeight(box)
+  const middle = { x: (box.left + box.right) / 2, y: (box.top + box.bottom) / 2 }
+  const lines: Path[] = []
+  const shareAt = (s: number): number => start + (end - start) * Math.min(1, Math.max(0, s / length))
+  for (let s = first + hatchSpacing(shareAt(first)) / 2; s < last; s += hatchSpacing(shareAt(s))) {
+    const shift = s - pointDot(pointSubtract(middle, from), slope)
+    const on = { x: middle.x + slope.x * shift, y: middle.y + slope.y * shift }
+    const cut = line(
+      { x: on.x - across.x * reach, y: on.y - across.y * reach },
+      { x: on.x + across.x * reach, y: on.y + across.y * reach },
+    )
+    const crossings = pathCrossings(openPath([cut]), area)
+    for (let i = 0; i + 1 < crossings.length; i += 2)
+      lines.push(openPath([line(crossings[i]!.at, crossings[i + 1]!.at)]))
+  }
+  return lines
+}

@@ -1,0 +1,136 @@
+import { type Path, type Point, boxCentre, boxHeight, boxWidth, circlePoint, line, openPath, pathBox, pathMoved, pointAdd, pointInside, pointScale, pointSubtract, pointUnit, pointRight, polyline, type Move, pointMoved } from '../geometry/index.js'
+import type { LengthUnit } from '../measure/index.js'
+import { printBare, trimmed } from '../measure/index.js'
+import { type Mark, type Piece, type PieceHole, pieceLabel } from '../reckon/index.js'
+import { hatch, stipple } from './fill.js'
+import { type Drawn, stroke, text } from './primitives.js'
+
+/** Line weights in mm: the language must survive a black-and-white printer, so weight and form carry it. */
+const WEIGHT = { cut: 0.5, finished: 0.18, fold: 0.25, fine: 0.15, tick: 0.35 } as const
+const LONG_DASH = [7, 2.2] as const
+const TYPE = { name: 4.2, line: 3, mark: 2.8 } as const
+
+/** Everything drawn for a piece, in its own coordinates, from the lowest layer to the uppermost. */
+export function pieceDrawing(piece: Piece, job: string, unit: LengthUnit): readonly Drawn[] {
+  const marks = piece.marks.flatMap((mark) => markDrawing(mark, piece, unit))
+  const finished = piece.finished === piece.cut ? [] : [stroke('finished', piece.finished, WEIGHT.finished)]
+  return [...marks, ...finished, ...piece.holes.map(holeDrawing), stroke('cut', piece.cut, WEIGHT.cut), ...labelDrawing(piece, job, unit)]
+}
+
+const holeDrawing = (hole: PieceHole): Drawn => {
+  const [from, to] = [circlePoint(hole.at, hole.length / 2, hole.angle + Math.PI), circlePoint(hole.at, hole.length / 2, hole.angle)]
+  return stroke('holes', openPath([line(from, to)]), hole.width)
+}
+
+function markDrawing(mark: Mark, piece: Piece, unit: LengthUnit): Drawn[] {
+  switch (mark.type) {
+    case 'fold':
+      return foldDrawing(mark)
+    case 'glue':
+      return [{ type: 'dots', layer: 'glue', points: stipple(mark.area), diameter: 0.3 }]
+    case 'skive':
+      return skiveDrawing(mark, piece.thickness ?? mark.start, unit)
+    case 'notch':
+      return notchDrawing(mark.at, mark.angle, mark.letters, piece)
+    case 'stitch line':
+      return [stroke('finished', mark.path, WEIGHT.fine)]
+    case 'grain':
+      return grainDrawing(labelSpot(piece), mark.angle)
+  }
+}
+
+/** A long dash with a pair of facing chevrons at each end, hill or valley written beside it. */
+function foldDrawing({ from, to, width, rises }: Mark & { type: 'fold' }): Drawn[] {
+  const along = pointUnit(pointSubtract(to, from))
+  const aside = pointRight(along)
+  // A bend of no width worth drawing is one line.
+  const half = width > 0.1 ? width / 2 : 0
+  const chevron = (at: Point, side: number, inward: number): Drawn => {
+    const tip = pointAdd(at, pointScale(aside, side * (half + 0.6)))
+    const arm = (way: number) => pointAdd(tip, pointAdd(pointScale(aside, side * 1.6), pointScale(along, way * 1.4)))
+    return stroke('fold', polyline([arm(-1), tip, arm(1)].map((p) => pointAdd(p, pointScale(along, inward * 3)))), WEIGHT.fold)
+  }
+  const word = pointAdd(from, pointAdd(pointScale(along, 8), pointScale(aside, -half - 1.2)))
+  const shifted = (by: number): Drawn => {
+    const [a, b] = [from, to].map((p) => pointAdd(p, pointScale(aside, by))) as [Point, Point]
+    return stroke('fold', openPath([line(a, b)]), WEIGHT.fold, LONG_DASH)
+  }
+  return [
+    ...(half > 0 ? [-half, half] : [0]).map(shifted),
+    ...[-1, 1].flatMap((side) => [chevron(from, side, 1), chevron(to, side, -1)]),
+    text('fold', word, rises, TYPE.mark, 'start', false, Math.atan2(along.y, along.x)),
+  ]
+}
+
+function skiveDrawing(mark: Mark & { type: 'skive' }, full: number, unit: LengthUnit): Drawn[] {
+  const lines = hatch(mark.area, mark.from, mark.to, mark.start / full, mark.end / full).map((path) => stroke('skive', path, WEIGHT.fine))
+  const box = pathBox(mark.area)
+  const level = mark.start === mark.end
+  const wide = boxWidth(box) > 16
+  const print = (mm: number): string => (unit === 'mm' ? trimmed(mm, 2) : printBare(mm, unit))
+  const rightwards = wide || box.left < 1
+  const at = (y: number): Point => ({ x: rightwards ? box.right + 1 : box.left - 1, y })
+  const anchor = rightwards ? 'start' : 'end'
+  const figures = level
+    ? [text('skive', at((box.top + box.bottom) / 2 + 1), print(mark.start), TYPE.mark, anchor)]
+    : [text('skive', at(box.top + 1.5), print(mark.start), TYPE.mark, anchor), text('skive', at(box.bottom + 0.5), print(mark.end), TYPE.mark, anchor)]
+  return [stroke('skive', mark.area, WEIGHT.fine, [0.8, 0.8]), ...lines, ...figures]
+}
+
+/** A short tick across the edge; its letters stand outside the piece. */
+function notchDrawing(at: Point, angle: number, letters: string, piece: Piece): Drawn[] {
+  const out = pointInside(circlePoint(at, 0.3, angle), piece.finished) ? angle + Math.PI : angle
+  const outside = circlePoint(at, 3, out)
+  const anchor = Math.cos(out) < -0.5 ? 'end' : Math.cos(out) > 0.5 ? 'start' : 'middle'
+  return [
+    stroke('notches', openPath([line(circlePoint(at, 2, out + Math.PI), circlePoint(at, 2, out))]), WEIGHT.tick),
+    text('notches', { x: outside.x, y: outside.y + 1 }, letters, TYPE.mark, anchor),
+  ]
+}
+
+function grainDrawing(spot: Spot, angle: number): Drawn[] {
+  const at = { x: spot.at.x, y: spot.grainY }
+  const [from, to] = [circlePoint(at, 9, angle + Math.PI), circlePoint(at, 9, angle)]
+  const barb = (turn: number): Point => circlePoint(to, 2.4, angle + Math.PI + turn)
+  return [
+    stroke('grain', openPath([line(from, to)]), WEIGHT.fold),
+    stroke('grain', polyline([barb(0.5), to, barb(-0.5)]), WEIGHT.fold),
+    text('grain', { x: from.x - 1.5, y: from.y + 1 }, 'grain', TYPE.mark, 'end'),
+  ]
+}
+
+interface Spot {
+  readonly at: Point
+  readonly grainY: number
+  readonly scale: number
+}
+
+/** Where the label stands: the middle of the piece, or of its left half where a fold runs down the middle. */
+function labelSpot(piece: Piece): Spot {
+  const box = pathBox(piece.cut)
+  const folded = piece.marks.some((m) => m.type === 'fold')
+  const centre = boxCentre(box)
+  const at = { x: folded ? box.left + boxWidth(box) / 4 : centre.x, y: box.top + boxHeight(box) * 0.42 }
+  const scale = Math.min(1, boxWidth(box) / (folded ? 2 : 1) / 55)
+  return { at, grainY: at.y + 17, scale }
+}
+
+function labelDrawing(piece: Piece, job: string, unit: LengthUnit): Drawn[] {
+  const { at, scale } = labelSpot(piece)
+  const lines = pieceLabel(piece, job, unit)
+  const [name, line] = [TYPE.name * scale, TYPE.line * scale]
+  return lines.map((words, i) =>
+    text('label', { x: at.x, y: at.y - 6 * scale + i * line * 1.45 + (i === 0 ? 0 : name * 0.25) }, words, i === 0 ? name : line, 'middle', i === 0),
+  )
+}
+
+/** The same drawing somewhere else on the sheet. */
+export function drawnMoved(drawn: Drawn, move: Move): Drawn {
+  const angle = (a: number): number => Math.atan2(move.b * Math.cos(a) + move.d * Math.sin(a), move.a * Math.cos(a) + move.c * Math.sin(a))
+  if (drawn.type === 'stroke') return { ...drawn, path: pathMoved(drawn.path, move) }
+  if (drawn.type === 'dots') return { ...drawn, points: drawn.points.map((p) => pointMoved(p, move)) }
+  return { ...drawn, at: pointMoved(drawn.at, move), angle: angle(drawn.angle) }
+}
+
+/** Everything a piece's drawing may cover, letters outside its edge included: its cut outline, for arranging. */
+export const pieceOutline = (piece: Piece): Path => piece.cut

@@ -1,0 +1,74 @@
+import type { ZodError } from 'zod'
+import { DESIGN_FORMAT, DESIGN_VERSION, type Design, designSchema } from '../../design/schema.js'
+import { OLDEST_VERSION, upToDate } from '../../design/versions.js'
+
+/** Why a file was refused. `where` names the line or the field. */
+export type ReadIssue =
+  | { readonly code: 'NOT_JSON'; readonly where: string }
+  | { readonly code: 'NOT_A_DESIGN'; readonly found: string }
+  | { readonly code: 'NEWER'; readonly version: number }
+  | { readonly code: 'TOO_OLD'; readonly version: number }
+  | { readonly code: 'FIELDS'; readonly fields: readonly { readonly where: string; readonly why: string }[] }
+
+export type ReadResult = { readonly ok: true; readonly design: Design } | { readonly ok: false; readonly issue: ReadIssue }
+
+const refused = (issue: ReadIssue): ReadResult => ({ ok: false, issue })
+
+/** Reads the text of a `.drumlin.json` file whole: a valid design of this version, or the reason there is none. */
+export function readDesign(text: string): ReadResult {
+  const parsed = parse(text)
+  if ('code' in parsed) return refused(parsed)
+  const found = parsed.value
+  if (!isRecord(found) || found.format !== DESIGN_FORMAT)
+    return refused({ code: 'NOT_A_DESIGN', found: isRecord(found) ? String(found.format ?? 'nothing') : typeof found })
+  const { version } = found
+  if (typeof version !== 'number' || !Number.isInteger(version))
+    return refused({ code: 'FIELDS', fields: [{ where: 'version', why: 'a whole number is needed' }] })
+  if (version > DESIGN_VERSION) return refused({ code: 'NEWER', version })
+  if (version < OLDEST_VERSION) return refused({ code: 'TOO_OLD', version })
+  const checked = designSchema.safeParse(upToDate(found, version))
+  return checked.success ? { ok: true, design: checked.data } : refused({ code: 'FIELDS', fields: fieldsOf(checked.error) })
+}
+
+const isRecord = (value: unknown): value is Record<string, unknown> =>
+  typeof value === 'object' && value !== null && !Array.isArray(value)
+
+function parse(text: string): { value: unknown } | (ReadIssue & { code: 'NOT_JSON' }) {
+  try {
+    return { value: JSON.parse(text.replace(/^\uFEFF/, '')) as unknown }
+  } catch (error) {
+    return { code: 'NOT_JSON', where: placeOf(error instanceof Error ? error.message : '', text) }
+  }
+}
+
+/** The line a JSON error message points at, counted from 1. */
+function placeOf(message: string, text: string): string {
+  const position = /position (\d+)/.exec(message)?.[1]
+  if (position === undefined) return 'its end'
+  return `line ${text.slice(0, Number(position)).split('\n').length}`
+}
+
+const fieldsOf = (error: ZodError): { where: string; why: string }[] =>
+  error.issues.map((issue) => ({
+    where: issue.code === 'unrecognized_keys' ? [...issue.path, issue.keys[0]].join('.') : issue.path.join('.') || 'the design',
+    why: issue.code === 'unrecognized_keys' ? 'not known here' : issue.message.replace(/^Invalid input: /, ''),
+  }))
+
+/** What the maker reads when a file is refused. */
+export function readSentence(issue: ReadIssue): string {
+  switch (issue.code) {
+    case 'NOT_JSON':
+      return `This is not a Drumlin file: it stops making sense at ${issue.where}. Choose a file that ends in .drumlin.json.`
+    case 'NOT_A_DESIGN':
+      return `This file does not hold a Drumlin design (its format says “${issue.found}”). Choose a file that ends in .drumlin.json.`
+    case 'NEWER':
+      return `This design was saved by a newer Drumlin (form ${issue.version}; this one reads up to ${DESIGN_VERSION}). Update Drumlin, then open it again; the file was left as it is.`
+    case 'TOO_OLD':
+      return `This design is of form ${issue.version}, which this Drumlin no longer reads; the oldest it reads is ${OLDEST_VERSION}.`
+    case 'FIELDS': {
+      const [first, ...more] = issue.fields
+      const rest = more.length === 0 ? '' : ` (and ${more.length} more)`
+      return `The file was refused: ${first!.where}: ${first!.why}${rest}. Nothing was changed.`
+    }
+  }
+}

@@ -1,0 +1,2 @@
+export { PAPERS, type PaperId } from './paper.js'
+export { type PdfOptions, writePdf } from './write.js'

@@ -1,0 +1,23 @@
+/** Sheets a home printer takes, portrait, mm: ISO 216 A4, and US Letter (8 1/2 × 11 in). */
+export const PAPERS = {
+  a4: { name: 'A4', width: 210, height: 297 },
+  letter: { name: 'US Letter', width: 215.9, height: 279.4 },
+} as const
+export type PaperId = keyof typeof PAPERS
+
+/** Unprintable border kept free on every page, mm (J): common home printers need 4 to 6. */
+export const BORDER = 10
+/** How far neighbouring pages repeat each other, mm. */
+export const OVERLAP = 10
+
+export interface Tile {
+  readonly width: number
+  readonly height: number
+}
+
+/** The part of a page that is drawn on. */
+export const tileOf = (paper: PaperId, landscape: boolean): Tile => {
+  const { width, height } = PAPERS[paper]
+  const [w, h] = landscape ? [height, width] : [width, height]
+  return { width: w - 2 * BORDER, height: h - 2 * BORDER }
+}

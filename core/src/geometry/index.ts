@@ -1,0 +1,69 @@
+export { type Box, boxCentre, boxGrown, boxHeight, boxOfPoints, boxUnion, boxWidth, boxesTouch, pathBox } from './box.js'
+export { pathCrossesItself, pathCrossings, segmentCrossings } from './crossings.js'
+export { pathPoints } from './flatten.js'
+export { pointInside } from './inside.js'
+export { segmentLength, segmentParameterAt } from './length.js'
+export { type Nearest, pathNearest, pathWithin, segmentNearest } from './nearest.js'
+export { type CornerStyle, offsetClosed, offsetLargestMaybe, offsetOpenMaybe } from './offset.js'
+export { type Overlay, overlay } from './overlay.js'
+export {
+  type Path,
+  type PathPlace,
+  closedPath,
+  openPath,
+  pathArea,
+  pathEnd,
+  pathLength,
+  pathPart,
+  pathPlaceAt,
+  pathReversed,
+  pathStart,
+  polygon,
+  polyline,
+} from './path.js'
+export {
+  type Point,
+  point,
+  pointAdd,
+  pointBetween,
+  pointCross,
+  pointDistance,
+  pointDot,
+  pointLength,
+  pointRight,
+  pointScale,
+  pointSubtract,
+  pointUnit,
+  pointsMeet,
+} from './point.js'
+export { type Region, overlayRegions, regionArea } from './regions.js'
+export { type Corner, type RoundedPolygon, roundedPolygon } from './rounded.js'
+export {
+  type Arc,
+  type Cubic,
+  type Line,
+  type Segment,
+  arc,
+  arcRadius,
+  arcStart,
+  circlePoint,
+  cubic,
+  line,
+  segmentPoint,
+  segmentReversed,
+  segmentTangent,
+} from './segment.js'
+export {
+  type Move,
+  QUARTER_TURN,
+  STAY,
+  angleMoved,
+  flipAbout,
+  moveBack,
+  moveThen,
+  movesOver,
+  pathMoved,
+  pointMoved,
+  shift,
+  turn,
+} from './transform.js'

@@ -1,0 +1,146 @@
+import { boxGrown, boxesTouch, segmentBox } from './box.js'
+import { segmentCrossings } from './crossings.js'
+import { segmentNearest } from './nearest.js'
+import { type Path, pathArea } from './path.js'
+import { type Point, pointAdd, pointCross, pointDistance, pointDot, pointScale, pointsMeet } from './point.js'
+import { offsetSegment } from './offsetSegment.js'
+import { segmentLength } from './length.js'
+import { type Segment, arc, line, segmentPart, segmentPoint, segmentTangent } from './segment.js'
+
+/** How a gap at an outward corner is closed: lines run on until they meet, or an arc round the corner. */
+export type CornerStyle = 'mitred' | 'rounded'
+
+/** A mitre longer than this many times the offset is cut square: as far as a knife makes sense of a point. */
+const MITRE_LIMIT = 6
+/** How much nearer than asked a stretch may lie and still belong to the offset, mm: the error of offset cubics. */
+const KEEP_TOLERANCE = 0.008
+
+/**
+ * The closed path at `distance` mm from a closed one: outwards where positive, inwards where negative. Arcs stay
+ * arcs, cubics stay cubics (within 0.005 mm); stretches that would cross are taken out. Gives no path where
+ * nothing is left, several where the shape falls apart. One number, or one for each segment.
+ * Method: docs/geometry.md.
+ */
+export function offsetClosed(path: Path, distance: number | readonly number[], style: CornerStyle = 'mitred'): Path[] {
+  const outward = pathArea(path) >= 0 ? -1 : 1
+  const distances = path.segments.map((_, i) => outward * (typeof distance === 'number' ? distance : distance[i]!))
+  if (distances.every((d) => d === 0)) return [path]
+  const raw = rawOffset(path.segments, distances, true, style)
+  const loops = chained(survivors(raw, path.segments, distances), true)
+  const turning = Math.sign(pathArea(path))
+  return loops
+    .map((segments): Path => ({ segments, closed: true }))
+    .filter((loop) => Math.sign(pathArea(loop)) === turning && Math.abs(pathArea(loop)) > 1e-6)
+    .sort((a, b) => Math.abs(pathArea(b)) - Math.abs(pathArea(a)))
+}
+
+/** The largest loop of an offset, for outlines that are known to stay in one piece; undefined where nothing is left. */
+export const offsetLargestMaybe = (
+  path: Path,
+  distance: number | readonly number[],
+  style: CornerStyle = 'mitred',
+): Path | undefined => offsetClosed(path, distance, style)[0]
+
+/**
+ * The line at `distance` mm to the right of an open path (left where negative), seen along it. Stretches that would
+ * cross are taken out; the longest unbroken line is given back, undefined where nothing is left.
+ */
+export function offsetOpenMaybe(path: Path, distance: number, style: CornerStyle = 'mitred'): Path | undefined {
+  if (distance === 0) return path
+  const distances = path.segments.map(() => distance)
+  const raw = rawOffset(path.segments, distances, false, style)
+  const length = (segments: readonly Segment[]): number => segments.reduce((sum, s) => sum + segmentLength(s), 0)
+  const lines = chained(survivors(raw, path.segments, distances), false).sort((a, b) => length(b) - length(a))
+  return lines[0] && { segments: lines[0], closed: false }
+}
+
+/** Every segment moved to its side, and the corners between them closed; may still cross itself. */
+function rawOffset(segments: readonly Segment[], distances: readonly number[], closed: boolean, style: CornerStyle): Segment[] {
+  const moved = segments.map((s, i) => offsetSegment(s, distances[i]!))
+  const out: Segment[] = []
+  const joined: Segment[][] = moved.map((parts) => [...parts])
+  const count = segments.length
+  for (let i = 0; i < count; i += 1) {
+    const next = (i + 1) % count
+    out.push(...joined[i]!)
+    if (i === count - 1 && !closed) break
+    out.push(...corner(segments[i]!, segments[next]!, distances[i]!, distances[next]!, joined[i]!, joined[next]!, style))
+  }
+  return out
+}
+
+const lastOf = <T>(list: readonly T[]): T => list[list.length - 1]!
+
+/** What closes the corner between two moved neighbours: nothing, a straight run to the mitre and on, or an arc. */
+function corner(
+  before: Segment, after: Segment, d0: number, d1: number,
+  movedBefore: readonly Segment[], movedAfter: readonly Segment[], style: CornerStyle,
+): Segment[] { // prettier-ignore
+  const [from, to] = [lastOf(movedBefore).to, movedAfter[0]!.from]
+  if (pointsMeet(from, to, 1e-9)) return []
+  const [along, onward] = [segmentTangent(before, 1), segmentTangent(after, 0)]
+  const turning = pointCross(along, onward)
+  const opens = (d0 + d1) * turning < -1e-12
+  if (!opens) return [line(from, to)]
+  if (style === 'rounded' && Math.abs(d0 - d1) < 1e-12) return [arc(from, to, before.to, Math.atan2(turning, pointDot(along, onward)))]
+  const reach = pointCross({ x: to.x - from.x, y: to.y - from.y }, onward) / turning
+  const tip = pointAdd(from, pointScale(along, reach))
+  if (pointDistance(tip, before.to) > MITRE_LIMIT * Math.max(Math.abs(d0), Math.abs(d1))) return [line(from, to)]
+  return [line(from, tip), line(tip, to)].filter((s) => segmentLength(s) > 1e-9)
+}
+
+/** Cuts the raw offset wherever it crosses itself and keeps the stretches that lie far enough from the original. */
+function survivors(raw: readonly Segment[], original: readonly Segment[], distances: readonly number[]): Segment[] {
+  const cuts = crossingCuts(raw)
+  const boxes = original.map((s, i) => boxGrown(segmentBox(s), Math.abs(distances[i]!)))
+  const farEnough = (p: Point): boolean =>
+    original.every((s, i) => {
+      if (!boxesTouch(boxes[i]!, { left: p.x, right: p.x, top: p.y, bottom: p.y })) return true
+      return segmentNearest(s, p).distance >= Math.abs(distances[i]!) - KEEP_TOLERANCE
+    })
+  return raw.flatMap((s, i) => {
+    const stops = [0, ...cuts[i]!.sort((a, b) => a - b), 1]
+    return stops.slice(1).flatMap((t, k) => {
+      if (t - stops[k]! < 1e-12) return []
+      const part = segmentPart(s, stops[k]!, t)
+      return segmentLength(part) > 1e-7 && farEnough(segmentPoint(part, 0.5)) ? [part] : []
+    })
+  })
+}
+
+/** For every raw segment the parameters where others cross it. */
+function crossingCuts(raw: readonly Segment[]): number[][] {
+  const cuts: number[][] = raw.map(() => [])
+  const boxes = raw.map(segmentBox)
+  for (let i = 0; i < raw.length; i += 1)
+    for (let j = i + 1; j < raw.length; j += 1) {
+      if (!boxesTouch(boxes[i]!, boxes[j]!, 1e-6)) continue
+      for (const { on, other } of segmentCrossings(raw[i]!, raw[j]!)) {
+        cuts[i]!.push(on)
+        cuts[j]!.push(other)
+      }
+    }
+  return cuts
+}
+
+/** Stretches put together end to start. Closed asks for loops; otherwise every unbroken line is given. */
+function chained(parts: readonly Segment[], closed: boolean): Segment[][] {
+  const left = new Set(parts)
+  const follow = (end: Point): Segment | undefined => {
+    for (const s of left) if (pointsMeet(s.from, end, 1e-4)) return s
+    return undefined
+  }
+  const hasBefore = (s: Segment): boolean => parts.some((other) => other !== s && pointsMeet(other.to, s.from, 1e-4))
+  const chains: Segment[][] = []
+  while (left.size > 0) {
+    const first = (closed ? undefined : [...left].find((s) => !hasBefore(s))) ?? left.values().next().value!
+    const chain: Segment[] = []
+    for (let next: Segment | undefined = first; next; next = follow(next.to)) {
+      left.delete(next)
+      chain.push(next)
+      if (closed && pointsMeet(next.to, first.from, 1e-4)) break
+    }
+    if (!closed || pointsMeet(lastOf(chain).to, first.from, 1e-4)) chains.push(chain)
+  }
+  return chains
+}

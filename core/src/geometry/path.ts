@@ -1,0 +1,100 @@
+import { segmentLength, segmentParameterAt } from './length.js'
+import { type Point, pointCross } from './point.js'
+import { type Segment, line, segmentPart, segmentPoint, segmentReversed, segmentTangent } from './segment.js'
+
+/** One unbroken line of segments, end to start. A closed path ends where it begins. */
+export interface Path {
+  readonly segments: readonly Segment[]
+  readonly closed: boolean
+}
+
+/** A place on a path: where, which way one walks there (radians from the x axis, clockwise), on which segment. */
+export interface PathPlace {
+  readonly at: Point
+  readonly angle: number
+  readonly segment: number
+  readonly parameter: number
+}
+
+export const openPath = (segments: readonly Segment[]): Path => ({ segments, closed: false })
+export const closedPath = (segments: readonly Segment[]): Path => ({ segments, closed: true })
+/** A closed path of straight lines through the points. */
+export const polygon = (points: readonly Point[]): Path =>
+  closedPath(points.map((from, i) => line(from, points[(i + 1) % points.length]!)))
+/** An open path of straight lines through the points. */
+export const polyline = (points: readonly Point[]): Path =>
+  openPath(points.slice(1).map((to, i) => line(points[i]!, to)))
+
+export const pathLength = (path: Path): number => path.segments.reduce((sum, s) => sum + segmentLength(s), 0)
+
+export const pathReversed = (path: Path): Path => ({
+  ...path,
+  segments: path.segments.map(segmentReversed).reverse(),
+})
+
+export const pathStart = (path: Path): Point => firstOf(path).from
+export const pathEnd = (path: Path): Point => path.segments[path.segments.length - 1]!.to
+
+function firstOf(path: Path): Segment {
+  const first = path.segments[0]
+  if (!first) throw new RangeError('a path without segments has no start')
+  return first
+}
+
+function placeOn(segment: Segment, index: number, parameter: number): PathPlace {
+  const tangent = segmentTangent(segment, parameter)
+  return {
+    at: segmentPoint(segment, parameter),
+    angle: Math.atan2(tangent.y, tangent.x),
+    segment: index,
+    parameter,
+  }
+}
+
+/** The place at `distance` mm along the path. A closed path goes round; an open one stops at its ends. */
+export function pathPlaceAt(path: Path, distance: number): PathPlace {
+  firstOf(path)
+  let left = path.closed ? wrapped(distance, pathLength(path)) : distance
+  for (const [index, segment] of path.segments.entries()) {
+    const length = segmentLength(segment)
+    if (left <= length || index === path.segments.length - 1)
+      return placeOn(segment, index, segmentParameterAt(segment, left))
+    left -= length
+  }
+  throw new RangeError('unreachable: the last segment always answers')
+}
+
+const wrapped = (distance: number, length: number): number => ((distance % length) + length) % length
+
+/** The stretch of a path between two distances; 0 <= from < to <= its length. Throws where nothing would be left. */
+export function pathPart(path: Path, from: number, to: number): Path {
+  if (!(to > from)) throw new RangeError(`a stretch needs to end after it starts, got ${from} to ${to}`)
+  const parts: Segment[] = []
+  let start = 0
+  for (const segment of path.segments) {
+    const length = segmentLength(segment)
+    const [a, b] = [Math.max(from - start, 0), Math.min(to - start, length)]
+    if (b - a > 1e-9)
+      parts.push(segmentPart(segment, segmentParameterAt(segment, a), segmentParameterAt(segment, b)))
+    start += length
+  }
+  return openPath(parts)
+}
+
+/** Signed area in mm², positive for an outline walked clockwise on the screen. Exact for lines, arcs and cubics. */
+export const pathArea = (path: Path): number => path.segments.reduce((sum, s) => sum + segmentArea(s), 0)
+
+/** The share of ∮(x dy − y dx)/2 that a segment adds. */
+function segmentArea(s: Segment): number {
+  const chord = pointCross(s.from, s.to) / 2
+  if (s.type === 'line') return chord
+  if (s.type === 'arc') {
+    const squared = (s.from.x - s.centre.x) ** 2 + (s.from.y - s.centre.y) ** 2
+    return chord + (squared * (s.sweep - Math.sin(s.sweep))) / 2
+  }
+  const { from: p, c1: a, c2: b, to: q } = s
+  return (
+    (6 * pointCross(p, a) + 3 * pointCross(p, b) + pointCross(p, q) + 3 * pointCross(a, b) + 3 * pointCross(a, q) +
+      6 * pointCross(b, q)) / 20
+  ) // prettier-ignore
+}

@@ -1,0 +1,30 @@
+/** One choice, with the reason a maker would take it. */
+export interface Choice {
+  readonly value: string
+  readonly label: string
+  readonly why: string
+}
+
+interface FieldBase {
+  readonly id: string
+  readonly label: string
+  /** Where it stands in the saved design. */
+  readonly path: readonly string[]
+  readonly hint?: string
+}
+
+/** A setting that can stand in a sentence. */
+export type Field =
+  | (FieldBase & { readonly type: 'length'; readonly least: number; readonly most: number; readonly step: number })
+  | (FieldBase & { readonly type: 'count'; readonly least: number; readonly most: number })
+  | (FieldBase & { readonly type: 'share'; readonly least: number; readonly most: number; readonly step: number })
+  | (FieldBase & { readonly type: 'choice'; readonly choices: readonly Choice[] })
+  | (FieldBase & { readonly type: 'leather'; readonly role: string })
+  | (FieldBase & { readonly type: 'iron' })
+  | (FieldBase & { readonly type: 'thread' })
+
+/**
+ * Plain words with settings in place: `Carries {pockets} card pockets a side`. `[key]` stands for a reckoned number
+ * of that key, which opens its working.
+ */
+export type Sentence = string

@@ -1,0 +1,18 @@
+import { bifold } from './bifold/index.js'
+import type { Kind } from './kind.js'
+
+/** Every kind there is, by id. Their parameters are checked by the design's schema before they get here. */
+const KINDS: Readonly<Record<string, Kind>> = { bifold: bifold as unknown as Kind }
+
+export const kindIds = (): readonly string[] => Object.keys(KINDS)
+export const kindMaybe = (id: string): Kind | undefined => (Object.hasOwn(KINDS, id) ? KINDS[id] : undefined)
+
+/** The kind of that id; throws for one that is not known, which the design's schema rules out. */
+export function kindOf(id: string): Kind {
+  const kind = kindMaybe(id)
+  if (!kind) throw new RangeError(`no kind “${id}”`)
+  return kind
+}
+
+export type { Choice, Field, Sentence } from './fields.js'
+export type { Kind, Materials, Role } from './kind.js'

@@ -1,0 +1,40 @@
+import type { ZodType } from 'zod'
+import type { Master } from '../master/index.js'
+import type { Iron, Leather } from '../stores/index.js'
+import type { Reckon } from '../working/index.js'
+import type { Field, Sentence } from './fields.js'
+
+/** A part a leather plays in the design, with one line on what suits it. */
+export interface Role {
+  readonly id: string
+  readonly label: string
+  readonly why: string
+}
+
+/** What a kind may know of the materials. */
+export interface Materials {
+  readonly leathers: Readonly<Record<string, Leather>>
+  readonly iron: Iron
+}
+
+/** A sort of thing that can be made. Knows finished sizes and what joins what; nothing of cutting, holes or printing. */
+export interface Kind<P = Readonly<Record<string, unknown>>> {
+  readonly id: string
+  readonly name: string
+  readonly params: ZodType<P>
+  readonly defaults: P
+  readonly roles: readonly Role[]
+  readonly fields: readonly Field[]
+  /** What the Brief asks, in order; field ids. */
+  readonly brief: readonly Sentence[]
+  /** What is said of each panel, by panel id, with fields in place. */
+  readonly sentences: Readonly<Record<string, readonly Sentence[]>>
+  readonly master: (params: P, materials: Materials, reckon: Reckon) => Master
+}
+
+/** The leather of a role; throws where the design has none, which its schema rules out. */
+export function leatherOf(materials: Materials, role: string): Leather {
+  const leather = materials.leathers[role]
+  if (!leather) throw new RangeError(`no leather for the role “${role}”`)
+  return leather
+}

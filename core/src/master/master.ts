@@ -1,0 +1,116 @@
+import type { Move, Path, Point } from '../geometry/index.js'
+import type { Reckoned } from '../working/index.js'
+import type { Panel } from './panel.js'
+
+/** The part of a placed sheet that counts: all that lies on the `inside` side of a line through `at`. */
+export interface Clip {
+  readonly at: Point
+  /** Points from the line into the part that counts. */
+  readonly inward: Point
+}
+
+interface SheetPlace {
+  readonly id: string
+  readonly name: string
+  /** From the sheet's own coordinates to those of the laid-up work. */
+  readonly move: Move
+  readonly clips: readonly Clip[]
+}
+
+/** A panel lying in the work. `grainUp` says which side one sees from above. */
+export interface PanelSheet extends SheetPlace {
+  readonly type: 'panel'
+  readonly panelId: string
+  readonly grainUp: boolean
+}
+
+/** Something carried (a card, a note) lying in the work; drawn and measured only when it is put in. */
+export interface ContentSheet extends SheetPlace {
+  readonly type: 'content'
+  readonly outline: Path
+  readonly thickness: number
+}
+
+export type Sheet = PanelSheet | ContentSheet
+
+/** The work in one state, from the lowest sheet to the uppermost. */
+export interface Layup {
+  readonly id: string
+  readonly name: string
+  readonly sheets: readonly Sheet[]
+}
+
+/** Follows edges of a placed panel, `margin` mm in, from the start of the first named edge, less what is trimmed off. */
+export interface EdgeCourse {
+  readonly type: 'edges'
+  readonly sheet: string
+  /** Edge ids in the order of the outline. */
+  readonly chain: readonly string[]
+  readonly margin: Reckoned
+  /** Sewn against the order of the outline. */
+  readonly backwards: boolean
+  readonly startTrim: number
+  readonly endTrim: number
+}
+
+/** Follows a line drawn on a placed panel, in the panel's coordinates. */
+export interface LineCourse {
+  readonly type: 'line'
+  readonly sheet: string
+  readonly line: Path
+}
+
+/** Edges of a placed panel that are glued, and how far in from them the glue may come, mm. */
+export interface Glue {
+  readonly sheet: string
+  /** Neighbouring edges in the order of the outline. */
+  readonly chain: readonly string[]
+  readonly limit: number
+}
+
+/** Edges or inside lines of two or more panels that are sewn together in one run. */
+export interface Join {
+  readonly id: string
+  readonly name: string
+  readonly layup: string
+  readonly course: EdgeCourse | LineCourse
+  /** Sheets that the thread goes through where they lie under the line. */
+  readonly through: readonly string[]
+  /** Edges glued down before the run is sewn. */
+  readonly glue: readonly Glue[]
+  readonly backstitches: { readonly start: number; readonly end: number }
+  /** A run of the same name on the other half, whose hole count must agree. */
+  readonly twin?: string
+}
+
+/** Two places that come to lie on each other and are ticked on both pieces. */
+export interface Match {
+  readonly id: string
+  readonly sheetA: string
+  readonly sheetB: string
+  /** In the coordinates of the laid-up work. */
+  readonly at: Point
+}
+
+/** What has to go in or stay inside: what it needs and what there is, mm. */
+export interface Fit {
+  readonly id: string
+  readonly what: string
+  readonly panelId: string
+  readonly at: Point
+  readonly needs: Reckoned
+  readonly has: Reckoned
+  /** The override that, given back, would make it fit again, where one is to blame. */
+  readonly keys: readonly string[]
+}
+
+/** What a kind makes of its parameters: panels at finished size and how they lie and hold together. */
+export interface Master {
+  readonly panels: readonly Panel[]
+  readonly layups: readonly Layup[]
+  readonly joins: readonly Join[]
+  readonly matches: readonly Match[]
+  readonly fits: readonly Fit[]
+  /** The numbers makers ask for, by panel, each with its working. */
+  readonly sizes: readonly { readonly panelId: string; readonly size: Reckoned }[]
+}

@@ -1,0 +1,7 @@
+export { parseLength } from './length.js'
+export { parsePitch, pitchOfNumber, pitchOfSpi, printPitch } from './pitch.js'
+export { decimal, inchFraction, otherUnit, printBare, printLength, printWeight, trimmed } from './print.js'
+export { type MeasureError, type Parsed, measureSentence } from './result.js'
+export { texOfLinen, texOfTicket, threadDiameter } from './thread.js'
+export { INCH, IRON, type LengthUnit, OUNCE, roundTo } from './units.js'
+export { type WeightRange, parseWeight, weightMiddle } from './weight.js'

@@ -1,0 +1,42 @@
+import { INCH, type LengthUnit, OUNCE, roundTo } from './units.js'
+
+const greatestCommonDivisor = (a: number, b: number): number => (b === 0 ? a : greatestCommonDivisor(b, a % b))
+
+/** A fraction of an inch in lowest terms, to the nearest 1/`parts`: 61.9125 mm is `2 7/16`. */
+export function inchFraction(mm: number, parts = 64): string {
+  const count = Math.round((Math.abs(mm) / INCH) * parts)
+  const sign = mm < 0 && count > 0 ? '−' : ''
+  const whole = Math.floor(count / parts)
+  const rest = count % parts
+  if (rest === 0) return `${sign}${whole}`
+  const divisor = greatestCommonDivisor(rest, parts)
+  const fraction = `${rest / divisor}/${parts / divisor}`
+  return `${sign}${whole === 0 ? '' : `${whole} `}${fraction}`
+}
+
+/** A number with `places` decimals and a true minus sign; -0 prints as 0. */
+export const decimal = (value: number, places = 1): string => {
+  const rounded = roundTo(value, places)
+  return `${rounded < 0 ? '−' : ''}${Math.abs(rounded).toFixed(places)}`
+}
+
+/** A length in the maker's unit with its unit, `203.9 mm` or `8 1/32 in`. */
+export const printLength = (mm: number, unit: LengthUnit, places = 1): string =>
+  unit === 'mm' ? `${decimal(mm, places)} mm` : `${inchFraction(mm)} in`
+
+/** The same without the unit, for tables and sums. */
+export const printBare = (mm: number, unit: LengthUnit, places = 1): string =>
+  unit === 'mm' ? decimal(mm, places) : inchFraction(mm)
+
+/** The other unit, shown small beside a measure. */
+export const otherUnit = (unit: LengthUnit): LengthUnit => (unit === 'mm' ? 'in' : 'mm')
+
+/** Thickness of leather: `1.4 mm`, or in the maker's ounces `3.5 oz`. */
+export const printWeight = (mm: number, unit: LengthUnit): string =>
+  unit === 'mm' ? `${trimmed(mm, 2)} mm` : `${trimmed(mm / OUNCE, 1)} oz`
+
+/** As few decimals as say the same, at most `places`, at least one. */
+export function trimmed(value: number, places: number): string {
+  const text = decimal(value, places)
+  return text.replace(/(\.\d+?)0+$/, '$1')
+}

@@ -1,0 +1,48 @@
+import { type Point, pointDistance } from '../geometry/index.js'
+import type { LaidUp } from '../layup/index.js'
+import type { Panel } from '../master/index.js'
+import { type HolePlace, type Run, holesInSheet } from '../stitch/index.js'
+import type { Iron } from '../stores/index.js'
+import type { PieceHole } from './piece.js'
+
+/** Holes nearer than this on two copies of a piece are the same hole, mm. */
+const SAME_HOLE = 0.05
+
+interface SheetHoles {
+  readonly clipped: boolean
+  readonly byRun: readonly (readonly HolePlace[])[]
+}
+
+const sameSet = (a: readonly HolePlace[], b: readonly HolePlace[]): boolean =>
+  a.length === b.length && a.every((h) => b.some((o) => near(h.at, o.at)))
+const near = (a: Point, b: Point): boolean => pointDistance(a, b) < SAME_HOLE
+
+function sheetsOf(panel: Panel, work: LaidUp, runs: readonly Run[]): SheetHoles[] {
+  return work.sheets
+    .filter((laid) => laid.sheet.type === 'panel' && laid.sheet.panelId === panel.id)
+    .map((laid) => ({
+      clipped: laid.sheet.clips.length > 0,
+      byRun: runs.map((run) => holesInSheet(run, laid)).filter((holes) => holes.length > 0),
+    }))
+}
+
+/**
+ * Holes marked on the drawing of a panel. Clipped sheets are parts of one piece, so all their holes count; several
+ * whole sheets are copies cut from one drawing, so only runs whose holes fall alike on every copy are marked. The rest
+ * are punched through with the layers below.
+ */
+export function markedHoles(panel: Panel, work: LaidUp, runs: readonly Run[], iron: Iron): PieceHole[] {
+  const sheets = sheetsOf(panel, work, runs)
+  const parts = sheets.filter((s) => s.clipped).flatMap((s) => s.byRun)
+  const [first, ...copies] = sheets.filter((s) => !s.clipped)
+  const shared = (first?.byRun ?? []).filter((holes) => copies.every((c) => c.byRun.some((other) => sameSet(holes, other))))
+  return [...parts, ...shared].flat().map((h) => slot(h, iron))
+}
+
+/** The slot slants the same way along the seam, whichever side it is marked from. */
+const slot = (h: HolePlace, iron: Iron): PieceHole => ({
+  at: h.at,
+  angle: h.angle - (iron.slant * Math.PI) / 180,
+  length: iron.slotLength,
+  width: iron.slotWidth,
+})

@@ -1,0 +1,75 @@
+import { type Path, type Point, type Segment, boxCentre, closedPath, line, pathBox, pathEnd, pathNearest, pathReversed, pathStart, pointMoved, pointsMeet, segmentTangent } from '../geometry/index.js'
+import type { LaidUp } from '../layup/index.js'
+import type { Master, Panel } from '../master/index.js'
+import { edgeChain, insetChainMaybe, panelSheetOf } from '../stitch/index.js'
+import type { Mark } from './piece.js'
+
+export const foldMarks = (panel: Panel): Mark[] =>
+  panel.folds.map(({ from, to, width, rises }) => ({ type: 'fold', from, to, width, rises }))
+
+export const skiveMarks = (panel: Panel): Mark[] =>
+  panel.bands
+    .filter((band) => band.planned)
+    .flatMap((band) =>
+      band.areas.map((area): Mark => ({ type: 'skive', area: area.outline, from: area.from, to: area.to, start: band.start, end: band.end, name: band.name })),
+    ) // prettier-ignore
+
+/** The strip between the edges a join follows and the limit of its glue. */
+function glueStrip(panel: Panel, chain: readonly string[], limit: number): Path | undefined {
+  const [edge, inner] = [edgeChain(panel, chain), insetChainMaybe(panel, chain, limit)]
+  if (!inner) return undefined
+  const back = pathReversed(inner)
+  return closedPath([...edge.segments, line(pathEnd(edge), pathStart(back)), ...back.segments, line(pathEnd(back), pathStart(edge))])
+}
+
+/** The strips of this panel that glue may cover, each once however many copies of the panel there are. */
+export function glueMarks(panel: Panel, master: Master, work: LaidUp): Mark[] {
+  const strips = new Map<string, Path>()
+  for (const { sheet, chain, limit } of master.joins.flatMap((join) => join.glue)) {
+    if (panelSheetOf(work.layup.sheets, sheet).panelId !== panel.id) continue
+    const key = `${chain.join()} ${limit}`
+    const area = strips.has(key) ? undefined : glueStrip(panel, chain, limit)
+    if (area) strips.set(key, area)
+  }
+  return [...strips.values()].map((area) => ({ type: 'glue', area }))
+}
+
+const LETTERS = 'abcdefghijklmnopqrstuvwxyz'
+/** a, b, … z, then aa, ab, … */
+export const letterOf = (index: number): string =>
+  index < 26 ? LETTERS[index]! : `${LETTERS[Math.floor(index / 26) - 1]}${LETTERS[index % 26]}`
+
+/** Ticks square to the edge where a match falls on this panel, lettered by the order of the matches. */
+export function notchMarks(panel: Panel, master: Master, work: LaidUp): Mark[] {
+  const ticks = new Map<string, { at: Point; angle: number; letters: string[] }>()
+  master.matches.forEach((match, index) => {
+    for (const id of [match.sheetA, match.sheetB]) {
+      const laid = work.sheets.find((s) => s.sheet.id === id)
+      if (laid?.sheet.type !== 'panel' || laid.sheet.panelId !== panel.id) continue
+      const near = pathNearest(panel.outline, pointMoved(match.at, laid.toSheet))
+      if (near.distance > 0.5) continue
+      const key = `${near.at.x.toFixed(2)},${near.at.y.toFixed(2)}`
+      const tick = ticks.get(key) ?? { at: near.at, angle: edgeAngle(panel, near.at), letters: [] }
+      tick.letters.push(letterOf(index))
+      ticks.set(key, tick)
+    }
+  })
+  return [...ticks.values()].map(({ at, angle, letters }) => ({ type: 'notch', at, angle, letters: lettered(letters) }))
+}
+
+const lettered = (letters: readonly string[]): string =>
+  letters.length <= 2 ? letters.join(' ') : `${letters[0]}–${letters[letters.length - 1]}`
+
+/** Square to the edge. At a corner the edge that runs more upright is taken: pockets meet the sides of what carries them. */
+function edgeAngle(panel: Panel, at: Point): number {
+  const near = pathNearest(panel.outline, at)
+  const { segments } = panel.outline
+  const touching = segments.filter((s) => pointsMeet(s.from, at, 0.01) || pointsMeet(s.to, at, 0.01))
+  const candidates = touching.length > 0 ? touching : [segments[near.segment]!]
+  const steepness = (s: Segment): number => Math.abs(segmentTangent(s, 0.5).y)
+  const edge = candidates.reduce((a, b) => (steepness(b) > steepness(a) ? b : a))
+  const along = segmentTangent(edge, near.parameter)
+  return Math.atan2(along.y, along.x) + Math.PI / 2
+}
+
+export const grainMark = (panel: Panel): Mark => ({ type: 'grain', at: boxCentre(pathBox(panel.outline)), angle: panel.grain })

@@ -1,0 +1,37 @@
+import { type Reckon, type Reckoned, given } from '../working/index.js'
+
+export interface SaddleRun {
+  readonly id: string
+  readonly name: string
+  readonly stitches: number
+  readonly pitch: number
+  /** Thickness of the work at each hole, in order, mm. */
+  readonly stacks: readonly number[]
+  readonly backstitches: number
+  /** Thread left at each needle, mm. */
+  readonly tail: number
+  /** Share added for what is pulled in and cut off. */
+  readonly waste: number
+}
+
+/**
+ * Thread for a saddle-stitched run, both needles together, mm; docs/formulas.md §6 [6.01–6.03]. The first hole is
+ * passed once, every other one twice.
+ */
+export function saddleThread(run: SaddleRun, reckon: Reckon): Reckoned {
+  const mean = run.stacks.reduce((sum, t) => sum + t, 0) / Math.max(1, run.stacks.length)
+  const through = (run.stacks[0] ?? 0) + 2 * run.stacks.slice(1).reduce((sum, t) => sum + t, 0)
+  const holes = reckon(
+    { key: `thread.${run.id}.through`, label: 'through the work', formula: '{first} once + 2 × {count} holes, {mean} thick on average', source: '§6' },
+    { first: given('first hole', run.stacks[0] ?? 0, 'thickness'), count: given('holes', Math.max(0, run.stacks.length - 1), 'count'), mean: given('mean', mean, 'thickness') },
+    () => through,
+  ) // prettier-ignore
+  return reckon(
+    { key: `thread.${run.id}`, label: `thread for the ${run.name}`, formula: '(2 × {stitches} × {pitch} + {holes} + {back} backstitches × 2 × ({pitch} + {mean}) + 2 × {tail} tails) × {factor}', source: '§6' },
+    {
+      stitches: given('stitches', run.stitches, 'count'), pitch: given('pitch', run.pitch, 'thickness'), holes, back: given('backstitches', run.backstitches, 'count'),
+      mean: given('mean', mean, 'thickness'), tail: given('tail', run.tail), factor: given('factor', 1 + run.waste, 'share'),
+    },
+    (v) => (2 * v.stitches * v.pitch + v.holes + v.back * 2 * (v.pitch + v.mean) + 2 * v.tail) * v.factor,
+  ) // prettier-ignore
+}

@@ -1,0 +1,14 @@
+export { CARD, CURRENCIES, type Currency, NOTE_THICKNESS, type Note, currencyOf, largestNote } from './contents.js'
+export { FIBRE_DENSITY, diameterOf } from './fibres.js'
+export {
+  type Iron,
+  type Leather,
+  type Stores,
+  type Thread,
+  id as idSchema,
+  ironSchema,
+  leatherSchema,
+  storesSchema,
+  threadSchema,
+} from './schema.js'
+export { STARTER_STORES } from './starter.js'

@@ -1,0 +1,75 @@
+/** What a number counts, so that it can be printed in the maker's units. */
+export type Quantity = 'length' | 'thickness' | 'count' | 'share' | 'angle'
+
+/** A number the maker or a store gave; the end of a working. */
+export interface Given {
+  readonly kind: 'given'
+  readonly label: string
+  readonly value: number
+  readonly quantity: Quantity
+}
+
+/**
+ * A number with its working. `figured` is what the formula gives; `value` is what is used, which differs where the
+ * maker wrote another number over it (`overridden`). `formula` names the inputs in braces, in words a maker can
+ * follow with a pencil: `2 × {half} + {fold} round the fold`.
+ */
+export interface Reckoned {
+  readonly kind: 'reckoned'
+  readonly key: string
+  readonly label: string
+  readonly value: number
+  readonly figured: number
+  readonly overridden: boolean
+  readonly quantity: Quantity
+  readonly formula: string
+  readonly source: string
+  readonly inputs: Readonly<Record<string, Term>>
+}
+
+export type Term = Given | Reckoned
+
+export const given = (label: string, value: number, quantity: Quantity = 'length'): Given => ({
+  kind: 'given',
+  label,
+  value,
+  quantity,
+})
+
+/** What a formula needs to know about itself to be shown. `source` is the section of docs/formulas.md. */
+export interface Formula {
+  readonly key: string
+  readonly label: string
+  readonly formula: string
+  readonly source: string
+  readonly quantity?: Quantity
+}
+
+type Values<I extends Readonly<Record<string, Term>>> = { readonly [K in keyof I]: number }
+
+/** Reckons with the maker's own numbers laid over the computed ones. */
+export type Reckon = <I extends Readonly<Record<string, Term>>>(
+  formula: Formula,
+  inputs: I,
+  compute: (values: Values<I>) => number,
+) => Reckoned
+
+const valuesOf = <I extends Readonly<Record<string, Term>>>(inputs: I): Values<I> =>
+  Object.fromEntries(Object.entries(inputs).map(([name, term]) => [name, term.value])) as Values<I>
+
+/** A `Reckon` that looks in `overrides` (by key) for numbers the maker wrote over computed ones. */
+export const reckoner =
+  (overrides: Readonly<Record<string, number>>): Reckon =>
+  (formula, inputs, compute) => {
+    const figured = compute(valuesOf(inputs))
+    const own = Object.hasOwn(overrides, formula.key) ? overrides[formula.key] : undefined
+    return {
+      kind: 'reckoned',
+      quantity: 'length',
+      ...formula,
+      value: own ?? figured,
+      figured,
+      overridden: own !== undefined,
+      inputs,
+    }
+  }
