@@ -1,14 +1,22 @@
 /** What was asked for, or one line that says why it can't be done. */
 export type Asked =
   | { readonly command: 'derive' | 'check'; readonly file: string }
-  | { readonly command: 'export'; readonly file: string; readonly to: ExportForm; readonly out: string; readonly paper: Paper }
+  | ExportAsked
   | { readonly command: 'help' }
   | { readonly wrong: string }
 
+export interface ExportAsked {
+  readonly command: 'export'
+  readonly file: string
+  readonly to: ExportForm
+  readonly out: string
+  readonly paper: Paper
+}
+
 const FORMS = ['pdf', 'svg', 'json'] as const
-export type ExportForm = (typeof FORMS)[number]
+type ExportForm = (typeof FORMS)[number]
 const PAPERS = ['a4', 'letter'] as const
-export type Paper = (typeof PAPERS)[number]
+type Paper = (typeof PAPERS)[number]
 
 const wrong = (text: string): Asked => ({ wrong: `drumlin: ${text} (try: drumlin --help)` })
 

@@ -2,7 +2,7 @@ import { readFile, writeFile } from 'node:fs/promises'
 import { type Derived, derive, readDesign, readSentence, summary, writeDesign, writeSvg } from '@drumlin/core'
 import { writePdf } from '@drumlin/core/pdf'
 import { pdfFonts } from './fonts.js'
-import { type Asked, HELP, asked } from './options.js'
+import { type ExportAsked, HELP, asked } from './options.js'
 
 /** What a call prints and the code it ends with: 0 done, 1 a finding is a stop, 2 it could not be done. */
 export interface Result {
@@ -27,13 +27,13 @@ async function opened(file: string): Promise<Opened> {
   return read.ok ? { derived: derive(read.design) } : { error: `drumlin: ${file}: ${readSentence(read.issue)}` }
 }
 
-async function contentsOf(derived: Derived, { to, paper }: Asked & { command: 'export' }): Promise<string | Uint8Array> {
+async function contentsOf(derived: Derived, { to, paper }: ExportAsked): Promise<string | Uint8Array> {
   if (to === 'json') return writeDesign(derived.design)
   if (to === 'svg') return writeSvg(derived)
   return writePdf(derived, { paper, unit: 'mm', fonts: await pdfFonts() })
 }
 
-async function exported(derived: Derived, words: Asked & { command: 'export' }): Promise<Result> {
+async function exported(derived: Derived, words: ExportAsked): Promise<Result> {
   const contents = await contentsOf(derived, words)
   try {
     await writeFile(words.out, contents)
@@ -57,6 +57,7 @@ export async function run(argv: readonly string[]): Promise<Result> {
   if (words.command === 'help') return { code: 0, out: HELP }
   const file = await opened(words.file)
   if ('error' in file) return failed(file.error)
+  if (words.command === 'export') return exported(file.derived, words)
   if (words.command === 'derive') return { code: 0, out: `${JSON.stringify(summary(file.derived), null, 2)}\n` }
-  return words.command === 'check' ? checked(file.derived) : exported(file.derived, words)
+  return checked(file.derived)
 }

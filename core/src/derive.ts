@@ -1,4 +1,4 @@
-import type { Design } from './design/schema.js'
+import type { Design } from './design/index.js'
 import { type Kind, type Materials, kindOf } from './kinds/index.js'
 import { type LaidUp, layUp, withSkives } from './layup/index.js'
 import type { Master, Panel } from './master/index.js'
@@ -27,12 +27,11 @@ export function derive(design: Design): Derived {
   const kind = kindOf(design.kind)
   const reckon = reckoner(design.overrides)
   const master = kind.master(kind.params.parse(design.params), materialsOf(design), reckon)
-  const panels = withSkives(master.panels, {})
+  const panels = withSkives(master.panels, design.skives)
   const works = master.layups.map((layup) => layUp(layup, panels, thicknessesOf(design)))
-  const ways = { cornerSchool: 'hole', tail: 150, waste: 0.06 } as const
   const runs = master.joins.flatMap((join) => {
     const work = workOf(works, join.layup)
-    const run = runMaybe(join, panels, work, design.iron, ways, reckon)
+    const run = runMaybe(join, panels, work, design, reckon)
     return run ? [run] : []
   })
   return { design, kind, master, panels, works, runs, pieces: pieces({ master, panels, open: works[0]!, runs, leathers: design.leathers, iron: design.iron }) }

@@ -1,6 +1,44 @@
 // What web, cli and server may lean on. The PDF writer has its own door, '@drumlin/core/pdf', because it is large.
+export { type Finding, type Fix, findingsOf, fixesOf, overruledFor, sayFinding } from './check/index.js'
 export { type Derived, derive, workOf } from './derive.js'
-export { type FreshDesign, freshDesign } from './design/fresh.js'
-export { type Design, designSchema } from './design/schema.js'
+export {
+  type Design,
+  type Edit,
+  type Edited,
+  type FreshDesign,
+  applyEdit,
+  freshDesign,
+  giveBack,
+  heed,
+  overrideNumber,
+  overrule,
+  rename,
+  setField,
+  setSkives,
+} from './design/index.js'
+export { type Drawn, type LayerName, drawnMoved, pathData, pieceDrawing, pieceOutline } from './drawing/index.js'
 export { type ReadResult, readDesign, readSentence, writeDesign } from './exchange/json/index.js'
 export { writeSvg } from './exchange/svg/index.js'
+export { type Box, type Move, type Path, type Point, boxGrown, boxHeight, boxWidth, pathBox, pathMoved, pointMoved } from './geometry/index.js'
+export { type Field, type Kind, type Sentence, SEWING_SENTENCES, fieldsOf, kindOf } from './kinds/index.js'
+export { type Transect, thicknessAt, transect } from './layup/index.js'
+export type { Band, Panel } from './master/index.js'
+export {
+  type LengthUnit,
+  type Parsed,
+  measureSentence,
+  otherUnit,
+  parseLength,
+  parseWeight,
+  printBare,
+  printLength,
+  printPitch,
+  printWeight,
+  trimmed,
+  weightMiddle,
+} from './measure/index.js'
+export { type Arrangement, type Piece, arrangeInRows } from './reckon/index.js'
+export type { Run } from './stitch/index.js'
+export { type Awl, type Iron, type Leather, STARTER_STORES, type Stores, type Thread, diameterOf, storesSchema } from './stores/index.js'
+export { summary } from './summary.js'
+export { type Reckoned, explain, printQuantity } from './working/index.js'

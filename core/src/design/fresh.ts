@@ -1,6 +1,6 @@
 import { kindOf } from '../kinds/index.js'
-import type { Iron, Leather, Thread } from '../stores/index.js'
-import { DESIGN_FORMAT, DESIGN_VERSION, type Design, designSchema } from './schema.js'
+import type { Awl, Iron, Leather, Thread } from '../stores/index.js'
+import { DEFAULT_HABITS, DESIGN_FORMAT, DESIGN_VERSION, type Design, designSchema } from './schema.js'
 
 export interface FreshDesign {
   readonly id: string
@@ -9,6 +9,7 @@ export interface FreshDesign {
   readonly params?: Readonly<Record<string, unknown>>
   readonly leathers: Readonly<Record<string, Leather>>
   readonly iron: Iron
+  readonly awl: Awl
   readonly thread: Thread
 }
 
@@ -20,4 +21,8 @@ export const freshDesign = ({ params, ...rest }: FreshDesign): Design =>
     ...rest,
     params: { ...kindOf(rest.kind).defaults, ...params },
     overrides: {},
+    skives: {},
+    lengths: {},
+    habits: DEFAULT_HABITS,
+    overruled: [],
   })

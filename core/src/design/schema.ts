@@ -1,10 +1,27 @@
 import { z } from 'zod'
 import { kindIds, kindOf } from '../kinds/index.js'
-import { idSchema, ironSchema, leatherSchema, threadSchema } from '../stores/index.js'
+import { awlSchema, idSchema, ironSchema, leatherSchema, threadSchema } from '../stores/index.js'
 
 export const DESIGN_FORMAT = 'drumlin.design'
 /** The version this code writes. Older ones are brought up to it by `versions.ts`. */
-export const DESIGN_VERSION = 1
+export const DESIGN_VERSION = 2
+
+/** The workshop's own ways; lengths in mm. */
+export const habitsSchema = z.strictObject({
+  cornerSchool: z.enum(['hole', 'straddled']),
+  /** Thread left at each needle. */
+  tail: z.number().min(20).max(500),
+  /** Share of thread added for what is pulled in and cut off. */
+  waste: z.number().min(0).max(0.5),
+  /** The longest thread one likes to sew with. */
+  comfortable: z.number().min(200).max(10000),
+  /** A hole keeps at least this far from the step of a pocket. */
+  stepClearance: z.number().min(0).max(5),
+})
+export type Habits = z.infer<typeof habitsSchema>
+
+/** Ordinary shop practice (J). */
+export const DEFAULT_HABITS: Habits = { cornerSchool: 'hole', tail: 150, waste: 0.06, comfortable: 2000, stepClearance: 1 }
 
 /** What the maker decided, and nothing that can be worked out. Materials are copied in, so it opens anywhere. */
 export const designSchema = z
@@ -17,9 +34,17 @@ export const designSchema = z
     params: z.record(z.string(), z.unknown()),
     leathers: z.record(z.string(), leatherSchema),
     iron: ironSchema,
+    awl: awlSchema,
     thread: threadSchema,
     /** Numbers the maker wrote over computed ones, by the key of the working. */
     overrides: z.record(z.string(), z.number()),
+    /** Thicknesses wanted in named bands, by the band's key, mm. */
+    skives: z.record(z.string(), z.number().min(0).max(8)),
+    /** In how many lengths of thread a run is sewn, by the run's id, where more than one. */
+    lengths: z.record(z.string(), z.number().int().min(2).max(20)),
+    habits: habitsSchema,
+    /** Findings the maker knows better than, with the reason. */
+    overruled: z.array(z.strictObject({ finding: z.string().min(1), reason: z.string().trim().min(1).max(400) })),
   })
   .superRefine((design, context) => {
     const kind = kindOf(design.kind)

@@ -1,9 +1,15 @@
-import { DESIGN_VERSION } from './schema.js'
+import { STARTER_STORES } from '../stores/index.js'
+import { DEFAULT_HABITS, DESIGN_VERSION } from './schema.js'
 
 type Plain = Record<string, unknown>
 
 /** Brings a design one version up; index 0 takes version 1 to version 2. Never changes what it is given. */
-const STEPS: readonly ((design: Plain) => Plain)[] = []
+const STEPS: readonly ((design: Plain) => Plain)[] = [
+  // Version 1 knew no awl, skives, thread lengths, habits or overruled findings; it reckoned with these.
+  (one) => ({
+    ...one, version: 2, awl: STARTER_STORES.awls[0], skives: {}, lengths: {}, habits: DEFAULT_HABITS, overruled: [],
+  }),
+] // prettier-ignore
 
 /** The oldest version that can still be read. */
 export const OLDEST_VERSION = DESIGN_VERSION - STEPS.length

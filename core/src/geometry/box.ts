@@ -56,7 +56,15 @@ const cubicExtremes = (s: Cubic): Point[] =>
 
 /** The smallest upright box round a segment, exact. */
 export function segmentBox(s: Segment): Box {
-  if (s.type === 'line') return boxOfPoints([s.from, s.to])
+  if (s.type === 'line') {
+    const { from: a, to: b } = s
+    return {
+      left: a.x < b.x ? a.x : b.x,
+      top: a.y < b.y ? a.y : b.y,
+      right: a.x > b.x ? a.x : b.x,
+      bottom: a.y > b.y ? a.y : b.y,
+    }
+  }
   return boxOfPoints([s.from, s.to, ...(s.type === 'arc' ? arcExtremes(s) : cubicExtremes(s))])
 }
 

@@ -11,6 +11,8 @@ interface FieldBase {
   /** Where it stands in the saved design. */
   readonly path: readonly string[]
   readonly hint?: string
+  /** Where holes or thickness ask for it, this setting may be moved by up to so much either way, mm. */
+  readonly mayMove?: number
 }
 
 /** A setting that can stand in a sentence. */
@@ -21,6 +23,7 @@ export type Field =
   | (FieldBase & { readonly type: 'choice'; readonly choices: readonly Choice[] })
   | (FieldBase & { readonly type: 'leather'; readonly role: string })
   | (FieldBase & { readonly type: 'iron' })
+  | (FieldBase & { readonly type: 'awl' })
   | (FieldBase & { readonly type: 'thread' })
 
 /**

@@ -1,4 +1,6 @@
 import { bifold } from './bifold/index.js'
+import { COMMON_FIELDS } from './common.js'
+import type { Field } from './fields.js'
 import type { Kind } from './kind.js'
 
 /** Every kind there is, by id. Their parameters are checked by the design's schema before they get here. */
@@ -14,5 +16,9 @@ export function kindOf(id: string): Kind {
   return kind
 }
 
+/** Every setting a design of this kind has, the shared ones included. */
+export const fieldsOf = (kind: Kind): readonly Field[] => [...kind.fields, ...COMMON_FIELDS]
+
+export { SEWING_SENTENCES } from './common.js'
 export type { Choice, Field, Sentence } from './fields.js'
 export type { Kind, Materials, Role } from './kind.js'

@@ -9,7 +9,8 @@ export interface LaidSheet {
   readonly bands: readonly Band[]
   readonly thickness: number
   readonly toSheet: Move
-  /** In the coordinates of the laid-up work. */
+  /** Its outline in the coordinates of the laid-up work. */
+  readonly placed: Path
   readonly box: Box
 }
 
@@ -32,13 +33,15 @@ export function layUp(layup: Layup, panels: readonly Panel[], thicknesses: Thick
   const lay = (sheet: Sheet): LaidSheet => {
     const panel = sheet.type === 'panel' ? panelOf(panels, sheet.panelId) : undefined
     const outline = sheet.type === 'panel' ? panel!.outline : sheet.outline
+    const placed = pathMoved(outline, sheet.move)
     return {
       sheet,
       outline,
+      placed,
       bands: panel?.bands ?? [],
       thickness: sheet.type === 'content' ? sheet.thickness : (thicknesses[panel!.role] ?? 0),
       toSheet: moveBack(sheet.move),
-      box: pathBox(pathMoved(outline, sheet.move)),
+      box: pathBox(placed),
     }
   }
   return { layup, sheets: layup.sheets.map(lay) }
@@ -49,6 +52,7 @@ const insideClip = (p: Point, { at, inward }: Clip): boolean =>
 
 /** What a band leaves at a place of its panel, or more than any leather where it does not reach. */
 function bandLevel(band: Band, local: Point): number {
+  if (!band.planned) return Infinity
   for (const { outline, from, to } of band.areas) {
     if (!pointInside(local, outline)) continue
     const [dx, dy] = [to.x - from.x, to.y - from.y]
@@ -65,7 +69,9 @@ export function sheetThickness(laid: LaidSheet, p: Point): number {
   if (!sheet.clips.every((clip) => insideClip(p, clip))) return 0
   const local = pointMoved(p, laid.toSheet)
   if (!pointInside(local, laid.outline)) return 0
-  return laid.bands.reduce((least, band) => Math.min(least, bandLevel(band, local)), laid.thickness)
+  let least = laid.thickness
+  for (const band of laid.bands) least = Math.min(least, bandLevel(band, local))
+  return least
 }
 
 /** The layers at a place, lowest first. Contents lie in it only where asked for. */

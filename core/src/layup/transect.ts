@@ -43,7 +43,7 @@ function changes(work: LaidUp, from: Point, to: Point, contents: boolean): numbe
   const found = [0, length]
   for (const laid of work.sheets) {
     if (laid.sheet.type === 'content' && !contents) continue
-    found.push(...along(pathMoved(laid.outline, laid.sheet.move)))
+    found.push(...along(laid.placed))
     for (const { at, inward } of laid.sheet.clips) found.push(...acrossLine(from, to, at, inward))
     for (const area of laid.bands.flatMap((b) => b.areas)) {
       found.push(...along(pathMoved(area.outline, laid.sheet.move)))

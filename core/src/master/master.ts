@@ -100,8 +100,13 @@ export interface Fit {
   readonly at: Point
   readonly needs: Reckoned
   readonly has: Reckoned
-  /** The override that, given back, would make it fit again, where one is to blame. */
+  readonly rank: 'stop' | 'look'
+  /** Why it matters at the bench. */
+  readonly why: string
+  /** Overrides that, given back, would make it fit again. */
   readonly keys: readonly string[]
+  /** A setting that would make it fit, by field id. */
+  readonly remedy?: { readonly field: string; readonly value: number }
 }
 
 /** What a kind makes of its parameters: panels at finished size and how they lie and hold together. */

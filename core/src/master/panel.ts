@@ -26,8 +26,8 @@ export interface Fold {
   readonly to: Point
   readonly width: number
   readonly rises: 'hill' | 'valley'
-  /** What this panel is cut longer for the fold, with its working, where it is the longer one. */
-  readonly allowance?: Reckoned
+  /** What this panel is cut longer for the fold: in full, and what is taken of it, where it is the longer one. */
+  readonly allowance?: { readonly full: Reckoned; readonly taken: Reckoned }
 }
 
 /**

@@ -22,7 +22,7 @@ function sheetsOf(panel: Panel, work: LaidUp, runs: readonly Run[]): SheetHoles[
     .filter((laid) => laid.sheet.type === 'panel' && laid.sheet.panelId === panel.id)
     .map((laid) => ({
       clipped: laid.sheet.clips.length > 0,
-      byRun: runs.map((run) => holesInSheet(run, laid)).filter((holes) => holes.length > 0),
+      byRun: runs.filter((r) => r.join.through.includes(laid.sheet.id)).map((run) => holesInSheet(run, laid)).filter((holes) => holes.length > 0),
     }))
 }
 

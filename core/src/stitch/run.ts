@@ -1,4 +1,4 @@
-import { type Path, angleMoved, pathCrossings, pathLength, pathMoved, pathPlaceAt, pointMoved, segmentLength } from '../geometry/index.js'
+import { type Path, angleMoved, pathCrossings, pathLength, pathPlaceAt, pointMoved, segmentLength } from '../geometry/index.js'
 import { type LaidSheet, type LaidUp, layersAt, sheetThickness } from '../layup/index.js'
 import type { Join, Panel } from '../master/index.js'
 import type { Iron } from '../stores/index.js'
@@ -31,31 +31,43 @@ export interface Run {
   readonly sides: readonly Side[]
   readonly steps: readonly Step[]
   readonly thickest: number
+  /** All the thread it takes. */
   readonly thread: Reckoned
+  /** In how many lengths of thread it is sewn. */
+  readonly lengths: number
 }
 
-/** The workshop's own ways that a run follows. */
+/** What a run follows: the iron, the workshop's own ways, and in how many lengths of thread it is sewn, by run. */
 export interface SewingWays {
-  readonly cornerSchool: CornerSchool
-  readonly tail: number
-  readonly waste: number
+  readonly iron: Iron
+  readonly lengths: Readonly<Record<string, number>>
+  readonly habits: { readonly cornerSchool: CornerSchool; readonly tail: number; readonly waste: number }
 }
 
 const through = (work: LaidUp, join: Join): LaidSheet[] => work.sheets.filter((s) => join.through.includes(s.sheet.id))
 
 function stacked(place: HolePlace, sheets: readonly LaidSheet[]): Hole {
-  const layers = sheets.map((laid) => ({ id: laid.sheet.id, thickness: sheetThickness(laid, place.at) }))
-  const there = layers.filter((l) => l.thickness > 0)
-  return { ...place, stack: there.reduce((sum, l) => sum + l.thickness, 0), sheets: there.map((l) => l.id) }
+  const there: string[] = []
+  let stack = 0
+  for (const laid of sheets) {
+    const thickness = sheetThickness(laid, place.at)
+    if (thickness === 0) continue
+    there.push(laid.sheet.id)
+    stack += thickness
+  }
+  return { at: place.at, angle: place.angle, distance: place.distance, stack, sheets: there }
 }
+
+/** Steps nearer than this are one, mm. */
+const SAME_STEP = 0.05
 
 /** Edges of the sewn sheets that cross the run inside it, with whether they lie open to one face. */
 function stepsOf(path: Path, work: LaidUp, sheets: readonly LaidSheet[]): Step[] {
   const starts = path.segments.reduce<number[]>((sums, s) => [...sums, sums[sums.length - 1]! + segmentLength(s)], [0])
   const length = starts[starts.length - 1]!
   const sewn = { ...work, sheets }
-  return sheets.flatMap((laid) =>
-    pathCrossings(path, pathMoved(laid.outline, laid.sheet.move))
+  const found = sheets.flatMap((laid) =>
+    pathCrossings(path, laid.placed)
       .map(({ segment, parameter }) => starts[segment]! + segmentLength(path.segments[segment]!, parameter))
       .filter((distance) => distance > 0.01 && distance < length - 0.01)
       .map((distance): Step => {
@@ -68,25 +80,29 @@ function stepsOf(path: Path, work: LaidUp, sheets: readonly LaidSheet[]): Step[]
         return { sheet: laid.sheet.id, name: laid.sheet.name, distance, open: !covered }
       }),
   )
+  // Two edges that butt make one step; it is named by the upper of the two.
+  return found.filter((step, i) => !found.some((other, k) => k > i && Math.abs(other.distance - step.distance) < SAME_STEP))
 }
 
 /** The run of one join; undefined where the panels leave no room for its line. */
-export function runMaybe(join: Join, panels: readonly Panel[], work: LaidUp, iron: Iron, ways: SewingWays, reckon: Reckon): Run | undefined {
+export function runMaybe(join: Join, panels: readonly Panel[], work: LaidUp, ways: SewingWays, reckon: Reckon): Run | undefined {
   const path = coursePathMaybe(join, panels, work.layup.sheets)
   if (!path) return undefined
   const sheets = through(work, join)
-  const { holes: places, sides } = holePlaces(path, iron.pitch, ways.cornerSchool)
+  const { iron, habits } = ways
+  const { holes: places, sides } = holePlaces(path, iron.pitch, habits.cornerSchool)
   const holes = places.map((place) => stacked(place, sheets))
   const stitches = Math.max(0, holes.length - 1)
+  const lengths = Object.hasOwn(ways.lengths, join.id) ? ways.lengths[join.id]! : 1
   const thread = saddleThread(
     {
       id: join.id, name: join.name, stitches, pitch: sides.reduce((sum, s) => sum + s.pitch * s.stitches, 0) / Math.max(1e-9, sides.reduce((sum, s) => sum + s.stitches, 0)),
-      stacks: holes.map((h) => h.stack), backstitches: join.backstitches.start + join.backstitches.end, tail: ways.tail, waste: ways.waste,
+      stacks: holes.map((h) => h.stack), backstitches: join.backstitches.start + join.backstitches.end, tail: habits.tail, waste: habits.waste, lengths,
     },
     reckon,
   ) // prettier-ignore
   return {
-    join, path, length: pathLength(path), holes, sides, thread,
+    join, path, length: pathLength(path), holes, sides, thread, lengths,
     steps: stepsOf(path, work, sheets), thickest: Math.max(0, ...holes.map((h) => h.stack)),
   } // prettier-ignore
 }

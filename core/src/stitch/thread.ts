@@ -12,6 +12,8 @@ export interface SaddleRun {
   readonly tail: number
   /** Share added for what is pulled in and cut off. */
   readonly waste: number
+  /** Lengths of thread it is sewn with; each new one starts two stitches back. */
+  readonly lengths: number
 }
 
 /**
@@ -27,11 +29,11 @@ export function saddleThread(run: SaddleRun, reckon: Reckon): Reckoned {
     () => through,
   ) // prettier-ignore
   return reckon(
-    { key: `thread.${run.id}`, label: `thread for the ${run.name}`, formula: '(2 × {stitches} × {pitch} + {holes} + {back} backstitches × 2 × ({pitch} + {mean}) + 2 × {tail} tails) × {factor}', source: '§6' },
+    { key: `thread.${run.id}`, label: `thread for the ${run.name}`, formula: '(2 × {stitches} × {pitch} + {holes} + {back} backstitches × 2 × ({pitch} + {mean}) + {ends} × {tail} tails) × {factor}', source: '§6' },
     {
-      stitches: given('stitches', run.stitches, 'count'), pitch: given('pitch', run.pitch, 'thickness'), holes, back: given('backstitches', run.backstitches, 'count'),
+      stitches: given('stitches', run.stitches, 'count'), pitch: given('pitch', run.pitch, 'thickness'), holes, back: given('backstitches', run.backstitches + 2 * (run.lengths - 1), 'count'), ends: given('ends', 2 * run.lengths, 'count'),
       mean: given('mean', mean, 'thickness'), tail: given('tail', run.tail), factor: given('factor', 1 + run.waste, 'share'),
     },
-    (v) => (2 * v.stitches * v.pitch + v.holes + v.back * 2 * (v.pitch + v.mean) + 2 * v.tail) * v.factor,
+    (v) => (2 * v.stitches * v.pitch + v.holes + v.back * 2 * (v.pitch + v.mean) + v.ends * v.tail) * v.factor,
   ) // prettier-ignore
 }

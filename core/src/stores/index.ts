@@ -1,10 +1,12 @@
 export { CARD, CURRENCIES, type Currency, NOTE_THICKNESS, type Note, currencyOf, largestNote } from './contents.js'
 export { FIBRE_DENSITY, diameterOf } from './fibres.js'
 export {
+  type Awl,
   type Iron,
   type Leather,
   type Stores,
   type Thread,
+  awlSchema,
   id as idSchema,
   ironSchema,
   leatherSchema,

@@ -41,6 +41,10 @@ export const ironSchema = z.strictObject({
 })
 export type Iron = z.infer<typeof ironSchema>
 
+/** An awl: how thick a stack it opens in one push, mm. */
+export const awlSchema = z.strictObject({ id, name, reach: mm(1, 40) })
+export type Awl = z.infer<typeof awlSchema>
+
 /** Thread by weight; diameter follows from fibre and packing, docs/formulas.md §1. */
 export const threadSchema = z.strictObject({
   id,
@@ -60,6 +64,7 @@ export const storesSchema = z.strictObject({
   version: z.literal(1),
   leathers: z.array(leatherSchema),
   irons: z.array(ironSchema),
+  awls: z.array(awlSchema),
   threads: z.array(threadSchema),
 })
 export type Stores = z.infer<typeof storesSchema>

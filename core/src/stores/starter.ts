@@ -16,6 +16,10 @@ export const STARTER_STORES: Stores = {
     { id: 'iron-338', name: '3.38 mm iron', pitch: 3.38, prongs: 8, slotLength: 1.9, slotWidth: 0.5, slant: 45, reach: 4.5 },
     { id: 'iron-385', name: '3.85 mm iron', pitch: 3.85, prongs: 6, slotLength: 2.1, slotWidth: 0.6, slant: 45, reach: 6 },
   ],
+  awls: [
+    { id: 'awl-diamond', name: 'Diamond awl, 40 mm blade', reach: 12 },
+    { id: 'awl-fine', name: 'Fine awl, 25 mm blade', reach: 7 },
+  ],
   threads: [
     { id: 'linen-18-3', name: 'Linen 18/3', fibre: 'linen', tex: 275, packing: 0.6, colour: '#d8d2bd' },
     { id: 'polyester-fine', name: 'Braided polyester, fine', fibre: 'polyester', tex: 190, packing: 0.65, colour: '#3d4a52' },

@@ -1,6 +1,6 @@
 import type { ZodError } from 'zod'
-import { DESIGN_FORMAT, DESIGN_VERSION, type Design, designSchema } from '../../design/schema.js'
-import { OLDEST_VERSION, upToDate } from '../../design/versions.js'
+import { DESIGN_FORMAT, DESIGN_VERSION, type Design, designSchema } from '../../design/index.js'
+import { OLDEST_VERSION, upToDate } from '../../design/index.js'
 
 /** Why a file was refused. `where` names the line or the field. */
 export type ReadIssue =

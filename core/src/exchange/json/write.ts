@@ -1,4 +1,4 @@
-import type { Design } from '../../design/schema.js'
+import type { Design } from '../../design/index.js'
 
 /** Keys in a fixed order at every level, so that the same design is the same bytes. */
 function sorted(value: unknown): unknown {

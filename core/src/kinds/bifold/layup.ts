@@ -113,7 +113,7 @@ function innerJoin(side: Side, p: BifoldParams, s: BifoldSizes): Join {
   const top = firstTop(p, s)
   const x = s.pocketWidth.value - s.margin.value
   const inFrame = (y: number) => point(side === 'left' ? x : s.insideWidth.value - x, y)
-  const [from, to] = [inFrame(top + s.margin.value), inFrame(s.insideHeight.value - 2 * s.margin.value)]
+  const [from, to] = [inFrame(top + s.pitch.value / 2), inFrame(s.insideHeight.value - 2 * s.margin.value)]
   return {
     id: `inner-${side}`, name: `seam beside the fold, ${side}`, layup: 'open', twin: `inner-${other(side)}`,
     course: { type: 'line', sheet: `inside-${side}`, line: { segments: polygon([from, to]).segments.slice(0, 1), closed: false } },
@@ -125,7 +125,7 @@ function innerJoin(side: Side, p: BifoldParams, s: BifoldSizes): Join {
 
 function outerJoin(side: Side, p: BifoldParams, s: BifoldSizes): Join {
   const reach = p.pockets > 0 ? s.pocketWidth.value - s.margin.value : s.half.value - BENCH.noteEase - s.margin.value
-  const ends = { startTrim: s.margin.value, endTrim: s.insideWidth.value - p.corner - reach }
+  const ends = { startTrim: outerStart(p, s), endTrim: s.insideWidth.value - p.corner - reach }
   const around = (edges: string[]): string[] => (p.corner > 0 ? edges : edges.filter((e) => !e.includes('-')))
   return {
     id: `outer-${side}`, name: `outer seam, ${side}`, layup: 'open', twin: `outer-${other(side)}`,
@@ -137,6 +137,14 @@ function outerJoin(side: Side, p: BifoldParams, s: BifoldSizes): Join {
     glue: outerGlue(side, p, s.margin.value, around),
     backstitches: { start: 2, end: 2 },
   } // prettier-ignore
+}
+
+/** The outer seam begins a margin below the top, and up to a pitch lower so that pocket tops fall between two holes. */
+function outerStart(p: BifoldParams, s: BifoldSizes): number {
+  if (p.pockets === 0) return s.margin.value
+  const [top, pitch] = [firstTop(p, s), s.pitch.value]
+  const stitches = Math.floor((top - s.margin.value) / pitch - 0.5)
+  return stitches < 0 ? s.margin.value : top - (stitches + 0.5) * pitch
 }
 
 function outerGlue(side: Side, p: BifoldParams, limit: number, around: (edges: string[]) => string[]): Glue[] {
@@ -166,34 +174,40 @@ export function bifoldFits(p: BifoldParams, s: BifoldSizes, reckon: Reckon): Fit
 function cardFits(p: BifoldParams, s: BifoldSizes, reckon: Reckon): Fit[] {
   const cards = given('cards', p.cardsPerPocket, 'count')
   const wide = {
-    id: 'card-wide', what: 'a card between the stitches', panelId: 'inside', keys: ['pocket.sideRoom', 'pocket.between', 'pocket.width'],
+    id: 'card-wide', rank: 'stop', why: 'the card will not go in between the stitches', what: 'a card between the stitches', panelId: 'inside', keys: ['pocket.sideRoom', 'pocket.between', 'pocket.width'],
     at: point(s.pocketWidth.value / 2, s.insideHeight.value - 20),
     needs: reckon({ key: 'fit.cardWide', label: 'needs', formula: '{card} card + {cards} × {thick}', source: '§9' }, { card: given('card', CARD.width), cards, thick: given('thick', CARD.thickness, 'thickness') }, (v) => v.card + v.cards * v.thick),
     has: reckon({ key: 'fit.cardRoom', label: 'room', formula: '{width} pocket − 2 × ({margin} + {hole})', source: '§9' }, { width: s.pocketWidth, margin: s.margin, hole: s.hole }, (v) => v.width - 2 * (v.margin + v.hole)),
-  } // prettier-ignore
+  } as const // prettier-ignore
   const tall = {
-    id: 'card-tall', what: 'the uppermost card under the top edge', panelId: 'inside', keys: ['inside.height', 'pocket.depth'],
+    id: 'card-tall', rank: 'stop', why: 'the card stands out over the edge and is bent when the wallet is pushed into a pocket', what: 'the uppermost card under the top edge', panelId: 'inside', keys: ['inside.height', 'pocket.depth'],
     at: point(s.pocketWidth.value / 2, 4),
     needs: reckon({ key: 'fit.cardTall', label: 'needs', formula: '{steps} × {reveal} + {shorten} + {card} card', source: '§9' }, { steps: given('steps', p.pockets - 1, 'count'), reveal: given('reveal', p.reveal), shorten: s.shorten, card: given('card', CARD.height) }, (v) => v.steps * v.reveal + v.shorten + v.card),
     has: reckon({ key: 'fit.cardHeight', label: 'room', formula: '{height} − {margin} margin − {hole}', source: '§9' }, { height: s.insideHeight, margin: s.margin, hole: s.hole }, (v) => v.height - v.margin - v.hole),
-  } // prettier-ignore
-  return [wide, tall]
+  } as const // prettier-ignore
+  const grip = {
+    id: 'card-grip', rank: 'look', why: 'less than a fingertip shows, so the card is hard to pull out', what: 'a finger on a card', panelId: 'foot-pocket', keys: [], remedy: { field: 'shown', value: BENCH.grip },
+    at: point(s.pocketWidth.value / 2, 0),
+    needs: reckon({ key: 'fit.gripNeeds', label: 'needs', formula: '{grip} showing', source: '§9' }, { grip: given('grip', BENCH.grip) }, (v) => v.grip),
+    has: reckon({ key: 'fit.grip', label: 'showing', formula: '{card} card − {depth} pocket', source: '§9' }, { card: given('card', CARD.height), depth: s.depth }, (v) => v.card - v.depth),
+  } as const // prettier-ignore
+  return [wide, tall, grip]
 }
 
 function noteFits(p: BifoldParams, s: BifoldSizes, reckon: Reckon): Fit[] {
   if (p.currency === 'none') return []
   const note = largestNote(currencyOf(p.currency))
   const long = {
-    id: 'note-long', what: 'a note laid open', panelId: 'outside', keys: ['half', 'inside.width'],
+    id: 'note-long', rank: 'stop', why: 'the note has to be folded to go in', what: 'a note laid open', panelId: 'outside', keys: ['half', 'inside.width'],
     at: point(s.outsideWidth.value / 4, s.outsideHeight.value / 2),
     needs: reckon({ key: 'fit.noteLong', label: 'needs', formula: '{note} note', source: '§2' }, { note: given('note', note.long) }, (v) => v.note),
     has: reckon({ key: 'fit.noteWidth', label: 'room', formula: '{width} − 2 × ({margin} + {hole})', source: '§2' }, { width: s.insideWidth, margin: s.margin, hole: s.hole }, (v) => v.width - 2 * (v.margin + v.hole)),
-  } // prettier-ignore
+  } as const // prettier-ignore
   const deep = {
-    id: 'note-deep', what: 'a note below the top edge', panelId: 'outside', keys: ['inside.height', 'outside.height'],
+    id: 'note-deep', rank: 'stop', why: 'the note stands out over the top edge', what: 'a note below the top edge', panelId: 'outside', keys: ['inside.height', 'outside.height'],
     at: point(s.outsideWidth.value / 2, 4),
     needs: reckon({ key: 'fit.noteDeep', label: 'needs', formula: '{note} note', source: '§2' }, { note: given('note', note.short) }, (v) => v.note),
     has: reckon({ key: 'fit.noteHeight', label: 'room', formula: '{height} − {margin} margin − {hole}', source: '§2' }, { height: s.outsideHeight, margin: s.margin, hole: s.hole }, (v) => v.height - v.margin - v.hole),
-  } // prettier-ignore
+  } as const // prettier-ignore
   return [long, deep]
 }

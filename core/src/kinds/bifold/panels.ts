@@ -70,7 +70,7 @@ function outsidePanel(p: BifoldParams, s: BifoldSizes, fate: (edge: string) => F
   )
   return {
     id: 'outside', name: 'Outside', role: 'outside', count: 1, flipped: 0, ...shape, bands: [], grain: 0,
-    folds: [{ id: 'fold', name: 'fold', from: point(w / 2, 0), to: point(w / 2, h), width: s.taken.value, rises: 'hill', allowance: s.difference }],
+    folds: [{ id: 'fold', name: 'fold', from: point(w / 2, 0), to: point(w / 2, h), width: s.taken.value, rises: 'hill', allowance: { full: s.difference, taken: s.taken } }],
     notes: [],
   } // prettier-ignore
 }

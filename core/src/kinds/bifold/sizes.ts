@@ -1,4 +1,4 @@
-import { CARD, NOTE_THICKNESS, type Iron, type Leather, currencyOf, largestNote } from '../../stores/index.js'
+import { CARD, NOTE_THICKNESS, type Leather, currencyOf, largestNote } from '../../stores/index.js'
 import { type Reckon, type Reckoned, given } from '../../working/index.js'
 import { type Materials, leatherOf } from '../kind.js'
 import type { BifoldParams } from './params.js'
@@ -9,6 +9,8 @@ export const BENCH = {
   overCard: 2,
   /** Room all round a note. */
   noteEase: 3,
+  /** A card is pulled out by what shows of it. */
+  grip: 5,
   /** Pockets stay this far out of the bend. */
   foldRoom: 2,
   /** The body of a T pocket stays this far inside the stitches of its arms. */
@@ -22,9 +24,6 @@ export const BENCH = {
   /** The uppermost pocket is never made shallower than by this. */
   mostShortening: 8,
 } as const
-
-/** Half of a slanted slot, measured across the seam, mm. */
-export const halfHole = (iron: Iron): number => (iron.slotLength * Math.sin((iron.slant * Math.PI) / 180)) / 2
 
 /** Pieces of pocket leather in one place of the side seam, as multiples of its thickness; docs/formulas.md §9. */
 const edgePieces = (p: BifoldParams): number =>
@@ -58,6 +57,7 @@ export interface BifoldSizes {
   readonly outsideWidth: Reckoned
   readonly outsideHeight: Reckoned
   readonly hole: Reckoned
+  readonly pitch: Reckoned
   readonly rise: Reckoned
   readonly sideRoom: Reckoned
 }
@@ -74,6 +74,11 @@ export function bifoldSizes(p: BifoldParams, materials: Materials, reckon: Recko
     { margin: given('margin', p.margin) },
     (v) => v.margin,
   )
+  const pitch = reckon(
+    { key: 'pitch', label: 'pitch', formula: '{pitch} of the {iron}-prong iron', source: '§7', quantity: 'thickness' },
+    { pitch: given('pitch', iron.pitch, 'thickness'), iron: given('prongs', iron.prongs, 'count') },
+    (v) => v.pitch,
+  )
   const start: Start = {
     p, reckon, margin, hole,
     outside: leatherOf(materials, 'outside'), inside: leatherOf(materials, 'inside'), pocketLeather: leatherOf(materials, 'pockets'),
@@ -82,7 +87,7 @@ export function bifoldSizes(p: BifoldParams, materials: Materials, reckon: Recko
   const fold = foldSizes(start)
   const width = widths(start, pocket.pocketWidth, fold.foldClear, fold.taken)
   const upright = depths(start)
-  return { margin, hole, ...pocket, ...fold, ...width, ...upright, ...heights(start, upright.depth, upright.shorten) }
+  return { margin, hole, pitch, ...pocket, ...fold, ...width, ...upright, ...heights(start, upright.depth, upright.shorten) }
 }
 
 function pocketWidths({ p, reckon, pocketLeather, margin, hole }: Start) {

@@ -14,8 +14,6 @@ export const FIELDS: readonly Field[] = [
   { type: 'leather', id: 'leather-outside', label: 'leather of the outside', path: ['leathers', 'outside'], role: 'outside' },
   { type: 'leather', id: 'leather-inside', label: 'leather of the inside', path: ['leathers', 'inside'], role: 'inside' },
   { type: 'leather', id: 'leather-pockets', label: 'leather of the pockets', path: ['leathers', 'pockets'], role: 'pockets' },
-  { type: 'iron', id: 'iron', label: 'pricking iron', path: ['iron'] },
-  { type: 'thread', id: 'thread', label: 'thread', path: ['thread'] },
   { type: 'count', id: 'pockets', label: 'card pockets a side', path: at('pockets'), least: 0, most: 6 },
   { type: 'count', id: 'cardsPerPocket', label: 'cards in each pocket', path: at('cardsPerPocket'), least: 1, most: 4 },
   {
@@ -33,7 +31,7 @@ export const FIELDS: readonly Field[] = [
       { value: 'lapped', label: 'T, lapped', why: 'the lower half of each arm skived to half, the next pocket laps over it; no gap' },
     ],
   },
-  { type: 'length', id: 'reveal', label: 'reveal', path: at('reveal'), least: 6, most: 30, step: 0.5, hint: 'how much of a pocket shows above the next' },
+  { type: 'length', id: 'reveal', label: 'reveal', path: at('reveal'), least: 6, most: 30, step: 0.5, mayMove: 2, hint: 'how much of a pocket shows above the next' },
   { type: 'length', id: 'shown', label: 'card showing', path: at('shown'), least: 2, most: 25, step: 0.5, hint: 'how much of a card stands out of its pocket' },
   {
     type: 'choice', id: 'topPocket', label: 'uppermost pocket', path: at('topPocket'),
@@ -42,7 +40,7 @@ export const FIELDS: readonly Field[] = [
       { value: 'full', label: 'at full depth', why: 'all cards stand equally deep' },
     ],
   },
-  { type: 'length', id: 'margin', label: 'margin', path: at('margin'), least: 1.5, most: 10, step: 0.1, hint: 'from the finished edge to the stitch line' },
+  { type: 'length', id: 'margin', label: 'margin', path: at('margin'), least: 1.5, most: 10, step: 0.1, mayMove: 0.6, hint: 'from the finished edge to the stitch line' },
   { type: 'length', id: 'corner', label: 'corner radius', path: at('corner'), least: 0, most: 25, step: 0.5 },
   { type: 'length', id: 'lip', label: 'outside stands above the inside by', path: at('lip'), least: 0, most: 25, step: 0.5 },
   { type: 'share', id: 'foldShare', label: 'share of the fold given to the outside', path: at('foldShare'), least: 0, most: 1, step: 0.05, hint: '0 lies flat open · 1 lies flat closed · 0.5 to 0.7 suits most wallets' },

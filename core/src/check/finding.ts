@@ -1,0 +1,48 @@
+import type { Edit } from '../design/index.js'
+import type { Derived } from '../derive.js'
+import type { Point } from '../geometry/index.js'
+import type { LengthUnit } from '../measure/index.js'
+
+/** stop: it can't be made or won't fit. look: it can, but a maker would want to know. tip: worth trying. */
+export type Rank = 'stop' | 'look' | 'tip'
+
+/** A place on a piece, in the piece's own coordinates. */
+export interface Place {
+  readonly panelId: string
+  readonly at: Point
+}
+
+/** Something a maker would want to know. Data only: the sentence is made last, in the maker's units. */
+export interface Finding {
+  /** Stays the same while the cause does, so that overruling it lasts. */
+  readonly key: string
+  readonly code: string
+  readonly rank: Rank
+  readonly places: readonly Place[]
+  /** The run it is about, by join, where it is about one. */
+  readonly run?: string
+  readonly numbers: Readonly<Record<string, number>>
+  readonly words: Readonly<Record<string, string>>
+}
+
+export interface Saying {
+  readonly what: string
+  readonly why: string
+}
+
+/** A way out that can be looked at before it is taken. */
+export interface Fix {
+  readonly label: string
+  readonly edit: Edit
+}
+
+/** Reckons what an edit would lead to; undefined where the design won't have it. */
+export type TryOut = (edit: Edit) => Derived | undefined
+
+/** One sort of finding: when, where, why and what could be done. One file each. */
+export interface Check {
+  readonly code: string
+  readonly find: (derived: Derived) => readonly Finding[]
+  readonly say: (finding: Finding, unit: LengthUnit) => Saying
+  readonly fixes: (finding: Finding, derived: Derived, tryOut: TryOut) => readonly Fix[]
+}

@@ -1,0 +1,91 @@
+import { setField } from '../design/index.js'
+import type { Derived } from '../derive.js'
+import { type Field, fieldsOf } from '../kinds/index.js'
+import { decimal, printLength, roundTo } from '../measure/index.js'
+import type { Run, Step } from '../stitch/index.js'
+import type { Check, Finding, Fix, TryOut } from './finding.js'
+import { isSecondTwin, placeOnSheet } from './places.js'
+
+interface Near {
+  readonly step: Step
+  readonly hole: Run['holes'][number]
+  readonly distance: number
+}
+
+/** The hole nearest to each open step of a run, where it comes nearer than `clearance` mm. */
+function nearHoles(run: Run, clearance: number): Near[] {
+  return run.steps
+    .filter((step) => step.open)
+    .flatMap((step) => {
+      const hole = run.holes.reduce((a, b) => (Math.abs(b.distance - step.distance) < Math.abs(a.distance - step.distance) ? b : a))
+      const distance = Math.abs(hole.distance - step.distance)
+      return distance < clearance - 1e-9 ? [{ step, hole, distance }] : []
+    })
+}
+
+const allNear = ({ runs, design }: Derived): number =>
+  runs.reduce((sum, run) => sum + nearHoles(run, design.habits.stepClearance).length, 0)
+
+function findingOf(derived: Derived, run: Run, { step, hole, distance }: Near): Finding {
+  const twin = derived.runs.find((r) => r.join.id === run.join.twin)
+  const twinHole = twin?.holes[run.holes.indexOf(hole)]
+  const carrier = (join: Run['join']): string => join.course.sheet
+  return {
+    key: `hole-near-step:${run.join.id}:${step.sheet}`, code: 'hole-near-step', rank: 'stop', run: run.join.id,
+    places: [
+      ...placeOnSheet(derived, run.join, carrier(run.join), hole.at),
+      ...(twin && twinHole ? placeOnSheet(derived, twin.join, carrier(twin.join), twinHole.at) : []),
+    ],
+    numbers: { distance, clearance: derived.design.habits.stepClearance },
+    words: { step: step.name, run: twin ? `${run.join.name.replace(/, (left|right)$/, '')}, both sides` : run.join.name },
+  } // prettier-ignore
+}
+
+/** Values of a setting that may move, nearest first, in tenths of a millimetre. */
+function nearby(field: Field & { type: 'length' }, now: number): number[] {
+  const steps = Math.round((field.mayMove ?? 0) * 10)
+  const around = Array.from({ length: steps }, (_, i) => (i + 1) / 10).flatMap((d) => [now + d, now - d])
+  return around.map((v) => roundTo(v, 2)).filter((v) => v >= field.least && v <= field.most)
+}
+
+const valueAt = (target: unknown, path: readonly string[]): unknown =>
+  path.reduce<unknown>((inner, key) => (inner as Record<string, unknown> | undefined)?.[key], target)
+
+function fixBy(field: Field, derived: Derived, tryOut: TryOut): Fix[] {
+  if (field.type !== 'length' || !field.mayMove) return []
+  const now = valueAt(derived.design, field.path)
+  if (typeof now !== 'number') return []
+  for (const value of nearby(field, now)) {
+    const edit = setField(`${field.label} ${printLength(value, 'mm')}`, field.path, value)
+    const tried = tryOut(edit)
+    if (tried && allNear(tried) === 0) return [{ label: `${field.label.charAt(0).toUpperCase()}${field.label.slice(1)} ${decimal(value, 1)} mm`, edit }]
+  }
+  return []
+}
+
+/** Every step's finding is mended by the same moves, so they are sought once for a design. */
+const found = new WeakMap<Derived, readonly Fix[]>()
+
+/** A hole on or beside the step of a pocket: the stitch pulls the step open or tears out. */
+export const holeNearStep: Check = {
+  code: 'hole-near-step',
+  find: (derived) => {
+    const told = new Set<string>()
+    return derived.runs.flatMap((run) => {
+      if (isSecondTwin(run.join, told)) return []
+      told.add(run.join.id)
+      return nearHoles(run, derived.design.habits.stepClearance).map((near) => findingOf(derived, run, near))
+    })
+  },
+  say: ({ numbers, words }, unit) => ({
+    what: `A hole falls ${printLength(numbers.distance!, unit)} from the top of the ${words.step} (${words.run}); wanted at least ${printLength(numbers.clearance!, unit)}.`,
+    why: 'The stitch pulls at the step and opens it, or tears out of its edge.',
+  }),
+  fixes: (_, derived, tryOut) => {
+    const before = found.get(derived)
+    if (before) return before
+    const fixes = fieldsOf(derived.kind).flatMap((field) => fixBy(field, derived, tryOut)).slice(0, 2)
+    found.set(derived, fixes)
+    return fixes
+  },
+}

@@ -1,0 +1,37 @@
+import { type Edit, applyEdit } from '../design/index.js'
+import { type Derived, derive } from '../derive.js'
+import type { LengthUnit } from '../measure/index.js'
+import type { Check, Finding, Fix, Rank, Saying } from './finding.js'
+import { fit } from './fit.js'
+import { foldWithoutAllowance } from './foldWithoutAllowance.js'
+import { holeNearStep } from './holeNearStep.js'
+import { marginTooSmall } from './marginTooSmall.js'
+import { noRoom } from './noRoom.js'
+import { runTooLong } from './runTooLong.js'
+import { skiveTooThin } from './skiveTooThin.js'
+import { stackTooThick } from './stackTooThick.js'
+
+const CHECKS: readonly Check[] = [fit, noRoom, foldWithoutAllowance, holeNearStep, stackTooThick, marginTooSmall, skiveTooThin, runTooLong]
+const ORDER: Readonly<Record<Rank, number>> = { stop: 0, look: 1, tip: 2 }
+
+const checkOf = (finding: Finding): Check => CHECKS.find((c) => c.code === finding.code)!
+
+/** Everything found in a design, stops first. Overruled ones are among them; `design.overruled` says which. */
+export const findingsOf = (derived: Derived): readonly Finding[] =>
+  CHECKS.flatMap((check) => check.find(derived)).toSorted((a, b) => ORDER[a.rank] - ORDER[b.rank])
+
+/** The reason a finding was overruled for, where it was. */
+export const overruledFor = (derived: Derived, finding: Finding): string | undefined =>
+  derived.design.overruled.find((o) => o.finding === finding.key)?.reason
+
+/** What a finding says, in the maker's units. */
+export const sayFinding = (finding: Finding, unit: LengthUnit): Saying => checkOf(finding).say(finding, unit)
+
+/** Ways out, each tried on the real design; reckons up to some dozens of designs, so ask for it when it is shown. */
+export const fixesOf = (finding: Finding, derived: Derived): readonly Fix[] =>
+  checkOf(finding).fixes(finding, derived, (edit: Edit) => {
+    const edited = applyEdit(derived.design, edit)
+    return edited.ok ? derive(edited.design) : undefined
+  })
+
+export type { Finding, Fix, Place, Rank, Saying } from './finding.js'

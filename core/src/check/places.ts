@@ -1,0 +1,14 @@
+import type { Derived } from '../derive.js'
+import { type Point, pointMoved } from '../geometry/index.js'
+import type { Join } from '../master/index.js'
+import type { Place } from './finding.js'
+
+/** A place of the laid-up work, on the uppermost or lowest of the sewn sheets that lie there. */
+export function placeOnSheet(derived: Derived, join: Join, sheetId: string, at: Point): Place[] {
+  const work = derived.works.find((w) => w.layup.id === join.layup)
+  const laid = work?.sheets.find((s) => s.sheet.id === sheetId)
+  return laid?.sheet.type === 'panel' ? [{ panelId: laid.sheet.panelId, at: pointMoved(at, laid.toSheet) }] : []
+}
+
+/** A run and its twin on the other half tell the same story; only the first of the two is told. */
+export const isSecondTwin = (join: Join, told: ReadonlySet<string>): boolean => join.twin !== undefined && told.has(join.twin)

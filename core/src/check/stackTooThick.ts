@@ -1,0 +1,99 @@
+import { setSkives } from '../design/index.js'
+import type { Derived } from '../derive.js'
+import { pointInside, pointMoved } from '../geometry/index.js'
+import { layersAt } from '../layup/index.js'
+import { decimal, trimmed } from '../measure/index.js'
+import type { Run } from '../stitch/index.js'
+import type { Check, Finding, Fix, TryOut } from './finding.js'
+import { isSecondTwin, placeOnSheet } from './places.js'
+
+const thickestHole = (run: Run) => run.holes.reduce((a, b) => (b.stack > a.stack ? b : a))
+
+/** A run under which the work is thicker than a tool reaches. */
+interface Thick {
+  readonly run: Run
+  readonly reach: number
+  readonly tool: string
+  readonly past: 'iron' | 'awl'
+}
+
+function tooThick(derived: Derived): Thick[] {
+  const { iron, awl } = derived.design
+  return derived.runs.flatMap((run): Thick[] => {
+    if (run.thickest > awl.reach + 1e-9) return [{ run, reach: awl.reach, tool: awl.name, past: 'awl' }]
+    return run.thickest > iron.reach + 1e-9 ? [{ run, reach: iron.reach, tool: iron.name, past: 'iron' }] : []
+  })
+}
+
+/** Bands that lie under holes thicker than `reach`, with the thinnest their leather bears. */
+function bandsUnder(derived: Derived, reach: number): { key: string; bears: number; now: number }[] {
+  const found = new Map<string, { key: string; bears: number; now: number }>()
+  for (const run of derived.runs) {
+    const work = derived.works.find((w) => w.layup.id === run.join.layup)!
+    for (const hole of run.holes.filter((h) => h.stack > reach))
+      for (const { laid } of layersAt(work, hole.at)) {
+        const panel = laid.sheet.type === 'panel' ? derived.panels.find((p) => laid.sheet.type === 'panel' && p.id === laid.sheet.panelId) : undefined
+        const leather = panel && derived.design.leathers[panel.role]
+        if (!panel || !leather) continue
+        const local = pointMoved(hole.at, laid.toSheet)
+        for (const band of panel.bands)
+          if (band.start === band.end && band.areas.some((a) => pointInside(local, a.outline)))
+            found.set(band.key, { key: band.key, bears: leather.bears, now: Math.min(band.start, leather.thickness) })
+      }
+  }
+  return [...found.values()]
+}
+
+/** Down to a twentieth of a millimetre: finer than a knife keeps. */
+const step = (mm: number): number => Math.floor(mm * 20 + 1e-9) / 20
+
+/** The lightest common skive of those bands that brings every run within reach, found by trying. */
+function skiveFix(derived: Derived, reach: number, tryOut: TryOut): Fix[] {
+  const bands = bandsUnder(derived, reach)
+  const names = derived.panels.flatMap((p) => p.bands)
+  for (const share of [0.1, 0.2, 0.3, 0.4, 0.5, 0.6, 0.7, 0.8, 0.9, 1]) {
+    const wishes = Object.fromEntries(bands.map((b) => [b.key, Math.max(b.bears, step(b.now - share * (b.now - b.bears)))]))
+    const edit = setSkives('skive the stacked edges', wishes)
+    const tried = tryOut(edit)
+    if (!tried || tried.runs.some((r) => r.thickest > reach + 1e-9)) continue
+    const needed = neededOnly(wishes, reach, tryOut)
+    const label = Object.entries(needed).map(([key, mm]) => `${names.find((n) => n.key === key)?.name ?? key} to ${trimmed(mm, 2)} mm`)
+    return [{ label: `Skive the ${label.join(', the ')}`, edit: setSkives('skive the stacked edges', needed) }]
+  }
+  return []
+}
+
+/** The same skives without those that turn out not to matter. */
+function neededOnly(wishes: Readonly<Record<string, number>>, reach: number, tryOut: TryOut): Record<string, number> {
+  return Object.keys(wishes).reduce<Record<string, number>>((left, key) => {
+    const { [key]: _, ...without } = left
+    const tried = Object.keys(without).length > 0 ? tryOut(setSkives('skive the stacked edges', without)) : undefined
+    return tried && tried.runs.every((r) => r.thickest <= reach + 1e-9) ? without : left
+  }, { ...wishes })
+}
+
+/** The work is thicker under a run than the tools reach. */
+export const stackTooThick: Check = {
+  code: 'stack-too-thick',
+  find: (derived) => {
+    const told = new Set<string>()
+    return tooThick(derived).flatMap(({ run, reach, tool, past }): Finding[] => {
+      if (isSecondTwin(run.join, told)) return []
+      told.add(run.join.id)
+      const hole = thickestHole(run)
+      return [{
+        key: `stack-too-thick:${run.join.id}`, code: 'stack-too-thick', rank: past === 'awl' ? 'stop' : 'look', run: run.join.id,
+        places: placeOnSheet(derived, run.join, run.join.course.sheet, hole.at),
+        numbers: { thickness: run.thickest, reach }, words: { run: run.join.name, tool, past },
+      }] // prettier-ignore
+    })
+  },
+  say: ({ numbers, words }) => ({
+    what: `${decimal(numbers.thickness!, 2)} mm under the ${words.run}; the ${words.tool} reaches ${trimmed(numbers.reach!, 2)} mm.`,
+    why:
+      words.past === 'awl'
+        ? 'Not even the awl comes through: it cannot be sewn like this.'
+        : 'The iron only marks the last layers; the rest has to be opened with the awl, and the back wanders.',
+  }),
+  fixes: ({ numbers }, derived, tryOut) => skiveFix(derived, numbers.reach!, tryOut),
+}
