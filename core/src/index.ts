@@ -19,13 +19,13 @@ export {
 export { type Drawn, type LayerName, drawnMoved, pathData, pieceDrawing, pieceOutline } from './drawing/index.js'
 export { type ReadResult, readDesign, readSentence, writeDesign } from './exchange/json/index.js'
 export { writeSvg } from './exchange/svg/index.js'
-export { type Box, type Move, type Path, type Point, boxGrown, boxHeight, boxWidth, pathBox, pathMoved, pointMoved } from './geometry/index.js'
+export { type Box, type Move, type Path, type Point, boxGrown, boxHeight, boxWidth, moveBack, moveThen, pathBox, pathLength, pathMoved, pointMoved } from './geometry/index.js'
 export { type Field, type Kind, type Sentence, SEWING_SENTENCES, fieldsOf, kindOf } from './kinds/index.js'
-export { type Transect, thicknessAt, transect } from './layup/index.js'
+export { type Transect, type TransectLayer, thicknessAt, transect } from './layup/index.js'
 export type { Band, Panel } from './master/index.js'
 export {
   type LengthUnit,
-  type Parsed,
+  OUNCE,
   measureSentence,
   otherUnit,
   parseLength,

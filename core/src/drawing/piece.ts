@@ -110,7 +110,8 @@ function labelSpot(piece: Piece): Spot {
   const box = pathBox(piece.cut)
   const folded = piece.marks.some((m) => m.type === 'fold')
   const centre = boxCentre(box)
-  const at = { x: folded ? box.left + boxWidth(box) / 4 : centre.x, y: box.top + boxHeight(box) * 0.42 }
+  const middle = { x: folded ? box.left + boxWidth(box) / 4 : centre.x, y: box.top + boxHeight(box) * 0.42 }
+  const at = piece.panel.labelAt ?? middle
   const scale = Math.min(1, boxWidth(box) / (folded ? 2 : 1) / 55)
   return { at, grainY: at.y + 17, scale }
 }

@@ -37,6 +37,8 @@ export type Sheet = PanelSheet | ContentSheet
 export interface Layup {
   readonly id: string
   readonly name: string
+  /** The panel in whose own coordinates the work lies, so that it can be drawn over that panel's piece. */
+  readonly carrier: string
   readonly sheets: readonly Sheet[]
 }
 

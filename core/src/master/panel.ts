@@ -65,6 +65,8 @@ export interface Panel {
   readonly bands: readonly Band[]
   /** Direction of the grain arrow, radians. */
   readonly grain: number
+  /** Where its label stands, where the middle would not do. */
+  readonly labelAt?: Point
   /** Plain remarks printed on the piece. */
   readonly notes: readonly string[]
 }

@@ -80,8 +80,8 @@ export function bifoldLayups(p: BifoldParams, s: BifoldSizes): Layup[] {
     }),
   )
   return [
-    { id: 'open', name: 'laid open', sheets: [...left.cover, ...right.cover, ...left.pockets, ...right.pockets] },
-    { id: 'closed', name: 'closed', sheets: [...left.cover, ...left.pockets, ...folded] },
+    { id: 'open', name: 'laid open', carrier: 'inside', sheets: [...left.cover, ...right.cover, ...left.pockets, ...right.pockets] },
+    { id: 'closed', name: 'closed', carrier: 'inside', sheets: [...left.cover, ...left.pockets, ...folded] },
   ]
 }
 

@@ -173,7 +173,8 @@ function guide(p: BifoldParams, s: BifoldSizes): Panel {
   const shape = outlineOf(corners, () => ({ type: 'raw', finish: 'left', trim: 0 }))
   return {
     id: 'guide', name: 'Pocket guide', role: 'guide', count: 1, flipped: 0, ...shape, folds: [], bands: [], grain: 0,
-    notes: ['top edge flush with the top of the inside', 'each step stops the top of one pocket'],
+    labelAt: point(body / 2, first + 5),
+    notes: ['top flush with the inside', 'each step stops a pocket’s top'],
   } // prettier-ignore
 }
 

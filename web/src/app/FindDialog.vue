@@ -1,0 +1,81 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import { useRouter } from 'vue-router'
+import { fieldsOf, sayFinding } from '@drumlin/core'
+import { useJob } from '../job/job.js'
+import { useSettings } from './settings.js'
+
+const props = defineProps<{ jobId: string | undefined }>()
+const open = defineModel<boolean>({ required: true })
+const job = useJob()
+const settings = useSettings()
+const router = useRouter()
+const sought = ref('')
+watch(open, () => (sought.value = ''))
+
+interface Hit {
+  readonly title: string
+  readonly sort: string
+  readonly to: { name: string; params?: Record<string, string>; query?: Record<string, string> }
+}
+
+const all = computed<Hit[]>(() => {
+  const { derived } = job
+  if (!props.jobId || !derived) return [{ title: 'Shelf', sort: 'all jobs', to: { name: 'shelf' } }]
+  const params = { id: props.jobId }
+  const draft = (query: Record<string, string>) => ({ name: 'draft', params, query })
+  return [
+    ...derived.pieces.map((p) => ({ title: p.name, sort: 'piece', to: draft({ piece: p.id }) })),
+    ...fieldsOf(derived.kind).map((f) => ({ title: f.label, sort: 'setting', to: draft({ field: f.id }) })),
+    ...job.findings.map((f) => ({ title: sayFinding(f, settings.unit).what, sort: 'finding', to: draft({ finding: f.key }) })),
+    { title: 'Brief', sort: 'screen', to: { name: 'brief', params } },
+    { title: 'Shelf', sort: 'all jobs', to: { name: 'shelf' } },
+  ]
+})
+const hits = computed(() => {
+  const words = sought.value.toLowerCase().split(/\s+/).filter(Boolean)
+  return all.value.filter((h) => words.every((w) => `${h.title} ${h.sort}`.toLowerCase().includes(w))).slice(0, 8)
+})
+async function go(hit: Hit | undefined): Promise<void> {
+  if (!hit) return
+  open.value = false
+  await router.push(hit.to)
+}
+</script>
+
+<template>
+  <v-dialog v-model="open" aria-label="Find">
+    <v-card class="sheet">
+      <v-text-field v-model="sought" label="Find a piece, a setting or a finding" autofocus @keydown.enter="go(hits[0])" />
+      <ul>
+        <li v-for="h in hits" :key="h.sort + h.title">
+          <button class="plain hit" @click="go(h)"><span>{{ h.title }}</span><span class="quiet">{{ h.sort }}</span></button>
+        </li>
+        <li v-if="hits.length === 0" class="quiet">Nothing of that name here.</li>
+      </ul>
+    </v-card>
+  </v-dialog>
+</template>
+
+<style scoped>
+.sheet {
+  padding: 20px;
+}
+ul {
+  list-style: none;
+  margin: 10px 0 0;
+  padding: 0;
+}
+.hit {
+  display: flex;
+  justify-content: space-between;
+  gap: 16px;
+  width: 100%;
+  padding: 7px 8px;
+  border-radius: 6px;
+}
+.hit:hover,
+.hit:focus-visible {
+  background: var(--heather-wash);
+}
+</style>

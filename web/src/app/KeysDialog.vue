@@ -1,0 +1,49 @@
+<script setup lang="ts">
+const open = defineModel<boolean>({ required: true })
+const KEYS = [
+  ['/', 'find a piece, a setting or a finding'],
+  ['Ctrl Z · Ctrl Shift Z', 'undo · redo'],
+  ['Tab', 'to the next piece, number or finding'],
+  ['Enter', 'choose the piece; take the number as written'],
+  ['↑ ↓ in a number', 'one step; with Shift a tenth, with Alt ten'],
+  ['arrows on a transect end', '1 mm; with Shift 0.1 mm, with Alt 10 mm'],
+  ['arrows on the sheet', 'move the sheet'],
+  ['+ − 0 on the sheet', 'nearer · farther · all of it'],
+  ['Esc', 'leave a number as it was; close'],
+  ['?', 'these keys'],
+] as const
+</script>
+
+<template>
+  <v-dialog v-model="open" aria-labelledby="keys-title">
+    <v-card class="sheet">
+      <h2 id="keys-title">Keys</h2>
+      <dl>
+        <template v-for="[key, does] in KEYS" :key="key"><dt>{{ key }}</dt><dd>{{ does }}</dd></template>
+      </dl>
+      <button class="act" @click="open = false">Close</button>
+    </v-card>
+  </v-dialog>
+</template>
+
+<style scoped>
+.sheet {
+  padding: 20px 24px;
+}
+dl {
+  display: grid;
+  grid-template-columns: auto 1fr;
+  gap: 6px 18px;
+  margin: 14px 0 18px;
+}
+dt {
+  font-family: var(--mono);
+}
+dd {
+  margin: 0;
+}
+.act {
+  justify-self: start;
+  width: max-content;
+}
+</style>

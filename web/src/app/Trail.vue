@@ -1,0 +1,115 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { RouterLink, useRoute } from 'vue-router'
+import { overruledFor } from '@drumlin/core'
+import { useJob } from '../job/job.js'
+import { WAYPOINTS } from './routes.js'
+
+const props = defineProps<{ jobId: string | undefined }>()
+const route = useRoute()
+const job = useJob()
+const here = computed(() => props.jobId !== undefined && job.record?.id === props.jobId)
+
+/** What contents ask for is settled on the Brief; everything else on the Draft. */
+const open = computed(() => {
+  const { settled } = job
+  const left = here.value && settled ? job.findings.filter((f) => overruledFor(settled, f) === undefined) : []
+  const brief = left.filter((f) => f.code === 'fit').length
+  return { brief, draft: left.length - brief }
+})
+const said = (name: 'brief' | 'draft'): string =>
+  open.value[name] === 0 ? 'settled' : `${open.value[name]} ${open.value[name] === 1 ? 'needs' : 'need'} a look`
+</script>
+
+<template>
+  <nav aria-label="Trail">
+    <ol v-if="here">
+      <li v-for="w in WAYPOINTS" :key="w.name">
+        <RouterLink :to="{ name: w.name, params: { id: jobId } }" :aria-current="route.name === w.name ? 'step' : undefined">
+          <span class="dot" :class="{ here: route.name === w.name, caution: open[w.name] > 0 }" aria-hidden="true">{{ open[w.name] || '' }}</span>
+          <span class="label">{{ w.label }}</span><span class="visually-hidden">, {{ said(w.name) }}</span>
+        </RouterLink>
+      </li>
+    </ol>
+    <hr v-if="here" />
+    <RouterLink to="/" class="below" :aria-current="route.name === 'shelf' ? 'page' : undefined">Shelf</RouterLink>
+  </nav>
+</template>
+
+<style scoped>
+nav {
+  background: var(--ground);
+  border-right: 1px solid var(--hairline);
+  padding: 18px 0;
+  display: flex;
+  flex-direction: column;
+  align-items: center;
+}
+ol {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+  position: relative;
+}
+ol::before {
+  content: '';
+  position: absolute;
+  left: 50%;
+  top: 12px;
+  bottom: 34px;
+  border-left: 4px solid var(--hairline);
+}
+li {
+  position: relative;
+  margin-bottom: 14px;
+}
+a {
+  display: flex;
+  flex-direction: column;
+  align-items: center;
+  gap: 4px;
+  min-width: 76px;
+  padding: 4px 0;
+  color: var(--ink);
+  text-decoration: none;
+  border-radius: 6px;
+}
+a[aria-current] {
+  font-weight: 700;
+}
+.dot {
+  display: grid;
+  place-items: center;
+  width: 18px;
+  height: 18px;
+  border-radius: 50%;
+  background: var(--fern);
+  font: 700 12px/1 var(--mono);
+  color: var(--ink);
+  box-sizing: border-box;
+}
+.dot.caution {
+  background: var(--surface);
+  border: 3px solid var(--gorse-mark);
+}
+.dot.here {
+  width: 26px;
+  height: 26px;
+}
+.dot.here:not(.caution) {
+  background: var(--moss);
+}
+a {
+  position: relative;
+}
+.label {
+  background: var(--ground);
+  padding: 0 4px;
+}
+hr {
+  width: 64px;
+  border: 0;
+  border-top: 1px solid var(--hairline);
+  margin: 10px 0 16px;
+}
+</style>

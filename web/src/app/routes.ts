@@ -1,0 +1,19 @@
+import { createRouter, createWebHistory } from 'vue-router'
+import ShelfView from '../shelf/ShelfView.vue'
+
+/** Screens of a job are waypoints of the trail; the first screen is loaded with the page, the others when walked to. */
+export const router = createRouter({
+  history: createWebHistory(),
+  routes: [
+    { path: '/', name: 'shelf', component: ShelfView },
+    { path: '/job/:id/brief', name: 'brief', component: () => import('../brief/BriefView.vue'), props: true },
+    { path: '/job/:id/draft', name: 'draft', component: () => import('../draft/DraftView.vue'), props: true },
+    { path: '/:rest(.*)*', redirect: '/' },
+  ],
+})
+
+/** The trail: the screens there are, in the order of the work. */
+export const WAYPOINTS = [
+  { name: 'brief', label: 'Brief' },
+  { name: 'draft', label: 'Draft' },
+] as const

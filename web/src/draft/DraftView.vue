@@ -1,0 +1,94 @@
+<script setup lang="ts">
+import { computed, onBeforeUnmount, ref, useTemplateRef, watch } from 'vue'
+import { useRoute } from 'vue-router'
+import { type Finding, overruledFor, transect, workOf } from '@drumlin/core'
+import { useJob } from '../job/job.js'
+import { type Cut, firstCut } from './cut.js'
+import DraftSheet from './DraftSheet.vue'
+import SidePanel from './SidePanel.vue'
+import TransectPane from './TransectPane.vue'
+
+defineProps<{ id: string }>()
+const job = useJob()
+const route = useRoute()
+const sheet = useTemplateRef<InstanceType<typeof DraftSheet>>('sheet')
+const derived = computed(() => job.derived!)
+const settled = computed(() => job.settled!)
+
+const piece = ref(derived.value.pieces[0]!.id)
+const edge = ref<string>()
+const state = ref<'open' | 'closed'>('open')
+const contents = ref(false)
+const folded = ref(false)
+const cut = ref<Cut>(firstCut(derived.value))
+const section = computed(() => transect(workOf(derived.value.works, state.value), cut.value.from, cut.value.to, contents.value))
+const shown = computed(() => job.findings.filter((f) => overruledFor(settled.value, f) === undefined))
+const before = computed(() => (job.preview ? settled.value : undefined))
+
+watch(derived, (now) => {
+  if (!now.pieces.some((p) => p.id === piece.value)) piece.value = now.pieces[0]!.id
+})
+function show(finding: Finding): void {
+  const [place] = finding.places
+  if (!place) return
+  piece.value = place.panelId
+  sheet.value?.showPlace(place.panelId, place.at)
+}
+
+/** What Find leads to: a piece, the piece whose sentences hold a setting, or a finding. */
+const text = (value: unknown): string | undefined => (typeof value === 'string' ? value : undefined)
+const field = computed(() => text(route.query.field))
+watch(
+  () => route.query,
+  (query) => {
+    const wanted = text(query.piece)
+    if (wanted && derived.value.pieces.some((p) => p.id === wanted)) piece.value = wanted
+    const holder = field.value && derived.value.pieces.find((p) => derived.value.kind.sentences[p.id]?.some((s) => s.includes(`{${field.value}}`)))
+    if (holder) piece.value = holder.id
+    const finding = job.findings.find((f) => f.key === text(query.finding))
+    if (finding) show(finding)
+  },
+  { immediate: true },
+)
+onBeforeUnmount(() => (job.preview = undefined))
+</script>
+
+<template>
+  <div class="draft">
+    <div class="left">
+      <p v-if="job.preview" class="trying" role="status">Trying “{{ job.preview.name }}”: nothing is changed until you take it. <button class="act" @click="job.preview = undefined">Leave it</button></p>
+      <DraftSheet ref="sheet" v-model:piece="piece" v-model:edge="edge" v-model:cut="cut" :derived="derived" :before="before" :findings="shown" :transect="section" :state="state" />
+      <TransectPane v-model:state="state" v-model:contents="contents" v-model:folded="folded" :transect="section" :derived="derived" :reach="derived.design.iron.reach" />
+    </div>
+    <SidePanel v-model:edge="edge" :derived="derived" :settled="settled" :findings="job.findings" :piece="piece" :field="field" @show="show" />
+  </div>
+</template>
+
+<style scoped>
+.draft {
+  flex: 1;
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 320px;
+  min-height: 0;
+}
+.left {
+  display: grid;
+  grid-template: auto minmax(0, 1fr) auto / minmax(0, 1fr);
+  min-height: 0;
+  min-width: 0;
+}
+.left > .frame {
+  grid-row: 2;
+}
+.left > .pane {
+  grid-row: 3;
+}
+.trying {
+  margin: 0;
+  padding: 6px 14px;
+  background: var(--heather-wash);
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+}
+</style>

@@ -1,0 +1,106 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import { type Derived, type Finding, type Fix, fixesOf, heed, overrule, overruledFor, sayFinding } from '@drumlin/core'
+import { useSettings } from '../app/settings.js'
+import { useJob } from '../job/job.js'
+
+const props = defineProps<{ finding: Finding; settled: Derived }>()
+const emit = defineEmits<{ show: [finding: Finding] }>()
+const job = useJob()
+const settings = useSettings()
+const RANKS = { stop: 'Stop', look: 'Look', tip: 'Tip' } as const
+const saying = computed(() => sayFinding(props.finding, settings.unit))
+const reason = computed(() => overruledFor(props.settled, props.finding))
+const fixes = ref<readonly Fix[]>()
+const overruling = ref(false)
+const written = ref('')
+
+/** Fixes are tried on the real design, which takes a moment: after the screen has settled, not while dragging. */
+let waiting: ReturnType<typeof setTimeout> | undefined
+watch(
+  () => props.settled,
+  (settled) => {
+    clearTimeout(waiting)
+    if (reason.value !== undefined) return
+    waiting = setTimeout(() => (fixes.value = fixesOf(props.finding, settled)), 250)
+  },
+  { immediate: true },
+)
+const previewing = (fix: Fix): boolean => job.preview === fix.edit
+function look(fix: Fix): void {
+  job.preview = previewing(fix) ? undefined : fix.edit
+}
+function setAside(): void {
+  const text = written.value.trim()
+  if (text === '') return
+  job.edit(overrule(props.settled.design, props.finding.key, text))
+  overruling.value = false
+}
+</script>
+
+<template>
+  <li class="finding" :class="finding.rank" :data-finding="finding.code">
+    <details v-if="reason !== undefined">
+      <summary class="quiet">overruled: “{{ reason }}”</summary>
+      <p>{{ saying.what }}</p>
+      <button class="act" @click="job.edit(heed(settled.design, finding.key))">Heed it again</button>
+    </details>
+    <template v-else>
+      <p><strong class="rank">{{ RANKS[finding.rank] }}</strong> {{ saying.what }} <span class="quiet">{{ saying.why }}</span></p>
+      <div v-for="fix in fixes" :key="fix.label" class="fix">
+        <span>{{ fix.label }}</span>
+        <button class="act" :aria-pressed="previewing(fix)" @click="look(fix)">{{ previewing(fix) ? 'Leave it' : 'Try it' }}</button>
+        <button v-if="previewing(fix)" class="act main" @click="job.edit(fix.edit)">Take it</button>
+      </div>
+      <p class="more">
+        <button v-if="finding.places.length > 0" class="plain link" @click="emit('show', finding)">show where</button>
+        <button class="plain link" :aria-expanded="overruling" @click="overruling = !overruling">overrule</button>
+      </p>
+      <form v-if="overruling" class="fix" @submit.prevent="setAside">
+        <v-text-field v-model="written" label="Reason" maxlength="400" />
+        <button class="act" :disabled="written.trim() === ''">Overrule</button>
+      </form>
+    </template>
+  </li>
+</template>
+
+<style scoped>
+.finding {
+  padding: 10px 0;
+  border-top: 1px solid var(--hairline);
+}
+p {
+  margin: 0 0 6px;
+}
+.rank {
+  color: var(--loch);
+}
+.stop .rank {
+  color: var(--rowan);
+}
+.look .rank {
+  color: var(--gorse);
+}
+.fix {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 6px 8px;
+  margin-bottom: 6px;
+}
+.fix > span {
+  flex: 1 1 150px;
+}
+.more {
+  display: flex;
+  gap: 16px;
+}
+.link {
+  color: var(--quiet);
+  text-decoration: underline;
+  text-underline-offset: 3px;
+}
+summary {
+  cursor: pointer;
+}
+</style>

@@ -1,0 +1,51 @@
+<script setup lang="ts">
+import { ref } from 'vue'
+import type { Derived } from '@drumlin/core'
+import { useSettings } from '../app/settings.js'
+import { saveDesign, savePdf, saveSvg } from '../output/save.js'
+
+const props = defineProps<{ derived: Derived }>()
+const settings = useSettings()
+const working = ref<AbortController>()
+const failed = ref('')
+
+async function pdf(paper: 'a4' | 'letter'): Promise<void> {
+  const control = new AbortController()
+  working.value = control
+  failed.value = ''
+  try {
+    await savePdf(props.derived.design, paper, settings.unit, control.signal)
+  } catch (error) {
+    if (!control.signal.aborted) failed.value = `The PDF could not be made: ${error instanceof Error ? error.message : String(error)}.`
+  } finally {
+    working.value = undefined
+  }
+}
+</script>
+
+<template>
+  <section class="out" aria-label="Take it out">
+    <div class="row">
+      <button class="act main" :disabled="working !== undefined" aria-label="Print at 1:1 on A4, as a PDF" @click="pdf('a4')">Print A4</button>
+      <button class="act" :disabled="working !== undefined" aria-label="Print at 1:1 on US Letter, as a PDF" @click="pdf('letter')">Letter</button>
+      <button class="act" aria-label="Save the pieces as SVG, 1:1" @click="saveSvg(derived, settings.unit)">SVG</button>
+      <button class="act" aria-label="Save the design as a file" @click="saveDesign(derived.design)">File</button>
+    </div>
+    <p v-if="working" role="status"><v-progress-linear indeterminate color="primary" aria-label="Drawing the PDF" /> Drawing the PDF … <button class="act" @click="working.abort()">Stop</button></p>
+    <p v-if="failed" role="alert" class="failed">{{ failed }}</p>
+  </section>
+</template>
+
+<style scoped>
+.out {
+  border-top: 1px solid var(--hairline);
+  padding: 10px 18px;
+}
+.row {
+  display: flex;
+  gap: 6px;
+}
+.failed {
+  color: var(--rowan);
+}
+</style>

@@ -1,0 +1,128 @@
+import { type Design, type Edit, applyEdit, derive, findingsOf } from '@drumlin/core'
+import { defineStore } from 'pinia'
+import { computed, ref, shallowRef } from 'vue'
+import type { JobRecord } from '../storage/db.js'
+import { Overtaken, appendEdit, readEdit, readJob, stepInLog } from '../storage/jobs.js'
+import { channel } from './tabs.js'
+
+/** An edit that can't be done, said so that the field can show it. */
+export interface Refusal {
+  readonly where: string
+  readonly why: string
+}
+
+/** The job on the bench: its design, all that follows from it, and its log. Every edit is written at once. */
+export const useJob = defineStore('job', () => {
+  const record = shallowRef<JobRecord>()
+  const design = shallowRef<Design>()
+  const preview = shallowRef<Edit>()
+  const undoName = ref<string>()
+  const redoName = ref<string>()
+  const saveError = ref<string>()
+  const notice = ref<string>()
+  const pending = ref(0)
+
+  const shownDesign = computed(() => {
+    if (!design.value || !preview.value) return design.value
+    const edited = applyEdit(design.value, preview.value)
+    return edited.ok ? edited.design : design.value
+  })
+  const derived = computed(() => (shownDesign.value ? derive(shownDesign.value) : undefined))
+  const settled = computed(() => (design.value ? derive(design.value) : undefined))
+  const findings = computed(() => (settled.value ? findingsOf(settled.value) : []))
+
+  let queue: Promise<void> = Promise.resolve()
+  /** Writes follow one another; a failure is said in a bar and does not stop the next. */
+  function enqueue(write: () => Promise<void>): Promise<void> {
+    pending.value += 1
+    queue = queue.then(write).catch((error: unknown) => {
+      saveError.value = error instanceof Error ? error.message : String(error)
+    })
+    return queue.finally(() => (pending.value -= 1))
+  }
+
+  async function take(job: JobRecord): Promise<void> {
+    record.value = job
+    const [done, undone] = await Promise.all([readEdit(job.id, job.cursor), readEdit(job.id, job.cursor + 1)])
+    undoName.value = done?.edit.name
+    redoName.value = job.cursor < job.head ? undone?.edit.name : undefined
+  }
+
+  async function open(id: string): Promise<boolean> {
+    await queue
+    const job = await readJob(id)
+    preview.value = undefined
+    saveError.value = undefined
+    design.value = job?.design
+    record.value = undefined
+    if (job) await take(job)
+    return job !== undefined
+  }
+
+  /** What another tab wrote is taken over, unless something of ours still waits to be written. */
+  async function follow(id: string): Promise<void> {
+    if (record.value?.id !== id || pending.value > 0) return
+    const job = await readJob(id)
+    if (!job || job.version === record.value?.version || pending.value > 0) return
+    design.value = job.design
+    await take(job)
+  }
+
+  async function write(id: string, edit: Edit, gesture: string | undefined): Promise<void> {
+    const before = record.value!
+    const edited = applyEdit(before.design, edit)
+    if (!edited.ok) return
+    try {
+      await take(await appendEdit(id, before.version, { edit, inverse: edited.inverse, design: edited.design, ...(gesture ? { gesture } : {}) }, Date.now()))
+    } catch (error) {
+      if (!(error instanceof Overtaken)) throw error
+      await rebase(id, edit, error.now)
+    }
+    saveError.value = undefined
+    channel.tell(id)
+  }
+
+  /** Another tab was first: its state is taken, and our edit done again on top of it. */
+  async function rebase(id: string, edit: Edit, now: JobRecord): Promise<void> {
+    const edited = applyEdit(now.design, edit)
+    notice.value = edited.ok
+      ? 'This job was changed in another tab; both changes are kept.'
+      : `This job was changed in another tab, and “${edit.name}” no longer fits it.`
+    const job = edited.ok ? await appendEdit(id, now.version, { edit, inverse: edited.inverse, design: edited.design }, Date.now()) : now
+    if (pending.value <= 1) design.value = job.design
+    await take(job)
+  }
+
+  /** Does an edit at once on the screen and writes it; gives the reason where the design won't have it. */
+  function edit(change: Edit, gesture?: string): Refusal | undefined {
+    if (!design.value || !record.value) return undefined
+    const edited = applyEdit(design.value, change)
+    if (!edited.ok) return { where: edited.where, why: edited.why }
+    preview.value = undefined
+    design.value = edited.design
+    const { id } = record.value
+    void enqueue(() => write(id, change, gesture))
+    return undefined
+  }
+
+  function step(way: -1 | 1): Promise<void> {
+    preview.value = undefined
+    return enqueue(async () => {
+      const before = record.value
+      if (!before) return
+      const now = await stepInLog(before.id, before.version, way, Date.now()).catch((error: unknown) => {
+        if (error instanceof Overtaken) return stepInLog(before.id, error.now.version, way, Date.now())
+        throw error
+      })
+      design.value = now.design
+      await take(now)
+      channel.tell(before.id)
+    })
+  }
+
+  channel.listen((id) => void follow(id))
+  return {
+    record, design, derived, settled, findings, preview, undoName, redoName, saveError, notice, pending,
+    open, edit, undo: () => step(-1), redo: () => step(1), idle: () => queue,
+  } // prettier-ignore
+})

@@ -1,0 +1,42 @@
+import { type Derived, type Design, type LengthUnit, writeDesign, writeSvg } from '@drumlin/core'
+
+/** Letters and digits of a name, for a file. */
+const fileName = (name: string): string =>
+  name
+    .normalize('NFKD')
+    .replace(/[\u0300-\u036f’']/g, '')
+    .replace(/[^A-Za-z0-9]+/g, '-')
+    .replace(/^-|-$/g, '')
+    .toLowerCase() || 'design'
+
+function keep(contents: BlobPart, type: string, name: string): void {
+  const url = URL.createObjectURL(new Blob([contents], { type }))
+  const link = document.createElement('a')
+  link.href = url
+  link.download = name
+  link.click()
+  // The browser reads the address after the click has been handled.
+  setTimeout(() => URL.revokeObjectURL(url), 10_000)
+}
+
+export const saveDesign = (design: Design): void => keep(writeDesign(design), 'application/json', `${fileName(design.name)}.drumlin.json`)
+
+export const saveSvg = (derived: Derived, unit: LengthUnit): void =>
+  keep(writeSvg(derived, unit), 'image/svg+xml', `${fileName(derived.design.name)}.svg`)
+
+/** The PDF is drawn in a worker, so that the sheet stays free to move meanwhile; aborting stops it. */
+export async function savePdf(design: Design, paper: 'a4' | 'letter', unit: LengthUnit, signal: AbortSignal): Promise<void> {
+  const worker = new Worker(new URL('../workers/pdf.worker.ts', import.meta.url), { type: 'module' })
+  try {
+    const bytes = await new Promise<Uint8Array<ArrayBuffer>>((resolve, reject) => {
+      signal.addEventListener('abort', () => reject(new DOMException('stopped', 'AbortError')))
+      worker.onmessage = ({ data }: MessageEvent<{ bytes: Uint8Array<ArrayBuffer> } | { error: string }>) =>
+        'bytes' in data ? resolve(data.bytes) : reject(new Error(data.error))
+      worker.onerror = (event) => reject(new Error(event.message))
+      worker.postMessage({ design: JSON.parse(writeDesign(design)) as Design, paper, unit })
+    })
+    keep(bytes, 'application/pdf', `${fileName(design.name)}-${paper}.pdf`)
+  } finally {
+    worker.terminate()
+  }
+}

@@ -1,0 +1,77 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { type Reckoned, explain, giveBack, overrideNumber } from '@drumlin/core'
+import { useSettings } from '../app/settings.js'
+import { useJob } from '../job/job.js'
+import MeasureField from './MeasureField.vue'
+import { printMeasure } from './measures.js'
+
+const props = defineProps<{ reckoned: Reckoned; open?: boolean }>()
+const job = useJob()
+const settings = useSettings()
+const shown = ref(props.open)
+const lines = computed(() => explain(props.reckoned, settings.unit, 3))
+const print = (v: number): string => printMeasure(v, 'length', settings.unit)
+
+const writeOver = (value: number, gesture?: string): void => void job.edit(overrideNumber(props.reckoned.label, props.reckoned.key, value), gesture)
+const takeBack = (): void => void job.edit(giveBack(props.reckoned.label, [props.reckoned.key]))
+</script>
+
+<template>
+  <div class="one" :data-size="reckoned.key">
+    <div class="line">
+      <button class="plain label" :aria-expanded="shown ? 'true' : 'false'" @click="shown = !shown">
+        <span aria-hidden="true" class="turn">{{ shown ? '▾' : '▸' }}</span>{{ reckoned.label }}
+      </button>
+      <span class="value">
+        <MeasureField :value="reckoned.value" :label="reckoned.label" sort="length" :least="0" :most="2000" :step="1" @change="writeOver" />
+      </span>
+    </div>
+    <div v-if="reckoned.overridden" class="own">
+      <span>yours; the working says {{ print(reckoned.figured) }}</span>
+      <button class="act" @click="takeBack">Give it back</button>
+    </div>
+    <pre v-if="shown" class="working figure" tabindex="0" :aria-label="`Working of ${reckoned.label}`"><template v-for="(l, i) in lines" :key="i">{{ l }}
+</template></pre>
+  </div>
+</template>
+
+<style scoped>
+.one {
+  margin-bottom: 4px;
+}
+.line {
+  display: flex;
+  justify-content: space-between;
+  align-items: baseline;
+  gap: 12px;
+}
+.label {
+  min-height: 26px;
+}
+.turn {
+  display: inline-block;
+  width: 16px;
+  color: var(--moss);
+}
+.own {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+  gap: 8px;
+  color: var(--heather);
+  font-size: 14px;
+  padding-left: 16px;
+}
+.working {
+  margin: 4px 0 8px;
+  padding: 8px 10px;
+  background: var(--working);
+  border-left: 3px solid var(--hairline);
+  font-size: 13px;
+  line-height: 1.5;
+  white-space: pre-wrap;
+  max-height: 136px;
+  overflow: auto;
+}
+</style>

@@ -1,0 +1,159 @@
+<script setup lang="ts">
+import { computed, onMounted, ref, shallowRef } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import { freshDesign, kindOf, readDesign, readSentence } from '@drumlin/core'
+import { useStores } from '../job/stores.js'
+import type { JobRecord } from '../storage/db.js'
+import { bringExamples, removeExamples } from '../storage/examples.js'
+import { createJob, listJobs, readJob, removeJob } from '../storage/jobs.js'
+import JobCard from './JobCard.vue'
+import { freeId } from './ids.js'
+
+const router = useRouter()
+const route = useRoute()
+const stores = useStores()
+const jobs = shallowRef<readonly JobRecord[]>([])
+const said = ref(typeof route.query.gone === 'string' ? 'That job is no longer on the shelf.' : '')
+const refused = ref('')
+const picker = ref<HTMLInputElement>()
+const removing = shallowRef<JobRecord>()
+const own = computed(() => jobs.value.filter((j) => !j.example))
+const examples = computed(() => jobs.value.filter((j) => j.example))
+
+async function load(): Promise<void> {
+  jobs.value = await listJobs()
+  await stores.load()
+}
+onMounted(load)
+
+async function start(): Promise<void> {
+  const kind = kindOf('bifold')
+  const shelf = stores.own!
+  const fits = [shelf.leathers[0]!, shelf.leathers[1] ?? shelf.leathers[0]!, shelf.leathers[1] ?? shelf.leathers[0]!]
+  const leathers = Object.fromEntries(kind.roles.map((role, i) => [role.id, fits[i] ?? fits[0]!]))
+  const design = freshDesign({
+    id: freeId('bifold', jobs.value.map((j) => j.id)), name: 'New bifold', kind: kind.id, leathers,
+    iron: shelf.irons[1] ?? shelf.irons[0]!, awl: shelf.awls[0]!, thread: shelf.threads[0]!,
+  }) // prettier-ignore
+  await createJob(design, false, Date.now())
+  await router.push({ name: 'brief', params: { id: design.id } })
+}
+
+async function opened(event: Event): Promise<void> {
+  const input = event.target as HTMLInputElement
+  const file = input.files?.[0]
+  input.value = ''
+  if (!file) return
+  refused.value = ''
+  const read = readDesign(await file.text())
+  if (!read.ok) {
+    refused.value = `${file.name}: ${readSentence(read.issue)}`
+    return
+  }
+  const taken = await readJob(read.design.id)
+  const design = taken ? { ...read.design, id: freeId(read.design.id, jobs.value.map((j) => j.id)) } : read.design
+  await createJob(design, false, Date.now())
+  said.value = taken ? `“${design.name}” was put beside the one already here.` : `“${design.name}” is on the shelf.`
+  await load()
+}
+
+async function takeAway(job: JobRecord): Promise<void> {
+  await removeJob(job.id)
+  removing.value = undefined
+  said.value = `“${job.design.name}” was removed.`
+  await load()
+}
+async function clearExamples(): Promise<void> {
+  await removeExamples()
+  said.value = 'The examples are gone; your own work is as it was.'
+  await load()
+}
+async function fetchExamples(): Promise<void> {
+  try {
+    await bringExamples(Date.now())
+    said.value = 'The examples are back on the shelf.'
+  } catch (error) {
+    refused.value = `The examples could not be fetched: ${error instanceof Error ? error.message : String(error)}.`
+  }
+  await load()
+}
+</script>
+
+<template>
+  <div class="shelf">
+    <header class="head">
+      <h1>Shelf</h1>
+      <button class="act main" @click="start">Start a bifold</button>
+      <button class="act" @click="picker?.click()">Open a design file</button>
+      <input ref="picker" type="file" accept=".json,.drumlin.json,application/json" class="visually-hidden" tabindex="-1" aria-label="Design file" @change="opened" />
+    </header>
+    <p v-if="refused" class="refused" role="alert">{{ refused }}</p>
+    <p v-if="said" role="status">{{ said }}</p>
+    <p v-if="jobs.length === 0" class="first">
+      The shelf is empty. <strong>Start a bifold</strong> lays out a whole wallet for six cards at once, to be changed from there; or
+      <button class="act" @click="fetchExamples">look at the examples</button>
+    </p>
+    <section v-if="own.length > 0" aria-labelledby="own">
+      <h2 id="own">Jobs</h2>
+      <ul class="cards"><JobCard v-for="j in own" :key="j.id" :job="j" @remove="removing = j" /></ul>
+    </section>
+    <section v-if="examples.length > 0" aria-labelledby="examples">
+      <h2 id="examples">Examples <span class="quiet">the kit of a small loch ferry’s crew, made by a workshop of two</span></h2>
+      <ul class="cards"><JobCard v-for="j in examples" :key="j.id" :job="j" @remove="removing = j" /></ul>
+      <button class="act" @click="clearExamples">Remove the examples</button>
+    </section>
+    <p v-else-if="jobs.length > 0"><button class="act" @click="fetchExamples">Bring the examples back</button></p>
+    <v-dialog :model-value="removing !== undefined" aria-labelledby="removing" @update:model-value="removing = undefined">
+      <v-card v-if="removing" class="asked">
+        <h2 id="removing">Remove “{{ removing.design.name }}”?</h2>
+        <p>It goes from this browser with its whole log of edits. A design file kept elsewhere stays.</p>
+        <div class="row"><button class="act" @click="removing = undefined">Keep it</button><button class="act main" @click="takeAway(removing)">Remove it</button></div>
+      </v-card>
+    </v-dialog>
+  </div>
+</template>
+
+<style scoped>
+.shelf {
+  padding: 22px 28px;
+  overflow-y: auto;
+  height: 100%;
+  box-sizing: border-box;
+}
+.head,
+.row {
+  display: flex;
+  gap: 12px;
+  align-items: center;
+}
+h1 {
+  font-size: 24px;
+  margin-right: 12px;
+}
+h2 {
+  font-size: 17px;
+  margin: 20px 0 10px;
+}
+h2 .quiet {
+  font-weight: 400;
+  font-size: 15px;
+  margin-left: 8px;
+}
+.cards {
+  list-style: none;
+  padding: 0;
+  margin: 0 0 14px;
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(330px, 1fr));
+  gap: 16px;
+}
+.refused {
+  color: var(--rowan);
+}
+.first {
+  max-width: 60ch;
+}
+.asked {
+  padding: 20px 24px;
+}
+</style>

@@ -1,0 +1,54 @@
+import { type Design, STARTER_STORES, type Stores, readDesign, readSentence, storesSchema } from '@drumlin/core'
+import { database } from './db.js'
+import { createJob, listJobs, readJob, removeJob } from './jobs.js'
+import { readSetting, writeSetting } from './settings.js'
+
+interface ExampleFiles {
+  readonly stores: Stores
+  readonly designs: readonly Design[]
+}
+
+const fetched = async (path: string): Promise<Response> => {
+  const response = await fetch(path)
+  if (!response.ok) throw new Error(`${path} was not served (${response.status})`)
+  return response
+}
+
+async function readExamples(): Promise<ExampleFiles> {
+  const index = (await (await fetched('/demo/index.json')).json()) as { stores: string; designs: string[] }
+  const stores = storesSchema.parse(await (await fetched(`/demo/${index.stores}`)).json())
+  const texts = await Promise.all(index.designs.map(async (file) => (await fetched(`/demo/designs/${file}`)).text()))
+  const designs = texts.map((text) => {
+    const read = readDesign(text)
+    if (!read.ok) throw new Error(readSentence(read.issue))
+    return read.design
+  })
+  return { stores, designs }
+}
+
+/** Puts the examples on the shelf, marked as such; those still there, changed or not, are left alone. */
+export async function bringExamples(now: number): Promise<void> {
+  const { stores, designs } = await readExamples()
+  await (await database()).put('stores', stores, 'examples')
+  for (const design of designs) if (!(await readJob(design.id))) await createJob(design, true, now)
+}
+
+/** Takes away what came as an example; the maker's own jobs stay. */
+export async function removeExamples(): Promise<void> {
+  for (const job of await listJobs()) if (job.example) await removeJob(job.id)
+  await (await database()).delete('stores', 'examples')
+}
+
+/** On the very first visit the examples are laid out, unless the server was started bare. */
+export async function firstVisit(now: number): Promise<void> {
+  if (await readSetting<boolean>('visited')) return
+  const start = (await (await fetched('/start.json')).json()) as { examples: boolean }
+  if (start.examples) await bringExamples(now)
+  await writeSetting('visited', true)
+}
+
+/** What is on the maker's shelves: their own, and the examples while those are there. */
+export async function readStores(): Promise<{ own: Stores; examples: Stores | undefined }> {
+  const db = await database()
+  return { own: (await db.get('stores', 'own')) ?? STARTER_STORES, examples: await db.get('stores', 'examples') }
+}
