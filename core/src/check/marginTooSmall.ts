@@ -1,5 +1,6 @@
 import { setField } from '../design/index.js'
 import type { Derived } from '../derive.js'
+import { halfAcross } from '../formulas/index.js'
 import { fieldsOf } from '../kinds/index.js'
 import { printLength } from '../measure/index.js'
 import type { EdgeCourse, Join } from '../master/index.js'
@@ -12,7 +13,7 @@ const LAND = 0.5
 /** A bevelled edge wants this many thicknesses of its leather to the holes (J); docs/formulas.md §7. */
 const THICKNESSES = 1.5
 
-const halfSlot = ({ iron }: Derived['design']): number => (iron.slotLength * Math.sin((iron.slant * Math.PI) / 180)) / 2
+const halfSlot = ({ iron }: Derived['design']): number => halfAcross(iron.slotLength, (iron.slant * Math.PI) / 180)
 
 /** The least margin where the hole does not break into the bevel, and the one a maker would want, mm. */
 function margins(derived: Derived, join: Join): { least: number; wanted: number } {

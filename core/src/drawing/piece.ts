@@ -1,6 +1,6 @@
 import { type Path, type Point, boxCentre, boxHeight, boxWidth, circlePoint, line, openPath, pathBox, pathMoved, pointAdd, pointInside, pointScale, pointSubtract, pointUnit, pointRight, polyline, type Move, pointMoved } from '../geometry/index.js'
 import type { LengthUnit } from '../measure/index.js'
-import { printBare, trimmed } from '../measure/index.js'
+import { printWeight, trimmed } from '../measure/index.js'
 import { type Mark, type Piece, type PieceHole, pieceLabel } from '../reckon/index.js'
 import { hatch, stipple } from './fill.js'
 import { type Drawn, stroke, text } from './primitives.js'
@@ -67,7 +67,7 @@ function skiveDrawing(mark: Mark & { type: 'skive' }, full: number, unit: Length
   const box = pathBox(mark.area)
   const level = mark.start === mark.end
   const wide = boxWidth(box) > 16
-  const print = (mm: number): string => (unit === 'mm' ? trimmed(mm, 2) : printBare(mm, unit))
+  const print = (mm: number): string => (unit === 'mm' ? trimmed(mm, 2) : printWeight(mm, unit))
   const rightwards = wide || box.left < 1
   const at = (y: number): Point => ({ x: rightwards ? box.right + 1 : box.left - 1, y })
   const anchor = rightwards ? 'start' : 'end'

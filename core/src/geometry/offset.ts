@@ -93,10 +93,16 @@ function corner(
 function survivors(raw: readonly Segment[], original: readonly Segment[], distances: readonly number[]): Segment[] {
   const cuts = crossingCuts(raw)
   const boxes = original.map((s, i) => boxGrown(segmentBox(s), Math.abs(distances[i]!)))
+  const count = original.length
+  const wanted = (i: number): number => Math.abs(distances[(i + count) % count]!)
+  // Round a corner the smaller of the two distances rules: the larger one's side is reached along the smaller's line.
+  const atCorner = (i: number, parameter: number): number =>
+    parameter <= 0 ? Math.min(wanted(i), wanted(i - 1)) : parameter >= 1 ? Math.min(wanted(i), wanted(i + 1)) : wanted(i)
   const farEnough = (p: Point): boolean =>
     original.every((s, i) => {
       if (!boxesTouch(boxes[i]!, { left: p.x, right: p.x, top: p.y, bottom: p.y })) return true
-      return segmentNearest(s, p).distance >= Math.abs(distances[i]!) - KEEP_TOLERANCE
+      const near = segmentNearest(s, p)
+      return near.distance >= atCorner(i, near.parameter) - KEEP_TOLERANCE
     })
   return raw.flatMap((s, i) => {
     const stops = [0, ...cuts[i]!.sort((a, b) => a - b), 1]

@@ -41,8 +41,9 @@ function readOne(rest: string): { token: Token; length: number } | undefined {
   const head = rest[0]!
   if ('+-*/()'.includes(head)) return { token: { type: 'operator', text: head as '+' }, length: 1 }
   const word = WORD.exec(rest)?.[0]
-  const alias = ALIASES[word ?? head]
-  if (alias) return { token: alias, length: (word ?? head).length }
+  const spelled = word ?? head
+  const alias = Object.hasOwn(ALIASES, spelled) ? ALIASES[spelled] : undefined
+  if (alias) return { token: alias, length: spelled.length }
   return word ? { token: { type: 'unit', text: word.toLowerCase() }, length: word.length } : undefined
 }
 

@@ -1,3 +1,4 @@
+import { equalisedStitches } from '../formulas/index.js'
 import { type Path, type Point, openPath, pathPlaceAt, pointCross, pointDistance, pointDot, segmentLength, segmentTangent } from '../geometry/index.js'
 
 /** A hole's place on its run. */
@@ -21,18 +22,6 @@ export interface Side {
 
 /** A turn sharper than this is a corner, not a curve (about 20 degrees). */
 const SHARP = Math.PI / 9
-
-/**
- * Stitches whose pitch comes nearest to the one asked for, on a side of `length` mm; docs/formulas.md §7 [7.01]. With
- * `phases` the length is that many parts of a pitch longer at its ends (a straddled corner adds a half).
- */
-export function stitchCount(length: number, pitch: number, phases = 0): number {
-  const pitches = length / pitch - phases
-  const fewer = Math.floor(pitches)
-  if (fewer < 1) return Math.max(phases > 0 ? 0 : 1, Math.round(pitches))
-  const miss = (n: number): number => Math.abs(length / (n + phases) - pitch)
-  return miss(fewer) <= miss(fewer + 1) ? fewer : fewer + 1
-}
 
 /** The run cut at its sharp corners. */
 function sidesOf(path: Path): Path[] {
@@ -106,7 +95,7 @@ export function holePlaces(path: Path, pitch: number, school: CornerSchool): { h
     const m = measured(part)
     const straddle = (has: boolean): number => (has && school === 'straddled' ? 0.5 : 0)
     const [startPhase, endPhase] = [straddle(i > 0), straddle(i < parts.length - 1)]
-    const count = stitchCount(m.total, pitch, startPhase + endPhase)
+    const count = equalisedStitches(m.total, pitch, startPhase + endPhase)
     const fitted = fittedSteps(m, count, startPhase, endPhase)
     sides.push({ stitches: count + startPhase + endPhase, pitch: fitted.pitch })
     const sharedCorner = i > 0 && school === 'hole'

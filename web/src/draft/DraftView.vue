@@ -72,6 +72,7 @@ onBeforeUnmount(() => (job.preview = undefined))
   min-height: 0;
 }
 .left {
+  position: relative;
   display: grid;
   grid-template: auto minmax(0, 1fr) auto / minmax(0, 1fr);
   min-height: 0;
@@ -90,5 +91,10 @@ onBeforeUnmount(() => (job.preview = undefined))
   display: flex;
   justify-content: space-between;
   align-items: center;
+  position: absolute;
+  z-index: 2;
+  left: 0;
+  right: 0;
+  top: 0;
 }
 </style>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue'
+import { computed, ref, shallowRef, watch } from 'vue'
 import { type Derived, type Finding, type Fix, fixesOf, heed, overrule, overruledFor, sayFinding } from '@drumlin/core'
 import { useSettings } from '../app/settings.js'
 import { useJob } from '../job/job.js'
@@ -11,7 +11,7 @@ const settings = useSettings()
 const RANKS = { stop: 'Stop', look: 'Look', tip: 'Tip' } as const
 const saying = computed(() => sayFinding(props.finding, settings.unit))
 const reason = computed(() => overruledFor(props.settled, props.finding))
-const fixes = ref<readonly Fix[]>()
+const fixes = shallowRef<readonly Fix[]>()
 const overruling = ref(false)
 const written = ref('')
 

@@ -1,10 +1,11 @@
 import { type Move, flipAbout, moveThen, point, pointMoved, polygon, shift } from '../../geometry/index.js'
+import { narrowestPocket, topCardHeight } from '../../formulas/index.js'
 import type { Clip, Fit, Glue, Join, Layup, Match, PanelSheet, Sheet } from '../../master/index.js'
 import { CARD, NOTE_THICKNESS, currencyOf, largestNote } from '../../stores/index.js'
 import { type Reckon, given } from '../../working/index.js'
 import { firstTop } from './panels.js'
 import type { BifoldParams } from './params.js'
-import { BENCH, type BifoldSizes } from './sizes.js'
+import { BENCH, type BifoldSizes, topRadius } from './sizes.js'
 
 type Side = 'left' | 'right'
 const SIDES: readonly Side[] = ['left', 'right']
@@ -139,12 +140,16 @@ function outerJoin(side: Side, p: BifoldParams, s: BifoldSizes): Join {
   } // prettier-ignore
 }
 
-/** The outer seam begins a margin below the top, and up to a pitch lower so that pocket tops fall between two holes. */
+/**
+ * How far down the straight side the outer seam begins: a margin below the top and clear of rounded corners, and up to a
+ * pitch lower so that pocket tops fall between two holes.
+ */
 function outerStart(p: BifoldParams, s: BifoldSizes): number {
-  if (p.pockets === 0) return s.margin.value
+  const straight = topRadius(p)
+  const least = Math.max(s.margin.value, straight)
   const [top, pitch] = [firstTop(p, s), s.pitch.value]
-  const stitches = Math.floor((top - s.margin.value) / pitch - 0.5)
-  return stitches < 0 ? s.margin.value : top - (stitches + 0.5) * pitch
+  const stitches = Math.floor((top - least) / pitch - 0.5)
+  return (p.pockets === 0 || stitches < 0 ? least : top - (stitches + 0.5) * pitch) - straight
 }
 
 function outerGlue(side: Side, p: BifoldParams, limit: number, around: (edges: string[]) => string[]): Glue[] {
@@ -176,13 +181,13 @@ function cardFits(p: BifoldParams, s: BifoldSizes, reckon: Reckon): Fit[] {
   const wide = {
     id: 'card-wide', rank: 'stop', why: 'the card will not go in between the stitches', what: 'a card between the stitches', panelId: 'inside', keys: ['pocket.sideRoom', 'pocket.between', 'pocket.width'],
     at: point(s.pocketWidth.value / 2, s.insideHeight.value - 20),
-    needs: reckon({ key: 'fit.cardWide', label: 'needs', formula: '{card} card + {cards} × {thick}', source: '§9' }, { card: given('card', CARD.width), cards, thick: given('thick', CARD.thickness, 'thickness') }, (v) => v.card + v.cards * v.thick),
+    needs: reckon({ key: 'fit.cardWide', label: 'needs', formula: '{card} card + {cards} × {thick}', source: '§9' }, { card: given('card', CARD.width), cards, thick: given('thick', CARD.thickness, 'thickness') }, (v) => narrowestPocket(v.card, v.thick, v.cards)),
     has: reckon({ key: 'fit.cardRoom', label: 'room', formula: '{width} pocket − 2 × ({margin} + {hole})', source: '§9' }, { width: s.pocketWidth, margin: s.margin, hole: s.hole }, (v) => v.width - 2 * (v.margin + v.hole)),
   } as const // prettier-ignore
   const tall = {
     id: 'card-tall', rank: 'stop', why: 'the card stands out over the edge and is bent when the wallet is pushed into a pocket', what: 'the uppermost card under the top edge', panelId: 'inside', keys: ['inside.height', 'pocket.depth'],
     at: point(s.pocketWidth.value / 2, 4),
-    needs: reckon({ key: 'fit.cardTall', label: 'needs', formula: '{steps} × {reveal} + {shorten} + {card} card', source: '§9' }, { steps: given('steps', p.pockets - 1, 'count'), reveal: given('reveal', p.reveal), shorten: s.shorten, card: given('card', CARD.height) }, (v) => v.steps * v.reveal + v.shorten + v.card),
+    needs: reckon({ key: 'fit.cardTall', label: 'needs', formula: '{steps} × {reveal} + {shorten} + {card} card', source: '§9' }, { steps: given('steps', p.pockets - 1, 'count'), reveal: given('reveal', p.reveal), shorten: s.shorten, card: given('card', CARD.height) }, (v) => topCardHeight(v.steps + 1, v.reveal, v.card) + v.shorten),
     has: reckon({ key: 'fit.cardHeight', label: 'room', formula: '{height} − {margin} margin − {hole}', source: '§9' }, { height: s.insideHeight, margin: s.margin, hole: s.hole }, (v) => v.height - v.margin - v.hole),
   } as const // prettier-ignore
   const grip = {

@@ -3,7 +3,7 @@ import type { Band, Edge, Fate, Panel } from '../../master/index.js'
 import type { Materials } from '../kind.js'
 import { leatherOf } from '../kind.js'
 import type { BifoldParams } from './params.js'
-import { BENCH, type BifoldSizes } from './sizes.js'
+import { BENCH, type BifoldSizes, topRadius } from './sizes.js'
 
 /** Width of the rims that could be skived, and of the skive across a pocket's foot, mm (J). */
 const RIM = 8
@@ -80,8 +80,8 @@ function insidePanel(p: BifoldParams, s: BifoldSizes, materials: Materials, fate
   const t = leatherOf(materials, 'inside').thickness
   const shape = outlineOf(
     [
-      { x: 0, y: 0, edge: 'top' },
-      { x: w, y: 0, edge: 'right' },
+      { x: 0, y: 0, radius: topRadius(p), edge: 'top', corner: 'top-left' },
+      { x: w, y: 0, radius: topRadius(p), edge: 'right', corner: 'top-right' },
       { x: w, y: h, radius, edge: 'foot', corner: 'foot-right' },
       { x: 0, y: h, radius, edge: 'left', corner: 'foot-left' },
     ],

@@ -1,3 +1,4 @@
+import { betweenMiddles, bookFold, halfAcross, sideRoom } from '../../formulas/index.js'
 import { CARD, NOTE_THICKNESS, type Leather, currencyOf, largestNote } from '../../stores/index.js'
 import { type Reckon, type Reckoned, given } from '../../working/index.js'
 import { type Materials, leatherOf } from '../kind.js'
@@ -9,6 +10,9 @@ export const BENCH = {
   overCard: 2,
   /** Room all round a note. */
   noteEase: 3,
+  /** A wallet for nothing in particular is still a wallet. */
+  leastHalf: 60,
+  leastHeight: 60,
   /** A card is pulled out by what shows of it. */
   grip: 5,
   /** Pockets stay this far out of the bend. */
@@ -28,6 +32,9 @@ export const BENCH = {
 /** Pieces of pocket leather in one place of the side seam, as multiples of its thickness; docs/formulas.md §9. */
 const edgePieces = (p: BifoldParams): number =>
   p.pockets === 0 ? 0 : p.school === 'butted' || p.pockets === 1 ? 1 : 1.5
+
+/** The inside's top corners are true ones, unless they would stand out past the rounded corners of the outside. */
+export const topRadius = (p: BifoldParams): number => (p.lip < p.corner ? p.corner : 0)
 
 interface Start {
   readonly p: BifoldParams
@@ -67,7 +74,7 @@ export function bifoldSizes(p: BifoldParams, materials: Materials, reckon: Recko
   const hole = reckon(
     { key: 'hole.half', label: 'half a hole', formula: 'half of {slot} slot × sine of its slant {slant}', source: '§9' },
     { slot: given('slot', iron.slotLength), slant: given('slant', (iron.slant * Math.PI) / 180, 'angle') },
-    ({ slot, slant }) => (slot * Math.sin(slant)) / 2,
+    ({ slot, slant }) => halfAcross(slot, slant),
   )
   const margin = reckon(
     { key: 'margin', label: 'margin', formula: '{margin} from the finished edge to the stitch line', source: '§7' },
@@ -107,15 +114,15 @@ function pocketWidths({ p, reckon, pocketLeather, margin, hole }: Start) {
     { cards: given('cards', p.cardsPerPocket, 'count'), card: given('card', CARD.thickness, 'thickness') },
     (v) => (v.cards * v.card) / 2 + 0.5,
   )
-  const sideRoom = reckon(
+  const room = reckon(
     { key: 'pocket.sideRoom', label: 'room a side', formula: 'the larger of {least} and ({rise}² − {stretch}² / 4) / {stretch}', source: '§9' },
     { least, rise, stretch },
-    (v) => Math.max(v.least, (v.rise ** 2 - v.stretch ** 2 / 4) / v.stretch),
+    (v) => Math.max(v.least, sideRoom(v.rise, v.stretch)),
   ) // prettier-ignore
   const between = reckon(
-    { key: 'pocket.between', label: 'between the stitches', formula: '{card} card + 2 × {sideRoom} room', source: '§9' },
-    { card: given('card', CARD.width), sideRoom },
-    (v) => v.card + 2 * v.sideRoom,
+    { key: 'pocket.between', label: 'between the stitches', formula: '{card} card + 2 × {room} room', source: '§9' },
+    { card: given('card', CARD.width), room },
+    (v) => v.card + 2 * v.room,
   )
   const pocketWidth = reckon(
     { key: 'pocket.width', label: 'pocket width', formula: '{between} + 2 × ({margin} margin + {hole} half a hole)', source: '§9' },
@@ -127,7 +134,7 @@ function pocketWidths({ p, reckon, pocketLeather, margin, hole }: Start) {
     { margin, hole, room: given('room', BENCH.bodyRoom) },
     (v) => v.margin + v.hole + v.room,
   ) // prettier-ignore
-  return { rise, sideRoom, between, pocketWidth, arm }
+  return { rise, sideRoom: room, between, pocketWidth, arm }
 }
 
 function foldSizes({ p, reckon, outside, inside, pocketLeather }: Start) {
@@ -140,7 +147,7 @@ function foldSizes({ p, reckon, outside, inside, pocketLeather }: Start) {
   const bend = reckon(
     { key: 'fold.insideBend', label: 'inside used up by the bend', formula: 'π × ({gap} / 2 + {k} × {t})', source: '§2' },
     { gap, k: given('neutral share', inside.neutral, 'share'), t: given('inside leather', inside.thickness, 'thickness') },
-    (v) => Math.PI * (v.gap / 2 + v.k * v.t),
+    (v) => bookFold(v.gap, v.t, v.k),
   )
   const foldClear = reckon(
     { key: 'fold.clear', label: 'pockets end before the fold line by', formula: 'half of {bend} + {room}', source: '§2' },
@@ -156,7 +163,7 @@ function foldSizes({ p, reckon, outside, inside, pocketLeather }: Start) {
   const middles = reckon(
     { key: 'fold.middles', label: 'between the middles of the two layers', formula: '{ki} × {ti} + {notes} notes + {ko} × {to}', source: '§2', quantity: 'thickness' },
     { ki: given('1 − k', 1 - inside.neutral, 'share'), ti: given('inside', inside.thickness, 'thickness'), notes, ko: given('k', outside.neutral, 'share'), to: given('outside', outside.thickness, 'thickness') },
-    (v) => v.ki * v.ti + v.notes + v.ko * v.to,
+    (v) => betweenMiddles({ inner: { thickness: v.ti, neutral: 1 - v.ki }, outer: { thickness: v.to, neutral: v.ko }, between: v.notes }),
   ) // prettier-ignore
   const difference = reckon(
     { key: 'fold.difference', label: 'longer round the fold', formula: 'π × {middles} between the middles', source: '§2' },
@@ -175,18 +182,18 @@ function widths({ p, reckon, margin, hole }: Start, pocketWidth: Reckoned, foldC
   const forCards = reckon(
     { key: 'half.cards', label: 'half for the cards', formula: '{pocketWidth} + {foldClear}', source: '§9' },
     { pocketWidth, foldClear },
-    (v) => v.pocketWidth + v.foldClear,
+    (v) => (p.pockets === 0 ? 0 : v.pocketWidth + v.foldClear),
   )
   const note = p.currency === 'none' ? undefined : largestNote(currencyOf(p.currency))
   const forNotes = reckon(
     { key: 'half.notes', label: 'half for the notes', formula: 'half of {note} note + {ease} ease + {margin} margin + {hole} half a hole', source: '§2' },
     { note: given('note', note?.long ?? 0), ease: given('ease', BENCH.noteEase), margin, hole },
-    (v) => v.note / 2 + v.ease + v.margin + v.hole,
+    (v) => (note ? v.note / 2 + v.ease + v.margin + v.hole : 0),
   ) // prettier-ignore
   const half = reckon(
-    { key: 'half', label: 'half', formula: 'the larger of {forCards} for the cards and {forNotes} for the notes', source: '§2' },
-    { forCards, forNotes },
-    (v) => Math.max(v.forCards, v.forNotes),
+    { key: 'half', label: 'half', formula: 'the largest of {forCards} for the cards, {forNotes} for the notes and {bare}', source: '§2' },
+    { forCards, forNotes, bare: given('least', BENCH.leastHalf) },
+    (v) => Math.max(v.forCards, v.forNotes, v.bare),
   )
   const insideWidth = reckon(
     { key: 'inside.width', label: 'inside width', formula: '2 × {half}', source: '§2' },
@@ -231,7 +238,7 @@ function heights({ p, reckon, margin, hole }: Start, depth: Reckoned, shorten: R
   const reveal = given('reveal', p.reveal)
   const forCards = reckon(
     { key: 'height.cards', label: 'height for the cards', formula: '{margin} margin + {hole} + {depth} + {steps} × {reveal} reveal + {shown} showing + {shorten} + {over} over the card', source: '§9' },
-    { margin, hole, depth, steps, reveal, shown: given('shown', p.shown), shorten, over: given('over', BENCH.overCard) },
+    { margin, hole, depth, steps, reveal, shown: given('shown', p.shown), shorten, over: given('over', Math.max(BENCH.overCard, topRadius(p) - p.shown)) },
     (v) => (p.pockets === 0 ? 0 : v.margin + v.hole + v.depth + v.steps * v.reveal + v.shown + v.shorten + v.over),
   ) // prettier-ignore
   const note = p.currency === 'none' ? undefined : largestNote(currencyOf(p.currency))
@@ -240,7 +247,7 @@ function heights({ p, reckon, margin, hole }: Start, depth: Reckoned, shorten: R
     { note: given('note', note?.short ?? 0), ease: given('ease', BENCH.noteEase), margin, hole, lip: given('lip', p.lip) },
     (v) => (note ? v.note + v.ease + v.margin + v.hole - v.lip : 0),
   ) // prettier-ignore
-  const bare = given('least', 60)
+  const bare = given('least', BENCH.leastHeight)
   const insideHeight = reckon(
     { key: 'inside.height', label: 'inside height', formula: 'the largest of {forCards} for the cards, {forNotes} for the notes and {bare}', source: '§9' },
     { forCards, forNotes, bare },

@@ -1,0 +1,3 @@
+export { type FoldedPair, bendAllowance, betweenMiddles, bookFold, foldDifference } from './fold.js'
+export { narrowestPocket, sideRoom, topCardHeight } from './pocket.js'
+export { arcPerStitch, equalisedStitches, halfAcross, meanStack, saddleStitchThread, throughWork, type SaddleStitch } from './stitch.js'

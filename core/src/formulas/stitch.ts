@@ -1,0 +1,44 @@
+/** What a saddle-stitched run takes, lengths in mm. */
+export interface SaddleStitch {
+  readonly stitches: number
+  readonly pitch: number
+  /** Thickness at each hole, in order. */
+  readonly stacks: readonly number[]
+  readonly backstitches: number
+  /** Thread left over at each end of each length. */
+  readonly ends: number
+  readonly tail: number
+}
+
+/** Thread that passes through the work: the first hole once, every other one twice, mm; docs/formulas.md §6. */
+export const throughWork = (stacks: readonly number[]): number =>
+  (stacks[0] ?? 0) + 2 * stacks.slice(1).reduce((sum, t) => sum + t, 0)
+
+/** Mean thickness at the holes, mm. */
+export const meanStack = (stacks: readonly number[]): number =>
+  stacks.length === 0 ? 0 : stacks.reduce((sum, t) => sum + t, 0) / stacks.length
+
+/** Thread of a saddle-stitched run, both needles together, mm; docs/formulas.md §6 [6.01–6.03]. */
+export const saddleStitchThread = (run: SaddleStitch): number =>
+  2 * run.stitches * run.pitch +
+  throughWork(run.stacks) +
+  run.backstitches * 2 * (run.pitch + meanStack(run.stacks)) +
+  run.ends * run.tail
+
+/**
+ * Stitches whose pitch comes nearest to `pitch` on a side of `length` mm; docs/formulas.md §7 [7.01]. `phases` are the
+ * parts of a pitch left free at its ends (a straddled corner leaves a half).
+ */
+export function equalisedStitches(length: number, pitch: number, phases = 0): number {
+  const pitches = length / pitch - phases
+  const fewer = Math.floor(pitches)
+  if (fewer < 1) return Math.max(phases > 0 ? 0 : 1, Math.round(pitches))
+  const miss = (n: number): number => Math.abs(length / (n + phases) - pitch)
+  return miss(fewer) <= miss(fewer + 1) ? fewer : fewer + 1
+}
+
+/** Arc used up by a stitch of `pitch` mm stepped straight over a curve of `radius` mm; docs/formulas.md §7 [7.05]. */
+export const arcPerStitch = (radius: number, pitch: number): number => 2 * radius * Math.asin(pitch / (2 * radius))
+
+/** Half of a slanted slot measured across the seam, mm; slant in radians. */
+export const halfAcross = (slotLength: number, slant: number): number => (slotLength * Math.sin(slant)) / 2
