@@ -95,5 +95,8 @@ export const stackTooThick: Check = {
         ? 'Not even the awl comes through: it cannot be sewn like this.'
         : 'The iron only marks the last layers; the rest has to be opened with the awl, and the back wanders.',
   }),
-  fixes: ({ numbers }, derived, tryOut) => skiveFix(derived, numbers.reach!, tryOut),
+  fixes: ({ numbers }, derived, tryOut) => {
+    const byIron = skiveFix(derived, derived.design.iron.reach, tryOut)
+    return byIron.length > 0 ? byIron : skiveFix(derived, numbers.reach!, tryOut)
+  },
 }

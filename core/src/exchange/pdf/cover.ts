@@ -55,7 +55,7 @@ function sewingList(derived: Derived, unit: LengthUnit, x: number, y: number): D
 }
 
 /** Sheets and pages in small, with the pieces on them and the number of each page. */
-function pageMap(sheets: readonly PrintSheet<Piece>[], tile: Tile, x: number, y: number, width: number): Drawn[] {
+function pageMap(sheets: readonly PrintSheet<Piece>[], tile: Tile, x: number, y: number, width: number): { drawn: Drawn[]; bottom: number } {
   const scale = 0.1
   const drawn: Drawn[] = [text('label', point(x, y), 'Pages', 4, 'start', true)]
   let [left, top, page, tallest] = [x, y + 5, 1, 0]
@@ -74,7 +74,7 @@ function pageMap(sheets: readonly PrintSheet<Piece>[], tile: Tile, x: number, y:
     left += w + 5
     tallest = Math.max(tallest, h)
   }
-  return drawn
+  return { drawn, bottom: top + tallest }
 }
 
 /** A path drawn smaller, for the page map only. */
@@ -121,12 +121,12 @@ export function coverDrawing(derived: Derived, sheets: readonly PrintSheet<Piece
   const [list, sew] = [58, 58 + 14 + derived.pieces.length * 5]
   const wide = tile.width > tile.height
   const right = wide ? tile.width / 2 : 0
-  const below = sew + 22
+  const map = pageMap(sheets, tile, 0, sew + 22, wide ? tile.width / 2 - 10 : tile.width)
   return [
     ...heading(derived, pages, paper),
     ...pieceList(derived.pieces, unit, 0, list),
     ...sewingList(derived, unit, 0, sew),
-    ...pageMap(sheets, tile, 0, below, wide ? tile.width / 2 - 10 : tile.width),
-    ...legend(right, wide ? list : below + 62),
+    ...map.drawn,
+    ...legend(right, wide ? list : map.bottom + 12),
   ]
 }

@@ -27,18 +27,20 @@ function plan(derived: Derived, paper: PaperId) {
 }
 
 interface PagePlace {
+  /** Letter of the joined sheet, so that marks of different sheets are not mistaken for each other. */
+  readonly letter: string
   readonly sheet: PrintSheet<Piece>
   readonly column: number
   readonly row: number
 }
 
 const pagesOf = (sheets: readonly PrintSheet<Piece>[]): PagePlace[] =>
-  sheets.flatMap((sheet) =>
-    Array.from({ length: sheet.rows * sheet.columns }, (_, i) => ({ sheet, column: i % sheet.columns, row: Math.floor(i / sheet.columns) })),
+  sheets.flatMap((sheet, k) =>
+    Array.from({ length: sheet.rows * sheet.columns }, (_, i) => ({ sheet, letter: String.fromCharCode(65 + (k % 26)), column: i % sheet.columns, row: Math.floor(i / sheet.columns) })),
   )
 
 /** Crosses in the middle of every overlap, numbered by the two pages that share them, and the line to trim to. */
-function joinMarks({ sheet, column, row }: PagePlace, tile: Tile): Drawn[] {
+function joinMarks({ sheet, letter, column, row }: PagePlace, tile: Tile): Drawn[] {
   const [stepX, stepY] = [tile.width - OVERLAP, tile.height - OVERLAP]
   const cross = (x: number, y: number, name: string): Drawn[] => [
     stroke('notches', openPath([line(point(x - 4, y), point(x + 4, y))]), 0.2),
@@ -49,12 +51,12 @@ function joinMarks({ sheet, column, row }: PagePlace, tile: Tile): Drawn[] {
   const marks: Drawn[] = []
   const upright = (at: number, between: number): void => {
     const x = at + OVERLAP / 2
-    for (const share of [0.2, 0.8]) marks.push(...cross(x, top + tile.height * share, `${row + 1}.${between}${share < 0.5 ? 'a' : 'b'}`))
+    for (const share of [0.2, 0.8]) marks.push(...cross(x, top + tile.height * share, `${letter} row ${row + 1}, ${between}|${between + 1} ${share < 0.5 ? 'a' : 'b'}`))
     marks.push(stroke('finished', openPath([line(point(x, top), point(x, top + tile.height))]), 0.12, [1.5, 1.5]))
   }
   const level = (at: number, between: number): void => {
     const y = at + OVERLAP / 2
-    for (const share of [0.2, 0.8]) marks.push(...cross(left + tile.width * share, y, `${column + 1}/${between}${share < 0.5 ? 'a' : 'b'}`))
+    for (const share of [0.2, 0.8]) marks.push(...cross(left + tile.width * share, y, `${letter} column ${column + 1}, ${between}|${between + 1} ${share < 0.5 ? 'a' : 'b'}`))
     marks.push(stroke('finished', openPath([line(point(left, y), point(left + tile.width, y))]), 0.12, [1.5, 1.5]))
   }
   if (column > 0) upright(left, column)

@@ -1,4 +1,4 @@
-import { type Move, flipAbout, moveThen, point, pointMoved, polygon, shift } from '../../geometry/index.js'
+import { type Move, flipAbout, line as straight, moveThen, point, pointMoved, polygon, shift } from '../../geometry/index.js'
 import { narrowestPocket, topCardHeight } from '../../formulas/index.js'
 import type { Clip, Fit, Glue, Join, Layup, Match, PanelSheet, Sheet } from '../../master/index.js'
 import { CARD, NOTE_THICKNESS, currencyOf, largestNote } from '../../stores/index.js'
@@ -100,7 +100,7 @@ function footJoin(side: Side, i: number, s: BifoldSizes): Join {
   const y = s.depth.value - (i === 0 ? s.shorten.value : 0) + s.hole.value
   const [from, to] = [s.arm.value + s.margin.value, s.pocketWidth.value - s.arm.value - s.margin.value]
   const sheet = `pocket-${i + 1}-${side}`
-  const line = polygon([point(from, y), point(to, y)]).segments.slice(0, 1)
+  const line = [straight(point(from, y), point(Math.max(from, to), y))]
   return {
     id: `foot-${i + 1}-${side}`, name: `foot of pocket ${i + 1}, ${side}`, layup: 'open', twin: `foot-${i + 1}-${other(side)}`,
     course: { type: 'line', sheet, line: { segments: line, closed: false } },
@@ -114,10 +114,11 @@ function innerJoin(side: Side, p: BifoldParams, s: BifoldSizes): Join {
   const top = firstTop(p, s)
   const x = s.pocketWidth.value - s.margin.value
   const inFrame = (y: number) => point(side === 'left' ? x : s.insideWidth.value - x, y)
-  const [from, to] = [inFrame(top + s.pitch.value / 2), inFrame(s.insideHeight.value - 2 * s.margin.value)]
+  const start = top + s.pitch.value / 2
+  const [from, to] = [inFrame(start), inFrame(Math.max(start, s.insideHeight.value - 2 * s.margin.value))]
   return {
     id: `inner-${side}`, name: `seam beside the fold, ${side}`, layup: 'open', twin: `inner-${other(side)}`,
-    course: { type: 'line', sheet: `inside-${side}`, line: { segments: polygon([from, to]).segments.slice(0, 1), closed: false } },
+    course: { type: 'line', sheet: `inside-${side}`, line: { segments: [straight(from, to)], closed: false } },
     through: [`inside-${side}`, ...pocketSheets(side, p)],
     glue: pocketSheets(side, p).map((sheet, i) => ({ sheet, chain: [i === p.pockets - 1 ? 'right' : 'right-arm'], limit: s.margin.value })),
     backstitches: { start: 2, end: 1 },
@@ -149,7 +150,7 @@ function outerStart(p: BifoldParams, s: BifoldSizes): number {
   const least = Math.max(s.margin.value, straight)
   const [top, pitch] = [firstTop(p, s), s.pitch.value]
   const stitches = Math.floor((top - least) / pitch - 0.5)
-  return (p.pockets === 0 || stitches < 0 ? least : top - (stitches + 0.5) * pitch) - straight
+  return (p.pockets === 0 ? least : top - (stitches + 0.5) * pitch) - straight
 }
 
 function outerGlue(side: Side, p: BifoldParams, limit: number, around: (edges: string[]) => string[]): Glue[] {
