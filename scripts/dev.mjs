@@ -2,7 +2,9 @@
 import { spawn } from 'node:child_process'
 
 const children = [
-  spawn(process.execPath, ['--import', 'tsx', '--watch', 'server/src/main.ts', ...process.argv.slice(2)], { stdio: 'inherit' }),
+  spawn(process.execPath, ['--import', 'tsx', '--watch', 'server/src/main.ts', ...process.argv.slice(2)], {
+    stdio: 'inherit',
+  }),
   spawn('npm', ['run', 'dev', '-w', 'web'], { stdio: 'inherit' }),
 ]
 const stop = () => children.forEach((child) => child.kill())

@@ -21,13 +21,16 @@ const DEBIAN = [
 
 if (process.argv.includes('--browser')) {
   const missing = DEBIAN.filter(([file]) => !existsSync(file)).map(([, name]) => name)
-  const mayInstall = process.platform === 'linux' && process.getuid?.() === 0 && existsSync('/usr/bin/apt-get')
+  const mayInstall =
+    process.platform === 'linux' && process.getuid?.() === 0 && existsSync('/usr/bin/apt-get')
   if (missing.length > 0 && mayInstall) {
     console.error(`Installing ${missing.join(', ')} (apt-get) …`)
     run('apt-get', ['update', '-qq'])
     run('apt-get', ['install', '-y', '-qq', '--no-install-recommends', ...missing])
   } else if (missing.length > 0) {
-    console.error(`Not installed: ${missing.join(', ')}. As an administrator: apt-get install ${missing.join(' ')}`)
+    console.error(
+      `Not installed: ${missing.join(', ')}. As an administrator: apt-get install ${missing.join(' ')}`,
+    )
     if (missing.includes('chromium')) process.exit(1)
   }
 }

@@ -9,7 +9,12 @@ const newest = (path) => {
   const stat = statSync(path, { throwIfNoEntry: false })
   if (!stat) return 0
   if (!stat.isDirectory()) return stat.mtimeMs
-  return Math.max(0, ...readdirSync(path).filter((n) => n !== 'node_modules' && n !== 'dist').map((n) => newest(join(path, n))))
+  return Math.max(
+    0,
+    ...readdirSync(path)
+      .filter((n) => n !== 'node_modules' && n !== 'dist')
+      .map((n) => newest(join(path, n))),
+  )
 }
 
 const sources = Math.max(...['web', 'core', 'package-lock.json'].map((p) => newest(join(root, p))))
@@ -20,6 +25,9 @@ if (built < sources) {
   if (status !== 0) process.exit(status ?? 1)
 }
 
-const server = spawn(process.execPath, ['--import', 'tsx', 'server/src/main.ts', ...process.argv.slice(2)], { cwd: root, stdio: 'inherit' })
+const server = spawn(process.execPath, ['--import', 'tsx', 'server/src/main.ts', ...process.argv.slice(2)], {
+  cwd: root,
+  stdio: 'inherit',
+})
 for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.kill(signal))
 server.on('exit', (code) => process.exit(code ?? 0))

@@ -53,9 +53,11 @@ function one(command: 'derive' | 'check' | 'export', words: Words): Asked | stri
 
 function exportAsked(words: Words, file: string): Asked {
   const { '--to': to, '--out': out, '--paper': paper = 'a4' } = words.options
-  if (!FORMS.includes(to as ExportForm)) return wrong(`--to must be one of ${FORMS.join(', ')}${to ? `, not ${to}` : ''}`)
+  if (!FORMS.includes(to as ExportForm))
+    return wrong(`--to must be one of ${FORMS.join(', ')}${to ? `, not ${to}` : ''}`)
   if (!out) return wrong('export needs --out PATH')
-  if (!PAPERS.includes(paper as Paper)) return wrong(`--paper must be one of ${PAPERS.join(', ')}, not ${paper}`)
+  if (!PAPERS.includes(paper as Paper))
+    return wrong(`--paper must be one of ${PAPERS.join(', ')}, not ${paper}`)
   return { command: 'export', file, to: to as ExportForm, out, paper: paper as Paper }
 }
 
@@ -64,7 +66,8 @@ export function asked(argv: readonly string[]): Asked {
   const [command, ...rest] = argv
   if (command === undefined) return wrong('a command is needed')
   if (command === '--help' || command === 'help') return { command: 'help' }
-  if (command !== 'derive' && command !== 'check' && command !== 'export') return wrong(`unknown command ${command}`)
+  if (command !== 'derive' && command !== 'check' && command !== 'export')
+    return wrong(`unknown command ${command}`)
   const words = sorted(rest, command === 'export' ? ['--to', '--out', '--paper'] : [])
   if (typeof words === 'string') return wrong(words)
   const file = one(command, words)

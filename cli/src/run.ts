@@ -24,7 +24,9 @@ async function opened(file: string): Promise<Opened> {
     return { error: `drumlin: ${file} cannot be read (${code})` }
   }
   const read = readDesign(text)
-  return read.ok ? { derived: derive(read.design) } : { error: `drumlin: ${file}: ${readSentence(read.issue)}` }
+  return read.ok
+    ? { derived: derive(read.design) }
+    : { error: `drumlin: ${file}: ${readSentence(read.issue)}` }
 }
 
 async function contentsOf(derived: Derived, { to, paper }: ExportAsked): Promise<string | Uint8Array> {
@@ -38,14 +40,19 @@ async function exported(derived: Derived, words: ExportAsked): Promise<Result> {
   try {
     await writeFile(words.out, contents)
   } catch (error) {
-    return failed(`drumlin: ${words.out} cannot be written (${(error as NodeJS.ErrnoException).code ?? 'unknown'})`)
+    return failed(
+      `drumlin: ${words.out} cannot be written (${(error as NodeJS.ErrnoException).code ?? 'unknown'})`,
+    )
   }
   return { code: 0 }
 }
 
 function checked(derived: Derived): Result {
   const { findings } = summary(derived)
-  const lines = findings.map((f) => `${f.rank.toUpperCase().padEnd(5)} ${f.what} ${f.why}${f.overruled ? ` [overruled: ${f.overruled}]` : ''}`)
+  const lines = findings.map(
+    (f) =>
+      `${f.rank.toUpperCase().padEnd(5)} ${f.what} ${f.why}${f.overruled ? ` [overruled: ${f.overruled}]` : ''}`,
+  )
   const stops = findings.some((f) => f.rank === 'stop' && !f.overruled)
   return { code: stops ? 1 : 0, out: lines.length > 0 ? `${lines.join('\n')}\n` : 'Nothing found.\n' }
 }
@@ -58,6 +65,7 @@ export async function run(argv: readonly string[]): Promise<Result> {
   const file = await opened(words.file)
   if ('error' in file) return failed(file.error)
   if (words.command === 'export') return exported(file.derived, words)
-  if (words.command === 'derive') return { code: 0, out: `${JSON.stringify(summary(file.derived), null, 2)}\n` }
+  if (words.command === 'derive')
+    return { code: 0, out: `${JSON.stringify(summary(file.derived), null, 2)}\n` }
   return checked(file.derived)
 }

@@ -34,7 +34,15 @@ export function derive(design: Design): Derived {
     const run = runMaybe(join, panels, work, design, reckon)
     return run ? [run] : []
   })
-  return { design, kind, master, panels, works, runs, pieces: pieces({ master, panels, open: works[0]!, runs, leathers: design.leathers, iron: design.iron }) }
+  return {
+    design,
+    kind,
+    master,
+    panels,
+    works,
+    runs,
+    pieces: pieces({ master, panels, open: works[0]!, runs, leathers: design.leathers, iron: design.iron }),
+  }
 }
 
 /** The laid-up work in the state of that id; throws where the design has none. */

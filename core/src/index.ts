@@ -16,10 +16,31 @@ export {
   setField,
   setSkives,
 } from './design/index.js'
-export { type Drawn, type LayerName, drawnMoved, pathData, pieceDrawing, pieceOutline } from './drawing/index.js'
+export {
+  type Drawn,
+  type LayerName,
+  drawnMoved,
+  pathData,
+  pieceDrawing,
+  pieceOutline,
+} from './drawing/index.js'
 export { type ReadResult, readDesign, readSentence, writeDesign } from './exchange/json/index.js'
 export { writeSvg } from './exchange/svg/index.js'
-export { type Box, type Move, type Path, type Point, boxGrown, boxHeight, boxWidth, moveBack, moveThen, pathBox, pathLength, pathMoved, pointMoved } from './geometry/index.js'
+export {
+  type Box,
+  type Move,
+  type Path,
+  type Point,
+  boxGrown,
+  boxHeight,
+  boxWidth,
+  moveBack,
+  moveThen,
+  pathBox,
+  pathLength,
+  pathMoved,
+  pointMoved,
+} from './geometry/index.js'
 export { type Field, type Kind, type Sentence, SEWING_SENTENCES, fieldsOf, kindOf } from './kinds/index.js'
 export { type Transect, type TransectLayer, thicknessAt, transect } from './layup/index.js'
 export type { Band, Panel } from './master/index.js'
@@ -39,6 +60,15 @@ export {
 } from './measure/index.js'
 export { type Arrangement, type Piece, arrangeInRows } from './reckon/index.js'
 export type { Run } from './stitch/index.js'
-export { type Awl, type Iron, type Leather, STARTER_STORES, type Stores, type Thread, diameterOf, storesSchema } from './stores/index.js'
+export {
+  type Awl,
+  type Iron,
+  type Leather,
+  STARTER_STORES,
+  type Stores,
+  type Thread,
+  diameterOf,
+  storesSchema,
+} from './stores/index.js'
 export { summary } from './summary.js'
 export { type Reckoned, explain, printQuantity } from './working/index.js'

@@ -12,18 +12,41 @@ export function summary(derived: Derived) {
   return {
     design: { id: design.id, name: design.name, kind: design.kind },
     sizes: [...new Map(master.sizes.map(({ size }) => [size.key, size])).values()].map((size) => ({
-      key: size.key, label: size.label, value: mm(size.value), figured: mm(size.figured), own: size.overridden, working: explainLine(size, 'mm'),
+      key: size.key,
+      label: size.label,
+      value: mm(size.value),
+      figured: mm(size.figured),
+      own: size.overridden,
+      working: explainLine(size, 'mm'),
     })),
     pieces: pieces.map((p) => ({
-      id: p.id, name: p.name, count: p.count, flipped: p.flipped, material: p.material, thickness: p.thickness,
-      width: mm(boxWidth(pathBox(p.cut))), height: mm(boxHeight(pathBox(p.cut))), area: mm(Math.abs(pathArea(p.cut))), holes: p.holes.length,
+      id: p.id,
+      name: p.name,
+      count: p.count,
+      flipped: p.flipped,
+      material: p.material,
+      thickness: p.thickness,
+      width: mm(boxWidth(pathBox(p.cut))),
+      height: mm(boxHeight(pathBox(p.cut))),
+      area: mm(Math.abs(pathArea(p.cut))),
+      holes: p.holes.length,
     })),
     runs: runs.map((r) => ({
-      id: r.join.id, name: r.join.name, length: mm(r.length), holes: r.holes.length, pitches: r.sides.map((s) => mm(s.pitch)),
-      thickest: mm(r.thickest), thread: mm(r.thread.value), lengths: r.lengths,
+      id: r.join.id,
+      name: r.join.name,
+      length: mm(r.length),
+      holes: r.holes.length,
+      pitches: r.sides.map((s) => mm(s.pitch)),
+      thickest: mm(r.thickest),
+      thread: mm(r.thread.value),
+      lengths: r.lengths,
     })),
     findings: findingsOf(derived).map((f) => ({
-      key: f.key, rank: f.rank, ...sayFinding(f, 'mm'), places: f.places, overruled: overruledFor(derived, f),
+      key: f.key,
+      rank: f.rank,
+      ...sayFinding(f, 'mm'),
+      places: f.places,
+      overruled: overruledFor(derived, f),
     })),
-  } // prettier-ignore
+  }
 }

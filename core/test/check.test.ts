@@ -1,5 +1,16 @@
 import { describe, expect, test } from 'vitest'
-import { type Derived, applyEdit, derive, findingsOf, fixesOf, giveBack, heed, overrule, overruledFor, sayFinding } from '@drumlin/core'
+import {
+  type Derived,
+  applyEdit,
+  derive,
+  findingsOf,
+  fixesOf,
+  giveBack,
+  heed,
+  overrule,
+  overruledFor,
+  sayFinding,
+} from '@drumlin/core'
 import { demo, demoWith } from './support/designs.js'
 
 const codes = (derived: Derived): string[] => [...new Set(findingsOf(derived).map((f) => f.code))]
@@ -19,17 +30,62 @@ function fixed(derived: Derived, code: string): Derived {
 test('the demo as it ships needs no look', () => expect(findingsOf(demoWith({}))).toEqual([]))
 
 describe.each([
-  ['stack-too-thick', 'look', demoWith({ 'leathers.outside.thickness': 1.8 }), /^4\.05 mm under the outer seam, left; the No\. 9 iron reaches 4\.0 mm\.$/],
+  [
+    'stack-too-thick',
+    'look',
+    demoWith({ 'leathers.outside.thickness': 1.8 }),
+    /^4\.05 mm under the outer seam, left; the No\. 9 iron reaches 4\.0 mm\.$/,
+  ],
   ['stack-too-thick', 'stop', demoWith({ 'leathers.outside.thickness': 2.2, 'awl.reach': 4.2 }), /4\.45 mm/],
-  ['hole-near-step', 'stop', demoWith({ 'params.reveal': 13 }), /^A hole falls 0\.\d mm from the top of the card pocket 2 \(seam beside the fold, both sides\)/],
-  ['margin-too-small', 'look', demoWith({ 'params.margin': 1.9 }), /runs 1\.9 mm from the edge; 2\.1 mm is wanted/],
+  [
+    'hole-near-step',
+    'stop',
+    demoWith({ 'params.reveal': 13 }),
+    /^A hole falls 0\.\d mm from the top of the card pocket 2 \(seam beside the fold, both sides\)/,
+  ],
+  [
+    'margin-too-small',
+    'look',
+    demoWith({ 'params.margin': 1.9 }),
+    /runs 1\.9 mm from the edge; 2\.1 mm is wanted/,
+  ],
   ['margin-too-small', 'stop', demoWith({ 'params.margin': 1.5, 'iron.slotLength': 3 }), /2\.1 mm is wanted/],
-  ['fold-without-allowance', 'stop', demoWith({}, { 'fold.difference': 0 }), /^The outside has 0\.0 mm for the fold; the working says 6\.4 mm\.$/],
-  ['fold-without-allowance', 'look', demoWith({}, { 'fold.taken': 0.5 }), /has 0\.5 mm for the fold; the working says 3\.8 mm/],
-  ['run-too-long', 'look', demoWith({ 'habits.comfortable': 900 }), /^The outer seam, left takes 1\.\d\d m of thread in one length; 0\.90 m is comfortable\.$/],
-  ['fit', 'stop', demoWith({}, { 'pocket.width': 90 }), /^Room for a card between the stitches: 82\.8 mm, needed 86\.4 mm\.$/],
-  ['fit', 'look', demoWith({ 'params.shown': 3 }), /^Room for a finger on a card: 3\.0 mm, needed 5\.0 mm\.$/],
-  ['skive-too-thin', 'look', demoWith({ skives: { 'pocket.arms': 0.2 } }), /arms of the card pockets would be 0\.2 mm; Heron goat bears 0\.35 mm/],
+  [
+    'fold-without-allowance',
+    'stop',
+    demoWith({}, { 'fold.difference': 0 }),
+    /^The outside has 0\.0 mm for the fold; the working says 6\.4 mm\.$/,
+  ],
+  [
+    'fold-without-allowance',
+    'look',
+    demoWith({}, { 'fold.taken': 0.5 }),
+    /has 0\.5 mm for the fold; the working says 3\.8 mm/,
+  ],
+  [
+    'run-too-long',
+    'look',
+    demoWith({ 'habits.comfortable': 900 }),
+    /^The outer seam, left takes 1\.\d\d m of thread in one length; 0\.90 m is comfortable\.$/,
+  ],
+  [
+    'fit',
+    'stop',
+    demoWith({}, { 'pocket.width': 90 }),
+    /^Room for a card between the stitches: 82\.8 mm, needed 86\.4 mm\.$/,
+  ],
+  [
+    'fit',
+    'look',
+    demoWith({ 'params.shown': 3 }),
+    /^Room for a finger on a card: 3\.0 mm, needed 5\.0 mm\.$/,
+  ],
+  [
+    'skive-too-thin',
+    'look',
+    demoWith({ skives: { 'pocket.arms': 0.2 } }),
+    /arms of the card pockets would be 0\.2 mm; Heron goat bears 0\.35 mm/,
+  ],
 ])('%s (%s)', (code, rank, derived, words) => {
   test('is found at its place and said in words', () => {
     const finding = found(derived, code)
@@ -60,7 +116,9 @@ test('a run for which no room is left is said, not dropped', () => {
 test('skiving by hand shows in the stack: arms at 0.45 bring 3.65 down by 0.45', () => {
   const run = demoWith({ skives: { 'pocket.arms': 0.45 } }).runs.find((r) => r.join.id === 'outer-left')!
   expect(run.thickest).toBeCloseTo(1.4 + 0.9 + 0.45 + 0.9, 9)
-  expect(Math.min(...run.holes.filter((h) => h.sheets.includes('pocket-1-left')).map((h) => h.stack))).toBeCloseTo(1.4 + 0.9 + 0.45, 9)
+  expect(
+    Math.min(...run.holes.filter((h) => h.sheets.includes('pocket-1-left')).map((h) => h.stack)),
+  ).toBeCloseTo(1.4 + 0.9 + 0.45, 9)
 })
 
 test('an overruled finding stays, under its reason, until it is heeded again', () => {
@@ -68,7 +126,9 @@ test('an overruled finding stays, under its reason, until it is heeded again', (
   const finding = found(thick, 'stack-too-thick')
   const aside = applyEdit(thick.design, overrule(thick.design, finding.key, 'the awl does it'))
   if (!aside.ok) throw new Error(aside.why)
-  expect(overruledFor(derive(aside.design), found(derive(aside.design), 'stack-too-thick'))).toBe('the awl does it')
+  expect(overruledFor(derive(aside.design), found(derive(aside.design), 'stack-too-thick'))).toBe(
+    'the awl does it',
+  )
   const again = applyEdit(aside.design, heed(aside.design, finding.key))
   expect(again.ok && again.design.overruled).toEqual([])
 })

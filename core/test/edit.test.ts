@@ -14,8 +14,12 @@ test('every edit’s inverse takes it back, however they follow each other', () 
   const edits = fc.oneof(
     fc.integer({ min: 0, max: 6 }).map((n) => setField(`pockets ${n}`, ['params', 'pockets'], n)),
     fc.double({ min: 6, max: 30, noNaN: true }).map((v) => setField('reveal', ['params', 'reveal'], v)),
-    fc.double({ min: 0.2, max: 3, noNaN: true }).map((v) => setField('thickness', ['leathers', 'inside', 'thickness'], v)),
-    fc.option(fc.double({ min: 0.2, max: 1, noNaN: true }), { nil: undefined }).map((v) => setSkives('skive', { 'pocket.arms': v, 'inside.rim': v })),
+    fc
+      .double({ min: 0.2, max: 3, noNaN: true })
+      .map((v) => setField('thickness', ['leathers', 'inside', 'thickness'], v)),
+    fc
+      .option(fc.double({ min: 0.2, max: 1, noNaN: true }), { nil: undefined })
+      .map((v) => setSkives('skive', { 'pocket.arms': v, 'inside.rim': v })),
     fc.constantFrom('Bow line', 'Stern line').map(rename),
   )
   fc.assert(

@@ -1,6 +1,15 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { inchFraction, measureSentence, parseLength, parsePitch, parseWeight, printLength, printPitch, printWeight } from '../src/measure/index.js'
+import {
+  inchFraction,
+  measureSentence,
+  parseLength,
+  parsePitch,
+  parseWeight,
+  printLength,
+  printPitch,
+  printWeight,
+} from '../src/measure/index.js'
 
 const mm = (text: string, unit: 'mm' | 'in' = 'mm'): number => {
   const read = parseLength(text, unit)
@@ -59,7 +68,10 @@ describe('lengths as makers write them', () => {
   })
 
   test('whatever is typed is read or refused, never thrown at the maker', () =>
-    fc.assert(fc.property(fc.string(), (text) => typeof parseLength(text).ok === 'boolean'), { seed: 7, numRuns: 500 }))
+    fc.assert(
+      fc.property(fc.string(), (text) => typeof parseLength(text).ok === 'boolean'),
+      { seed: 7, numRuns: 500 },
+    ))
 })
 
 describe('printing back', () => {
@@ -72,7 +84,13 @@ describe('printing back', () => {
     expect(printLength(203.9, 'in')).toBe('8 1/32 in')
   })
   test('what is printed in inches reads back within half of 1/64', () =>
-    fc.assert(fc.property(fc.double({ min: 0.4, max: 2000, noNaN: true }), (length) => Math.abs(mm(printLength(length, 'in')) - length) <= 25.4 / 128 + 1e-9), { seed: 11 }))
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0.4, max: 2000, noNaN: true }),
+        (length) => Math.abs(mm(printLength(length, 'in')) - length) <= 25.4 / 128 + 1e-9,
+      ),
+      { seed: 11 },
+    ))
   test('millimetres round halves away from nothing and never say −0', () => {
     expect(printLength(1.05, 'mm')).toBe('1.1 mm')
     expect(printLength(-0.001, 'mm')).toBe('0.0 mm')
@@ -97,7 +115,9 @@ describe('leather weight', () => {
     expect(read.ok && read.value.low).toBeCloseTo(low, 9)
     expect(read.ok && read.value.high).toBeCloseTo(high, 9)
   })
-  test.each(['', 'thick', '0 mm', '4 stone', '4//5 oz'])('“%s” is refused', (text) => expect(parseWeight(text).ok).toBe(false))
+  test.each(['', 'thick', '0 mm', '4 stone', '4//5 oz'])('“%s” is refused', (text) =>
+    expect(parseWeight(text).ok).toBe(false),
+  )
 })
 
 describe('pitch', () => {

@@ -39,7 +39,9 @@ export async function buildApp({ web, demo, examples }: AppOptions): Promise<Fas
   await app.register(serveFiles, { root: web, prefix: '/', maxAge: '1h', immutable: false })
   app.setNotFoundHandler(async (request, reply) => {
     const wantsPage = request.method === 'GET' && (request.headers.accept ?? '').includes('text/html')
-    return wantsPage ? reply.sendFile('index.html') : reply.code(404).send({ code: 'NOT_FOUND', path: request.url })
+    return wantsPage
+      ? reply.sendFile('index.html')
+      : reply.code(404).send({ code: 'NOT_FOUND', path: request.url })
   })
   return app
 }

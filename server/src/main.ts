@@ -12,6 +12,10 @@ try {
   const address = await app.listen({ port, host: 'localhost' })
   console.log(`Drumlin is open at ${address.replace('127.0.0.1', 'localhost').replace('[::1]', 'localhost')}`)
 } catch (error) {
-  console.error(error instanceof Error && 'code' in error && error.code === 'EADDRINUSE' ? `Port ${port} is taken: set PORT to another, as in PORT=4318 npm start.` : error)
+  console.error(
+    error instanceof Error && 'code' in error && error.code === 'EADDRINUSE'
+      ? `Port ${port} is taken: set PORT to another, as in PORT=4318 npm start.`
+      : error,
+  )
   process.exit(1)
 }

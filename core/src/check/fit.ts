@@ -13,9 +13,13 @@ export const fit: Check = {
     master.fits
       .filter(({ needs, has }) => has.value < needs.value - SLACK)
       .map((f) => ({
-        key: `fit:${f.id}`, code: 'fit', rank: f.rank, places: [{ panelId: f.panelId, at: f.at }],
-        numbers: { needs: f.needs.value, has: f.has.value }, words: { id: f.id, what: f.what, why: f.why },
-      })), // prettier-ignore
+        key: `fit:${f.id}`,
+        code: 'fit',
+        rank: f.rank,
+        places: [{ panelId: f.panelId, at: f.at }],
+        numbers: { needs: f.needs.value, has: f.has.value },
+        words: { id: f.id, what: f.what, why: f.why },
+      })),
   say: ({ numbers, words }, unit) => ({
     what: `Room for ${words.what}: ${printLength(numbers.has!, unit)}, needed ${printLength(numbers.needs!, unit)}.`,
     why: `As it is, ${words.why}.`,
@@ -24,11 +28,20 @@ export const fit: Check = {
     const own = master.fits.find((f) => f.id === words.id)
     if (!own) return []
     const keys = own.keys.filter((key) => Object.hasOwn(design.overrides, key))
-    const back = keys.length > 0 ? [{ label: 'Give the computed size back', edit: giveBack(`size for ${own.what}`, keys) }] : []
+    const back =
+      keys.length > 0
+        ? [{ label: 'Give the computed size back', edit: giveBack(`size for ${own.what}`, keys) }]
+        : []
     const field = own.remedy && fieldsOf(kind).find((f) => f.id === own.remedy!.field)
     if (!field || !own.remedy) return back
     const { value } = own.remedy
-    return [...back, { label: `${capital(field.label)} ${printLength(value, 'mm')}`, edit: setField(`${field.label} ${printLength(value, 'mm')}`, field.path, value) }]
+    return [
+      ...back,
+      {
+        label: `${capital(field.label)} ${printLength(value, 'mm')}`,
+        edit: setField(`${field.label} ${printLength(value, 'mm')}`, field.path, value),
+      },
+    ]
   },
 }
 

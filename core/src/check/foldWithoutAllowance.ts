@@ -17,18 +17,28 @@ export const foldWithoutAllowance: Check = {
       panel.folds.flatMap((fold) => {
         const culprits = fold.allowance ? [fold.allowance.full, fold.allowance.taken].filter(written) : []
         if (culprits.length === 0) return []
-        return [{
-          key: `fold-without-allowance:${panel.id}:${fold.id}`, code: 'fold-without-allowance',
-          rank: fold.allowance!.taken.value <= 0.05 ? 'stop' as const : 'look' as const,
-          places: [{ panelId: panel.id, at: pointBetween(fold.from, fold.to, 0.5) }],
-          numbers: { has: fold.allowance!.taken.value, figured: culprits[0]!.figured },
-          words: { panel: panel.name, fold: fold.name, keys: culprits.map((c) => c.key).join(' '), label: culprits[0]!.label },
-        }] // prettier-ignore
+        return [
+          {
+            key: `fold-without-allowance:${panel.id}:${fold.id}`,
+            code: 'fold-without-allowance',
+            rank: fold.allowance!.taken.value <= 0.05 ? ('stop' as const) : ('look' as const),
+            places: [{ panelId: panel.id, at: pointBetween(fold.from, fold.to, 0.5) }],
+            numbers: { has: fold.allowance!.taken.value, figured: culprits[0]!.figured },
+            words: {
+              panel: panel.name,
+              fold: fold.name,
+              keys: culprits.map((c) => c.key).join(' '),
+              label: culprits[0]!.label,
+            },
+          },
+        ]
       }),
     ),
   say: ({ numbers, words }, unit) => ({
     what: `The ${words.panel!.toLowerCase()} has ${printLength(numbers.has!, unit)} for the ${words.fold}; the working says ${printLength(numbers.figured!, unit)}.`,
     why: 'It will not fold flat: the inside buckles, or the seams pull at the fold until they tear.',
   }),
-  fixes: ({ words }) => [{ label: 'Give the computed allowance back', edit: giveBack(words.label!, words.keys!.split(' ')) }],
+  fixes: ({ words }) => [
+    { label: 'Give the computed allowance back', edit: giveBack(words.label!, words.keys!.split(' ')) },
+  ],
 }

@@ -17,7 +17,9 @@ function nearHoles(run: Run, clearance: number): Near[] {
   return run.steps
     .filter((step) => step.open)
     .flatMap((step) => {
-      const hole = run.holes.reduce((a, b) => (Math.abs(b.distance - step.distance) < Math.abs(a.distance - step.distance) ? b : a))
+      const hole = run.holes.reduce((a, b) =>
+        Math.abs(b.distance - step.distance) < Math.abs(a.distance - step.distance) ? b : a,
+      )
       const distance = Math.abs(hole.distance - step.distance)
       return distance < clearance - 1e-9 ? [{ step, hole, distance }] : []
     })
@@ -31,14 +33,20 @@ function findingOf(derived: Derived, run: Run, { step, hole, distance }: Near): 
   const twinHole = twin?.holes[run.holes.indexOf(hole)]
   const carrier = (join: Run['join']): string => join.course.sheet
   return {
-    key: `hole-near-step:${run.join.id}:${step.sheet}`, code: 'hole-near-step', rank: 'stop', run: run.join.id,
+    key: `hole-near-step:${run.join.id}:${step.sheet}`,
+    code: 'hole-near-step',
+    rank: 'stop',
+    run: run.join.id,
     places: [
       ...placeOnSheet(derived, run.join, carrier(run.join), hole.at),
       ...(twin && twinHole ? placeOnSheet(derived, twin.join, carrier(twin.join), twinHole.at) : []),
     ],
     numbers: { distance, clearance: derived.design.habits.stepClearance },
-    words: { step: step.name, run: twin ? `${run.join.name.replace(/, (left|right)$/, '')}, both sides` : run.join.name },
-  } // prettier-ignore
+    words: {
+      step: step.name,
+      run: twin ? `${run.join.name.replace(/, (left|right)$/, '')}, both sides` : run.join.name,
+    },
+  }
 }
 
 /** Values of a setting that may move, nearest first, in tenths of a millimetre. */
@@ -58,7 +66,13 @@ function fixBy(field: Field, derived: Derived, tryOut: TryOut): Fix[] {
   for (const value of nearby(field, now)) {
     const edit = setField(`${field.label} ${printLength(value, 'mm')}`, field.path, value)
     const tried = tryOut(edit)
-    if (tried && allNear(tried) === 0) return [{ label: `${field.label.charAt(0).toUpperCase()}${field.label.slice(1)} ${decimal(value, 1)} mm`, edit }]
+    if (tried && allNear(tried) === 0)
+      return [
+        {
+          label: `${field.label.charAt(0).toUpperCase()}${field.label.slice(1)} ${decimal(value, 1)} mm`,
+          edit,
+        },
+      ]
   }
   return []
 }
@@ -84,7 +98,9 @@ export const holeNearStep: Check = {
   fixes: (_, derived, tryOut) => {
     const before = found.get(derived)
     if (before) return before
-    const fixes = fieldsOf(derived.kind).flatMap((field) => fixBy(field, derived, tryOut)).slice(0, 2)
+    const fixes = fieldsOf(derived.kind)
+      .flatMap((field) => fixBy(field, derived, tryOut))
+      .slice(0, 2)
     found.set(derived, fixes)
     return fixes
   },

@@ -11,7 +11,16 @@ import { runTooLong } from './runTooLong.js'
 import { skiveTooThin } from './skiveTooThin.js'
 import { stackTooThick } from './stackTooThick.js'
 
-const CHECKS: readonly Check[] = [fit, noRoom, foldWithoutAllowance, holeNearStep, stackTooThick, marginTooSmall, skiveTooThin, runTooLong]
+const CHECKS: readonly Check[] = [
+  fit,
+  noRoom,
+  foldWithoutAllowance,
+  holeNearStep,
+  stackTooThick,
+  marginTooSmall,
+  skiveTooThin,
+  runTooLong,
+]
 const ORDER: Readonly<Record<Rank, number>> = { stop: 0, look: 1, tip: 2 }
 
 const checkOf = (finding: Finding): Check => CHECKS.find((c) => c.code === finding.code)!

@@ -13,17 +13,24 @@ const LAND = 0.5
 /** A bevelled edge wants this many thicknesses of its leather to the holes (J); docs/formulas.md §7. */
 const THICKNESSES = 1.5
 
-const halfSlot = ({ iron }: Derived['design']): number => halfAcross(iron.slotLength, (iron.slant * Math.PI) / 180)
+const halfSlot = ({ iron }: Derived['design']): number =>
+  halfAcross(iron.slotLength, (iron.slant * Math.PI) / 180)
 
 /** The least margin where the hole does not break into the bevel, and the one a maker would want, mm. */
 function margins(derived: Derived, join: Join): { least: number; wanted: number } {
-  const thickest = Math.max(...join.through.map((id) => derived.works.flatMap((w) => w.sheets).find((s) => s.sheet.id === id)?.thickness ?? 0))
+  const thickest = Math.max(
+    ...join.through.map(
+      (id) => derived.works.flatMap((w) => w.sheets).find((s) => s.sheet.id === id)?.thickness ?? 0,
+    ),
+  )
   const least = halfSlot(derived.design) + BEVEL
   return { least, wanted: Math.max(least + LAND, THICKNESSES * thickest) }
 }
 
 const edgeJoins = (derived: Derived): { join: Join; course: EdgeCourse }[] =>
-  derived.master.joins.flatMap((join) => (join.course.type === 'edges' ? [{ join, course: join.course }] : []))
+  derived.master.joins.flatMap((join) =>
+    join.course.type === 'edges' ? [{ join, course: join.course }] : [],
+  )
 
 /** Holes so near the edge that they break out when it is bevelled, or tear. */
 export const marginTooSmall: Check = {
@@ -38,16 +45,25 @@ export const marginTooSmall: Check = {
       const run = derived.runs.find((r) => r.join.id === join.id)
       const panel = derived.works[0]!.sheets.find((s) => s.sheet.id === course.sheet)
       const at = run?.holes[Math.floor(run.holes.length / 3)]?.at
-      return [{
-        key: `margin-too-small:${join.id}`, code: 'margin-too-small', rank: margin < least ? 'stop' as const : 'look' as const, run: join.id,
-        places: at && panel?.sheet.type === 'panel' ? [{ panelId: panel.sheet.panelId, at }] : [],
-        numbers: { margin, wanted: Math.ceil(wanted * 10) / 10, least }, words: { run: join.name, field: course.margin.key },
-      }] // prettier-ignore
+      return [
+        {
+          key: `margin-too-small:${join.id}`,
+          code: 'margin-too-small',
+          rank: margin < least ? ('stop' as const) : ('look' as const),
+          run: join.id,
+          places: at && panel?.sheet.type === 'panel' ? [{ panelId: panel.sheet.panelId, at }] : [],
+          numbers: { margin, wanted: Math.ceil(wanted * 10) / 10, least },
+          words: { run: join.name, field: course.margin.key },
+        },
+      ]
     })
   },
   say: ({ numbers, words, rank }, unit) => ({
     what: `The ${words.run} runs ${printLength(numbers.margin!, unit)} from the edge; ${printLength(numbers.wanted!, unit)} is wanted for this leather and iron.`,
-    why: rank === 'stop' ? 'The slots break out when the edge is bevelled.' : 'Little leather is left to hold the thread once the edge is bevelled and sanded.',
+    why:
+      rank === 'stop'
+        ? 'The slots break out when the edge is bevelled.'
+        : 'Little leather is left to hold the thread once the edge is bevelled and sanded.',
   }),
   fixes: ({ numbers, words }, { kind }): Fix[] => {
     const field = fieldsOf(kind).find((f) => f.id === words.field)

@@ -12,10 +12,17 @@ export const noRoom: Check = {
       .map((join) => {
         const sheet = derived.works[0]!.sheets.find((s) => s.sheet.id === join.course.sheet)!
         return {
-          key: `no-room:${join.id}`, code: 'no-room', rank: 'stop' as const, run: join.id,
-          places: sheet.sheet.type === 'panel' ? [{ panelId: sheet.sheet.panelId, at: boxCentre(pathBox(sheet.outline)) }] : [],
-          numbers: {}, words: { run: join.name },
-        } // prettier-ignore
+          key: `no-room:${join.id}`,
+          code: 'no-room',
+          rank: 'stop' as const,
+          run: join.id,
+          places:
+            sheet.sheet.type === 'panel'
+              ? [{ panelId: sheet.sheet.panelId, at: boxCentre(pathBox(sheet.outline)) }]
+              : [],
+          numbers: {},
+          words: { run: join.name },
+        }
       }),
   say: ({ words }) => ({
     what: `No room is left for the ${words.run}.`,
@@ -24,6 +31,13 @@ export const noRoom: Check = {
   fixes: (_, { kind }) => {
     const margin = fieldsOf(kind).find((f) => f.id === 'margin')
     const usual = (kindOf(kind.id).defaults as Record<string, unknown>).margin
-    return margin ? [{ label: `Margin ${String(usual)} mm again`, edit: setField(`margin ${String(usual)} mm`, margin.path, usual) }] : []
+    return margin
+      ? [
+          {
+            label: `Margin ${String(usual)} mm again`,
+            edit: setField(`margin ${String(usual)} mm`, margin.path, usual),
+          },
+        ]
+      : []
   },
 }

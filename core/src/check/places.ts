@@ -7,8 +7,11 @@ import type { Place } from './finding.js'
 export function placeOnSheet(derived: Derived, join: Join, sheetId: string, at: Point): Place[] {
   const work = derived.works.find((w) => w.layup.id === join.layup)
   const laid = work?.sheets.find((s) => s.sheet.id === sheetId)
-  return laid?.sheet.type === 'panel' ? [{ panelId: laid.sheet.panelId, at: pointMoved(at, laid.toSheet) }] : []
+  return laid?.sheet.type === 'panel'
+    ? [{ panelId: laid.sheet.panelId, at: pointMoved(at, laid.toSheet) }]
+    : []
 }
 
 /** A run and its twin on the other half tell the same story; only the first of the two is told. */
-export const isSecondTwin = (join: Join, told: ReadonlySet<string>): boolean => join.twin !== undefined && told.has(join.twin)
+export const isSecondTwin = (join: Join, told: ReadonlySet<string>): boolean =>
+  join.twin !== undefined && told.has(join.twin)

@@ -14,11 +14,17 @@ export const runTooLong: Check = {
       if (each <= comfortable || isSecondTwin(run.join, told)) return []
       told.add(run.join.id)
       const middle = run.holes[Math.floor(run.holes.length / 2)]
-      return [{
-        key: `run-too-long:${run.join.id}`, code: 'run-too-long', rank: 'look' as const, run: run.join.id,
-        places: middle ? placeOnSheet(derived, run.join, run.join.course.sheet, middle.at) : [],
-        numbers: { each, comfortable, lengths: run.lengths }, words: { run: run.join.name, twin: run.join.twin ?? '' },
-      }] // prettier-ignore
+      return [
+        {
+          key: `run-too-long:${run.join.id}`,
+          code: 'run-too-long',
+          rank: 'look' as const,
+          run: run.join.id,
+          places: middle ? placeOnSheet(derived, run.join, run.join.course.sheet, middle.at) : [],
+          numbers: { each, comfortable, lengths: run.lengths },
+          words: { run: run.join.name, twin: run.join.twin ?? '' },
+        },
+      ]
     })
   },
   say: ({ numbers, words }) => ({
@@ -30,7 +36,10 @@ export const runTooLong: Check = {
     for (let count = numbers.lengths! + 1; count <= 20; count += 1) {
       const edit = setLengths(`sew it in ${count} lengths`, joins, count)
       const tried = tryOut(edit)?.runs.filter((r) => joins.includes(r.join.id)) ?? []
-      if (tried.length > 0 && tried.every((r) => r.thread.value / r.lengths <= derived.design.habits.comfortable))
+      if (
+        tried.length > 0 &&
+        tried.every((r) => r.thread.value / r.lengths <= derived.design.habits.comfortable)
+      )
         return [{ label: `Sew it in ${count} lengths`, edit }]
     }
     return []

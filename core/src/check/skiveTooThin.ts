@@ -12,13 +12,27 @@ export const skiveTooThin: Check = {
       panel.bands.flatMap((band) => {
         const leather = design.leathers[panel.role]
         const wish = design.skives[band.key]
-        if (!leather || wish === undefined || wish >= leather.bears || band.start !== band.end || told.has(band.key)) return []
+        if (
+          !leather ||
+          wish === undefined ||
+          wish >= leather.bears ||
+          band.start !== band.end ||
+          told.has(band.key)
+        )
+          return []
         told.add(band.key)
-        return [{
-          key: `skive-too-thin:${band.key}`, code: 'skive-too-thin', rank: 'look' as const,
-          places: band.areas.slice(0, 1).map((a) => ({ panelId: panel.id, at: boxCentre(pathBox(a.outline)) })),
-          numbers: { wish, bears: leather.bears }, words: { band: band.name, key: band.key, leather: leather.name },
-        }] // prettier-ignore
+        return [
+          {
+            key: `skive-too-thin:${band.key}`,
+            code: 'skive-too-thin',
+            rank: 'look' as const,
+            places: band.areas
+              .slice(0, 1)
+              .map((a) => ({ panelId: panel.id, at: boxCentre(pathBox(a.outline)) })),
+            numbers: { wish, bears: leather.bears },
+            words: { band: band.name, key: band.key, leather: leather.name },
+          },
+        ]
       }),
     )
   },
@@ -27,6 +41,9 @@ export const skiveTooThin: Check = {
     why: 'The thread cuts through leather skived so thin; tape behind it helps, a thicker skive helps more.',
   }),
   fixes: ({ numbers, words }) => [
-    { label: `Skive it to ${trimmed(numbers.bears!, 2)} mm instead`, edit: setSkives(`skive the ${words.band}`, { [words.key!]: numbers.bears! }) },
+    {
+      label: `Skive it to ${trimmed(numbers.bears!, 2)} mm instead`,
+      edit: setSkives(`skive the ${words.band}`, { [words.key!]: numbers.bears! }),
+    },
   ],
 }

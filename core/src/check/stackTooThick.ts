@@ -32,13 +32,20 @@ function bandsUnder(derived: Derived, reach: number): { key: string; bears: numb
     const work = derived.works.find((w) => w.layup.id === run.join.layup)!
     for (const hole of run.holes.filter((h) => h.stack > reach))
       for (const { laid } of layersAt(work, hole.at)) {
-        const panel = laid.sheet.type === 'panel' ? derived.panels.find((p) => laid.sheet.type === 'panel' && p.id === laid.sheet.panelId) : undefined
+        const panel =
+          laid.sheet.type === 'panel'
+            ? derived.panels.find((p) => laid.sheet.type === 'panel' && p.id === laid.sheet.panelId)
+            : undefined
         const leather = panel && derived.design.leathers[panel.role]
         if (!panel || !leather) continue
         const local = pointMoved(hole.at, laid.toSheet)
         for (const band of panel.bands)
           if (band.start === band.end && band.areas.some((a) => pointInside(local, a.outline)))
-            found.set(band.key, { key: band.key, bears: leather.bears, now: Math.min(band.start, leather.thickness) })
+            found.set(band.key, {
+              key: band.key,
+              bears: leather.bears,
+              now: Math.min(band.start, leather.thickness),
+            })
       }
   }
   return [...found.values()]
@@ -52,24 +59,38 @@ function skiveFix(derived: Derived, reach: number, tryOut: TryOut): Fix[] {
   const bands = bandsUnder(derived, reach)
   const names = derived.panels.flatMap((p) => p.bands)
   for (const share of [0.1, 0.2, 0.3, 0.4, 0.5, 0.6, 0.7, 0.8, 0.9, 1]) {
-    const wishes = Object.fromEntries(bands.map((b) => [b.key, Math.max(b.bears, step(b.now - share * (b.now - b.bears)))]))
+    const wishes = Object.fromEntries(
+      bands.map((b) => [b.key, Math.max(b.bears, step(b.now - share * (b.now - b.bears)))]),
+    )
     const edit = setSkives('skive the stacked edges', wishes)
     const tried = tryOut(edit)
     if (!tried || tried.runs.some((r) => r.thickest > reach + 1e-9)) continue
     const needed = neededOnly(wishes, reach, tryOut)
-    const label = Object.entries(needed).map(([key, mm]) => `${names.find((n) => n.key === key)?.name ?? key} to ${trimmed(mm, 2)} mm`)
-    return [{ label: `Skive the ${label.join(', the ')}`, edit: setSkives('skive the stacked edges', needed) }]
+    const label = Object.entries(needed).map(
+      ([key, mm]) => `${names.find((n) => n.key === key)?.name ?? key} to ${trimmed(mm, 2)} mm`,
+    )
+    return [
+      { label: `Skive the ${label.join(', the ')}`, edit: setSkives('skive the stacked edges', needed) },
+    ]
   }
   return []
 }
 
 /** The same skives without those that turn out not to matter. */
-function neededOnly(wishes: Readonly<Record<string, number>>, reach: number, tryOut: TryOut): Record<string, number> {
-  return Object.keys(wishes).reduce<Record<string, number>>((left, key) => {
-    const { [key]: _, ...without } = left
-    const tried = Object.keys(without).length > 0 ? tryOut(setSkives('skive the stacked edges', without)) : undefined
-    return tried && tried.runs.every((r) => r.thickest <= reach + 1e-9) ? without : left
-  }, { ...wishes })
+function neededOnly(
+  wishes: Readonly<Record<string, number>>,
+  reach: number,
+  tryOut: TryOut,
+): Record<string, number> {
+  return Object.keys(wishes).reduce<Record<string, number>>(
+    (left, key) => {
+      const { [key]: _, ...without } = left
+      const tried =
+        Object.keys(without).length > 0 ? tryOut(setSkives('skive the stacked edges', without)) : undefined
+      return tried && tried.runs.every((r) => r.thickest <= reach + 1e-9) ? without : left
+    },
+    { ...wishes },
+  )
 }
 
 /** The work is thicker under a run than the tools reach. */
@@ -81,11 +102,17 @@ export const stackTooThick: Check = {
       if (isSecondTwin(run.join, told)) return []
       told.add(run.join.id)
       const hole = thickestHole(run)
-      return [{
-        key: `stack-too-thick:${run.join.id}`, code: 'stack-too-thick', rank: past === 'awl' ? 'stop' : 'look', run: run.join.id,
-        places: placeOnSheet(derived, run.join, run.join.course.sheet, hole.at),
-        numbers: { thickness: run.thickest, reach }, words: { run: run.join.name, tool, past },
-      }] // prettier-ignore
+      return [
+        {
+          key: `stack-too-thick:${run.join.id}`,
+          code: 'stack-too-thick',
+          rank: past === 'awl' ? 'stop' : 'look',
+          run: run.join.id,
+          places: placeOnSheet(derived, run.join, run.join.course.sheet, hole.at),
+          numbers: { thickness: run.thickest, reach },
+          words: { run: run.join.name, tool, past },
+        },
+      ]
     })
   },
   say: ({ numbers, words }) => ({

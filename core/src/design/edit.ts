@@ -26,14 +26,20 @@ function put(target: unknown, path: Change['path'], value: unknown): unknown {
   if (key === undefined) return value
   const source = isContainer(target) ? target : {}
   const inner = rest.length === 0 ? value : put(source[key], rest, value)
-  if (Array.isArray(source)) return inner === undefined ? source.filter((_, i) => i !== key) : Object.assign([...source], { [key]: inner })
+  if (Array.isArray(source))
+    return inner === undefined
+      ? source.filter((_, i) => i !== key)
+      : Object.assign([...source], { [key]: inner })
   const copy = { ...source, [key]: inner }
   if (inner === undefined) delete copy[key]
   return copy
 }
 
 const at = (target: unknown, path: Change['path']): unknown =>
-  path.reduce<unknown>((inner, key) => (isContainer(inner) && Object.hasOwn(inner, key) ? inner[key] : undefined), target)
+  path.reduce<unknown>(
+    (inner, key) => (isContainer(inner) && Object.hasOwn(inner, key) ? inner[key] : undefined),
+    target,
+  )
 
 /** Does an edit: the new design and the edit that takes it back, or the field that won't have it. */
 export function applyEdit(design: Design, edit: Edit): Edited {
@@ -46,7 +52,11 @@ export function applyEdit(design: Design, edit: Edit): Edited {
   const checked = designSchema.safeParse(next)
   if (!checked.success) {
     const [issue] = checked.error.issues
-    return { ok: false, where: issue!.path.join('.'), why: issue!.message.replace(/^(Invalid input|Too small|Too big): /, '') }
+    return {
+      ok: false,
+      where: issue!.path.join('.'),
+      why: issue!.message.replace(/^(Invalid input|Too small|Too big): /, ''),
+    }
   }
   return { ok: true, design: checked.data, inverse: { name: edit.name, changes: before } }
 }

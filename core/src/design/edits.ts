@@ -1,13 +1,18 @@
 import type { Change, Edit } from './edit.js'
 import type { Design } from './schema.js'
 
-const one = (name: string, path: Change['path'], value: unknown): Edit => ({ name, changes: [{ path, value }] })
+const one = (name: string, path: Change['path'], value: unknown): Edit => ({
+  name,
+  changes: [{ path, value }],
+})
 
 /** A setting of the kind or of the workshop. `words` say it as the maker would: “reveal 12.5 mm”. */
-export const setField = (words: string, path: readonly string[], value: unknown): Edit => one(words, path, value)
+export const setField = (words: string, path: readonly string[], value: unknown): Edit =>
+  one(words, path, value)
 
 /** A number written over a computed one. */
-export const overrideNumber = (label: string, key: string, value: number): Edit => one(`write over the ${label}`, ['overrides', key], value)
+export const overrideNumber = (label: string, key: string, value: number): Edit =>
+  one(`write over the ${label}`, ['overrides', key], value)
 
 /** The computed number back in its place. */
 export const giveBack = (label: string, keys: readonly string[]): Edit => ({
@@ -29,10 +34,18 @@ export const setLengths = (name: string, joins: readonly string[], count: number
 
 /** A finding the maker knows better than. */
 export const overrule = (design: Design, finding: string, reason: string): Edit =>
-  one('overrule a finding', ['overruled'], [...design.overruled.filter((o) => o.finding !== finding), { finding, reason }])
+  one(
+    'overrule a finding',
+    ['overruled'],
+    [...design.overruled.filter((o) => o.finding !== finding), { finding, reason }],
+  )
 
 /** A finding taken seriously again. */
 export const heed = (design: Design, finding: string): Edit =>
-  one('heed a finding again', ['overruled'], design.overruled.filter((o) => o.finding !== finding))
+  one(
+    'heed a finding again',
+    ['overruled'],
+    design.overruled.filter((o) => o.finding !== finding),
+  )
 
 export const rename = (name: string): Edit => one(`name it “${name}”`, ['name'], name)

@@ -21,7 +21,13 @@ export const habitsSchema = z.strictObject({
 export type Habits = z.infer<typeof habitsSchema>
 
 /** Ordinary shop practice (J). */
-export const DEFAULT_HABITS: Habits = { cornerSchool: 'hole', tail: 150, waste: 0.06, comfortable: 2000, stepClearance: 1 }
+export const DEFAULT_HABITS: Habits = {
+  cornerSchool: 'hole',
+  tail: 150,
+  waste: 0.06,
+  comfortable: 2000,
+  stepClearance: 1,
+}
 
 /** What the maker decided, and nothing that can be worked out. Materials are copied in, so it opens anywhere. */
 export const designSchema = z
@@ -44,7 +50,9 @@ export const designSchema = z
     lengths: z.record(z.string(), z.number().int().min(2).max(20)),
     habits: habitsSchema,
     /** Findings the maker knows better than, with the reason. */
-    overruled: z.array(z.strictObject({ finding: z.string().min(1), reason: z.string().trim().min(1).max(400) })),
+    overruled: z.array(
+      z.strictObject({ finding: z.string().min(1), reason: z.string().trim().min(1).max(400) }),
+    ),
   })
   .superRefine((design, context) => {
     const kind = kindOf(design.kind)
@@ -52,7 +60,11 @@ export const designSchema = z
     for (const issue of params.error?.issues ?? [])
       context.addIssue({ code: 'custom', path: ['params', ...issue.path], message: issue.message })
     for (const role of kind.roles.filter((r) => !Object.hasOwn(design.leathers, r.id)))
-      context.addIssue({ code: 'custom', path: ['leathers', role.id], message: `a leather for the ${role.label.toLowerCase()} is needed` })
-  }) // prettier-ignore
+      context.addIssue({
+        code: 'custom',
+        path: ['leathers', role.id],
+        message: `a leather for the ${role.label.toLowerCase()} is needed`,
+      })
+  })
 
 export type Design = z.infer<typeof designSchema>

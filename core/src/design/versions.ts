@@ -7,9 +7,15 @@ type Plain = Record<string, unknown>
 const STEPS: readonly ((design: Plain) => Plain)[] = [
   // Version 1 knew no awl, skives, thread lengths, habits or overruled findings; it reckoned with these.
   (one) => ({
-    ...one, version: 2, awl: STARTER_STORES.awls[0], skives: {}, lengths: {}, habits: DEFAULT_HABITS, overruled: [],
+    ...one,
+    version: 2,
+    awl: STARTER_STORES.awls[0],
+    skives: {},
+    lengths: {},
+    habits: DEFAULT_HABITS,
+    overruled: [],
   }),
-] // prettier-ignore
+]
 
 /** The oldest version that can still be read. */
 export const OLDEST_VERSION = DESIGN_VERSION - STEPS.length

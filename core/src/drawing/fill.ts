@@ -1,4 +1,18 @@
-import { type Path, type Point, boxHeight, boxWidth, line, openPath, pathBox, pathCrossings, pointInside, pointDot, pointRight, pointUnit, pointSubtract } from '../geometry/index.js'
+import {
+  type Path,
+  type Point,
+  boxHeight,
+  boxWidth,
+  line,
+  openPath,
+  pathBox,
+  pathCrossings,
+  pointInside,
+  pointDot,
+  pointRight,
+  pointUnit,
+  pointSubtract,
+} from '../geometry/index.js'
 
 /** Distance between dots of a glue stipple, mm. */
 const STIPPLE = 1.7
@@ -31,8 +45,11 @@ export function hatch(area: Path, from: Point, to: Point, start: number, end: nu
   const across = pointRight(slope)
   const box = pathBox(area)
   const corners = [
-    { x: box.left, y: box.top }, { x: box.right, y: box.top }, { x: box.right, y: box.bottom }, { x: box.left, y: box.bottom },
-  ] // prettier-ignore
+    { x: box.left, y: box.top },
+    { x: box.right, y: box.top },
+    { x: box.right, y: box.bottom },
+    { x: box.left, y: box.bottom },
+  ]
   const along = corners.map((c) => pointDot(pointSubtract(c, from), slope))
   const [first, last] = [Math.min(...along), Math.max(...along)]
   const length = Math.hypot(to.x - from.x, to.y - from.y)

@@ -1,4 +1,24 @@
-import { type Path, type Point, boxCentre, boxHeight, boxWidth, circlePoint, line, openPath, pathBox, pathMoved, pointAdd, pointInside, pointScale, pointSubtract, pointUnit, pointRight, polyline, type Move, pointMoved } from '../geometry/index.js'
+import {
+  type Path,
+  type Point,
+  boxCentre,
+  boxHeight,
+  boxWidth,
+  circlePoint,
+  line,
+  openPath,
+  pathBox,
+  pathMoved,
+  pointAdd,
+  pointInside,
+  pointScale,
+  pointSubtract,
+  pointUnit,
+  pointRight,
+  polyline,
+  type Move,
+  pointMoved,
+} from '../geometry/index.js'
 import type { LengthUnit } from '../measure/index.js'
 import { printWeight, trimmed } from '../measure/index.js'
 import { type Mark, type Piece, type PieceHole, pieceLabel } from '../reckon/index.js'
@@ -14,11 +34,20 @@ const TYPE = { name: 4.2, line: 3, mark: 2.8 } as const
 export function pieceDrawing(piece: Piece, job: string, unit: LengthUnit): readonly Drawn[] {
   const marks = piece.marks.flatMap((mark) => markDrawing(mark, piece, unit))
   const finished = piece.finished === piece.cut ? [] : [stroke('finished', piece.finished, WEIGHT.finished)]
-  return [...marks, ...finished, ...piece.holes.map(holeDrawing), stroke('cut', piece.cut, WEIGHT.cut), ...labelDrawing(piece, job, unit)]
+  return [
+    ...marks,
+    ...finished,
+    ...piece.holes.map(holeDrawing),
+    stroke('cut', piece.cut, WEIGHT.cut),
+    ...labelDrawing(piece, job, unit),
+  ]
 }
 
 const holeDrawing = (hole: PieceHole): Drawn => {
-  const [from, to] = [circlePoint(hole.at, hole.length / 2, hole.angle + Math.PI), circlePoint(hole.at, hole.length / 2, hole.angle)]
+  const [from, to] = [
+    circlePoint(hole.at, hole.length / 2, hole.angle + Math.PI),
+    circlePoint(hole.at, hole.length / 2, hole.angle),
+  ]
   return stroke('holes', openPath([line(from, to)]), hole.width)
 }
 
@@ -47,8 +76,13 @@ function foldDrawing({ from, to, width, rises }: Mark & { type: 'fold' }): Drawn
   const half = width > 0.1 ? width / 2 : 0
   const chevron = (at: Point, side: number, inward: number): Drawn => {
     const tip = pointAdd(at, pointScale(aside, side * (half + 0.6)))
-    const arm = (way: number) => pointAdd(tip, pointAdd(pointScale(aside, side * 1.6), pointScale(along, way * 1.4)))
-    return stroke('fold', polyline([arm(-1), tip, arm(1)].map((p) => pointAdd(p, pointScale(along, inward * 3)))), WEIGHT.fold)
+    const arm = (way: number) =>
+      pointAdd(tip, pointAdd(pointScale(aside, side * 1.6), pointScale(along, way * 1.4)))
+    return stroke(
+      'fold',
+      polyline([arm(-1), tip, arm(1)].map((p) => pointAdd(p, pointScale(along, inward * 3)))),
+      WEIGHT.fold,
+    )
   }
   const word = pointAdd(from, pointAdd(pointScale(along, 8), pointScale(aside, -half - 1.2)))
   const shifted = (by: number): Drawn => {
@@ -63,7 +97,9 @@ function foldDrawing({ from, to, width, rises }: Mark & { type: 'fold' }): Drawn
 }
 
 function skiveDrawing(mark: Mark & { type: 'skive' }, full: number, unit: LengthUnit): Drawn[] {
-  const lines = hatch(mark.area, mark.from, mark.to, mark.start / full, mark.end / full).map((path) => stroke('skive', path, WEIGHT.fine))
+  const lines = hatch(mark.area, mark.from, mark.to, mark.start / full, mark.end / full).map((path) =>
+    stroke('skive', path, WEIGHT.fine),
+  )
   const box = pathBox(mark.area)
   const level = mark.start === mark.end
   const wide = boxWidth(box) > 16
@@ -73,7 +109,10 @@ function skiveDrawing(mark: Mark & { type: 'skive' }, full: number, unit: Length
   const anchor = rightwards ? 'start' : 'end'
   const figures = level
     ? [text('skive', at((box.top + box.bottom) / 2 + 1), print(mark.start), TYPE.mark, anchor)]
-    : [text('skive', at(box.top + 1.5), print(mark.start), TYPE.mark, anchor), text('skive', at(box.bottom + 0.5), print(mark.end), TYPE.mark, anchor)]
+    : [
+        text('skive', at(box.top + 1.5), print(mark.start), TYPE.mark, anchor),
+        text('skive', at(box.bottom + 0.5), print(mark.end), TYPE.mark, anchor),
+      ]
   return [stroke('skive', mark.area, WEIGHT.fine, [0.8, 0.8]), ...lines, ...figures]
 }
 
@@ -83,7 +122,11 @@ function notchDrawing(at: Point, angle: number, letters: string, piece: Piece): 
   const outside = circlePoint(at, 3, out)
   const anchor = Math.cos(out) < -0.5 ? 'end' : Math.cos(out) > 0.5 ? 'start' : 'middle'
   return [
-    stroke('notches', openPath([line(circlePoint(at, 2, out + Math.PI), circlePoint(at, 2, out))]), WEIGHT.tick),
+    stroke(
+      'notches',
+      openPath([line(circlePoint(at, 2, out + Math.PI), circlePoint(at, 2, out))]),
+      WEIGHT.tick,
+    ),
     text('notches', { x: outside.x, y: outside.y + 1 }, letters, TYPE.mark, anchor),
   ]
 }
@@ -121,13 +164,21 @@ function labelDrawing(piece: Piece, job: string, unit: LengthUnit): Drawn[] {
   const lines = pieceLabel(piece, job, unit)
   const [name, line] = [TYPE.name * scale, TYPE.line * scale]
   return lines.map((words, i) =>
-    text('label', { x: at.x, y: at.y - 6 * scale + i * line * 1.45 + (i === 0 ? 0 : name * 0.25) }, words, i === 0 ? name : line, 'middle', i === 0),
+    text(
+      'label',
+      { x: at.x, y: at.y - 6 * scale + i * line * 1.45 + (i === 0 ? 0 : name * 0.25) },
+      words,
+      i === 0 ? name : line,
+      'middle',
+      i === 0,
+    ),
   )
 }
 
 /** The same drawing somewhere else on the sheet. */
 export function drawnMoved(drawn: Drawn, move: Move): Drawn {
-  const angle = (a: number): number => Math.atan2(move.b * Math.cos(a) + move.d * Math.sin(a), move.a * Math.cos(a) + move.c * Math.sin(a))
+  const angle = (a: number): number =>
+    Math.atan2(move.b * Math.cos(a) + move.d * Math.sin(a), move.a * Math.cos(a) + move.c * Math.sin(a))
   if (drawn.type === 'stroke') return { ...drawn, path: pathMoved(drawn.path, move) }
   if (drawn.type === 'dots') return { ...drawn, points: drawn.points.map((p) => pointMoved(p, move)) }
   return { ...drawn, at: pointMoved(drawn.at, move), angle: angle(drawn.angle) }

@@ -1,27 +1,70 @@
 import type { Path, Point } from '../geometry/index.js'
 
 /** The layers of a drawn piece, from the lowest to the uppermost; also the layer names of exported files. */
-export const LAYERS = ['glue', 'skive', 'finished', 'fold', 'holes', 'notches', 'grain', 'cut', 'label'] as const
+export const LAYERS = [
+  'glue',
+  'skive',
+  'finished',
+  'fold',
+  'holes',
+  'notches',
+  'grain',
+  'cut',
+  'label',
+] as const
 export type LayerName = (typeof LAYERS)[number]
 
 /** One stroke, cluster of dots or line of text, in mm, that every writer draws the same way. */
 export type Drawn =
-  | { readonly type: 'stroke'; readonly layer: LayerName; readonly path: Path; readonly weight: number; readonly dash?: readonly number[] }
-  | { readonly type: 'dots'; readonly layer: LayerName; readonly points: readonly Point[]; readonly diameter: number }
   | {
-      readonly type: 'text'; readonly layer: LayerName; readonly at: Point; readonly text: string
+      readonly type: 'stroke'
+      readonly layer: LayerName
+      readonly path: Path
+      readonly weight: number
+      readonly dash?: readonly number[]
+    }
+  | {
+      readonly type: 'dots'
+      readonly layer: LayerName
+      readonly points: readonly Point[]
+      readonly diameter: number
+    }
+  | {
+      readonly type: 'text'
+      readonly layer: LayerName
+      readonly at: Point
+      readonly text: string
       /** Height of the type, mm. */
       readonly size: number
       /** Radians, clockwise. */
       readonly angle: number
       readonly anchor: 'start' | 'middle' | 'end'
       readonly bold?: boolean
-    } // prettier-ignore
+    }
 
 export const stroke = (layer: LayerName, path: Path, weight: number, dash?: readonly number[]): Drawn => ({
-  type: 'stroke', layer, path, weight, ...(dash ? { dash } : {}),
-}) // prettier-ignore
+  type: 'stroke',
+  layer,
+  path,
+  weight,
+  ...(dash ? { dash } : {}),
+})
 
-export const text = (layer: LayerName, at: Point, words: string, size: number, anchor: 'start' | 'middle' | 'end' = 'middle', bold = false, angle = 0): Drawn => ({
-  type: 'text', layer, at, text: words, size, angle, anchor, bold,
-}) // prettier-ignore
+export const text = (
+  layer: LayerName,
+  at: Point,
+  words: string,
+  size: number,
+  anchor: 'start' | 'middle' | 'end' = 'middle',
+  bold = false,
+  angle = 0,
+): Drawn => ({
+  type: 'text',
+  layer,
+  at,
+  text: words,
+  size,
+  angle,
+  anchor,
+  bold,
+})

@@ -2,8 +2,12 @@
  * Length a bend uses up on the layer that keeps its length: angle × (inner radius + k t). Radians and mm; `neutral` is
  * k, the share of the thickness from the inner side. docs/formulas.md §0.
  */
-export const bendAllowance = (angle: number, innerRadius: number, thickness: number, neutral: number): number =>
-  angle * (innerRadius + neutral * thickness)
+export const bendAllowance = (
+  angle: number,
+  innerRadius: number,
+  thickness: number,
+  neutral: number,
+): number => angle * (innerRadius + neutral * thickness)
 
 /** Flat length a round book fold uses up over a gap of `gap` mm; docs/formulas.md §2 [2.01]. */
 export const bookFold = (gap: number, thickness: number, neutral: number): number =>

@@ -1,3 +1,11 @@
-export { type FoldedPair, bendAllowance, betweenMiddles, bookFold, foldDifference } from './fold.js'
+export { type FoldedPair, betweenMiddles, bookFold, foldDifference } from './fold.js'
 export { narrowestPocket, sideRoom, topCardHeight } from './pocket.js'
-export { arcPerStitch, equalisedStitches, halfAcross, meanStack, saddleStitchThread, throughWork, type SaddleStitch } from './stitch.js'
+export {
+  arcPerStitch,
+  equalisedStitches,
+  halfAcross,
+  meanStack,
+  saddleStitchThread,
+  throughWork,
+  type SaddleStitch,
+} from './stitch.js'

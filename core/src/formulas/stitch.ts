@@ -38,7 +38,8 @@ export function equalisedStitches(length: number, pitch: number, phases = 0): nu
 }
 
 /** Arc used up by a stitch of `pitch` mm stepped straight over a curve of `radius` mm; docs/formulas.md §7 [7.05]. */
-export const arcPerStitch = (radius: number, pitch: number): number => 2 * radius * Math.asin(pitch / (2 * radius))
+export const arcPerStitch = (radius: number, pitch: number): number =>
+  2 * radius * Math.asin(pitch / (2 * radius))
 
 /** Half of a slanted slot measured across the seam, mm; slant in radians. */
 export const halfAcross = (slotLength: number, slant: number): number => (slotLength * Math.sin(slant)) / 2

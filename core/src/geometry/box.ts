@@ -1,6 +1,14 @@
 import type { Path } from './path.js'
 import type { Point } from './point.js'
-import { type Arc, type Cubic, type Segment, arcRadius, arcStart, circlePoint, segmentPoint } from './segment.js'
+import {
+  type Arc,
+  type Cubic,
+  type Segment,
+  arcRadius,
+  arcStart,
+  circlePoint,
+  segmentPoint,
+} from './segment.js'
 
 export interface Box {
   readonly left: number
@@ -13,10 +21,16 @@ export const boxWidth = (b: Box): number => b.right - b.left
 export const boxHeight = (b: Box): number => b.bottom - b.top
 export const boxCentre = (b: Box): Point => ({ x: (b.left + b.right) / 2, y: (b.top + b.bottom) / 2 })
 export const boxGrown = (b: Box, by: number): Box => ({
-  left: b.left - by, top: b.top - by, right: b.right + by, bottom: b.bottom + by,
-}) // prettier-ignore
+  left: b.left - by,
+  top: b.top - by,
+  right: b.right + by,
+  bottom: b.bottom + by,
+})
 export const boxesTouch = (a: Box, b: Box, within = 0): boolean =>
-  a.left <= b.right + within && b.left <= a.right + within && a.top <= b.bottom + within && b.top <= a.bottom + within
+  a.left <= b.right + within &&
+  b.left <= a.right + within &&
+  a.top <= b.bottom + within &&
+  b.top <= a.bottom + within
 export const boxOfPoints = (points: readonly Point[]): Box => ({
   left: Math.min(...points.map((p) => p.x)),
   top: Math.min(...points.map((p) => p.y)),
@@ -32,7 +46,10 @@ export const boxUnion = (boxes: readonly Box[]): Box => ({
 
 /** The points of the arc that lie straight above, below, left or right of its centre. */
 function arcExtremes(a: Arc): Point[] {
-  const [low, high] = [Math.min(arcStart(a), arcStart(a) + a.sweep), Math.max(arcStart(a), arcStart(a) + a.sweep)]
+  const [low, high] = [
+    Math.min(arcStart(a), arcStart(a) + a.sweep),
+    Math.max(arcStart(a), arcStart(a) + a.sweep),
+  ]
   const quarters: Point[] = []
   for (let k = Math.ceil(low / (Math.PI / 2)); k * (Math.PI / 2) <= high; k += 1)
     quarters.push(circlePoint(a.centre, arcRadius(a), k * (Math.PI / 2)))
@@ -50,8 +67,8 @@ function stillPoints(p0: number, p1: number, p2: number, p3: number): number[] {
 }
 
 const cubicExtremes = (s: Cubic): Point[] =>
-  [...stillPoints(s.from.x, s.c1.x, s.c2.x, s.to.x), ...stillPoints(s.from.y, s.c1.y, s.c2.y, s.to.y)].map((t) =>
-    segmentPoint(s, t),
+  [...stillPoints(s.from.x, s.c1.x, s.c2.x, s.to.x), ...stillPoints(s.from.y, s.c1.y, s.c2.y, s.to.y)].map(
+    (t) => segmentPoint(s, t),
   )
 
 /** The smallest upright box round a segment, exact. */

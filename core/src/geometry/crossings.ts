@@ -2,7 +2,16 @@ import { boxesTouch, segmentBox } from './box.js'
 import { segmentStops } from './flatten.js'
 import type { Path } from './path.js'
 import { type Point, pointCross, pointDistance, pointSubtract } from './point.js'
-import { type Arc, type Line, type Segment, arcRadius, arcStart, line, segmentDerivative, segmentPoint } from './segment.js'
+import {
+  type Arc,
+  type Line,
+  type Segment,
+  arcRadius,
+  arcStart,
+  line,
+  segmentDerivative,
+  segmentPoint,
+} from './segment.js'
 
 /** Where two segments cross: the parameter on each. Stretches that lie on each other give no crossing. */
 export interface Crossing {
@@ -33,7 +42,11 @@ const arcParameter = (a: Arc, p: Point): number => {
 function lineArc(a: Line, b: Arc): [number, number][] {
   const u = pointSubtract(a.to, a.from)
   const w = pointSubtract(a.from, b.centre)
-  const [aa, bb, cc] = [u.x * u.x + u.y * u.y, 2 * (u.x * w.x + u.y * w.y), w.x * w.x + w.y * w.y - arcRadius(b) ** 2]
+  const [aa, bb, cc] = [
+    u.x * u.x + u.y * u.y,
+    2 * (u.x * w.x + u.y * w.y),
+    w.x * w.x + w.y * w.y - arcRadius(b) ** 2,
+  ]
   const root = bb * bb - 4 * aa * cc
   if (aa === 0 || root < 0) return []
   const half = Math.sqrt(root)
@@ -83,7 +96,12 @@ function byChords(a: Segment, b: Segment): [number, number][] {
       return lineLine(ca, cb)
         .filter(([t, u]) => t > -0.05 && t < 1.05 && u > -0.05 && u < 1.05)
         .map(([t, u]) =>
-          refined(a, b, stopsA[i]! + t * (stopsA[i + 1]! - stopsA[i]!), stopsB[j]! + u * (stopsB[j + 1]! - stopsB[j]!)),
+          refined(
+            a,
+            b,
+            stopsA[i]! + t * (stopsA[i + 1]! - stopsA[i]!),
+            stopsB[j]! + u * (stopsB[j + 1]! - stopsB[j]!),
+          ),
         )
     }),
   )
@@ -112,9 +130,14 @@ export function segmentCrossings(a: Segment, b: Segment): readonly Crossing[] {
 }
 
 /** Where `path` crosses `other`: index of the segment and parameter on `path`, in order along it. */
-export function pathCrossings(path: Path, other: Path): readonly { segment: number; parameter: number; at: Point }[] {
+export function pathCrossings(
+  path: Path,
+  other: Path,
+): readonly { segment: number; parameter: number; at: Point }[] {
   const all = path.segments.flatMap((a, segment) =>
-    other.segments.flatMap((b) => segmentCrossings(a, b).map(({ on, at }) => ({ segment, parameter: on, at }))),
+    other.segments.flatMap((b) =>
+      segmentCrossings(a, b).map(({ on, at }) => ({ segment, parameter: on, at })),
+    ),
   )
   all.sort((a, b) => a.segment - b.segment || a.parameter - b.parameter)
   return all.filter((one, i) => i === 0 || pointDistance(one.at, all[i - 1]!.at) > 1e-7)

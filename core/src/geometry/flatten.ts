@@ -27,7 +27,9 @@ export function segmentStops(s: Segment, tolerance: number): readonly number[] {
 /** The path as points whose chords stay within `tolerance` mm. A closed path does not repeat its first point. */
 export function pathPoints(path: Path, tolerance = 0.01): readonly Point[] {
   const points = path.segments.flatMap((s) =>
-    segmentStops(s, tolerance).slice(0, -1).map((t) => segmentPoint(s, t)),
-  ) // prettier-ignore
+    segmentStops(s, tolerance)
+      .slice(0, -1)
+      .map((t) => segmentPoint(s, t)),
+  )
   return path.closed ? points : [...points, path.segments[path.segments.length - 1]!.to]
 }

@@ -1,9 +1,9 @@
-export { type Box, boxCentre, boxGrown, boxHeight, boxOfPoints, boxUnion, boxWidth, boxesTouch, pathBox } from './box.js'
-export { pathCrossesItself, pathCrossings, segmentCrossings } from './crossings.js'
+export { type Box, boxCentre, boxGrown, boxHeight, boxWidth, pathBox } from './box.js'
+export { pathCrossesItself, pathCrossings } from './crossings.js'
 export { pathPoints } from './flatten.js'
 export { pointInside } from './inside.js'
-export { segmentLength, segmentParameterAt } from './length.js'
-export { type Nearest, pathNearest, pathWithin, segmentNearest } from './nearest.js'
+export { segmentLength } from './length.js'
+export { type Nearest, pathNearest } from './nearest.js'
 export { type CornerStyle, offsetClosed, offsetLargestMaybe, offsetOpenMaybe } from './offset.js'
 export { type Overlay, overlay } from './overlay.js'
 export {
@@ -29,7 +29,6 @@ export {
   pointCross,
   pointDistance,
   pointDot,
-  pointLength,
   pointRight,
   pointScale,
   pointSubtract,
@@ -50,7 +49,6 @@ export {
   cubic,
   line,
   segmentPoint,
-  segmentReversed,
   segmentTangent,
 } from './segment.js'
 export {
@@ -61,7 +59,6 @@ export {
   flipAbout,
   moveBack,
   moveThen,
-  movesOver,
   pathMoved,
   pointMoved,
   shift,

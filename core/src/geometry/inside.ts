@@ -28,7 +28,8 @@ function prepare(path: Path): Prepared {
   const ring: Point[] = []
   for (const segment of path.segments) {
     if (segment.type === 'line') ring.push(segment.from)
-    else if (segment.type === 'cubic') ring.push(...pathPoints(openPath([segment]), CUBIC_TOLERANCE).slice(0, -1))
+    else if (segment.type === 'cubic')
+      ring.push(...pathPoints(openPath([segment]), CUBIC_TOLERANCE).slice(0, -1))
     else
       for (const part of quarters(segment)) {
         ring.push(part.from)

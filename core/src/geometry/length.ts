@@ -21,7 +21,10 @@ const speed = (s: Cubic, t: number): number => {
 const gauss = (s: Cubic, t0: number, t1: number): number => {
   const half = (t1 - t0) / 2
   const middle = (t0 + t1) / 2
-  return half * GAUSS.reduce((sum, [x, w]) => sum + w * (speed(s, middle - half * x) + speed(s, middle + half * x)), 0)
+  return (
+    half *
+    GAUSS.reduce((sum, [x, w]) => sum + w * (speed(s, middle - half * x) + speed(s, middle + half * x)), 0)
+  )
 }
 
 function cubicLength(s: Cubic, t0: number, t1: number, depth = 0): number {

@@ -1,4 +1,4 @@
-import { boxesTouch, boxGrown, pathBox, segmentBox } from './box.js'
+import { boxesTouch, boxGrown, segmentBox } from './box.js'
 import { segmentStops } from './flatten.js'
 import type { Path } from './path.js'
 import { type Point, pointDistance, pointDot, pointSubtract } from './point.js'
@@ -22,7 +22,7 @@ function onLine(p: Point, s: Segment): number {
 function onArc(p: Point, s: Segment & { type: 'arc' }): number {
   const angle = Math.atan2(p.y - s.centre.y, p.x - s.centre.x) - arcStart(s)
   const around = 2 * Math.PI
-  const ahead = s.sweep >= 0 ? ((angle % around) + around) % around : -((((-angle) % around) + around) % around) // prettier-ignore
+  const ahead = s.sweep >= 0 ? ((angle % around) + around) % around : -(((-angle % around) + around) % around)
   const t = ahead / s.sweep
   if (t <= 1) return t
   return pointDistance(p, s.from) <= pointDistance(p, s.to) ? 0 : 1
@@ -32,7 +32,9 @@ function onArc(p: Point, s: Segment & { type: 'arc' }): number {
 function onCubic(p: Point, s: Segment): number {
   const stops = segmentStops(s, 0.05)
   const dense = stops.length < 9 ? Array.from({ length: 9 }, (_, i) => i / 8) : stops
-  let best = dense.reduce((a, b) => (pointDistance(p, segmentPoint(s, b)) < pointDistance(p, segmentPoint(s, a)) ? b : a))
+  let best = dense.reduce((a, b) =>
+    pointDistance(p, segmentPoint(s, b)) < pointDistance(p, segmentPoint(s, a)) ? b : a,
+  )
   for (let step = 0; step < 12; step += 1) {
     const d = segmentDerivative(s, best)
     const miss = pointDot(pointSubtract(segmentPoint(s, best), p), d)
@@ -45,7 +47,10 @@ function onCubic(p: Point, s: Segment): number {
 }
 
 /** The place of a segment nearest to p. */
-export function segmentNearest(s: Segment, p: Point): { readonly at: Point; readonly distance: number; readonly parameter: number } {
+export function segmentNearest(
+  s: Segment,
+  p: Point,
+): { readonly at: Point; readonly distance: number; readonly parameter: number } {
   const parameter = s.type === 'line' ? onLine(p, s) : s.type === 'arc' ? onArc(p, s) : onCubic(p, s)
   const at = segmentPoint(s, parameter)
   return { at, distance: pointDistance(p, at), parameter }
@@ -55,19 +60,14 @@ export function segmentNearest(s: Segment, p: Point): { readonly at: Point; read
 export function pathNearest(path: Path, p: Point): Nearest {
   let best: Nearest | undefined
   for (const [segment, s] of path.segments.entries()) {
-    if (best && !boxesTouch(boxGrown(segmentBox(s), best.distance), { left: p.x, right: p.x, top: p.y, bottom: p.y }))
+    if (
+      best &&
+      !boxesTouch(boxGrown(segmentBox(s), best.distance), { left: p.x, right: p.x, top: p.y, bottom: p.y })
+    )
       continue
     const near = segmentNearest(s, p)
     if (!best || near.distance < best.distance) best = { ...near, segment }
   }
   if (!best) throw new RangeError('a path without segments is near to nothing')
   return best
-}
-
-/** Whether a path comes within `reach` mm of p; cheaper than `pathNearest` for far ones. */
-export function pathWithin(path: Path, p: Point, reach: number): Nearest | undefined {
-  const box = boxGrown(pathBox(path), reach)
-  if (p.x < box.left || p.x > box.right || p.y < box.top || p.y > box.bottom) return undefined
-  const near = pathNearest(path, p)
-  return near.distance <= reach ? near : undefined
 }

@@ -21,9 +21,15 @@ const KEEP_TOLERANCE = 0.008
  * nothing is left, several where the shape falls apart. One number, or one for each segment.
  * Method: docs/geometry.md.
  */
-export function offsetClosed(path: Path, distance: number | readonly number[], style: CornerStyle = 'mitred'): Path[] {
+export function offsetClosed(
+  path: Path,
+  distance: number | readonly number[],
+  style: CornerStyle = 'mitred',
+): Path[] {
   const outward = pathArea(path) >= 0 ? -1 : 1
-  const distances = path.segments.map((_, i) => outward * (typeof distance === 'number' ? distance : distance[i]!))
+  const distances = path.segments.map(
+    (_, i) => outward * (typeof distance === 'number' ? distance : distance[i]!),
+  )
   if (distances.every((d) => d === 0)) return [path]
   const raw = rawOffset(path.segments, distances, true, style)
   const loops = chained(survivors(raw, path.segments, distances), true)
@@ -45,17 +51,27 @@ export const offsetLargestMaybe = (
  * The line at `distance` mm to the right of an open path (left where negative), seen along it. Stretches that would
  * cross are taken out; the longest unbroken line is given back, undefined where nothing is left.
  */
-export function offsetOpenMaybe(path: Path, distance: number, style: CornerStyle = 'mitred'): Path | undefined {
+export function offsetOpenMaybe(
+  path: Path,
+  distance: number,
+  style: CornerStyle = 'mitred',
+): Path | undefined {
   if (distance === 0) return path
   const distances = path.segments.map(() => distance)
   const raw = rawOffset(path.segments, distances, false, style)
-  const length = (segments: readonly Segment[]): number => segments.reduce((sum, s) => sum + segmentLength(s), 0)
+  const length = (segments: readonly Segment[]): number =>
+    segments.reduce((sum, s) => sum + segmentLength(s), 0)
   const lines = chained(survivors(raw, path.segments, distances), false).sort((a, b) => length(b) - length(a))
   return lines[0] && { segments: lines[0], closed: false }
 }
 
 /** Every segment moved to its side, and the corners between them closed; may still cross itself. */
-function rawOffset(segments: readonly Segment[], distances: readonly number[], closed: boolean, style: CornerStyle): Segment[] {
+function rawOffset(
+  segments: readonly Segment[],
+  distances: readonly number[],
+  closed: boolean,
+  style: CornerStyle,
+): Segment[] {
   const moved = segments.map((s, i) => offsetSegment(s, distances[i]!))
   const out: Segment[] = []
   const joined: Segment[][] = moved.map((parts) => [...parts])
@@ -64,7 +80,17 @@ function rawOffset(segments: readonly Segment[], distances: readonly number[], c
     const next = (i + 1) % count
     out.push(...joined[i]!)
     if (i === count - 1 && !closed) break
-    out.push(...corner(segments[i]!, segments[next]!, distances[i]!, distances[next]!, joined[i]!, joined[next]!, style))
+    out.push(
+      ...corner(
+        segments[i]!,
+        segments[next]!,
+        distances[i]!,
+        distances[next]!,
+        joined[i]!,
+        joined[next]!,
+        style,
+      ),
+    )
   }
   return out
 }
@@ -73,31 +99,46 @@ const lastOf = <T>(list: readonly T[]): T => list[list.length - 1]!
 
 /** What closes the corner between two moved neighbours: nothing, a straight run to the mitre and on, or an arc. */
 function corner(
-  before: Segment, after: Segment, d0: number, d1: number,
-  movedBefore: readonly Segment[], movedAfter: readonly Segment[], style: CornerStyle,
-): Segment[] { // prettier-ignore
+  before: Segment,
+  after: Segment,
+  d0: number,
+  d1: number,
+  movedBefore: readonly Segment[],
+  movedAfter: readonly Segment[],
+  style: CornerStyle,
+): Segment[] {
   const [from, to] = [lastOf(movedBefore).to, movedAfter[0]!.from]
   if (pointsMeet(from, to, 1e-9)) return []
   const [along, onward] = [segmentTangent(before, 1), segmentTangent(after, 0)]
   const turning = pointCross(along, onward)
   const opens = (d0 + d1) * turning < -1e-12
   if (!opens) return [line(from, to)]
-  if (style === 'rounded' && Math.abs(d0 - d1) < 1e-12) return [arc(from, to, before.to, Math.atan2(turning, pointDot(along, onward)))]
+  if (style === 'rounded' && Math.abs(d0 - d1) < 1e-12)
+    return [arc(from, to, before.to, Math.atan2(turning, pointDot(along, onward)))]
   const reach = pointCross({ x: to.x - from.x, y: to.y - from.y }, onward) / turning
   const tip = pointAdd(from, pointScale(along, reach))
-  if (pointDistance(tip, before.to) > MITRE_LIMIT * Math.max(Math.abs(d0), Math.abs(d1))) return [line(from, to)]
+  if (pointDistance(tip, before.to) > MITRE_LIMIT * Math.max(Math.abs(d0), Math.abs(d1)))
+    return [line(from, to)]
   return [line(from, tip), line(tip, to)].filter((s) => segmentLength(s) > 1e-9)
 }
 
 /** Cuts the raw offset wherever it crosses itself and keeps the stretches that lie far enough from the original. */
-function survivors(raw: readonly Segment[], original: readonly Segment[], distances: readonly number[]): Segment[] {
+function survivors(
+  raw: readonly Segment[],
+  original: readonly Segment[],
+  distances: readonly number[],
+): Segment[] {
   const cuts = crossingCuts(raw)
   const boxes = original.map((s, i) => boxGrown(segmentBox(s), Math.abs(distances[i]!)))
   const count = original.length
   const wanted = (i: number): number => Math.abs(distances[(i + count) % count]!)
   // Round a corner the smaller of the two distances rules: the larger one's side is reached along the smaller's line.
   const atCorner = (i: number, parameter: number): number =>
-    parameter <= 0 ? Math.min(wanted(i), wanted(i - 1)) : parameter >= 1 ? Math.min(wanted(i), wanted(i + 1)) : wanted(i)
+    parameter <= 0
+      ? Math.min(wanted(i), wanted(i - 1))
+      : parameter >= 1
+        ? Math.min(wanted(i), wanted(i + 1))
+        : wanted(i)
   const farEnough = (p: Point): boolean =>
     original.every((s, i) => {
       if (!boxesTouch(boxes[i]!, { left: p.x, right: p.x, top: p.y, bottom: p.y })) return true
@@ -136,7 +177,8 @@ function chained(parts: readonly Segment[], closed: boolean): Segment[][] {
     for (const s of left) if (pointsMeet(s.from, end, 1e-4)) return s
     return undefined
   }
-  const hasBefore = (s: Segment): boolean => parts.some((other) => other !== s && pointsMeet(other.to, s.from, 1e-4))
+  const hasBefore = (s: Segment): boolean =>
+    parts.some((other) => other !== s && pointsMeet(other.to, s.from, 1e-4))
   const chains: Segment[][] = []
   while (left.size > 0) {
     const first = (closed ? undefined : [...left].find((s) => !hasBefore(s))) ?? left.values().next().value!

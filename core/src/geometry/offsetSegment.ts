@@ -47,7 +47,8 @@ const sidePoint = (s: Segment, t: number, distance: number) =>
 /** The Hermite cubic with the true parallel's end points and end derivatives C'(1 - κd). */
 function hermite(s: Cubic, distance: number): Cubic {
   const [from, to] = [sidePoint(s, 0, distance), sidePoint(s, 1, distance)]
-  const handle = (t: number) => pointScale(segmentDerivative(s, t), (1 - segmentCurvature(s, t) * distance) / 3)
+  const handle = (t: number) =>
+    pointScale(segmentDerivative(s, t), (1 - segmentCurvature(s, t) * distance) / 3)
   return cubic(from, pointAdd(from, handle(0)), pointAdd(to, pointScale(handle(1), -1)), to)
 }
 

@@ -19,7 +19,9 @@ function placesOf(path: Path, step: number): Point[] {
   return path.segments.flatMap((s) => {
     const length = segmentLength(s)
     const count = Math.max(s.type === 'line' ? 2 : 8, Math.ceil(length / step))
-    return Array.from({ length: count }, (_, i) => segmentPoint(s, segmentParameterAt(s, (length * i) / count)))
+    return Array.from({ length: count }, (_, i) =>
+      segmentPoint(s, segmentParameterAt(s, (length * i) / count)),
+    )
   })
 }
 
@@ -37,7 +39,8 @@ function farthest(from: Path, to: Path, step: number): Overlay {
  * all corners; for lines and gentle curves within step²/8R of the true one.
  */
 export function overlay(a: Path, b: Path, step = STEP): Overlay {
-  if (pathLength(a) === 0 || pathLength(b) === 0) throw new RangeError('a path of no length cannot be laid over another')
+  if (pathLength(a) === 0 || pathLength(b) === 0)
+    throw new RangeError('a path of no length cannot be laid over another')
   const [forth, back] = [farthest(a, b, step), farthest(b, a, step)]
   return forth.distance >= back.distance ? forth : { distance: back.distance, on: back.other, other: back.on }
 }

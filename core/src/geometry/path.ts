@@ -94,7 +94,12 @@ function segmentArea(s: Segment): number {
   }
   const { from: p, c1: a, c2: b, to: q } = s
   return (
-    (6 * pointCross(p, a) + 3 * pointCross(p, b) + pointCross(p, q) + 3 * pointCross(a, b) + 3 * pointCross(a, q) +
-      6 * pointCross(b, q)) / 20
-  ) // prettier-ignore
+    (6 * pointCross(p, a) +
+      3 * pointCross(p, b) +
+      pointCross(p, q) +
+      3 * pointCross(a, b) +
+      3 * pointCross(a, q) +
+      6 * pointCross(b, q)) /
+    20
+  )
 }

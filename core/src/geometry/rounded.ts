@@ -1,5 +1,14 @@
 import { type Path, closedPath } from './path.js'
-import { type Point, pointAdd, pointCross, pointDistance, pointDot, pointScale, pointSubtract, pointUnit } from './point.js'
+import {
+  type Point,
+  pointAdd,
+  pointCross,
+  pointDistance,
+  pointDot,
+  pointScale,
+  pointSubtract,
+  pointUnit,
+} from './point.js'
 import { type Segment, arc, line } from './segment.js'
 
 export interface Corner extends Point {
@@ -38,7 +47,9 @@ function fillet(before: Point, at: Corner, after: Point): Fillet {
  */
 export function roundedPolygon(corners: readonly Corner[]): RoundedPolygon {
   const count = corners.length
-  const fillets = corners.map((at, i) => fillet(corners[(i + count - 1) % count]!, at, corners[(i + 1) % count]!))
+  const fillets = corners.map((at, i) =>
+    fillet(corners[(i + count - 1) % count]!, at, corners[(i + 1) % count]!),
+  )
   const segments: Segment[] = []
   const sides: (number | undefined)[] = []
   const roundings: (number | undefined)[] = []
@@ -48,8 +59,14 @@ export function roundedPolygon(corners: readonly Corner[]): RoundedPolygon {
     const side = pointSubtract(corners[(i + 1) % count]!, corners[i]!)
     const along = pointDot(pointSubtract(next.enter, here.leave), pointUnit(side))
     if (along < -1e-9)
-      throw new RangeError(`the roundings at corners ${i + 1} and ${((i + 1) % count) + 1} need ${(-along).toFixed(1)} mm more than the side has`)
-    sides.push(pointDistance(here.leave, next.enter) > 1e-9 ? segments.push(line(here.leave, next.enter)) - 1 : undefined)
+      throw new RangeError(
+        `the roundings at corners ${i + 1} and ${((i + 1) % count) + 1} need ${(-along).toFixed(1)} mm more than the side has`,
+      )
+    sides.push(
+      pointDistance(here.leave, next.enter) > 1e-9
+        ? segments.push(line(here.leave, next.enter)) - 1
+        : undefined,
+    )
   }
   return { path: closedPath(segments), sides, roundings }
 }

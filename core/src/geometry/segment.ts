@@ -24,9 +24,19 @@ export type Segment = Line | Arc | Cubic
 
 export const line = (from: Point, to: Point): Line => ({ type: 'line', from, to })
 export const arc = (from: Point, to: Point, centre: Point, sweep: number): Arc => ({
-  type: 'arc', from, to, centre, sweep,
-}) // prettier-ignore
-export const cubic = (from: Point, c1: Point, c2: Point, to: Point): Cubic => ({ type: 'cubic', from, c1, c2, to })
+  type: 'arc',
+  from,
+  to,
+  centre,
+  sweep,
+})
+export const cubic = (from: Point, c1: Point, c2: Point, to: Point): Cubic => ({
+  type: 'cubic',
+  from,
+  c1,
+  c2,
+  to,
+})
 
 export const arcRadius = (a: Arc): number => pointDistance(a.from, a.centre)
 export const arcStart = (a: Arc): number => Math.atan2(a.from.y - a.centre.y, a.from.x - a.centre.x)

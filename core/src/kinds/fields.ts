@@ -17,9 +17,19 @@ interface FieldBase {
 
 /** A setting that can stand in a sentence. */
 export type Field =
-  | (FieldBase & { readonly type: 'length'; readonly least: number; readonly most: number; readonly step: number })
+  | (FieldBase & {
+      readonly type: 'length'
+      readonly least: number
+      readonly most: number
+      readonly step: number
+    })
   | (FieldBase & { readonly type: 'count'; readonly least: number; readonly most: number })
-  | (FieldBase & { readonly type: 'share'; readonly least: number; readonly most: number; readonly step: number })
+  | (FieldBase & {
+      readonly type: 'share'
+      readonly least: number
+      readonly most: number
+      readonly step: number
+    })
   | (FieldBase & { readonly type: 'choice'; readonly choices: readonly Choice[] })
   | (FieldBase & { readonly type: 'leather'; readonly role: string })
   | (FieldBase & { readonly type: 'iron' })

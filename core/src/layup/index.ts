@@ -1,3 +1,11 @@
-export { type LaidSheet, type LaidUp, type Layer, layUp, layersAt, sheetThickness, thicknessAt } from './laid.js'
+export {
+  type LaidSheet,
+  type LaidUp,
+  type Layer,
+  layUp,
+  layersAt,
+  sheetThickness,
+  thicknessAt,
+} from './laid.js'
 export { type SkiveWishes, withSkives } from './skived.js'
 export { type LayerSpan, type Transect, type TransectLayer, type TransectStep, transect } from './transect.js'

@@ -1,4 +1,14 @@
-import { type Box, type Move, type Path, type Point, moveBack, pathBox, pathMoved, pointInside, pointMoved } from '../geometry/index.js'
+import {
+  type Box,
+  type Move,
+  type Path,
+  type Point,
+  moveBack,
+  pathBox,
+  pathMoved,
+  pointInside,
+  pointMoved,
+} from '../geometry/index.js'
 import { type Band, type Clip, type Layup, type Panel, type Sheet, panelOf } from '../master/index.js'
 
 /** A sheet ready to be asked how thick it is at a place. */

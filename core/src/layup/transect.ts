@@ -1,4 +1,14 @@
-import { type Path, type Point, line, openPath, pathCrossings, pathMoved, pointBetween, pointDistance, pointMoved } from '../geometry/index.js'
+import {
+  type Path,
+  type Point,
+  line,
+  openPath,
+  pathCrossings,
+  pathMoved,
+  pointBetween,
+  pointDistance,
+  pointMoved,
+} from '../geometry/index.js'
 import { type LaidSheet, type LaidUp, sheetThickness } from './laid.js'
 
 /** One layer's height over a stretch of the transect: straight from `start` to `end`, mm along and above the lowest face. */
@@ -73,7 +83,10 @@ export function transect(work: LaidUp, from: Point, to: Point, contents = false)
   const steps: TransectStep[] = []
   for (let i = 1; i < stops.length; i += 1) {
     const [start, end] = [stops[i - 1]!, stops[i]!]
-    const ends = [pointBetween(from, to, (start + INSET) / length), pointBetween(from, to, (end - INSET) / length)] as const
+    const ends = [
+      pointBetween(from, to, (start + INSET) / length),
+      pointBetween(from, to, (end - INSET) / length),
+    ] as const
     let [low, high] = [0, 0]
     for (const laid of work.sheets) {
       if (laid.sheet.type === 'content' && !contents) continue
@@ -87,7 +100,12 @@ export function transect(work: LaidUp, from: Point, to: Point, contents = false)
     }
     steps.push({ start, end, total: [low, high] })
   }
-  return { length, layers: work.sheets.flatMap((laid) => layerOf(laid, spans.get(laid))), steps, thickest: Math.max(0, ...steps.flatMap((s) => s.total)) }
+  return {
+    length,
+    layers: work.sheets.flatMap((laid) => layerOf(laid, spans.get(laid))),
+    steps,
+    thickest: Math.max(0, ...steps.flatMap((s) => s.total)),
+  }
 }
 
 const layerOf = (laid: LaidSheet, spans: readonly LayerSpan[] | undefined): TransectLayer[] =>

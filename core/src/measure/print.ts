@@ -1,6 +1,7 @@
 import { INCH, type LengthUnit, OUNCE, roundTo } from './units.js'
 
-const greatestCommonDivisor = (a: number, b: number): number => (b === 0 ? a : greatestCommonDivisor(b, a % b))
+const greatestCommonDivisor = (a: number, b: number): number =>
+  b === 0 ? a : greatestCommonDivisor(b, a % b)
 
 /** A fraction of an inch in lowest terms, to the nearest 1/`parts`: 61.9125 mm is `2 7/16`. */
 export function inchFraction(mm: number, parts = 64): string {

@@ -1,7 +1,9 @@
 /** What a reader of the maker's writing gives back: a value, or a sentence that says what was wrong. */
-export type Parsed<T> = { readonly ok: true; readonly value: T } | { readonly ok: false; readonly error: MeasureError }
+export type Parsed<T> =
+  { readonly ok: true; readonly value: T } | { readonly ok: false; readonly error: MeasureError }
 
-export type MeasureErrorCode = 'EMPTY' | 'NOT_UNDERSTOOD' | 'UNIT_UNKNOWN' | 'UNITS_DO_NOT_FIT' | 'NOT_FINITE' | 'TOO_SMALL'
+export type MeasureErrorCode =
+  'EMPTY' | 'NOT_UNDERSTOOD' | 'UNIT_UNKNOWN' | 'UNITS_DO_NOT_FIT' | 'NOT_FINITE' | 'TOO_SMALL'
 
 /** Why a measure could not be read. `near` is the piece of text that stopped the reading. */
 export interface MeasureError {
@@ -13,7 +15,12 @@ export interface MeasureError {
 
 export const understood = <T>(value: T): Parsed<T> => ({ ok: true, value })
 
-export const refused = (code: MeasureErrorCode, text: string, near: string, example: string): Parsed<never> => ({
+export const refused = (
+  code: MeasureErrorCode,
+  text: string,
+  near: string,
+  example: string,
+): Parsed<never> => ({
   ok: false,
   error: { code, text, near, example },
 })

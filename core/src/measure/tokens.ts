@@ -5,8 +5,14 @@ export type Token =
   | { readonly type: 'operator'; readonly text: '+' | '-' | '*' | '/' | '(' | ')' }
 
 const VULGAR: Readonly<Record<string, string>> = {
-  '½': '1/2', '¼': '1/4', '¾': '3/4', '⅛': '1/8', '⅜': '3/8', '⅝': '5/8', '⅞': '7/8',
-} // prettier-ignore
+  '½': '1/2',
+  '¼': '1/4',
+  '¾': '3/4',
+  '⅛': '1/8',
+  '⅜': '3/8',
+  '⅝': '5/8',
+  '⅞': '7/8',
+}
 
 const ALIASES: Readonly<Record<string, Token & { type: 'operator' }>> = {
   '×': { type: 'operator', text: '*' },

@@ -14,8 +14,16 @@ const EXAMPLE = '1.6 mm, 1.6-2.0 mm, 4 oz or 4/5 oz'
 const NUMBER = String.raw`(\d+(?:[.,]\d+)?|[.,]\d+)`
 const PATTERN = new RegExp(`^${NUMBER}(?:\\s*(?:[-–/]|to)\\s*${NUMBER})?\\s*([a-z"]*)\\.?$`)
 const UNITS: Readonly<Record<string, number>> = {
-  '': 1, mm: 1, oz: OUNCE, ounce: OUNCE, ounces: OUNCE, iron: IRON, irons: IRON, in: INCH, '"': INCH,
-} // prettier-ignore
+  '': 1,
+  mm: 1,
+  oz: OUNCE,
+  ounce: OUNCE,
+  ounces: OUNCE,
+  iron: IRON,
+  irons: IRON,
+  in: INCH,
+  '"': INCH,
+}
 
 const toNumber = (text: string): number => Number(text.replace(',', '.'))
 

@@ -17,7 +17,12 @@ export interface Arrangement<T> {
  * Pieces laid in rows, in their own order, `gap` mm apart, on a sheet as wide as asked or as the widest piece. No
  * packing: a maker finds them again where they were.
  */
-export function arrangeInRows<T>(items: readonly T[], outline: (item: T) => Path, width: number, gap: number): Arrangement<T> {
+export function arrangeInRows<T>(
+  items: readonly T[],
+  outline: (item: T) => Path,
+  width: number,
+  gap: number,
+): Arrangement<T> {
   const placed: Placed<T>[] = []
   let [x, y, row, widest] = [0, 0, 0, 0]
   for (const item of items) {

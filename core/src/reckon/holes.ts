@@ -22,7 +22,10 @@ function sheetsOf(panel: Panel, work: LaidUp, runs: readonly Run[]): SheetHoles[
     .filter((laid) => laid.sheet.type === 'panel' && laid.sheet.panelId === panel.id)
     .map((laid) => ({
       clipped: laid.sheet.clips.length > 0,
-      byRun: runs.filter((r) => r.join.through.includes(laid.sheet.id)).map((run) => holesInSheet(run, laid)).filter((holes) => holes.length > 0),
+      byRun: runs
+        .filter((r) => r.join.through.includes(laid.sheet.id))
+        .map((run) => holesInSheet(run, laid))
+        .filter((holes) => holes.length > 0),
     }))
 }
 
@@ -35,7 +38,9 @@ export function markedHoles(panel: Panel, work: LaidUp, runs: readonly Run[], ir
   const sheets = sheetsOf(panel, work, runs)
   const parts = sheets.filter((s) => s.clipped).flatMap((s) => s.byRun)
   const [first, ...copies] = sheets.filter((s) => !s.clipped)
-  const shared = (first?.byRun ?? []).filter((holes) => copies.every((c) => c.byRun.some((other) => sameSet(holes, other))))
+  const shared = (first?.byRun ?? []).filter((holes) =>
+    copies.every((c) => c.byRun.some((other) => sameSet(holes, other))),
+  )
   return [...parts, ...shared].flat().map((h) => slot(h, iron))
 }
 

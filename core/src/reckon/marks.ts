@@ -1,4 +1,19 @@
-import { type Path, type Point, type Segment, boxCentre, closedPath, line, pathBox, pathEnd, pathNearest, pathReversed, pathStart, pointMoved, pointsMeet, segmentTangent } from '../geometry/index.js'
+import {
+  type Path,
+  type Point,
+  type Segment,
+  boxCentre,
+  closedPath,
+  line,
+  pathBox,
+  pathEnd,
+  pathNearest,
+  pathReversed,
+  pathStart,
+  pointMoved,
+  pointsMeet,
+  segmentTangent,
+} from '../geometry/index.js'
 import type { LaidUp } from '../layup/index.js'
 import type { Master, Panel } from '../master/index.js'
 import { edgeChain, insetChainMaybe, panelSheetOf } from '../stitch/index.js'
@@ -11,15 +26,28 @@ export const skiveMarks = (panel: Panel): Mark[] =>
   panel.bands
     .filter((band) => band.planned)
     .flatMap((band) =>
-      band.areas.map((area): Mark => ({ type: 'skive', area: area.outline, from: area.from, to: area.to, start: band.start, end: band.end, name: band.name })),
-    ) // prettier-ignore
+      band.areas.map((area): Mark => ({
+        type: 'skive',
+        area: area.outline,
+        from: area.from,
+        to: area.to,
+        start: band.start,
+        end: band.end,
+        name: band.name,
+      })),
+    )
 
 /** The strip between the edges a join follows and the limit of its glue. */
 function glueStrip(panel: Panel, chain: readonly string[], limit: number): Path | undefined {
   const [edge, inner] = [edgeChain(panel, chain), insetChainMaybe(panel, chain, limit)]
   if (!inner) return undefined
   const back = pathReversed(inner)
-  return closedPath([...edge.segments, line(pathEnd(edge), pathStart(back)), ...back.segments, line(pathEnd(back), pathStart(edge))])
+  return closedPath([
+    ...edge.segments,
+    line(pathEnd(edge), pathStart(back)),
+    ...back.segments,
+    line(pathEnd(back), pathStart(edge)),
+  ])
 }
 
 /** The strips of this panel that glue may cover, each once however many copies of the panel there are. */
@@ -54,7 +82,12 @@ export function notchMarks(panel: Panel, master: Master, work: LaidUp): Mark[] {
       ticks.set(key, tick)
     }
   })
-  return [...ticks.values()].map(({ at, angle, letters }) => ({ type: 'notch', at, angle, letters: lettered(letters) }))
+  return [...ticks.values()].map(({ at, angle, letters }) => ({
+    type: 'notch',
+    at,
+    angle,
+    letters: lettered(letters),
+  }))
 }
 
 const lettered = (letters: readonly string[]): string =>
@@ -72,4 +105,8 @@ function edgeAngle(panel: Panel, at: Point): number {
   return Math.atan2(along.y, along.x) + Math.PI / 2
 }
 
-export const grainMark = (panel: Panel): Mark => ({ type: 'grain', at: boxCentre(pathBox(panel.outline)), angle: panel.grain })
+export const grainMark = (panel: Panel): Mark => ({
+  type: 'grain',
+  at: boxCentre(pathBox(panel.outline)),
+  angle: panel.grain,
+})

@@ -3,12 +3,26 @@ import type { Panel } from '../master/index.js'
 
 /** What is drawn on a piece besides its outline, in the piece's own coordinates, mm. */
 export type Mark =
-  | { readonly type: 'fold'; readonly from: Point; readonly to: Point; readonly width: number; readonly rises: 'hill' | 'valley' }
-  | { readonly type: 'skive'; readonly area: Path; readonly from: Point; readonly to: Point; readonly start: number; readonly end: number; readonly name: string }
+  | {
+      readonly type: 'fold'
+      readonly from: Point
+      readonly to: Point
+      readonly width: number
+      readonly rises: 'hill' | 'valley'
+    }
+  | {
+      readonly type: 'skive'
+      readonly area: Path
+      readonly from: Point
+      readonly to: Point
+      readonly start: number
+      readonly end: number
+      readonly name: string
+    }
   | { readonly type: 'glue'; readonly area: Path }
   | { readonly type: 'notch'; readonly at: Point; readonly angle: number; readonly letters: string }
   | { readonly type: 'stitch line'; readonly path: Path }
-  | { readonly type: 'grain'; readonly at: Point; readonly angle: number } // prettier-ignore
+  | { readonly type: 'grain'; readonly at: Point; readonly angle: number }
 
 /** A hole as it is marked on a piece: a slot of the iron's own length, width and slant. */
 export interface PieceHole {

@@ -12,7 +12,9 @@ const CARD_STOCK = { name: 'card', swatch: '#ffffff' }
 
 /** The outline to cut: the finished one, grown where an edge is trimmed flush after sewing. */
 export function cutOutline(panel: Panel): Path {
-  const trims = panel.outline.segments.map((_, i) => panel.edges.find((e) => i >= e.first && i <= e.last)?.fate.trim ?? 0)
+  const trims = panel.outline.segments.map(
+    (_, i) => panel.edges.find((e) => i >= e.first && i <= e.last)?.fate.trim ?? 0,
+  )
   if (trims.every((t) => t === 0)) return panel.outline
   return offsetLargestMaybe(panel.outline, trims) ?? panel.outline
 }
@@ -34,10 +36,23 @@ export function pieces(inputs: PieceInputs): Piece[] {
 function pieceOf(panel: Panel, { master, open, runs, leathers, iron }: PieceInputs): Piece {
   const leather = leathers[panel.role]
   return {
-    panel, id: panel.id, name: panel.name, count: panel.count, flipped: panel.flipped,
-    material: leather?.name ?? CARD_STOCK.name, thickness: leather?.thickness, swatch: leather?.swatch ?? CARD_STOCK.swatch,
-    finished: panel.outline, cut: cutOutline(panel),
-    marks: [...glueMarks(panel, master, open), ...skiveMarks(panel), ...foldMarks(panel), ...notchMarks(panel, master, open), ...(leather ? [grainMark(panel)] : [])],
+    panel,
+    id: panel.id,
+    name: panel.name,
+    count: panel.count,
+    flipped: panel.flipped,
+    material: leather?.name ?? CARD_STOCK.name,
+    thickness: leather?.thickness,
+    swatch: leather?.swatch ?? CARD_STOCK.swatch,
+    finished: panel.outline,
+    cut: cutOutline(panel),
+    marks: [
+      ...glueMarks(panel, master, open),
+      ...skiveMarks(panel),
+      ...foldMarks(panel),
+      ...notchMarks(panel, master, open),
+      ...(leather ? [grainMark(panel)] : []),
+    ],
     holes: markedHoles(panel, open, runs, iron),
-  } // prettier-ignore
+  }
 }

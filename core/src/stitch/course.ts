@@ -1,5 +1,22 @@
-import { type Path, offsetOpenMaybe, openPath, pathArea, pathLength, pathMoved, pathPart, pathReversed } from '../geometry/index.js'
-import { type EdgeCourse, type Join, type Panel, type PanelSheet, type Sheet, edgeOf, panelOf } from '../master/index.js'
+import {
+  type Path,
+  offsetOpenMaybe,
+  openPath,
+  pathArea,
+  pathLength,
+  pathMoved,
+  pathPart,
+  pathReversed,
+} from '../geometry/index.js'
+import {
+  type EdgeCourse,
+  type Join,
+  type Panel,
+  type PanelSheet,
+  type Sheet,
+  edgeOf,
+  panelOf,
+} from '../master/index.js'
 
 /** The panel sheet of that id; throws where the work has none. */
 export function panelSheetOf(sheets: readonly Sheet[], id: string): PanelSheet {
@@ -25,11 +42,17 @@ function edgeCourse(course: EdgeCourse, panel: Panel, sheet: PanelSheet): Path |
   if (!inset) return undefined
   const whole = course.backwards ? pathReversed(inset) : inset
   const end = pathLength(whole) - course.endTrim
-  return end - course.startTrim > 0.01 ? pathMoved(pathPart(whole, course.startTrim, end), sheet.move) : undefined
+  return end - course.startTrim > 0.01
+    ? pathMoved(pathPart(whole, course.startTrim, end), sheet.move)
+    : undefined
 }
 
 /** The line a join is sewn along, in the coordinates of the laid-up work; undefined where no room is left for one. */
-export function coursePathMaybe(join: Join, panels: readonly Panel[], sheets: readonly Sheet[]): Path | undefined {
+export function coursePathMaybe(
+  join: Join,
+  panels: readonly Panel[],
+  sheets: readonly Sheet[],
+): Path | undefined {
   const sheet = panelSheetOf(sheets, join.course.sheet)
   if (join.course.type === 'edges') return edgeCourse(join.course, panelOf(panels, sheet.panelId), sheet)
   const { line } = join.course

@@ -1,5 +1,15 @@
 import { equalisedStitches } from '../formulas/index.js'
-import { type Path, type Point, openPath, pathPlaceAt, pointCross, pointDistance, pointDot, segmentLength, segmentTangent } from '../geometry/index.js'
+import {
+  type Path,
+  type Point,
+  openPath,
+  pathPlaceAt,
+  pointCross,
+  pointDistance,
+  pointDot,
+  segmentLength,
+  segmentTangent,
+} from '../geometry/index.js'
 
 /** A hole's place on its run. */
 export interface HolePlace {
@@ -86,7 +96,11 @@ function fittedSteps(m: Measured, count: number, startPhase: number, endPhase: n
  * Holes along a run at a pitch as near as possible to `pitch`: each side between sharp corners is equalised on its
  * own; a corner gets a hole or is straddled evenly. First and last hole lie on the ends of the run.
  */
-export function holePlaces(path: Path, pitch: number, school: CornerSchool): { holes: HolePlace[]; sides: Side[] } {
+export function holePlaces(
+  path: Path,
+  pitch: number,
+  school: CornerSchool,
+): { holes: HolePlace[]; sides: Side[] } {
   const parts = sidesOf(path)
   const holes: HolePlace[] = []
   const sides: Side[] = []
@@ -107,4 +121,3 @@ export function holePlaces(path: Path, pitch: number, school: CornerSchool): { h
   })
   return { holes, sides }
 }
-

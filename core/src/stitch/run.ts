@@ -1,4 +1,12 @@
-import { type Path, angleMoved, pathCrossings, pathLength, pathPlaceAt, pointMoved, segmentLength } from '../geometry/index.js'
+import {
+  type Path,
+  angleMoved,
+  pathCrossings,
+  pathLength,
+  pathPlaceAt,
+  pointMoved,
+  segmentLength,
+} from '../geometry/index.js'
 import { type LaidSheet, type LaidUp, layersAt, sheetThickness } from '../layup/index.js'
 import type { Join, Panel } from '../master/index.js'
 import type { Iron } from '../stores/index.js'
@@ -44,7 +52,8 @@ export interface SewingWays {
   readonly habits: { readonly cornerSchool: CornerSchool; readonly tail: number; readonly waste: number }
 }
 
-const through = (work: LaidUp, join: Join): LaidSheet[] => work.sheets.filter((s) => join.through.includes(s.sheet.id))
+const through = (work: LaidUp, join: Join): LaidSheet[] =>
+  work.sheets.filter((s) => join.through.includes(s.sheet.id))
 
 function stacked(place: HolePlace, sheets: readonly LaidSheet[]): Hole {
   const there: string[] = []
@@ -63,7 +72,10 @@ const SAME_STEP = 0.05
 
 /** Edges of the sewn sheets that cross the run inside it, with whether they lie open to one face. */
 function stepsOf(path: Path, work: LaidUp, sheets: readonly LaidSheet[]): Step[] {
-  const starts = path.segments.reduce<number[]>((sums, s) => [...sums, sums[sums.length - 1]! + segmentLength(s)], [0])
+  const starts = path.segments.reduce<number[]>(
+    (sums, s) => [...sums, sums[sums.length - 1]! + segmentLength(s)],
+    [0],
+  )
   const length = starts[starts.length - 1]!
   const sewn = { ...work, sheets }
   const found = sheets.flatMap((laid) =>
@@ -81,11 +93,19 @@ function stepsOf(path: Path, work: LaidUp, sheets: readonly LaidSheet[]): Step[]
       }),
   )
   // Two edges that butt make one step; it is named by the upper of the two.
-  return found.filter((step, i) => !found.some((other, k) => k > i && Math.abs(other.distance - step.distance) < SAME_STEP))
+  return found.filter(
+    (step, i) => !found.some((other, k) => k > i && Math.abs(other.distance - step.distance) < SAME_STEP),
+  )
 }
 
 /** The run of one join; undefined where the panels leave no room for its line. */
-export function runMaybe(join: Join, panels: readonly Panel[], work: LaidUp, ways: SewingWays, reckon: Reckon): Run | undefined {
+export function runMaybe(
+  join: Join,
+  panels: readonly Panel[],
+  work: LaidUp,
+  ways: SewingWays,
+  reckon: Reckon,
+): Run | undefined {
   const path = coursePathMaybe(join, panels, work.layup.sheets)
   if (!path) return undefined
   const sheets = through(work, join)
@@ -96,17 +116,38 @@ export function runMaybe(join: Join, panels: readonly Panel[], work: LaidUp, way
   const lengths = Object.hasOwn(ways.lengths, join.id) ? ways.lengths[join.id]! : 1
   const thread = saddleThread(
     {
-      id: join.id, name: join.name, stitches, pitch: sides.reduce((sum, s) => sum + s.pitch * s.stitches, 0) / Math.max(1e-9, sides.reduce((sum, s) => sum + s.stitches, 0)),
-      stacks: holes.map((h) => h.stack), backstitches: join.backstitches.start + join.backstitches.end, tail: habits.tail, waste: habits.waste, lengths,
+      id: join.id,
+      name: join.name,
+      stitches,
+      pitch:
+        sides.reduce((sum, s) => sum + s.pitch * s.stitches, 0) /
+        Math.max(
+          1e-9,
+          sides.reduce((sum, s) => sum + s.stitches, 0),
+        ),
+      stacks: holes.map((h) => h.stack),
+      backstitches: join.backstitches.start + join.backstitches.end,
+      tail: habits.tail,
+      waste: habits.waste,
+      lengths,
     },
     reckon,
-  ) // prettier-ignore
+  )
   return {
-    join, path, length: pathLength(path), holes, sides, thread, lengths,
-    steps: stepsOf(path, work, sheets), thickest: Math.max(0, ...holes.map((h) => h.stack)),
-  } // prettier-ignore
+    join,
+    path,
+    length: pathLength(path),
+    holes,
+    sides,
+    thread,
+    lengths,
+    steps: stepsOf(path, work, sheets),
+    thickest: Math.max(0, ...holes.map((h) => h.stack)),
+  }
 }
 
 /** Holes of a run that go through one sheet, in that sheet's own coordinates. */
 export const holesInSheet = (run: Run, laid: LaidSheet): readonly HolePlace[] =>
-  run.holes.filter((h) => h.sheets.includes(laid.sheet.id)).map((h) => ({ ...h, at: pointMoved(h.at, laid.toSheet), angle: angleMoved(h.angle, laid.toSheet) }))
+  run.holes
+    .filter((h) => h.sheets.includes(laid.sheet.id))
+    .map((h) => ({ ...h, at: pointMoved(h.at, laid.toSheet), angle: angleMoved(h.angle, laid.toSheet) }))

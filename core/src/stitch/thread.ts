@@ -24,17 +24,45 @@ export interface SaddleRun {
 export function saddleThread(run: SaddleRun, reckon: Reckon): Reckoned {
   const { stacks } = run
   const holes = reckon(
-    { key: `thread.${run.id}.through`, label: 'through the work', formula: '{first} once + 2 × {count} holes, {mean} thick on average', source: '§6' },
-    { first: given('first hole', stacks[0] ?? 0, 'thickness'), count: given('holes', Math.max(0, stacks.length - 1), 'count'), mean: given('mean', meanStack(stacks.slice(1)), 'thickness') },
-    () => throughWork(stacks),
-  ) // prettier-ignore
-  return reckon(
-    { key: `thread.${run.id}`, label: `thread for the ${run.name}`, formula: '(2 × {stitches} × {pitch} + {holes} + {back} backstitches × 2 × ({pitch} + {mean}) + {ends} × {tail} tails) × {factor}', source: '§6' },
     {
-      stitches: given('stitches', run.stitches, 'count'), pitch: given('pitch', run.pitch, 'thickness'), holes,
-      back: given('backstitches', run.backstitches + 2 * (run.lengths - 1), 'count'), ends: given('ends', 2 * run.lengths, 'count'),
-      mean: given('mean', meanStack(stacks), 'thickness'), tail: given('tail', run.tail), factor: given('factor', 1 + run.waste, 'share'),
+      key: `thread.${run.id}.through`,
+      label: 'through the work',
+      formula: '{first} once + 2 × {count} holes, {mean} thick on average',
+      source: '§6',
     },
-    (v) => saddleStitchThread({ stitches: v.stitches, pitch: v.pitch, stacks, backstitches: v.back, ends: v.ends, tail: v.tail }) * v.factor,
-  ) // prettier-ignore
+    {
+      first: given('first hole', stacks[0] ?? 0, 'thickness'),
+      count: given('holes', Math.max(0, stacks.length - 1), 'count'),
+      mean: given('mean', meanStack(stacks.slice(1)), 'thickness'),
+    },
+    () => throughWork(stacks),
+  )
+  return reckon(
+    {
+      key: `thread.${run.id}`,
+      label: `thread for the ${run.name}`,
+      formula:
+        '(2 × {stitches} × {pitch} + {holes} + {back} backstitches × 2 × ({pitch} + {mean}) + {ends} × {tail} tails) × {factor}',
+      source: '§6',
+    },
+    {
+      stitches: given('stitches', run.stitches, 'count'),
+      pitch: given('pitch', run.pitch, 'thickness'),
+      holes,
+      back: given('backstitches', run.backstitches + 2 * (run.lengths - 1), 'count'),
+      ends: given('ends', 2 * run.lengths, 'count'),
+      mean: given('mean', meanStack(stacks), 'thickness'),
+      tail: given('tail', run.tail),
+      factor: given('factor', 1 + run.waste, 'share'),
+    },
+    (v) =>
+      saddleStitchThread({
+        stitches: v.stitches,
+        pitch: v.pitch,
+        stacks,
+        backstitches: v.back,
+        ends: v.ends,
+        tail: v.tail,
+      }) * v.factor,
+  )
 }

@@ -1,5 +1,13 @@
-export { CARD, CURRENCIES, type Currency, NOTE_THICKNESS, type Note, currencyOf, largestNote } from './contents.js'
-export { FIBRE_DENSITY, diameterOf } from './fibres.js'
+export {
+  CARD,
+  CURRENCIES,
+  type Currency,
+  NOTE_THICKNESS,
+  type Note,
+  currencyOf,
+  largestNote,
+} from './contents.js'
+export { diameterOf } from './fibres.js'
 export {
   type Awl,
   type Iron,

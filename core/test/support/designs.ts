@@ -2,7 +2,8 @@ import { readFileSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
 import { type Derived, type Design, type Edit, applyEdit, derive, readDesign } from '@drumlin/core'
 
-const file = (name: string): string => fileURLToPath(new URL(`../../../demo/designs/${name}.drumlin.json`, import.meta.url))
+const file = (name: string): string =>
+  fileURLToPath(new URL(`../../../demo/designs/${name}.drumlin.json`, import.meta.url))
 
 export const demoText = (name = 'deckhands-fold'): string => readFileSync(file(name), 'utf8')
 
@@ -15,15 +16,20 @@ export function demo(): Design {
 
 /** A design with values put at dotted paths. */
 export function withValues(design: Design, values: Readonly<Record<string, unknown>>): Design {
-  const edit: Edit = { name: 'test', changes: Object.entries(values).map(([path, value]) => ({ path: path.split('.'), value })) }
+  const edit: Edit = {
+    name: 'test',
+    changes: Object.entries(values).map(([path, value]) => ({ path: path.split('.'), value })),
+  }
   const edited = applyEdit(design, edit)
   if (!edited.ok) throw new Error(`${edited.where}: ${edited.why}`)
   return edited.design
 }
 
 /** The demo bifold with changes, reckoned. Keys of overrides hold dots, so they are given apart. */
-export const demoWith = (values: Readonly<Record<string, unknown>>, overrides: Readonly<Record<string, number>> = {}): Derived =>
-  derive({ ...withValues(demo(), values), overrides })
+export const demoWith = (
+  values: Readonly<Record<string, unknown>>,
+  overrides: Readonly<Record<string, number>> = {},
+): Derived => derive({ ...withValues(demo(), values), overrides })
 
 /** A size of a derived design by its key. */
 export function sizeOf(derived: Derived, key: string): number {

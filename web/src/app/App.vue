@@ -8,7 +8,7 @@ import KeysDialog from './KeysDialog.vue'
 import SaveBar from './SaveBar.vue'
 import { useSettings } from './settings.js'
 import TopStrip from './TopStrip.vue'
-import Trail from './Trail.vue'
+import WorkTrail from './WorkTrail.vue'
 import { useKeys } from './keys.js'
 
 const settings = useSettings()
@@ -16,7 +16,11 @@ const job = useJob()
 const route = useRoute()
 const router = useRouter()
 const theme = useTheme()
-watch(() => settings.light, (light) => theme.change(light), { immediate: true })
+watch(
+  () => settings.light,
+  (light) => theme.change(light),
+  { immediate: true },
+)
 
 const finding = ref(false)
 const showingKeys = ref(false)
@@ -25,7 +29,8 @@ const jobId = computed(() => (typeof route.params.id === 'string' ? route.params
 watch(
   jobId,
   async (id) => {
-    if (id !== undefined && job.record?.id !== id && !(await job.open(id))) await router.replace({ name: 'shelf', query: { gone: id } })
+    if (id !== undefined && job.record?.id !== id && !(await job.open(id)))
+      await router.replace({ name: 'shelf', query: { gone: id } })
   },
   { immediate: true },
 )
@@ -44,7 +49,7 @@ useKeys({
     <a class="skip act main" href="#main">To the work</a>
     <div class="house">
       <TopStrip :job-id="jobId" @find="finding = true" @keys="showingKeys = true" />
-      <Trail :job-id="jobId" />
+      <WorkTrail :job-id="jobId" />
       <main id="main" tabindex="-1">
         <SaveBar />
         <RouterView v-if="!jobId || job.record?.id === jobId" :key="jobId ?? 'shelf'" />

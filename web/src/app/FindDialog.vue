@@ -27,14 +27,20 @@ const all = computed<Hit[]>(() => {
   return [
     ...derived.pieces.map((p) => ({ title: p.name, sort: 'piece', to: draft({ piece: p.id }) })),
     ...fieldsOf(derived.kind).map((f) => ({ title: f.label, sort: 'setting', to: draft({ field: f.id }) })),
-    ...job.findings.map((f) => ({ title: sayFinding(f, settings.unit).what, sort: 'finding', to: draft({ finding: f.key }) })),
+    ...job.findings.map((f) => ({
+      title: sayFinding(f, settings.unit).what,
+      sort: 'finding',
+      to: draft({ finding: f.key }),
+    })),
     { title: 'Brief', sort: 'screen', to: { name: 'brief', params } },
     { title: 'Shelf', sort: 'all jobs', to: { name: 'shelf' } },
   ]
 })
 const hits = computed(() => {
   const words = sought.value.toLowerCase().split(/\s+/).filter(Boolean)
-  return all.value.filter((h) => words.every((w) => `${h.title} ${h.sort}`.toLowerCase().includes(w))).slice(0, 8)
+  return all.value
+    .filter((h) => words.every((w) => `${h.title} ${h.sort}`.toLowerCase().includes(w)))
+    .slice(0, 8)
 })
 async function go(hit: Hit | undefined): Promise<void> {
   if (!hit) return
@@ -46,10 +52,17 @@ async function go(hit: Hit | undefined): Promise<void> {
 <template>
   <v-dialog v-model="open" aria-label="Find">
     <v-card class="sheet">
-      <v-text-field v-model="sought" label="Find a piece, a setting or a finding" autofocus @keydown.enter="go(hits[0])" />
+      <v-text-field
+        v-model="sought"
+        label="Find a piece, a setting or a finding"
+        autofocus
+        @keydown.enter="go(hits[0])"
+      />
       <ul>
         <li v-for="h in hits" :key="h.sort + h.title">
-          <button class="plain hit" @click="go(h)"><span>{{ h.title }}</span><span class="quiet">{{ h.sort }}</span></button>
+          <button class="plain hit" @click="go(h)">
+            <span>{{ h.title }}</span><span class="quiet">{{ h.sort }}</span>
+          </button>
         </li>
         <li v-if="hits.length === 0" class="quiet">Nothing of that name here.</li>
       </ul>

@@ -19,7 +19,10 @@ const KEYS = [
     <v-card class="sheet">
       <h2 id="keys-title">Keys</h2>
       <dl>
-        <template v-for="[key, does] in KEYS" :key="key"><dt>{{ key }}</dt><dd>{{ does }}</dd></template>
+        <template v-for="[key, does] in KEYS" :key="key"
+          ><dt>{{ key }}</dt>
+          <dd>{{ does }}</dd></template
+        >
       </dl>
       <button class="act" @click="open = false">Close</button>
     </v-card>

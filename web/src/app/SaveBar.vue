@@ -7,7 +7,10 @@ const job = useJob()
 
 <template>
   <div v-if="job.saveError" class="bar stop" role="alert">
-    <span>Saving failed: {{ job.saveError }}. What you see is still here; keep it as a file before you close.</span>
+    <span
+      >Saving failed: {{ job.saveError }}. What you see is still here; keep it as a file before you
+      close.</span
+    >
     <button v-if="job.design" class="act" @click="saveDesign(job.design)">Keep the file</button>
   </div>
   <div v-else-if="job.notice" class="bar" role="status">

@@ -23,25 +23,51 @@ function named(event: Event): void {
 <template>
   <header>
     <RouterLink to="/" class="mark" aria-label="Drumlin: to the shelf">
-      <svg viewBox="0 0 28 18" width="28" height="18" fill="none" stroke="currentColor" stroke-width="1.6" aria-hidden="true">
-        <path d="M1 17C4 5 10 2 14 2s10 3 13 15" /><path d="M6 17c2-8 5-10 8-10s6 2 8 10" /><path d="M10.5 17c1-4 2-5 3.5-5s2.500 1 3.500 5" />
+      <svg
+        viewBox="0 0 28 18"
+        width="28"
+        height="18"
+        fill="none"
+        stroke="currentColor"
+        stroke-width="1.6"
+        aria-hidden="true"
+      >
+        <path d="M1 17C4 5 10 2 14 2s10 3 13 15" />
+        <path d="M6 17c2-8 5-10 8-10s6 2 8 10" />
+        <path d="M10.5 17c1-4 2-5 3.5-5s2.500 1 3.500 5" />
       </svg>
     </RouterLink>
     <template v-if="here && job.design">
-      <input class="name" :value="job.design.name" aria-label="Name of the job" maxlength="80" :size="Math.max(8, job.design.name.length)" @change="named" @keydown.enter="($event.target as HTMLInputElement).blur()" />
+      <input
+        class="name"
+        :value="job.design.name"
+        aria-label="Name of the job"
+        maxlength="80"
+        :size="Math.max(8, job.design.name.length)"
+        @change="named"
+        @keydown.enter="($event.target as HTMLInputElement).blur()"
+      />
       <span class="quiet" role="status">{{ job.record?.example ? 'example · ' : '' }}{{ state }}</span>
     </template>
     <span v-else class="name">Drumlin</span>
     <span class="space" />
     <template v-if="here">
-      <button class="plain step" :disabled="!job.undoName" @click="job.undo()">Undo{{ job.undoName ? ` “${job.undoName}”` : '' }}</button>
-      <button class="plain step" :disabled="!job.redoName" @click="job.redo()">Redo{{ job.redoName ? ` “${job.redoName}”` : '' }}</button>
+      <button class="plain step" :disabled="!job.undoName" @click="job.undo()">
+        Undo{{ job.undoName ? ` “${job.undoName}”` : '' }}
+      </button>
+      <button class="plain step" :disabled="!job.redoName" @click="job.redo()">
+        Redo{{ job.redoName ? ` “${job.redoName}”` : '' }}
+      </button>
     </template>
     <div class="switch" role="group" aria-label="Units">
       <button :aria-pressed="settings.unit === 'mm'" @click="settings.setUnit('mm')">mm</button>
       <button :aria-pressed="settings.unit === 'in'" @click="settings.setUnit('in')">in</button>
     </div>
-    <button class="plain step" :aria-pressed="settings.light === 'lamp'" @click="settings.setLight(settings.light === 'lamp' ? 'chalk' : 'lamp')">
+    <button
+      class="plain step"
+      :aria-pressed="settings.light === 'lamp'"
+      @click="settings.setLight(settings.light === 'lamp' ? 'chalk' : 'lamp')"
+    >
       {{ settings.light === 'lamp' ? 'Daylight' : 'Lamp' }}
     </button>
     <button class="plain step" @click="emit('find')">Find <kbd>/</kbd></button>

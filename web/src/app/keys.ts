@@ -1,7 +1,9 @@
 import { onBeforeUnmount, onMounted } from 'vue'
 
 const writing = (target: EventTarget | null): boolean =>
-  target instanceof HTMLInputElement || target instanceof HTMLTextAreaElement || target instanceof HTMLSelectElement
+  target instanceof HTMLInputElement ||
+  target instanceof HTMLTextAreaElement ||
+  target instanceof HTMLSelectElement
 
 const nameOf = (event: KeyboardEvent): string => {
   const mod = event.ctrlKey || event.metaKey

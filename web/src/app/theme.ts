@@ -8,8 +8,32 @@ export const vuetify = createVuetify({
   theme: {
     defaultTheme: 'chalk',
     themes: {
-      chalk: { dark: false, colors: { background: '#EEF0EA', surface: '#FBFBF7', primary: '#2F5D50', secondary: '#7A4E7E', info: '#2F6690', warning: '#8A6400', error: '#B4431F', success: '#4E7F3A' } },
-      lamp: { dark: true, colors: { background: '#1B2326', surface: '#222C30', primary: '#8CC2AB', secondary: '#D3A6D6', info: '#8FBFE3', warning: '#E2BB4A', error: '#F0906A', success: '#9BCB84' } },
+      chalk: {
+        dark: false,
+        colors: {
+          background: '#EEF0EA',
+          surface: '#FBFBF7',
+          primary: '#2F5D50',
+          secondary: '#7A4E7E',
+          info: '#2F6690',
+          warning: '#8A6400',
+          error: '#B4431F',
+          success: '#4E7F3A',
+        },
+      },
+      lamp: {
+        dark: true,
+        colors: {
+          background: '#1B2326',
+          surface: '#222C30',
+          primary: '#8CC2AB',
+          secondary: '#D3A6D6',
+          info: '#8FBFE3',
+          warning: '#E2BB4A',
+          error: '#F0906A',
+          success: '#9BCB84',
+        },
+      },
     },
   },
   defaults: {
@@ -21,4 +45,4 @@ export const vuetify = createVuetify({
     VSlider: { density: 'compact', hideDetails: true, color: 'primary', thumbSize: 14, trackSize: 2 },
     VTextField: { variant: 'outlined', density: 'compact', hideDetails: 'auto', color: 'primary' },
   },
-}) // prettier-ignore
+})

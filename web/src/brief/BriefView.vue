@@ -13,22 +13,50 @@ const job = useJob()
 const settings = useSettings()
 const derived = computed(() => job.derived!)
 const first = computed(() => derived.value.pieces[0]!)
-const sizes = computed(() => derived.value.master.sizes.filter((s) => s.panelId === first.value.id).map((s) => s.size))
-const unfit = computed(() => job.findings.filter((f) => f.code === 'fit' && overruledFor(job.settled!, f) === undefined))
+const sizes = computed(() =>
+  derived.value.master.sizes.filter((s) => s.panelId === first.value.id).map((s) => s.size),
+)
+const unfit = computed(() =>
+  job.findings.filter((f) => f.code === 'fit' && overruledFor(job.settled!, f) === undefined),
+)
 const contents = computed(() => {
   const sheets = derived.value.works[0]!.sheets.filter((s) => s.sheet.type === 'content')
   const count = new Map<string, number>()
-  for (const { sheet } of sheets) if (!sheet.clips.length || sheet.id.endsWith('left')) count.set(sheet.name, (count.get(sheet.name) ?? 0) + 1)
-  return [...count].map(([name, n]) => (n === 1 ? name : /^\d/.test(name) ? `${n} times ${name}` : `${n} ${name}s`))
+  for (const { sheet } of sheets)
+    if (!sheet.clips.length || sheet.id.endsWith('left'))
+      count.set(sheet.name, (count.get(sheet.name) ?? 0) + 1)
+  return [...count].map(([name, n]) =>
+    n === 1 ? name : /^\d/.test(name) ? `${n} times ${name}` : `${n} ${name}s`,
+  )
 })
 const box = computed(() => {
   const work = derived.value.works[0]!
-  return work.sheets.reduce((b, s) => ({ left: Math.min(b.left, s.box.left), top: Math.min(b.top, s.box.top), right: Math.max(b.right, s.box.right), bottom: Math.max(b.bottom, s.box.bottom) }), work.sheets[0]!.box)
+  return work.sheets.reduce(
+    (b, s) => ({
+      left: Math.min(b.left, s.box.left),
+      top: Math.min(b.top, s.box.top),
+      right: Math.max(b.right, s.box.right),
+      bottom: Math.max(b.bottom, s.box.bottom),
+    }),
+    work.sheets[0]!.box,
+  )
 })
-const lying = computed(() => derived.value.works[0]!.sheets.map((s) => ({ id: s.sheet.id, move: s.sheet.move, content: s.sheet.type === 'content' ? s : undefined, piece: derived.value.pieces.find((p) => s.sheet.type === 'panel' && p.id === s.sheet.panelId), clip: s.sheet.clips[0] })))
+const lying = computed(() =>
+  derived.value.works[0]!.sheets.map((s) => ({
+    id: s.sheet.id,
+    move: s.sheet.move,
+    content: s.sheet.type === 'content' ? s : undefined,
+    piece: derived.value.pieces.find((p) => s.sheet.type === 'panel' && p.id === s.sheet.panelId),
+    clip: s.sheet.clips[0],
+  })),
+)
 /** What lies on the counted side of a sheet's border, as a region of the drawing. */
-const clipData = (clip: { at: { x: number }; inward: { x: number } }): string => (clip.inward.x > 0 ? `M${clip.at.x} -999H9999V9999H${clip.at.x}Z` : `M${clip.at.x} -999H-9999V9999H${clip.at.x}Z`)
-const matrix = (m: { a: number; b: number; c: number; d: number; e: number; f: number }): string => `matrix(${m.a} ${m.b} ${m.c} ${m.d} ${m.e} ${m.f})`
+const clipData = (clip: { at: { x: number }; inward: { x: number } }): string =>
+  clip.inward.x > 0
+    ? `M${clip.at.x} -999H9999V9999H${clip.at.x}Z`
+    : `M${clip.at.x} -999H-9999V9999H${clip.at.x}Z`
+const matrix = (m: { a: number; b: number; c: number; d: number; e: number; f: number }): string =>
+  `matrix(${m.a} ${m.b} ${m.c} ${m.d} ${m.e} ${m.f})`
 </script>
 
 <template>
@@ -47,16 +75,36 @@ const matrix = (m: { a: number; b: number; c: number; d: number; e: number; f: n
     </section>
     <section class="comes" aria-label="What comes of it">
       <h2>What comes of it</h2>
-      <svg :viewBox="`${box.left - 4} ${box.top - 4} ${box.right - box.left + 8} ${box.bottom - box.top + 8}`" role="img" aria-label="The wallet laid open, pockets in place">
+      <svg
+        :viewBox="`${box.left - 4} ${box.top - 4} ${box.right - box.left + 8} ${box.bottom - box.top + 8}`"
+        role="img"
+        aria-label="The wallet laid open, pockets in place"
+      >
         <template v-for="l in lying" :key="l.id">
           <clipPath v-if="l.clip" :id="`half-${l.id}`"><path :d="clipData(l.clip)" /></clipPath>
-          <g v-if="l.piece" :clip-path="l.clip ? `url(#half-${l.id})` : undefined"><g :transform="matrix(l.move)"><PieceDrawing :piece="l.piece" :job="derived.design.name" bare /></g></g>
-          <rect v-else-if="l.content && !l.clip" :transform="matrix(l.move)" :width="l.content.outline.segments[0]!.to.x" :height="l.content.outline.segments[1]!.to.y" rx="3.18" class="card" />
+          <g v-if="l.piece" :clip-path="l.clip ? `url(#half-${l.id})` : undefined">
+            <g :transform="matrix(l.move)">
+              <PieceDrawing :piece="l.piece" :job="derived.design.name" bare />
+            </g>
+          </g>
+          <rect
+            v-else-if="l.content && !l.clip"
+            :transform="matrix(l.move)"
+            :width="l.content.outline.segments[0]!.to.x"
+            :height="l.content.outline.segments[1]!.to.y"
+            rx="3.18"
+            class="card"
+          />
         </template>
       </svg>
       <p>It takes {{ contents.join(', ') || 'nothing yet' }}.</p>
       <WorkingBox v-for="s in sizes" :key="s.key" :reckoned="s" />
-      <p v-for="f in unfit" :key="f.key" class="unfit" role="alert"><strong>{{ f.rank === 'stop' ? 'Stop' : 'Look' }}</strong> {{ sayFinding(f, settings.unit).what }} <RouterLink :to="{ name: 'draft', params: { id }, query: { finding: f.key } }">What can be done</RouterLink></p>
+      <p v-for="f in unfit" :key="f.key" class="unfit" role="alert">
+        <strong>{{ f.rank === 'stop' ? 'Stop' : 'Look' }}</strong> {{ sayFinding(f, settings.unit).what }}
+        <RouterLink :to="{ name: 'draft', params: { id }, query: { finding: f.key } }"
+          >What can be done</RouterLink
+        >
+      </p>
     </section>
   </div>
 </template>

@@ -21,7 +21,9 @@ const state = ref<'open' | 'closed'>('open')
 const contents = ref(false)
 const folded = ref(false)
 const cut = ref<Cut>(firstCut(derived.value))
-const section = computed(() => transect(workOf(derived.value.works, state.value), cut.value.from, cut.value.to, contents.value))
+const section = computed(() =>
+  transect(workOf(derived.value.works, state.value), cut.value.from, cut.value.to, contents.value),
+)
 const shown = computed(() => job.findings.filter((f) => overruledFor(settled.value, f) === undefined))
 const before = computed(() => (job.preview ? settled.value : undefined))
 
@@ -43,7 +45,11 @@ watch(
   (query) => {
     const wanted = text(query.piece)
     if (wanted && derived.value.pieces.some((p) => p.id === wanted)) piece.value = wanted
-    const holder = field.value && derived.value.pieces.find((p) => derived.value.kind.sentences[p.id]?.some((s) => s.includes(`{${field.value}}`)))
+    const holder =
+      field.value &&
+      derived.value.pieces.find((p) =>
+        derived.value.kind.sentences[p.id]?.some((s) => s.includes(`{${field.value}}`)),
+      )
     if (holder) piece.value = holder.id
     const finding = job.findings.find((f) => f.key === text(query.finding))
     if (finding) show(finding)
@@ -56,11 +62,39 @@ onBeforeUnmount(() => (job.preview = undefined))
 <template>
   <div class="draft">
     <div class="left">
-      <p v-if="job.preview" class="trying" role="status">Trying “{{ job.preview.name }}”: nothing is changed until you take it. <button class="act" @click="job.preview = undefined">Leave it</button></p>
-      <DraftSheet ref="sheet" v-model:piece="piece" v-model:edge="edge" v-model:cut="cut" :derived="derived" :before="before" :findings="shown" :transect="section" :state="state" />
-      <TransectPane v-model:state="state" v-model:contents="contents" v-model:folded="folded" :transect="section" :derived="derived" :reach="derived.design.iron.reach" />
+      <p v-if="job.preview" class="trying" role="status">
+        Trying “{{ job.preview.name }}”: nothing is changed until you take it.
+        <button class="act" @click="job.preview = undefined">Leave it</button>
+      </p>
+      <DraftSheet
+        ref="sheet"
+        v-model:piece="piece"
+        v-model:edge="edge"
+        v-model:cut="cut"
+        :derived="derived"
+        :before="before"
+        :findings="shown"
+        :transect="section"
+        :state="state"
+      />
+      <TransectPane
+        v-model:state="state"
+        v-model:contents="contents"
+        v-model:folded="folded"
+        :transect="section"
+        :derived="derived"
+        :reach="derived.design.iron.reach"
+      />
     </div>
-    <SidePanel v-model:edge="edge" :derived="derived" :settled="settled" :findings="job.findings" :piece="piece" :field="field" @show="show" />
+    <SidePanel
+      v-model:edge="edge"
+      :derived="derived"
+      :settled="settled"
+      :findings="job.findings"
+      :piece="piece"
+      :field="field"
+      @show="show"
+    />
   </div>
 </template>
 

@@ -1,6 +1,15 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef, watch } from 'vue'
-import { type Derived, type Finding, type Fix, fixesOf, heed, overrule, overruledFor, sayFinding } from '@drumlin/core'
+import {
+  type Derived,
+  type Finding,
+  type Fix,
+  fixesOf,
+  heed,
+  overrule,
+  overruledFor,
+  sayFinding,
+} from '@drumlin/core'
 import { useSettings } from '../app/settings.js'
 import { useJob } from '../job/job.js'
 
@@ -46,15 +55,24 @@ function setAside(): void {
       <button class="act" @click="job.edit(heed(settled.design, finding.key))">Heed it again</button>
     </details>
     <template v-else>
-      <p><strong class="rank">{{ RANKS[finding.rank] }}</strong> {{ saying.what }} <span class="quiet">{{ saying.why }}</span></p>
+      <p>
+        <strong class="rank">{{ RANKS[finding.rank] }}</strong> {{ saying.what }}
+        <span class="quiet">{{ saying.why }}</span>
+      </p>
       <div v-for="fix in fixes" :key="fix.label" class="fix">
         <span>{{ fix.label }}</span>
-        <button class="act" :aria-pressed="previewing(fix)" @click="look(fix)">{{ previewing(fix) ? 'Leave it' : 'Try it' }}</button>
+        <button class="act" :aria-pressed="previewing(fix)" @click="look(fix)">
+          {{ previewing(fix) ? 'Leave it' : 'Try it' }}
+        </button>
         <button v-if="previewing(fix)" class="act main" @click="job.edit(fix.edit)">Take it</button>
       </div>
       <p class="more">
-        <button v-if="finding.places.length > 0" class="plain link" @click="emit('show', finding)">show where</button>
-        <button class="plain link" :aria-expanded="overruling" @click="overruling = !overruling">overrule</button>
+        <button v-if="finding.places.length > 0" class="plain link" @click="emit('show', finding)">
+          show where
+        </button>
+        <button class="plain link" :aria-expanded="overruling" @click="overruling = !overruling">
+          overrule
+        </button>
       </p>
       <form v-if="overruling" class="fix" @submit.prevent="setAside">
         <v-text-field v-model="written" label="Reason" maxlength="400" />

@@ -16,7 +16,8 @@ async function pdf(paper: 'a4' | 'letter'): Promise<void> {
   try {
     await savePdf(props.derived.design, paper, settings.unit, control.signal)
   } catch (error) {
-    if (!control.signal.aborted) failed.value = `The PDF could not be made: ${error instanceof Error ? error.message : String(error)}.`
+    if (!control.signal.aborted)
+      failed.value = `The PDF could not be made: ${error instanceof Error ? error.message : String(error)}.`
   } finally {
     working.value = undefined
   }
@@ -26,12 +27,33 @@ async function pdf(paper: 'a4' | 'letter'): Promise<void> {
 <template>
   <section class="out" aria-label="Take it out">
     <div class="row">
-      <button class="act main" :disabled="working !== undefined" aria-label="Print at 1:1 on A4, as a PDF" @click="pdf('a4')">Print A4</button>
-      <button class="act" :disabled="working !== undefined" aria-label="Print at 1:1 on US Letter, as a PDF" @click="pdf('letter')">Letter</button>
-      <button class="act" aria-label="Save the pieces as SVG, 1:1" @click="saveSvg(derived, settings.unit)">SVG</button>
-      <button class="act" aria-label="Save the design as a file" @click="saveDesign(derived.design)">File</button>
+      <button
+        class="act main"
+        :disabled="working !== undefined"
+        aria-label="Print at 1:1 on A4, as a PDF"
+        @click="pdf('a4')"
+      >
+        Print A4
+      </button>
+      <button
+        class="act"
+        :disabled="working !== undefined"
+        aria-label="Print at 1:1 on US Letter, as a PDF"
+        @click="pdf('letter')"
+      >
+        Letter
+      </button>
+      <button class="act" aria-label="Save the pieces as SVG, 1:1" @click="saveSvg(derived, settings.unit)">
+        SVG
+      </button>
+      <button class="act" aria-label="Save the design as a file" @click="saveDesign(derived.design)">
+        File
+      </button>
     </div>
-    <p v-if="working" role="status"><v-progress-linear indeterminate color="primary" aria-label="Drawing the PDF" /> Drawing the PDF … <button class="act" @click="working.abort()">Stop</button></p>
+    <p v-if="working" role="status">
+      <v-progress-linear indeterminate color="primary" aria-label="Drawing the PDF" /> Drawing the PDF …
+      <button class="act" @click="working.abort()">Stop</button>
+    </p>
     <p v-if="failed" role="alert" class="failed">{{ failed }}</p>
   </section>
 </template>

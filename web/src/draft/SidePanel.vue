@@ -1,6 +1,14 @@
 <script setup lang="ts">
 import { computed, nextTick, watch } from 'vue'
-import { type Derived, type Finding, SEWING_SENTENCES, overruledFor, pathLength, printLength, printWeight } from '@drumlin/core'
+import {
+  type Derived,
+  type Finding,
+  SEWING_SENTENCES,
+  overruledFor,
+  pathLength,
+  printLength,
+  printWeight,
+} from '@drumlin/core'
 import { useSettings } from '../app/settings.js'
 import SentenceLine from '../sentence/SentenceLine.vue'
 import WorkingBox from '../sentence/WorkingBox.vue'
@@ -8,17 +16,45 @@ import FindingItem from './FindingItem.vue'
 import OutputRow from './OutputRow.vue'
 import SkiveList from './SkiveList.vue'
 
-const props = defineProps<{ derived: Derived; settled: Derived; findings: readonly Finding[]; piece: string; field: string | undefined }>()
+const props = defineProps<{
+  derived: Derived
+  settled: Derived
+  findings: readonly Finding[]
+  piece: string
+  field: string | undefined
+}>()
 const edge = defineModel<string | undefined>('edge', { required: true })
 const emit = defineEmits<{ show: [finding: Finding] }>()
 const settings = useSettings()
 
-const piece = computed(() => props.derived.pieces.find((p) => p.id === props.piece) ?? props.derived.pieces[0]!)
+const piece = computed(
+  () => props.derived.pieces.find((p) => p.id === props.piece) ?? props.derived.pieces[0]!,
+)
 const sentences = computed(() => props.derived.kind.sentences[piece.value.id] ?? [])
-const sizes = computed(() => props.derived.master.sizes.filter((s) => s.panelId === piece.value.id).map((s) => s.size))
-const runs = computed(() => props.derived.runs.filter((r) => r.join.through.some((id) => props.derived.works[0]!.sheets.some((s) => s.sheet.id === id && s.sheet.type === 'panel' && s.sheet.panelId === piece.value.id))))
-const total = computed(() => runs.value.reduce((sum, r) => ({ holes: sum.holes + r.holes.length, thread: sum.thread + r.thread.value }), { holes: 0, thread: 0 }))
-const edges = computed(() => piece.value.panel.edges.map((e) => ({ ...e, length: pathLength({ segments: piece.value.finished.segments.slice(e.first, e.last + 1), closed: false }) })))
+const sizes = computed(() =>
+  props.derived.master.sizes.filter((s) => s.panelId === piece.value.id).map((s) => s.size),
+)
+const runs = computed(() =>
+  props.derived.runs.filter((r) =>
+    r.join.through.some((id) =>
+      props.derived.works[0]!.sheets.some(
+        (s) => s.sheet.id === id && s.sheet.type === 'panel' && s.sheet.panelId === piece.value.id,
+      ),
+    ),
+  ),
+)
+const total = computed(() =>
+  runs.value.reduce(
+    (sum, r) => ({ holes: sum.holes + r.holes.length, thread: sum.thread + r.thread.value }),
+    { holes: 0, thread: 0 },
+  ),
+)
+const edges = computed(() =>
+  piece.value.panel.edges.map((e) => ({
+    ...e,
+    length: pathLength({ segments: piece.value.finished.segments.slice(e.first, e.last + 1), closed: false }),
+  })),
+)
 const chosenEdge = computed(() => edges.value.find((e) => e.id === edge.value))
 const left = computed(() => props.findings.filter((f) => overruledFor(props.settled, f) === undefined))
 const aside = computed(() => props.findings.filter((f) => overruledFor(props.settled, f) !== undefined))
@@ -37,40 +73,85 @@ watch(
 <template>
   <aside class="side" aria-label="The chosen piece">
     <div class="body">
-    <h1>{{ piece.name }}</h1>
-    <SentenceLine v-for="s in sentences" :key="s" :sentence="s" />
-    <WorkingBox v-for="(size, i) in sizes" :key="`${piece.id} ${size.key}`" :reckoned="size" :open="i === 0" />
-    <p v-if="chosenEdge" class="edge-said" data-edge-said>
-      <strong>{{ chosenEdge.name.charAt(0).toUpperCase() + chosenEdge.name.slice(1) }}</strong>: {{ printLength(chosenEdge.length, settings.unit) }}, {{ chosenEdge.fate.finish }},
-      {{ chosenEdge.fate.trim > 0 ? `cut ${printLength(chosenEdge.fate.trim, settings.unit)} over size and trimmed after sewing` : 'cut to size' }}.
-    </p>
-    <section v-if="left.length + aside.length > 0" aria-label="Findings">
-      <ul class="findings">
-        <FindingItem v-for="f in left" :key="f.key" :finding="f" :settled="settled" @show="(one) => emit('show', one)" />
-        <FindingItem v-for="f in aside" :key="f.key" :finding="f" :settled="settled" />
-      </ul>
-    </section>
-    <p v-else class="nothing quiet">Nothing found that needs a look.</p>
-    <details v-if="piece.panel.bands.length > 0 && piece.thickness" class="more">
-      <summary>Skives</summary>
-      <SkiveList :panel="piece.panel" :thickness="piece.thickness" />
-    </details>
-    <details class="more">
-      <summary>Edges</summary>
-      <ul class="list">
-        <li v-for="e in edges" :key="e.id"><button class="plain pick" :aria-pressed="edge === e.id" @click="edge = edge === e.id ? undefined : e.id">{{ e.name }} <span class="figure">{{ printLength(e.length, settings.unit) }}</span></button></li>
-      </ul>
-    </details>
-    <details class="more">
-      <summary>Sewing</summary>
-      <SentenceLine v-for="s in SEWING_SENTENCES" :key="s" :sentence="s" />
-      <table v-if="runs.length > 0">
-        <thead><tr><th scope="col">Run</th><th scope="col">Holes</th><th scope="col">Thick</th><th scope="col">Thread</th></tr></thead>
-        <tbody><tr v-for="r in runs" :key="r.join.id"><th scope="row">{{ r.join.name }}</th><td class="figure">{{ r.holes.length }}</td><td class="figure">{{ printWeight(r.thickest, settings.unit) }}</td><td class="figure">{{ (r.thread.value / 1000).toFixed(2) }} m</td></tr></tbody>
-        <tfoot><tr><th scope="row">Together</th><td class="figure">{{ total.holes }}</td><td /><td class="figure">{{ (total.thread / 1000).toFixed(2) }} m</td></tr></tfoot>
-      </table>
-      <WorkingBox v-for="r in runs" :key="r.join.id" :reckoned="r.thread" />
-    </details>
+      <h1>{{ piece.name }}</h1>
+      <SentenceLine v-for="s in sentences" :key="s" :sentence="s" />
+      <WorkingBox
+        v-for="(size, i) in sizes"
+        :key="`${piece.id} ${size.key}`"
+        :reckoned="size"
+        :open="i === 0"
+      />
+      <p v-if="chosenEdge" class="edge-said" data-edge-said>
+        <strong>{{ chosenEdge.name.charAt(0).toUpperCase() + chosenEdge.name.slice(1) }}</strong>:
+        {{ printLength(chosenEdge.length, settings.unit) }}, {{ chosenEdge.fate.finish }},
+        {{
+          chosenEdge.fate.trim > 0
+            ? `cut ${printLength(chosenEdge.fate.trim, settings.unit)} over size and trimmed after sewing`
+            : 'cut to size'
+        }}.
+      </p>
+      <section v-if="left.length + aside.length > 0" aria-label="Findings">
+        <ul class="findings">
+          <FindingItem
+            v-for="f in left"
+            :key="f.key"
+            :finding="f"
+            :settled="settled"
+            @show="(one) => emit('show', one)"
+          />
+          <FindingItem v-for="f in aside" :key="f.key" :finding="f" :settled="settled" />
+        </ul>
+      </section>
+      <p v-else class="nothing quiet">Nothing found that needs a look.</p>
+      <details v-if="piece.panel.bands.length > 0 && piece.thickness" class="more">
+        <summary>Skives</summary>
+        <SkiveList :panel="piece.panel" :thickness="piece.thickness" />
+      </details>
+      <details class="more">
+        <summary>Edges</summary>
+        <ul class="list">
+          <li v-for="e in edges" :key="e.id">
+            <button
+              class="plain pick"
+              :aria-pressed="edge === e.id"
+              @click="edge = edge === e.id ? undefined : e.id"
+            >
+              {{ e.name }} <span class="figure">{{ printLength(e.length, settings.unit) }}</span>
+            </button>
+          </li>
+        </ul>
+      </details>
+      <details class="more">
+        <summary>Sewing</summary>
+        <SentenceLine v-for="s in SEWING_SENTENCES" :key="s" :sentence="s" />
+        <table v-if="runs.length > 0">
+          <thead>
+            <tr>
+              <th scope="col">Run</th>
+              <th scope="col">Holes</th>
+              <th scope="col">Thick</th>
+              <th scope="col">Thread</th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="r in runs" :key="r.join.id">
+              <th scope="row">{{ r.join.name }}</th>
+              <td class="figure">{{ r.holes.length }}</td>
+              <td class="figure">{{ printWeight(r.thickest, settings.unit) }}</td>
+              <td class="figure">{{ (r.thread.value / 1000).toFixed(2) }} m</td>
+            </tr>
+          </tbody>
+          <tfoot>
+            <tr>
+              <th scope="row">Together</th>
+              <td class="figure">{{ total.holes }}</td>
+              <td />
+              <td class="figure">{{ (total.thread / 1000).toFixed(2) }} m</td>
+            </tr>
+          </tfoot>
+        </table>
+        <WorkingBox v-for="r in runs" :key="r.join.id" :reckoned="r.thread" />
+      </details>
     </div>
     <OutputRow :derived="settled" />
   </aside>

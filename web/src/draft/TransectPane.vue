@@ -15,7 +15,9 @@ const WIDTH = 820
 const HEIGHT = 96
 const across = computed(() => WIDTH / Math.max(1, props.transect.length))
 /** Pixels a millimetre of thickness takes; what is asked for, or as much as there is room for. */
-const up = computed(() => Math.min(stretch.value * across.value, (HEIGHT - 22) / Math.max(props.transect.thickest, props.reach, 0.5)))
+const up = computed(() =>
+  Math.min(stretch.value * across.value, (HEIGHT - 22) / Math.max(props.transect.thickest, props.reach, 0.5)),
+)
 const drawnAt = computed(() => trimmed(up.value / across.value, 1))
 const y = (mm: number): number => HEIGHT - 16 - mm * up.value
 
@@ -23,21 +25,37 @@ const y = (mm: number): number => HEIGHT - 16 - mm * up.value
 function stretches(layer: TransectLayer): (typeof layer.spans)[] {
   return layer.spans.reduce<(typeof layer.spans)[]>((all, span) => {
     const last = all[all.length - 1]
-    return last && Math.abs(last[last.length - 1]!.end - span.start) < 1e-6 ? [...all.slice(0, -1), [...last, span]] : [...all, [span]]
+    return last && Math.abs(last[last.length - 1]!.end - span.start) < 1e-6
+      ? [...all.slice(0, -1), [...last, span]]
+      : [...all, [span]]
   }, [])
 }
 const shape = (layer: TransectLayer): string =>
   stretches(layer)
     .map((spans) => {
-      const over = spans.flatMap((s) => [`${s.start * across.value} ${y(s.top[0])}`, `${s.end * across.value} ${y(s.top[1])}`])
-      const under = spans.flatMap((s) => [`${s.start * across.value} ${y(s.bottom[0])}`, `${s.end * across.value} ${y(s.bottom[1])}`]).reverse()
+      const over = spans.flatMap((s) => [
+        `${s.start * across.value} ${y(s.top[0])}`,
+        `${s.end * across.value} ${y(s.top[1])}`,
+      ])
+      const under = spans
+        .flatMap((s) => [
+          `${s.start * across.value} ${y(s.bottom[0])}`,
+          `${s.end * across.value} ${y(s.bottom[1])}`,
+        ])
+        .reverse()
       return `M${[...over, ...under].join('L')}Z`
     })
     .join('')
-const swatch = (layer: TransectLayer): string => props.derived.pieces.find((p) => p.id === layer.panelId)?.swatch ?? 'var(--loch)'
+const swatch = (layer: TransectLayer): string =>
+  props.derived.pieces.find((p) => p.id === layer.panelId)?.swatch ?? 'var(--loch)'
 const label = (layer: TransectLayer) => {
   const span = layer.spans.reduce((a, b) => (b.end - b.start > a.end - a.start ? b : a))
-  return { x: ((span.start + span.end) / 2) * across.value, y: y((span.bottom[0] + span.top[1]) / 2) + 4, room: (span.end - span.start) * across.value, tall: (span.top[0] - span.bottom[0]) * up.value }
+  return {
+    x: ((span.start + span.end) / 2) * across.value,
+    y: y((span.bottom[0] + span.top[1]) / 2) + 4,
+    room: (span.end - span.start) * across.value,
+    tall: (span.top[0] - span.bottom[0]) * up.value,
+  }
 }
 
 const print = (mm: number): string => (settings.unit === 'mm' ? trimmed(mm, 2) : trimmed(mm / OUNCE, 1))
@@ -50,7 +68,8 @@ const totals = computed(() => {
     const x = ((s.start + s.end) / 2) * across.value
     const last = found[found.length - 1]
     if (last?.text === print(total)) continue
-    if (total > 0 && x - (last?.x ?? -99) > 40 && (s.end - s.start) * across.value > 4) found.push({ x, text: print(total), over: total > props.reach + 1e-9 })
+    if (total > 0 && x - (last?.x ?? -99) > 40 && (s.end - s.start) * across.value > 4)
+      found.push({ x, text: print(total), over: total > props.reach + 1e-9 })
   }
   return found
 })
@@ -59,21 +78,74 @@ const totals = computed(() => {
 <template>
   <section class="pane" aria-labelledby="transect-title">
     <div class="head">
-      <button class="plain" :aria-expanded="folded ? 'false' : 'true'" aria-controls="transect-body" @click="folded = !folded"><h2 id="transect-title"><span aria-hidden="true">{{ folded ? '▸' : '▾' }}</span> Transect A–A′</h2></button>
+      <button
+        class="plain"
+        :aria-expanded="folded ? 'false' : 'true'"
+        aria-controls="transect-body"
+        @click="folded = !folded"
+      >
+        <h2 id="transect-title">
+          <span aria-hidden="true">{{ folded ? '▸' : '▾' }}</span> Transect A–A′
+        </h2>
+      </button>
       <template v-if="!folded">
-        <label>work <select v-model="state"><option value="open">laid open</option><option value="closed">closed</option></select></label>
+        <label
+          >work
+          <select v-model="state">
+            <option value="open">laid open</option>
+            <option value="closed">closed</option>
+          </select></label
+        >
         <label><input v-model="contents" type="checkbox" /> with its contents</label>
-        <label>thickness <select v-model.number="stretch"><option v-for="n in [1, 2, 4, 8, 16]" :key="n" :value="n">up to {{ n }} ×</option></select></label>
-        <span class="quiet">drawn {{ drawnAt }} × · thickest <strong class="figure" data-thickest>{{ printWeight(transect.thickest, settings.unit) }}</strong></span>
+        <label
+          >thickness
+          <select v-model.number="stretch">
+            <option v-for="n in [1, 2, 4, 8, 16]" :key="n" :value="n">up to {{ n }} ×</option>
+          </select></label
+        >
+        <span class="quiet"
+          >drawn {{ drawnAt }} × · thickest
+          <strong class="figure" data-thickest>{{
+            printWeight(transect.thickest, settings.unit)
+          }}</strong></span
+        >
       </template>
     </div>
-    <svg v-if="!folded" id="transect-body" :viewBox="`-10 0 ${WIDTH + 50} ${HEIGHT}`" role="img" :aria-label="`Section through the work, ${transect.layers.length} layers, at most ${printWeight(transect.thickest, settings.unit)}`">
-      <path v-for="layer in transect.layers" :key="layer.sheetId" :d="shape(layer)" :fill="swatch(layer)" class="layer" :class="{ carried: !layer.panelId }" />
-      <line x1="0" :x2="WIDTH" :y1="y(reach)" :y2="y(reach)" class="reach" /><text :x="WIDTH + 4" :y="y(reach) + 4" class="figure reach">{{ print(reach) }}</text><text :x="WIDTH" :y="y(reach) - 3" text-anchor="end" class="name quietly">reach of the iron</text>
+    <svg
+      v-if="!folded"
+      id="transect-body"
+      :viewBox="`-10 0 ${WIDTH + 50} ${HEIGHT}`"
+      role="img"
+      :aria-label="`Section through the work, ${transect.layers.length} layers, at most ${printWeight(transect.thickest, settings.unit)}`"
+    >
+      <path
+        v-for="layer in transect.layers"
+        :key="layer.sheetId"
+        :d="shape(layer)"
+        :fill="swatch(layer)"
+        class="layer"
+        :class="{ carried: !layer.panelId }"
+      />
+      <line x1="0" :x2="WIDTH" :y1="y(reach)" :y2="y(reach)" class="reach" />
+      <text :x="WIDTH + 4" :y="y(reach) + 4" class="figure reach">{{ print(reach) }}</text>
+      <text :x="WIDTH" :y="y(reach) - 3" text-anchor="end" class="name quietly">reach of the iron</text>
       <template v-for="layer in transect.layers" :key="`t${layer.sheetId}`">
-        <text v-if="label(layer).room > layer.name.length * 6 && label(layer).tall > 10" :x="label(layer).x" :y="label(layer).y" class="name" text-anchor="middle">{{ layer.name }}</text>
+        <text
+          v-if="label(layer).room > layer.name.length * 6 && label(layer).tall > 10"
+          :x="label(layer).x"
+          :y="label(layer).y"
+          class="name"
+          text-anchor="middle"
+        >
+          {{ layer.name }}
+        </text>
       </template>
-      <g v-for="(t, i) in totals" :key="i"><line :x1="t.x" :x2="t.x" :y1="HEIGHT - 15" :y2="HEIGHT - 11" class="tick" /><text :x="t.x" :y="HEIGHT - 1" class="figure total" :class="{ over: t.over }" text-anchor="middle">{{ t.text }}</text></g>
+      <g v-for="(t, i) in totals" :key="i">
+        <line :x1="t.x" :x2="t.x" :y1="HEIGHT - 15" :y2="HEIGHT - 11" class="tick" />
+        <text :x="t.x" :y="HEIGHT - 1" class="figure total" :class="{ over: t.over }" text-anchor="middle">
+          {{ t.text }}
+        </text>
+      </g>
     </svg>
   </section>
 </template>
@@ -117,7 +189,7 @@ svg {
 }
 line.reach {
   stroke: var(--gorse-mark);
-  stroke-width: 1.500px;
+  stroke-width: 1.5px;
   stroke-dasharray: 2 4;
 }
 text {

@@ -73,7 +73,14 @@ export const useJob = defineStore('job', () => {
     const edited = applyEdit(before.design, edit)
     if (!edited.ok) return
     try {
-      await take(await appendEdit(id, before.version, { edit, inverse: edited.inverse, design: edited.design, ...(gesture ? { gesture } : {}) }, Date.now()))
+      await take(
+        await appendEdit(
+          id,
+          before.version,
+          { edit, inverse: edited.inverse, design: edited.design, ...(gesture ? { gesture } : {}) },
+          Date.now(),
+        ),
+      )
     } catch (error) {
       if (!(error instanceof Overtaken)) throw error
       await rebase(id, edit, error.now)
@@ -88,7 +95,14 @@ export const useJob = defineStore('job', () => {
     notice.value = edited.ok
       ? 'This job was changed in another tab; both changes are kept.'
       : `This job was changed in another tab, and “${edit.name}” no longer fits it.`
-    const job = edited.ok ? await appendEdit(id, now.version, { edit, inverse: edited.inverse, design: edited.design }, Date.now()) : now
+    const job = edited.ok
+      ? await appendEdit(
+          id,
+          now.version,
+          { edit, inverse: edited.inverse, design: edited.design },
+          Date.now(),
+        )
+      : now
     if (pending.value <= 1) design.value = job.design
     await take(job)
   }
@@ -122,7 +136,21 @@ export const useJob = defineStore('job', () => {
 
   channel.listen((id) => void follow(id))
   return {
-    record, design, derived, settled, findings, preview, undoName, redoName, saveError, notice, pending,
-    open, edit, undo: () => step(-1), redo: () => step(1), idle: () => queue,
-  } // prettier-ignore
+    record,
+    design,
+    derived,
+    settled,
+    findings,
+    preview,
+    undoName,
+    redoName,
+    saveError,
+    notice,
+    pending,
+    open,
+    edit,
+    undo: () => step(-1),
+    redo: () => step(1),
+    idle: () => queue,
+  }
 })

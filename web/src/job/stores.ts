@@ -21,7 +21,9 @@ const together = (a: Stores, b: Stores | undefined): Stocked => ({
 export const useStores = defineStore('stores', () => {
   const own = shallowRef<Stores>()
   const examples = shallowRef<Stores>()
-  const all = computed<Stocked>(() => (own.value ? together(own.value, examples.value) : { leathers: [], irons: [], awls: [], threads: [] }))
+  const all = computed<Stocked>(() =>
+    own.value ? together(own.value, examples.value) : { leathers: [], irons: [], awls: [], threads: [] },
+  )
   const isExample = (id: string): boolean => examples.value?.leathers.some((l) => l.id === id) ?? false
 
   async function load(): Promise<void> {

@@ -19,13 +19,19 @@ function keep(contents: BlobPart, type: string, name: string): void {
   setTimeout(() => URL.revokeObjectURL(url), 10_000)
 }
 
-export const saveDesign = (design: Design): void => keep(writeDesign(design), 'application/json', `${fileName(design.name)}.drumlin.json`)
+export const saveDesign = (design: Design): void =>
+  keep(writeDesign(design), 'application/json', `${fileName(design.name)}.drumlin.json`)
 
 export const saveSvg = (derived: Derived, unit: LengthUnit): void =>
   keep(writeSvg(derived, unit), 'image/svg+xml', `${fileName(derived.design.name)}.svg`)
 
 /** The PDF is drawn in a worker, so that the sheet stays free to move meanwhile; aborting stops it. */
-export async function savePdf(design: Design, paper: 'a4' | 'letter', unit: LengthUnit, signal: AbortSignal): Promise<void> {
+export async function savePdf(
+  design: Design,
+  paper: 'a4' | 'letter',
+  unit: LengthUnit,
+  signal: AbortSignal,
+): Promise<void> {
   const worker = new Worker(new URL('../workers/pdf.worker.ts', import.meta.url), { type: 'module' })
   try {
     const bytes = await new Promise<Uint8Array<ArrayBuffer>>((resolve, reject) => {

@@ -15,10 +15,23 @@ const chosen = computed(() => props.options.find((o) => o.value === props.value)
 <template>
   <v-menu>
     <template #activator="{ props: opener }">
-      <button v-bind="opener" type="button" class="plain choice" :aria-label="`${label}: ${chosen?.label ?? value}`">{{ chosen?.label ?? value }}</button>
+      <button
+        v-bind="opener"
+        type="button"
+        class="plain choice"
+        :aria-label="`${label}: ${chosen?.label ?? value}`"
+      >
+        {{ chosen?.label ?? value }}
+      </button>
     </template>
     <v-list :aria-label="label" max-width="360">
-      <v-list-item v-for="o in options" :key="o.value" :active="o.value === value" color="primary" @click="o.value !== value && emit('change', o.value)">
+      <v-list-item
+        v-for="o in options"
+        :key="o.value"
+        :active="o.value === value"
+        color="primary"
+        @click="o.value !== value && emit('change', o.value)"
+      >
         <span class="name">{{ o.label }}</span>
         <span class="why quiet">{{ o.why }}</span>
       </v-list-item>

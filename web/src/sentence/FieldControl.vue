@@ -28,14 +28,27 @@ function set(path: readonly string[], to: unknown, words: string, gesture?: stri
 const range = computed(() => {
   const { field } = props
   return field.type === 'length' || field.type === 'share' || field.type === 'count'
-    ? { least: field.least, most: field.most, step: field.type === 'count' ? 1 : field.step, sort: field.type }
+    ? {
+        least: field.least,
+        most: field.most,
+        step: field.type === 'count' ? 1 : field.step,
+        sort: field.type,
+      }
     : undefined
 })
 const measured = (to: number, gesture?: string): void =>
-  set(props.field.path, to, `${props.field.label} ${printMeasure(to, range.value!.sort, settings.unit)}`, gesture)
+  set(
+    props.field.path,
+    to,
+    `${props.field.label} ${printMeasure(to, range.value!.sort, settings.unit)}`,
+    gesture,
+  )
 
 /** What the stores hold, with what this design carries in front where that is no longer on the shelf. */
-function offered<T extends { id: string; name: string }>(shelf: readonly T[], why: (one: T) => string): Option[] {
+function offered<T extends { id: string; name: string }>(
+  shelf: readonly T[],
+  why: (one: T) => string,
+): Option[] {
   const here = shelf.some((s) => s.id === stocked.value.id) ? shelf : [stocked.value as T, ...shelf]
   return here.map((s) => ({ value: s.id, label: s.name, why: why(s) }))
 }
@@ -45,9 +58,16 @@ const options = computed<Option[]>(() => {
     case 'choice':
       return [...props.field.choices]
     case 'leather':
-      return offered(stores.all.leathers, (l) => `${l.tannage} tanned, ${l.temper}, ${printWeight(l.thickness, unit)}${stores.isExample(l.id) ? ' · example' : ''}`)
+      return offered(
+        stores.all.leathers,
+        (l) =>
+          `${l.tannage} tanned, ${l.temper}, ${printWeight(l.thickness, unit)}${stores.isExample(l.id) ? ' · example' : ''}`,
+      )
     case 'iron':
-      return offered(stores.all.irons, (i) => `${printPitch(i.pitch, unit)}, ${i.prongs} prongs, reaches ${printWeight(i.reach, unit)}`)
+      return offered(
+        stores.all.irons,
+        (i) => `${printPitch(i.pitch, unit)}, ${i.prongs} prongs, reaches ${printWeight(i.reach, unit)}`,
+      )
     case 'awl':
       return offered(stores.all.awls, (a) => `reaches ${printWeight(a.reach, unit)}`)
     case 'thread':
@@ -60,7 +80,14 @@ function chosen(id: string): void {
   const { field } = props
   const name = options.value.find((o) => o.value === id)?.label ?? id
   if (field.type === 'choice') return set(field.path, id, name)
-  const shelf: readonly { id: string }[] = field.type === 'leather' ? stores.all.leathers : field.type === 'iron' ? stores.all.irons : field.type === 'awl' ? stores.all.awls : stores.all.threads
+  const shelf: readonly { id: string }[] =
+    field.type === 'leather'
+      ? stores.all.leathers
+      : field.type === 'iron'
+        ? stores.all.irons
+        : field.type === 'awl'
+          ? stores.all.awls
+          : stores.all.threads
   const one = shelf.find((s) => s.id === id)
   if (one) set(field.path, one, `${field.label}: ${name}`)
 }
@@ -69,12 +96,37 @@ const current = computed(() => (props.field.type === 'choice' ? String(value.val
 
 <template>
   <span :data-field="field.id">
-    <MeasureField v-if="range" v-bind="range" :value="value as number" :label="field.label" :refusal="refusal" @change="measured" />
+    <MeasureField
+      v-if="range"
+      v-bind="range"
+      :value="value as number"
+      :label="field.label"
+      :refusal="refusal"
+      @change="measured"
+    />
     <template v-else>
       <ChoiceField :value="current" :label="field.label" :options="options" @change="chosen" />
-      <template v-if="field.type === 'leather'">, <MeasureField
-          :value="leather.thickness" :label="`thickness of the ${leather.name}, ${field.role}`" sort="thickness" :least="0.2" :most="8" :step="0.05" drag :refusal="refusal"
-          @change="(to, gesture) => set([...field.path, 'thickness'], to, `${leather.name} ${printWeight(to, settings.unit)}`, gesture)" /></template>
+      <template v-if="field.type === 'leather'"
+        >,
+        <MeasureField
+          :value="leather.thickness"
+          :label="`thickness of the ${leather.name}, ${field.role}`"
+          sort="thickness"
+          :least="0.2"
+          :most="8"
+          :step="0.05"
+          drag
+          :refusal="refusal"
+          @change="
+            (to, gesture) =>
+              set(
+                [...field.path, 'thickness'],
+                to,
+                `${leather.name} ${printWeight(to, settings.unit)}`,
+                gesture,
+              )
+          "
+      /></template>
     </template>
   </span>
 </template>

@@ -4,7 +4,16 @@ import { useSettings } from '../app/settings.js'
 import { type MeasureSort, printMeasure, printOther, readWithin } from './measures.js'
 
 const props = withDefaults(
-  defineProps<{ value: number; label: string; sort: MeasureSort; least: number; most: number; step: number; drag?: boolean; refusal?: string }>(),
+  defineProps<{
+    value: number
+    label: string
+    sort: MeasureSort
+    least: number
+    most: number
+    step: number
+    drag?: boolean
+    refusal?: string
+  }>(),
   { refusal: '' },
 )
 const emit = defineEmits<{ change: [value: number, gesture?: string] }>()
@@ -15,7 +24,12 @@ const error = ref('')
 const printed = computed(() => printMeasure(props.value, props.sort, settings.unit))
 const other = computed(() => printOther(props.value, props.sort, settings.unit))
 const text = computed(() => editing.value ?? printed.value)
-watch(() => props.value, () => { if (editing.value === undefined) error.value = '' })
+watch(
+  () => props.value,
+  () => {
+    if (editing.value === undefined) error.value = ''
+  },
+)
 
 const within = (v: number): number => Math.min(props.most, Math.max(props.least, Math.round(v * 1000) / 1000))
 
@@ -59,12 +73,35 @@ function dragged(event: PointerEvent): void {
 <template>
   <span class="measure">
     <input
-      :id="id" :value="text" :size="Math.max(1, text.length - 1)" type="text" :inputmode="sort === 'count' ? 'numeric' : 'text'" autocomplete="off" spellcheck="false"
-      :aria-label="label" :aria-invalid="error || refusal ? true : undefined" :aria-describedby="error || refusal ? `${id}-error` : undefined"
-      @input="editing = ($event.target as HTMLInputElement).value" @focus="($event.target as HTMLInputElement).select()"
-      @blur="take" @keydown.enter="take" @keydown.escape.stop="leave" @keydown.up="stepped($event, 1)" @keydown.down="stepped($event, -1)"
+      :id="id"
+      :value="text"
+      :size="Math.max(1, text.length - 1)"
+      type="text"
+      :inputmode="sort === 'count' ? 'numeric' : 'text'"
+      autocomplete="off"
+      spellcheck="false"
+      :aria-label="label"
+      :aria-invalid="error || refusal ? true : undefined"
+      :aria-describedby="error || refusal ? `${id}-error` : undefined"
+      @input="editing = ($event.target as HTMLInputElement).value"
+      @focus="($event.target as HTMLInputElement).select()"
+      @blur="take"
+      @keydown.enter="take"
+      @keydown.escape.stop="leave"
+      @keydown.up="stepped($event, 1)"
+      @keydown.down="stepped($event, -1)"
     />
-    <span v-if="drag" class="grip" title="Drag to change" aria-hidden="true" @pointerdown="grab" @pointermove="dragged" @pointerup="held = undefined" @pointercancel="held = undefined">↔</span>
+    <span
+      v-if="drag"
+      class="grip"
+      title="Drag to change"
+      aria-hidden="true"
+      @pointerdown="grab"
+      @pointermove="dragged"
+      @pointerup="held = undefined"
+      @pointercancel="held = undefined"
+      >↔</span
+    >
     <span v-if="editing !== undefined && other" class="other quiet" aria-hidden="true">{{ other }}</span>
     <span v-if="error || refusal" :id="`${id}-error`" class="error" role="alert">{{ error || refusal }}</span>
   </span>

@@ -10,10 +10,13 @@ const job = useJob()
 type Part = { readonly words: string } | { readonly field: Field }
 const parts = computed<Part[]>(() => {
   const fields = job.derived ? fieldsOf(job.derived.kind) : []
-  return props.sentence.split(/(\{[\w-]+\})/).filter(Boolean).map((part): Part => {
-    const field = part.startsWith('{') ? fields.find((f) => f.id === part.slice(1, -1)) : undefined
-    return field ? { field } : { words: part }
-  })
+  return props.sentence
+    .split(/(\{[\w-]+\})/)
+    .filter(Boolean)
+    .map((part): Part => {
+      const field = part.startsWith('{') ? fields.find((f) => f.id === part.slice(1, -1)) : undefined
+      return field ? { field } : { words: part }
+    })
 })
 </script>
 

@@ -13,7 +13,8 @@ const shown = ref(props.open)
 const lines = computed(() => explain(props.reckoned, settings.unit, 3))
 const print = (v: number): string => printMeasure(v, 'length', settings.unit)
 
-const writeOver = (value: number, gesture?: string): void => void job.edit(overrideNumber(props.reckoned.label, props.reckoned.key, value), gesture)
+const writeOver = (value: number, gesture?: string): void =>
+  void job.edit(overrideNumber(props.reckoned.label, props.reckoned.key, value), gesture)
 const takeBack = (): void => void job.edit(giveBack(props.reckoned.label, [props.reckoned.key]))
 </script>
 
@@ -24,14 +25,27 @@ const takeBack = (): void => void job.edit(giveBack(props.reckoned.label, [props
         <span aria-hidden="true" class="turn">{{ shown ? '▾' : '▸' }}</span>{{ reckoned.label }}
       </button>
       <span class="value">
-        <MeasureField :value="reckoned.value" :label="reckoned.label" sort="length" :least="0" :most="2000" :step="1" @change="writeOver" />
+        <MeasureField
+          :value="reckoned.value"
+          :label="reckoned.label"
+          sort="length"
+          :least="0"
+          :most="2000"
+          :step="1"
+          @change="writeOver"
+        />
       </span>
     </div>
     <div v-if="reckoned.overridden" class="own">
       <span>yours; the working says {{ print(reckoned.figured) }}</span>
       <button class="act" @click="takeBack">Give it back</button>
     </div>
-    <pre v-if="shown" class="working figure" tabindex="0" :aria-label="`Working of ${reckoned.label}`"><template v-for="(l, i) in lines" :key="i">{{ l }}
+    <pre
+      v-if="shown"
+      class="working figure"
+      tabindex="0"
+      :aria-label="`Working of ${reckoned.label}`"
+    ><template v-for="(l, i) in lines" :key="i">{{ l }}
 </template></pre>
   </div>
 </template>

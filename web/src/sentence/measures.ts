@@ -1,9 +1,20 @@
-import { type LengthUnit, measureSentence, otherUnit, parseLength, parseWeight, printLength, printWeight, trimmed, weightMiddle } from '@drumlin/core'
+import {
+  type LengthUnit,
+  measureSentence,
+  otherUnit,
+  parseLength,
+  parseWeight,
+  printLength,
+  printWeight,
+  trimmed,
+  weightMiddle,
+} from '@drumlin/core'
 
 /** How a number is read and printed where it stands in a sentence. */
 export type MeasureSort = 'length' | 'thickness' | 'count' | 'share'
 
-export type Reading = { readonly ok: true; readonly value: number } | { readonly ok: false; readonly why: string }
+export type Reading =
+  { readonly ok: true; readonly value: number } | { readonly ok: false; readonly why: string }
 
 export function printMeasure(value: number, sort: MeasureSort, unit: LengthUnit): string {
   if (sort === 'length') return printLength(value, unit)
@@ -19,8 +30,10 @@ export function printOther(value: number, sort: MeasureSort, unit: LengthUnit): 
 
 function readPlain(text: string, whole: boolean): Reading {
   const value = Number(text.trim().replace(',', '.'))
-  if (text.trim() === '' || !Number.isFinite(value)) return { ok: false, why: `“${text}” is not a number. Try ${whole ? '3' : '0.6'}.` }
-  if (whole && !Number.isInteger(value)) return { ok: false, why: `“${text}” is not a whole number. Try ${Math.round(value)}.` }
+  if (text.trim() === '' || !Number.isFinite(value))
+    return { ok: false, why: `“${text}” is not a number. Try ${whole ? '3' : '0.6'}.` }
+  if (whole && !Number.isInteger(value))
+    return { ok: false, why: `“${text}” is not a whole number. Try ${Math.round(value)}.` }
   return { ok: true, value }
 }
 
@@ -29,17 +42,29 @@ function readMeasure(text: string, sort: MeasureSort, unit: LengthUnit): Reading
   if (sort === 'thickness') {
     const bare = unit === 'in' && /^[\d.,/\s-]+$/.test(text) ? `${text} oz` : text
     const weight = parseWeight(bare)
-    return weight.ok ? { ok: true, value: weightMiddle(weight.value) } : { ok: false, why: measureSentence(weight.error) }
+    return weight.ok
+      ? { ok: true, value: weightMiddle(weight.value) }
+      : { ok: false, why: measureSentence(weight.error) }
   }
   const length = parseLength(text, unit)
   return length.ok ? length : { ok: false, why: measureSentence(length.error) }
 }
 
 /** Reads what was written and holds it to the range. */
-export function readWithin(text: string, sort: MeasureSort, unit: LengthUnit, label: string, least: number, most: number): Reading {
+export function readWithin(
+  text: string,
+  sort: MeasureSort,
+  unit: LengthUnit,
+  label: string,
+  least: number,
+  most: number,
+): Reading {
   const reading = readMeasure(text, sort, unit)
   if (!reading.ok || (reading.value >= least - 1e-9 && reading.value <= most + 1e-9)) return reading
   const print = (v: number): string => printMeasure(v, sort, unit)
   const name = label.charAt(0).toUpperCase() + label.slice(1)
-  return { ok: false, why: `${name} goes from ${print(least)} to ${print(most)}; ${print(reading.value)} is too ${reading.value < least ? 'little' : 'much'}.` }
+  return {
+    ok: false,
+    why: `${name} goes from ${print(least)} to ${print(most)}; ${print(reading.value)} is too ${reading.value < least ? 'little' : 'much'}.`,
+  }
 }

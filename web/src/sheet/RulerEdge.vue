@@ -2,7 +2,13 @@
 import { computed } from 'vue'
 import type { LengthUnit } from '@drumlin/core'
 
-const props = defineProps<{ way: 'across' | 'down'; start: number; scale: number; length: number; unit: LengthUnit }>()
+const props = defineProps<{
+  way: 'across' | 'down'
+  start: number
+  scale: number
+  length: number
+  unit: LengthUnit
+}>()
 
 /** Distance between figures in mm: the smallest of these that leaves room for them. */
 const STEPS: Readonly<Record<LengthUnit, readonly number[]>> = {
@@ -19,7 +25,11 @@ const ticks = computed(() => {
     const mm = index * small
     const main = index % 5 === 0
     const figure = props.unit === 'mm' ? Math.round(mm) : Math.round((mm / 25.4) * 100) / 100
-    return { at: (mm - props.start) * props.scale, main, figure: main ? String(figure).replace('-', '−') : '' }
+    return {
+      at: (mm - props.start) * props.scale,
+      main,
+      figure: main ? String(figure).replace('-', '−') : '',
+    }
   })
 })
 </script>
@@ -28,10 +38,12 @@ const ticks = computed(() => {
   <svg class="ruler" :class="way" aria-hidden="true">
     <g v-for="(t, i) in ticks" :key="i">
       <template v-if="way === 'across'">
-        <line :x1="t.at" :x2="t.at" y1="0" :y2="t.main ? 10 : 5" /><text v-if="t.main" :x="t.at + 3" y="15">{{ t.figure }}</text>
+        <line :x1="t.at" :x2="t.at" y1="0" :y2="t.main ? 10 : 5" />
+        <text v-if="t.main" :x="t.at + 3" y="15">{{ t.figure }}</text>
       </template>
       <template v-else>
-        <line :y1="t.at" :y2="t.at" x1="0" :x2="t.main ? 10 : 5" /><text v-if="t.main" :x="2" :y="t.at - 3">{{ t.figure }}</text>
+        <line :y1="t.at" :y2="t.at" x1="0" :x2="t.main ? 10 : 5" />
+        <text v-if="t.main" :x="2" :y="t.at - 3">{{ t.figure }}</text>
       </template>
     </g>
   </svg>

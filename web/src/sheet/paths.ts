@@ -23,13 +23,20 @@ export function gathered(all: readonly Drawn[]): { strokes: StrokeGroup[]; texts
     const weight = one.type === 'stroke' ? one.weight : one.diameter
     const key = `${one.layer} ${one.type} ${weight} ${one.type === 'stroke' ? (one.dash ?? []).join() : ''}`
     const group = groups.get(key) ?? { first: one, data: [] }
-    group.data.push(one.type === 'stroke' ? pathData(one.path) : one.points.map((p) => `M${p.x.toFixed(2)} ${p.y.toFixed(2)}h0`).join(''))
+    group.data.push(
+      one.type === 'stroke'
+        ? pathData(one.path)
+        : one.points.map((p) => `M${p.x.toFixed(2)} ${p.y.toFixed(2)}h0`).join(''),
+    )
     groups.set(key, group)
   }
   const strokes = [...groups].map(([key, { first, data }]): StrokeGroup => ({
-    key, layer: first.layer, d: data.join(''), round: first.type === 'dots',
+    key,
+    layer: first.layer,
+    d: data.join(''),
+    round: first.type === 'dots',
     weight: first.type === 'stroke' ? first.weight : first.type === 'dots' ? first.diameter : 0,
     dash: first.type === 'stroke' && first.dash ? first.dash.join(' ') : undefined,
-  })) // prettier-ignore
+  }))
   return { strokes, texts }
 }

@@ -46,9 +46,15 @@ export function useSheetView(element: Ref<HTMLElement | SVGSVGElement | undefine
   function pressed(event: KeyboardEvent): void {
     if (event.target !== event.currentTarget) return
     const moves: Record<string, () => void> = {
-      '+': () => zoom(1.25), '=': () => zoom(1.25), '-': () => zoom(0.8), '0': fit,
-      ArrowLeft: () => pan(40, 0), ArrowRight: () => pan(-40, 0), ArrowUp: () => pan(0, 40), ArrowDown: () => pan(0, -40),
-    } // prettier-ignore
+      '+': () => zoom(1.25),
+      '=': () => zoom(1.25),
+      '-': () => zoom(0.8),
+      '0': fit,
+      ArrowLeft: () => pan(40, 0),
+      ArrowRight: () => pan(-40, 0),
+      ArrowUp: () => pan(0, 40),
+      ArrowDown: () => pan(0, -40),
+    }
     const move = moves[event.key]
     if (!move) return
     event.preventDefault()
@@ -57,7 +63,10 @@ export function useSheetView(element: Ref<HTMLElement | SVGSVGElement | undefine
   /** A place of the window in mm of the sheet. */
   function toSheet(clientX: number, clientY: number): { x: number; y: number } {
     const frame = element.value!.getBoundingClientRect()
-    return { x: left.value + (clientX - frame.left) / scale.value, y: top.value + (clientY - frame.top) / scale.value }
+    return {
+      x: left.value + (clientX - frame.left) / scale.value,
+      y: top.value + (clientY - frame.top) / scale.value,
+    }
   }
 
   let gesture: Gesture | undefined
@@ -94,6 +103,8 @@ export function useSheetView(element: Ref<HTMLElement | SVGSVGElement | undefine
     gesture?.destroy()
     watcher?.disconnect()
   })
-  const viewBox = computed(() => `${left.value} ${top.value} ${size.value.width / scale.value} ${size.value.height / scale.value}`)
+  const viewBox = computed(
+    () => `${left.value} ${top.value} ${size.value.width / scale.value} ${size.value.height / scale.value}`,
+  )
   return { size, scale, left, top, viewBox, fit, follow, zoom, show, pressed, toSheet }
 }

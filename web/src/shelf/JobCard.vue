@@ -11,9 +11,13 @@ const emit = defineEmits<{ remove: [] }>()
 const settings = useSettings()
 const derived = computed(() => derive(props.job.design))
 const arrangement = computed(() => arrangeInRows(derived.value.pieces, pieceOutline, 430, 14))
-const open = computed(() => findingsOf(derived.value).filter((f) => overruledFor(derived.value, f) === undefined).length)
+const open = computed(
+  () => findingsOf(derived.value).filter((f) => overruledFor(derived.value, f) === undefined).length,
+)
 const size = computed(() => {
-  const outside = derived.value.master.sizes.slice(0, 2).map(({ size: s }) => printLength(s.value, settings.unit))
+  const outside = derived.value.master.sizes
+    .slice(0, 2)
+    .map(({ size: s }) => printLength(s.value, settings.unit))
   return outside.join(' × ')
 })
 </script>
@@ -22,7 +26,11 @@ const size = computed(() => {
   <li class="card">
     <RouterLink :to="{ name: 'draft', params: { id: job.id } }" class="open">
       <svg :viewBox="`-6 -6 ${arrangement.width + 12} ${arrangement.height + 12}`" aria-hidden="true">
-        <g v-for="{ item, move } in arrangement.placed" :key="item.id" :transform="`matrix(${move.a} ${move.b} ${move.c} ${move.d} ${move.e} ${move.f})`">
+        <g
+          v-for="{ item, move } in arrangement.placed"
+          :key="item.id"
+          :transform="`matrix(${move.a} ${move.b} ${move.c} ${move.d} ${move.e} ${move.f})`"
+        >
           <PieceDrawing :piece="item" :job="job.design.name" bare />
         </g>
       </svg>
@@ -32,7 +40,9 @@ const size = computed(() => {
       {{ derived.kind.name }} · {{ size }} · {{ open === 0 ? 'nothing to look at' : `${open} to look at` }}
       <span v-if="job.example" class="mark">example</span>
     </p>
-    <button class="plain link quiet" :aria-label="`Remove ${job.design.name}`" @click="emit('remove')">Remove</button>
+    <button class="plain link quiet" :aria-label="`Remove ${job.design.name}`" @click="emit('remove')">
+      Remove
+    </button>
   </li>
 </template>
 

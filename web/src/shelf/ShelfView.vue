@@ -29,12 +29,24 @@ onMounted(load)
 async function start(): Promise<void> {
   const kind = kindOf('bifold')
   const shelf = stores.own!
-  const fits = [shelf.leathers[0]!, shelf.leathers[1] ?? shelf.leathers[0]!, shelf.leathers[1] ?? shelf.leathers[0]!]
+  const fits = [
+    shelf.leathers[0]!,
+    shelf.leathers[1] ?? shelf.leathers[0]!,
+    shelf.leathers[1] ?? shelf.leathers[0]!,
+  ]
   const leathers = Object.fromEntries(kind.roles.map((role, i) => [role.id, fits[i] ?? fits[0]!]))
   const design = freshDesign({
-    id: freeId('bifold', jobs.value.map((j) => j.id)), name: 'New bifold', kind: kind.id, leathers,
-    iron: shelf.irons[1] ?? shelf.irons[0]!, awl: shelf.awls[0]!, thread: shelf.threads[0]!,
-  }) // prettier-ignore
+    id: freeId(
+      'bifold',
+      jobs.value.map((j) => j.id),
+    ),
+    name: 'New bifold',
+    kind: kind.id,
+    leathers,
+    iron: shelf.irons[1] ?? shelf.irons[0]!,
+    awl: shelf.awls[0]!,
+    thread: shelf.threads[0]!,
+  })
   await createJob(design, false, Date.now())
   await router.push({ name: 'brief', params: { id: design.id } })
 }
@@ -51,9 +63,19 @@ async function opened(event: Event): Promise<void> {
     return
   }
   const taken = await readJob(read.design.id)
-  const design = taken ? { ...read.design, id: freeId(read.design.id, jobs.value.map((j) => j.id)) } : read.design
+  const design = taken
+    ? {
+        ...read.design,
+        id: freeId(
+          read.design.id,
+          jobs.value.map((j) => j.id),
+        ),
+      }
+    : read.design
   await createJob(design, false, Date.now())
-  said.value = taken ? `“${design.name}” was put beside the one already here.` : `“${design.name}” is on the shelf.`
+  said.value = taken
+    ? `“${design.name}” was put beside the one already here.`
+    : `“${design.name}” is on the shelf.`
   await load()
 }
 
@@ -85,29 +107,53 @@ async function fetchExamples(): Promise<void> {
       <h1>Shelf</h1>
       <button class="act main" @click="start">Start a bifold</button>
       <button class="act" @click="picker?.click()">Open a design file</button>
-      <input ref="picker" type="file" accept=".json,.drumlin.json,application/json" class="visually-hidden" tabindex="-1" aria-label="Design file" @change="opened" />
+      <input
+        ref="picker"
+        type="file"
+        accept=".json,.drumlin.json,application/json"
+        class="visually-hidden"
+        tabindex="-1"
+        aria-label="Design file"
+        @change="opened"
+      />
     </header>
     <p v-if="refused" class="refused" role="alert">{{ refused }}</p>
     <p v-if="said" role="status">{{ said }}</p>
     <p v-if="jobs.length === 0" class="first">
-      The shelf is empty. <strong>Start a bifold</strong> lays out a whole wallet for six cards at once, to be changed from there; or
+      The shelf is empty. <strong>Start a bifold</strong> lays out a whole wallet for six cards at once, to be
+      changed from there; or
       <button class="act" @click="fetchExamples">look at the examples</button>
     </p>
     <section v-if="own.length > 0" aria-labelledby="own">
       <h2 id="own">Jobs</h2>
-      <ul class="cards"><JobCard v-for="j in own" :key="j.id" :job="j" @remove="removing = j" /></ul>
+      <ul class="cards">
+        <JobCard v-for="j in own" :key="j.id" :job="j" @remove="removing = j" />
+      </ul>
     </section>
     <section v-if="examples.length > 0" aria-labelledby="examples">
-      <h2 id="examples">Examples <span class="quiet">the kit of a small loch ferry’s crew, made by a workshop of two</span></h2>
-      <ul class="cards"><JobCard v-for="j in examples" :key="j.id" :job="j" @remove="removing = j" /></ul>
+      <h2 id="examples">
+        Examples <span class="quiet">the kit of a small loch ferry’s crew, made by a workshop of two</span>
+      </h2>
+      <ul class="cards">
+        <JobCard v-for="j in examples" :key="j.id" :job="j" @remove="removing = j" />
+      </ul>
       <button class="act" @click="clearExamples">Remove the examples</button>
     </section>
-    <p v-else-if="jobs.length > 0"><button class="act" @click="fetchExamples">Bring the examples back</button></p>
-    <v-dialog :model-value="removing !== undefined" aria-labelledby="removing" @update:model-value="removing = undefined">
+    <p v-else-if="jobs.length > 0">
+      <button class="act" @click="fetchExamples">Bring the examples back</button>
+    </p>
+    <v-dialog
+      :model-value="removing !== undefined"
+      aria-labelledby="removing"
+      @update:model-value="removing = undefined"
+    >
       <v-card v-if="removing" class="asked">
         <h2 id="removing">Remove “{{ removing.design.name }}”?</h2>
         <p>It goes from this browser with its whole log of edits. A design file kept elsewhere stays.</p>
-        <div class="row"><button class="act" @click="removing = undefined">Keep it</button><button class="act main" @click="takeAway(removing)">Remove it</button></div>
+        <div class="row">
+          <button class="act" @click="removing = undefined">Keep it</button
+          ><button class="act main" @click="takeAway(removing)">Remove it</button>
+        </div>
       </v-card>
     </v-dialog>
   </div>

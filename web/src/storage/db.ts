@@ -47,9 +47,3 @@ export function database(): Promise<Database> {
   })
   return opening
 }
-
-/** Lets tests start from nothing. */
-export async function forgetDatabase(): Promise<void> {
-  if (opening) (await opening).close()
-  opening = undefined
-}

@@ -1,4 +1,11 @@
-import { type Design, STARTER_STORES, type Stores, readDesign, readSentence, storesSchema } from '@drumlin/core'
+import {
+  type Design,
+  STARTER_STORES,
+  type Stores,
+  readDesign,
+  readSentence,
+  storesSchema,
+} from '@drumlin/core'
 import { database } from './db.js'
 import { createJob, listJobs, readJob, removeJob } from './jobs.js'
 import { readSetting, writeSetting } from './settings.js'
@@ -17,7 +24,9 @@ const fetched = async (path: string): Promise<Response> => {
 async function readExamples(): Promise<ExampleFiles> {
   const index = (await (await fetched('/demo/index.json')).json()) as { stores: string; designs: string[] }
   const stores = storesSchema.parse(await (await fetched(`/demo/${index.stores}`)).json())
-  const texts = await Promise.all(index.designs.map(async (file) => (await fetched(`/demo/designs/${file}`)).text()))
+  const texts = await Promise.all(
+    index.designs.map(async (file) => (await fetched(`/demo/designs/${file}`)).text()),
+  )
   const designs = texts.map((text) => {
     const read = readDesign(text)
     if (!read.ok) throw new Error(readSentence(read.issue))
@@ -50,5 +59,8 @@ export async function firstVisit(now: number): Promise<void> {
 /** What is on the maker's shelves: their own, and the examples while those are there. */
 export async function readStores(): Promise<{ own: Stores; examples: Stores | undefined }> {
   const db = await database()
-  return { own: (await db.get('stores', 'own')) ?? STARTER_STORES, examples: await db.get('stores', 'examples') }
+  return {
+    own: (await db.get('stores', 'own')) ?? STARTER_STORES,
+    examples: await db.get('stores', 'examples'),
+  }
 }

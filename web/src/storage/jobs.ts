@@ -20,9 +20,11 @@ const range = (id: string, from: number): IDBKeyRange => IDBKeyRange.bound([id, 
 export const listJobs = async (): Promise<JobRecord[]> =>
   (await (await database()).getAll('jobs')).sort((a, b) => b.updated - a.updated)
 
-export const readJob = async (id: string): Promise<JobRecord | undefined> => (await database()).get('jobs', id)
+export const readJob = async (id: string): Promise<JobRecord | undefined> =>
+  (await database()).get('jobs', id)
 
-export const readEdit = async (id: string, seq: number): Promise<EditRecord | undefined> => (await database()).get('edits', [id, seq])
+export const readEdit = async (id: string, seq: number): Promise<EditRecord | undefined> =>
+  (await database()).get('edits', [id, seq])
 
 /** A new job with an empty log. Throws where one of that id is kept already. */
 export async function createJob(design: Design, example: boolean, now: number): Promise<JobRecord> {
@@ -33,7 +35,11 @@ export async function createJob(design: Design, example: boolean, now: number): 
 
 export async function removeJob(id: string): Promise<void> {
   const tx = (await database()).transaction(['jobs', 'edits'], 'readwrite')
-  await Promise.all([tx.objectStore('jobs').delete(id), tx.objectStore('edits').delete(range(id, 0)), tx.done])
+  await Promise.all([
+    tx.objectStore('jobs').delete(id),
+    tx.objectStore('edits').delete(range(id, 0)),
+    tx.done,
+  ])
 }
 
 /** Runs `change` on a job in one transaction, unless another tab has written since `expected`. */
@@ -65,7 +71,13 @@ export const appendEdit = (id: string, expected: number, done: Done, now: number
     const seq = continues ? job.cursor : job.cursor + 1
     const inverse = continues ? last!.inverse : done.inverse
     await edits.delete(range(id, seq))
-    await edits.put({ jobId: id, seq, edit: done.edit, inverse, ...(done.gesture ? { gesture: done.gesture } : {}) })
+    await edits.put({
+      jobId: id,
+      seq,
+      edit: done.edit,
+      inverse,
+      ...(done.gesture ? { gesture: done.gesture } : {}),
+    })
     return { ...job, design: done.design, cursor: seq, head: seq, version: job.version + 1, updated: now }
   })
 

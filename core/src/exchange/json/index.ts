@@ -1,2 +1,2 @@
 export { type ReadIssue, type ReadResult, readDesign, readSentence } from './read.js'
-export { normalised, writeDesign } from './write.js'
+export { writeDesign } from './write.js'

@@ -10,7 +10,8 @@ export type ReadIssue =
   | { readonly code: 'TOO_OLD'; readonly version: number }
   | { readonly code: 'FIELDS'; readonly fields: readonly { readonly where: string; readonly why: string }[] }
 
-export type ReadResult = { readonly ok: true; readonly design: Design } | { readonly ok: false; readonly issue: ReadIssue }
+export type ReadResult =
+  { readonly ok: true; readonly design: Design } | { readonly ok: false; readonly issue: ReadIssue }
 
 const refused = (issue: ReadIssue): ReadResult => ({ ok: false, issue })
 
@@ -20,14 +21,19 @@ export function readDesign(text: string): ReadResult {
   if ('code' in parsed) return refused(parsed)
   const found = parsed.value
   if (!isRecord(found) || found.format !== DESIGN_FORMAT)
-    return refused({ code: 'NOT_A_DESIGN', found: isRecord(found) ? String(found.format ?? 'nothing') : typeof found })
+    return refused({
+      code: 'NOT_A_DESIGN',
+      found: isRecord(found) ? String(found.format ?? 'nothing') : typeof found,
+    })
   const { version } = found
   if (typeof version !== 'number' || !Number.isInteger(version))
     return refused({ code: 'FIELDS', fields: [{ where: 'version', why: 'a whole number is needed' }] })
   if (version > DESIGN_VERSION) return refused({ code: 'NEWER', version })
   if (version < OLDEST_VERSION) return refused({ code: 'TOO_OLD', version })
   const checked = designSchema.safeParse(upToDate(found, version))
-  return checked.success ? { ok: true, design: checked.data } : refused({ code: 'FIELDS', fields: fieldsOf(checked.error) })
+  return checked.success
+    ? { ok: true, design: checked.data }
+    : refused({ code: 'FIELDS', fields: fieldsOf(checked.error) })
 }
 
 const isRecord = (value: unknown): value is Record<string, unknown> =>
@@ -41,17 +47,28 @@ function parse(text: string): { value: unknown } | (ReadIssue & { code: 'NOT_JSO
   }
 }
 
-/** The line a JSON error message points at, counted from 1. */
+/**
+ * The line a JSON error message points at, counted from 1. Engines say it by position, by line, or by quoting the text
+ * round the place.
+ */
 function placeOf(message: string, text: string): string {
+  const lineAt = (position: number): string => `line ${text.slice(0, position).split('\n').length}`
   const position = /position (\d+)/.exec(message)?.[1]
-  if (position === undefined) return 'its end'
-  return `line ${text.slice(0, Number(position)).split('\n').length}`
+  if (position !== undefined) return lineAt(Number(position))
+  const quoted = /, (?:\.\.\.)?"(.*?)"(?:\.\.\.)? is not valid JSON$/s.exec(message)?.[1]
+  const found = quoted === undefined ? -1 : text.indexOf(quoted)
+  if (found >= 0) return lineAt(found)
+  return /line \d+/.exec(message)?.[0] ?? 'its end'
 }
 
 const fieldsOf = (error: ZodError): { where: string; why: string }[] =>
   error.issues.map((issue) => ({
-    where: issue.code === 'unrecognized_keys' ? [...issue.path, issue.keys[0]].join('.') : issue.path.join('.') || 'the design',
-    why: issue.code === 'unrecognized_keys' ? 'not known here' : issue.message.replace(/^Invalid input: /, ''),
+    where:
+      issue.code === 'unrecognized_keys'
+        ? [...issue.path, issue.keys[0]].join('.')
+        : issue.path.join('.') || 'the design',
+    why:
+      issue.code === 'unrecognized_keys' ? 'not known here' : issue.message.replace(/^Invalid input: /, ''),
   }))
 
 /** What the maker reads when a file is refused. */

@@ -1,9 +1,17 @@
 import type { Derived } from '../../derive.js'
-import { type Drawn, stroke, text } from '../../drawing/index.js'
-import { type Path, circlePoint, line, openPath, pathMoved, point, polygon, polyline } from '../../geometry/index.js'
+import { type Drawn, hatch, stipple, stroke, text } from '../../drawing/index.js'
+import {
+  type Path,
+  circlePoint,
+  line,
+  openPath,
+  pathMoved,
+  point,
+  polygon,
+  polyline,
+} from '../../geometry/index.js'
 import { type LengthUnit, printLength, printPitch, printWeight } from '../../measure/index.js'
 import type { Piece } from '../../reckon/index.js'
-import { hatch, stipple } from '../../drawing/fill.js'
 import type { PrintSheet } from './sheets.js'
 import type { Tile } from './paper.js'
 import { OVERLAP } from './paper.js'
@@ -18,10 +26,15 @@ function bar(x: number, y: number, length: number, divisions: number, name: stri
     const tall = i % (divisions / 2) === 0 ? 4 : 2
     return stroke('cut', openPath([line(point(at, y), point(at, y - tall))]), 0.2)
   })
-  return [stroke('cut', openPath([line(point(x, y), point(x + length, y))]), 0.3), ...ticks, text('label', point(x + length + 3, y), name, 3.4, 'start')]
+  return [
+    stroke('cut', openPath([line(point(x, y), point(x + length, y))]), 0.3),
+    ...ticks,
+    text('label', point(x + length + 3, y), name, 3.4, 'start'),
+  ]
 }
 
-const TEST_BARS = 'Print at 100 %, not “fit to page”. Measure both bars before cutting; throw the print away if they are not true.'
+const TEST_BARS =
+  'Print at 100 %, not “fit to page”. Measure both bars before cutting; throw the print away if they are not true.'
 
 function heading(derived: Derived, pages: number, paper: string): Drawn[] {
   const { design, kind } = derived
@@ -40,7 +53,10 @@ function pieceList(pieces: readonly Piece[], unit: LengthUnit, x: number, y: num
     const weight = p.thickness === undefined ? '' : `, ${printWeight(p.thickness, unit)}`
     return `${p.count} × ${p.name}${flip}: ${p.material}${weight}`
   })
-  return [text('label', point(x, y), 'Cut', 4, 'start', true), ...rows.map((r, i) => text('label', point(x, y + 6 + i * 5), r, 3.2, 'start'))]
+  return [
+    text('label', point(x, y), 'Cut', 4, 'start', true),
+    ...rows.map((r, i) => text('label', point(x, y + 6 + i * 5), r, 3.2, 'start')),
+  ]
 }
 
 function sewingList(derived: Derived, unit: LengthUnit, x: number, y: number): Drawn[] {
@@ -51,17 +67,29 @@ function sewingList(derived: Derived, unit: LengthUnit, x: number, y: number): D
     `${iron.name}, pitch ${printPitch(iron.pitch, unit)}; ${holes} holes in ${derived.runs.length} runs`,
     `${thread.name}: ${printLength(length, unit)} altogether`,
   ]
-  return [text('label', point(x, y), 'Sew', 4, 'start', true), ...rows.map((r, i) => text('label', point(x, y + 6 + i * 5), r, 3.2, 'start'))]
+  return [
+    text('label', point(x, y), 'Sew', 4, 'start', true),
+    ...rows.map((r, i) => text('label', point(x, y + 6 + i * 5), r, 3.2, 'start')),
+  ]
 }
 
 /** Sheets and pages in small, with the pieces on them and the number of each page. */
-function pageMap(sheets: readonly PrintSheet<Piece>[], tile: Tile, x: number, y: number, width: number): { drawn: Drawn[]; bottom: number } {
+function pageMap(
+  sheets: readonly PrintSheet<Piece>[],
+  tile: Tile,
+  x: number,
+  y: number,
+  width: number,
+): { drawn: Drawn[]; bottom: number } {
   const scale = 0.1
   const drawn: Drawn[] = [text('label', point(x, y), 'Pages', 4, 'start', true)]
   let [left, top, page, tallest] = [x, y + 5, 1, 0]
   for (const sheet of sheets) {
     const [stepX, stepY] = [(tile.width - OVERLAP) * scale, (tile.height - OVERLAP) * scale]
-    const [w, h] = [(sheet.columns - 1) * stepX + tile.width * scale, (sheet.rows - 1) * stepY + tile.height * scale]
+    const [w, h] = [
+      (sheet.columns - 1) * stepX + tile.width * scale,
+      (sheet.rows - 1) * stepY + tile.height * scale,
+    ]
     if (left > x && left + w > x + width) [left, top, tallest] = [x, top + tallest + 5, 0]
     for (let row = 0; row < sheet.rows; row += 1)
       for (let column = 0; column < sheet.columns; column += 1) {
@@ -70,7 +98,8 @@ function pageMap(sheets: readonly PrintSheet<Piece>[], tile: Tile, x: number, y:
         drawn.push(text('label', point(px + 1, py + 3), String(page), 2.6, 'start', true))
         page += 1
       }
-    for (const { item, move } of sheet.placed) drawn.push(stroke('cut', shrunk(pathMoved(item.cut, move), scale, left, top), 0.2))
+    for (const { item, move } of sheet.placed)
+      drawn.push(stroke('cut', shrunk(pathMoved(item.cut, move), scale, left, top), 0.2))
     left += w + 5
     tallest = Math.max(tallest, h)
   }
@@ -92,32 +121,75 @@ function shrunk(path: Path, scale: number, x: number, y: number): Path {
 function legend(x: number, y: number): Drawn[] {
   const sample = (i: number): { x: number; y: number } => point(x, y + 8 + i * 8)
   const across = (i: number): Path => openPath([line(point(x, sample(i).y), point(x + 22, sample(i).y))])
-  const words = ['cut', 'finished edge, where it is not the cut line', 'fold: facing chevrons, hill or valley beside it', 'stitch holes, true size and slant', 'glue, inside its limit', 'skive, closing up as it gets thinner, thickness at both sides', 'match mark, lettered in pairs', 'grain']
+  const words = [
+    'cut',
+    'finished edge, where it is not the cut line',
+    'fold: facing chevrons, hill or valley beside it',
+    'stitch holes, true size and slant',
+    'glue, inside its limit',
+    'skive, closing up as it gets thinner, thickness at both sides',
+    'match mark, lettered in pairs',
+    'grain',
+  ]
   const slots = Array.from({ length: 7 }, (_, k) => {
     const at = point(x + 1.5 + k * 3, sample(3).y)
-    return stroke('holes', openPath([line(circlePoint(at, 0.85, (-45 * Math.PI) / 180 + Math.PI), circlePoint(at, 0.85, (-45 * Math.PI) / 180))]), 0.5)
+    return stroke(
+      'holes',
+      openPath([
+        line(
+          circlePoint(at, 0.85, (-45 * Math.PI) / 180 + Math.PI),
+          circlePoint(at, 0.85, (-45 * Math.PI) / 180),
+        ),
+      ]),
+      0.5,
+    )
   })
   const patch = (i: number): Path => rectangle(x, sample(i).y - 3, 22, 5)
-  const chevron = (side: number): Drawn => stroke('fold', polyline([point(x + 5, sample(2).y + side * 2.4), point(x + 3, sample(2).y + side * 0.7), point(x + 1, sample(2).y + side * 2.4)]), 0.25)
+  const chevron = (side: number): Drawn =>
+    stroke(
+      'fold',
+      polyline([
+        point(x + 5, sample(2).y + side * 2.4),
+        point(x + 3, sample(2).y + side * 0.7),
+        point(x + 1, sample(2).y + side * 2.4),
+      ]),
+      0.25,
+    )
   return [
     text('label', point(x, y), 'Lines', 4, 'start', true),
     stroke('cut', across(0), 0.5),
     stroke('finished', across(1), 0.18),
     stroke('fold', across(2), 0.25, [7, 2.2]),
-    chevron(-1), chevron(1),
+    chevron(-1),
+    chevron(1),
     ...slots,
     { type: 'dots', layer: 'glue', points: stipple(patch(4)), diameter: 0.3 },
     ...hatch(patch(5), point(x, 0), point(x + 22, 0), 1, 0.3).map((p) => stroke('skive', p, 0.15)),
     stroke('notches', openPath([line(point(x + 11, sample(6).y - 3), point(x + 11, sample(6).y + 1))]), 0.35),
     text('notches', point(x + 14, sample(6).y), 'a', 2.8),
     stroke('grain', across(7), 0.25),
-    stroke('grain', polyline([point(x + 19.8, sample(7).y - 1.1), point(x + 22, sample(7).y), point(x + 19.8, sample(7).y + 1.1)]), 0.25),
+    stroke(
+      'grain',
+      polyline([
+        point(x + 19.8, sample(7).y - 1.1),
+        point(x + 22, sample(7).y),
+        point(x + 19.8, sample(7).y + 1.1),
+      ]),
+      0.25,
+    ),
     ...words.map((w, i) => text('label', point(x + 26, sample(i).y + 1), w, 3.2, 'start')),
-  ] // prettier-ignore
+  ]
 }
 
 /** The page before the pattern: test bars, what to cut, page map and legend, in mm from its upper left corner. */
-export function coverDrawing(derived: Derived, sheets: readonly PrintSheet<Piece>[], tile: Tile, pages: number, paper: string, unit: LengthUnit): Drawn[] {
+export function coverDrawing(
+  derived: Derived,
+  sheets: readonly PrintSheet<Piece>[],
+  tile: Tile,
+  pages: number,
+  paper: string,
+  unit: LengthUnit,
+): Drawn[] {
   const [list, sew] = [58, 58 + 14 + derived.pieces.length * 5]
   const wide = tile.width > tile.height
   const right = wide ? tile.width / 2 : 0

@@ -20,7 +20,15 @@ import {
   stroke as strokePath,
 } from 'pdf-lib'
 import type { Drawn } from '../../drawing/index.js'
-import { type Arc, type Path, type Point, type Segment, arcRadius, arcStart, circlePoint } from '../../geometry/index.js'
+import {
+  type Arc,
+  type Path,
+  type Point,
+  type Segment,
+  arcRadius,
+  arcStart,
+  circlePoint,
+} from '../../geometry/index.js'
 
 /** Points in a millimetre: 72 to the inch of 25.4 mm. */
 export const PT = 72 / 25.4
@@ -75,7 +83,14 @@ export class Pen {
 
   private inMillimetres(operators: readonly PDFOperator[]): void {
     const { window: w } = this
-    const toPage = concatTransformationMatrix(PT, 0, 0, -PT, this.origin.x * PT, (this.heightMm - this.origin.y) * PT)
+    const toPage = concatTransformationMatrix(
+      PT,
+      0,
+      0,
+      -PT,
+      this.origin.x * PT,
+      (this.heightMm - this.origin.y) * PT,
+    )
     const window = w ? [rectangle(w.at.x, w.at.y, w.width, w.height), clip(), endPath()] : []
     this.page.pushOperators(pushGraphicsState(), toPage, ...window, ...operators, popGraphicsState())
   }
@@ -94,9 +109,21 @@ export class Pen {
   private operators(d: Drawn): PDFOperator[] {
     if (d.type === 'text') return []
     if (d.type === 'stroke')
-      return [setLineCap(LineCapStyle.Butt), setLineWidth(d.weight), setDashPattern([...(d.dash ?? [])], 0), ...pathOperators(d.path), strokePath()]
+      return [
+        setLineCap(LineCapStyle.Butt),
+        setLineWidth(d.weight),
+        setDashPattern([...(d.dash ?? [])], 0),
+        ...pathOperators(d.path),
+        strokePath(),
+      ]
     const dots = d.points.flatMap((p) => [moveTo(p.x, p.y), lineTo(p.x, p.y + 0.001)])
-    return [setLineCap(LineCapStyle.Round), setLineWidth(d.diameter), setDashPattern([], 0), ...dots, strokePath()]
+    return [
+      setLineCap(LineCapStyle.Round),
+      setLineWidth(d.diameter),
+      setDashPattern([], 0),
+      ...dots,
+      strokePath(),
+    ]
   }
 
   private write(d: Drawn & { type: 'text' }): void {

@@ -1,4 +1,15 @@
-import { type Move, type Path, QUARTER_TURN, STAY, boxHeight, boxWidth, moveThen, pathBox, pathMoved, shift } from '../../geometry/index.js'
+import {
+  type Move,
+  type Path,
+  QUARTER_TURN,
+  STAY,
+  boxHeight,
+  boxWidth,
+  moveThen,
+  pathBox,
+  pathMoved,
+  shift,
+} from '../../geometry/index.js'
 import type { Placed } from '../../reckon/index.js'
 import { OVERLAP, type Tile } from './paper.js'
 
@@ -65,7 +76,8 @@ function ownSheet<T>(item: T, outline: Path, tile: Tile): PrintSheet<T> {
     const one = sized(item, outline, way)
     return { one, columns: pagesFor(one.width, tile.width), rows: pagesFor(one.height, tile.height) }
   }) as [Tried<T>, Tried<T>]
-  const { one, columns, rows } = upright.columns * upright.rows <= turned.columns * turned.rows ? upright : turned
+  const { one, columns, rows } =
+    upright.columns * upright.rows <= turned.columns * turned.rows ? upright : turned
   return { columns, rows, placed: [{ item, move: one.home }] }
 }
 interface Tried<T> {

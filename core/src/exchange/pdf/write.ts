@@ -36,7 +36,12 @@ interface PagePlace {
 
 const pagesOf = (sheets: readonly PrintSheet<Piece>[]): PagePlace[] =>
   sheets.flatMap((sheet, k) =>
-    Array.from({ length: sheet.rows * sheet.columns }, (_, i) => ({ sheet, letter: String.fromCharCode(65 + (k % 26)), column: i % sheet.columns, row: Math.floor(i / sheet.columns) })),
+    Array.from({ length: sheet.rows * sheet.columns }, (_, i) => ({
+      sheet,
+      letter: String.fromCharCode(65 + (k % 26)),
+      column: i % sheet.columns,
+      row: Math.floor(i / sheet.columns),
+    })),
   )
 
 /** Crosses in the middle of every overlap, numbered by the two pages that share them, and the line to trim to. */
@@ -51,13 +56,31 @@ function joinMarks({ sheet, letter, column, row }: PagePlace, tile: Tile): Drawn
   const marks: Drawn[] = []
   const upright = (at: number, between: number): void => {
     const x = at + OVERLAP / 2
-    for (const share of [0.2, 0.8]) marks.push(...cross(x, top + tile.height * share, `${letter} row ${row + 1}, ${between}|${between + 1} ${share < 0.5 ? 'a' : 'b'}`))
-    marks.push(stroke('finished', openPath([line(point(x, top), point(x, top + tile.height))]), 0.12, [1.5, 1.5]))
+    for (const share of [0.2, 0.8])
+      marks.push(
+        ...cross(
+          x,
+          top + tile.height * share,
+          `${letter} row ${row + 1}, ${between}|${between + 1} ${share < 0.5 ? 'a' : 'b'}`,
+        ),
+      )
+    marks.push(
+      stroke('finished', openPath([line(point(x, top), point(x, top + tile.height))]), 0.12, [1.5, 1.5]),
+    )
   }
   const level = (at: number, between: number): void => {
     const y = at + OVERLAP / 2
-    for (const share of [0.2, 0.8]) marks.push(...cross(left + tile.width * share, y, `${letter} column ${column + 1}, ${between}|${between + 1} ${share < 0.5 ? 'a' : 'b'}`))
-    marks.push(stroke('finished', openPath([line(point(left, y), point(left + tile.width, y))]), 0.12, [1.5, 1.5]))
+    for (const share of [0.2, 0.8])
+      marks.push(
+        ...cross(
+          left + tile.width * share,
+          y,
+          `${letter} column ${column + 1}, ${between}|${between + 1} ${share < 0.5 ? 'a' : 'b'}`,
+        ),
+      )
+    marks.push(
+      stroke('finished', openPath([line(point(left, y), point(left + tile.width, y))]), 0.12, [1.5, 1.5]),
+    )
   }
   if (column > 0) upright(left, column)
   if (column < sheet.columns - 1) upright(left + stepX, column + 1)
@@ -74,16 +97,32 @@ function patternPage(place: PagePlace, derived: Derived, unit: LengthUnit, tile:
 }
 
 const footer = (derived: Derived, number: number, pages: number, tile: Tile): Drawn[] => [
-  text('label', point(0, tile.height + 6), `${derived.design.name} · page ${number} of ${pages} · 1:1`, 2.8, 'start'),
-  stroke('cut', openPath([line(point(tile.width - 50, tile.height + 5), point(tile.width, tile.height + 5))]), 0.3),
+  text(
+    'label',
+    point(0, tile.height + 6),
+    `${derived.design.name} · page ${number} of ${pages} · 1:1`,
+    2.8,
+    'start',
+  ),
+  stroke(
+    'cut',
+    openPath([line(point(tile.width - 50, tile.height + 5), point(tile.width, tile.height + 5))]),
+    0.3,
+  ),
   text('label', point(tile.width - 52, tile.height + 6), '50 mm', 2.8, 'end'),
 ]
 
 async function embedded(document: PDFDocument, fonts: PdfOptions['fonts']): Promise<Fonts> {
   document.registerFontkit(fontkit)
   return {
-    plain: await document.embedFont(fonts.plain, { subset: true, customName: 'DRUMLA+AtkinsonHyperlegibleNext-Regular' }),
-    bold: await document.embedFont(fonts.bold, { subset: true, customName: 'DRUMLB+AtkinsonHyperlegibleNext-Bold' }),
+    plain: await document.embedFont(fonts.plain, {
+      subset: true,
+      customName: 'DRUMLA+AtkinsonHyperlegibleNext-Regular',
+    }),
+    bold: await document.embedFont(fonts.bold, {
+      subset: true,
+      customName: 'DRUMLB+AtkinsonHyperlegibleNext-Bold',
+    }),
   }
 }
 
@@ -93,17 +132,23 @@ export async function writePdf(derived: Derived, options: PdfOptions): Promise<U
   const fonts = await embedded(document, options.fonts)
   const { landscape, tile, sheets } = plan(derived, options.paper)
   const paper = PAPERS[options.paper]
-  const size: [number, number] = landscape ? [paper.height * PT, paper.width * PT] : [paper.width * PT, paper.height * PT]
+  const size: [number, number] = landscape
+    ? [paper.height * PT, paper.width * PT]
+    : [paper.width * PT, paper.height * PT]
   const places = pagesOf(sheets)
   document.setTitle(derived.design.name)
   document.setCreator('Drumlin')
   const onPage = point(BORDER, BORDER)
-  new Pen(document.addPage(size), fonts, onPage).draw(coverDrawing(derived, sheets, tile, places.length, paper.name, options.unit))
+  new Pen(document.addPage(size), fonts, onPage).draw(
+    coverDrawing(derived, sheets, tile, places.length, paper.name, options.unit),
+  )
   places.forEach((place, i) => {
     const page = document.addPage(size)
     const at = point(place.column * (tile.width - OVERLAP), place.row * (tile.height - OVERLAP))
     const window = { at, width: tile.width, height: tile.height }
-    new Pen(page, fonts, point(BORDER - at.x, BORDER - at.y), window).draw(patternPage(place, derived, options.unit, tile))
+    new Pen(page, fonts, point(BORDER - at.x, BORDER - at.y), window).draw(
+      patternPage(place, derived, options.unit, tile),
+    )
     new Pen(page, fonts, onPage).draw(footer(derived, i + 1, places.length, tile))
   })
   return document.save()

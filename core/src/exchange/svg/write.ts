@@ -1,5 +1,13 @@
 import type { Derived } from '../../derive.js'
-import { type Drawn, LAYERS, type LayerName, drawnMoved, pathData, pieceDrawing, pieceOutline } from '../../drawing/index.js'
+import {
+  type Drawn,
+  LAYERS,
+  type LayerName,
+  drawnMoved,
+  pathData,
+  pieceDrawing,
+  pieceOutline,
+} from '../../drawing/index.js'
 import type { LengthUnit } from '../../measure/index.js'
 import { roundTo } from '../../measure/index.js'
 import { arrangeInRows } from '../../reckon/index.js'
@@ -20,7 +28,10 @@ function element(drawn: Drawn): string {
     const dots = drawn.points.map((p) => `M${n(p.x)} ${n(p.y)}h0`).join('')
     return `<path d="${dots}" stroke-width="${n(drawn.diameter)}" stroke-linecap="round"/>`
   }
-  const turned = drawn.angle === 0 ? '' : ` transform="rotate(${n((drawn.angle * 180) / Math.PI)} ${n(drawn.at.x)} ${n(drawn.at.y)})"`
+  const turned =
+    drawn.angle === 0
+      ? ''
+      : ` transform="rotate(${n((drawn.angle * 180) / Math.PI)} ${n(drawn.at.x)} ${n(drawn.at.y)})"`
   const bold = drawn.bold ? ' font-weight="700"' : ''
   return `<text x="${n(drawn.at.x)}" y="${n(drawn.at.y)}" font-size="${n(drawn.size)}" text-anchor="${drawn.anchor}"${bold}${turned}>${escaped(drawn.text)}</text>`
 }

@@ -1,5 +1,7 @@
 import type { Kind } from '../kind.js'
-import { bifoldFits, bifoldJoins, bifoldLayups, bifoldMatches } from './layup.js'
+import { bifoldFits } from './fits.js'
+import { bifoldJoins } from './joins.js'
+import { bifoldLayups, bifoldMatches } from './layup.js'
 import { bifoldPanels } from './panels.js'
 import { BIFOLD_DEFAULTS, type BifoldParams, bifoldParams } from './params.js'
 import { type BifoldSizes, bifoldSizes } from './sizes.js'

@@ -18,21 +18,33 @@ const open = computed(() => {
   return { brief, draft: left.length - brief }
 })
 const said = (name: 'brief' | 'draft'): string =>
-  open.value[name] === 0 ? 'settled' : `${open.value[name]} ${open.value[name] === 1 ? 'needs' : 'need'} a look`
+  open.value[name] === 0
+    ? 'settled'
+    : `${open.value[name]} ${open.value[name] === 1 ? 'needs' : 'need'} a look`
 </script>
 
 <template>
   <nav aria-label="Trail">
     <ol v-if="here">
       <li v-for="w in WAYPOINTS" :key="w.name">
-        <RouterLink :to="{ name: w.name, params: { id: jobId } }" :aria-current="route.name === w.name ? 'step' : undefined">
-          <span class="dot" :class="{ here: route.name === w.name, caution: open[w.name] > 0 }" aria-hidden="true">{{ open[w.name] || '' }}</span>
+        <RouterLink
+          :to="{ name: w.name, params: { id: jobId } }"
+          :aria-current="route.name === w.name ? 'step' : undefined"
+        >
+          <span
+            class="dot"
+            :class="{ here: route.name === w.name, caution: open[w.name] > 0 }"
+            aria-hidden="true"
+            >{{ open[w.name] || '' }}</span
+          >
           <span class="label">{{ w.label }}</span><span class="visually-hidden">, {{ said(w.name) }}</span>
         </RouterLink>
       </li>
     </ol>
     <hr v-if="here" />
-    <RouterLink to="/" class="below" :aria-current="route.name === 'shelf' ? 'page' : undefined">Shelf</RouterLink>
+    <RouterLink to="/" class="below" :aria-current="route.name === 'shelf' ? 'page' : undefined"
+      >Shelf</RouterLink
+    >
   </nav>
 </template>
 

@@ -1,0 +1,85 @@
+import { existsSync, mkdtempSync, readFileSync, writeFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { fileURLToPath } from 'node:url'
+import { describe, expect, test } from 'vitest'
+import { run } from '../src/run.js'
+
+const demo = fileURLToPath(new URL('../../demo/designs/deckhands-fold.drumlin.json', import.meta.url))
+const scratch = mkdtempSync(join(tmpdir(), 'drumlin-cli-'))
+const out = (name: string): string => join(scratch, name)
+function thicker(): string {
+  const design = JSON.parse(readFileSync(demo, 'utf8')) as { params: { reveal: number } }
+  design.params.reveal = 13
+  writeFileSync(out('thick.json'), JSON.stringify(design))
+  return out('thick.json')
+}
+
+describe('derive', () => {
+  test('prints everything that follows, with its working', async () => {
+    const { code, out: text } = await run(['derive', demo])
+    const derived = JSON.parse(text!) as {
+      sizes: { key: string; value: number; working: string }[]
+      runs: { holes: number }[]
+    }
+    expect(code).toBe(0)
+    expect(derived.sizes.find((s) => s.key === 'outside.width')).toMatchObject({
+      value: 208.245525,
+      working: 'outside width 208.2 = 204.4 + 3.8 round the fold',
+    })
+    expect(derived.runs).toHaveLength(8)
+  })
+})
+
+describe('check', () => {
+  test('ends with 0 where nothing stops, with 1 where something does', async () => {
+    expect(await run(['check', demo])).toEqual({ code: 0, out: 'Nothing found.\n' })
+    const stopped = await run(['check', thicker()])
+    expect(stopped.code).toBe(1)
+    expect(stopped.out).toMatch(/^STOP {2}A hole falls/)
+  })
+})
+
+describe('export', () => {
+  test('the design comes out byte for byte', async () => {
+    expect((await run(['export', demo, '--to', 'json', '--out', out('a.json')])).code).toBe(0)
+    expect(readFileSync(out('a.json'), 'utf8')).toBe(readFileSync(demo, 'utf8'))
+  })
+  test.each([
+    ['pdf', '%PDF-'],
+    ['svg', '<?xml'],
+  ])('a %s is one', async (form, start) => {
+    expect((await run(['export', demo, '--to', form, '--out', out(`a.${form}`)])).code).toBe(0)
+    expect(
+      readFileSync(out(`a.${form}`))
+        .subarray(0, 5)
+        .toString(),
+    ).toBe(start)
+  })
+})
+
+describe('what it can’t do it says in one line and ends with 2, and writes nothing', () => {
+  test.each([
+    [[], /a command is needed/],
+    [['fold'], /unknown command fold/],
+    [['derive'], /derive needs a design file/],
+    [['derive', 'a', 'b'], /takes one design file, got 2/],
+    [['derive', demo, '--fast'], /unknown option --fast/],
+    [['derive', 'nowhere.json'], /nowhere\.json cannot be read \(ENOENT\)/],
+    [['check', fileURLToPath(import.meta.url)], /not a Drumlin file: it stops making sense at line 1/],
+    [['export', demo, '--to', 'dwg', '--out', out('no')], /--to must be one of pdf, svg, json, not dwg/],
+    [['export', demo, '--to', 'pdf'], /export needs --out PATH/],
+    [
+      ['export', demo, '--to', 'pdf', '--out', out('no'), '--paper', 'a5'],
+      /--paper must be one of a4, letter, not a5/,
+    ],
+    [['export', demo, '--to', 'pdf', '--to', 'svg', '--out', out('no')], /--to is given twice/],
+    [['export', demo, '--to', 'svg', '--out', out('no/such/place')], /cannot be written \(ENOENT\)/],
+  ])('%j', async (words, error) => {
+    const result = await run(words)
+    expect(result.code).toBe(2)
+    expect(result.error).toMatch(error)
+    expect(result.error).not.toContain('\n')
+    expect(existsSync(out('no'))).toBe(false)
+  })
+})

@@ -1,0 +1,115 @@
+import { currencyOf, largestNote } from '../../stores/index.js'
+import { type Reckoned, given } from '../../working/index.js'
+import { BENCH, type Start, topRadius } from './bench.js'
+
+/** Widths of inside and outside. */
+export function widths(
+  { p, reckon, margin, hole }: Start,
+  pocketWidth: Reckoned,
+  foldClear: Reckoned,
+  taken: Reckoned,
+) {
+  const forCards = reckon(
+    { key: 'half.cards', label: 'half for the cards', formula: '{pocketWidth} + {foldClear}', source: '§9' },
+    { pocketWidth, foldClear },
+    (v) => (p.pockets === 0 ? 0 : v.pocketWidth + v.foldClear),
+  )
+  const note = p.currency === 'none' ? undefined : largestNote(currencyOf(p.currency))
+  const forNotes = reckon(
+    {
+      key: 'half.notes',
+      label: 'half for the notes',
+      formula: 'half of {note} note + {ease} ease + {margin} margin + {hole} half a hole',
+      source: '§2',
+    },
+    { note: given('note', note?.long ?? 0), ease: given('ease', BENCH.noteEase), margin, hole },
+    (v) => (note ? v.note / 2 + v.ease + v.margin + v.hole : 0),
+  )
+  const half = reckon(
+    {
+      key: 'half',
+      label: 'half',
+      formula: 'the largest of {forCards} for the cards, {forNotes} for the notes and {bare}',
+      source: '§2',
+    },
+    { forCards, forNotes, bare: given('least', BENCH.leastHalf) },
+    (v) => Math.max(v.forCards, v.forNotes, v.bare),
+  )
+  const insideWidth = reckon(
+    { key: 'inside.width', label: 'inside width', formula: '2 × {half}', source: '§2' },
+    { half },
+    (v) => 2 * v.half,
+  )
+  const outsideWidth = reckon(
+    {
+      key: 'outside.width',
+      label: 'outside width',
+      formula: '{insideWidth} + {taken} round the fold',
+      source: '§2',
+    },
+    { insideWidth, taken },
+    (v) => v.insideWidth + v.taken,
+  )
+  return { half, insideWidth, outsideWidth }
+}
+
+/** Heights of inside and outside. */
+export function heights({ p, reckon, margin, hole }: Start, depth: Reckoned, shorten: Reckoned) {
+  const steps = given('steps', Math.max(0, p.pockets - 1), 'count')
+  const reveal = given('reveal', p.reveal)
+  const forCards = reckon(
+    {
+      key: 'height.cards',
+      label: 'height for the cards',
+      formula:
+        '{margin} margin + {hole} + {depth} + {steps} × {reveal} reveal + {shown} showing + {shorten} + {over} over the card',
+      source: '§9',
+    },
+    {
+      margin,
+      hole,
+      depth,
+      steps,
+      reveal,
+      shown: given('shown', p.shown),
+      shorten,
+      over: given('over', Math.max(BENCH.overCard, topRadius(p) - p.shown)),
+    },
+    (v) =>
+      p.pockets === 0 ? 0 : v.margin + v.hole + v.depth + v.steps * v.reveal + v.shown + v.shorten + v.over,
+  )
+  const note = p.currency === 'none' ? undefined : largestNote(currencyOf(p.currency))
+  const forNotes = reckon(
+    {
+      key: 'height.notes',
+      label: 'height for the notes',
+      formula: '{note} note + {ease} ease + {margin} margin + {hole} − {lip} lip',
+      source: '§2',
+    },
+    {
+      note: given('note', note?.short ?? 0),
+      ease: given('ease', BENCH.noteEase),
+      margin,
+      hole,
+      lip: given('lip', p.lip),
+    },
+    (v) => (note ? v.note + v.ease + v.margin + v.hole - v.lip : 0),
+  )
+  const bare = given('least', BENCH.leastHeight)
+  const insideHeight = reckon(
+    {
+      key: 'inside.height',
+      label: 'inside height',
+      formula: 'the largest of {forCards} for the cards, {forNotes} for the notes and {bare}',
+      source: '§9',
+    },
+    { forCards, forNotes, bare },
+    (v) => Math.max(v.forCards, v.forNotes, v.bare),
+  )
+  const outsideHeight = reckon(
+    { key: 'outside.height', label: 'outside height', formula: '{insideHeight} + {lip} lip', source: '§2' },
+    { insideHeight, lip: given('lip', p.lip) },
+    (v) => v.insideHeight + v.lip,
+  )
+  return { insideHeight, outsideHeight }
+}

@@ -1,0 +1,100 @@
+import { expect, test } from '@playwright/test'
+import { accessible, openDemo, saved, shownSize, write } from './support.js'
+
+test('everything on the draft by keyboard: choose a piece, write a measure, move the transect, overrule a finding', async ({
+  page,
+}) => {
+  await openDemo(page)
+  await page.locator('[data-piece="inside"]').focus()
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('heading', { level: 1, name: 'Inside' })).toBeVisible()
+
+  const reveal = page.getByRole('textbox', { name: 'reveal' }).first()
+  await reveal.fill('45')
+  await reveal.press('Enter')
+  await expect(page.getByRole('alert')).toHaveText('Reveal goes from 6.0 mm to 30.0 mm; 45.0 mm is too much.')
+  await reveal.press('Escape')
+  await expect(reveal).toHaveValue('12.0 mm')
+  await reveal.press('ArrowUp')
+  await reveal.press('ArrowUp')
+  await expect(reveal).toHaveValue('13.0 mm')
+  await expect(page.locator('[data-finding="hole-near-step"]').first()).toContainText(
+    'from the top of the card pocket 2',
+  )
+
+  const end = page.getByRole('slider', { name: 'Transect end A', exact: true })
+  const before = await end.getAttribute('aria-valuetext')
+  await end.focus()
+  await page.keyboard.press('Alt+ArrowLeft')
+  await expect(end).not.toHaveAttribute('aria-valuetext', before!)
+
+  const finding = page.locator('[data-finding="hole-near-step"]').first()
+  await finding.getByRole('button', { name: 'overrule' }).click()
+  await finding.getByRole('textbox', { name: 'Reason' }).fill('this row is decoration')
+  await finding.getByRole('button', { name: 'Overrule', exact: true }).click()
+  await expect(page.getByText('overruled: “this row is decoration”')).toBeVisible()
+  await accessible(page)
+})
+
+test('dragging the thickness is one step of undo, and the width follows the pointer', async ({ page }) => {
+  await openDemo(page)
+  const grip = page.locator('[data-field="leather-outside"] .grip')
+  const box = (await grip.boundingBox())!
+  const [x, y] = [box.x + box.width / 2, box.y + box.height / 2]
+  await page.mouse.move(x, y)
+  await page.mouse.down()
+  await page.mouse.move(x + 40, y, { steps: 10 })
+  await expect.poll(() => shownSize(page, 'outside.width')).toBe('208.7 mm')
+  await page.mouse.move(x + 80, y, { steps: 10 })
+  await page.mouse.up()
+  await expect(page.getByRole('textbox', { name: 'thickness of the Tarn calf, outside' })).toHaveValue(
+    '2.4 mm',
+  )
+  await saved(page)
+  await page.getByRole('button', { name: /^Undo/ }).click()
+  await expect(page.getByRole('textbox', { name: 'thickness of the Tarn calf, outside' })).toHaveValue(
+    '1.4 mm',
+  )
+})
+
+test('a number written over a computed one is marked as one’s own and can be given back', async ({
+  page,
+}) => {
+  await openDemo(page)
+  await write(page, 'outside width', '210')
+  await expect(page.getByText('yours; the working says 208.2 mm')).toBeVisible()
+  await page.getByRole('button', { name: 'Give it back' }).click()
+  await expect.poll(() => shownSize(page, 'outside.width')).toBe('208.2 mm')
+})
+
+test('inches, the lamp and Find', async ({ page }) => {
+  await openDemo(page)
+  await page.getByRole('button', { name: 'in', exact: true }).click()
+  await expect.poll(() => shownSize(page, 'outside.width')).toBe('8 13/64 in')
+  await page.getByRole('button', { name: 'Lamp' }).click()
+  await accessible(page)
+  await page.keyboard.press('/')
+  await page.getByRole('textbox', { name: 'Find a piece, a setting or a finding' }).fill('lip')
+  await page.getByRole('textbox', { name: 'Find a piece, a setting or a finding' }).fill('foot pocket')
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('heading', { level: 1, name: 'Foot pocket' })).toBeVisible()
+})
+
+test('two tabs on one job: both changes are kept, neither is written over', async ({ context, page }) => {
+  await openDemo(page)
+  const other = await context.newPage()
+  await other.goto(page.url())
+  await expect(other.getByRole('heading', { level: 1, name: 'Outside' })).toBeVisible()
+  await write(page, 'thickness of the Tarn calf, outside', '1.6')
+  await expect(other.getByRole('textbox', { name: 'thickness of the Tarn calf, outside' })).toHaveValue(
+    '1.6 mm',
+  )
+  await write(other, 'corner radius', '9')
+  await expect(page.getByRole('textbox', { name: 'corner radius' })).toHaveValue('9.0 mm')
+  await saved(other)
+  await other.reload()
+  await expect(other.getByRole('textbox', { name: 'thickness of the Tarn calf, outside' })).toHaveValue(
+    '1.6 mm',
+  )
+  await expect(other.getByRole('textbox', { name: 'corner radius' })).toHaveValue('9.0 mm')
+})

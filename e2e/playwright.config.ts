@@ -1,0 +1,47 @@
+import { defineConfig } from '@playwright/test'
+
+const PORT = 4391
+
+/** Debian's Chromium; the switches keep it from calling anywhere. */
+export default defineConfig({
+  testDir: '.',
+  outputDir: '../test-results',
+  fullyParallel: true,
+  workers: 2,
+  timeout: 60_000,
+  reporter: [['list']],
+  use: {
+    baseURL: `http://localhost:${PORT}`,
+    viewport: { width: 1280, height: 800 },
+    contextOptions: { reducedMotion: 'reduce' },
+    acceptDownloads: true,
+    launchOptions: {
+      executablePath: '/usr/bin/chromium',
+      args: [
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-quic',
+        '--no-first-run',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+      ],
+    },
+  },
+  webServer: [
+    {
+      command: 'node --import tsx server/src/main.ts',
+      cwd: '..',
+      env: { PORT: String(PORT) },
+      url: `http://localhost:${PORT}/start.json`,
+      reuseExistingServer: false,
+    },
+    {
+      command: 'node --import tsx server/src/main.ts --empty',
+      cwd: '..',
+      env: { PORT: String(PORT + 1) },
+      url: `http://localhost:${PORT + 1}/start.json`,
+      reuseExistingServer: false,
+    },
+  ],
+})

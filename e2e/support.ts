@@ -1,0 +1,37 @@
+import AxeBuilder from '@axe-core/playwright'
+import { type Download, type Page, expect } from '@playwright/test'
+
+export const BARE = 'http://localhost:4392'
+
+/** A first visit, the demo opened on its draft. */
+export async function openDemo(page: Page): Promise<void> {
+  await page.goto('/')
+  await page.getByRole('link', { name: 'Deckhand’s fold' }).click()
+  await expect(page.getByRole('heading', { level: 1, name: 'Outside' })).toBeVisible()
+}
+
+/** Writes into a field as a maker does. */
+export async function write(page: Page, label: string | RegExp, text: string): Promise<void> {
+  const field = page.getByRole('textbox', { name: label }).first()
+  await field.fill(text)
+  await field.press('Enter')
+}
+
+/** What a computed size of the chosen piece shows. */
+export const shownSize = (page: Page, key: string): Promise<string> =>
+  page.locator(`[data-size="${key}"] input`).first().inputValue()
+
+export const saved = (page: Page): Promise<void> =>
+  expect(page.locator('header [role=status]')).toContainText(/(^|· )saved/)
+
+export async function readDownload(download: Download): Promise<Buffer> {
+  const chunks: Buffer[] = []
+  for await (const chunk of await download.createReadStream()) chunks.push(chunk as Buffer)
+  return Buffer.concat(chunks)
+}
+
+/** No finding of axe on the page, contrast included. */
+export async function accessible(page: Page): Promise<void> {
+  const { violations } = await new AxeBuilder({ page }).analyze()
+  expect(violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.target.join(' ')).join(' | ')}`)).toEqual([])
+}

@@ -1,0 +1,43 @@
+import js from '@eslint/js'
+import prettier from 'eslint-config-prettier'
+import vue from 'eslint-plugin-vue'
+import globals from 'globals'
+import ts from 'typescript-eslint'
+
+export default ts.config(
+  {
+    ignores: ['**/dist/**', '**/node_modules/**', '.cache/**', 'test-results/**', '.dependency-cruiser.cjs'],
+  },
+  js.configs.recommended,
+  ...ts.configs.recommended,
+  ...vue.configs['flat/recommended'],
+  prettier,
+  {
+    files: ['**/*.{ts,mts,vue}'],
+    languageOptions: {
+      parserOptions: { parser: ts.parser },
+      globals: { ...globals.browser, ...globals.node },
+    },
+    rules: {
+      'no-undef': 'off',
+      '@typescript-eslint/no-unused-vars': [
+        'error',
+        { argsIgnorePattern: '^_', varsIgnorePattern: '^_', destructuredArrayIgnorePattern: '^_' },
+      ],
+      '@typescript-eslint/consistent-type-imports': 'error',
+      'max-lines': ['error', { max: 260, skipBlankLines: true, skipComments: true }],
+      'vue/require-default-prop': 'off',
+    },
+  },
+  { files: ['**/*.mjs'], languageOptions: { globals: globals.node } },
+  {
+    files: ['core/src/**/*.ts'],
+    rules: {
+      'no-restricted-globals': ['error', 'window', 'document', 'Date', 'fetch', 'process'],
+      'no-restricted-properties': [
+        'error',
+        { object: 'Math', property: 'random', message: 'The core is the same everywhere: take a seed.' },
+      ],
+    },
+  },
+)

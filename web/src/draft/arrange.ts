@@ -1,0 +1,21 @@
+import { type Arrangement, type Piece, arrangeInRows, pieceOutline } from '@drumlin/core'
+
+/** Between pieces on the sheet, and round all of them, mm. */
+const GAP = 16
+export const ROOM = { left: 16, top: 14, right: 14, bottom: 12 }
+/** Rows of that width at the most, mm. */
+const WIDTHS = [240, 330, 430, 560, 800]
+
+/** The pieces in rows, of whichever width shows them largest on a screen of that size. */
+export function largestRows(
+  pieces: readonly Piece[],
+  screen: { width: number; height: number },
+): Arrangement<Piece> {
+  const shown = (a: { width: number; height: number }): number =>
+    Math.min(
+      screen.width / (a.width + ROOM.left + ROOM.right),
+      screen.height / (a.height + ROOM.top + ROOM.bottom),
+    )
+  const tried = WIDTHS.map((w) => arrangeInRows(pieces, pieceOutline, w, GAP))
+  return tried.reduce((a, b) => (shown(b) > shown(a) * 1.02 ? b : a))
+}

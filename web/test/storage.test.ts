@@ -1,0 +1,118 @@
+import 'fake-indexeddb/auto'
+import { beforeEach, expect, test } from 'vitest'
+import {
+  type Design,
+  type Edit,
+  STARTER_STORES,
+  applyEdit,
+  freshDesign,
+  rename,
+  setField,
+} from '@drumlin/core'
+import { database } from '../src/storage/db.js'
+import {
+  Overtaken,
+  appendEdit,
+  createJob,
+  listJobs,
+  readJob,
+  removeJob,
+  stepInLog,
+} from '../src/storage/jobs.js'
+import { freeId } from '../src/shelf/ids.js'
+import { readWithin } from '../src/sentence/measures.js'
+
+const [calf, goat] = STARTER_STORES.leathers
+const design = (id = 'one'): Design =>
+  freshDesign({
+    id,
+    name: 'One',
+    kind: 'bifold',
+    leathers: { outside: calf!, inside: goat!, pockets: goat! },
+    iron: STARTER_STORES.irons[1]!,
+    awl: STARTER_STORES.awls[0]!,
+    thread: STARTER_STORES.threads[0]!,
+  })
+const done = (before: Design, edit: Edit, gesture?: string) => {
+  const edited = applyEdit(before, edit)
+  if (!edited.ok) throw new Error(edited.why)
+  return { edit, inverse: edited.inverse, design: edited.design, ...(gesture ? { gesture } : {}) }
+}
+const reveal = (mm: number): Edit => setField(`reveal ${mm}`, ['params', 'reveal'], mm)
+
+beforeEach(async () => {
+  const db = await database()
+  for (const store of ['jobs', 'edits', 'settings', 'stores'] as const) await db.clear(store)
+})
+
+test('edits are logged, undone and done again across visits', async () => {
+  let job = await createJob(design(), false, 1)
+  for (const [i, mm] of [13, 14, 15].entries())
+    job = await appendEdit('one', job.version, done(job.design, reveal(mm)), i + 2)
+  job = await stepInLog('one', job.version, -1, 9)
+  job = await stepInLog('one', job.version, -1, 9)
+  expect((await readJob('one'))!.design.params.reveal).toBe(13)
+  job = await stepInLog('one', job.version, 1, 9)
+  expect((await readJob('one'))!.design.params.reveal).toBe(14)
+  expect([job.cursor, job.head]).toEqual([2, 3])
+})
+
+test('a new edit after undo forgets what was undone', async () => {
+  let job = await createJob(design(), false, 1)
+  for (const mm of [13, 14]) job = await appendEdit('one', job.version, done(job.design, reveal(mm)), 2)
+  job = await stepInLog('one', job.version, -1, 3)
+  job = await appendEdit('one', job.version, done(job.design, rename('Two')), 4)
+  expect([job.cursor, job.head]).toEqual([2, 2])
+  expect((await stepInLog('one', job.version, 1, 5)).version).toBe(job.version)
+})
+
+test('a drag is one entry: undo goes back to where it began', async () => {
+  let job = await createJob(design(), false, 1)
+  for (const mm of [13, 14, 15, 16])
+    job = await appendEdit('one', job.version, done(job.design, reveal(mm), 'drag 1'), 2)
+  expect(job.head).toBe(1)
+  expect((await stepInLog('one', job.version, -1, 3)).design.params.reveal).toBe(12)
+})
+
+test('a tab that is behind writes nothing and is told how things stand', async () => {
+  const job = await createJob(design(), false, 1)
+  const first = await appendEdit('one', job.version, done(job.design, reveal(14)), 2)
+  const late = appendEdit('one', job.version, done(job.design, rename('Mine')), 3)
+  await expect(late).rejects.toBeInstanceOf(Overtaken)
+  await expect(late).rejects.toMatchObject({ now: { version: first.version } })
+  expect((await readJob('one'))!.design.name).toBe('One')
+})
+
+test('removing a job takes its log with it and leaves the others', async () => {
+  const job = await createJob(design(), false, 1)
+  await appendEdit('one', job.version, done(job.design, reveal(14)), 2)
+  await createJob(design('two'), true, 3)
+  await removeJob('one')
+  expect((await listJobs()).map((j) => j.id)).toEqual(['two'])
+  expect(await (await database()).count('edits')).toBe(0)
+})
+
+test('a second job of the same id is not written over the first', async () => {
+  await createJob(design(), false, 1)
+  await expect(createJob({ ...design(), name: 'Other' }, false, 2)).rejects.toThrow()
+  expect((await readJob('one'))!.design.name).toBe('One')
+  expect([freeId('one', ['one']), freeId('one-2', ['one', 'one-2']), freeId('new', [])]).toEqual([
+    'one-2',
+    'one-3',
+    'new',
+  ])
+})
+
+test('what is written in a field is held to its range, in words', () => {
+  const read = (text: string, unit: 'mm' | 'in' = 'mm') => readWithin(text, 'length', unit, 'reveal', 6, 30)
+  expect(read('10 + 2')).toEqual({ ok: true, value: 12 })
+  expect(read('1/2', 'in')).toEqual({ ok: true, value: 12.7 })
+  expect(read('45')).toEqual({ ok: false, why: 'Reveal goes from 6.0 mm to 30.0 mm; 45.0 mm is too much.' })
+  expect(read('deep')).toMatchObject({ ok: false, why: expect.stringContaining('“deep”') })
+  expect(readWithin('4 oz', 'thickness', 'mm', 'thickness', 0.2, 8)).toEqual({ ok: true, value: 1.5875 })
+  expect(readWithin('4', 'thickness', 'in', 'thickness', 0.2, 8)).toEqual({ ok: true, value: 1.5875 })
+  expect(readWithin('2.5', 'count', 'mm', 'pockets', 0, 6)).toMatchObject({
+    ok: false,
+    why: expect.stringContaining('whole number'),
+  })
+})
