@@ -71,6 +71,8 @@ const cubicExtremes = (s: Cubic): Point[] =>
     (t) => segmentPoint(s, t),
   )
 
+const knownSegments = new WeakMap<Segment, Box>()
+
 /** The smallest upright box round a segment, exact. */
 export function segmentBox(s: Segment): Box {
   if (s.type === 'line') {
@@ -82,7 +84,11 @@ export function segmentBox(s: Segment): Box {
       bottom: a.y > b.y ? a.y : b.y,
     }
   }
-  return boxOfPoints([s.from, s.to, ...(s.type === 'arc' ? arcExtremes(s) : cubicExtremes(s))])
+  const before = knownSegments.get(s)
+  if (before) return before
+  const box = boxOfPoints([s.from, s.to, ...(s.type === 'arc' ? arcExtremes(s) : cubicExtremes(s))])
+  knownSegments.set(s, box)
+  return box
 }
 
 const known = new WeakMap<Path, Box>()

@@ -2,7 +2,7 @@ export { type Box, boxCentre, boxGrown, boxHeight, boxWidth, pathBox } from './b
 export { pathCrossesItself, pathCrossings } from './crossings.js'
 export { pathPoints } from './flatten.js'
 export { pointInside } from './inside.js'
-export { segmentLength } from './length.js'
+export { segmentLength, segmentParameterAt } from './length.js'
 export { type Nearest, pathNearest } from './nearest.js'
 export { type CornerStyle, offsetClosed, offsetLargestMaybe, offsetOpenMaybe } from './offset.js'
 export { type Overlay, overlay } from './overlay.js'

@@ -13,9 +13,14 @@ interface SheetHoles {
   readonly byRun: readonly (readonly HolePlace[])[]
 }
 
-const sameSet = (a: readonly HolePlace[], b: readonly HolePlace[]): boolean =>
-  a.length === b.length && a.every((h) => b.some((o) => near(h.at, o.at)))
 const near = (a: Point, b: Point): boolean => pointDistance(a, b) < SAME_HOLE
+
+/** The same places, walked the same way or the other. */
+function sameSet(a: readonly HolePlace[], b: readonly HolePlace[]): boolean {
+  const last = b.length - 1
+  if (a.length !== b.length) return false
+  return a.every((h, i) => near(h.at, b[i]!.at)) || a.every((h, i) => near(h.at, b[last - i]!.at))
+}
 
 function sheetsOf(panel: Panel, work: LaidUp, runs: readonly Run[]): SheetHoles[] {
   return work.sheets

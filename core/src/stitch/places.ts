@@ -1,15 +1,5 @@
 import { equalisedStitches } from '../formulas/index.js'
-import {
-  type Path,
-  type Point,
-  openPath,
-  pathPlaceAt,
-  pointCross,
-  pointDistance,
-  pointDot,
-  segmentLength,
-  segmentTangent,
-} from '../geometry/index.js'
+import { type Path, type Point, openPath, pathPlaceAt, pointCross, pointDistance, pointDot, segmentLength, segmentParameterAt, segmentPoint, segmentTangent } from '../geometry/index.js'
 
 /** A hole's place on its run. */
 export interface HolePlace {
@@ -47,25 +37,47 @@ function sidesOf(path: Path): Path[] {
   return sides.map((segments) => openPath(segments))
 }
 
-/** Fast places on a path of known segment lengths. */
-function measured(path: Path) {
-  const lengths = path.segments.map((s) => segmentLength(s))
-  const total = lengths.reduce((a, b) => a + b, 0)
-  const straight = path.segments.length === 1 && path.segments[0]!.type === 'line'
-  return { path, total, straight }
+/** A path whose places are found without measuring it anew each time. */
+interface Measured {
+  readonly path: Path
+  /** Distance at which each segment starts, and at last the whole length. */
+  readonly starts: readonly number[]
+  readonly total: number
+  readonly straight: boolean
 }
-type Measured = ReturnType<typeof measured>
 
-/** Distance along the path of the next hole `pitch` mm away in a straight line, at or beyond `distance`. */
+function measured(path: Path): Measured {
+  const starts = [0]
+  for (const segment of path.segments) starts.push(starts[starts.length - 1]! + segmentLength(segment))
+  const straight = path.segments.length === 1 && path.segments[0]!.type === 'line'
+  return { path, starts, total: starts[starts.length - 1]!, straight }
+}
+
+/** The segment a distance falls on. */
+function segmentAt({ starts }: Measured, distance: number): number {
+  let index = 0
+  while (index < starts.length - 2 && distance > starts[index + 1]!) index += 1
+  return index
+}
+
+function pointAt(m: Measured, distance: number): Point {
+  const index = segmentAt(m, distance)
+  const segment = m.path.segments[index]!
+  return segmentPoint(segment, segmentParameterAt(segment, distance - m.starts[index]!))
+}
+
+/** Distance along the path of the next hole `pitch` mm away in a straight line. */
 function nextHole(m: Measured, distance: number, pitch: number): number {
-  if (m.straight) return distance + pitch
-  const here = pathPlaceAt(m.path, distance).at
-  let along = distance + pitch
+  const next = distance + pitch
+  if (m.straight) return next
+  const index = segmentAt(m, distance + 1e-9)
+  if (m.path.segments[index]!.type === 'line' && next <= m.starts[index + 1]!) return next
+  const here = pointAt(m, distance)
+  let along = next
   for (let step = 0; step < 20; step += 1) {
     // Past the end the path counts as running straight on; a chord is never longer than its arc, so nothing is missed.
-    if (along >= m.total) return m.total + pitch - pointDistance(here, pathPlaceAt(m.path, m.total).at)
-    const reached = pointDistance(here, pathPlaceAt(m.path, along).at)
-    const miss = pitch - reached
+    if (along >= m.total) return m.total + pitch - pointDistance(here, pointAt(m, m.total))
+    const miss = pitch - pointDistance(here, pointAt(m, along))
     if (Math.abs(miss) < 1e-9) break
     along += miss
   }

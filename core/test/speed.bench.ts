@@ -1,0 +1,92 @@
+import { EndType, JoinType, inflatePathsD, intersectD, FillRule } from 'clipper2-ts'
+import { bench, describe } from 'vitest'
+import { type Design, derive, findingsOf, fixesOf, transect, workOf } from '@drumlin/core'
+import { writePdf } from '@drumlin/core/pdf'
+import { pdfFonts } from '../../cli/src/fonts.js'
+import {
+  type Path,
+  closedPath,
+  cubic,
+  line,
+  offsetClosed,
+  overlay,
+  overlayRegions,
+  pathMoved,
+  pathPoints,
+  point,
+  shift,
+} from '../src/geometry/index.js'
+import { demo, demoWith } from './support/designs.js'
+
+/** A panel of 60 segments: cubics, arcs and lines round a rounded shape. */
+function curvedPanel(): Path {
+  const at = (i: number) => {
+    const angle = (i / 60) * 2 * Math.PI
+    const radius = 100 + 8 * Math.sin(5 * angle)
+    return point(radius * Math.cos(angle), 0.7 * radius * Math.sin(angle))
+  }
+  return closedPath(
+    Array.from({ length: 60 }, (_, i) => {
+      const [from, to] = [at(i), at((i + 1) % 60)]
+      const handle = (k: number, way: number) => {
+        const [a, b] = [at((k + 59) % 60), at((k + 1) % 60)]
+        return point(at(k % 60).x + (way * (b.x - a.x)) / 6, at(k % 60).y + (way * (b.y - a.y)) / 6)
+      }
+      return i % 3 === 0 ? line(from, to) : cubic(from, handle(i, 1), handle((i + 1) % 60, -1), to)
+    }),
+  )
+}
+const panel = curvedPanel()
+const points = pathPoints(panel, 0.01).map((p) => ({ ...p }))
+const other = pathMoved(panel, shift(1.5, 0.8))
+const otherPoints = pathPoints(other, 0.01).map((p) => ({ ...p }))
+const design = demo()
+/** A fresh object each time, so that nothing is remembered from the round before. */
+const again = (d: Design): Design => structuredClone(d)
+
+describe('reckoning', () => {
+  bench('the demo bifold, all of it', () => void derive(again(design)))
+  const full = demoWith({ 'params.pockets': 6 }).design
+  bench('a bifold with twelve pockets', () => void derive(again(full)))
+  const derived = derive(design)
+  bench('its findings', () => void findingsOf(derived))
+  bench('a transect', () => void transect(workOf(derived.works, 'open'), point(200, -4), point(200, 90)))
+})
+
+describe('offset 3 mm in, 60 segments', () => {
+  bench('ours: arcs and cubics kept', () => void offsetClosed(panel, -3))
+  bench(
+    'the library alone: chords only',
+    () => void inflatePathsD([points], -3, JoinType.Miter, EndType.Polygon, 4, 3),
+  )
+})
+
+describe('two versions laid over each other', () => {
+  bench('ours: regions by the library, from true curves', () => void overlayRegions(panel, other))
+  bench(
+    'the library alone: both chorded before',
+    () => void intersectD([points], [otherPoints], FillRule.NonZero, 3),
+  )
+  bench('ours: the largest distance', () => void overlay(panel, other))
+})
+
+const fonts = await pdfFonts()
+describe('the PDF', () => {
+  bench(
+    'of the demo, on A4',
+    async () => void (await writePdf(derive(again(design)), { paper: 'a4', unit: 'mm', fonts })),
+    { iterations: 5 },
+  )
+})
+
+describe('a fix', () => {
+  const stepped = demoWith({ 'params.reveal': 13 }).design
+  bench(
+    'for a hole near a step, sought and tried',
+    () => {
+      const derived = derive(again(stepped))
+      void fixesOf(findingsOf(derived)[0]!, derived)
+    },
+    { iterations: 5 },
+  )
+})
