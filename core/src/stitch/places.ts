@@ -1,5 +1,17 @@
 import { equalisedStitches } from '../formulas/index.js'
-import { type Path, type Point, openPath, pathPlaceAt, pointCross, pointDistance, pointDot, segmentLength, segmentParameterAt, segmentPoint, segmentTangent } from '../geometry/index.js'
+import {
+  type Path,
+  type Point,
+  openPath,
+  pathPlaceAt,
+  pointCross,
+  pointDistance,
+  pointDot,
+  segmentLength,
+  segmentParameterAt,
+  segmentPoint,
+  segmentTangent,
+} from '../geometry/index.js'
 
 /** A hole's place on its run. */
 export interface HolePlace {

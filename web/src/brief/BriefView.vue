@@ -133,7 +133,7 @@ h2 {
 .asks {
   font-size: 17px;
 }
-.role > p {
+.role > .quiet {
   margin: 0 0 8px;
   font-size: 14px;
 }
@@ -143,7 +143,7 @@ h2 {
 svg {
   display: block;
   width: 100%;
-  max-height: 300px;
+  max-height: 400px;
 }
 .card {
   fill: var(--loch);

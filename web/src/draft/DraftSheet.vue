@@ -59,7 +59,9 @@ function described(p: Piece): string {
 const ghosts = computed(() =>
   (props.before?.pieces ?? []).flatMap((old) => {
     const placed = placedOf(old.id)
-    return placed ? [pathData(pathMoved(old.cut, placed.move))] : []
+    if (!placed) return []
+    const [was, is] = [old.cut, placed.item.cut].map((path) => pathData(pathMoved(path, placed.move)))
+    return was === is ? [] : [was!]
   }),
 )
 

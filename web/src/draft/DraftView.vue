@@ -125,10 +125,13 @@ onBeforeUnmount(() => (job.preview = undefined))
   display: flex;
   justify-content: space-between;
   align-items: center;
+  grid-row: 2;
   position: absolute;
   z-index: 2;
-  left: 0;
-  right: 0;
-  top: 0;
+  left: 40px;
+  gap: 16px;
+  bottom: 10px;
+  border: 1px solid var(--heather);
+  border-radius: 6px;
 }
 </style>

@@ -29,7 +29,7 @@ export function widths(
     {
       key: 'half',
       label: 'half',
-      formula: 'the largest of {forCards} for the cards, {forNotes} for the notes and {bare}',
+      formula: 'the largest of {forCards} for the cards, {forNotes} for the notes and {bare} at least',
       source: '§2',
     },
     { forCards, forNotes, bare: given('least', BENCH.leastHalf) },
@@ -100,7 +100,7 @@ export function heights({ p, reckon, margin, hole }: Start, depth: Reckoned, sho
     {
       key: 'inside.height',
       label: 'inside height',
-      formula: 'the largest of {forCards} for the cards, {forNotes} for the notes and {bare}',
+      formula: 'the largest of {forCards} for the cards, {forNotes} for the notes and {bare} at least',
       source: '§9',
     },
     { forCards, forNotes, bare },

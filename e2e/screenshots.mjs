@@ -4,10 +4,20 @@ import { chromium } from '@playwright/test'
 
 const PORT = '4393'
 spawnSync('npm', ['run', '-s', 'build'], { stdio: ['ignore', 'ignore', 'inherit'] })
-const server = spawn(process.execPath, ['--import', 'tsx', 'server/src/main.ts'], { env: { ...process.env, PORT } })
+const server = spawn(process.execPath, ['--import', 'tsx', 'server/src/main.ts'], {
+  env: { ...process.env, PORT },
+})
 await new Promise((resolve) => server.stdout.once('data', resolve))
 
-const args = ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync']
+const args = [
+  '--no-sandbox',
+  '--disable-gpu',
+  '--disable-quic',
+  '--no-first-run',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync',
+]
 const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args })
 const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, reducedMotion: 'reduce' })
 const shot = async (name) => {
