@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { accessible, openDemo, saved, shownSize, write } from './support.js'
+import { accessible, openDemo, readDownload, saved, shownSize, write } from './support.js'
 
 test('everything on the draft by keyboard: choose a piece, write a measure, move the transect, overrule a finding', async ({
   page,
@@ -97,4 +97,44 @@ test('two tabs on one job: both changes are kept, neither is written over', asyn
     '1.6 mm',
   )
   await expect(other.getByRole('textbox', { name: 'corner radius' })).toHaveValue('9.0 mm')
+})
+
+test('the transect meets the work closed too, with what it carries', async ({ page }) => {
+  await openDemo(page)
+  const thickest = page.locator('[data-thickest]')
+  await expect(thickest).toHaveText('3.65 mm')
+  await page.getByRole('combobox', { name: 'work' }).selectOption('closed')
+  await expect(thickest).not.toHaveText('0.0 mm')
+  const empty = parseFloat((await thickest.textContent())!)
+  await page.getByLabel('with its contents').check()
+  // Six cards and a wad of notes on both sides of the fold.
+  await expect.poll(async () => parseFloat((await thickest.textContent())!)).toBeGreaterThan(empty + 4)
+})
+
+test('an edge is chosen and said; a draft is named', async ({ page }) => {
+  await openDemo(page)
+  await page.getByText('Edges', { exact: true }).click()
+  await page.getByRole('button', { name: /^foot / }).click()
+  await expect(page.locator('[data-edge-said]')).toHaveText(/Foot: 196\.2 mm, burnished, cut to size\./)
+  await page.getByRole('textbox', { name: 'Which draft this is' }).fill('second draft')
+  await page.getByRole('textbox', { name: 'Which draft this is' }).press('Enter')
+  await expect(page.getByRole('button', { name: 'Undo “call it second draft”' })).toBeVisible()
+})
+
+test('when saving fails a bar says so and offers the file to keep', async ({ page }) => {
+  await openDemo(page)
+  await page.evaluate(() => {
+    IDBObjectStore.prototype.put = () => {
+      throw new DOMException('the disk is full', 'QuotaExceededError')
+    }
+  })
+  await write(page, 'thickness of the Tarn calf, outside', '1.6')
+  await expect(page.getByRole('alert')).toContainText('Saving failed: the disk is full.')
+  const [file] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Keep the file' }).click(),
+  ])
+  expect(JSON.parse((await readDownload(file)).toString())).toMatchObject({
+    leathers: { outside: { thickness: 1.6 } },
+  })
 })

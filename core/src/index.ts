@@ -13,6 +13,7 @@ export {
   overrideNumber,
   overrule,
   rename,
+  renameDraft,
   setField,
   setSkives,
 } from './design/index.js'

@@ -99,6 +99,15 @@ describe('what changes what', () => {
   })
 })
 
+test('glue stops before the fold on both covers, where they have to slide', () => {
+  for (const piece of demoWith({}).pieces.filter((p) => p.id === 'outside' || p.id === 'inside')) {
+    const middle = boxWidth(pathBox(piece.finished)) / 2
+    const strips = piece.marks.flatMap((m) => (m.type === 'glue' ? [pathBox(m.area)] : []))
+    expect(strips).toHaveLength(2)
+    for (const strip of strips) expect(strip.left > middle + 5 || strip.right < middle - 5).toBe(true)
+  }
+})
+
 const wallets = fc.record({
   pockets: fc.integer({ min: 0, max: 6 }),
   cardsPerPocket: fc.integer({ min: 1, max: 2 }),

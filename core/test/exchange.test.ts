@@ -50,7 +50,7 @@ describe('a design file', () => {
   test('of version 1 is brought up to date and reckons the same', () => {
     const old = changed((d) => {
       d.version = 1
-      for (const later of ['awl', 'skives', 'lengths', 'habits', 'overruled']) delete d[later]
+      for (const later of ['draft', 'awl', 'skives', 'lengths', 'habits', 'overruled']) delete d[later]
     })
     const result = readDesign(old)
     if (!result.ok) throw new Error(readSentence(result.issue))

@@ -48,4 +48,6 @@ export const heed = (design: Design, finding: string): Edit =>
     design.overruled.filter((o) => o.finding !== finding),
   )
 
+export const renameDraft = (draft: string): Edit => one(`call it ${draft}`, ['draft'], draft)
+
 export const rename = (name: string): Edit => one(`name it “${name}”`, ['name'], name)

@@ -18,6 +18,7 @@ export const freshDesign = ({ params, ...rest }: FreshDesign): Design =>
   designSchema.parse({
     format: DESIGN_FORMAT,
     version: DESIGN_VERSION,
+    draft: 'first draft',
     ...rest,
     params: { ...kindOf(rest.kind).defaults, ...params },
     overrides: {},

@@ -1,5 +1,15 @@
 export { type Change, type Edit, type Edited, applyEdit } from './edit.js'
-export { giveBack, heed, overrideNumber, overrule, rename, setField, setLengths, setSkives } from './edits.js'
+export {
+  giveBack,
+  heed,
+  overrideNumber,
+  overrule,
+  rename,
+  renameDraft,
+  setField,
+  setLengths,
+  setSkives,
+} from './edits.js'
 export { type FreshDesign, freshDesign } from './fresh.js'
 export { DESIGN_FORMAT, DESIGN_VERSION, type Design, type Habits, designSchema } from './schema.js'
 export { OLDEST_VERSION, upToDate } from './versions.js'

@@ -36,6 +36,8 @@ export const designSchema = z
     version: z.literal(DESIGN_VERSION),
     id: idSchema,
     name: z.string().trim().min(1).max(80),
+    /** Which draft of it this is, as the maker calls it; printed on every piece. */
+    draft: z.string().trim().min(1).max(40),
     kind: z.enum(kindIds() as [string, ...string[]]),
     params: z.record(z.string(), z.unknown()),
     leathers: z.record(z.string(), leatherSchema),

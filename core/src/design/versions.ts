@@ -5,10 +5,11 @@ type Plain = Record<string, unknown>
 
 /** Brings a design one version up; index 0 takes version 1 to version 2. Never changes what it is given. */
 const STEPS: readonly ((design: Plain) => Plain)[] = [
-  // Version 1 knew no awl, skives, thread lengths, habits or overruled findings; it reckoned with these.
+  // Version 1 knew no draft, awl, skives, thread lengths, habits or overruled findings; it reckoned with these.
   (one) => ({
     ...one,
     version: 2,
+    draft: 'first draft',
     awl: STARTER_STORES.awls[0],
     skives: {},
     lengths: {},

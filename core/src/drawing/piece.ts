@@ -21,7 +21,7 @@ import {
 } from '../geometry/index.js'
 import type { LengthUnit } from '../measure/index.js'
 import { printWeight, trimmed } from '../measure/index.js'
-import { type Mark, type Piece, type PieceHole, pieceLabel } from '../reckon/index.js'
+import { type JobName, type Mark, type Piece, type PieceHole, pieceLabel } from '../reckon/index.js'
 import { hatch, stipple } from './fill.js'
 import { type Drawn, stroke, text } from './primitives.js'
 
@@ -31,7 +31,7 @@ const LONG_DASH = [7, 2.2] as const
 const TYPE = { name: 4.2, line: 3, mark: 2.8 } as const
 
 /** Everything drawn for a piece, in its own coordinates, from the lowest layer to the uppermost. */
-export function pieceDrawing(piece: Piece, job: string, unit: LengthUnit): readonly Drawn[] {
+export function pieceDrawing(piece: Piece, job: JobName, unit: LengthUnit): readonly Drawn[] {
   const marks = piece.marks.flatMap((mark) => markDrawing(mark, piece, unit))
   const finished = piece.finished === piece.cut ? [] : [stroke('finished', piece.finished, WEIGHT.finished)]
   return [
@@ -159,7 +159,7 @@ function labelSpot(piece: Piece): Spot {
   return { at, grainY: at.y + 17, scale }
 }
 
-function labelDrawing(piece: Piece, job: string, unit: LengthUnit): Drawn[] {
+function labelDrawing(piece: Piece, job: JobName, unit: LengthUnit): Drawn[] {
   const { at, scale } = labelSpot(piece)
   const lines = pieceLabel(piece, job, unit)
   const [name, line] = [TYPE.name * scale, TYPE.line * scale]

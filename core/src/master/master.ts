@@ -68,6 +68,9 @@ export interface Glue {
   /** Neighbouring edges in the order of the outline. */
   readonly chain: readonly string[]
   readonly limit: number
+  /** Left free of glue at the start and at the end of the chain, mm: a fold has to slide. */
+  readonly startFree?: number
+  readonly endFree?: number
 }
 
 /** Edges or inside lines of two or more panels that are sewn together in one run. */

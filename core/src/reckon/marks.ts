@@ -7,7 +7,9 @@ import {
   line,
   pathBox,
   pathEnd,
+  pathLength,
   pathNearest,
+  pathPart,
   pathReversed,
   pathStart,
   pointMoved,
@@ -15,7 +17,7 @@ import {
   segmentTangent,
 } from '../geometry/index.js'
 import type { LaidUp } from '../layup/index.js'
-import type { Master, Panel } from '../master/index.js'
+import type { Glue, Master, Panel } from '../master/index.js'
 import { edgeChain, insetChainMaybe, panelSheetOf } from '../stitch/index.js'
 import type { Mark } from './piece.js'
 
@@ -37,26 +39,23 @@ export const skiveMarks = (panel: Panel): Mark[] =>
       })),
     )
 
-/** The strip between the edges a join follows and the limit of its glue. */
-function glueStrip(panel: Panel, chain: readonly string[], limit: number): Path | undefined {
+/** The strip between the glued edges and the limit of the glue; undefined where the panel has no room for it. */
+function glueStrip(panel: Panel, { chain, limit, startFree = 0, endFree = 0 }: Glue): Path | undefined {
   const [edge, inner] = [edgeChain(panel, chain), insetChainMaybe(panel, chain, limit)]
-  if (!inner) return undefined
-  const back = pathReversed(inner)
-  return closedPath([
-    ...edge.segments,
-    line(pathEnd(edge), pathStart(back)),
-    ...back.segments,
-    line(pathEnd(back), pathStart(edge)),
-  ])
+  const kept = (path: Path): Path => pathPart(path, startFree, pathLength(path) - endFree)
+  if (!inner || pathLength(inner) <= startFree + endFree + 0.01) return undefined
+  const [outer, back] = [kept(edge), pathReversed(kept(inner))]
+  const across = line(pathEnd(outer), pathStart(back))
+  return closedPath([...outer.segments, across, ...back.segments, line(pathEnd(back), pathStart(outer))])
 }
 
 /** The strips of this panel that glue may cover, each once however many copies of the panel there are. */
 export function glueMarks(panel: Panel, master: Master, work: LaidUp): Mark[] {
   const strips = new Map<string, Path>()
-  for (const { sheet, chain, limit } of master.joins.flatMap((join) => join.glue)) {
-    if (panelSheetOf(work.layup.sheets, sheet).panelId !== panel.id) continue
-    const key = `${chain.join()} ${limit}`
-    const area = strips.has(key) ? undefined : glueStrip(panel, chain, limit)
+  for (const glue of master.joins.flatMap((join) => join.glue)) {
+    if (panelSheetOf(work.layup.sheets, glue.sheet).panelId !== panel.id) continue
+    const key = `${glue.chain.join()} ${glue.limit}`
+    const area = strips.has(key) ? undefined : glueStrip(panel, glue)
     if (area) strips.set(key, area)
   }
   return [...strips.values()].map((area) => ({ type: 'glue', area }))

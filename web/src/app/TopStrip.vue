@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { RouterLink } from 'vue-router'
-import { rename } from '@drumlin/core'
+import { rename, renameDraft } from '@drumlin/core'
 import { useJob } from '../job/job.js'
 import { useSettings } from './settings.js'
 
@@ -17,6 +17,12 @@ function named(event: Event): void {
   const name = input.value.trim()
   if (name === '' || name.length > 80) input.value = job.design?.name ?? ''
   else if (name !== job.design?.name) job.edit(rename(name))
+}
+function draftNamed(event: Event): void {
+  const input = event.target as HTMLInputElement
+  const draft = input.value.trim()
+  if (draft === '' || draft.length > 40) input.value = job.design?.draft ?? ''
+  else if (draft !== job.design?.draft) job.edit(renameDraft(draft))
 }
 </script>
 
@@ -45,6 +51,15 @@ function named(event: Event): void {
         maxlength="80"
         :size="Math.max(8, job.design.name.length)"
         @change="named"
+        @keydown.enter="($event.target as HTMLInputElement).blur()"
+      />
+      <input
+        class="name draft quiet"
+        :value="job.design.draft"
+        aria-label="Which draft this is"
+        maxlength="40"
+        :size="Math.max(8, job.design.draft.length)"
+        @change="draftNamed"
         @keydown.enter="($event.target as HTMLInputElement).blur()"
       />
       <span class="quiet" role="status">{{ job.record?.example ? 'example · ' : '' }}{{ state }}</span>
@@ -103,6 +118,10 @@ header {
 input.name:hover,
 input.name:focus {
   border-bottom-color: var(--hairline);
+}
+.draft {
+  font: 400 15px/1.2 var(--ui);
+  color: var(--quiet);
 }
 .space {
   flex: 1;

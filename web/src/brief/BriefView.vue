@@ -84,7 +84,7 @@ const matrix = (m: { a: number; b: number; c: number; d: number; e: number; f: n
           <clipPath v-if="l.clip" :id="`half-${l.id}`"><path :d="clipData(l.clip)" /></clipPath>
           <g v-if="l.piece" :clip-path="l.clip ? `url(#half-${l.id})` : undefined">
             <g :transform="matrix(l.move)">
-              <PieceDrawing :piece="l.piece" :job="derived.design.name" bare />
+              <PieceDrawing :piece="l.piece" :job="derived.design" bare />
             </g>
           </g>
           <rect

@@ -136,7 +136,7 @@ defineExpose({ showPlace })
         @keydown.enter="choose(item.id)"
         @keydown.space.prevent="choose(item.id)"
       >
-        <PieceDrawing :piece="item" :job="derived.design.name" :pixel="pixel" />
+        <PieceDrawing :piece="item" :job="derived.design" :pixel="pixel" />
       </g>
       <path v-for="(d, i) in ghosts" :key="`g${i}`" :d="d" class="ghost" />
       <path v-for="(d, i) in lying" :key="`l${i}`" :d="d" class="lying" />

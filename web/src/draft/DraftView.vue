@@ -3,7 +3,7 @@ import { computed, onBeforeUnmount, ref, useTemplateRef, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import { type Finding, overruledFor, transect, workOf } from '@drumlin/core'
 import { useJob } from '../job/job.js'
-import { type Cut, firstCut } from './cut.js'
+import { type Cut, firstCut, keptCut } from './cut.js'
 import DraftSheet from './DraftSheet.vue'
 import SidePanel from './SidePanel.vue'
 import TransectPane from './TransectPane.vue'
@@ -20,13 +20,14 @@ const edge = ref<string>()
 const state = ref<'open' | 'closed'>('open')
 const contents = ref(false)
 const folded = ref(false)
-const cut = ref<Cut>(firstCut(derived.value))
+const cut = ref<Cut>(firstCut(derived.value, state.value))
 const section = computed(() =>
   transect(workOf(derived.value.works, state.value), cut.value.from, cut.value.to, contents.value),
 )
 const shown = computed(() => job.findings.filter((f) => overruledFor(settled.value, f) === undefined))
 const before = computed(() => (job.preview ? settled.value : undefined))
 
+watch(state, (now) => (cut.value = keptCut(derived.value, now, cut.value)))
 watch(derived, (now) => {
   if (!now.pieces.some((p) => p.id === piece.value)) piece.value = now.pieces[0]!.id
 })

@@ -1,5 +1,13 @@
-import type { Derived, Point } from '@drumlin/core'
-import { boxHeight, boxWidth, pathBox, workOf } from '@drumlin/core'
+import {
+  type Derived,
+  type Point,
+  type Transect,
+  boxHeight,
+  boxWidth,
+  pathBox,
+  transect,
+  workOf,
+} from '@drumlin/core'
 
 /** The transect's two ends, in the coordinates of the laid-up work. */
 export interface Cut {
@@ -7,11 +15,31 @@ export interface Cut {
   readonly to: Point
 }
 
-/** A first cut worth looking at: down the right side, through whatever reaches that seam. */
-export function firstCut(derived: Derived): Cut {
-  const work = workOf(derived.works, 'open')
+/** How far beyond the piece a first cut reaches, and how far inside its edge it runs, mm. */
+const REACH = 4
+const INSIDE = 4
+/** Places across the piece that are tried for a first cut. */
+const TRIED = 9
+
+const thickestOf = (derived: Derived, state: string, cut: Cut): Transect['thickest'] =>
+  transect(workOf(derived.works, state), cut.from, cut.to).thickest
+
+/** A first cut worth looking at: down the right side of the work; where nothing lies there, where it is thickest. */
+export function firstCut(derived: Derived, state: string): Cut {
+  const work = workOf(derived.works, state)
   const carrier = derived.pieces.find((p) => p.id === work.layup.carrier) ?? derived.pieces[0]!
   const box = pathBox(carrier.finished)
-  const x = box.left + boxWidth(box) - 4
-  return { from: { x, y: box.top - 4 }, to: { x, y: box.top + boxHeight(box) + 4 } }
+  const down = (x: number): Cut => ({
+    from: { x, y: box.top - REACH },
+    to: { x, y: box.top + boxHeight(box) + REACH },
+  })
+  const right = down(box.left + boxWidth(box) - INSIDE)
+  if (thickestOf(derived, state, right) > 0) return right
+  const room = boxWidth(box) - 2 * INSIDE
+  const others = Array.from({ length: TRIED }, (_, i) => down(box.left + INSIDE + (room * i) / (TRIED - 1)))
+  return others.reduce((a, b) => (thickestOf(derived, state, b) > thickestOf(derived, state, a) ? b : a))
 }
+
+/** The cut kept where it meets the work in that state, else a first one. */
+export const keptCut = (derived: Derived, state: string, cut: Cut): Cut =>
+  thickestOf(derived, state, cut) > 0 ? cut : firstCut(derived, state)

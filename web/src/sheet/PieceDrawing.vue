@@ -6,7 +6,7 @@ import { gathered } from './paths.js'
 
 const props = defineProps<{
   piece: Piece
-  job: string
+  job: { name: string; draft: string }
   bare?: boolean
   /** mm a pixel takes: words are then kept large enough to read at arm's length. */ pixel?: number
 }>()

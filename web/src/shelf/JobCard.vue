@@ -31,7 +31,7 @@ const size = computed(() => {
           :key="item.id"
           :transform="`matrix(${move.a} ${move.b} ${move.c} ${move.d} ${move.e} ${move.f})`"
         >
-          <PieceDrawing :piece="item" :job="job.design.name" bare />
+          <PieceDrawing :piece="item" :job="job.design" bare />
         </g>
       </svg>
       <strong>{{ job.design.name }}</strong>

@@ -6,6 +6,7 @@ import { useStores } from '../job/stores.js'
 import type { JobRecord } from '../storage/db.js'
 import { bringExamples, removeExamples } from '../storage/examples.js'
 import { createJob, listJobs, readJob, removeJob } from '../storage/jobs.js'
+import { readSetting } from '../storage/settings.js'
 import JobCard from './JobCard.vue'
 import { freeId } from './ids.js'
 
@@ -20,7 +21,9 @@ const removing = shallowRef<JobRecord>()
 const own = computed(() => jobs.value.filter((j) => !j.example))
 const examples = computed(() => jobs.value.filter((j) => j.example))
 
+const about = ref('')
 async function load(): Promise<void> {
+  about.value = (await readSetting<string>('examples.about')) ?? ''
   jobs.value = await listJobs()
   await stores.load()
 }
@@ -132,7 +135,7 @@ async function fetchExamples(): Promise<void> {
     </section>
     <section v-if="examples.length > 0" aria-labelledby="examples">
       <h2 id="examples">
-        Examples <span class="quiet">the kit of a small loch ferry’s crew, made by a workshop of two</span>
+        Examples <span class="quiet">{{ about }}</span>
       </h2>
       <ul class="cards">
         <JobCard v-for="j in examples" :key="j.id" :job="j" @remove="removing = j" />

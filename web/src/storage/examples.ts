@@ -11,6 +11,7 @@ import { createJob, listJobs, readJob, removeJob } from './jobs.js'
 import { readSetting, writeSetting } from './settings.js'
 
 interface ExampleFiles {
+  readonly about: string
   readonly stores: Stores
   readonly designs: readonly Design[]
 }
@@ -22,7 +23,11 @@ const fetched = async (path: string): Promise<Response> => {
 }
 
 async function readExamples(): Promise<ExampleFiles> {
-  const index = (await (await fetched('/demo/index.json')).json()) as { stores: string; designs: string[] }
+  const index = (await (await fetched('/demo/index.json')).json()) as {
+    stores: string
+    designs: string[]
+    about: string
+  }
   const stores = storesSchema.parse(await (await fetched(`/demo/${index.stores}`)).json())
   const texts = await Promise.all(
     index.designs.map(async (file) => (await fetched(`/demo/designs/${file}`)).text()),
@@ -32,12 +37,13 @@ async function readExamples(): Promise<ExampleFiles> {
     if (!read.ok) throw new Error(readSentence(read.issue))
     return read.design
   })
-  return { stores, designs }
+  return { about: index.about, stores, designs }
 }
 
 /** Puts the examples on the shelf, marked as such; those still there, changed or not, are left alone. */
 export async function bringExamples(now: number): Promise<void> {
-  const { stores, designs } = await readExamples()
+  const { about, stores, designs } = await readExamples()
+  await writeSetting('examples.about', about)
   await (await database()).put('stores', stores, 'examples')
   for (const design of designs) if (!(await readJob(design.id))) await createJob(design, true, now)
 }

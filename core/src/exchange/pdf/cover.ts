@@ -40,7 +40,13 @@ function heading(derived: Derived, pages: number, paper: string): Drawn[] {
   const { design, kind } = derived
   return [
     text('label', point(0, 8), design.name, 8, 'start', true),
-    text('label', point(0, 15), `${kind.name} · ${paper} · ${pages} pages after this one`, 3.8, 'start'),
+    text(
+      'label',
+      point(0, 15),
+      `${design.draft} · ${kind.name} · ${paper} · ${pages} pages after this one`,
+      3.8,
+      'start',
+    ),
     text('label', point(0, 25), TEST_BARS, 3.2, 'start'),
     ...bar(0, 36, 100, 10, '100 mm'),
     ...bar(0, 46, 101.6, 8, '4 in'),
@@ -181,6 +187,17 @@ function legend(x: number, y: number): Drawn[] {
   ]
 }
 
+const CAUTIONS = [
+  'Knife: fresh blade, cut away from the hand. Skiving: thumb behind the edge.',
+  'Glue, dye, edge paint: air, gloves, no flame; read their sheets, follow your local rules.',
+  'Sanding: dust extraction or a mask. Melting thread: away from solvents.',
+]
+
+const cautions = (x: number, y: number): Drawn[] => [
+  text('label', point(x, y), 'Take care', 4, 'start', true),
+  ...CAUTIONS.map((c, i) => text('label', point(x, y + 6 + i * 5), c, 3, 'start')),
+]
+
 /** The page before the pattern: test bars, what to cut, page map and legend, in mm from its upper left corner. */
 export function coverDrawing(
   derived: Derived,
@@ -199,6 +216,7 @@ export function coverDrawing(
     ...pieceList(derived.pieces, unit, 0, list),
     ...sewingList(derived, unit, 0, sew),
     ...map.drawn,
+    ...cautions(right, (wide ? list : map.bottom + 12) + 80),
     ...legend(right, wide ? list : map.bottom + 12),
   ]
 }

@@ -91,7 +91,7 @@ function joinMarks({ sheet, letter, column, row }: PagePlace, tile: Tile): Drawn
 
 function patternPage(place: PagePlace, derived: Derived, unit: LengthUnit, tile: Tile): Drawn[] {
   const pieces = place.sheet.placed.flatMap(({ item, move }) =>
-    pieceDrawing(item, derived.design.name, unit).map((d) => drawnMoved(d, move)),
+    pieceDrawing(item, derived.design, unit).map((d) => drawnMoved(d, move)),
   )
   return [...pieces, ...joinMarks(place, tile)]
 }
@@ -100,7 +100,7 @@ const footer = (derived: Derived, number: number, pages: number, tile: Tile): Dr
   text(
     'label',
     point(0, tile.height + 6),
-    `${derived.design.name} · page ${number} of ${pages} · 1:1`,
+    `${derived.design.name}, ${derived.design.draft} · page ${number} of ${pages} · 1:1`,
     2.8,
     'start',
   ),

@@ -47,7 +47,7 @@ export function writeSvg(derived: Derived, unit: LengthUnit = 'mm'): string {
   const { placed, width, height } = arrangeInRows(derived.pieces, pieceOutline, WIDE, GAP)
   const drawn = placed.flatMap(({ item, move }) => {
     const aside = { ...move, e: move.e + MARGIN, f: move.f + MARGIN }
-    return pieceDrawing(item, derived.design.name, unit).map((d) => drawnMoved(d, aside))
+    return pieceDrawing(item, derived.design, unit).map((d) => drawnMoved(d, aside))
   })
   const [w, h] = [n(width + 2 * MARGIN), n(height + 2 * MARGIN)]
   return [

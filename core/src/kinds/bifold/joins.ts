@@ -82,7 +82,7 @@ function outerJoin(side: Side, p: BifoldParams, s: BifoldSizes): Join {
       chain: around(side === 'right' ? ['right', 'foot-right', 'foot'] : ['foot', 'foot-left', 'left']),
     },
     through: [`outside-${side}`, `inside-${side}`, ...pocketSheets(side, p)],
-    glue: outerGlue(side, p, s.margin.value, around),
+    glue: outerGlue(side, p, s, reach, around),
     backstitches: { start: 2, end: 2 },
   }
 }
@@ -99,18 +99,29 @@ function outerStart(p: BifoldParams, s: BifoldSizes): number {
   return (p.pockets === 0 ? least : top - (stitches + 0.5) * pitch) - straight
 }
 
+/** Glue stops where the sewing does: the covers have to slide on each other round the fold. */
 function outerGlue(
   side: Side,
   p: BifoldParams,
-  limit: number,
+  s: BifoldSizes,
+  reach: number,
   around: (edges: string[]) => string[],
 ): Glue[] {
+  const limit = s.margin.value
   const chain = around(side === 'right' ? ['right', 'foot-right', 'foot'] : ['foot', 'foot-left', 'left'])
-  const covers = [`outside-${side}`, `inside-${side}`].map((sheet) => ({ sheet, chain, limit }))
+  const cover = (sheet: string, width: number): Glue => {
+    const free = Math.max(0, width - p.corner - reach)
+    return {
+      sheet: `${sheet}-${side}`,
+      chain,
+      limit,
+      ...(side === 'right' ? { endFree: free } : { startFree: free }),
+    }
+  }
   const pockets = pocketSheets(side, p).map((sheet, i) => ({
     sheet,
     limit,
     chain: i === p.pockets - 1 ? around(['foot', 'foot-left', 'left']) : ['left-arm'],
   }))
-  return [...covers, ...pockets]
+  return [cover('outside', s.outsideWidth.value), cover('inside', s.insideWidth.value), ...pockets]
 }
