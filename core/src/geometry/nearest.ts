@@ -1,4 +1,4 @@
-import { boxesTouch, boxGrown, segmentBox } from './box.js'
+import { type Box, segmentBox } from './box.js'
 import { segmentStops } from './flatten.js'
 import type { Path } from './path.js'
 import { type Point, pointDistance, pointDot, pointSubtract } from './point.js'
@@ -56,18 +56,27 @@ export function segmentNearest(
   return { at, distance: pointDistance(p, at), parameter }
 }
 
-/** The place of a path nearest to p. */
-export function pathNearest(path: Path, p: Point): Nearest {
-  let best: Nearest | undefined
-  for (const [segment, s] of path.segments.entries()) {
-    if (
-      best &&
-      !boxesTouch(boxGrown(segmentBox(s), best.distance), { left: p.x, right: p.x, top: p.y, bottom: p.y })
-    )
-      continue
-    const near = segmentNearest(s, p)
-    if (!best || near.distance < best.distance) best = { ...near, segment }
+/**
+ * The place of a path nearest to p. `guess` is a segment it may well lie on: looked at first, it lets the far ones be
+ * passed over.
+ */
+export function pathNearest(path: Path, p: Point, guess = 0): Nearest {
+  const { segments } = path
+  const first = segments[guess] ? guess : 0
+  if (!segments[first]) throw new RangeError('a path without segments is near to nothing')
+  let best: Nearest = { ...segmentNearest(segments[first], p), segment: first }
+  for (let i = 0; i < segments.length; i += 1) {
+    const segment = segments[i]!
+    if (i === first || boxDistance(segmentBox(segment), p) >= best.distance) continue
+    const near = segmentNearest(segment, p)
+    if (near.distance < best.distance) best = { ...near, segment: i }
   }
-  if (!best) throw new RangeError('a path without segments is near to nothing')
   return best
+}
+
+/** How far a place lies outside a box; 0 inside it. */
+function boxDistance(box: Box, p: Point): number {
+  const dx = Math.max(box.left - p.x, 0, p.x - box.right)
+  const dy = Math.max(box.top - p.y, 0, p.y - box.bottom)
+  return Math.sqrt(dx * dx + dy * dy)
 }

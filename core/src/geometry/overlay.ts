@@ -27,8 +27,10 @@ function placesOf(path: Path, step: number): Point[] {
 
 function farthest(from: Path, to: Path, step: number): Overlay {
   let worst: Overlay | undefined
+  let guess = 0
   for (const on of placesOf(from, step)) {
-    const near = pathNearest(to, on)
+    const near = pathNearest(to, on, guess)
+    guess = near.segment
     if (!worst || near.distance > worst.distance) worst = { distance: near.distance, on, other: near.at }
   }
   return worst ?? { distance: 0, on: pathPlaceAt(from, 0).at, other: pathPlaceAt(to, 0).at }

@@ -11,6 +11,7 @@ const job = useJob()
       >Saving failed: {{ job.saveError }}. What you see is still here; keep it as a file before you
       close.</span
     >
+    <button class="act" @click="job.tryAgain()">Try again</button>
     <button v-if="job.design" class="act" @click="saveDesign(job.design)">Keep the file</button>
   </div>
   <div v-else-if="job.notice" class="bar" role="status">

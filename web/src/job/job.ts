@@ -11,6 +11,11 @@ export interface Refusal {
   readonly why: string
 }
 
+interface Waiting {
+  readonly edit: Edit
+  readonly gesture?: string
+}
+
 /** The job on the bench: its design, all that follows from it, and its log. Every edit is written at once. */
 export const useJob = defineStore('job', () => {
   const record = shallowRef<JobRecord>()
@@ -31,6 +36,8 @@ export const useJob = defineStore('job', () => {
   const settled = computed(() => (design.value ? derive(design.value) : undefined))
   const findings = computed(() => (settled.value ? findingsOf(settled.value) : []))
 
+  /** Edits that show on the screen and are not written yet. */
+  let waiting: Waiting[] = []
   let queue: Promise<void> = Promise.resolve()
   /** Writes follow one another; a failure is said in a bar and does not stop the next. */
   function enqueue(write: () => Promise<void>): Promise<void> {
@@ -49,7 +56,10 @@ export const useJob = defineStore('job', () => {
   }
 
   async function open(id: string): Promise<boolean> {
+    const last = record.value?.id
+    if (last !== undefined && waiting.length > 0) await enqueue(() => writeWaiting(last))
     await queue
+    waiting = []
     const job = await readJob(id)
     preview.value = undefined
     saveError.value = undefined
@@ -61,32 +71,34 @@ export const useJob = defineStore('job', () => {
 
   /** What another tab wrote is taken over, unless something of ours still waits to be written. */
   async function follow(id: string): Promise<void> {
-    if (record.value?.id !== id || pending.value > 0) return
+    if (record.value?.id !== id || pending.value > 0 || waiting.length > 0) return
     const job = await readJob(id)
     if (!job || job.version === record.value?.version || pending.value > 0) return
     design.value = job.design
     await take(job)
   }
 
-  async function write(id: string, edit: Edit, gesture: string | undefined): Promise<void> {
+  /** Writes what waits, oldest first. What can't be written goes on waiting, so that nothing later leaves it out. */
+  async function writeWaiting(id: string): Promise<void> {
+    for (let next = waiting[0]; next; next = waiting[0]) {
+      await write(id, next)
+      waiting.shift()
+    }
+    saveError.value = undefined
+    channel.tell(id)
+  }
+
+  async function write(id: string, { edit, gesture }: Waiting): Promise<void> {
     const before = record.value!
     const edited = applyEdit(before.design, edit)
     if (!edited.ok) return
+    const done = { edit, inverse: edited.inverse, design: edited.design, ...(gesture ? { gesture } : {}) }
     try {
-      await take(
-        await appendEdit(
-          id,
-          before.version,
-          { edit, inverse: edited.inverse, design: edited.design, ...(gesture ? { gesture } : {}) },
-          Date.now(),
-        ),
-      )
+      await take(await appendEdit(id, before.version, done, Date.now()))
     } catch (error) {
       if (!(error instanceof Overtaken)) throw error
       await rebase(id, edit, error.now)
     }
-    saveError.value = undefined
-    channel.tell(id)
   }
 
   /** Another tab was first: its state is taken, and our edit done again on top of it. */
@@ -103,7 +115,7 @@ export const useJob = defineStore('job', () => {
           Date.now(),
         )
       : now
-    if (pending.value <= 1) design.value = job.design
+    if (waiting.length <= 1) design.value = job.design
     await take(job)
   }
 
@@ -115,13 +127,15 @@ export const useJob = defineStore('job', () => {
     preview.value = undefined
     design.value = edited.design
     const { id } = record.value
-    void enqueue(() => write(id, change, gesture))
+    waiting.push({ edit: change, ...(gesture ? { gesture } : {}) })
+    void enqueue(() => writeWaiting(id))
     return undefined
   }
 
   function step(way: -1 | 1): Promise<void> {
     preview.value = undefined
     return enqueue(async () => {
+      if (record.value) await writeWaiting(record.value.id)
       const before = record.value
       if (!before) return
       const now = await stepInLog(before.id, before.version, way, Date.now()).catch((error: unknown) => {
@@ -151,6 +165,8 @@ export const useJob = defineStore('job', () => {
     edit,
     undo: () => step(-1),
     redo: () => step(1),
+    /** Tries again to write what could not be written. */
+    tryAgain: () => enqueue(async () => void (record.value && (await writeWaiting(record.value.id)))),
     idle: () => queue,
   }
 })
