@@ -20,14 +20,19 @@ const edge = ref<string>()
 const state = ref<'open' | 'closed'>('open')
 const contents = ref(false)
 const folded = ref(false)
-const cut = ref<Cut>(firstCut(derived.value, state.value))
+/** Follows the work until the maker moves it. */
+const ownCut = ref<Cut>()
+const cut = computed({
+  get: () => ownCut.value ?? firstCut(derived.value, state.value),
+  set: (to: Cut) => (ownCut.value = to),
+})
 const section = computed(() =>
   transect(workOf(derived.value.works, state.value), cut.value.from, cut.value.to, contents.value),
 )
 const shown = computed(() => job.findings.filter((f) => overruledFor(settled.value, f) === undefined))
 const before = computed(() => (job.preview ? settled.value : undefined))
 
-watch(state, (now) => (cut.value = keptCut(derived.value, now, cut.value)))
+watch(state, (now) => (ownCut.value &&= keptCut(derived.value, now, ownCut.value)))
 watch(derived, (now) => {
   if (!now.pieces.some((p) => p.id === piece.value)) piece.value = now.pieces[0]!.id
 })

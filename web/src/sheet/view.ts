@@ -34,6 +34,7 @@ export function useSheetView(element: Ref<HTMLElement | SVGSVGElement | undefine
     own = true
   }
   function pan(dx: number, dy: number): void {
+    if (dx === 0 && dy === 0) return
     left.value -= dx / scale.value
     top.value -= dy / scale.value
     own = true
