@@ -1,7 +1,11 @@
+import { type Entry, type Input, entryMaybe, inputProblem, measureSentence, parseLength } from '@drumlin/core'
+
 /** What was asked for, or one line that says why it can't be done. */
 export type Asked =
   | { readonly command: 'derive' | 'check'; readonly file: string }
   | ExportAsked
+  | ReckonAsked
+  | { readonly command: 'reckon list'; readonly json: boolean }
   | { readonly command: 'help' }
   | { readonly wrong: string }
 
@@ -11,6 +15,14 @@ export interface ExportAsked {
   readonly to: ExportForm
   readonly out: string
   readonly paper: Paper
+}
+
+/** A quick reckoner of the pocket book with the numbers given, by input id, as written. */
+export interface ReckonAsked {
+  readonly command: 'reckon'
+  readonly entry: Entry
+  readonly written: Readonly<Record<string, number>>
+  readonly json: boolean
 }
 
 const FORMS = ['pdf', 'svg', 'json'] as const
@@ -66,6 +78,7 @@ export function asked(argv: readonly string[]): Asked {
   const [command, ...rest] = argv
   if (command === undefined) return wrong('a command is needed')
   if (command === '--help' || command === 'help') return { command: 'help' }
+  if (command === 'reckon') return reckonAsked(rest)
   if (command !== 'derive' && command !== 'check' && command !== 'export')
     return wrong(`unknown command ${command}`)
   const words = sorted(rest, command === 'export' ? ['--to', '--out', '--paper'] : [])
@@ -75,8 +88,47 @@ export function asked(argv: readonly string[]): Asked {
   return command === 'export' ? exportAsked(words, file) : { command, file }
 }
 
+/** Reads one number for an input: lengths as makers write them, everything else plain. */
+function inputValue(input: Input, text: string): number | string {
+  const length = input.unit === 'mm' ? parseLength(text) : undefined
+  if (length && !length.ok) return `--${input.id}: ${measureSentence(length.error)}`
+  const value = length?.ok ? length.value : Number(text.replace(',', '.'))
+  const problem = inputProblem(input, value)
+  return problem ? `--${input.id}: ${problem}` : value
+}
+
+function reckonAsked(words: readonly string[]): Asked {
+  const json = words.includes('--json')
+  const rest = words.filter((w) => w !== '--json')
+  if (rest.length === 1 && rest[0] === '--list') return { command: 'reckon list', json }
+  const [id, ...options] = rest
+  const entry = id === undefined ? undefined : entryMaybe(id)
+  if (!entry)
+    return wrong(
+      id
+        ? `the pocket book has no ${id}; reckon --list names what it has`
+        : 'reckon needs a name; reckon --list names them',
+    )
+  const read = sorted(
+    options,
+    entry.inputs.map((i) => `--${i.id}`),
+  )
+  if (typeof read === 'string') return wrong(read)
+  if (read.files.length > 0) return wrong(`${read.files[0]} is no option of ${entry.id}`)
+  const written: Record<string, number> = {}
+  for (const input of entry.inputs) {
+    const text = read.options[`--${input.id}`]
+    const value = text === undefined ? input.value : inputValue(input, text)
+    if (typeof value === 'string') return wrong(value)
+    written[input.id] = value
+  }
+  return { command: 'reckon', entry, written, json }
+}
+
 export const HELP = `drumlin derive FILE                                  everything that follows from a design, as JSON
 drumlin check FILE                                   its findings; exit 1 where one is a stop
 drumlin export FILE --to pdf|svg|json --out PATH     its pattern at 1:1, or the design itself
                [--paper a4|letter]                   paper of the PDF, a4 where left out
+drumlin reckon --list                                the pocket book: every quick reckoner with its inputs
+drumlin reckon NAME [--INPUT VALUE …] [--json]       one of them, with its working
 `

@@ -1,8 +1,20 @@
 import { readFile, writeFile } from 'node:fs/promises'
-import { type Derived, derive, readDesign, readSentence, summary, writeDesign, writeSvg } from '@drumlin/core'
+import {
+  type Derived,
+  ENTRIES,
+  type Entry,
+  explainLine,
+  reckonEntry,
+  derive,
+  readDesign,
+  readSentence,
+  summary,
+  writeDesign,
+  writeSvg,
+} from '@drumlin/core'
 import { writePdf } from '@drumlin/core/pdf'
 import { pdfFonts } from './fonts.js'
-import { type ExportAsked, HELP, asked } from './options.js'
+import { type ExportAsked, HELP, type ReckonAsked, asked } from './options.js'
 
 /** What a call prints and the code it ends with: 0 done, 1 a finding is a stop, 2 it could not be done. */
 export interface Result {
@@ -57,11 +69,33 @@ function checked(derived: Derived): Result {
   return { code: stops ? 1 : 0, out: lines.length > 0 ? `${lines.join('\n')}\n` : 'Nothing found.\n' }
 }
 
+/** Every quick reckoner, with what it asks for and the usual value. */
+function listed(json: boolean): string {
+  if (json)
+    return `${JSON.stringify(
+      ENTRIES.map(({ id, section, title, says, inputs }) => ({ id, section, title, says, inputs })),
+      null,
+      2,
+    )}\n`
+  const asks = (entry: Entry): string =>
+    entry.inputs.map((i) => `--${i.id} ${i.value} (${i.label}, ${i.unit})`).join('\n      ')
+  return ENTRIES.map((e) => `${e.id}  ${e.section} ${e.title}: ${e.says}\n      ${asks(e)}\n`).join('')
+}
+
+function reckoned({ entry, written, json }: ReckonAsked): string {
+  const { answers } = reckonEntry(entry, written)
+  if (!json) return `${answers.map((a) => explainLine(a, 'mm')).join('\n')}\n`
+  const plain = answers.map((a) => ({ label: a.label, value: a.value, working: explainLine(a, 'mm') }))
+  return `${JSON.stringify({ id: entry.id, section: entry.section, inputs: written, answers: plain }, null, 2)}\n`
+}
+
 /** Does what the words after `drumlin` ask. */
 export async function run(argv: readonly string[]): Promise<Result> {
   const words = asked(argv)
   if ('wrong' in words) return failed(words.wrong)
   if (words.command === 'help') return { code: 0, out: HELP }
+  if (words.command === 'reckon list') return { code: 0, out: listed(words.json) }
+  if (words.command === 'reckon') return { code: 0, out: reckoned(words) }
   const file = await opened(words.file)
   if ('error' in file) return failed(file.error)
   if (words.command === 'export') return exported(file.derived, words)

@@ -58,6 +58,52 @@ describe('export', () => {
   })
 })
 
+describe('reckon', () => {
+  test('one formula from the bench, with its working', async () => {
+    const { code, out: text } = await run([
+      'reckon',
+      'turned-edge',
+      '--width',
+      '8',
+      '--thickness',
+      '1.2',
+      '--core',
+      '0',
+    ])
+    expect(code).toBe(0)
+    expect(text).toMatch(
+      /^cut beyond the finished edge 7\.5 = 8\.0 \+ 0\.571 × 0\.0 \+ \(π × 0\.5 − 2\) × 1\.2\n/,
+    )
+  })
+  test('as JSON, in full; lengths as makers write them', async () => {
+    const { out: text } = await run([
+      'reckon',
+      'stitch-count',
+      '--json',
+      '--length',
+      '7 3/8 in',
+      '--pitch',
+      '3.85',
+    ])
+    const read = JSON.parse(text!) as {
+      inputs: { length: number }
+      answers: { label: string; value: number }[]
+    }
+    expect(read.inputs.length).toBeCloseTo(187.325, 9)
+    expect(read.answers[0]).toMatchObject({ label: 'stitches', value: 49 })
+  })
+  test('the list names every reckoner and what it asks', async () => {
+    const { out: text } = await run(['reckon', '--list'])
+    expect(text).toContain('turned-edge  §4 Turned edge')
+    const json = JSON.parse((await run(['reckon', '--list', '--json'])).out!) as {
+      id: string
+      inputs: { id: string; unit: string }[]
+    }[]
+    expect(json.length).toBeGreaterThan(45)
+    expect(json.find((e) => e.id === 'keeper')!.inputs.map((i) => i.id)).toContain('overlap')
+  })
+})
+
 describe('what it can’t do it says in one line and ends with 2, and writes nothing', () => {
   test.each([
     [[], /a command is needed/],
@@ -74,6 +120,11 @@ describe('what it can’t do it says in one line and ends with 2, and writes not
       /--paper must be one of a4, letter, not a5/,
     ],
     [['export', demo, '--to', 'pdf', '--to', 'svg', '--out', out('no')], /--to is given twice/],
+    [['reckon'], /reckon needs a name/],
+    [['reckon', 'hat'], /the pocket book has no hat/],
+    [['reckon', 'turned-edge', '--width', 'wide'], /--width: “wide” was not understood/],
+    [['reckon', 'turned-edge', '--width', '9000'], /--width: turned width goes from 0 to 5000, not 9000/],
+    [['reckon', 'turned-edge', '--colour', 'red'], /unknown option --colour/],
     [['export', demo, '--to', 'svg', '--out', out('no/such/place')], /cannot be written \(ENOENT\)/],
   ])('%j', async (words, error) => {
     const result = await run(words)

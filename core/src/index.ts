@@ -59,6 +59,16 @@ export {
   trimmed,
   weightMiddle,
 } from './measure/index.js'
+export {
+  ENTRIES,
+  type Entry,
+  type Input,
+  type Sketch,
+  entryMaybe,
+  inputProblem,
+  reckonEntry,
+  usedFor,
+} from './pocketbook/index.js'
 export { type Arrangement, type Piece, arrangeInRows } from './reckon/index.js'
 export type { Run } from './stitch/index.js'
 export {
@@ -72,4 +82,4 @@ export {
   storesSchema,
 } from './stores/index.js'
 export { summary } from './summary.js'
-export { type Reckoned, explain, printQuantity } from './working/index.js'
+export { type Reckoned, explain, explainLine, printQuantity } from './working/index.js'

@@ -12,11 +12,11 @@ export const setField = (words: string, path: readonly string[], value: unknown)
 
 /** A number written over a computed one. */
 export const overrideNumber = (label: string, key: string, value: number): Edit =>
-  one(`write over the ${label}`, ['overrides', key], value)
+  one(`${label}, your own`, ['overrides', key], value)
 
 /** The computed number back in its place. */
 export const giveBack = (label: string, keys: readonly string[]): Edit => ({
-  name: `give back the ${label}`,
+  name: `give back the computed ${label}`,
   changes: keys.map((key) => ({ path: ['overrides', key], value: undefined })),
 })
 

@@ -1,4 +1,25 @@
-export { type FoldedPair, betweenMiddles, bookFold, foldDifference } from './fold.js'
+export {
+  bulge,
+  flatGroove,
+  foldedCut,
+  grooveStiffness,
+  nestedFolds,
+  neutralFromStiffness,
+  neutralFromStrip,
+  vGrooveBend,
+} from './bend.js'
+export { bendAllowance, betweenMiddles, bookFold, foldDifference } from './fold.js'
+export { bellows, boxedCorner, flangedGusset, gussetStrip, seamRoll, snips, taperedPoint } from './gusset.js'
+export {
+  SQUARE_FOOT_DM2,
+  areaToBuy,
+  curlLength,
+  domeShank,
+  mouldingExtra,
+  postLength,
+  turning,
+} from './hardware.js'
+export { easeLimit, edgeDistance, lockstitch, nudge, phaseIntervals, proudLoop } from './holes.js'
 export { narrowestPocket, sideRoom, topCardHeight } from './pocket.js'
 export {
   arcPerStitch,
@@ -7,5 +28,17 @@ export {
   meanStack,
   saddleStitchThread,
   throughWork,
-  type SaddleStitch,
 } from './stitch.js'
+export { beltGirth, handleArc, keeperLength, pipedCover, rolledCover, turnBack } from './strap.js'
+export {
+  cornerBunching,
+  cornerExcess,
+  evenSkive,
+  foldToLine,
+  mitreDistance,
+  mitreOverlap,
+  turnAllowance,
+  turnCost,
+  turnCostSquare,
+} from './turnedEdge.js'
+export { heldPanel, rollFold, rollRunOut } from './wrap.js'

@@ -1,5 +1,5 @@
 export { parseLength } from './length.js'
-export { parsePitch, pitchOfSpi, printPitch } from './pitch.js'
+export { parsePitch, pitchOfNumber, pitchOfSpi, printPitch } from './pitch.js'
 export { decimal, inchFraction, otherUnit, printBare, printLength, printWeight, trimmed } from './print.js'
 export { type MeasureError, type Parsed, measureSentence } from './result.js'
 export { threadDiameter } from './thread.js'

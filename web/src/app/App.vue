@@ -38,6 +38,7 @@ watch(
 useKeys({
   '/': () => (finding.value = true),
   '?': () => (showingKeys.value = true),
+  b: () => void router.push({ name: 'pocket-book' }),
   'mod+z': () => void (jobId.value && job.undo()),
   'mod+shift+z': () => void (jobId.value && job.redo()),
   'mod+y': () => void (jobId.value && job.redo()),

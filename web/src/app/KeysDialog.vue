@@ -2,6 +2,7 @@
 const open = defineModel<boolean>({ required: true })
 const KEYS = [
   ['/', 'find a piece, a setting or a finding'],
+  ['b', 'the pocket book'],
   ['Ctrl Z · Ctrl Shift Z', 'undo · redo'],
   ['Tab', 'to the next piece, number or finding'],
   ['Enter', 'choose the piece; take the number as written'],

@@ -9,6 +9,8 @@ const props = defineProps<{ jobId: string | undefined }>()
 const route = useRoute()
 const job = useJob()
 const here = computed(() => props.jobId !== undefined && job.record?.id === props.jobId)
+/** The job on the bench can be walked back to from the pocket book. */
+const bench = computed(() => (route.name === 'pocket-book' ? job.record : undefined))
 
 /** What contents ask for is settled on the Brief; everything else on the Draft. */
 const open = computed(() => {
@@ -42,8 +44,17 @@ const said = (name: 'brief' | 'draft'): string =>
       </li>
     </ol>
     <hr v-if="here" />
+    <RouterLink v-if="bench" class="below" :to="{ name: 'draft', params: { id: bench.id } }"
+      >Back to the job</RouterLink
+    >
     <RouterLink to="/" class="below" :aria-current="route.name === 'shelf' ? 'page' : undefined"
       >Shelf</RouterLink
+    >
+    <RouterLink
+      :to="{ name: 'pocket-book' }"
+      class="below"
+      :aria-current="route.name === 'pocket-book' ? 'page' : undefined"
+      >Pocket book</RouterLink
     >
   </nav>
 </template>
@@ -81,6 +92,8 @@ a {
   align-items: center;
   gap: 4px;
   min-width: 76px;
+  max-width: 86px;
+  text-align: center;
   padding: 4px 0;
   color: var(--ink);
   text-decoration: none;

@@ -8,6 +8,12 @@ export const router = createRouter({
     { path: '/', name: 'shelf', component: ShelfView },
     { path: '/job/:id/brief', name: 'brief', component: () => import('../brief/BriefView.vue'), props: true },
     { path: '/job/:id/draft', name: 'draft', component: () => import('../draft/DraftView.vue'), props: true },
+    {
+      path: '/pocket-book/:entry?',
+      name: 'pocket-book',
+      component: () => import('../pocketbook/PocketBookView.vue'),
+      props: true,
+    },
     { path: '/:rest(.*)*', redirect: '/' },
   ],
 })

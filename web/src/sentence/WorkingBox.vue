@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { type Reckoned, explain, giveBack, overrideNumber } from '@drumlin/core'
+import { RouterLink } from 'vue-router'
+import { type Reckoned, explain, giveBack, overrideNumber, usedFor } from '@drumlin/core'
 import { useSettings } from '../app/settings.js'
 import { useJob } from '../job/job.js'
 import MeasureField from './MeasureField.vue'
@@ -11,6 +12,7 @@ const job = useJob()
 const settings = useSettings()
 const shown = ref(props.open)
 const lines = computed(() => explain(props.reckoned, settings.unit, 3))
+const use = computed(() => usedFor(props.reckoned.key))
 const print = (v: number): string => printMeasure(v, 'length', settings.unit)
 
 const writeOver = (value: number, gesture?: string): void =>
@@ -47,6 +49,17 @@ const takeBack = (): void => void job.edit(giveBack(props.reckoned.label, [props
       :aria-label="`Working of ${reckoned.label}`"
     ><template v-for="(l, i) in lines" :key="i">{{ l }}
 </template></pre>
+    <RouterLink
+      v-if="shown && use"
+      class="book"
+      :to="{
+        name: 'pocket-book',
+        params: { entry: use.entry },
+        query: { for: reckoned.key, label: reckoned.label },
+      }"
+    >
+      reckon it in the pocket book
+    </RouterLink>
   </div>
 </template>
 
@@ -76,6 +89,10 @@ const takeBack = (): void => void job.edit(giveBack(props.reckoned.label, [props
   color: var(--heather);
   font-size: 14px;
   padding-left: 16px;
+}
+.book {
+  font-size: 14px;
+  color: var(--loch);
 }
 .working {
   margin: 4px 0 8px;

@@ -11,20 +11,21 @@ import {
 } from '@drumlin/core'
 
 /** How a number is read and printed where it stands in a sentence. */
-export type MeasureSort = 'length' | 'thickness' | 'count' | 'share'
+export type MeasureSort = 'length' | 'fine' | 'thickness' | 'count' | 'share'
 
 export type Reading =
   { readonly ok: true; readonly value: number } | { readonly ok: false; readonly why: string }
 
 export function printMeasure(value: number, sort: MeasureSort, unit: LengthUnit): string {
   if (sort === 'length') return printLength(value, unit)
+  if (sort === 'fine') return unit === 'mm' ? `${trimmed(value, 3)} mm` : printLength(value, unit)
   if (sort === 'thickness') return printWeight(value, unit)
-  return sort === 'count' ? String(value) : trimmed(value, 2)
+  return sort === 'count' ? String(value) : trimmed(value, 3)
 }
 
 /** The same in the other unit, small beside it. */
 export function printOther(value: number, sort: MeasureSort, unit: LengthUnit): string {
-  if (sort === 'length') return printLength(value, otherUnit(unit))
+  if (sort === 'length' || sort === 'fine') return printLength(value, otherUnit(unit))
   return sort === 'thickness' ? printWeight(value, otherUnit(unit)) : ''
 }
 

@@ -1,0 +1,45 @@
+/** What is added for a turned edge; lengths in mm, docs/formulas.md §4. */
+export interface TurnedEdge {
+  /** From the finished edge to where the cut edge lands. */
+  readonly width: number
+  /** Thickness of the leather at the fold, after skiving. */
+  readonly atFold: number
+  /** Thickness of what it is turned over. */
+  readonly core: number
+  readonly neutral: number
+}
+
+/** What the bend costs against its outermost extent, over a core with a round edge; §4 [4.01]. */
+export const turnCost = ({ core, atFold, neutral }: Omit<TurnedEdge, 'width'>): number =>
+  (Math.PI / 2 - 1) * core + (Math.PI * neutral - 2) * atFold
+
+/** The same over a core cut square; §4 [4.03]. */
+export const turnCostSquare = ({ core, atFold, neutral }: Omit<TurnedEdge, 'width'>): number =>
+  core + (Math.PI * neutral - 2) * atFold
+
+/** From the finished edge out to the cut line; §4. */
+export const turnAllowance = (edge: TurnedEdge): number => edge.width + turnCost(edge)
+
+/** From the cut edge in to the line the edge is folded to; §4 [4.02]. */
+export const foldToLine = (edge: TurnedEdge): number => 2 * edge.width + turnCost(edge)
+
+export interface CurvedTurn extends TurnedEdge {
+  readonly radius: number
+  readonly angle: number
+}
+
+/** Edge too much on an outward corner, to be lost in pleats or cuts; §4 [4.05]. */
+export const cornerExcess = (turn: CurvedTurn): number => turn.angle * (turnAllowance(turn) + turn.width)
+/** How many layers lie where there was one; up to 2 pleats do it; §4 [4.05]. */
+export const cornerBunching = (turn: CurvedTurn): number =>
+  (turn.radius + turnAllowance(turn)) / (turn.radius - turn.width)
+
+/** Distance of the cut with no overlap from the finished corner of a right-angled mitre; §4 [4.07]. */
+export const mitreDistance = (edge: Omit<TurnedEdge, 'width'>): number => turnCost(edge) / Math.SQRT2
+/** Overlap across a mitre cut `at` mm from the finished corner; §4. */
+export const mitreOverlap = (edge: Omit<TurnedEdge, 'width'>, at: number): number =>
+  2 * (at - mitreDistance(edge))
+
+/** Thickness `from` mm in from the cut edge of an even skive whose fold lies `fold` mm in; §4 [4.04]. */
+export const evenSkive = (thickness: number, atEdge: number, fold: number, from: number): number =>
+  atEdge + ((thickness - atEdge) * Math.min(from, 2 * fold)) / (2 * fold)

@@ -1,0 +1,158 @@
+import type { Path, Point } from '../geometry/index.js'
+import { type Given, type Quantity, type Reckoned, given, reckoner } from '../working/index.js'
+
+/** How a thing that is asked for is written: lengths in mm, angles in degrees, shares of one, plain numbers. */
+export type InputUnit = 'mm' | 'degrees' | 'share' | 'count' | 'number'
+
+export interface Input {
+  readonly id: string
+  readonly label: string
+  readonly unit: InputUnit
+  readonly value: number
+  readonly least: number
+  readonly most: number
+}
+
+/** A small drawing, true to the numbers, in mm. */
+export interface Sketch {
+  readonly strokes: readonly { readonly path: Path; readonly style: 'leather' | 'line' | 'mark' | 'hole' }[]
+  readonly words: readonly { readonly at: Point; readonly text: string }[]
+}
+
+/** What is asked for, by input id, as reckoned with: mm, radians, shares. */
+export type Values = Readonly<Record<string, number>>
+
+interface AnswerRule {
+  readonly label: string
+  /** With the inputs named in braces. */
+  readonly formula: string
+  readonly compute: (values: Values) => number
+  readonly quantity: Quantity
+}
+
+/** One quick reckoner of the pocket book. The screen and the terminal both read it from here. */
+export interface Entry {
+  readonly id: string
+  readonly title: string
+  readonly says: string
+  /** Section of docs/formulas.md. */
+  readonly section: string
+  readonly inputs: readonly Input[]
+  readonly answers: readonly AnswerRule[]
+  readonly draw: (values: Values, answers: readonly number[]) => Sketch
+}
+
+const input = (unit: InputUnit, least: number, most: number) => (label: string, value: number) => ({
+  label,
+  unit,
+  value,
+  least,
+  most,
+})
+/** A length in mm, 0 to 5 m. */
+export const mm = input('mm', 0, 5000)
+/** A thickness or gap in mm, 0 to 100. */
+export const thin = input('mm', 0, 100)
+export const share = input('share', 0, 1)
+export const degrees = input('degrees', 0, 360)
+export const count = input('count', 0, 500)
+export const number = input('number', 0, 100_000)
+/** The neutral-axis share k of the leather (docs/formulas.md §0). */
+export const neutral = { ...share('neutral share k', 0.5), least: 0.3, most: 0.75 }
+
+export const answer = (
+  label: string,
+  formula: string,
+  compute: (values: Values) => number,
+  quantity: Quantity = 'length',
+): AnswerRule => ({
+  label,
+  formula,
+  compute,
+  quantity,
+})
+
+/** An entry from its parts; the order of `inputs` is the order in which they are asked for. */
+export function entry(
+  id: string,
+  section: string,
+  title: string,
+  says: string,
+  inputs: Readonly<Record<string, Omit<Input, 'id'>>>,
+  answers: readonly AnswerRule[],
+  draw: Entry['draw'],
+): Entry {
+  return {
+    id,
+    section,
+    title,
+    says,
+    answers,
+    draw,
+    inputs: Object.entries(inputs).map(([key, one]) => ({ id: key, ...one })),
+  }
+}
+
+const QUANTITY: Readonly<Record<InputUnit, Quantity>> = {
+  mm: 'thickness',
+  degrees: 'angle',
+  share: 'share',
+  count: 'count',
+  number: 'share',
+}
+
+const reckonedWith = (one: Input, value: number): number =>
+  one.unit === 'degrees' ? (value * Math.PI) / 180 : value
+
+/** What an entry answers for the numbers given, as written (degrees, shares); inputs left out take their usual value. */
+export function reckonEntry(
+  one: Entry,
+  written: Readonly<Record<string, number>>,
+): { answers: readonly Reckoned[]; sketch: Sketch } {
+  const values: Values = Object.fromEntries(
+    one.inputs.map((i) => [i.id, reckonedWith(i, written[i.id] ?? i.value)]),
+  )
+  const terms: Record<string, Given> = Object.fromEntries(
+    one.inputs.map((i) => [i.id, given(i.label, values[i.id]!, QUANTITY[i.unit])]),
+  )
+  const reckon = reckoner({})
+  const answers = one.answers.map((rule, i) =>
+    reckon(
+      {
+        key: `${one.id}.${i}`,
+        label: rule.label,
+        formula: rule.formula,
+        source: one.section,
+        quantity: rule.quantity,
+      },
+      terms,
+      () => rule.compute(values),
+    ),
+  )
+  const figures = answers.map((a) => a.value)
+  // What can't be answered for these numbers is left out rather than shown as nothing.
+  return {
+    answers: answers.filter((a) => Number.isFinite(a.value)),
+    sketch: drawnMaybe(one, values, figures),
+  }
+}
+
+/** The drawing, or an empty one where these numbers make a shape that can't be. */
+function drawnMaybe(one: Entry, values: Values, figures: readonly number[]): Sketch {
+  const sketch = one.draw(values, figures)
+  const whole = (n: number): boolean => Number.isFinite(n)
+  const possible = sketch.strokes.every(({ path }) =>
+    path.segments.every((s) => [s.from, s.to].every((p) => whole(p.x) && whole(p.y))),
+  )
+  return possible ? sketch : { strokes: [], words: [] }
+}
+
+/** Why a number can't be reckoned with, or undefined where it can. */
+export function inputProblem(one: Input, value: number): string | undefined {
+  if (!Number.isFinite(value)) return `${one.label} needs a number, such as ${one.value}`
+  if (one.unit === 'count' && !Number.isInteger(value))
+    return `${one.label} needs a whole number, such as ${Math.max(one.least, Math.round(value))}`
+  if (value < one.least || value > one.most)
+    return `${one.label} goes from ${one.least} to ${one.most}, not ${value}`
+  return undefined
+}

@@ -1,0 +1,89 @@
+import fc from 'fast-check'
+import { describe, expect, test } from 'vitest'
+import { ENTRIES, entryMaybe, explainLine, inputProblem, pathBox, reckonEntry, usedFor } from '@drumlin/core'
+import { demoWith } from './support/designs.js'
+
+const answers = (id: string, written: Record<string, number> = {}): Record<string, number> =>
+  Object.fromEntries(reckonEntry(entryMaybe(id)!, written).answers.map((a) => [a.label, a.value]))
+
+describe.each(ENTRIES.map((e) => [e.id, e] as const))('%s', (_, entry) => {
+  test('answers with its usual values, says how, and draws it', () => {
+    const { answers: found, sketch } = reckonEntry(entry, {})
+    expect(found.length).toBeGreaterThan(0)
+    for (const answer of found) expect(explainLine(answer, 'mm')).not.toMatch(/NaN|undefined|\{/)
+    expect(sketch.strokes.length).toBeGreaterThan(0)
+    for (const { path } of sketch.strokes)
+      for (const side of Object.values(pathBox(path))) expect(Number.isFinite(side)).toBe(true)
+  })
+  test('its usual values lie in their ranges', () => {
+    for (const input of entry.inputs) expect(inputProblem(input, input.value)).toBeUndefined()
+  })
+  test('whatever is asked within the ranges is answered or left out, never thrown', () => {
+    const written = fc.record(
+      Object.fromEntries(
+        entry.inputs.map((i) => [
+          i.id,
+          i.unit === 'count'
+            ? fc.integer({ min: i.least, max: i.most })
+            : fc.double({ min: i.least, max: i.most, noNaN: true }),
+        ]),
+      ),
+    )
+    fc.assert(
+      fc.property(written, (values) => {
+        for (const answer of reckonEntry(entry, values as Record<string, number>).answers)
+          expect(Number.isFinite(answer.value)).toBe(true)
+      }),
+      { seed: 23, numRuns: 40 },
+    )
+  })
+})
+
+describe('checked with a pencil', () => {
+  test('8 mm turned edge of 1.2 mm without core: 8 − 0.429 × 1.2 = 7.48', () =>
+    expect(
+      answers('turned-edge', { width: 8, thickness: 1.2, core: 0 })['cut beyond the finished edge'],
+    ).toBeCloseTo(7.485, 3))
+  test('degrees are degrees: a quarter turn round 2 mm of 1.4 mm leather is π/2 × 2.7', () =>
+    expect(answers('bend', { angle: 90, radius: 2, thickness: 1.4 })['used up']).toBeCloseTo(
+      (Math.PI / 2) * 2.7,
+      9,
+    ))
+  test('four panels have four widths, three have three', () => {
+    expect(Object.keys(answers('roll-fold'))).toEqual(['panel 1', 'panel 2', 'panel 3', 'panel 4', 'bundle'])
+    expect(Object.keys(answers('roll-fold', { panels: 3 }))).toEqual([
+      'panel 1',
+      'panel 2',
+      'panel 3',
+      'bundle',
+    ])
+  })
+  test('where no start keeps clear of the steps none is named', () => {
+    expect(answers('step-phase', { reveal: 5, steps: 4, clearance: 1.5 })).not.toHaveProperty(
+      'earliest start',
+    )
+    expect(answers('step-phase')['best clearance']).toBeCloseTo(1.925, 2)
+  })
+})
+
+test('what a job asks of the pocket book is a number it reckons, answered by a reckoner there is', () => {
+  for (const { size } of demoWith({}).master.sizes) {
+    const use = usedFor(size.key)
+    if (use) expect(Object.keys(answers(use.entry))).toContain(use.answer)
+  }
+  expect(usedFor('fold.taken')).toEqual({ entry: 'fold-difference', answer: 'cut longer by' })
+  expect(usedFor('toString')).toBeUndefined()
+})
+
+test('the book and the design agree: the demo’s fold', () =>
+  expect(
+    answers('fold-difference', { inside: 0.9, outside: 1.4, between: 0.88, share: 0.6 })['cut longer by'],
+  ).toBeCloseTo(demoWith({}).master.sizes[2]!.size.value, 9))
+
+test.each([
+  [4.5, /whole number, such as 5/],
+  [NaN, /needs a number, such as 4/],
+  [1, /goes from 2 to 6, not 1/],
+])('panels %f is refused in words', (value, words) =>
+  expect(inputProblem(entryMaybe('roll-fold')!.inputs[0]!, value)).toMatch(words),
+)

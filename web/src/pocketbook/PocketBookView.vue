@@ -1,0 +1,90 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { RouterLink, useRoute, useRouter } from 'vue-router'
+import { ENTRIES, entryMaybe, overrideNumber, usedFor } from '@drumlin/core'
+import { useJob } from '../job/job.js'
+import EntryPanel from './EntryPanel.vue'
+
+const props = defineProps<{ entry?: string }>()
+const route = useRoute()
+const router = useRouter()
+const job = useJob()
+const sought = ref('')
+const shown = computed(() => entryMaybe(props.entry ?? '') ?? ENTRIES[0]!)
+const found = computed(() => {
+  const words = sought.value.toLowerCase().split(/\s+/).filter(Boolean)
+  return ENTRIES.filter((e) =>
+    words.every((w) => `${e.title} ${e.says} ${e.section}`.toLowerCase().includes(w)),
+  )
+})
+
+/** A number of the open job that asked the pocket book, by the key of its working. */
+const asking = computed(() => {
+  const key = typeof route.query.for === 'string' ? route.query.for : undefined
+  const use = key === undefined ? undefined : usedFor(key)
+  const label = typeof route.query.label === 'string' ? route.query.label : key
+  return key && use && job.record ? { key, label: label!, answer: use.answer } : undefined
+})
+async function use(value: number): Promise<void> {
+  const { record } = job
+  if (!asking.value || !record) return
+  job.edit(overrideNumber(asking.value.label, asking.value.key, Math.round(value * 100) / 100))
+  await router.push({ name: 'draft', params: { id: record.id } })
+}
+</script>
+
+<template>
+  <div class="book">
+    <nav aria-label="Quick reckoners">
+      <v-text-field v-model="sought" label="Find a reckoner" />
+      <ul>
+        <li v-for="e in found" :key="e.id">
+          <RouterLink
+            :to="{ name: 'pocket-book', params: { entry: e.id }, query: route.query }"
+            :aria-current="shown.id === e.id ? 'page' : undefined"
+          >
+            {{ e.title }} <span class="quiet">{{ e.section }}</span>
+          </RouterLink>
+        </li>
+        <li v-if="found.length === 0" class="quiet">Nothing of that name here.</li>
+      </ul>
+    </nav>
+    <EntryPanel :key="shown.id" :entry="shown" :wanted="asking" @use="use" />
+  </div>
+</template>
+
+<style scoped>
+.book {
+  flex: 1;
+  min-height: 0;
+  display: grid;
+  grid-template-columns: 280px minmax(0, 1fr);
+}
+.book > * {
+  overflow-y: auto;
+  padding: 20px 24px;
+}
+nav {
+  border-right: 1px solid var(--hairline);
+}
+ul {
+  list-style: none;
+  margin: 12px 0 0;
+  padding: 0;
+}
+a {
+  display: flex;
+  justify-content: space-between;
+  padding: 5px 8px;
+  border-radius: 6px;
+  color: var(--ink);
+  text-decoration: none;
+}
+a:hover {
+  background: var(--ground);
+}
+a[aria-current] {
+  background: var(--heather-wash);
+  font-weight: 650;
+}
+</style>
