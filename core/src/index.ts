@@ -1,5 +1,6 @@
 // What web, cli and server may lean on. The PDF writer has its own door, '@drumlin/core/pdf', because it is large.
 export { type Finding, type Fix, findingsOf, fixesOf, overruledFor, sayFinding } from './check/index.js'
+export { type DecisionChange, type PieceChange, compareDecisions, comparePieces } from './compare.js'
 export { type Derived, derive, workOf } from './derive.js'
 export {
   type Design,
@@ -14,6 +15,7 @@ export {
   overrule,
   rename,
   renameDraft,
+  takeDesign,
   setField,
   setSkives,
 } from './design/index.js'

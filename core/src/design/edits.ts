@@ -48,6 +48,15 @@ export const heed = (design: Design, finding: string): Edit =>
     design.overruled.filter((o) => o.finding !== finding),
   )
 
+/** Everything as it is in another state of the same design. */
+export function takeDesign(name: string, now: Design, wanted: Design): Edit {
+  const keys = Object.keys(wanted).filter(
+    (key) => !['format', 'version', 'id'].includes(key),
+  ) as (keyof Design)[]
+  const changed = keys.filter((key) => JSON.stringify(wanted[key]) !== JSON.stringify(now[key]))
+  return { name, changes: changed.map((key) => ({ path: [key], value: wanted[key] })) }
+}
+
 export const renameDraft = (draft: string): Edit => one(`call it ${draft}`, ['draft'], draft)
 
 export const rename = (name: string): Edit => one(`name it “${name}”`, ['name'], name)

@@ -9,6 +9,7 @@ export {
   setField,
   setLengths,
   setSkives,
+  takeDesign,
 } from './edits.js'
 export { type FreshDesign, freshDesign } from './fresh.js'
 export { DESIGN_FORMAT, DESIGN_VERSION, type Design, type Habits, designSchema } from './schema.js'

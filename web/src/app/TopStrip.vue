@@ -62,6 +62,7 @@ function draftNamed(event: Event): void {
         @change="draftNamed"
         @keydown.enter="($event.target as HTMLInputElement).blur()"
       />
+      <RouterLink class="drafts" :to="{ name: 'drafts', params: { id: jobId } }">Drafts</RouterLink>
       <span class="quiet" role="status">{{ job.record?.example ? 'example · ' : '' }}{{ state }}</span>
     </template>
     <span v-else class="name">Drumlin</span>
@@ -118,6 +119,9 @@ header {
 input.name:hover,
 input.name:focus {
   border-bottom-color: var(--hairline);
+}
+.drafts {
+  color: var(--loch);
 }
 .draft {
   font: 400 15px/1.2 var(--ui);

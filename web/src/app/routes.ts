@@ -9,6 +9,12 @@ export const router = createRouter({
     { path: '/job/:id/brief', name: 'brief', component: () => import('../brief/BriefView.vue'), props: true },
     { path: '/job/:id/draft', name: 'draft', component: () => import('../draft/DraftView.vue'), props: true },
     {
+      path: '/job/:id/drafts',
+      name: 'drafts',
+      component: () => import('../drafts/DraftsView.vue'),
+      props: true,
+    },
+    {
       path: '/pocket-book/:entry?',
       name: 'pocket-book',
       component: () => import('../pocketbook/PocketBookView.vue'),

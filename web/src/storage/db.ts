@@ -24,7 +24,17 @@ export interface EditRecord {
   readonly gesture?: string
 }
 
+/** A draft the maker kept, to lay others over it or to go back to. */
+export interface DraftRecord {
+  readonly jobId: string
+  readonly seq: number
+  readonly name: string
+  readonly design: Design
+  readonly kept: number
+}
+
 interface Schema extends DBSchema {
+  drafts: { key: [string, number]; value: DraftRecord }
   jobs: { key: string; value: JobRecord }
   edits: { key: [string, number]; value: EditRecord }
   stores: { key: 'own' | 'examples'; value: Stores }
@@ -37,8 +47,10 @@ let opening: Promise<Database> | undefined
 
 /** The browser's own database of Drumlin, opened once. */
 export function database(): Promise<Database> {
-  opening ??= openDB<Schema>('drumlin', 1, {
-    upgrade(db) {
+  opening ??= openDB<Schema>('drumlin', 2, {
+    upgrade(db, before) {
+      if (before < 2) db.createObjectStore('drafts', { keyPath: ['jobId', 'seq'] })
+      if (before >= 1) return
       db.createObjectStore('jobs', { keyPath: 'id' })
       db.createObjectStore('edits', { keyPath: ['jobId', 'seq'] })
       db.createObjectStore('stores')

@@ -34,10 +34,11 @@ export async function createJob(design: Design, example: boolean, now: number): 
 }
 
 export async function removeJob(id: string): Promise<void> {
-  const tx = (await database()).transaction(['jobs', 'edits'], 'readwrite')
+  const tx = (await database()).transaction(['jobs', 'edits', 'drafts'], 'readwrite')
   await Promise.all([
     tx.objectStore('jobs').delete(id),
     tx.objectStore('edits').delete(range(id, 0)),
+    tx.objectStore('drafts').delete(range(id, 0)),
     tx.done,
   ])
 }

@@ -1,0 +1,101 @@
+import type { Design } from './design/index.js'
+import type { Derived } from './derive.js'
+import { type Point, overlay } from './geometry/index.js'
+import { type Field, fieldsOf, kindOf } from './kinds/index.js'
+import { type LengthUnit, printLength, printWeight, trimmed } from './measure/index.js'
+
+/** How one piece differs between two drafts. */
+export type PieceChange =
+  | { readonly panelId: string; readonly name: string; readonly change: 'only before' | 'only now' }
+  | {
+      readonly panelId: string
+      readonly name: string
+      readonly change: 'both'
+      /** Largest distance between the two cut outlines, mm, and where on each. */
+      readonly distance: number
+      readonly before: Point
+      readonly now: Point
+    }
+
+/** Outlines nearer than this are the same, mm. */
+const SAME = 1e-6
+
+/** Every piece of two drafts laid over each other, each in its own coordinates. */
+export function comparePieces(before: Derived, now: Derived): PieceChange[] {
+  const shared = now.pieces.map((piece): PieceChange => {
+    const old = before.pieces.find((p) => p.id === piece.id)
+    if (!old) return { panelId: piece.id, name: piece.name, change: 'only now' }
+    const laid = overlay(old.cut, piece.cut)
+    const distance = laid.distance < SAME ? 0 : laid.distance
+    return { panelId: piece.id, name: piece.name, change: 'both', distance, before: laid.on, now: laid.other }
+  })
+  const gone = before.pieces.filter((p) => !now.pieces.some((o) => o.id === p.id))
+  return [
+    ...shared,
+    ...gone.map((p): PieceChange => ({ panelId: p.id, name: p.name, change: 'only before' })),
+  ]
+}
+
+/** One decision that differs: what it is about, and how it stands in each draft, in words. */
+export interface DecisionChange {
+  readonly label: string
+  readonly before: string
+  readonly now: string
+}
+
+type Plain = Readonly<Record<string, unknown>>
+const isPlain = (value: unknown): value is Plain =>
+  typeof value === 'object' && value !== null && !Array.isArray(value)
+const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b)
+
+interface Leaf {
+  readonly path: readonly string[]
+  readonly before: unknown
+  readonly now: unknown
+}
+
+/** Where two values differ, down to the last entry that holds no others. */
+function differences(before: unknown, now: unknown, path: readonly string[] = []): Leaf[] {
+  if (same(before, now)) return []
+  if (!isPlain(before) || !isPlain(now)) return [{ path, before, now }]
+  const keys = [...new Set([...Object.keys(before), ...Object.keys(now)])]
+  return keys.flatMap((key) => differences(before[key], now[key], [...path, key]))
+}
+
+const NAMES: Readonly<Record<string, string>> = {
+  overrides: 'own number for',
+  skives: 'skive of',
+  lengths: 'lengths of thread for',
+  overruled: 'overruled findings',
+}
+
+const fieldAt = (fields: readonly Field[], path: readonly string[]): Field | undefined =>
+  fields.find((f) => f.path.length <= path.length && f.path.every((key, i) => key === path[i]))
+
+function said(value: unknown, field: Field | undefined, unit: LengthUnit, thickness: boolean): string {
+  if (value === undefined) return 'not set'
+  if (Array.isArray(value)) return `${value.length}`
+  if (isPlain(value)) return typeof value.name === 'string' ? value.name : 'set'
+  if (typeof value !== 'number')
+    return field?.type === 'choice'
+      ? (field.choices.find((c) => c.value === value)?.label ?? String(value))
+      : String(value)
+  if (thickness) return printWeight(value, unit)
+  return field?.type === 'count' || field?.type === 'share'
+    ? trimmed(value, 3).replace(/\.0$/, '')
+    : printLength(value, unit)
+}
+
+/** The decisions that two drafts of one kind do not share, in the order of the design. */
+export function compareDecisions(before: Design, now: Design, unit: LengthUnit): DecisionChange[] {
+  const fields = fieldsOf(kindOf(now.kind))
+  const leaves = differences(before, now).filter(({ path }) => !['version', 'id'].includes(path[0]!))
+  return leaves.map(({ path, before: was, now: is }) => {
+    const field = fieldAt(fields, path)
+    const inner = field ? path.slice(field.path.length) : path.slice(1)
+    const head = field?.label ?? NAMES[path[0]!] ?? path[0]!
+    const thickness = path[0] === 'skives' || inner.includes('thickness')
+    const label = [head, ...inner].join(field ? ', ' : ' ')
+    return { label, before: said(was, field, unit, thickness), now: said(is, field, unit, thickness) }
+  })
+}
