@@ -53,6 +53,7 @@ export {
   measureSentence,
   otherUnit,
   parseLength,
+  parsePitch,
   parseWeight,
   printBare,
   printLength,
@@ -75,6 +76,11 @@ export { type Arrangement, type Piece, arrangeInRows } from './reckon/index.js'
 export type { Run } from './stitch/index.js'
 export {
   type Awl,
+  COLUMNS,
+  type Column,
+  type Good,
+  SHELF_NAMES,
+  type Shelf,
   type Iron,
   type Leather,
   STARTER_STORES,
@@ -82,6 +88,9 @@ export {
   type Thread,
   diameterOf,
   storesSchema,
+  withGood,
+  withoutGood,
 } from './stores/index.js'
+export { type SizeRange, sizeRanges } from './range.js'
 export { summary } from './summary.js'
 export { type Reckoned, explain, explainLine, printQuantity } from './working/index.js'

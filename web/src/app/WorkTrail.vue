@@ -10,7 +10,9 @@ const route = useRoute()
 const job = useJob()
 const here = computed(() => props.jobId !== undefined && job.record?.id === props.jobId)
 /** The job on the bench can be walked back to from the pocket book. */
-const bench = computed(() => (route.name === 'pocket-book' ? job.record : undefined))
+const bench = computed(() =>
+  route.name === 'pocket-book' || route.name === 'stores' ? job.record : undefined,
+)
 
 /** What contents ask for is settled on the Brief; everything else on the Draft. */
 const open = computed(() => {
@@ -49,6 +51,12 @@ const said = (name: 'brief' | 'draft'): string =>
     >
     <RouterLink to="/" class="below" :aria-current="route.name === 'shelf' ? 'page' : undefined"
       >Shelf</RouterLink
+    >
+    <RouterLink
+      :to="{ name: 'stores' }"
+      class="below"
+      :aria-current="route.name === 'stores' ? 'page' : undefined"
+      >Stores</RouterLink
     >
     <RouterLink
       :to="{ name: 'pocket-book' }"

@@ -14,6 +14,7 @@ export const router = createRouter({
       component: () => import('../drafts/DraftsView.vue'),
       props: true,
     },
+    { path: '/stores', name: 'stores', component: () => import('../stores/StoresView.vue') },
     {
       path: '/pocket-book/:entry?',
       name: 'pocket-book',

@@ -1,4 +1,4 @@
-import { type Design, type Edit, applyEdit, derive, findingsOf } from '@drumlin/core'
+import { type Design, type Edit, applyEdit, derive, findingsOf, sizeRanges } from '@drumlin/core'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import type { JobRecord } from '../storage/db.js'
@@ -34,6 +34,8 @@ export const useJob = defineStore('job', () => {
   })
   const derived = computed(() => (shownDesign.value ? derive(shownDesign.value) : undefined))
   const settled = computed(() => (design.value ? derive(design.value) : undefined))
+  /** What every size comes to at either end of the leathers' weight; reckoned only while somebody looks. */
+  const ranges = computed(() => (shownDesign.value ? sizeRanges(shownDesign.value) : {}))
   const findings = computed(() => (settled.value ? findingsOf(settled.value) : []))
 
   /** Edits that show on the screen and are not written yet. */
@@ -155,6 +157,7 @@ export const useJob = defineStore('job', () => {
     derived,
     settled,
     findings,
+    ranges,
     preview,
     undoName,
     redoName,

@@ -1,7 +1,18 @@
-import type { Awl, Iron, Leather, Stores, Thread } from '@drumlin/core'
+import {
+  type Awl,
+  type Good,
+  type Iron,
+  type Leather,
+  type Shelf,
+  type Stores,
+  type Thread,
+  storesSchema,
+  withGood,
+  withoutGood,
+} from '@drumlin/core'
 import { defineStore } from 'pinia'
 import { computed, shallowRef } from 'vue'
-import { readStores } from '../storage/examples.js'
+import { readStores, writeStores } from '../storage/examples.js'
 
 interface Stocked {
   readonly leathers: readonly Leather[]
@@ -31,5 +42,19 @@ export const useStores = defineStore('stores', () => {
     own.value = stores.own
     examples.value = stores.examples
   }
-  return { own, all, isExample, load }
+
+  /** Takes a changed state of the maker's own shelves, or says what is wrong with it. */
+  async function take(next: Stores): Promise<string | undefined> {
+    const checked = storesSchema.safeParse(next)
+    if (!checked.success) {
+      const [issue] = checked.error.issues
+      return `${String(issue!.path.at(-1))}: ${issue!.message.replace(/^(Invalid input|Invalid string|Too small|Too big): /, '')}`
+    }
+    own.value = checked.data
+    await writeStores(checked.data)
+    return undefined
+  }
+  const put = (shelf: Shelf, good: Good) => take(withGood(own.value!, shelf, good))
+  const remove = (shelf: Shelf, id: string) => take(withoutGood(own.value!, shelf, id))
+  return { own, examples, all, isExample, load, put, remove }
 })

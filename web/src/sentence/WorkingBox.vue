@@ -12,6 +12,10 @@ const job = useJob()
 const settings = useSettings()
 const shown = ref(props.open)
 const lines = computed(() => explain(props.reckoned, settings.unit, 3))
+const range = computed(() => {
+  const found = shown.value ? job.ranges[props.reckoned.key] : undefined
+  return found && found.to - found.from > 0.05 ? found : undefined
+})
 const use = computed(() => usedFor(props.reckoned.key))
 const print = (v: number): string => printMeasure(v, 'length', settings.unit)
 
@@ -49,6 +53,9 @@ const takeBack = (): void => void job.edit(giveBack(props.reckoned.label, [props
       :aria-label="`Working of ${reckoned.label}`"
     ><template v-for="(l, i) in lines" :key="i">{{ l }}
 </template></pre>
+    <p v-if="range" class="range quiet" data-range>
+      {{ print(range.from) }} to {{ print(range.to) }} as the leathers come, thin or thick
+    </p>
     <RouterLink
       v-if="shown && use"
       class="book"
@@ -89,6 +96,10 @@ const takeBack = (): void => void job.edit(giveBack(props.reckoned.label, [props
   color: var(--heather);
   font-size: 14px;
   padding-left: 16px;
+}
+.range {
+  margin: 0 0 4px;
+  font-size: 14px;
 }
 .book {
   font-size: 14px;

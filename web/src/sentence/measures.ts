@@ -3,15 +3,17 @@ import {
   measureSentence,
   otherUnit,
   parseLength,
+  parsePitch,
   parseWeight,
   printLength,
+  printPitch,
   printWeight,
   trimmed,
   weightMiddle,
 } from '@drumlin/core'
 
 /** How a number is read and printed where it stands in a sentence. */
-export type MeasureSort = 'length' | 'fine' | 'thickness' | 'count' | 'share'
+export type MeasureSort = 'length' | 'fine' | 'pitch' | 'thickness' | 'count' | 'share'
 
 export type Reading =
   { readonly ok: true; readonly value: number } | { readonly ok: false; readonly why: string }
@@ -20,6 +22,7 @@ export function printMeasure(value: number, sort: MeasureSort, unit: LengthUnit)
   if (sort === 'length') return printLength(value, unit)
   if (sort === 'fine') return unit === 'mm' ? `${trimmed(value, 3)} mm` : printLength(value, unit)
   if (sort === 'thickness') return printWeight(value, unit)
+  if (sort === 'pitch') return printPitch(value, unit)
   return sort === 'count' ? String(value) : trimmed(value, 3)
 }
 
@@ -40,6 +43,10 @@ function readPlain(text: string, whole: boolean): Reading {
 
 function readMeasure(text: string, sort: MeasureSort, unit: LengthUnit): Reading {
   if (sort === 'count' || sort === 'share') return readPlain(text, sort === 'count')
+  if (sort === 'pitch') {
+    const pitch = parsePitch(text)
+    return pitch.ok ? pitch : { ok: false, why: measureSentence(pitch.error) }
+  }
   if (sort === 'thickness') {
     const bare = unit === 'in' && /^[\d.,/\s-]+$/.test(text) ? `${text} oz` : text
     const weight = parseWeight(bare)

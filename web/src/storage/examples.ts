@@ -70,3 +70,8 @@ export async function readStores(): Promise<{ own: Stores; examples: Stores | un
     examples: await db.get('stores', 'examples'),
   }
 }
+
+/** Keeps the maker's own stores; they have been checked against their schema. */
+export const writeStores = async (stores: Stores): Promise<void> => {
+  await (await database()).put('stores', stores, 'own')
+}

@@ -1,0 +1,33 @@
+import type { Design } from './design/index.js'
+import { derive } from './derive.js'
+
+/** What a computed size comes to if the leathers come at either end of their weight as sold, mm. */
+export interface SizeRange {
+  readonly from: number
+  readonly to: number
+}
+
+const at = (design: Design, end: 'low' | 'high'): Design => ({
+  ...design,
+  leathers: Object.fromEntries(
+    Object.entries(design.leathers).map(([role, leather]) => [
+      role,
+      { ...leather, thickness: leather.weight[end] },
+    ]),
+  ),
+})
+
+/** Every size of the design, by key, with all leathers at the thin end and all at the thick end of their range. */
+export function sizeRanges(design: Design): Readonly<Record<string, SizeRange>> {
+  const [thin, thick] = [at(design, 'low'), at(design, 'high')].map((d) =>
+    derive(d).master.sizes.map((s) => s.size),
+  )
+  return Object.fromEntries(
+    thin!.flatMap((size) => {
+      const other = thick!.find((s) => s.key === size.key)
+      return other
+        ? [[size.key, { from: Math.min(size.value, other.value), to: Math.max(size.value, other.value) }]]
+        : []
+    }),
+  )
+}

@@ -1,0 +1,85 @@
+import type { Stores } from './schema.js'
+
+/** The shelves of the stores. */
+export type Shelf = 'leathers' | 'irons' | 'awls' | 'threads'
+
+/** What is asked of a thing on a shelf, and how it is written. Lengths in mm. */
+export interface Column {
+  readonly key: string
+  readonly label: string
+  readonly type: 'text' | 'colour' | 'choice' | 'fine' | 'thickness' | 'pitch' | 'range' | 'count' | 'share'
+  readonly choices?: readonly string[]
+  readonly least?: number
+  readonly most?: number
+  readonly step?: number
+}
+
+const text = (key: string, label: string): Column => ({ key, label, type: 'text' })
+const measure = (
+  key: string,
+  label: string,
+  type: 'fine' | 'pitch' | 'thickness' | 'count' | 'share',
+  least: number,
+  most: number,
+  step: number,
+): Column => ({ key, label, type, least, most, step })
+const choice = (key: string, label: string, ...choices: string[]): Column => ({
+  key,
+  label,
+  type: 'choice',
+  choices,
+})
+
+/** What each shelf holds, column by column, with the ranges its schema keeps. */
+export const COLUMNS: Readonly<Record<Shelf, readonly Column[]>> = {
+  leathers: [
+    text('name', 'name'),
+    choice('tannage', 'tannage', 'vegetable', 'chrome', 'mixed'),
+    choice('temper', 'temper', 'soft', 'medium', 'firm'),
+    { key: 'weight', label: 'as sold', type: 'range', least: 0.2, most: 8 },
+    measure('thickness', 'reckoned with', 'thickness', 0.2, 8, 0.05),
+    measure('neutral', 'neutral share', 'share', 0.3, 0.75, 0.01),
+    measure('give', 'give', 'share', 0.001, 0.08, 0.001),
+    measure('bears', 'bears', 'thickness', 0.1, 4, 0.05),
+    { key: 'swatch', label: 'swatch', type: 'colour' },
+  ],
+  irons: [
+    text('name', 'name'),
+    measure('pitch', 'pitch', 'pitch', 1.5, 12, 0.01),
+    measure('prongs', 'prongs', 'count', 2, 24, 1),
+    measure('slotLength', 'slot', 'fine', 0.3, 4, 0.1),
+    measure('slotWidth', 'slot width', 'fine', 0.1, 2, 0.1),
+    measure('slant', 'slant, degrees', 'share', 0, 90, 1),
+    measure('reach', 'reaches', 'thickness', 0.5, 15, 0.1),
+  ],
+  awls: [text('name', 'name'), measure('reach', 'reaches', 'thickness', 1, 40, 0.5)],
+  threads: [
+    text('name', 'name'),
+    choice('fibre', 'fibre', 'linen', 'cotton', 'polyester', 'nylon'),
+    measure('tex', 'tex', 'share', 10, 2000, 5),
+    measure('packing', 'packing', 'share', 0.4, 1, 0.01),
+    { key: 'colour', label: 'colour', type: 'colour' },
+  ],
+}
+
+export const SHELF_NAMES: Readonly<Record<Shelf, { readonly title: string; readonly one: string }>> = {
+  leathers: { title: 'Leather', one: 'leather' },
+  irons: { title: 'Irons', one: 'iron' },
+  awls: { title: 'Awls', one: 'awl' },
+  threads: { title: 'Thread', one: 'thread' },
+}
+
+export type Good = Stores[Shelf][number]
+
+/** The stores with one thing put on a shelf in place of the one of its id, or at the end. */
+export function withGood(stores: Stores, shelf: Shelf, good: Good): Stores {
+  const list = stores[shelf] as readonly Good[]
+  const known = list.some((g) => g.id === good.id)
+  return { ...stores, [shelf]: known ? list.map((g) => (g.id === good.id ? good : g)) : [...list, good] }
+}
+
+/** The stores without the thing of that id. A shelf keeps its last one: a new job needs something to start with. */
+export function withoutGood(stores: Stores, shelf: Shelf, id: string): Stores {
+  const left = (stores[shelf] as readonly Good[]).filter((g) => g.id !== id)
+  return left.length === 0 ? stores : { ...stores, [shelf]: left }
+}

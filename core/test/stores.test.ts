@@ -1,0 +1,91 @@
+import { describe, expect, test } from 'vitest'
+import {
+  COLUMNS,
+  STARTER_STORES,
+  type Shelf,
+  sizeRanges,
+  storesSchema,
+  withGood,
+  withoutGood,
+} from '@drumlin/core'
+import { CURRENCIES, currencyOf, diameterOf, largestNote } from '../src/stores/index.js'
+import { readFileSync } from 'node:fs'
+import { demo, demoWith, sizeOf, withValues } from './support/designs.js'
+
+describe('stores', () => {
+  test('starter stock and demo stores hold to their schema', () => {
+    expect(storesSchema.safeParse(STARTER_STORES).success).toBe(true)
+    const shipped = JSON.parse(
+      readFileSync(new URL('../../demo/stores.json', import.meta.url), 'utf8'),
+    ) as unknown
+    expect(storesSchema.safeParse(shipped).success).toBe(true)
+  })
+  test.each(Object.keys(COLUMNS) as Shelf[])(
+    'every column of %s is a thing its goods have, within its range',
+    (shelf) => {
+      for (const good of STARTER_STORES[shelf] as unknown as Record<string, unknown>[])
+        for (const { key, least, most } of COLUMNS[shelf]) {
+          expect(good, `${shelf} ${key}`).toHaveProperty(key)
+          const value = good[key]
+          if (typeof value === 'number') expect(value >= least! && value <= most!).toBe(true)
+        }
+    },
+  )
+  test('putting replaces by id or adds; taking away leaves the last', () => {
+    const [calf] = STARTER_STORES.leathers
+    expect(withGood(STARTER_STORES, 'leathers', { ...calf!, name: 'Other' }).leathers[0]!.name).toBe('Other')
+    expect(withGood(STARTER_STORES, 'leathers', { ...calf!, id: 'new' }).leathers).toHaveLength(5)
+    const one = { ...STARTER_STORES, awls: STARTER_STORES.awls.slice(0, 1) }
+    expect(withoutGood(one, 'awls', one.awls[0]!.id).awls).toHaveLength(1)
+    expect(withoutGood(STARTER_STORES, 'awls', 'awl-fine').awls.map((a) => a.id)).toEqual(['awl-diamond'])
+  })
+  test('a weight written the wrong way round is refused', () => {
+    const [calf] = STARTER_STORES.leathers
+    const wrong = withGood(STARTER_STORES, 'leathers', { ...calf!, weight: { low: 2, high: 1 } })
+    expect(storesSchema.safeParse(wrong).error!.issues[0]!.message).toContain('must not be above')
+  })
+  test('linen 18/3 is 0.62 mm thick', () =>
+    expect(diameterOf({ ...STARTER_STORES.threads[0]!, tex: 275.5859 })).toBeCloseTo(0.6244, 4))
+})
+
+describe('notes', () => {
+  test('the longest and the tallest of a currency need not be one note', () =>
+    expect(largestNote(currencyOf('eur'))).toEqual({ long: 153, short: 77 }))
+  test('every table has a source, and notes that lie on their long side', () => {
+    for (const { source, notes } of CURRENCIES) {
+      expect(source).toContain('issuing bank')
+      for (const n of notes) expect(n.long).toBeGreaterThan(n.short)
+    }
+    expect(() => currencyOf('gold')).toThrow(/no currency “gold”/)
+  })
+})
+
+describe('weight as sold', () => {
+  test('the outside’s width at either end is what a hide of that end gives', () => {
+    const range = sizeRanges(demo())['outside.width']!
+    const ends = ['low', 'high'].map((end) =>
+      sizeOf(
+        demoWith(
+          Object.fromEntries(
+            ['outside', 'inside', 'pockets'].map((role) => [
+              `leathers.${role}.thickness`,
+              demo().leathers[role]!.weight[end as 'low'],
+            ]),
+          ),
+        ),
+        'outside.width',
+      ),
+    )
+    expect([range.from, range.to]).toEqual([Math.min(...ends), Math.max(...ends)])
+    expect(range.to - range.from).toBeGreaterThan(0.3)
+  })
+  test('a hide of one weight has no range', () => {
+    const even = withValues(
+      demo(),
+      Object.fromEntries(
+        ['outside', 'inside', 'pockets'].map((role) => [`leathers.${role}.weight`, { low: 1, high: 1 }]),
+      ),
+    )
+    for (const { from, to } of Object.values(sizeRanges(even))) expect(to).toBe(from)
+  })
+})

@@ -1,0 +1,107 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { type Column, type Good, measureSentence, parseWeight, printWeight } from '@drumlin/core'
+import { useSettings } from '../app/settings.js'
+import MeasureField from '../sentence/MeasureField.vue'
+
+const props = defineProps<{ good: Good; column: Column }>()
+const emit = defineEmits<{ change: [value: unknown] }>()
+const settings = useSettings()
+const error = ref('')
+const value = computed(() => (props.good as unknown as Record<string, unknown>)[props.column.key])
+const label = computed(() => `${props.column.label} of ${props.good.name}`)
+const measured = computed(() => {
+  const { type, least, most, step } = props.column
+  return type === 'fine' || type === 'pitch' || type === 'thickness' || type === 'count' || type === 'share'
+    ? { sort: type, least: least!, most: most!, step: step! }
+    : undefined
+})
+const range = computed(() => {
+  const { low, high } = value.value as { low: number; high: number }
+  return low === high
+    ? printWeight(low, settings.unit)
+    : `${printWeight(low, settings.unit).replace(/ \w+$/, '')}–${printWeight(high, settings.unit)}`
+})
+
+function written(event: Event): void {
+  const text = (event.target as HTMLInputElement).value.trim()
+  error.value = ''
+  if (props.column.type !== 'range') {
+    if (text !== value.value && text !== '') emit('change', text)
+    return
+  }
+  if (text === range.value) return
+  const read = parseWeight(text)
+  if (read.ok) emit('change', read.value)
+  else error.value = measureSentence(read.error)
+}
+</script>
+
+<template>
+  <MeasureField
+    v-if="measured"
+    v-bind="measured"
+    :value="value as number"
+    :label="label"
+    @change="(to) => emit('change', to)"
+  />
+  <select
+    v-else-if="column.type === 'choice'"
+    :value="value"
+    :aria-label="label"
+    @change="emit('change', ($event.target as HTMLSelectElement).value)"
+  >
+    <option v-for="c in column.choices" :key="c">{{ c }}</option>
+  </select>
+  <input
+    v-else-if="column.type === 'colour'"
+    type="color"
+    :value="value"
+    :aria-label="label"
+    @change="emit('change', ($event.target as HTMLInputElement).value)"
+  />
+  <template v-else>
+    <input
+      class="text"
+      :value="column.type === 'range' ? range : value"
+      :aria-label="label"
+      :aria-invalid="error ? true : undefined"
+      maxlength="80"
+      @change="written"
+      @keydown.enter="($event.target as HTMLInputElement).blur()"
+    />
+    <span v-if="error" role="alert" class="error">{{ error }}</span>
+  </template>
+</template>
+
+<style scoped>
+.text,
+select {
+  font: 600 15px var(--ui);
+  color: var(--ink);
+  background: none;
+  border: 0;
+  border-bottom: 1px solid var(--hairline);
+  field-sizing: content;
+  min-width: 60px;
+}
+select {
+  background: var(--surface);
+}
+.text:hover,
+select:hover {
+  border-bottom-color: var(--moss);
+}
+input[type='color'] {
+  width: 34px;
+  height: 24px;
+  padding: 0;
+  border: 1px solid var(--hairline);
+  border-radius: 6px;
+}
+.error {
+  display: block;
+  color: var(--rowan);
+  font-size: 14px;
+}
+</style>

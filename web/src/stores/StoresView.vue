@@ -1,0 +1,28 @@
+<script setup lang="ts">
+import type { Shelf } from '@drumlin/core'
+import ShelfTable from './ShelfTable.vue'
+
+const SHELVES: readonly Shelf[] = ['leathers', 'irons', 'awls', 'threads']
+</script>
+
+<template>
+  <div class="stores">
+    <h1>Stores</h1>
+    <p class="quiet">
+      What lies on your shelves, offered wherever a job asks for it. A job keeps its own copy: changing
+      something here changes no job.
+    </p>
+    <ShelfTable v-for="s in SHELVES" :key="s" :shelf="s" />
+  </div>
+</template>
+
+<style scoped>
+.stores {
+  flex: 1;
+  overflow-y: auto;
+  padding: 22px 28px;
+}
+h1 {
+  font-size: 22px;
+}
+</style>
