@@ -2,7 +2,14 @@ import { type Box, segmentBox } from './box.js'
 import { segmentStops } from './flatten.js'
 import type { Path } from './path.js'
 import { type Point, pointDistance, pointDot, pointSubtract } from './point.js'
-import { type Segment, arcStart, segmentDerivative, segmentPoint } from './segment.js'
+import {
+  type Cubic,
+  type Segment,
+  arcStart,
+  cubicSecondDerivative,
+  segmentDerivative,
+  segmentPoint,
+} from './segment.js'
 
 export interface Nearest {
   readonly at: Point
@@ -28,22 +35,37 @@ function onArc(p: Point, s: Segment & { type: 'arc' }): number {
   return pointDistance(p, s.from) <= pointDistance(p, s.to) ? 0 : 1
 }
 
-/** Coarse samples, then Newton on the foot of the perpendicular from the best of them. */
-function onCubic(p: Point, s: Segment): number {
+const distanceAt = (s: Segment, t: number, p: Point): number => pointDistance(p, segmentPoint(s, t))
+
+/** Thirds of the stretch round `t` thrown away until it is narrow: slow, but never astray. */
+function narrowed(s: Segment, p: Point, t: number, reach: number): number {
+  let [low, high] = [clamp(t - reach), clamp(t + reach)]
+  for (let step = 0; step < 60; step += 1) {
+    const [a, b] = [low + (high - low) / 3, high - (high - low) / 3]
+    if (distanceAt(s, a, p) < distanceAt(s, b, p)) high = b
+    else low = a
+  }
+  return (low + high) / 2
+}
+
+/** Coarse samples; from the best of them Newton's steps to the foot of the perpendicular, or a search where those fail. */
+function onCubic(p: Point, s: Cubic): number {
   const stops = segmentStops(s, 0.05)
-  const dense = stops.length < 9 ? Array.from({ length: 9 }, (_, i) => i / 8) : stops
-  let best = dense.reduce((a, b) =>
-    pointDistance(p, segmentPoint(s, b)) < pointDistance(p, segmentPoint(s, a)) ? b : a,
-  )
-  for (let step = 0; step < 12; step += 1) {
-    const d = segmentDerivative(s, best)
-    const miss = pointDot(pointSubtract(segmentPoint(s, best), p), d)
-    const next = clamp(best - miss / pointDot(d, d))
-    if (pointDistance(p, segmentPoint(s, next)) > pointDistance(p, segmentPoint(s, best)) + 1e-12) break
-    if (Math.abs(next - best) < 1e-14) break
+  const dense = stops.length < 13 ? Array.from({ length: 13 }, (_, i) => i / 12) : stops
+  const sampled = dense.reduce((a, b) => (distanceAt(s, b, p) < distanceAt(s, a, p) ? b : a))
+  let best = sampled
+  for (let step = 0; step < 10; step += 1) {
+    const [d, dd] = [segmentDerivative(s, best), cubicSecondDerivative(s, best)]
+    const miss = pointSubtract(segmentPoint(s, best), p)
+    const slope = pointDot(miss, d)
+    const bend = pointDot(d, d) + pointDot(miss, dd)
+    const next = bend > 0 ? clamp(best - slope / bend) : NaN
+    if (!(distanceAt(s, next, p) <= distanceAt(s, best, p) + 1e-12))
+      return narrowed(s, p, sampled, 1 / (dense.length - 1))
+    if (Math.abs(next - best) < 1e-12) return next
     best = next
   }
-  return best
+  return narrowed(s, p, sampled, 1 / (dense.length - 1))
 }
 
 /** The place of a segment nearest to p. */

@@ -61,7 +61,8 @@ const cubicDerivative = ({ from: p, c1, c2, to: q }: Cubic, t: number): Point =>
   }
 }
 
-const cubicSecondDerivative = ({ from: p, c1, c2, to: q }: Cubic, t: number): Point => ({
+/** The second derivative of a cubic by its parameter. */
+export const cubicSecondDerivative = ({ from: p, c1, c2, to: q }: Cubic, t: number): Point => ({
   x: 6 * (1 - t) * (c2.x - 2 * c1.x + p.x) + 6 * t * (q.x - 2 * c2.x + c1.x),
   y: 6 * (1 - t) * (c2.y - 2 * c1.y + p.y) + 6 * t * (q.y - 2 * c2.y + c1.y),
 })
