@@ -138,3 +138,18 @@ test('when saving fails a bar says so and offers the file to keep', async ({ pag
     leathers: { outside: { thickness: 1.6 } },
   })
 })
+
+test('a name being written is not overwritten while something else is saved', async ({ page }) => {
+  await openDemo(page)
+  const draft = page.getByRole('textbox', { name: 'Which draft this is' })
+  await draft.fill('third dr')
+  // Another edit comes in, as from a second tab or a slow write: the strip is drawn anew.
+  await page.getByRole('button', { name: 'in', exact: true }).dispatchEvent('click')
+  await page.locator('[data-field="leather-outside"] input').dispatchEvent('keydown', { key: 'ArrowUp' })
+  await expect(page.getByRole('button', { name: /^Undo “Tarn calf/ })).toBeVisible()
+  await expect(draft).toHaveValue('third dr')
+  await draft.press('End')
+  await draft.pressSequentially('aft')
+  await draft.press('Enter')
+  await expect(page.getByRole('button', { name: 'Undo “call it third draft”' })).toBeVisible()
+})

@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import { RouterLink } from 'vue-router'
 import { rename, renameDraft } from '@drumlin/core'
 import { useJob } from '../job/job.js'
+import NameField from '../sentence/NameField.vue'
 import { useSettings } from './settings.js'
 
 const props = defineProps<{ jobId: string | undefined }>()
@@ -11,19 +12,6 @@ const job = useJob()
 const settings = useSettings()
 const here = computed(() => props.jobId !== undefined && job.record?.id === props.jobId)
 const state = computed(() => (job.saveError ? 'not saved' : job.pending > 0 ? 'saving' : 'saved'))
-
-function named(event: Event): void {
-  const input = event.target as HTMLInputElement
-  const name = input.value.trim()
-  if (name === '' || name.length > 80) input.value = job.design?.name ?? ''
-  else if (name !== job.design?.name) job.edit(rename(name))
-}
-function draftNamed(event: Event): void {
-  const input = event.target as HTMLInputElement
-  const draft = input.value.trim()
-  if (draft === '' || draft.length > 40) input.value = job.design?.draft ?? ''
-  else if (draft !== job.design?.draft) job.edit(renameDraft(draft))
-}
 </script>
 
 <template>
@@ -44,23 +32,19 @@ function draftNamed(event: Event): void {
       </svg>
     </RouterLink>
     <template v-if="here && job.design">
-      <input
+      <NameField
         class="name"
         :value="job.design.name"
-        aria-label="Name of the job"
-        maxlength="80"
-        :size="Math.max(8, job.design.name.length)"
-        @change="named"
-        @keydown.enter="($event.target as HTMLInputElement).blur()"
+        label="Name of the job"
+        :most="80"
+        @change="(name) => job.edit(rename(name))"
       />
-      <input
-        class="name draft quiet"
+      <NameField
+        class="draft quiet"
         :value="job.design.draft"
-        aria-label="Which draft this is"
-        maxlength="40"
-        :size="Math.max(8, job.design.draft.length)"
-        @change="draftNamed"
-        @keydown.enter="($event.target as HTMLInputElement).blur()"
+        label="Which draft this is"
+        :most="40"
+        @change="(draft) => job.edit(renameDraft(draft))"
       />
       <RouterLink class="drafts" :to="{ name: 'drafts', params: { id: jobId } }">Drafts</RouterLink>
       <span class="quiet" role="status">{{ job.record?.example ? 'example · ' : '' }}{{ state }}</span>
@@ -110,15 +94,6 @@ header {
 .name {
   font: 650 16px/1.2 var(--ui);
   color: var(--ink);
-  border: 0;
-  border-bottom: 1px solid transparent;
-  background: none;
-  min-width: 60px;
-  field-sizing: content;
-}
-input.name:hover,
-input.name:focus {
-  border-bottom-color: var(--hairline);
 }
 .drafts {
   color: var(--loch);

@@ -3,6 +3,7 @@ import { computed, ref } from 'vue'
 import { type Column, type Good, measureSentence, parseWeight, printWeight } from '@drumlin/core'
 import { useSettings } from '../app/settings.js'
 import MeasureField from '../sentence/MeasureField.vue'
+import NameField from '../sentence/NameField.vue'
 
 const props = defineProps<{ good: Good; column: Column }>()
 const emit = defineEmits<{ change: [value: unknown] }>()
@@ -23,14 +24,9 @@ const range = computed(() => {
     : `${printWeight(low, settings.unit).replace(/ \w+$/, '')}–${printWeight(high, settings.unit)}`
 })
 
-function written(event: Event): void {
-  const text = (event.target as HTMLInputElement).value.trim()
+function written(text: string): void {
   error.value = ''
-  if (props.column.type !== 'range') {
-    if (text !== value.value && text !== '') emit('change', text)
-    return
-  }
-  if (text === range.value) return
+  if (props.column.type !== 'range') return emit('change', text)
   const read = parseWeight(text)
   if (read.ok) emit('change', read.value)
   else error.value = measureSentence(read.error)
@@ -61,14 +57,13 @@ function written(event: Event): void {
     @change="emit('change', ($event.target as HTMLInputElement).value)"
   />
   <template v-else>
-    <input
+    <NameField
       class="text"
-      :value="column.type === 'range' ? range : value"
-      :aria-label="label"
-      :aria-invalid="error ? true : undefined"
-      maxlength="80"
+      :value="column.type === 'range' ? range : (value as string)"
+      :label="label"
+      :most="80"
+      :invalid="error !== ''"
       @change="written"
-      @keydown.enter="($event.target as HTMLInputElement).blur()"
     />
     <span v-if="error" role="alert" class="error">{{ error }}</span>
   </template>
