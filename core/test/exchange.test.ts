@@ -9,7 +9,7 @@ import { pdfFonts } from '../../cli/src/fonts.js'
 import { planSheets } from '../src/exchange/pdf/sheets.js'
 import { tileOf } from '../src/exchange/pdf/paper.js'
 import { point, pointMoved, polygon } from '../src/geometry/index.js'
-import { demo, demoText, demoWith } from './support/designs.js'
+import { demo, demoText, demoWith, sizeOf } from './support/designs.js'
 
 const read = (text: string): string => {
   const result = readDesign(text)
@@ -131,6 +131,28 @@ describe.skipIf(!has('pdftocairo'))(
         'stitch holes, true size and slant',
       ])
         expect(words).toContain(word)
+    })
+    test('the outside is on paper as long and as tall as its working says', async () => {
+      const derived = demoWith({})
+      const out = join(scratch, 'pieces.svg')
+      tool('pdftocairo', '-svg', '-noshrink', '-f', '2', '-l', '2', await pdf('a4', derived), out)
+      const outlines = [
+        ...readFileSync(out, 'utf8').matchAll(/stroke-width:0\.5;[^>]*? d="([^"]+)"[^>]*?matrix\(([-\d.]+)/g),
+      ]
+      const sizes = outlines.map(([, d, scale]) => {
+        const numbers = d!.match(/-?\d+(?:\.\d+)?/g)!.map((n) => ((Number(n) * Number(scale)) / 72) * 25.4)
+        const [xs, ys] = [numbers.filter((_, i) => i % 2 === 0), numbers.filter((_, i) => i % 2 === 1)]
+        return { width: Math.max(...xs) - Math.min(...xs), height: Math.max(...ys) - Math.min(...ys) }
+      })
+      const [wanted, tall] = ['outside.width', 'outside.height'].map((key) => sizeOf(derived, key)) as [
+        number,
+        number,
+      ]
+      const nearest = sizes.reduce((a, b) =>
+        Math.abs(b.width - wanted) < Math.abs(a.width - wanted) ? b : a,
+      )
+      expect(Math.abs(nearest.width - wanted)).toBeLessThan(0.1)
+      expect(Math.abs(nearest.height - tall)).toBeLessThan(0.1)
     })
     test('fonts are embedded', async () =>
       expect(tool('pdffonts', await pdf('a4'))).not.toMatch(/ no +(yes|no) +(yes|no) +\d/))

@@ -1,0 +1,57 @@
+import { describe, expect, test } from 'vitest'
+import { SEWING_SENTENCES, applyEdit, fieldsOf, kindOf, setField } from '@drumlin/core'
+import { kindIds } from '../src/kinds/index.js'
+import { demo, demoWith } from './support/designs.js'
+
+const at = (target: unknown, path: readonly string[]): unknown =>
+  path.reduce<unknown>((inner, key) => (inner as Record<string, unknown> | undefined)?.[key], target)
+
+describe.each(kindIds().map((id) => [id, kindOf(id)] as const))('%s', (_, kind) => {
+  const fields = fieldsOf(kind)
+  const named = (sentence: string): string[] => [...sentence.matchAll(/\{([\w-]+)\}/g)].map((m) => m[1]!)
+
+  test('its defaults hold to its own schema', () =>
+    expect(kind.params.safeParse(kind.defaults).success).toBe(true))
+  test('every setting named in a sentence is one there is', () => {
+    const sentences = [...kind.brief, ...Object.values(kind.sentences).flat(), ...SEWING_SENTENCES]
+    for (const id of sentences.flatMap(named)) expect(fields.map((f) => f.id)).toContain(id)
+  })
+  test('every setting stands in some sentence, so that it can be reached', () => {
+    const reached = new Set(
+      [...kind.brief, ...Object.values(kind.sentences).flat(), ...SEWING_SENTENCES].flatMap(named),
+    )
+    expect(fields.map((f) => f.id).filter((id) => !reached.has(id))).toEqual([])
+  })
+  test('every piece it can make has its sentences', () => {
+    for (const pockets of [0, 1, 3, 5])
+      for (const { id } of demoWith({ 'params.pockets': pockets }).pieces)
+        expect(kind.sentences[id]?.length, id).toBeGreaterThan(0)
+  })
+  test('every setting points at something a design has', () => {
+    for (const field of fields) expect(at(demo(), field.path), field.id).toBeDefined()
+  })
+  test('the ends of every range are taken, what lies beyond is refused', () => {
+    for (const field of fields) {
+      if (field.type !== 'length' && field.type !== 'count' && field.type !== 'share') continue
+      for (const end of [field.least, field.most])
+        expect(applyEdit(demo(), setField('end', field.path, end)).ok, `${field.id} ${end}`).toBe(true)
+      for (const beyond of [field.least - 1, field.most + 1])
+        expect(applyEdit(demo(), setField('beyond', field.path, beyond)).ok, `${field.id} ${beyond}`).toBe(
+          false,
+        )
+    }
+  })
+  test('every choice is taken, and says why one would', () => {
+    for (const field of fields) {
+      if (field.type !== 'choice') continue
+      for (const { value, why } of field.choices) {
+        expect(applyEdit(demo(), setField('choice', field.path, value)).ok, `${field.id} ${value}`).toBe(true)
+        expect(why.length).toBeGreaterThan(10)
+      }
+    }
+  })
+  test('a leather is asked for every role, and no other', () =>
+    expect(fields.flatMap((f) => (f.type === 'leather' ? [f.role] : []))).toEqual(
+      kind.roles.map((r) => r.id),
+    ))
+})
