@@ -36,6 +36,7 @@ export {
   type Point,
   boxGrown,
   boxHeight,
+  boxUnion,
   boxWidth,
   moveBack,
   moveThen,
@@ -44,7 +45,16 @@ export {
   pathMoved,
   pointMoved,
 } from './geometry/index.js'
-export { type Field, type Kind, type Sentence, SEWING_SENTENCES, fieldsOf, kindOf } from './kinds/index.js'
+export {
+  type Field,
+  type Kind,
+  type Sentence,
+  SEWING_SENTENCES,
+  fieldsOf,
+  kindIds,
+  kindOf,
+  startingLeathers,
+} from './kinds/index.js'
 export { type Transect, type TransectLayer, thicknessAt, transect } from './layup/index.js'
 export type { Band, Panel } from './master/index.js'
 export {

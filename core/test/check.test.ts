@@ -111,6 +111,10 @@ describe.each([
 test('a run for which no room is left is said, not dropped', () => {
   const derived = demoWith({ 'params.pockets': 2, 'params.margin': 10 }, { 'pocket.width': 30 })
   expect(found(derived, 'no-room').rank).toBe('stop')
+  expect(fixesOf(found(derived, 'no-room'), derived).map((f) => f.label)).toEqual(['Margin 3.0 mm again'])
+  // With the margin as usual nothing that was moved takes the room, so nothing is offered.
+  const narrow = demoWith({ 'params.pockets': 2 }, { 'pocket.width': 12 })
+  expect(fixesOf(found(narrow, 'no-room'), narrow)).toEqual([])
 })
 
 test('skiving by hand shows in the stack: arms at 0.45 bring 3.65 down by 0.45', () => {
@@ -136,4 +140,20 @@ test('an overruled finding stays, under its reason, until it is heeded again', (
 test('giving back a number that was never written over changes nothing', () => {
   const edited = applyEdit(demo(), giveBack('fold', ['fold.difference']))
   expect(edited.ok && edited.design).toEqual(demo())
+})
+
+test('every fix that is offered takes its finding away or makes it milder, in the maker’s units', () => {
+  const worst = demoWith({
+    'params.reveal': 13,
+    'params.shown': 3,
+    'leathers.outside.thickness': 2.6,
+    'habits.comfortable': 900,
+  })
+  for (const finding of findingsOf(worst))
+    for (const { label, edit } of fixesOf(finding, worst, 'in')) {
+      expect(label).not.toMatch(/\d mm/)
+      const edited = applyEdit(worst.design, edit)
+      const left = edited.ok ? findingsOf(derive(edited.design)).find((f) => f.key === finding.key) : finding
+      expect(left?.rank).not.toBe(finding.rank)
+    }
 })

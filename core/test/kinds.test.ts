@@ -1,5 +1,13 @@
 import { describe, expect, test } from 'vitest'
-import { SEWING_SENTENCES, applyEdit, fieldsOf, kindOf, setField } from '@drumlin/core'
+import {
+  STARTER_STORES,
+  SEWING_SENTENCES,
+  applyEdit,
+  fieldsOf,
+  kindOf,
+  setField,
+  startingLeathers,
+} from '@drumlin/core'
 import { kindIds } from '../src/kinds/index.js'
 import { demo, demoWith } from './support/designs.js'
 
@@ -49,6 +57,15 @@ describe.each(kindIds().map((id) => [id, kindOf(id)] as const))('%s', (_, kind) 
         expect(why.length).toBeGreaterThan(10)
       }
     }
+  })
+  test('a new design takes from the shelf what comes nearest to the usual weight', () => {
+    const taken = startingLeathers(kind, STARTER_STORES.leathers)
+    for (const role of kind.roles)
+      for (const other of STARTER_STORES.leathers)
+        expect(Math.abs(taken[role.id]!.thickness - role.usual)).toBeLessThanOrEqual(
+          Math.abs(other.thickness - role.usual),
+        )
+    expect(() => startingLeathers(kind, [])).toThrow(/at least one leather/)
   })
   test('a leather is asked for every role, and no other', () =>
     expect(fields.flatMap((f) => (f.type === 'leather' ? [f.role] : []))).toEqual(

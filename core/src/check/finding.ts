@@ -44,5 +44,6 @@ export interface Check {
   readonly code: string
   readonly find: (derived: Derived) => readonly Finding[]
   readonly say: (finding: Finding, unit: LengthUnit) => Saying
-  readonly fixes: (finding: Finding, derived: Derived, tryOut: TryOut) => readonly Fix[]
+  /** Ways out worth trying; those that turn out not to help are left out by `fixesOf`. */
+  readonly fixes: (finding: Finding, derived: Derived, tryOut: TryOut, unit: LengthUnit) => readonly Fix[]
 }

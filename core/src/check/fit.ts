@@ -24,7 +24,7 @@ export const fit: Check = {
     what: `Room for ${words.what}: ${printLength(numbers.has!, unit)}, needed ${printLength(numbers.needs!, unit)}.`,
     why: `As it is, ${words.why}.`,
   }),
-  fixes: ({ words }, { master, design, kind }): Fix[] => {
+  fixes: ({ words }, { master, design, kind }, _tryOut, unit): Fix[] => {
     const own = master.fits.find((f) => f.id === words.id)
     if (!own) return []
     const keys = own.keys.filter((key) => Object.hasOwn(design.overrides, key))
@@ -38,8 +38,8 @@ export const fit: Check = {
     return [
       ...back,
       {
-        label: `${capital(field.label)} ${printLength(value, 'mm')}`,
-        edit: setField(`${field.label} ${printLength(value, 'mm')}`, field.path, value),
+        label: `${capital(field.label)} ${printLength(value, unit)}`,
+        edit: setField(`${field.label} ${printLength(value, unit)}`, field.path, value),
       },
     ]
   },

@@ -1,7 +1,7 @@
 import { setField } from '../design/index.js'
 import type { Derived } from '../derive.js'
 import { type Field, fieldsOf } from '../kinds/index.js'
-import { decimal, printLength, roundTo } from '../measure/index.js'
+import { type LengthUnit, printLength, roundTo } from '../measure/index.js'
 import type { Run, Step } from '../stitch/index.js'
 import type { Check, Finding, Fix, TryOut } from './finding.js'
 import { isSecondTwin, placeOnSheet } from './places.js'
@@ -44,7 +44,7 @@ function findingOf(derived: Derived, run: Run, { step, hole, distance }: Near): 
     numbers: { distance, clearance: derived.design.habits.stepClearance },
     words: {
       step: step.name,
-      run: twin ? `${run.join.name.replace(/, (left|right)$/, '')}, both sides` : run.join.name,
+      run: twin ? (run.join.pairName ?? run.join.name) : run.join.name,
     },
   }
 }
@@ -59,17 +59,17 @@ function nearby(field: Field & { type: 'length' }, now: number): number[] {
 const valueAt = (target: unknown, path: readonly string[]): unknown =>
   path.reduce<unknown>((inner, key) => (inner as Record<string, unknown> | undefined)?.[key], target)
 
-function fixBy(field: Field, derived: Derived, tryOut: TryOut): Fix[] {
+function fixBy(field: Field, derived: Derived, tryOut: TryOut, unit: LengthUnit): Fix[] {
   if (field.type !== 'length' || !field.mayMove) return []
   const now = valueAt(derived.design, field.path)
   if (typeof now !== 'number') return []
   for (const value of nearby(field, now)) {
-    const edit = setField(`${field.label} ${printLength(value, 'mm')}`, field.path, value)
+    const edit = setField(`${field.label} ${printLength(value, unit)}`, field.path, value)
     const tried = tryOut(edit)
     if (tried && allNear(tried) === 0)
       return [
         {
-          label: `${field.label.charAt(0).toUpperCase()}${field.label.slice(1)} ${decimal(value, 1)} mm`,
+          label: `${field.label.charAt(0).toUpperCase()}${field.label.slice(1)} ${printLength(value, unit)}`,
           edit,
         },
       ]
@@ -77,8 +77,8 @@ function fixBy(field: Field, derived: Derived, tryOut: TryOut): Fix[] {
   return []
 }
 
-/** Every step's finding is mended by the same moves, so they are sought once for a design. */
-const found = new WeakMap<Derived, readonly Fix[]>()
+/** Every step's finding is mended by the same moves, so they are sought once for a design and a unit. */
+const found = new WeakMap<Derived, Map<LengthUnit, readonly Fix[]>>()
 
 /** A hole on or beside the step of a pocket: the stitch pulls the step open or tears out. */
 export const holeNearStep: Check = {
@@ -95,13 +95,14 @@ export const holeNearStep: Check = {
     what: `A hole falls ${printLength(numbers.distance!, unit)} from the top of the ${words.step} (${words.run}); wanted at least ${printLength(numbers.clearance!, unit)}.`,
     why: 'The stitch pulls at the step and opens it, or tears out of its edge.',
   }),
-  fixes: (_, derived, tryOut) => {
-    const before = found.get(derived)
-    if (before) return before
-    const fixes = fieldsOf(derived.kind)
-      .flatMap((field) => fixBy(field, derived, tryOut))
-      .slice(0, 2)
-    found.set(derived, fixes)
+  fixes: (_, derived, tryOut, unit) => {
+    const known = found.get(derived) ?? new Map<LengthUnit, readonly Fix[]>()
+    const fixes =
+      known.get(unit) ??
+      fieldsOf(derived.kind)
+        .flatMap((f) => fixBy(f, derived, tryOut, unit))
+        .slice(0, 2)
+    found.set(derived, known.set(unit, fixes))
     return fixes
   },
 }

@@ -36,11 +36,21 @@ export const overruledFor = (derived: Derived, finding: Finding): string | undef
 /** What a finding says, in the maker's units. */
 export const sayFinding = (finding: Finding, unit: LengthUnit): Saying => checkOf(finding).say(finding, unit)
 
-/** Ways out, each tried on the real design; reckons up to some dozens of designs, so ask for it when it is shown. */
-export const fixesOf = (finding: Finding, derived: Derived): readonly Fix[] =>
-  checkOf(finding).fixes(finding, derived, (edit: Edit) => {
+/**
+ * Ways out, each tried on the real design: after it the finding is gone, or milder. Reckons up to some dozens of
+ * designs, so ask for it when it is shown.
+ */
+export function fixesOf(finding: Finding, derived: Derived, unit: LengthUnit = 'mm'): readonly Fix[] {
+  const tryOut = (edit: Edit): Derived | undefined => {
     const edited = applyEdit(derived.design, edit)
     return edited.ok ? derive(edited.design) : undefined
-  })
+  }
+  const helps = ({ edit }: Fix): boolean => {
+    const tried = tryOut(edit)
+    const left = tried && findingsOf(tried).find((f) => f.key === finding.key)
+    return tried !== undefined && (!left || ORDER[left.rank] > ORDER[finding.rank])
+  }
+  return checkOf(finding).fixes(finding, derived, tryOut, unit).filter(helps)
+}
 
 export type { Finding, Fix, Place, Rank, Saying } from './finding.js'

@@ -65,10 +65,10 @@ export const marginTooSmall: Check = {
         ? 'The slots break out when the edge is bevelled.'
         : 'Little leather is left to hold the thread once the edge is bevelled and sanded.',
   }),
-  fixes: ({ numbers, words }, { kind }): Fix[] => {
+  fixes: ({ numbers, words }, { kind }, _tryOut, unit): Fix[] => {
     const field = fieldsOf(kind).find((f) => f.id === words.field)
     if (!field) return []
-    const label = `margin ${printLength(numbers.wanted!, 'mm')}`
+    const label = `margin ${printLength(numbers.wanted!, unit)}`
     return [{ label: `Set the ${label}`, edit: setField(label, field.path, numbers.wanted) }]
   },
 }

@@ -1,6 +1,7 @@
 import { setField } from '../design/index.js'
 import { boxCentre, pathBox } from '../geometry/index.js'
-import { fieldsOf, kindOf } from '../kinds/index.js'
+import { fieldsOf } from '../kinds/index.js'
+import { printLength } from '../measure/index.js'
 import type { Check } from './finding.js'
 
 /** A join whose stitch line has no room on its panels. */
@@ -28,16 +29,15 @@ export const noRoom: Check = {
     what: `No room is left for the ${words.run}.`,
     why: 'Its line would be shorter than nothing: the margins meet. A smaller margin or a larger panel makes room.',
   }),
-  fixes: (_, { kind }) => {
-    const margin = fieldsOf(kind).find((f) => f.id === 'margin')
-    const usual = (kindOf(kind.id).defaults as Record<string, unknown>).margin
-    return margin
-      ? [
-          {
-            label: `Margin ${String(usual)} mm again`,
-            edit: setField(`margin ${String(usual)} mm`, margin.path, usual),
-          },
-        ]
-      : []
-  },
+  // Whichever setting was moved from its usual value may be what takes the room; those that are not are left out.
+  fixes: (_, { kind, design }, _tryOut, unit) =>
+    fieldsOf(kind).flatMap((field) => {
+      const [section, key] = field.path
+      const usual = section === 'params' ? (kind.defaults as Record<string, unknown>)[key!] : undefined
+      if (field.type !== 'length' || typeof usual !== 'number' || design.params[key!] === usual) return []
+      const words = `${field.label} ${printLength(usual, unit)} again`
+      return [
+        { label: words.charAt(0).toUpperCase() + words.slice(1), edit: setField(words, field.path, usual) },
+      ]
+    }),
 }

@@ -1,6 +1,6 @@
 import { setSkives } from '../design/index.js'
 import { boxCentre, pathBox } from '../geometry/index.js'
-import { trimmed } from '../measure/index.js'
+import { printWeight } from '../measure/index.js'
 import type { Check } from './finding.js'
 
 /** A band skived by hand thinner than its leather bears, or thicker than it is. */
@@ -36,13 +36,13 @@ export const skiveTooThin: Check = {
       }),
     )
   },
-  say: ({ numbers, words }) => ({
-    what: `The ${words.band} would be ${trimmed(numbers.wish!, 2)} mm; ${words.leather} bears ${trimmed(numbers.bears!, 2)} mm under a stitch.`,
+  say: ({ numbers, words }, unit) => ({
+    what: `The ${words.band} would be ${printWeight(numbers.wish!, unit)}; ${words.leather} bears ${printWeight(numbers.bears!, unit)} under a stitch.`,
     why: 'The thread cuts through leather skived so thin; tape behind it helps, a thicker skive helps more.',
   }),
-  fixes: ({ numbers, words }) => [
+  fixes: ({ numbers, words }, _derived, _tryOut, unit) => [
     {
-      label: `Skive it to ${trimmed(numbers.bears!, 2)} mm instead`,
+      label: `Skive it to ${printWeight(numbers.bears!, unit)} instead`,
       edit: setSkives(`skive the ${words.band}`, { [words.key!]: numbers.bears! }),
     },
   ],

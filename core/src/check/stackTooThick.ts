@@ -2,7 +2,7 @@ import { setSkives } from '../design/index.js'
 import type { Derived } from '../derive.js'
 import { pointInside, pointMoved } from '../geometry/index.js'
 import { layersAt } from '../layup/index.js'
-import { decimal, trimmed } from '../measure/index.js'
+import { type LengthUnit, decimal, printWeight } from '../measure/index.js'
 import type { Run } from '../stitch/index.js'
 import type { Check, Finding, Fix, TryOut } from './finding.js'
 import { isSecondTwin, placeOnSheet } from './places.js'
@@ -55,7 +55,7 @@ function bandsUnder(derived: Derived, reach: number): { key: string; bears: numb
 const step = (mm: number): number => Math.floor(mm * 20 + 1e-9) / 20
 
 /** The lightest common skive of those bands that brings every run within reach, found by trying. */
-function skiveFix(derived: Derived, reach: number, tryOut: TryOut): Fix[] {
+function skiveFix(derived: Derived, reach: number, tryOut: TryOut, unit: LengthUnit): Fix[] {
   const bands = bandsUnder(derived, reach)
   const names = derived.panels.flatMap((p) => p.bands)
   for (const share of [0.1, 0.2, 0.3, 0.4, 0.5, 0.6, 0.7, 0.8, 0.9, 1]) {
@@ -67,7 +67,7 @@ function skiveFix(derived: Derived, reach: number, tryOut: TryOut): Fix[] {
     if (!tried || tried.runs.some((r) => r.thickest > reach + 1e-9)) continue
     const needed = neededOnly(wishes, reach, tryOut)
     const label = Object.entries(needed).map(
-      ([key, mm]) => `${names.find((n) => n.key === key)?.name ?? key} to ${trimmed(mm, 2)} mm`,
+      ([key, mm]) => `${names.find((n) => n.key === key)?.name ?? key} to ${printWeight(mm, unit)}`,
     )
     return [
       { label: `Skive the ${label.join(', the ')}`, edit: setSkives('skive the stacked edges', needed) },
@@ -115,15 +115,15 @@ export const stackTooThick: Check = {
       ]
     })
   },
-  say: ({ numbers, words }) => ({
-    what: `${decimal(numbers.thickness!, 2)} mm under the ${words.run}; the ${words.tool} reaches ${trimmed(numbers.reach!, 2)} mm.`,
+  say: ({ numbers, words }, unit) => ({
+    what: `${unit === 'mm' ? `${decimal(numbers.thickness!, 2)} mm` : printWeight(numbers.thickness!, unit)} under the ${words.run}; the ${words.tool} reaches ${printWeight(numbers.reach!, unit)}.`,
     why:
       words.past === 'awl'
         ? 'Not even the awl comes through: it cannot be sewn like this.'
         : 'The iron only marks the last layers; the rest has to be opened with the awl, and the back wanders.',
   }),
-  fixes: ({ numbers }, derived, tryOut) => {
-    const byIron = skiveFix(derived, derived.design.iron.reach, tryOut)
-    return byIron.length > 0 ? byIron : skiveFix(derived, numbers.reach!, tryOut)
+  fixes: ({ numbers }, derived, tryOut, unit) => {
+    const byIron = skiveFix(derived, derived.design.iron.reach, tryOut, unit)
+    return byIron.length > 0 ? byIron : skiveFix(derived, numbers.reach!, tryOut, unit)
   },
 }

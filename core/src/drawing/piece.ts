@@ -61,8 +61,6 @@ function markDrawing(mark: Mark, piece: Piece, unit: LengthUnit): Drawn[] {
       return skiveDrawing(mark, piece.thickness ?? mark.start, unit)
     case 'notch':
       return notchDrawing(mark.at, mark.angle, mark.letters, piece)
-    case 'stitch line':
-      return [stroke('finished', mark.path, WEIGHT.fine)]
     case 'grain':
       return grainDrawing(labelSpot(piece), mark.angle)
   }

@@ -1,4 +1,4 @@
-export { type Box, boxCentre, boxGrown, boxHeight, boxWidth, pathBox } from './box.js'
+export { type Box, boxCentre, boxGrown, boxHeight, boxUnion, boxWidth, pathBox } from './box.js'
 export { pathCrossesItself, pathCrossings } from './crossings.js'
 export { pathPoints } from './flatten.js'
 export { pointInside } from './inside.js'

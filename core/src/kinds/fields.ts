@@ -36,8 +36,5 @@ export type Field =
   | (FieldBase & { readonly type: 'awl' })
   | (FieldBase & { readonly type: 'thread' })
 
-/**
- * Plain words with settings in place: `Carries {pockets} card pockets a side`. `[key]` stands for a reckoned number
- * of that key, which opens its working.
- */
+/** Plain words with settings in place, by field id: `Carries {pockets} card pockets a side`. */
 export type Sentence = string

@@ -21,4 +21,4 @@ export const fieldsOf = (kind: Kind): readonly Field[] => [...kind.fields, ...CO
 
 export { SEWING_SENTENCES } from './common.js'
 export type { Choice, Field, Sentence } from './fields.js'
-export type { Kind, Materials, Role } from './kind.js'
+export { type Kind, type Materials, type Role, startingLeathers } from './kind.js'

@@ -9,6 +9,8 @@ export interface Role {
   readonly id: string
   readonly label: string
   readonly why: string
+  /** Thickness usual for it, mm: what a new design looks for on the shelf. */
+  readonly usual: number
 }
 
 /** What a kind may know of the materials. */
@@ -30,6 +32,14 @@ export interface Kind<P = Readonly<Record<string, unknown>>> {
   /** What is said of each panel, by panel id, with fields in place. */
   readonly sentences: Readonly<Record<string, readonly Sentence[]>>
   readonly master: (params: P, materials: Materials, reckon: Reckon) => Master
+}
+
+/** For each role the leather on the shelf that comes nearest to what is usual. Throws for an empty shelf. */
+export function startingLeathers(kind: Kind, shelf: readonly Leather[]): Record<string, Leather> {
+  if (shelf.length === 0) throw new RangeError('a new design needs at least one leather')
+  const nearest = (usual: number): Leather =>
+    shelf.reduce((a, b) => (Math.abs(b.thickness - usual) < Math.abs(a.thickness - usual) ? b : a))
+  return Object.fromEntries(kind.roles.map((role) => [role.id, nearest(role.usual)]))
 }
 
 /** The leather of a role; throws where the design has none, which its schema rules out. */

@@ -86,6 +86,8 @@ export interface Join {
   readonly backstitches: { readonly start: number; readonly end: number }
   /** A run of the same name on the other half, whose hole count must agree. */
   readonly twin?: string
+  /** What the two are called together. */
+  readonly pairName?: string
 }
 
 /** Two places that come to lie on each other and are ticked on both pieces. */
@@ -121,6 +123,8 @@ export interface Master {
   readonly joins: readonly Join[]
   readonly matches: readonly Match[]
   readonly fits: readonly Fit[]
+  /** What it carries, in words. */
+  readonly carries: readonly string[]
   /** The numbers makers ask for, by panel, each with its working. */
   readonly sizes: readonly { readonly panelId: string; readonly size: Reckoned }[]
 }

@@ -21,7 +21,6 @@ export type Mark =
     }
   | { readonly type: 'glue'; readonly area: Path }
   | { readonly type: 'notch'; readonly at: Point; readonly angle: number; readonly letters: string }
-  | { readonly type: 'stitch line'; readonly path: Path }
   | { readonly type: 'grain'; readonly at: Point; readonly angle: number }
 
 /** A hole as it is marked on a piece: a slot of the iron's own length, width and slant. */

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { RouterLink } from 'vue-router'
-import { overruledFor, sayFinding } from '@drumlin/core'
+import { boxUnion, overruledFor, pathData, sayFinding } from '@drumlin/core'
 import { useSettings } from '../app/settings.js'
 import { useJob } from '../job/job.js'
 import SentenceLine from '../sentence/SentenceLine.vue'
@@ -19,28 +19,7 @@ const sizes = computed(() =>
 const unfit = computed(() =>
   job.findings.filter((f) => f.code === 'fit' && overruledFor(job.settled!, f) === undefined),
 )
-const contents = computed(() => {
-  const sheets = derived.value.works[0]!.sheets.filter((s) => s.sheet.type === 'content')
-  const count = new Map<string, number>()
-  for (const { sheet } of sheets)
-    if (!sheet.clips.length || sheet.id.endsWith('left'))
-      count.set(sheet.name, (count.get(sheet.name) ?? 0) + 1)
-  return [...count].map(([name, n]) =>
-    n === 1 ? name : /^\d/.test(name) ? `${n} times ${name}` : `${n} ${name}s`,
-  )
-})
-const box = computed(() => {
-  const work = derived.value.works[0]!
-  return work.sheets.reduce(
-    (b, s) => ({
-      left: Math.min(b.left, s.box.left),
-      top: Math.min(b.top, s.box.top),
-      right: Math.max(b.right, s.box.right),
-      bottom: Math.max(b.bottom, s.box.bottom),
-    }),
-    work.sheets[0]!.box,
-  )
-})
+const box = computed(() => boxUnion(derived.value.works[0]!.sheets.map((s) => s.box)))
 const lying = computed(() =>
   derived.value.works[0]!.sheets.map((s) => ({
     id: s.sheet.id,
@@ -87,17 +66,15 @@ const matrix = (m: { a: number; b: number; c: number; d: number; e: number; f: n
               <PieceDrawing :piece="l.piece" :job="derived.design" bare />
             </g>
           </g>
-          <rect
+          <path
             v-else-if="l.content && !l.clip"
             :transform="matrix(l.move)"
-            :width="l.content.outline.segments[0]!.to.x"
-            :height="l.content.outline.segments[1]!.to.y"
-            rx="3.18"
+            :d="pathData(l.content.outline)"
             class="card"
           />
         </template>
       </svg>
-      <p>It takes {{ contents.join(', ') || 'nothing yet' }}.</p>
+      <p>It takes {{ derived.master.carries.join(', ') || 'nothing yet' }}.</p>
       <WorkingBox v-for="s in sizes" :key="s.key" :reckoned="s" />
       <p v-for="f in unfit" :key="f.key" class="unfit" role="alert">
         <strong>{{ f.rank === 'stop' ? 'Stop' : 'Look' }}</strong> {{ sayFinding(f, settings.unit).what }}

@@ -27,11 +27,11 @@ const written = ref('')
 /** Fixes are tried on the real design, which takes a moment: after the screen has settled, not while dragging. */
 let waiting: ReturnType<typeof setTimeout> | undefined
 watch(
-  () => props.settled,
-  (settled) => {
+  () => [props.settled, settings.unit] as const,
+  ([settled]) => {
     clearTimeout(waiting)
     if (reason.value !== undefined) return
-    waiting = setTimeout(() => (fixes.value = fixesOf(props.finding, settled)), 250)
+    waiting = setTimeout(() => (fixes.value = fixesOf(props.finding, settled, settings.unit)), 250)
   },
   { immediate: true },
 )

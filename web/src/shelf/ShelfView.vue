@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, onMounted, ref, shallowRef } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { freshDesign, kindOf, readDesign, readSentence } from '@drumlin/core'
+import { freshDesign, kindIds, kindOf, readDesign, readSentence, startingLeathers } from '@drumlin/core'
 import { useStores } from '../job/stores.js'
 import type { JobRecord } from '../storage/db.js'
 import { bringExamples, removeExamples } from '../storage/examples.js'
@@ -29,23 +29,14 @@ async function load(): Promise<void> {
 }
 onMounted(load)
 
-async function start(): Promise<void> {
-  const kind = kindOf('bifold')
-  const shelf = stores.own!
-  const fits = [
-    shelf.leathers[0]!,
-    shelf.leathers[1] ?? shelf.leathers[0]!,
-    shelf.leathers[1] ?? shelf.leathers[0]!,
-  ]
-  const leathers = Object.fromEntries(kind.roles.map((role, i) => [role.id, fits[i] ?? fits[0]!]))
+async function start(id: string): Promise<void> {
+  const [kind, shelf] = [kindOf(id), stores.own!]
+  const taken = jobs.value.map((j) => j.id)
   const design = freshDesign({
-    id: freeId(
-      'bifold',
-      jobs.value.map((j) => j.id),
-    ),
-    name: 'New bifold',
-    kind: kind.id,
-    leathers,
+    id: freeId(id, taken),
+    name: `New ${kind.name.toLowerCase()}`,
+    kind: id,
+    leathers: startingLeathers(kind, shelf.leathers),
     iron: shelf.irons[1] ?? shelf.irons[0]!,
     awl: shelf.awls[0]!,
     thread: shelf.threads[0]!,
@@ -108,7 +99,9 @@ async function fetchExamples(): Promise<void> {
   <div class="shelf">
     <header class="head">
       <h1>Shelf</h1>
-      <button class="act main" @click="start">Start a bifold</button>
+      <button v-for="id in kindIds()" :key="id" class="act main" @click="start(id)">
+        Start a {{ kindOf(id).name.toLowerCase() }}
+      </button>
       <button class="act" @click="picker?.click()">Open a design file</button>
       <input
         ref="picker"

@@ -7,6 +7,15 @@ import { BENCH } from './bench.js'
 import type { BifoldParams } from './params.js'
 import type { BifoldSizes } from './sizes.js'
 
+/** What it carries, as a maker would count it. */
+export function bifoldCarries(p: BifoldParams): string[] {
+  const counted = (n: number, one: string): string[] => (n === 0 ? [] : [`${n} ${one}${n === 1 ? '' : 's'}`])
+  return [
+    ...counted(2 * p.pockets * p.cardsPerPocket, 'card'),
+    ...counted(p.currency === 'none' ? 0 : p.notes, 'note'),
+  ]
+}
+
 /** What has to go in, against what there is: cards between the stitches and under the edge, notes in their compartment. */
 export function bifoldFits(p: BifoldParams, s: BifoldSizes, reckon: Reckon): Fit[] {
   return [...(p.pockets > 0 ? cardFits(p, s, reckon) : []), ...noteFits(p, s, reckon)]

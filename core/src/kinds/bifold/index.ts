@@ -1,5 +1,5 @@
 import type { Kind } from '../kind.js'
-import { bifoldFits } from './fits.js'
+import { bifoldCarries, bifoldFits } from './fits.js'
 import { bifoldJoins } from './joins.js'
 import { bifoldLayups, bifoldMatches } from './layup.js'
 import { bifoldPanels } from './panels.js'
@@ -40,6 +40,7 @@ export const bifold: Kind<BifoldParams> = {
       joins: bifoldJoins(params, sizes),
       matches: bifoldMatches(params, sizes),
       fits: bifoldFits(params, sizes, reckon),
+      carries: bifoldCarries(params),
       sizes: sizesOf(sizes, params.pockets > 0),
     }
   },

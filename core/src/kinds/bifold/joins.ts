@@ -29,6 +29,7 @@ function footJoin(side: Side, i: number, s: BifoldSizes): Join {
     name: `foot of pocket ${i + 1}, ${side}`,
     layup: 'open',
     twin: `foot-${i + 1}-${other(side)}`,
+    pairName: `foot of pocket ${i + 1}, both sides`,
     course: { type: 'line', sheet, line: { segments: line, closed: false } },
     through: [`inside-${side}`, sheet],
     glue: [{ sheet, chain: ['foot'], limit: BENCH.footMargin }],
@@ -48,6 +49,7 @@ function innerJoin(side: Side, p: BifoldParams, s: BifoldSizes): Join {
     name: `seam beside the fold, ${side}`,
     layup: 'open',
     twin: `inner-${other(side)}`,
+    pairName: 'seam beside the fold, both sides',
     course: {
       type: 'line',
       sheet: `inside-${side}`,
@@ -73,6 +75,7 @@ function outerJoin(side: Side, p: BifoldParams, s: BifoldSizes): Join {
     name: `outer seam, ${side}`,
     layup: 'open',
     twin: `outer-${other(side)}`,
+    pairName: 'outer seam, both sides',
     course: {
       type: 'edges',
       sheet: `inside-${side}`,

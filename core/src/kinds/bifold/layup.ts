@@ -1,4 +1,13 @@
-import { type Move, flipAbout, moveThen, point, pointMoved, polygon, shift } from '../../geometry/index.js'
+import {
+  type Move,
+  flipAbout,
+  moveThen,
+  point,
+  pointMoved,
+  polygon,
+  roundedPolygon,
+  shift,
+} from '../../geometry/index.js'
 import type { Clip, Layup, Match, PanelSheet, Sheet } from '../../master/index.js'
 import { CARD, NOTE_THICKNESS, currencyOf, largestNote } from '../../stores/index.js'
 import { firstTop } from './pocketPanels.js'
@@ -66,7 +75,8 @@ function pocketSheet(
   }
 }
 
-const rectangle = (w: number, h: number) => polygon([point(0, 0), point(w, 0), point(w, h), point(0, h)])
+const rectangleCorners = (w: number, h: number) => [point(0, 0), point(w, 0), point(w, h), point(0, h)]
+const rectangle = (w: number, h: number) => polygon(rectangleCorners(w, h))
 
 /** The cards of one pocket stand on its foot seam. */
 function cardsOf(
@@ -79,6 +89,8 @@ function cardsOf(
 ): Sheet[] {
   const floor = top + s.depth.value - (i === 0 ? s.shorten.value : 0)
   const x = (s.pocketWidth.value - CARD.width) / 2
+  const corners = rectangleCorners(CARD.width, CARD.height)
+  const card = roundedPolygon(corners.map((c) => ({ ...c, radius: CARD.cornerRadius }))).path
   return [
     {
       type: 'content',
@@ -86,7 +98,7 @@ function cardsOf(
       name: p.cardsPerPocket === 1 ? 'card' : `${p.cardsPerPocket} cards`,
       move: place(shift(x, floor - CARD.height)),
       clips: [],
-      outline: rectangle(CARD.width, CARD.height),
+      outline: card,
       thickness: p.cardsPerPocket * CARD.thickness,
     },
   ]

@@ -81,7 +81,7 @@ function insidePanel(
     flipped: 0,
     ...shape,
     grain: 0,
-    bands: [levelBand('inside.rim', `rim of the inside, ${RIM} mm`, t, t, rims, false)],
+    bands: [levelBand('inside.rim', 'rim of the inside', t, t, rims, false)],
     folds: [
       { id: 'fold', name: 'fold', from: point(w / 2, 0), to: point(w / 2, h), width: 0, rises: 'valley' },
     ],

@@ -132,7 +132,7 @@ export function footPocket(
     ...shape,
     folds: [],
     grain: 0,
-    bands: [levelBand('footPocket.rim', `sides and foot of the foot pocket, ${RIM} mm`, t, t, rims, false)],
+    bands: [levelBand('footPocket.rim', 'sides and foot of the foot pocket', t, t, rims, false)],
     notes: [],
   }
 }

@@ -3,16 +3,23 @@ import type { Field, Sentence } from '../fields.js'
 import type { Role } from '../kind.js'
 
 export const ROLES: readonly Role[] = [
-  { id: 'outside', label: 'Outside', why: 'the body of the wallet; 1.2 to 1.6 mm holds its shape' },
+  {
+    id: 'outside',
+    label: 'Outside',
+    why: 'the body of the wallet; 1.2 to 1.6 mm holds its shape',
+    usual: 1.4,
+  },
   {
     id: 'inside',
     label: 'Inside',
     why: 'carries the pockets and divides off the notes; lighter than the outside',
+    usual: 0.9,
   },
   {
     id: 'pockets',
     label: 'Pockets',
     why: 'the lightest of the three; every pocket adds its thickness to the pile',
+    usual: 0.9,
   },
 ]
 
