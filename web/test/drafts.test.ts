@@ -1,21 +1,11 @@
 import 'fake-indexeddb/auto'
 import { openDB } from 'idb'
 import { expect, test } from 'vitest'
-import { STARTER_STORES, freshDesign } from '@drumlin/core'
 import { dropDraft, keepDraft, listDrafts } from '../src/storage/drafts.js'
 import { createJob, readJob, removeJob } from '../src/storage/jobs.js'
+import { newBifold } from './support.js'
 
-const [calf, goat] = STARTER_STORES.leathers
-const design = (id: string) =>
-  freshDesign({
-    id,
-    name: 'One',
-    kind: 'bifold',
-    leathers: { outside: calf!, inside: goat!, pockets: goat! },
-    iron: STARTER_STORES.irons[1]!,
-    awl: STARTER_STORES.awls[0]!,
-    thread: STARTER_STORES.threads[0]!,
-  })
+const design = newBifold
 
 test('a database from before drafts were kept is taken over with what is in it', async () => {
   const old = await openDB('drumlin', 1, {

@@ -1,29 +1,13 @@
 import 'fake-indexeddb/auto'
 import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, describe, expect, test, vi } from 'vitest'
-import {
-  type Design,
-  STARTER_STORES,
-  applyEdit,
-  freshDesign,
-  overrideNumber,
-  rename,
-  setField,
-} from '@drumlin/core'
+import { applyEdit, overrideNumber, rename, setField } from '@drumlin/core'
 import { useJob } from '../src/job/job.js'
 import { database } from '../src/storage/db.js'
 import { appendEdit, createJob, readJob } from '../src/storage/jobs.js'
+import { newBifold } from './support.js'
 
-const [calf, goat] = STARTER_STORES.leathers
-const design: Design = freshDesign({
-  id: 'one',
-  name: 'One',
-  kind: 'bifold',
-  leathers: { outside: calf!, inside: goat!, pockets: goat! },
-  iron: STARTER_STORES.irons[1]!,
-  awl: STARTER_STORES.awls[0]!,
-  thread: STARTER_STORES.threads[0]!,
-})
+const design = newBifold()
 const thicker = (mm: number) => setField(`calf ${mm}`, ['leathers', 'outside', 'thickness'], mm)
 const width = (job: ReturnType<typeof useJob>): number => job.derived!.master.sizes[0]!.size.value
 

@@ -1,22 +1,12 @@
 import { describe, expect, test } from 'vitest'
-import { STARTER_STORES, derive, freshDesign, pathBox, pieceDrawing, transect, workOf } from '@drumlin/core'
+import { derive, pathBox, pieceDrawing, transect, workOf } from '@drumlin/core'
 import { firstCut, keptCut } from '../src/draft/cut.js'
 import { ROOM, largestRows } from '../src/draft/arrange.js'
 import { printMeasure, printOther, readWithin } from '../src/sentence/measures.js'
 import { gathered } from '../src/sheet/paths.js'
+import { newBifold } from './support.js'
 
-const [calf, goat] = STARTER_STORES.leathers
-const derived = derive(
-  freshDesign({
-    id: 'one',
-    name: 'One',
-    kind: 'bifold',
-    leathers: { outside: calf!, inside: goat!, pockets: goat! },
-    iron: STARTER_STORES.irons[1]!,
-    awl: STARTER_STORES.awls[0]!,
-    thread: STARTER_STORES.threads[0]!,
-  }),
-)
+const derived = derive(newBifold())
 const inside = derived.pieces.find((p) => p.id === 'inside')!
 
 describe('a drawing gathered for the screen', () => {

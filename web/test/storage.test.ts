@@ -1,14 +1,6 @@
 import 'fake-indexeddb/auto'
 import { beforeEach, expect, test } from 'vitest'
-import {
-  type Design,
-  type Edit,
-  STARTER_STORES,
-  applyEdit,
-  freshDesign,
-  rename,
-  setField,
-} from '@drumlin/core'
+import { type Design, type Edit, applyEdit, rename, setField } from '@drumlin/core'
 import { database } from '../src/storage/db.js'
 import {
   Overtaken,
@@ -21,18 +13,9 @@ import {
 } from '../src/storage/jobs.js'
 import { freeId } from '../src/shelf/ids.js'
 import { readWithin } from '../src/sentence/measures.js'
+import { newBifold } from './support.js'
 
-const [calf, goat] = STARTER_STORES.leathers
-const design = (id = 'one'): Design =>
-  freshDesign({
-    id,
-    name: 'One',
-    kind: 'bifold',
-    leathers: { outside: calf!, inside: goat!, pockets: goat! },
-    iron: STARTER_STORES.irons[1]!,
-    awl: STARTER_STORES.awls[0]!,
-    thread: STARTER_STORES.threads[0]!,
-  })
+const design = newBifold
 const done = (before: Design, edit: Edit, gesture?: string) => {
   const edited = applyEdit(before, edit)
   if (!edited.ok) throw new Error(edited.why)
