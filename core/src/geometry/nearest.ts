@@ -48,24 +48,56 @@ function narrowed(s: Segment, p: Point, t: number, reach: number): number {
   return (low + high) / 2
 }
 
-/** Coarse samples; from the best of them Newton's steps to the foot of the perpendicular, or a search where those fail. */
-function onCubic(p: Point, s: Cubic): number {
+interface Samples {
+  readonly stops: readonly number[]
+  readonly places: readonly Point[]
+}
+const knownSamples = new WeakMap<Cubic, Samples>()
+
+/** Places along a cubic, close enough that the nearest of them is a good start; kept with the cubic. */
+function samplesOf(s: Cubic): Samples {
+  const before = knownSamples.get(s)
+  if (before) return before
   const stops = segmentStops(s, 0.05)
   const dense = stops.length < 13 ? Array.from({ length: 13 }, (_, i) => i / 12) : stops
-  const sampled = dense.reduce((a, b) => (distanceAt(s, b, p) < distanceAt(s, a, p) ? b : a))
-  let best = sampled
+  const samples = { stops: dense, places: dense.map((t) => segmentPoint(s, t)) }
+  knownSamples.set(s, samples)
+  return samples
+}
+
+/** Newton's steps from `start` to the foot of the perpendicular; undefined where they lead away. */
+function footFromMaybe(s: Cubic, p: Point, start: number): number | undefined {
+  let best = start
+  let miss = pointSubtract(segmentPoint(s, best), p)
   for (let step = 0; step < 10; step += 1) {
     const [d, dd] = [segmentDerivative(s, best), cubicSecondDerivative(s, best)]
-    const miss = pointSubtract(segmentPoint(s, best), p)
-    const slope = pointDot(miss, d)
     const bend = pointDot(d, d) + pointDot(miss, dd)
-    const next = bend > 0 ? clamp(best - slope / bend) : NaN
-    if (!(distanceAt(s, next, p) <= distanceAt(s, best, p) + 1e-12))
-      return narrowed(s, p, sampled, 1 / (dense.length - 1))
+    const next = bend > 0 ? clamp(best - pointDot(miss, d) / bend) : NaN
+    const nextMiss = pointSubtract(segmentPoint(s, next), p)
+    if (!(Math.sqrt(pointDot(nextMiss, nextMiss)) <= Math.sqrt(pointDot(miss, miss)) + 1e-12)) return undefined
     if (Math.abs(next - best) < 1e-12) return next
     best = next
+    miss = nextMiss
   }
-  return narrowed(s, p, sampled, 1 / (dense.length - 1))
+  return undefined
+}
+
+/** Coarse samples; from the best of them Newton's steps, or a search where those fail. */
+function onCubic(p: Point, s: Cubic): number {
+  const { stops, places } = samplesOf(s)
+  let [sampled, least] = [0, Infinity]
+  for (let i = 0; i < places.length; i += 1) {
+    const [dx, dy] = [places[i]!.x - p.x, places[i]!.y - p.y]
+    const squared = dx * dx + dy * dy
+    if (squared < least) [sampled, least] = [stops[i]!, squared]
+  }
+  return footFromMaybe(s, p, sampled) ?? narrowed(s, p, sampled, 1 / (stops.length - 1))
+}
+
+/** How far a cubic passes from p near its parameter `guess`, mm; Infinity where that can't be told from there. */
+export function distanceNear(s: Cubic, p: Point, guess: number): number {
+  const foot = footFromMaybe(s, p, guess)
+  return foot === undefined ? Infinity : distanceAt(s, foot, p)
 }
 
 /** The place of a segment nearest to p. */

@@ -1,4 +1,4 @@
-import { pointAdd, pointDistance, pointRight, pointScale } from './point.js'
+import { pointAdd, pointRight, pointScale } from './point.js'
 import {
   type Arc,
   type Cubic,
@@ -13,7 +13,7 @@ import {
   segmentPoint,
   segmentTangent,
 } from './segment.js'
-import { segmentNearest } from './nearest.js'
+import { distanceNear } from './nearest.js'
 
 /** How far an offset cubic may lie from the true parallel, mm: a fifth of a fine pencil line's thickness would be 0.06. */
 const OFFSET_TOLERANCE = 0.002
@@ -53,13 +53,7 @@ function hermite(s: Cubic, distance: number): Cubic {
 }
 
 const worstMiss = (s: Cubic, candidate: Cubic, distance: number): number =>
-  Math.max(
-    ...[0.15, 0.3, 0.5, 0.7, 0.85].map((t) => {
-      const wanted = sidePoint(s, t, distance)
-      const drawn = segmentNearest(candidate, wanted).at
-      return pointDistance(wanted, drawn)
-    }),
-  )
+  Math.max(...[0.15, 0.3, 0.5, 0.7, 0.85].map((t) => distanceNear(candidate, sidePoint(s, t, distance), t)))
 
 function offsetCubic(s: Cubic, distance: number, depth: number): readonly Segment[] {
   const candidate = hermite(s, distance)
