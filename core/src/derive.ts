@@ -1,5 +1,7 @@
 import type { Design } from './design/index.js'
 import { type Kind, type Materials, kindOf } from './kinds/index.js'
+import { withDrawn } from './drawn/index.js'
+import { type EdgeWork, workEdges } from './edges/index.js'
 import { type LaidUp, layUp, withSkives } from './layup/index.js'
 import type { Master, Panel } from './master/index.js'
 import { type Piece, pieces } from './reckon/index.js'
@@ -12,6 +14,7 @@ export interface Derived {
   readonly kind: Kind
   readonly master: Master
   readonly panels: readonly Panel[]
+  readonly edges: readonly EdgeWork[]
   readonly works: readonly LaidUp[]
   readonly runs: readonly Run[]
   readonly pieces: readonly Piece[]
@@ -19,16 +22,16 @@ export interface Derived {
 
 const materialsOf = ({ leathers, iron }: Design): Materials => ({ leathers, iron })
 
-const thicknessesOf = (design: Design): Record<string, number> =>
-  Object.fromEntries(Object.entries(design.leathers).map(([role, leather]) => [role, leather.thickness]))
-
-/** Design → master panels → laid-up work → runs → pieces. Pure: the same design gives the same result everywhere. */
+/** Design → master panels → edges → laid-up work → runs → pieces. Pure: the same design gives the same result everywhere. */
 export function derive(design: Design): Derived {
   const kind = kindOf(design.kind)
   const reckon = reckoner(design.overrides)
-  const master = kind.master(kind.params.parse(design.params), materialsOf(design), reckon)
-  const panels = withSkives(master.panels, design.skives)
-  const works = master.layups.map((layup) => layUp(layup, panels, thicknessesOf(design)))
+  const made = kind.master(kind.params.parse(design.params), materialsOf(design), reckon)
+  const drawn = withDrawn(made, design.drawn, design.ties, design.leathers, reckon)
+  const panels = withSkives(drawn.panels, design.skives)
+  const edges = panels.map((panel) => workEdges(panel, design.leathers, reckon))
+  const master = { ...drawn, sizes: [...drawn.sizes, ...edges.flatMap(edgeSizes)] }
+  const works = master.layups.map((layup) => layUp(layup, edges))
   const runs = master.joins.flatMap((join) => {
     const work = workOf(works, join.layup)
     const run = runMaybe(join, panels, work, design, reckon)
@@ -39,11 +42,19 @@ export function derive(design: Design): Derived {
     kind,
     master,
     panels,
+    edges,
     works,
     runs,
-    pieces: pieces({ master, panels, open: works[0]!, runs, leathers: design.leathers, iron: design.iron }),
+    pieces: pieces({ master, works: edges, open: works[0], runs, iron: design.iron }),
   }
 }
+
+/** The numbers of a panel's turned edges, once for edges that share them. */
+const edgeSizes = ({ panel, turned, treatments }: EdgeWork) =>
+  [
+    ...turned.flatMap(({ turn }) => [turn.atFold, turn.allowance, turn.foldTo, turn.cost]),
+    ...treatments.flatMap((t) => t.numbers),
+  ].map((size) => ({ panelId: panel.id, size }))
 
 /** The laid-up work in the state of that id; throws where the design has none. */
 export function workOf(works: readonly LaidUp[], id: string): LaidUp {

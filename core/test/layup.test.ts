@@ -12,7 +12,7 @@ import {
 } from '../src/geometry/index.js'
 import { type LaidUp, layUp, layersAt, thicknessAt, transect, withSkives } from '../src/layup/index.js'
 import type { Band, Layup, Panel, PanelSheet, Sheet } from '../src/master/index.js'
-import { demoWith } from './support/designs.js'
+import { demoWith, worked } from './support/designs.js'
 
 const rectangle = (w: number, h: number) => polygon([point(0, 0), point(w, 0), point(w, h), point(0, h)])
 const panel = (id: string, w: number, h: number, bands: readonly Band[] = []): Panel => ({
@@ -50,7 +50,7 @@ const feather: Band = {
   areas: [{ outline: rectangle(10, 40), from: point(10, 0), to: point(0, 0) }],
 }
 const panels = [panel('back', 100, 40), panel('flap', 50, 40, [feather])]
-const work: LaidUp = layUp(layup(sheet('back', 0, 0), sheet('flap', 50, 0)), panels, { back: 1.5, flap: 1 })
+const work: LaidUp = layUp(layup(sheet('back', 0, 0), sheet('flap', 50, 0)), worked(panels, { back: 1.5, flap: 1 }))
 
 describe('thickness at a place', () => {
   test('one layer, two layers, and the slope between', () => {
@@ -65,13 +65,12 @@ describe('thickness at a place', () => {
   test('a clip counts only its own side', () => {
     const clipped = layUp(
       layup(sheet('back', 0, 0, { clips: [{ at: point(30, 0), inward: point(-1, 0) }] })),
-      panels,
-      { back: 1.5 },
+      worked(panels, { back: 1.5 }),
     )
     expect([29, 31].map((x) => thicknessAt(clipped, point(x, 5)))).toEqual([1.5, 0])
   })
   test('a sheet turned over has its bands turned over with it', () => {
-    const turned = layUp(layup(sheet('flap', 0, 0, { move: flipAbout(25) })), panels, { flap: 1 })
+    const turned = layUp(layup(sheet('flap', 0, 0, { move: flipAbout(25) })), worked(panels, { flap: 1 }))
     expect(thicknessAt(turned, point(45, 20))).toBeCloseTo(0.6, 9)
     expect(thicknessAt(turned, point(5, 20))).toBe(1)
   })
@@ -85,7 +84,7 @@ describe('thickness at a place', () => {
       outline: rectangle(20, 10),
       thickness: 0.76,
     }
-    const loaded = layUp(layup(sheet('back', 0, 0), card), panels, { back: 1.5 })
+    const loaded = layUp(layup(sheet('back', 0, 0), card), worked(panels, { back: 1.5 }))
     expect(thicknessAt(loaded, point(15, 10))).toBe(1.5)
     expect(thicknessAt(loaded, point(15, 10), true)).toBeCloseTo(2.26, 9)
   })
@@ -193,7 +192,7 @@ describe('the transect', () => {
       ).path,
     }
     const section = transect(
-      layUp(layup(sheet('back', 0, 0)), [rounded], { back: 1 }),
+      layUp(layup(sheet('back', 0, 0)), worked([rounded], { back: 1 })),
       point(-5, 2),
       point(50, 2),
     )

@@ -1,3 +1,4 @@
+import { worked } from './support/designs.js'
 import { describe, expect, test } from 'vitest'
 import * as f from '../src/formulas/index.js'
 import { point, polygon, shift } from '../src/geometry/index.js'
@@ -257,10 +258,10 @@ describe('four stacked pockets laid up', () => {
           move: shift(0, n === 0 ? 0 : 100 - (i.top! - (n - 1) * i.r!)),
         }) as const,
     )
-    const work = layUp({ id: 'open', name: 'open', carrier: 'back', sheets }, panels, {
-      back: i.tbk!,
-      pockets: i.t!,
-    })
+    const work = layUp(
+      { id: 'open', name: 'open', carrier: 'back', sheets },
+      worked(panels, { back: i.tbk!, pockets: i.t! }),
+    )
     const at = (x: number) => (i.y as unknown as number[]).map((y) => thicknessAt(work, point(x, 100 - y)))
     for (const [place, x] of [
       ['edge', 3],

@@ -24,6 +24,8 @@ export const freshDesign = ({ params, ...rest }: FreshDesign): Design =>
     overrides: {},
     skives: {},
     lengths: {},
+    drawn: [],
+    ties: [],
     habits: DEFAULT_HABITS,
     overruled: [],
   })

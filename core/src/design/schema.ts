@@ -1,10 +1,12 @@
 import { z } from 'zod'
+import { drawnPanelSchema, tieSchema } from '../drawn/index.js'
 import { kindIds, kindOf } from '../kinds/index.js'
+import { drawnProblems } from './drawnProblems.js'
 import { awlSchema, idSchema, ironSchema, leatherSchema, threadSchema } from '../stores/index.js'
 
 export const DESIGN_FORMAT = 'drumlin.design'
 /** The version this code writes. Older ones are brought up to it by `versions.ts`. */
-export const DESIGN_VERSION = 2
+export const DESIGN_VERSION = 3
 
 /** The workshop's own ways; lengths in mm. */
 export const habitsSchema = z.strictObject({
@@ -50,6 +52,10 @@ export const designSchema = z
     skives: z.record(z.string(), z.number().min(0).max(8)),
     /** In how many lengths of thread a run is sewn, by the run's id, where more than one. */
     lengths: z.record(z.string(), z.number().int().min(2).max(20)),
+    /** Panels drawn by hand; one with the id of a kind's panel was taken over from it. */
+    drawn: z.array(drawnPanelSchema).max(60),
+    /** Edges of drawn panels that have to match. */
+    ties: z.array(tieSchema).max(120),
     habits: habitsSchema,
     /** Findings the maker knows better than, with the reason. */
     overruled: z.array(
@@ -67,6 +73,8 @@ export const designSchema = z
         path: ['leathers', role.id],
         message: `a leather for the ${role.label.toLowerCase()} is needed`,
       })
+    for (const { path, message } of drawnProblems(design.drawn, design.leathers))
+      context.addIssue({ code: 'custom', path: ['drawn', ...path], message })
   })
 
 export type Design = z.infer<typeof designSchema>

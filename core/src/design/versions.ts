@@ -1,4 +1,4 @@
-import { STARTER_STORES } from '../stores/index.js'
+import { STARTER_STORES, leatherOf1 } from '../stores/index.js'
 import { DEFAULT_HABITS, DESIGN_VERSION } from './schema.js'
 
 type Plain = Record<string, unknown>
@@ -15,6 +15,16 @@ const STEPS: readonly ((design: Plain) => Plain)[] = [
     lengths: {},
     habits: DEFAULT_HABITS,
     overruled: [],
+  }),
+  // Version 2 knew nothing drawn by hand, and leathers without measured spots and test pieces.
+  (two) => ({
+    ...two,
+    version: 3,
+    drawn: [],
+    ties: [],
+    leathers: Object.fromEntries(
+      Object.entries((two.leathers ?? {}) as Plain).map(([role, leather]) => [role, leatherOf1(leather)]),
+    ),
   }),
 ]
 

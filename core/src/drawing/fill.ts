@@ -18,7 +18,7 @@ import {
 const STIPPLE = 1.7
 
 /** Dots inside an area on a grid that is fixed to the piece, so that two areas side by side agree. */
-export function stipple(area: Path): Point[] {
+export function stipple(area: Path, without?: Path): Point[] {
   const box = pathBox(area)
   const points: Point[] = []
   const rise = STIPPLE * 0.866
@@ -27,7 +27,7 @@ export function stipple(area: Path): Point[] {
     const shift = row % 2 === 0 ? 0 : STIPPLE / 2
     for (let x = Math.ceil((box.left - shift) / STIPPLE) * STIPPLE + shift; x <= box.right; x += STIPPLE) {
       const p = { x, y: row * rise }
-      if (pointInside(p, area)) points.push(p)
+      if (pointInside(p, area) && !(without && pointInside(p, without))) points.push(p)
     }
   }
   return points

@@ -19,9 +19,11 @@ import {
   type Move,
   pointMoved,
 } from '../geometry/index.js'
+import type { PanelMark } from '../master/index.js'
 import type { LengthUnit } from '../measure/index.js'
 import { printWeight, trimmed } from '../measure/index.js'
 import { type JobName, type Mark, type Piece, type PieceHole, pieceLabel } from '../reckon/index.js'
+import { blockDrawing, foldToDrawing, holeDrawing, setDrawing, skiveEdgeDrawing, treatDrawing } from './edgeMarks.js'
 import { hatch, stipple } from './fill.js'
 import { type Drawn, stroke, text } from './primitives.js'
 
@@ -37,13 +39,13 @@ export function pieceDrawing(piece: Piece, job: JobName, unit: LengthUnit): read
   return [
     ...marks,
     ...finished,
-    ...piece.holes.map(holeDrawing),
+    ...piece.holes.map(slitDrawing),
     stroke('cut', piece.cut, WEIGHT.cut),
     ...labelDrawing(piece, job, unit),
   ]
 }
 
-const holeDrawing = (hole: PieceHole): Drawn => {
+const slitDrawing = (hole: PieceHole): Drawn => {
   const [from, to] = [
     circlePoint(hole.at, hole.length / 2, hole.angle + Math.PI),
     circlePoint(hole.at, hole.length / 2, hole.angle),
@@ -56,18 +58,36 @@ function markDrawing(mark: Mark, piece: Piece, unit: LengthUnit): Drawn[] {
     case 'fold':
       return foldDrawing(mark)
     case 'glue':
-      return [{ type: 'dots', layer: 'glue', points: stipple(mark.area), diameter: 0.3 }]
+      return [{ type: 'dots', layer: 'glue', points: stipple(mark.area, mark.without), diameter: 0.3 }]
     case 'skive':
       return skiveDrawing(mark, piece.thickness ?? mark.start, unit)
     case 'notch':
       return notchDrawing(mark.at, mark.angle, mark.letters, piece)
     case 'grain':
       return grainDrawing(labelSpot(piece), mark.angle)
+    case 'skiveEdge':
+      return skiveEdgeDrawing(mark, unit)
+    case 'foldTo':
+      return foldToDrawing(mark.path)
+    case 'treat':
+      return treatDrawing(mark)
+    case 'stop':
+      return holeDrawing(mark.at, mark.across)
+    case 'block':
+      return blockDrawing(mark.path, mark.by, unit)
+    case 'set':
+      return setMarkDrawing(mark.mark, piece, unit)
   }
 }
 
+function setMarkDrawing(mark: PanelMark, piece: Piece, unit: LengthUnit): Drawn[] {
+  if (mark.type === 'notch' || mark.type === 'centre')
+    return notchDrawing(mark.at, mark.angle, mark.letters, piece)
+  return setDrawing(mark, unit)
+}
+
 /** A long dash with a pair of facing chevrons at each end, hill or valley written beside it. */
-function foldDrawing({ from, to, width, rises }: Mark & { type: 'fold' }): Drawn[] {
+function foldDrawing({ from, to, width, rises, note }: Mark & { type: 'fold' }): Drawn[] {
   const along = pointUnit(pointSubtract(to, from))
   const aside = pointRight(along)
   // A bend of no width worth drawing is one line.
@@ -90,7 +110,7 @@ function foldDrawing({ from, to, width, rises }: Mark & { type: 'fold' }): Drawn
   return [
     ...(half > 0 ? [-half, half] : [0]).map(shifted),
     ...[-1, 1].flatMap((side) => [chevron(from, side, 1), chevron(to, side, -1)]),
-    text('fold', word, rises, TYPE.mark, 'start', false, Math.atan2(along.y, along.x)),
+    text('fold', word, note ? `${rises}, ${note}` : rises, TYPE.mark, 'start', false, Math.atan2(along.y, along.x)),
   ]
 }
 

@@ -6,6 +6,8 @@ export const LAYERS = [
   'skive',
   'finished',
   'fold',
+  'fold-to',
+  'marks',
   'holes',
   'notches',
   'grain',

@@ -31,12 +31,15 @@ export {
 } from './stitch.js'
 export { beltGirth, handleArc, keeperLength, pipedCover, rolledCover, turnBack } from './strap.js'
 export {
+  bunching,
   cornerBunching,
   cornerExcess,
+  edgeExcess,
   evenSkive,
   foldToLine,
   mitreDistance,
   mitreOverlap,
+  snipRoot,
   turnAllowance,
   turnCost,
   turnCostSquare,

@@ -28,11 +28,21 @@ export interface CurvedTurn extends TurnedEdge {
   readonly angle: number
 }
 
+/** Edge too much (or missing) where a cut line `allowance` mm out lands `width` mm in round an angle; §4 [4.05]. */
+export const edgeExcess = (angle: number, allowance: number, width: number): number =>
+  angle * (allowance + width)
+/** How many layers lie where there was one on an outward curve of that radius; §4 [4.05]. */
+export const bunching = (radius: number, allowance: number, width: number): number =>
+  (radius + allowance) / (radius - width)
+/** Leather left at a snip on an inward curve where the edge may stretch by `strain`; §4 [4.06]. */
+export const snipRoot = (radius: number, strain: number): number => (strain * radius) / (2 + strain)
+
 /** Edge too much on an outward corner, to be lost in pleats or cuts; §4 [4.05]. */
-export const cornerExcess = (turn: CurvedTurn): number => turn.angle * (turnAllowance(turn) + turn.width)
+export const cornerExcess = (turn: CurvedTurn): number =>
+  edgeExcess(turn.angle, turnAllowance(turn), turn.width)
 /** How many layers lie where there was one; up to 2 pleats do it; §4 [4.05]. */
 export const cornerBunching = (turn: CurvedTurn): number =>
-  (turn.radius + turnAllowance(turn)) / (turn.radius - turn.width)
+  bunching(turn.radius, turnAllowance(turn), turn.width)
 
 /** Distance of the cut with no overlap from the finished corner of a right-angled mitre; §4 [4.07]. */
 export const mitreDistance = (edge: Omit<TurnedEdge, 'width'>): number => turnCost(edge) / Math.SQRT2

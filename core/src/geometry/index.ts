@@ -1,9 +1,10 @@
 export { type Box, boxCentre, boxGrown, boxHeight, boxUnion, boxWidth, pathBox } from './box.js'
 export { pathCrossesItself, pathCrossings } from './crossings.js'
+export { type Fillet, filletMaybe } from './fillet.js'
 export { pathPoints } from './flatten.js'
 export { pointInside } from './inside.js'
 export { segmentLength, segmentParameterAt } from './length.js'
-export { type Nearest, pathNearest } from './nearest.js'
+export { type Nearest, pathNearest, segmentNearest } from './nearest.js'
 export { type CornerStyle, offsetClosed, offsetLargestMaybe, offsetOpenMaybe } from './offset.js'
 export { type Overlay, overlay } from './overlay.js'
 export {
@@ -37,6 +38,7 @@ export {
 } from './point.js'
 export { type Region, overlayRegions, regionArea } from './regions.js'
 export { type Corner, type RoundedPolygon, roundedPolygon } from './rounded.js'
+export { type Across, beyondLine, pathSpread, pointSpread } from './spread.js'
 export {
   type Arc,
   type Cubic,
@@ -48,7 +50,10 @@ export {
   circlePoint,
   cubic,
   line,
+  segmentCurvature,
+  segmentPart,
   segmentPoint,
+  segmentReversed,
   segmentTangent,
 } from './segment.js'
 export {
@@ -61,6 +66,7 @@ export {
   moveThen,
   pathMoved,
   pointMoved,
+  segmentMoved,
   shift,
   turn,
 } from './transform.js'

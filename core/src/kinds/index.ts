@@ -1,10 +1,14 @@
 import { bifold } from './bifold/index.js'
+import { byHand } from './byHand.js'
 import { COMMON_FIELDS } from './common.js'
 import type { Field } from './fields.js'
 import type { Kind } from './kind.js'
 
 /** Every kind there is, by id. Their parameters are checked by the design's schema before they get here. */
-const KINDS: Readonly<Record<string, Kind>> = { bifold: bifold as unknown as Kind }
+const KINDS: Readonly<Record<string, Kind>> = {
+  bifold: bifold as unknown as Kind,
+  'by-hand': byHand as unknown as Kind,
+}
 
 export const kindIds = (): readonly string[] => Object.keys(KINDS)
 export const kindMaybe = (id: string): Kind | undefined => (Object.hasOwn(KINDS, id) ? KINDS[id] : undefined)

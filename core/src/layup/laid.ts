@@ -9,19 +9,25 @@ import {
   pointInside,
   pointMoved,
 } from '../geometry/index.js'
-import { type Band, type Clip, type Layup, type Panel, type Sheet, panelOf } from '../master/index.js'
+import { type EdgeProfile, type EdgeWork, profileDistance, profileLevel } from '../edges/index.js'
+import type { Band, Clip, Layup, Sheet } from '../master/index.js'
 
 /** A sheet ready to be asked how thick it is at a place. */
 export interface LaidSheet {
   readonly sheet: Sheet
+  /** The panel itself, or the border of it that is turned over and lies as a layer of its own. */
+  readonly part: 'whole' | 'turn'
   /** Own coordinates. */
   readonly outline: Path
   readonly bands: readonly Band[]
+  /** Thinned by the distance from edges. */
+  readonly profiles: readonly EdgeProfile[]
   readonly thickness: number
   readonly toSheet: Move
   /** Its outline in the coordinates of the laid-up work. */
   readonly placed: Path
   readonly box: Box
+  readonly work: EdgeWork | undefined
 }
 
 /** The work in one state, lowest sheet first. */
@@ -36,25 +42,43 @@ export interface Layer {
   readonly thickness: number
 }
 
-/** Thickness of each role's leather, mm. */
-export type Thicknesses = Readonly<Record<string, number>>
-
-export function layUp(layup: Layup, panels: readonly Panel[], thicknesses: Thicknesses): LaidUp {
-  const lay = (sheet: Sheet): LaidSheet => {
-    const panel = sheet.type === 'panel' ? panelOf(panels, sheet.panelId) : undefined
-    const outline = sheet.type === 'panel' ? panel!.outline : sheet.outline
+/** Every sheet of a state, in order, with the turned edges of its panels as layers where they come to lie. */
+export function layUp(layup: Layup, works: readonly EdgeWork[]): LaidUp {
+  const whole = (sheet: Sheet): LaidSheet => {
+    const work = sheet.type === 'panel' ? workFor(works, sheet.panelId) : undefined
+    const outline = sheet.type === 'panel' ? work!.panel.outline : sheet.outline
     const placed = pathMoved(outline, sheet.move)
     return {
       sheet,
+      part: 'whole',
       outline,
       placed,
-      bands: panel?.bands ?? [],
-      thickness: sheet.type === 'content' ? sheet.thickness : (thicknesses[panel!.role] ?? 0),
+      work,
+      bands: work?.panel.bands ?? [],
+      profiles: work ? [...work.turned.map((t) => t.body), ...work.skived] : [],
+      thickness: sheet.type === 'content' ? sheet.thickness : (work!.stock?.thickness ?? 0),
       toSheet: moveBack(sheet.move),
       box: pathBox(placed),
     }
   }
-  return { layup, sheets: layup.sheets.map(lay) }
+  const laid = layup.sheets.map(whole)
+  return { layup, sheets: laid.reduce(withTurn, laid) }
+}
+
+/** The panel's edges, worked out; throws where nobody did. */
+function workFor(works: readonly EdgeWork[], panelId: string): EdgeWork {
+  const work = works.find((w) => w.panel.id === panelId)
+  if (!work) throw new RangeError(`no panel “${panelId}”`)
+  return work
+}
+
+/** The turned border lies on the flesh side, over whatever it encloses. */
+function withTurn(sheets: readonly LaidSheet[], laid: LaidSheet): readonly LaidSheet[] {
+  if (laid.sheet.type !== 'panel' || !laid.work || laid.work.turned.length === 0) return sheets
+  const { turnedOver, grainUp } = laid.sheet
+  const last = sheets.findIndex((s) => s.part === 'whole' && s.sheet.id === (turnedOver ?? laid.sheet.id))
+  const turn: LaidSheet = { ...laid, part: 'turn', bands: [], profiles: laid.work.turned.map((t) => t.flap) }
+  return sheets.toSpliced(grainUp ? last : last + 1, 0, turn)
 }
 
 const insideClip = (p: Point, { at, inward }: Clip): boolean =>
@@ -62,7 +86,6 @@ const insideClip = (p: Point, { at, inward }: Clip): boolean =>
 
 /** What a band leaves at a place of its panel, or more than any leather where it does not reach. */
 function bandLevel(band: Band, local: Point): number {
-  if (!band.planned) return Infinity
   for (const { outline, from, to } of band.areas) {
     if (!pointInside(local, outline)) continue
     const [dx, dy] = [to.x - from.x, to.y - from.y]
@@ -72,16 +95,36 @@ function bandLevel(band: Band, local: Point): number {
   return Infinity
 }
 
-/** Thickness of one sheet at a place of the laid-up work, mm; 0 where it does not lie there. */
+/** Where the sheet lies at a place of the laid-up work, in its own coordinates. */
+function localMaybe({ box, sheet, toSheet, outline }: LaidSheet, p: Point): Point | undefined {
+  if (p.x < box.left || p.x > box.right || p.y < box.top || p.y > box.bottom) return undefined
+  if (!sheet.clips.every((clip) => insideClip(p, clip))) return undefined
+  const local = pointMoved(p, toSheet)
+  return pointInside(local, outline) ? local : undefined
+}
+
+/** Thickness of one sheet at a place of the laid-up work, mm; 0 where it does not lie there. Grooves count as leather. */
 export function sheetThickness(laid: LaidSheet, p: Point): number {
-  const { box, sheet } = laid
-  if (p.x < box.left || p.x > box.right || p.y < box.top || p.y > box.bottom) return 0
-  if (!sheet.clips.every((clip) => insideClip(p, clip))) return 0
-  const local = pointMoved(p, laid.toSheet)
-  if (!pointInside(local, laid.outline)) return 0
-  let least = laid.thickness
-  for (const band of laid.bands) least = Math.min(least, bandLevel(band, local))
+  const local = localMaybe(laid, p)
+  if (!local) return 0
+  let least = laid.part === 'turn' ? 0 : laid.thickness
+  for (const profile of laid.profiles) {
+    const distance = profileDistance(profile, local)
+    if (distance === Infinity) continue
+    const level = profileLevel(profile, distance)
+    least = laid.part === 'turn' ? Math.max(least, level) : Math.min(least, level)
+  }
+  for (const band of laid.bands)
+    if (band.planned && !band.hollow) least = Math.min(least, bandLevel(band, local))
   return least
+}
+
+/** How deep a groove is cut into the flesh side of a sheet at a place, mm. */
+export function grooveDepth(laid: LaidSheet, p: Point): number {
+  const hollow = laid.bands.filter((band) => band.hollow)
+  const local = hollow.length > 0 ? localMaybe(laid, p) : undefined
+  if (!local) return 0
+  return Math.max(0, ...hollow.map((band) => laid.thickness - bandLevel(band, local)))
 }
 
 /** The layers at a place, lowest first. Contents lie in it only where asked for. */

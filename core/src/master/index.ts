@@ -1,7 +1,10 @@
+export { chainsOf, edgeChain, insetChainMaybe } from './chains.js'
 export type {
+  Bend,
   Clip,
   ContentSheet,
   EdgeCourse,
+  Fault,
   Fit,
   Glue,
   Join,
@@ -16,9 +19,16 @@ export {
   type Band,
   type BandArea,
   type Edge,
+  type EdgeSkive,
   type Fate,
   type Fold,
+  type LayerSort,
   type Panel,
+  type PanelMark,
+  type Stock,
+  type TurnSchool,
+  type TurnedFate,
   edgeOf,
+  isTurned,
   panelOf,
 } from './panel.js'

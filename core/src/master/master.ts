@@ -22,6 +22,8 @@ export interface PanelSheet extends SheetPlace {
   readonly type: 'panel'
   readonly panelId: string
   readonly grainUp: boolean
+  /** The sheet its turned edges are folded over, where something lies inside them. */
+  readonly turnedOver?: string
 }
 
 /** Something carried (a card, a note) lying in the work; drawn and measured only when it is put in. */
@@ -33,6 +35,14 @@ export interface ContentSheet extends SheetPlace {
 
 export type Sheet = PanelSheet | ContentSheet
 
+/** Where sheets of one panel are joined by a bend: at `at` they run off in the direction of `outward`. */
+export interface Bend {
+  readonly sheets: readonly [string, string]
+  readonly at: Point
+  /** Unit vector. */
+  readonly outward: Point
+}
+
 /** The work in one state, from the lowest sheet to the uppermost. */
 export interface Layup {
   readonly id: string
@@ -40,6 +50,8 @@ export interface Layup {
   /** The panel in whose own coordinates the work lies, so that it can be drawn over that panel's piece. */
   readonly carrier: string
   readonly sheets: readonly Sheet[]
+  /** Folds that are closed in this state. */
+  readonly bends?: readonly Bend[]
 }
 
 /** Follows edges of a placed panel, `margin` mm in, from the start of the first named edge, less what is trimmed off. */
@@ -116,6 +128,22 @@ export interface Fit {
   readonly remedy?: { readonly field: string; readonly value: number }
 }
 
+/** Something in a drawing that can't be made as it stands; a check says it in words. */
+export interface Fault {
+  readonly panelId: string
+  readonly at: Point
+  readonly what:
+    | 'crosses itself'
+    | 'no corner to round'
+    | 'nothing left'
+    | 'fold misses'
+    | 'groove too narrow'
+    | 'groove too deep'
+    | 'edges differ'
+  readonly words: Readonly<Record<string, string>>
+  readonly numbers: Readonly<Record<string, number>>
+}
+
 /** What a kind makes of its parameters: panels at finished size and how they lie and hold together. */
 export interface Master {
   readonly panels: readonly Panel[]
@@ -127,4 +155,5 @@ export interface Master {
   readonly carries: readonly string[]
   /** The numbers makers ask for, by panel, each with its working. */
   readonly sizes: readonly { readonly panelId: string; readonly size: Reckoned }[]
+  readonly faults?: readonly Fault[]
 }

@@ -7,7 +7,55 @@ export interface RawFate {
   readonly finish: 'burnished' | 'painted' | 'left'
   readonly trim: number
 }
-export type Fate = RawFate
+
+/** How the leather is thinned for a turned edge; docs/formulas.md §4. */
+export type TurnSchool = 'even' | 'fold' | 'feather'
+
+/** The border folded over and stuck down; `lines` rows of stitches hold it, the first `margin` mm in. */
+export interface TurnedFate {
+  readonly type: 'turned' | 'rolled'
+  /** From the finished edge to where the cut edge lands, mm. */
+  readonly width: number
+  readonly school: TurnSchool
+  /** Thickness really left at a skived edge, mm. */
+  readonly atEdge: number
+  /** Width of the skive where only the last few millimetres are feathered. */
+  readonly feather: number
+  /** The edge of what it is turned over: rounded off, or square as cut. */
+  readonly core: 'round' | 'square'
+  readonly lines: 0 | 1 | 2
+  readonly margin: number
+}
+
+/** The cut edge wrapped in a strip that shows `width` mm on both faces. */
+export interface BoundFate {
+  readonly type: 'bound'
+  readonly width: number
+  /** Thickness of the strip, mm. */
+  readonly binding: number
+  readonly margin: number
+}
+
+/** Sewn `margin` mm in; `trim` mm are cut extra and trimmed flush after sewing. */
+export interface SewnFate {
+  readonly type: 'sewn'
+  readonly margin: number
+  readonly trim: number
+  readonly finish: 'burnished' | 'painted' | 'left'
+}
+
+/** The piece is cut doubled: this straight edge lies on a fold of the leather. */
+export interface OnFoldFate {
+  readonly type: 'doubled'
+}
+
+/** Cut longer by so much and cut to length on the work. */
+export interface LongFate {
+  readonly type: 'long'
+  readonly by: number
+}
+
+export type Fate = RawFate | TurnedFate | BoundFate | SewnFate | OnFoldFate | LongFate
 
 /** A named stretch of a panel's outline: segments `first` to `last`, both included. */
 export interface Edge {
@@ -28,6 +76,10 @@ export interface Fold {
   readonly rises: 'hill' | 'valley'
   /** What this panel is cut longer for the fold: in full, and what is taken of it, where it is the longer one. */
   readonly allowance?: { readonly full: Reckoned; readonly taken: Reckoned }
+  /** Said beside the fold on the piece. */
+  readonly note?: string
+  /** How far it is folded, radians; a half turn where left out. */
+  readonly angle?: number
 }
 
 /**
@@ -42,6 +94,8 @@ export interface Band {
   readonly end: number
   /** Skived by the pattern as it stands, or only a place where skiving could help. */
   readonly planned: boolean
+  /** A groove: what was cut out stays empty under what lies over it. */
+  readonly hollow?: boolean
 }
 
 export interface BandArea {
@@ -49,6 +103,38 @@ export interface BandArea {
   readonly from: Point
   readonly to: Point
 }
+
+/** Skived along edges: `start` mm thick at the finished edge, `end` mm at `width` mm in, and the leather's own beyond. */
+export interface EdgeSkive {
+  readonly key: string
+  readonly name: string
+  /** Neighbouring edges in the order of the outline. */
+  readonly chain: readonly string[]
+  readonly width: number
+  readonly start: number
+  readonly end: number
+}
+
+/** What a piece is cut from where that is not a leather of the design. */
+export interface Stock {
+  readonly name: string
+  readonly thickness: number
+  readonly neutral: number
+  readonly swatch: string
+}
+
+/** A thing marked on a panel, in the panel's coordinates; lengths mm, angles radians. */
+export type PanelMark =
+  | { readonly type: 'notch'; readonly id: string; readonly at: Point; readonly angle: number; readonly letters: string }
+  | { readonly type: 'centre'; readonly id: string; readonly at: Point; readonly angle: number; readonly letters: string }
+  | { readonly type: 'slot'; readonly id: string; readonly at: Point; readonly angle: number; readonly length: number; readonly punch: number }
+  | { readonly type: 'hole'; readonly id: string; readonly at: Point; readonly punch: number }
+  | { readonly type: 'text'; readonly id: string; readonly at: Point; readonly text: string }
+  | { readonly type: 'up' | 'grain'; readonly id: string; readonly at: Point; readonly angle: number }
+  | { readonly type: 'window'; readonly id: string; readonly at: Point; readonly angle: number; readonly length: number; readonly width: number }
+
+/** What a component is to the panel it follows. */
+export type LayerSort = 'lining' | 'reinforcement' | 'board' | 'foam' | 'interlining'
 
 /** One piece of the design at finished size, drawn by a kind or by hand, in its own coordinates, mm. */
 export interface Panel {
@@ -69,6 +155,17 @@ export interface Panel {
   readonly labelAt?: Point
   /** Plain remarks printed on the piece. */
   readonly notes: readonly string[]
+  readonly stock?: Stock
+  /** The whole piece split to this thickness, mm. */
+  readonly split?: number
+  readonly skives?: readonly EdgeSkive[]
+  readonly marks?: readonly PanelMark[]
+  /** Cut first as a block this much bigger all round, mm. */
+  readonly block?: number
+  /** The panel it follows, where it is a layer behind one, and as what. */
+  readonly behind?: { readonly panelId: string; readonly sort: LayerSort }
+  /** Thickness of what its turned edges are turned over, mm. */
+  readonly core?: number
 }
 
 /** The edge of that id; throws where the panel has none. */
@@ -84,3 +181,6 @@ export function panelOf(panels: readonly Panel[], id: string): Panel {
   if (!panel) throw new RangeError(`no panel “${id}”`)
   return panel
 }
+
+/** Whether the border of this edge is folded over. */
+export const isTurned = (fate: Fate): fate is TurnedFate => fate.type === 'turned' || fate.type === 'rolled'

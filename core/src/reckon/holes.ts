@@ -24,7 +24,7 @@ function sameSet(a: readonly HolePlace[], b: readonly HolePlace[]): boolean {
 
 function sheetsOf(panel: Panel, work: LaidUp, runs: readonly Run[]): SheetHoles[] {
   return work.sheets
-    .filter((laid) => laid.sheet.type === 'panel' && laid.sheet.panelId === panel.id)
+    .filter((laid) => laid.part === 'whole' && laid.sheet.type === 'panel' && laid.sheet.panelId === panel.id)
     .map((laid) => ({
       clipped: laid.sheet.clips.length > 0,
       byRun: runs

@@ -17,12 +17,19 @@ import {
   segmentTangent,
 } from '../geometry/index.js'
 import type { LaidUp } from '../layup/index.js'
-import type { Glue, Master, Panel } from '../master/index.js'
-import { edgeChain, insetChainMaybe, panelSheetOf } from '../stitch/index.js'
+import { type Glue, type Master, type Panel, edgeChain, insetChainMaybe } from '../master/index.js'
+import { panelSheetOf } from '../stitch/index.js'
 import type { Mark } from './piece.js'
 
 export const foldMarks = (panel: Panel): Mark[] =>
-  panel.folds.map(({ from, to, width, rises }) => ({ type: 'fold', from, to, width, rises }))
+  panel.folds.map(({ from, to, width, rises, note }) => ({
+    type: 'fold',
+    from,
+    to,
+    width,
+    rises,
+    ...(note ? { note } : {}),
+  }))
 
 export const skiveMarks = (panel: Panel): Mark[] =>
   panel.bands

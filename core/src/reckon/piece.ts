@@ -1,5 +1,6 @@
 import type { Path, Point } from '../geometry/index.js'
-import type { Panel } from '../master/index.js'
+import type { EdgeProfile, EdgeWork, Treatment } from '../edges/index.js'
+import type { Panel, PanelMark } from '../master/index.js'
 
 /** What is drawn on a piece besides its outline, in the piece's own coordinates, mm. */
 export type Mark =
@@ -9,6 +10,7 @@ export type Mark =
       readonly to: Point
       readonly width: number
       readonly rises: 'hill' | 'valley'
+      readonly note?: string
     }
   | {
       readonly type: 'skive'
@@ -19,7 +21,23 @@ export type Mark =
       readonly end: number
       readonly name: string
     }
-  | { readonly type: 'glue'; readonly area: Path }
+  | {
+      readonly type: 'skiveEdge'
+      readonly profile: EdgeProfile
+      /** Which way into the piece. */
+      readonly inward: 1 | -1
+      /** How far outside the profile's line the skive begins, mm: the allowance of a turned edge. */
+      readonly outside: number
+      readonly full: number
+      readonly name: string
+    }
+  | { readonly type: 'foldTo'; readonly path: Path }
+  | { readonly type: 'treat'; readonly cuts: readonly Path[]; readonly sort: Treatment['sort'] }
+  | { readonly type: 'stop'; readonly at: Point; readonly across: number }
+  | { readonly type: 'block'; readonly path: Path; readonly by: number }
+  | { readonly type: 'set'; readonly mark: PanelMark }
+  /** Inside the area and outside what is left out of it. */
+  | { readonly type: 'glue'; readonly area: Path; readonly without?: Path }
   | { readonly type: 'notch'; readonly at: Point; readonly angle: number; readonly letters: string }
   | { readonly type: 'grain'; readonly at: Point; readonly angle: number }
 
@@ -45,6 +63,8 @@ export interface Piece {
   readonly swatch: string
   readonly finished: Path
   readonly cut: Path
+  /** What becomes of its edges, with the numbers. */
+  readonly work: EdgeWork
   readonly marks: readonly Mark[]
   readonly holes: readonly PieceHole[]
 }

@@ -1,8 +1,9 @@
-import { type Path, offsetLargestMaybe } from '../geometry/index.js'
+import type { EdgeWork } from '../edges/index.js'
 import type { LaidUp } from '../layup/index.js'
-import type { Master, Panel } from '../master/index.js'
+import type { Master } from '../master/index.js'
 import type { Run } from '../stitch/index.js'
-import type { Iron, Leather } from '../stores/index.js'
+import type { Iron } from '../stores/index.js'
+import { blockMarks, doubledMarks, edgeSkiveMarks, turnMarks } from './edgeMarks.js'
 import { markedHoles } from './holes.js'
 import { foldMarks, glueMarks, grainMark, notchMarks, skiveMarks } from './marks.js'
 import type { Piece } from './piece.js'
@@ -10,49 +11,46 @@ import type { Piece } from './piece.js'
 /** What guides are cut from. */
 const CARD_STOCK = { name: 'card', swatch: '#ffffff' }
 
-/** The outline to cut: the finished one, grown where an edge is trimmed flush after sewing. */
-export function cutOutline(panel: Panel): Path {
-  const trims = panel.outline.segments.map(
-    (_, i) => panel.edges.find((e) => i >= e.first && i <= e.last)?.fate.trim ?? 0,
-  )
-  if (trims.every((t) => t === 0)) return panel.outline
-  return offsetLargestMaybe(panel.outline, trims) ?? panel.outline
-}
-
 export interface PieceInputs {
   readonly master: Master
-  readonly panels: readonly Panel[]
-  readonly open: LaidUp
+  readonly works: readonly EdgeWork[]
+  /** The work laid open; a design without panels has none. */
+  readonly open: LaidUp | undefined
   readonly runs: readonly Run[]
-  readonly leathers: Readonly<Record<string, Leather>>
   readonly iron: Iron
 }
 
 /** Every piece to cut, with all its marks. */
 export function pieces(inputs: PieceInputs): Piece[] {
-  return inputs.panels.map((panel) => pieceOf(panel, inputs))
+  return inputs.works.map((work) => pieceOf(work, inputs))
 }
 
-function pieceOf(panel: Panel, { master, open, runs, leathers, iron }: PieceInputs): Piece {
-  const leather = leathers[panel.role]
+function pieceOf(work: EdgeWork, { master, open, runs, iron }: PieceInputs): Piece {
+  const { panel, stock } = work
   return {
     panel,
+    work,
     id: panel.id,
     name: panel.name,
     count: panel.count,
     flipped: panel.flipped,
-    material: leather?.name ?? CARD_STOCK.name,
-    thickness: leather?.thickness,
-    swatch: leather?.swatch ?? CARD_STOCK.swatch,
+    material: stock?.name ?? CARD_STOCK.name,
+    thickness: stock?.thickness,
+    swatch: stock?.swatch ?? CARD_STOCK.swatch,
     finished: panel.outline,
-    cut: cutOutline(panel),
+    cut: work.cut,
     marks: [
-      ...glueMarks(panel, master, open),
+      ...(open ? glueMarks(panel, master, open) : []),
+      ...turnMarks(work),
       ...skiveMarks(panel),
+      ...edgeSkiveMarks(work),
       ...foldMarks(panel),
-      ...notchMarks(panel, master, open),
-      ...(leather ? [grainMark(panel)] : []),
+      ...doubledMarks(panel),
+      ...(open ? notchMarks(panel, master, open) : []),
+      ...(panel.marks ?? []).map((mark) => ({ type: 'set', mark }) as const),
+      ...(stock?.leather ? [grainMark(panel)] : []),
+      ...blockMarks(work),
     ],
-    holes: markedHoles(panel, open, runs, iron),
+    holes: open ? markedHoles(panel, open, runs, iron) : [],
   }
 }

@@ -1,8 +1,5 @@
 import {
   type Path,
-  offsetOpenMaybe,
-  openPath,
-  pathArea,
   pathLength,
   pathMoved,
   pathPart,
@@ -14,7 +11,7 @@ import {
   type Panel,
   type PanelSheet,
   type Sheet,
-  edgeOf,
+  insetChainMaybe,
   panelOf,
 } from '../master/index.js'
 
@@ -25,19 +22,8 @@ export function panelSheetOf(sheets: readonly Sheet[], id: string): PanelSheet {
   return sheet
 }
 
-/** The stretch of a panel's outline that the named edges cover, in the order of the outline. */
-export function edgeChain(panel: Panel, chain: readonly string[]): Path {
-  const edges = chain.map((id) => edgeOf(panel, id))
-  return openPath(edges.flatMap((e) => panel.outline.segments.slice(e.first, e.last + 1)))
-}
-
-/** The chain moved `inset` mm into the panel; undefined where the panel is too small for it. */
-export function insetChainMaybe(panel: Panel, chain: readonly string[], inset: number): Path | undefined {
-  const inward = pathArea(panel.outline) >= 0 ? 1 : -1
-  return offsetOpenMaybe(edgeChain(panel, chain), inward * inset)
-}
-
 function edgeCourse(course: EdgeCourse, panel: Panel, sheet: PanelSheet): Path | undefined {
+  if (!course.chain.every((id) => panel.edges.some((e) => e.id === id))) return undefined
   const inset = insetChainMaybe(panel, course.chain, course.margin.value)
   if (!inset) return undefined
   const whole = course.backwards ? pathReversed(inset) : inset

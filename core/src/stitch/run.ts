@@ -3,6 +3,7 @@ import {
   angleMoved,
   pathCrossings,
   pathLength,
+  pathMoved,
   pathPlaceAt,
   pointMoved,
   segmentLength,
@@ -70,6 +71,12 @@ function stacked(place: HolePlace, sheets: readonly LaidSheet[]): Hole {
 /** Steps nearer than this are one, mm. */
 const SAME_STEP = 0.05
 
+/** Where a sheet ends: its outline, or for a turned border the line its cut edge lands on. */
+const borders = (laid: LaidSheet): readonly Path[] =>
+  laid.part === 'whole'
+    ? [laid.placed]
+    : laid.work!.turned.flatMap((t) => (t.landing ? [pathMoved(t.landing, laid.sheet.move)] : []))
+
 /** Edges of the sewn sheets that cross the run inside it, with whether they lie open to one face. */
 function stepsOf(path: Path, work: LaidUp, sheets: readonly LaidSheet[]): Step[] {
   const starts = path.segments.reduce<number[]>(
@@ -79,7 +86,8 @@ function stepsOf(path: Path, work: LaidUp, sheets: readonly LaidSheet[]): Step[]
   const length = starts[starts.length - 1]!
   const sewn = { ...work, sheets }
   const found = sheets.flatMap((laid) =>
-    pathCrossings(path, laid.placed)
+    borders(laid)
+      .flatMap((border) => pathCrossings(path, border))
       .map(({ segment, parameter }) => starts[segment]! + segmentLength(path.segments[segment]!, parameter))
       .filter((distance) => distance > 0.01 && distance < length - 0.01)
       .map((distance): Step => {
@@ -129,6 +137,7 @@ export function runMaybe(
       backstitches: join.backstitches.start + join.backstitches.end,
       tail: habits.tail,
       waste: habits.waste,
+      factor: Math.max(0, ...sheets.map((s) => s.work?.stock?.threadFactor ?? 0)) || 1,
       lengths,
     },
     reckon,

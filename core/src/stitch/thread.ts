@@ -13,6 +13,8 @@ export interface SaddleRun {
   readonly tail: number
   /** Share added for what is pulled in and cut off. */
   readonly waste: number
+  /** What the leather really takes, as a multiple of the formula, from its test pieces. */
+  readonly factor: number
   /** Lengths of thread it is sewn with; each new one starts two stitches back. */
   readonly lengths: number
 }
@@ -53,7 +55,7 @@ export function saddleThread(run: SaddleRun, reckon: Reckon): Reckoned {
       ends: given('ends', 2 * run.lengths, 'count'),
       mean: given('mean', meanStack(stacks), 'thickness'),
       tail: given('tail', run.tail),
-      factor: given('factor', 1 + run.waste, 'share'),
+      factor: given('factor', (1 + run.waste) * run.factor, 'share'),
     },
     (v) =>
       saddleStitchThread({

@@ -1,4 +1,4 @@
-import type { Stores } from './schema.js'
+import { type Leather, type Stores, reckonedThickness } from './schema.js'
 
 /** The shelves of the stores. */
 export type Shelf = 'leathers' | 'irons' | 'awls' | 'threads'
@@ -37,7 +37,8 @@ export const COLUMNS: Readonly<Record<Shelf, readonly Column[]>> = {
     choice('tannage', 'tannage', 'vegetable', 'chrome', 'mixed'),
     choice('temper', 'temper', 'soft', 'medium', 'firm'),
     { key: 'weight', label: 'as sold', type: 'range', least: 0.2, most: 8 },
-    measure('thickness', 'reckoned with', 'thickness', 0.2, 8, 0.05),
+    choice('use', 'reckoned with', 'low', 'middle', 'measured', 'own'),
+    measure('thickness', 'thickness', 'thickness', 0.2, 8, 0.05),
     measure('neutral', 'neutral share', 'share', 0.3, 0.75, 0.01),
     measure('give', 'give', 'share', 0.001, 0.08, 0.001),
     measure('bears', 'bears', 'thickness', 0.1, 4, 0.05),
@@ -71,11 +72,19 @@ export const SHELF_NAMES: Readonly<Record<Shelf, { readonly title: string; reado
 
 export type Good = Stores[Shelf][number]
 
+/** A leather with the thickness its choice asks for; one whose thickness was written over is reckoned with that. */
+function settled(leather: Leather, before: Leather | undefined): Leather {
+  const written = before && before.use === leather.use && before.thickness !== leather.thickness
+  const use = written ? 'own' : leather.use
+  return { ...leather, use, thickness: reckonedThickness({ ...leather, use }) }
+}
+
 /** The stores with one thing put on a shelf in place of the one of its id, or at the end. */
 export function withGood(stores: Stores, shelf: Shelf, good: Good): Stores {
   const list = stores[shelf] as readonly Good[]
   const known = list.some((g) => g.id === good.id)
-  return { ...stores, [shelf]: known ? list.map((g) => (g.id === good.id ? good : g)) : [...list, good] }
+  const put = shelf === 'leathers' ? settled(good as Leather, list.find((g) => g.id === good.id) as Leather | undefined) : good
+  return { ...stores, [shelf]: known ? list.map((g) => (g.id === good.id ? put : g)) : [...list, put] }
 }
 
 /** The stores without the thing of that id. A shelf keeps its last one: a new job needs something to start with. */

@@ -9,16 +9,23 @@ export {
   largestNote,
 } from './contents.js'
 export { diameterOf } from './fibres.js'
+export { type Learnt, type Lessons, lessonsOf, trialProblem, withLessons } from './trials.js'
+export { leatherOf1, readStoresData } from './versions.js'
 export {
   type Awl,
+  HIDE_PARTS,
+  type HidePart,
   type Iron,
   type Leather,
   type Stores,
   type Thread,
+  type Trial,
   awlSchema,
   id as idSchema,
   ironSchema,
   leatherSchema,
+  reckonedThickness,
+  thicknessRange,
   storesSchema,
   threadSchema,
 } from './schema.js'

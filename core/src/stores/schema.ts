@@ -1,31 +1,9 @@
 import { z } from 'zod'
+import { leatherSchema } from './leather.js'
+import { colour, id, mm, name } from './parts.js'
 
-const mm = (least: number, most: number) => z.number().min(least).max(most)
-const name = z.string().trim().min(1).max(80)
-export const id = z.string().regex(/^[a-z0-9][a-z0-9-]{0,63}$/, 'small letters, digits and hyphens')
-const colour = z.string().regex(/^#[0-9a-fA-F]{6}$/, 'a colour such as #c9d7d1')
-
-/** One leather: as sold, and the thickness to reckon with. All lengths in mm. */
-export const leatherSchema = z.strictObject({
-  id,
-  name,
-  tannage: z.enum(['vegetable', 'chrome', 'mixed']),
-  temper: z.enum(['soft', 'medium', 'firm']),
-  /** As sold: the thinnest and the thickest it may be. */
-  weight: z
-    .strictObject({ low: mm(0.2, 8), high: mm(0.2, 8) })
-    .refine((w) => w.low <= w.high, { error: 'the low end of the weight must not be above the high end' }),
-  /** The thickness everything is reckoned with. */
-  thickness: mm(0.2, 8),
-  /** Share of the thickness, from the inner side of a bend, that keeps its length; docs/formulas.md §0. */
-  neutral: z.number().min(0.3).max(0.75),
-  /** How much a face stretches once broken in, as a share of its width; docs/formulas.md §9. */
-  give: z.number().min(0.001).max(0.08),
-  /** The thinnest it may be skived where it is sewn, mm. */
-  bears: mm(0.1, 4),
-  swatch: colour,
-})
-export type Leather = z.infer<typeof leatherSchema>
+export { type HidePart, type Leather, type Trial, HIDE_PARTS, leatherSchema, reckonedThickness, thicknessRange } from './leather.js'
+export { id } from './parts.js'
 
 /** A pricking iron: pitch, slot and how deep it goes. Slant in degrees from the line of the seam. */
 export const ironSchema = z.strictObject({
@@ -61,7 +39,7 @@ export type Thread = z.infer<typeof threadSchema>
 /** Everything a workshop has on its shelves that a design may use. */
 export const storesSchema = z.strictObject({
   format: z.literal('drumlin.stores'),
-  version: z.literal(1),
+  version: z.literal(2),
   leathers: z.array(leatherSchema),
   irons: z.array(ironSchema),
   awls: z.array(awlSchema),

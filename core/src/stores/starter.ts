@@ -1,9 +1,10 @@
+import { LEATHER_SINCE_2 } from './leather.js'
 import type { Stores } from './schema.js'
 
 /** What a bare workshop starts with: plain goods by what they are, for the maker to replace with their own. */
 export const STARTER_STORES: Stores = {
   format: 'drumlin.stores',
-  version: 1,
+  version: 2,
   leathers: [
     {
       id: 'veg-calf-14',
@@ -13,6 +14,12 @@ export const STARTER_STORES: Stores = {
       weight: { low: 1.3, high: 1.5 },
       thickness: 1.4,
       neutral: 0.5,
+      turn: 0.5,
+      ...LEATHER_SINCE_2,
+      use: 'middle',
+      measured: [],
+      parts: [],
+      trials: [],
       give: 0.015,
       bears: 0.4,
       swatch: '#c8d6d2',
@@ -25,6 +32,12 @@ export const STARTER_STORES: Stores = {
       weight: { low: 0.8, high: 1.0 },
       thickness: 0.9,
       neutral: 0.5,
+      turn: 0.5,
+      ...LEATHER_SINCE_2,
+      use: 'middle',
+      measured: [],
+      parts: [],
+      trials: [],
       give: 0.018,
       bears: 0.35,
       swatch: '#e4dfcc',
@@ -37,6 +50,12 @@ export const STARTER_STORES: Stores = {
       weight: { low: 1.6, high: 2.0 },
       thickness: 1.8,
       neutral: 0.5,
+      turn: 0.5,
+      ...LEATHER_SINCE_2,
+      use: 'middle',
+      measured: [],
+      parts: [],
+      trials: [],
       give: 0.025,
       bears: 0.5,
       swatch: '#d5cddb',
@@ -49,6 +68,12 @@ export const STARTER_STORES: Stores = {
       weight: { low: 2.4, high: 2.8 },
       thickness: 2.6,
       neutral: 0.5,
+      turn: 0.5,
+      ...LEATHER_SINCE_2,
+      use: 'middle',
+      measured: [],
+      parts: [],
+      trials: [],
       give: 0.008,
       bears: 0.8,
       swatch: '#d9d3b4',

@@ -24,6 +24,8 @@ export interface Reckoned {
   readonly quantity: Quantity
   readonly formula: string
   readonly source: string
+  /** Read off a drawing, so that no other number can be written over it. */
+  readonly measured?: boolean
   readonly inputs: Readonly<Record<string, Term>>
 }
 
@@ -43,6 +45,7 @@ export interface Formula {
   readonly formula: string
   readonly source: string
   readonly quantity?: Quantity
+  readonly measured?: boolean
 }
 
 type Values<I extends Readonly<Record<string, Term>>> = { readonly [K in keyof I]: number }

@@ -1,6 +1,10 @@
 import { readFileSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
 import { type Derived, type Design, type Edit, applyEdit, derive, readDesign } from '@drumlin/core'
+import { type EdgeWork, workEdges } from '../../src/edges/index.js'
+import type { Panel } from '../../src/master/index.js'
+import { STARTER_STORES } from '../../src/stores/index.js'
+import { reckoner } from '../../src/working/index.js'
 
 const file = (name: string): string =>
   fileURLToPath(new URL(`../../../demo/designs/${name}.drumlin.json`, import.meta.url))
@@ -36,4 +40,15 @@ export function sizeOf(derived: Derived, key: string): number {
   const found = derived.master.sizes.find(({ size }) => size.key === key)
   if (!found) throw new Error(`no size ${key}`)
   return found.size.value
+}
+
+/** Panels with their edges worked out, cut from plain leathers of those thicknesses. */
+export function worked(panels: readonly Panel[], thicknesses: Readonly<Record<string, number>>): EdgeWork[] {
+  const leathers = Object.fromEntries(
+    Object.entries(thicknesses).map(([role, thickness]) => [
+      role,
+      { ...STARTER_STORES.leathers[0]!, use: 'own' as const, thickness },
+    ]),
+  )
+  return panels.map((panel) => workEdges(panel, leathers, reckoner({})))
 }

@@ -1,0 +1,44 @@
+export {
+  type Readings,
+  insertPoint,
+  moveHandle,
+  movePoint,
+  partEdge,
+  readingsAt,
+  removePoint,
+  setGoing,
+  setRadius,
+  setRise,
+} from './draw.js'
+export { edgeBroughtTo, tiesFollowed } from './follow.js'
+export { barePanel, drawnFromPath, takenOver } from './fromPath.js'
+export { drawnRoles, withDrawn } from './master.js'
+export { layerRole } from './materials.js'
+export { drawnSegments, mirroredPoint, outlineOf } from './outline.js'
+export {
+  type DrawnEdge,
+  type DrawnFate,
+  type DrawnFold,
+  type DrawnLayer,
+  type DrawnMark,
+  type DrawnPanel,
+  type DrawnSkive,
+  type Going,
+  type MarkPlace,
+  type Node,
+  type Tie,
+  drawnPanelSchema,
+  tieSchema,
+} from './schema.js'
+export {
+  type Outlined,
+  type Reading,
+  type Shape,
+  type ShapeField,
+  SHAPES,
+  fromPoints,
+  fromReadings,
+  readingsProblem,
+} from './shapes.js'
+export { type Snapped, type SnapTo, snapPoint } from './snap.js'
+export { drawnEdgeLength, tieNames } from './ties.js'

@@ -1,0 +1,184 @@
+import { type Path, type Point, pathArea, pathBox, boxHeight, boxWidth, boxCentre, pathCrossesItself, pathLength, segmentTangent } from '../geometry/index.js'
+import type { Edge, Fate, Fault, Panel } from '../master/index.js'
+import { type Reckon, type Reckoned, given } from '../working/index.js'
+import { bandsOf, edgeSkivesOf } from './skives.js'
+import { foldLine } from './foldLine.js'
+import { type FoldNumbers, closedThickness, foldNumbers } from './folds.js'
+import { layerPanel } from './layers.js'
+import { marksOf } from './marks.js'
+import { type Leathers, isEnclosed, layerStuff, panelStuff } from './materials.js'
+import { type Opened, openedAt } from './opened.js'
+import { type Owned, outlineOf } from './outline.js'
+import type { DrawnFate, DrawnPanel } from './schema.js'
+
+/** What a drawn panel comes to: the panel, its component pieces, the numbers, and what is wrong with it. */
+export interface DrawnMade {
+  readonly drawn: DrawnPanel
+  readonly panel: Panel
+  readonly layers: readonly Panel[]
+  readonly folds: readonly FoldNumbers[]
+  readonly opened: Opened
+  readonly sizes: readonly { readonly panelId: string; readonly size: Reckoned }[]
+  readonly faults: readonly Fault[]
+}
+
+const SAME_TURN = { lines: 0, margin: 1 } as const
+
+/** The fate of an edge with what the leather itself says filled in. */
+export function fateOf(fate: DrawnFate, atEdge: number): Fate {
+  switch (fate.type) {
+    case 'turned':
+    case 'rolled':
+      return { ...SAME_TURN, ...fate, atEdge: fate.atEdge ?? atEdge }
+    case 'raw':
+      return { ...fate, trim: 0 }
+    case 'sewn':
+      return { ...fate, trim: 0 }
+    case 'trimmed':
+      return { ...fate, type: 'sewn' }
+    case 'bound':
+    case 'doubled':
+    case 'long':
+      return fate
+  }
+}
+
+/** Edges from the owners of the segments: stretches of one edge that touch are one, the mirrored half gets its own id. */
+function edgesFrom(owners: readonly Owned[], drawn: DrawnPanel, fates: readonly Fate[]): Edge[] {
+  const edges: Edge[] = []
+  owners.forEach(({ edge, half }, i) => {
+    const last = edges[edges.length - 1]
+    const before = owners[i - 1]
+    if (last && before && before.edge === edge) {
+      edges[edges.length - 1] = { ...last, last: i, id: half === 'drawn' || !last.id.endsWith('-m') ? edge : last.id }
+      return
+    }
+    const known = drawn.edges.find((e) => e.id === edge)
+    const id = half === 'mirrored' ? `${edge}-m` : edge
+    edges.push({ id, name: `${known?.name ?? edge}${half === 'mirrored' ? ', other half' : ''}`, first: i, last: i, fate: fates[i]! })
+  })
+  return edges.map((e) => (e.id.endsWith('-m') ? e : { ...e, name: drawn.edges.find((d) => d.id === e.id)?.name ?? e.name }))
+}
+
+/** Edges that face away beyond a draped fold are cut long. */
+function withDraping(edges: readonly Edge[], opened: Opened, folds: readonly FoldNumbers[]): Edge[] {
+  const inward = pathArea(opened.path) >= 0 ? 1 : -1
+  return edges.map((edge) => {
+    const tangent = segmentTangent(opened.path.segments[edge.first]!, 0.5)
+    const out = { x: tangent.y * inward, y: -tangent.x * inward }
+    const extra = folds.reduce((sum, f, i) => {
+      const { beyond } = opened.lines[i]!
+      return sum + (f.draped && out.x * beyond.x + out.y * beyond.y > 0.7 ? f.draped.value : 0)
+    }, 0)
+    if (extra === 0) return edge
+    const { fate } = edge
+    if (fate.type === 'raw') return { ...edge, fate: { type: 'long', by: extra } as const }
+    return fate.type === 'sewn' ? { ...edge, fate: { ...fate, trim: fate.trim + extra } } : edge
+  })
+}
+
+const drapeNote = (f: FoldNumbers): string | undefined =>
+  f.draped ? `cut ${f.draped.value.toFixed(1)} long, mark on the work` : undefined
+
+/** Works a drawn panel out to the master panel and its component pieces. */
+export function makeDrawn(drawn: DrawnPanel, leathers: Leathers, reckon: Reckon): DrawnMade {
+  const own = panelStuff(drawn, leathers)
+  const { path, owners, unrounded } = outlineOf(drawn)
+  const folds = foldNumbers(drawn, leathers, reckon)
+  const opened = openedAt(path, folds.map((f) => ({ fold: f.fold, by: f.letIn.value })))
+  const drawnFates = owners.map((o) => drawn.edges.find((e) => e.id === o.edge)?.fate ?? ({ type: 'raw', finish: 'left' } as const))
+  const placedOwners = opened.origins.map((i) => owners[i]!)
+  const fates = opened.origins.map((i) => fateOf(drawnFates[i]!, own.atEdge))
+  const edges = withDraping(edgesFrom(placedOwners, drawn, fates), opened, folds)
+  const core = drawn.layers.filter(isEnclosed).reduce((sum, l) => sum + layerStuff(drawn, l, leathers).thickness, 0)
+  const bare: Panel = {
+    id: drawn.id,
+    name: drawn.name,
+    role: drawn.role,
+    count: drawn.count,
+    flipped: Math.min(drawn.flipped, drawn.count),
+    outline: opened.path,
+    edges,
+    folds: folds.flatMap((f, i) =>
+      foldLine(f.fold, opened.lines[i]!.at, opened.path, {
+        width: f.fold.type === 'groove' && f.fold.groove?.shape === 'v' ? 0 : f.bend.value,
+        ...(drapeNote(f) ? { note: drapeNote(f)! } : {}),
+      }),
+    ),
+    bands: bandsOf(drawn, own.thickness, folds, opened),
+    grain: drawn.grain,
+    notes: drawn.split === null ? [] : [`split to ${own.thickness} mm`],
+    core,
+    ...(drawn.split === null ? {} : { split: drawn.split }),
+    ...(drawn.block > 0 ? { block: drawn.block } : {}),
+  }
+  const skives = edgeSkivesOf(drawn, bare)
+  const panel: Panel = { ...bare, skives, marks: marksOf(drawn, bare, opened.moved) }
+  const made = drawn.layers.map((layer) => layerPanel(drawn, layer, path, drawnFates, folds, leathers, reckon))
+  return {
+    drawn,
+    panel,
+    folds,
+    opened,
+    layers: made.flatMap((m) => (m.ok ? [m.panel] : [])),
+    sizes: [
+      ...sizesOf(drawn, panel, path, folds, closedThickness(drawn, leathers, reckon), reckon),
+      ...made.flatMap((m) => (m.ok ? m.insets.map((size) => ({ panelId: m.panel.id, size })) : [])),
+    ],
+    faults: [...faultsOf(drawn, path, unrounded, panel, own.thickness), ...made.flatMap((m) => (m.ok ? [] : [emptyLayer(drawn, path, m.layer.name, m.widest)]))],
+  }
+}
+
+function sizesOf(drawn: DrawnPanel, panel: Panel, path: Path, folds: readonly FoldNumbers[], closed: Reckoned | undefined, reckon: Reckon) {
+  const [was, is] = [pathBox(path), pathBox(panel.outline)]
+  const size = (what: string, label: string, before: number, now: number): Reckoned =>
+    reckon(
+      { key: `${drawn.id}.${what}`, label, formula: '{drawn} as drawn + {folds} let in at folds', source: '§2', measured: true },
+      { drawn: given('drawn', before), folds: given('folds', now - before) },
+      (v) => v.drawn + v.folds,
+    )
+  const around = reckon(
+    { key: `${drawn.id}.round`, label: 'all round the finished edge', formula: '{length} measured along it', source: '§7', measured: true },
+    { length: given('length', pathLength(panel.outline)) },
+    (v) => v.length,
+  )
+  return [
+    size('width', 'width', boxWidth(was), boxWidth(is)),
+    size('height', 'height', boxHeight(was), boxHeight(is)),
+    around,
+    ...folds.flatMap((f) => [f.bend, f.letIn, ...(f.draped ? [f.draped] : []), ...(f.step ? [f.step] : [])]),
+    ...(closed ? [closed] : []),
+  ].map((one) => ({ panelId: drawn.id, size: one }))
+}
+
+const emptyLayer = (drawn: DrawnPanel, path: Path, layer: string, widest: number): Fault => ({
+  panelId: drawn.id,
+  at: boxCentre(pathBox(path)),
+  what: 'nothing left',
+  words: { layer },
+  numbers: { inset: widest },
+})
+
+/** Thickness that must stay at a groove (J): a share of the leather, and a least; docs/formulas.md §5. */
+const GROOVE = { share: 0.4, least: 0.8 } as const
+
+function faultsOf(drawn: DrawnPanel, path: Path, unrounded: readonly number[], panel: Panel, thickness: number): Fault[] {
+  const crossing = pathCrossesItself(path)
+  const fault = (what: Fault['what'], at: Point, words = {}, numbers = {}): Fault => ({ panelId: drawn.id, at, what, words, numbers })
+  return [
+    ...(crossing ? [fault('crosses itself', crossing)] : []),
+    ...[...new Set(unrounded)].map((i) => fault('no corner to round', drawn.nodes[i]!, {}, { point: i + 1, radius: drawn.nodes[i]!.radius })),
+    ...drawn.folds.flatMap((f) => {
+      const missed = panel.folds.some((p) => p.id === f.id) ? [] : [fault('fold misses', f.at, { fold: f.name })]
+      const groove = f.type === 'groove' ? f.groove : null
+      if (!groove) return missed
+      const left = thickness - groove.depth
+      const least = Math.min(thickness, Math.max(GROOVE.share * thickness, GROOVE.least))
+      return [
+        ...missed,
+        ...(groove.shape === 'v' && f.turn > groove.opening + 1e-6 ? [fault('groove too narrow', f.at, { fold: f.name }, { turn: f.turn, opening: groove.opening })] : []),
+        ...(left < least - 1e-9 ? [fault('groove too deep', f.at, { fold: f.name }, { left, least, thickness })] : []),
+      ]
+    }),
+  ]
+}

@@ -1,0 +1,172 @@
+import type { Point } from '../geometry/index.js'
+import { tidy, tidyPoint } from './draw.js'
+import type { DrawnEdge, DrawnPanel, Going, Node } from './schema.js'
+
+/** A measure a shape asks for, mm. */
+export interface ShapeField {
+  readonly id: string
+  readonly label: string
+  readonly value: number
+  readonly least: number
+  readonly most: number
+}
+
+export type Outlined = Pick<DrawnPanel, 'nodes' | 'edges' | 'mirror'>
+
+/** A shape to begin with. Symmetrical ones are half drawings, mirrored across their upright middle. */
+export interface Shape {
+  readonly id: string
+  readonly label: string
+  readonly fields: readonly ShapeField[]
+  readonly make: (values: Readonly<Record<string, number>>) => Outlined
+}
+
+const field = (id: string, label: string, value: number, least = 5, most = 2000): ShapeField => ({ id, label, value, least, most })
+
+const NAMES: Readonly<Record<string, string>> = { top: 'top edge', side: 'side', foot: 'foot', round: 'edge all round' }
+
+const edgesOf = (nodes: readonly Node[]): DrawnEdge[] =>
+  [...new Set(nodes.map((n) => n.edge))].map((id) => ({ id, name: NAMES[id] ?? id, fate: { type: 'raw', finish: 'burnished' } }))
+
+const node = (x: number, y: number, edge: string, radius = 0, going: Going = { type: 'line' }): Node => ({
+  ...tidyPoint({ x, y }),
+  radius: tidy(radius),
+  going,
+  edge,
+})
+
+/** The right half from the top of the axis down to its foot. */
+function half(nodes: readonly Node[]): Outlined {
+  return { nodes: [...nodes], edges: edgesOf(nodes), mirror: { way: 'upright', at: 0 } }
+}
+
+/** A curve that leaves one point level and reaches the other level or upright. */
+const curve = (c1: Point, c2: Point): Going => ({ type: 'curve', c1: tidyPoint(c1), c2: tidyPoint(c2) })
+
+/** How far a cubic's handle lies out for a quarter of an ellipse, as a share. */
+const QUARTER = 0.5523
+
+/** Shapes with measures, in the order they are offered. Lengths in mm. */
+export const SHAPES: readonly Shape[] = [
+  {
+    id: 'rectangle',
+    label: 'rectangle',
+    fields: [field('width', 'width', 200), field('height', 'height', 120)],
+    make: ({ width, height }) => half([node(0, 0, 'top'), node(width! / 2, 0, 'side'), node(width! / 2, height!, 'foot'), node(0, height!, 'foot')]),
+  },
+  {
+    id: 'rounded',
+    label: 'rounded rectangle',
+    fields: [field('width', 'width', 200), field('height', 'height', 120), field('radius', 'corner radius', 12, 0, 500)],
+    make: ({ width, height, radius }) =>
+      half([node(0, 0, 'top'), node(width! / 2, 0, 'side', radius!), node(width! / 2, height!, 'foot', radius!), node(0, height!, 'foot')]),
+  },
+  {
+    id: 'tapered',
+    label: 'tapered panel',
+    fields: [field('top', 'width at the top', 90), field('foot', 'width at the foot', 60), field('height', 'height', 240), field('radius', 'corner radius at the foot', 8, 0, 300)],
+    make: ({ top, foot, height, radius }) =>
+      half([node(0, 0, 'top'), node(top! / 2, 0, 'side'), node(foot! / 2, height!, 'foot', radius!), node(0, height!, 'foot')]),
+  },
+  {
+    id: 'flap',
+    label: 'flap with a curved foot',
+    fields: [field('width', 'width', 240), field('height', 'height in the middle', 150), field('side', 'height at the sides', 90)],
+    make: ({ width, height, side }) => {
+      const [w, drop] = [width! / 2, height! - side!]
+      return half([
+        node(0, 0, 'top'),
+        node(w, 0, 'side'),
+        node(w, side!, 'foot', 0, curve({ x: w, y: side! + QUARTER * drop }, { x: QUARTER * w, y: height! })),
+        node(0, height!, 'foot'),
+      ])
+    },
+  },
+  {
+    id: 'trapezium',
+    label: 'trapezium',
+    fields: [field('top', 'width at the top', 160), field('foot', 'width at the foot', 220), field('height', 'height', 140)],
+    make: ({ top, foot, height }) =>
+      half([node(0, 0, 'top'), node(top! / 2, 0, 'side'), node(foot! / 2, height!, 'foot'), node(0, height!, 'foot')]),
+  },
+  {
+    id: 'circle',
+    label: 'circle',
+    fields: [field('across', 'across', 80)],
+    make: ({ across }) =>
+      half([
+        node(0, 0, 'round', 0, { type: 'arc', rise: tidy(across! / 2) }),
+        node(0, across!, 'round'),
+      ]),
+  },
+  {
+    id: 'strap-round',
+    label: 'strap with a round end',
+    fields: [field('width', 'width', 24, 5, 200), field('length', 'length', 300)],
+    make: ({ width, length }) => {
+      const r = width! / 2
+      return half([
+        node(0, 0, 'top'),
+        node(r, 0, 'side'),
+        node(r, Math.max(0, length! - r), 'foot', 0, { type: 'arc', rise: tidy(r * (1 - Math.SQRT1_2)) }),
+        node(0, length!, 'foot'),
+      ])
+    },
+  },
+  {
+    id: 'strap-point',
+    label: 'strap with a pointed end',
+    fields: [field('width', 'width', 24, 5, 200), field('length', 'length', 300), field('point', 'length of the point', 20, 2, 300)],
+    make: ({ width, length, point }) =>
+      half([node(0, 0, 'top'), node(width! / 2, 0, 'side'), node(width! / 2, Math.max(1, length! - point!), 'foot'), node(0, length!, 'foot')]),
+  },
+]
+
+/** One caliper reading: how wide the thing is so far from its top, mm. */
+export interface Reading {
+  readonly down: number
+  readonly width: number
+}
+
+/** What is wrong with a list of readings, in words; undefined where a shape can be made of them. */
+export function readingsProblem(readings: readonly Reading[]): string | undefined {
+  if (readings.length < 2) return 'At least two readings are needed: the width at the top and the width at the foot.'
+  const back = readings.findIndex((r, i) => i > 0 && r.down <= readings[i - 1]!.down)
+  if (back > 0) return `Reading ${back + 1} lies at ${readings[back]!.down} mm, not farther down than the one before it.`
+  const none = readings.findIndex((r) => r.width < 0 || r.width > 4000)
+  return none < 0 ? undefined : `Reading ${none + 1} says ${readings[none]!.width} mm wide; that can't be.`
+}
+
+/** A thing measured with calipers from its top down, drawn as a half: straight between readings, or one smooth side. */
+export function fromReadings(readings: readonly Reading[], smooth: boolean): Outlined {
+  const [first, last] = [readings[0]!, readings[readings.length - 1]!]
+  const at = (i: number): Point => {
+    const r = readings[Math.min(readings.length - 1, Math.max(0, i))]!
+    return { x: r.width / 2, y: r.down - first.down }
+  }
+  const side = readings.slice(0, -1).map((_, i): Node => {
+    const [p, q] = [at(i), at(i + 1)]
+    if (!smooth) return node(p.x, p.y, 'side')
+    const tangent = (k: number): Point => ({ x: (at(k + 1).x - at(k - 1).x) / 6, y: (at(k + 1).y - at(k - 1).y) / 6 })
+    const [a, b] = [tangent(i), tangent(i + 1)]
+    return node(p.x, p.y, 'side', 0, curve({ x: p.x + a.x, y: p.y + a.y }, { x: q.x - b.x, y: q.y - b.y }))
+  })
+  const foot = at(readings.length - 1)
+  const top = first.width > 0 ? [node(0, 0, 'top')] : []
+  const end = last.width > 0 ? [node(foot.x, foot.y, 'foot'), node(0, foot.y, 'foot')] : [node(0, foot.y, 'side')]
+  return half([...top, ...side, ...end])
+}
+
+/** Points clicked one after the other, joined by straight lines: all round, or one half of it. */
+export function fromPoints(points: readonly Point[], halfAt: number | null): Outlined {
+  const nodes = points.map((p, i) => node(p.x, p.y, `edge-${i + 1}`))
+  const edges = nodes.map((n, i): DrawnEdge => ({ id: n.edge, name: `edge ${i + 1}`, fate: { type: 'raw', finish: 'burnished' } }))
+  if (halfAt === null) return { nodes, edges, mirror: null }
+  const last = nodes.length - 1
+  const ends = nodes.map((n, i) => ({
+    ...n,
+    x: i === 0 || i === last ? tidy(halfAt) : n.x,
+    edge: i === last ? nodes[last - 1]!.edge : n.edge,
+  }))
+  return { nodes: ends, edges: edges.slice(0, -1), mirror: { way: 'upright', at: tidy(halfAt) } }
+}

@@ -1,0 +1,83 @@
+import {
+  type Path,
+  type Point,
+  closedPath,
+  offsetLargestMaybe,
+  openPath,
+  line,
+  pathCrossings,
+  pathLength,
+  pathNearest,
+  pathPart,
+  pointsMeet,
+  polyline,
+  segmentLength,
+} from '../geometry/index.js'
+import type { Fate, Panel } from '../master/index.js'
+import type { Turn } from './turn.js'
+
+/** How far the cut line lies outside the finished edge (inside where negative), mm. */
+export function growOf(fate: Fate, turn: Turn | undefined): number {
+  switch (fate.type) {
+    case 'turned':
+    case 'rolled':
+      return turn?.allowance.value ?? 0
+    case 'raw':
+    case 'sewn':
+      return fate.trim
+    case 'bound':
+      return -fate.binding
+    case 'long':
+      return fate.by
+    case 'doubled':
+      return 0
+  }
+}
+
+/** The outline grown by so much on each segment; the finished one where nothing is left to cut. */
+export function grownOutline(panel: Panel, grow: (segment: number) => number): Path | undefined {
+  const distances = panel.outline.segments.map((_, i) => grow(i))
+  return distances.every((d) => d === 0) ? panel.outline : offsetLargestMaybe(panel.outline, distances)
+}
+
+const distanceOf = (path: Path, p: Point): number => {
+  const near = pathNearest(path, p)
+  const before = path.segments.slice(0, near.segment).reduce((sum, s) => sum + segmentLength(s), 0)
+  return before + segmentLength(path.segments[near.segment]!, near.parameter)
+}
+
+/** The stretch of a closed path from one distance on to another, round its start where need be. */
+function stretch(path: Path, from: number, to: number): Path {
+  if (to > from + 1e-9) return pathPart(path, from, to)
+  const head = to > 1e-9 ? pathPart(path, 0, to).segments : []
+  return openPath([...pathPart(path, from, pathLength(path)).segments, ...head])
+}
+
+/** Where a ray from inside the cut line meets it first. */
+function meets(path: Path, from: Point, to: Point): Point | undefined {
+  const reach = { x: from.x + 4 * (to.x - from.x), y: from.y + 4 * (to.y - from.y) }
+  if (pointsMeet(from, reach)) return undefined
+  const along = pathCrossings(openPath([line(from, reach)]), path)
+  return along.find((c) => !pointsMeet(c.at, from, 1e-3))?.at
+}
+
+/**
+ * The cut outline with one corner cut off along a line of points: the shorter stretch between its ends is replaced. A
+ * line that does not meet the outline at both ends changes nothing.
+ */
+export function withCornerCut(path: Path, points: readonly Point[]): Path {
+  const middle = points.length === 3
+  const root = points[middle ? 1 : 0]!
+  const start = middle ? meets(path, root, points[0]!) : root
+  const end = meets(path, root, points[points.length - 1]!)
+  if (!start || !end || pointsMeet(start, end, 1e-3)) return path
+  const [a, b] = [distanceOf(path, start), distanceOf(path, end)]
+  const total = pathLength(path)
+  const ahead = (((b - a) % total) + total) % total
+  const by = polyline(middle ? [start, root, end] : [start, end]).segments
+  if (ahead < 1e-6 || total - ahead < 1e-6) return path
+  // Walked from start to end the outline covers `ahead`; the shorter way round is the corner.
+  if (ahead <= total / 2) return closedPath([...by, ...stretch(path, b, a).segments])
+  const back = polyline(middle ? [end, root, start] : [end, start]).segments
+  return closedPath([...back, ...stretch(path, a, b).segments])
+}

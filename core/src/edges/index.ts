@@ -1,0 +1,5 @@
+export type { Treatment } from './corners.js'
+export { type EdgeProfile, profileDistance, profileLevel } from './profile.js'
+export { type CutFrom, stockOf } from './stock.js'
+export type { Turn } from './turn.js'
+export { type EdgeWork, type TurnedWork, workEdges } from './work.js'

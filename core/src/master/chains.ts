@@ -1,0 +1,40 @@
+import { type Path, offsetLargestMaybe, offsetOpenMaybe, openPath, pathArea } from '../geometry/index.js'
+import { type Edge, type Panel, edgeOf } from './panel.js'
+
+/** The stretch of a panel's outline that the named edges cover, in the order of the outline. */
+export function edgeChain(panel: Panel, chain: readonly string[]): Path {
+  const edges = chain.map((id) => edgeOf(panel, id))
+  return openPath(edges.flatMap((e) => panel.outline.segments.slice(e.first, e.last + 1)))
+}
+
+/** Whether a chain goes all the way round. */
+const allRound = (panel: Panel, path: Path): boolean => path.segments.length === panel.outline.segments.length
+
+/** The chain moved `inset` mm into the panel (out of it where negative); undefined where there is no room. */
+export function insetChainMaybe(panel: Panel, chain: readonly string[], inset: number): Path | undefined {
+  const inward = pathArea(panel.outline) >= 0 ? 1 : -1
+  const path = edgeChain(panel, chain)
+  if (!allRound(panel, path)) return offsetOpenMaybe(path, inward * inset)
+  const loop = offsetLargestMaybe({ ...path, closed: true }, -inset)
+  return loop && openPath(loop.segments)
+}
+
+/** Neighbouring edges for which `same` holds, gathered; edges that follow one another round the start are one chain. */
+export function chainsOf(panel: Panel, wanted: (e: Edge) => boolean, same: (a: Edge, b: Edge) => boolean): Edge[][] {
+  const { edges, outline } = panel
+  const count = outline.segments.length
+  const follows = (a: Edge, b: Edge): boolean => (a.last + 1) % count === b.first && same(a, b)
+  const chains: Edge[][] = []
+  for (const edge of edges) {
+    if (!wanted(edge)) continue
+    const last = chains[chains.length - 1]
+    if (last && follows(last[last.length - 1]!, edge)) last.push(edge)
+    else chains.push([edge])
+  }
+  const [first, last] = [chains[0], chains[chains.length - 1]]
+  if (first && last && first !== last && follows(last[last.length - 1]!, first[0]!)) {
+    chains.pop()
+    first.unshift(...last)
+  }
+  return chains
+}

@@ -1,0 +1,105 @@
+import { z } from 'zod'
+import { colour, id, mm, name } from './parts.js'
+
+/** The parts of a hide as they are sold. */
+export const HIDE_PARTS = ['side', 'shoulder', 'double shoulder', 'back', 'butt', 'belly', 'bend', 'skin'] as const
+
+/** One hide or part of one: how large, and what it cost. */
+const hideSchema = z.strictObject({
+  part: z.enum(HIDE_PARTS),
+  /** dm². */
+  area: z.number().min(0.5).max(800),
+  price: z.number().min(0).max(100000),
+  currency: z.string().regex(/^[A-Z]{3}$/, 'three capital letters such as EUR'),
+})
+export type HidePart = z.infer<typeof hideSchema>
+
+/** What was measured on test pieces of this leather; lengths in mm, angles in radians. */
+export const trialSchema = z.discriminatedUnion('type', [
+  /** A strip folded by `angle` round an inner radius: the length it used up. */
+  z.strictObject({ type: z.literal('fold'), angle: mm(0.3, 6.3), radius: mm(0, 60), used: mm(0.1, 400) }),
+  /** A border cut `added` beyond the finished edge, turned over a core: where its edge landed, from the finished edge. */
+  z.strictObject({ type: z.literal('turn'), added: mm(1, 80), core: mm(0, 10), landed: mm(0.5, 80) }),
+  /** A border skived: what was wanted at the edge and what was left. */
+  z.strictObject({ type: z.literal('skive'), wanted: mm(0, 6), left: mm(0, 6) }),
+  /** A row sewn by hand through one or more layers: the thread it took without its tails. */
+  z.strictObject({
+    type: z.literal('thread'),
+    stitches: z.number().int().min(2).max(400),
+    pitch: mm(1.5, 12),
+    stack: mm(0.2, 30),
+    used: mm(10, 20000),
+  }),
+])
+export type Trial = z.infer<typeof trialSchema>
+
+const LEATHER = z.strictObject({
+  id,
+  name,
+  tannage: z.enum(['vegetable', 'chrome', 'mixed']),
+  temper: z.enum(['soft', 'medium', 'firm']),
+  /** As sold: the thinnest and the thickest it may be. */
+  weight: z
+    .strictObject({ low: mm(0.2, 8), high: mm(0.2, 8) })
+    .refine((w) => w.low <= w.high, { error: 'the low end of the weight must not be above the high end' }),
+  /** As measured at several spots. */
+  measured: z.array(mm(0.2, 8)).max(24),
+  /** Which of these everything is reckoned with. */
+  use: z.enum(['low', 'middle', 'measured', 'own']),
+  /** The thickness everything is reckoned with: the maker's own where `use` says so, else it follows. */
+  thickness: mm(0.2, 8),
+  /** Share of the thickness, from the inner side of a bend, that keeps its length; docs/formulas.md §0. */
+  neutral: z.number().min(0.3).max(0.75),
+  /** The same in a turned edge, where it is pressed flat; docs/formulas.md §4. */
+  turn: z.number().min(0.3).max(0.75),
+  /** Thread really taken, as a multiple of what the formula says; docs/formulas.md §6. */
+  threadFactor: z.number().min(0.7).max(1.5),
+  /** What a skive really leaves at an edge meant to be nothing, mm. */
+  atEdge: mm(0, 2),
+  /** How much a face stretches once broken in, as a share of its width; docs/formulas.md §9. */
+  give: z.number().min(0.001).max(0.08),
+  /** How much a strip of it lengthens under the hand, along and across the backbone, as a share. */
+  stretch: z.strictObject({ along: z.number().min(0).max(0.5), across: z.number().min(0).max(0.5) }),
+  /** The thinnest it may be skived where it is sewn, mm. */
+  bears: mm(0.1, 4),
+  swatch: colour,
+  /** What lies on the shelf of it. */
+  parts: z.array(hideSchema).max(60),
+  trials: z.array(trialSchema).max(120),
+})
+
+interface Thick {
+  readonly weight: { readonly low: number; readonly high: number }
+  readonly measured: readonly number[]
+  readonly use: 'low' | 'middle' | 'measured' | 'own'
+  readonly thickness: number
+}
+
+const mean = (values: readonly number[]): number => values.reduce((a, b) => a + b, 0) / values.length
+
+/** The thickness to reckon with, by the maker's choice; measured without a spot measured is the middle of what was sold. */
+export function reckonedThickness({ weight, measured, use, thickness }: Thick): number {
+  if (use === 'own') return thickness
+  if (use === 'low') return weight.low
+  if (use === 'measured' && measured.length > 0) return mean(measured)
+  return (weight.low + weight.high) / 2
+}
+
+/** The range a hide of it may come in, mm: what was measured where that was done, else what it is sold as. */
+export const thicknessRange = ({ weight, measured, use }: Omit<Thick, 'thickness'>): { low: number; high: number } =>
+  use === 'measured' && measured.length > 0 ? { low: Math.min(...measured), high: Math.max(...measured) } : weight
+
+/** One leather: as sold, as measured, and the thickness to reckon with. All lengths in mm. */
+export const leatherSchema = LEATHER.transform((leather) => ({ ...leather, thickness: reckonedThickness(leather) }))
+export type Leather = z.infer<typeof leatherSchema>
+
+/** What a leather of stores version 1 did not say: it was reckoned with these. */
+export const LEATHER_SINCE_2 = {
+  measured: [],
+  use: 'own',
+  threadFactor: 1,
+  atEdge: 0.25,
+  stretch: { along: 0.02, across: 0.05 },
+  parts: [],
+  trials: [],
+} as const

@@ -1,0 +1,83 @@
+import { neutralFromStrip, throughWork } from '../formulas/index.js'
+import type { Leather, Trial } from './leather.js'
+
+/** A number learnt from test pieces: its mean, how far single pieces lie from it, and how many there were. */
+export interface Learnt {
+  readonly value: number
+  /** Standard error of the mean; undefined for a single piece. */
+  readonly error: number | undefined
+  readonly count: number
+}
+
+function learnt(values: readonly number[]): Learnt | undefined {
+  const count = values.length
+  if (count === 0) return undefined
+  const value = values.reduce((a, b) => a + b, 0) / count
+  if (count === 1) return { value, error: undefined, count }
+  const spread = Math.sqrt(values.reduce((sum, v) => sum + (v - value) ** 2, 0) / (count - 1))
+  return { value, error: spread / Math.sqrt(count), count }
+}
+
+const of = <T extends Trial['type']>(leather: Leather, type: T): Extract<Trial, { type: T }>[] =>
+  leather.trials.filter((t): t is Extract<Trial, { type: T }> => t.type === type)
+
+/**
+ * Share of the thickness that keeps its length, from a turned border: it was cut `added` out and landed `landed` in, so
+ * the bend cost added − landed; solved for k from (π/2 − 1) c + (π k − 2) t. docs/formulas.md §4.
+ */
+export const neutralFromTurn = (added: number, landed: number, core: number, thickness: number): number =>
+  ((added - landed - (Math.PI / 2 - 1) * core) / thickness + 2) / Math.PI
+
+/** Thread of a plain row without tails; docs/formulas.md §6. */
+const rowOf = (stitches: number, pitch: number, stack: number): number =>
+  2 * stitches * pitch + throughWork(Array.from({ length: stitches + 1 }, () => stack))
+
+/** What a leather's test pieces say of it. */
+export interface Lessons {
+  readonly neutral: Learnt | undefined
+  readonly turn: Learnt | undefined
+  readonly threadFactor: Learnt | undefined
+  /** What is left at an edge meant to be nothing, mm. */
+  readonly atEdge: Learnt | undefined
+}
+
+export const lessonsOf = (leather: Leather): Lessons => ({
+  neutral: learnt(of(leather, 'fold').map((t) => neutralFromStrip(t.used, t.angle, t.radius, leather.thickness))),
+  turn: learnt(of(leather, 'turn').map((t) => neutralFromTurn(t.added, t.landed, t.core, leather.thickness))),
+  threadFactor: learnt(of(leather, 'thread').map((t) => t.used / rowOf(t.stitches, t.pitch, t.stack))),
+  atEdge: learnt(of(leather, 'skive').map((t) => Math.max(0, t.left - t.wanted))),
+})
+
+const LIMITS = { neutral: [0.3, 0.75], turn: [0.3, 0.75], threadFactor: [0.7, 1.5], atEdge: [0, 2] } as const
+
+/** The leather with what its test pieces say, held to what its schema takes. */
+export function withLessons(leather: Leather): Leather {
+  const lessons = lessonsOf(leather)
+  const taken = (Object.keys(LIMITS) as (keyof typeof LIMITS)[]).flatMap((key) => {
+    const found = lessons[key]
+    if (!found) return []
+    const [least, most] = LIMITS[key]
+    return [[key, Math.round(Math.min(most, Math.max(least, found.value)) * 1000) / 1000] as const]
+  })
+  return { ...leather, ...Object.fromEntries(taken) }
+}
+
+/** A trial that can't be right for this leather, in words; undefined where it may be. */
+export function trialProblem(leather: Leather, trial: Trial): string | undefined {
+  const k =
+    trial.type === 'fold'
+      ? neutralFromStrip(trial.used, trial.angle, trial.radius, leather.thickness)
+      : trial.type === 'turn'
+        ? neutralFromTurn(trial.added, trial.landed, trial.core, leather.thickness)
+        : undefined
+  if (k !== undefined && (k < 0.1 || k > 1))
+    return `That would put the layer that keeps its length at ${k.toFixed(2)} of the thickness; it lies between 0.3 and 0.75. Measure again, and check that the leather really is ${leather.thickness.toFixed(2)} mm.`
+  if (trial.type === 'thread') {
+    const factor = trial.used / rowOf(trial.stitches, trial.pitch, trial.stack)
+    if (factor < 0.7 || factor > 1.5)
+      return `That is ${factor.toFixed(2)} times what the formula says; count the stitches again and leave the tails out.`
+  }
+  if (trial.type === 'skive' && trial.left > leather.thickness)
+    return `More is left than the leather is thick (${leather.thickness.toFixed(2)} mm).`
+  return undefined
+}

@@ -1,0 +1,17 @@
+import { LEATHER_SINCE_2 } from './leather.js'
+import { type Stores, storesSchema } from './schema.js'
+
+type Plain = Record<string, unknown>
+
+/** A leather of version 1 brought up to version 2: it turned as it folded. */
+export const leatherOf1 = (leather: unknown): unknown => {
+  const one = leather as Plain
+  return 'use' in one ? one : { ...LEATHER_SINCE_2, turn: one.neutral, ...one }
+}
+
+/** Reads stores of any version. Throws what the schema says where they do not hold. */
+export function readStoresData(data: unknown): Stores {
+  const found = data as Plain
+  if (found.version !== 1) return storesSchema.parse(found)
+  return storesSchema.parse({ ...found, version: 2, leathers: (found.leathers as unknown[]).map(leatherOf1) })
+}
