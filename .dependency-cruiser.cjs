@@ -41,13 +41,25 @@ module.exports = {
       name: 'outside-by-the-front-door',
       severity: 'error',
       from: { path: '^(web|server|cli)/' },
-      to: { path: '^core/src/', pathNot: '^core/src/(index|exchange/pdf/index)\\.ts$' },
+      to: { path: '^core/src/', pathNot: '^core/src/(index|exchange/pdf/index|exchange/dxf/index|exchange/svg/read)\\.ts$' },
     },
     {
       name: 'only-regions-knows-clipper',
       severity: 'error',
       from: { path: '^core/src', pathNot: '^core/src/geometry/regions\\.ts$' },
       to: { path: 'clipper2-ts' },
+    },
+    {
+      name: 'only-dxf-knows-dxf-libraries',
+      severity: 'error',
+      from: { path: '^core/src', pathNot: room('exchange/dxf') },
+      to: { path: '@tarikjabiri/dxf|dxf-parser' },
+    },
+    {
+      name: 'only-svg-knows-svg-libraries',
+      severity: 'error',
+      from: { path: '^core/src', pathNot: room('exchange/svg') },
+      to: { path: 'svgpath|saxes' },
     },
     {
       name: 'only-pdf-knows-pdf-lib',

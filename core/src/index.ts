@@ -1,4 +1,5 @@
-// What web, cli and server may lean on. The PDF writer has its own door, '@drumlin/core/pdf', because it is large.
+// What web, cli and server may lean on. Large writers and readers have doors of their own: '@drumlin/core/pdf', '/dxf'
+// and '/svg-read'.
 export { type Finding, type Fix, findingsOf, fixesOf, overruledFor, sayFinding } from './check/index.js'
 export { type DecisionChange, type PieceChange, compareDecisions, comparePieces } from './compare.js'
 export { type Derived, derive, workOf } from './derive.js'
@@ -7,7 +8,10 @@ export {
   type Edit,
   type Edited,
   type FreshDesign,
+  addDrawn,
+  addLayer,
   applyEdit,
+  changeDrawn,
   freshDesign,
   giveBack,
   heed,
@@ -15,7 +19,11 @@ export {
   overrule,
   rename,
   renameDraft,
+  removeDrawn,
+  removeLayer,
   takeDesign,
+  tieEdges,
+  untie,
   setField,
   setSkives,
 } from './design/index.js'
@@ -28,6 +36,16 @@ export {
   pieceOutline,
 } from './drawing/index.js'
 export { type ReadResult, readDesign, readSentence, writeDesign } from './exchange/json/index.js'
+export {
+  type Found,
+  type FoundPath,
+  type FoundResult,
+  UNITS,
+  outlineProblem,
+  scaledPath,
+  unitFromBar,
+  widthIn,
+} from './exchange/outlines/index.js'
 export { writeSvg } from './exchange/svg/index.js'
 export {
   type Box,

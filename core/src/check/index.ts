@@ -2,23 +2,33 @@ import { type Edit, applyEdit } from '../design/index.js'
 import { type Derived, derive } from '../derive.js'
 import type { LengthUnit } from '../measure/index.js'
 import type { Check, Finding, Fix, Rank, Saying } from './finding.js'
+import { drawingFault } from './drawingFault.js'
+import { edgeFault } from './edgeFault.js'
 import { fit } from './fit.js'
 import { foldWithoutAllowance } from './foldWithoutAllowance.js'
 import { holeNearStep } from './holeNearStep.js'
 import { marginTooSmall } from './marginTooSmall.js'
 import { noRoom } from './noRoom.js'
 import { runTooLong } from './runTooLong.js'
+import { skiveTooSteep } from './skiveTooSteep.js'
 import { skiveTooThin } from './skiveTooThin.js'
 import { stackTooThick } from './stackTooThick.js'
+import { thinUnderStitch } from './thinUnderStitch.js'
+import { turnTooNarrow } from './turnTooNarrow.js'
 
 const CHECKS: readonly Check[] = [
   fit,
+  drawingFault,
+  edgeFault,
   noRoom,
   foldWithoutAllowance,
   holeNearStep,
   stackTooThick,
   marginTooSmall,
   skiveTooThin,
+  thinUnderStitch,
+  skiveTooSteep,
+  turnTooNarrow,
   runTooLong,
 ]
 const ORDER: Readonly<Record<Rank, number>> = { stop: 0, look: 1, tip: 2 }

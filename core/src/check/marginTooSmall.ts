@@ -1,4 +1,4 @@
-import { setField } from '../design/index.js'
+import { overrideNumber, setField } from '../design/index.js'
 import type { Derived } from '../derive.js'
 import { halfAcross } from '../formulas/index.js'
 import { fieldsOf } from '../kinds/index.js'
@@ -67,8 +67,8 @@ export const marginTooSmall: Check = {
   }),
   fixes: ({ numbers, words }, { kind }, _tryOut, unit): Fix[] => {
     const field = fieldsOf(kind).find((f) => f.id === words.field)
-    if (!field) return []
     const label = `margin ${printLength(numbers.wanted!, unit)}`
+    if (!field) return [{ label: `Set the ${label}`, edit: overrideNumber(label, words.field!, numbers.wanted!) }]
     return [{ label: `Set the ${label}`, edit: setField(label, field.path, numbers.wanted) }]
   },
 }

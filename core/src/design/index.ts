@@ -1,3 +1,13 @@
+export {
+  addDrawn,
+  addLayer,
+  bringEdgeTo,
+  changeDrawn,
+  removeDrawn,
+  removeLayer,
+  tieEdges,
+  untie,
+} from './drawnEdits.js'
 export { type Change, type Edit, type Edited, applyEdit } from './edit.js'
 export {
   giveBack,

@@ -34,6 +34,8 @@ function insetOf(panel: DrawnPanel, layer: DrawnLayer, fate: DrawnFate, leathers
     case 'turned':
     case 'rolled': {
       if (lining && fate.type === 'rolled') return say('so that the hem catches it', Math.max(1, fate.width - INSET.underHem))
+      if (lining && fate.lines > 0)
+        return say('so that the stitches still catch it well', Math.min(INSET.lining, fate.margin / 3))
       if (lining) return say('so that it does not show', INSET.lining)
       if (isEnclosed(layer)) {
         const own = panelStuff(panel, leathers)

@@ -9,7 +9,7 @@ export interface EdgeProfile {
 }
 
 /** Chords of the line that distances are taken from lie this near to it, mm. */
-const CHORDS = 0.05
+const CHORDS = 0.08
 
 /** A profile along a path; `levels` in rising order of `from`, the first at 0. */
 export function edgeProfile(path: Path, levels: EdgeProfile['levels']): EdgeProfile {
@@ -40,8 +40,9 @@ export function profileDistance({ points, box, reach }: EdgeProfile, p: Point): 
 
 /** Thickness at a distance from the line, mm. */
 export function profileLevel({ levels }: EdgeProfile, distance: number): number {
-  const after = levels.findIndex((l) => l.from >= distance)
-  if (after <= 0) return levels[after === 0 ? 0 : levels.length - 1]!.thickness
+  let after = 0
+  while (after < levels.length && levels[after]!.from < distance) after += 1
+  if (after === 0 || after === levels.length) return levels[after === 0 ? 0 : levels.length - 1]!.thickness
   const [a, b] = [levels[after - 1]!, levels[after]!]
   return a.thickness + ((b.thickness - a.thickness) * (distance - a.from)) / (b.from - a.from)
 }

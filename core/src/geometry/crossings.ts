@@ -1,4 +1,4 @@
-import { boxesTouch, segmentBox } from './box.js'
+import { type Box, boxesTouch, segmentBox } from './box.js'
 import { segmentStops } from './flatten.js'
 import type { Path } from './path.js'
 import { type Point, pointCross, pointDistance, pointSubtract } from './point.js'
@@ -84,27 +84,44 @@ function refined(a: Segment, b: Segment, t0: number, u0: number): [number, numbe
   return [t, u]
 }
 
+interface Chords {
+  readonly stops: readonly number[]
+  readonly lines: readonly Line[]
+  readonly boxes: readonly Box[]
+}
+const knownChords = new WeakMap<Segment, Chords>()
+
+/** The chords of a segment, kept with it: every crossing asks for them. */
+function chordsOf(s: Segment): Chords {
+  const before = knownChords.get(s)
+  if (before) return before
+  const stops = segmentStops(s, CHORD_TOLERANCE)
+  const points = stops.map((t) => segmentPoint(s, t))
+  const lines = points.slice(1).map((p, i) => line(points[i]!, p))
+  const chords = { stops, lines, boxes: lines.map(segmentBox) }
+  knownChords.set(s, chords)
+  return chords
+}
+
 /** Crossings where a cubic takes part: the chords of both against each other, then refined on the true curves. */
 function byChords(a: Segment, b: Segment): [number, number][] {
-  const [stopsA, stopsB] = [segmentStops(a, CHORD_TOLERANCE), segmentStops(b, CHORD_TOLERANCE)]
-  const chords = (s: Segment, stops: readonly number[]): Line[] =>
-    stops.slice(1).map((t, i) => line(segmentPoint(s, stops[i]!), segmentPoint(s, t)))
-  const [chordsA, chordsB] = [chords(a, stopsA), chords(b, stopsB)]
-  return chordsA.flatMap((ca, i) =>
-    chordsB.flatMap((cb, j) => {
-      if (!boxesTouch(segmentBox(ca), segmentBox(cb), CHORD_TOLERANCE)) return []
-      return lineLine(ca, cb)
-        .filter(([t, u]) => t > -0.05 && t < 1.05 && u > -0.05 && u < 1.05)
-        .map(([t, u]) =>
-          refined(
-            a,
-            b,
-            stopsA[i]! + t * (stopsA[i + 1]! - stopsA[i]!),
-            stopsB[j]! + u * (stopsB[j + 1]! - stopsB[j]!),
-          ),
-        )
-    }),
-  )
+  const [ofA, ofB] = [chordsOf(a), chordsOf(b)]
+  const [boxA, boxB] = [segmentBox(a), segmentBox(b)]
+  const found: [number, number][] = []
+  const reachB = ofB.lines.map((_, j) => j).filter((j) => boxesTouch(ofB.boxes[j]!, boxA, CHORD_TOLERANCE))
+  ofA.lines.forEach((ca, i) => {
+    if (!boxesTouch(ofA.boxes[i]!, boxB, CHORD_TOLERANCE)) return
+    for (const j of reachB) {
+      if (!boxesTouch(ofA.boxes[i]!, ofB.boxes[j]!, CHORD_TOLERANCE)) continue
+      for (const [t, u] of lineLine(ca, ofB.lines[j]!)) {
+        if (t <= -0.05 || t >= 1.05 || u <= -0.05 || u >= 1.05) continue
+        const at = (stops: readonly number[], k: number, share: number): number =>
+          stops[k]! + share * (stops[k + 1]! - stops[k]!)
+        found.push(refined(a, b, at(ofA.stops, i, t), at(ofB.stops, j, u)))
+      }
+    }
+  })
+  return found
 }
 
 function candidates(a: Segment, b: Segment): [number, number][] {

@@ -35,7 +35,7 @@ export function offsetClosed(
   const loops = chained(survivors(raw, path.segments, distances), true)
   const turning = Math.sign(pathArea(path))
   return loops
-    .map((segments): Path => ({ segments, closed: true }))
+    .map((segments): Path => ({ segments: withoutWhiskers(segments), closed: true }))
     .filter((loop) => Math.sign(pathArea(loop)) === turning && Math.abs(pathArea(loop)) > 1e-6)
     .sort((a, b) => Math.abs(pathArea(b)) - Math.abs(pathArea(a)))
 }
@@ -120,6 +120,22 @@ function corner(
   if (pointDistance(tip, before.to) > MITRE_LIMIT * Math.max(Math.abs(d0), Math.abs(d1)))
     return [line(from, to)]
   return [line(from, tip), line(tip, to)].filter((s) => segmentLength(s) > 1e-9)
+}
+
+/** Straight runs that go out and come back over themselves are taken out: what differing distances leave at a corner. */
+function withoutWhiskers(segments: readonly Segment[]): readonly Segment[] {
+  const out: Segment[] = []
+  for (const s of segments) {
+    const last = out[out.length - 1]
+    const back = last?.type === 'line' && s.type === 'line' && pointDot(segmentTangent(last, 0), segmentTangent(s, 0)) < -1 + 1e-9
+    if (!back) {
+      out.push(s)
+      continue
+    }
+    out.pop()
+    if (!pointsMeet(last.from, s.to)) out.push(line(last.from, s.to))
+  }
+  return out
 }
 
 /** Cuts the raw offset wherever it crosses itself and keeps the stretches that lie far enough from the original. */

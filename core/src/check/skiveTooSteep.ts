@@ -1,0 +1,33 @@
+import { skivingsOf } from '../edges/index.js'
+import { boxCentre, pathBox, pathLength, pathPlaceAt } from '../geometry/index.js'
+import { edgeChain } from '../master/index.js'
+import { printLength, printWeight } from '../measure/index.js'
+import type { Check } from './finding.js'
+
+/** A skive that no tool at the bench makes well. */
+export const skiveTooSteep: Check = {
+  code: 'skive-too-steep',
+  find: ({ edges }) =>
+    edges.flatMap((work) =>
+      skivingsOf(work)
+        .filter((s) => s.tools.every((t) => t.not !== undefined))
+        .map((s) => {
+          const { panel } = work
+          const chain = panel.skives?.find((k) => k.key === s.key)?.chain ?? work.turned.find((t) => s.key === `${panel.id}.${t.edges[0]!.id}.turn`)?.edges.map((e) => e.id)
+          const path = chain && edgeChain(panel, chain)
+          return {
+            key: `skive-too-steep:${s.key}`,
+            code: 'skive-too-steep',
+            rank: 'look' as const,
+            places: [{ panelId: panel.id, at: path ? pathPlaceAt(path, pathLength(path) / 2).at : boxCentre(pathBox(panel.outline)) }],
+            numbers: { width: s.width, thin: Math.min(s.start, s.end), slope: s.slope },
+            words: { name: s.name, why: s.tools.map((t) => `${t.tool}: ${t.not}`).join('; ') },
+          }
+        }),
+    ),
+  say: ({ numbers: n, words }, unit) => ({
+    what: `The ${words.name} goes down to ${printWeight(n.thin!, unit)} over ${printLength(n.width!, unit)}, ${Math.round((n.slope! * 180) / Math.PI)}° steep; no tool does that well.`,
+    why: `${words.why}. A wider skive, or one that leaves more, can be made evenly.`,
+  }),
+  fixes: () => [],
+}

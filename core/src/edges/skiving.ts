@@ -1,0 +1,82 @@
+import type { EdgeWork } from './work.js'
+
+/** What a skive asks of the hand or the machine. */
+export interface Skiving {
+  readonly panelId: string
+  readonly key: string
+  readonly name: string
+  readonly width: number
+  readonly start: number
+  readonly end: number
+  readonly full: number
+  /** Steepness of the slope, radians. */
+  readonly slope: number
+  readonly alongEdge: boolean
+  readonly tools: readonly ToolVerdict[]
+}
+
+export interface ToolVerdict {
+  readonly tool: 'knife' | 'edge tool' | 'bell-knife machine'
+  /** Why it can't do it; undefined where it can. */
+  readonly not: string | undefined
+}
+
+/** What each tool can do (J); docs/formulas.md §15. Widths and thicknesses mm, slopes radians. */
+export const SKIVING = {
+  knife: { steepest: (25 * Math.PI) / 180, widest: 60, thinnest: 0.15 },
+  edgeTool: { steepest: (30 * Math.PI) / 180, widest: 10, deepest: 1.5 },
+  bellKnife: { steepest: (18 * Math.PI) / 180, narrowest: 3, widest: 50, thinnest: 0.3 },
+} as const
+
+/** Which tools can make a skive of that width from one thickness to another. */
+export function toolsFor(width: number, thin: number, full: number, alongEdge: boolean): { slope: number; tools: ToolVerdict[] } {
+  const depth = Math.max(0, full - thin)
+  const slope = Math.atan2(depth, width)
+  const { knife, edgeTool, bellKnife } = SKIVING
+  const first = (...reasons: (string | false)[]): string | undefined => reasons.find((r): r is string => r !== false)
+  return {
+    slope,
+    tools: [
+      {
+        tool: 'knife',
+        not: first(slope > knife.steepest && 'too steep', width > knife.widest && 'too wide to keep even by hand', thin < knife.thinnest && thin > 0 && 'thinner than a hand keeps even'),
+      },
+      {
+        tool: 'edge tool',
+        not: first(!alongEdge && 'only runs along an edge', slope > edgeTool.steepest && 'too steep', width > edgeTool.widest && 'wider than it cuts', depth > edgeTool.deepest && 'deeper than it cuts'),
+      },
+      {
+        tool: 'bell-knife machine',
+        not: first(!alongEdge && 'only runs along an edge', slope > bellKnife.steepest && 'too steep', width < bellKnife.narrowest && 'narrower than its foot', width > bellKnife.widest && 'wider than its foot', thin < bellKnife.thinnest && 'thinner than it leaves whole'),
+      },
+    ],
+  }
+}
+
+/** Every skive of a panel, for turned edges and as the maker asked. */
+export function skivingsOf({ panel, stock, turned }: EdgeWork): Skiving[] {
+  if (!stock) return []
+  const full = stock.thickness
+  const one = (key: string, name: string, width: number, start: number, end: number, alongEdge: boolean): Skiving => ({
+    panelId: panel.id,
+    key,
+    name,
+    width,
+    start,
+    end,
+    full,
+    alongEdge,
+    ...toolsFor(width, Math.min(start, end), Math.max(start, end), alongEdge),
+  })
+  return [
+    ...turned.flatMap(({ turn, skive, edges }) => {
+      const level = skive.levels.find((l) => l.thickness >= full - 1e-9) ?? skive.levels[skive.levels.length - 1]!
+      const width = turn.fate.school === 'feather' ? turn.fate.feather : turn.fate.school === 'fold' ? skive.reach / 2 : level.from
+      return width > 0.1 ? [one(`${panel.id}.${edges[0]!.id}.turn`, `skive of the turned ${edges[0]!.name}`, width, skive.levels[0]!.thickness, full, true)] : []
+    }),
+    ...(panel.skives ?? []).map((s) => one(s.key, s.name, s.width, Math.min(s.start, full), Math.min(s.end, full), true)),
+    ...panel.bands
+      .filter((b) => b.planned && !b.hollow && b.start !== b.end)
+      .flatMap((b) => b.areas.slice(0, 1).map((a) => one(b.key, b.name, Math.hypot(a.to.x - a.from.x, a.to.y - a.from.y), b.start, b.end, false))),
+  ]
+}

@@ -1,0 +1,2 @@
+export { readDxfPaths } from './read.js'
+export { writeDxf } from './write.js'

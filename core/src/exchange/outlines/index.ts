@@ -1,0 +1,10 @@
+export {
+  type Found,
+  type FoundPath,
+  type FoundResult,
+  LARGEST_FILE,
+  chainedPaths,
+  outlineProblem,
+  tooLarge,
+} from './found.js'
+export { UNITS, scaledPath, unitFromBar, widthIn } from './scaled.js'
