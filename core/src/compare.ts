@@ -1,4 +1,5 @@
 import type { Design } from './design/index.js'
+import { drawnDecisions } from './compareDrawn.js'
 import type { Derived } from './derive.js'
 import { type Point, overlay } from './geometry/index.js'
 import { type Field, fieldsOf, kindOf } from './kinds/index.js'
@@ -89,8 +90,8 @@ function said(value: unknown, field: Field | undefined, unit: LengthUnit, thickn
 /** The decisions that two drafts of one kind do not share, in the order of the design. */
 export function compareDecisions(before: Design, now: Design, unit: LengthUnit): DecisionChange[] {
   const fields = fieldsOf(kindOf(now.kind))
-  const leaves = differences(before, now).filter(({ path }) => !['version', 'id'].includes(path[0]!))
-  return leaves.map(({ path, before: was, now: is }) => {
+  const leaves = differences(before, now).filter(({ path }) => !['version', 'id', 'drawn', 'ties'].includes(path[0]!))
+  const settings = leaves.map(({ path, before: was, now: is }) => {
     const field = fieldAt(fields, path)
     const inner = field ? path.slice(field.path.length) : path.slice(1)
     const head = field?.label ?? NAMES[path[0]!] ?? path[0]!
@@ -98,4 +99,6 @@ export function compareDecisions(before: Design, now: Design, unit: LengthUnit):
     const label = [head, ...inner].join(field ? ', ' : ' ')
     return { label, before: said(was, field, unit, thickness), now: said(is, field, unit, thickness) }
   })
+  const ties = JSON.stringify(before.ties) === JSON.stringify(now.ties) ? [] : [{ label: 'edges that match', before: `${before.ties.length}`, now: `${now.ties.length}` }]
+  return [...drawnDecisions(before.drawn, now.drawn, unit), ...ties, ...settings]
 }

@@ -2,6 +2,7 @@
 // and '/svg-read'.
 export { type Finding, type Fix, findingsOf, fixesOf, overruledFor, sayFinding } from './check/index.js'
 export { type DecisionChange, type PieceChange, compareDecisions, comparePieces } from './compare.js'
+export { sayFate } from './compareDrawn.js'
 export { type Derived, derive, workOf } from './derive.js'
 export {
   type Design,
@@ -12,9 +13,12 @@ export {
   addLayer,
   applyEdit,
   changeDrawn,
+  editUpToDate,
   freshDesign,
   giveBack,
   heed,
+  mergedEdits,
+  mergedInverses,
   overrideNumber,
   overrule,
   rename,
@@ -35,7 +39,7 @@ export {
   pieceDrawing,
   pieceOutline,
 } from './drawing/index.js'
-export { type ReadResult, readDesign, readSentence, writeDesign } from './exchange/json/index.js'
+export { type ReadResult, designUpToDate, readDesign, readSentence, writeDesign } from './exchange/json/index.js'
 export {
   type Found,
   type FoundPath,
@@ -52,6 +56,7 @@ export {
   type Move,
   type Path,
   type Point,
+  boxCentre,
   boxGrown,
   boxHeight,
   boxUnion,
@@ -61,7 +66,9 @@ export {
   pathBox,
   pathLength,
   pathMoved,
+  pathNearest,
   pointMoved,
+  shift,
 } from './geometry/index.js'
 export {
   type DrawnEdge,
@@ -89,7 +96,6 @@ export {
   fromReadings,
   insertPoint,
   layerRole,
-  mirroredPoint,
   moveHandle,
   movePoint,
   outlineOf,
@@ -103,7 +109,7 @@ export {
   snapPoint,
   takenOver,
   tieNames,
-  tiesFollowed,
+  wholeDrawn,
 } from './drawn/index.js'
 export {
   type Field,
@@ -115,8 +121,9 @@ export {
   kindOf,
   startingLeathers,
 } from './kinds/index.js'
-export { type Transect, type TransectLayer, thicknessAt, transect } from './layup/index.js'
-export type { Band, Panel } from './master/index.js'
+export { type Transect, type TransectBend, type TransectLayer, thicknessAt, transect } from './layup/index.js'
+export { type Skiving, skivingsOf } from './edges/index.js'
+export { type Band, type Fate, type Panel, placeOnPanel } from './master/index.js'
 export {
   type LengthUnit,
   OUNCE,
@@ -149,6 +156,10 @@ export {
   COLUMNS,
   type Column,
   type Good,
+  HIDE_PARTS,
+  type HidePart,
+  type Learnt,
+  type Lessons,
   SHELF_NAMES,
   type Shelf,
   type Iron,
@@ -156,8 +167,14 @@ export {
   STARTER_STORES,
   type Stores,
   type Thread,
+  type Trial,
   diameterOf,
+  lessonsOf,
+  readStoresData,
+  reckonedThickness,
   storesSchema,
+  trialProblem,
+  withLessons,
   withGood,
   withoutGood,
 } from './stores/index.js'

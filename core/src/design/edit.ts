@@ -60,3 +60,17 @@ export function applyEdit(design: Design, edit: Edit): Edited {
   }
   return { ok: true, design: checked.data, inverse: { name: edit.name, changes: before } }
 }
+
+const keyOf = (change: Change): string => change.path.join('\u0000')
+
+/** Two edits done one after the other as one: of changes to the same place, the later counts. */
+export function mergedEdits(first: Edit, then: Edit): Edit {
+  const later = new Set(then.changes.map(keyOf))
+  return { name: then.name, changes: [...first.changes.filter((c) => !later.has(keyOf(c))), ...then.changes] }
+}
+
+/** What takes both back: of places both changed, what stood there before the first. */
+export function mergedInverses(first: Edit, then: Edit): Edit {
+  const earlier = new Set(first.changes.map(keyOf))
+  return { name: then.name, changes: [...then.changes.filter((c) => !earlier.has(keyOf(c))), ...first.changes] }
+}

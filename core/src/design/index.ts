@@ -8,7 +8,7 @@ export {
   tieEdges,
   untie,
 } from './drawnEdits.js'
-export { type Change, type Edit, type Edited, applyEdit } from './edit.js'
+export { type Change, type Edit, type Edited, applyEdit, mergedEdits, mergedInverses } from './edit.js'
 export {
   giveBack,
   heed,
@@ -23,4 +23,4 @@ export {
 } from './edits.js'
 export { type FreshDesign, freshDesign } from './fresh.js'
 export { DESIGN_FORMAT, DESIGN_VERSION, type Design, type Habits, designSchema } from './schema.js'
-export { OLDEST_VERSION, upToDate } from './versions.js'
+export { OLDEST_VERSION, editUpToDate, upToDate } from './versions.js'

@@ -1,4 +1,5 @@
 import { STARTER_STORES, leatherOf1 } from '../stores/index.js'
+import type { Edit } from './edit.js'
 import { DEFAULT_HABITS, DESIGN_VERSION } from './schema.js'
 
 type Plain = Record<string, unknown>
@@ -34,3 +35,19 @@ export const OLDEST_VERSION = DESIGN_VERSION - STEPS.length
 /** A design of `version`, brought up to the present one. */
 export const upToDate = (design: Plain, version: number): Plain =>
   STEPS.slice(version - OLDEST_VERSION).reduce((older, step) => step(older), design)
+
+const isPlain = (value: unknown): value is Plain => typeof value === 'object' && value !== null && !Array.isArray(value)
+
+/** An edit out of a log that an older Drumlin wrote, so that it can still be undone: its leathers brought up. */
+export function editUpToDate(edit: Edit): Edit {
+  const leather = (value: unknown): unknown => (isPlain(value) && 'tannage' in value ? leatherOf1(value) : value)
+  const changes = edit.changes.map((change) => {
+    if (change.path[0] !== 'leathers' || !isPlain(change.value)) return change
+    const value =
+      change.path.length === 1
+        ? Object.fromEntries(Object.entries(change.value).map(([role, one]) => [role, leather(one)]))
+        : leather(change.value)
+    return { ...change, value }
+  })
+  return { ...edit, changes }
+}

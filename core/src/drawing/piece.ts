@@ -202,5 +202,8 @@ export function drawnMoved(drawn: Drawn, move: Move): Drawn {
   return { ...drawn, at: pointMoved(drawn.at, move), angle: angle(drawn.angle) }
 }
 
-/** Everything a piece's drawing may cover, letters outside its edge included: its cut outline, for arranging. */
-export const pieceOutline = (piece: Piece): Path => piece.cut
+/** Everything a piece's drawing may cover, letters outside its edge aside: its rough block or its cut outline. */
+export const pieceOutline = (piece: Piece): Path => {
+  const block = piece.marks.find((m) => m.type === 'block')
+  return block?.type === 'block' ? block.path : piece.cut
+}

@@ -8,10 +8,12 @@ import {
   pointDistance,
   pointScale,
   pointSubtract,
+  segmentMoved,
   segmentPart,
+  segmentReversed,
   segmentTangent,
 } from '../geometry/index.js'
-import { drawnSegments } from './outline.js'
+import { drawnSegments, mirrorMove } from './outline.js'
 import type { DrawnPanel, Going, Node } from './schema.js'
 
 /** Coordinates are kept to this many decimals, mm: finer than a blade, short enough to read. */
@@ -195,4 +197,25 @@ export function readingsAt(panel: DrawnPanel, index: number): Readings {
       ? Math.acos(Math.min(1, Math.max(-1, (a.x * b.x + a.y * b.y) / (length(a) * length(b)))))
       : undefined
   return { before: a && length(a), after: b && length(b), angle }
+}
+
+/** A half drawing drawn whole: the mirrored half becomes points and edges of its own. */
+export function wholeDrawn(panel: DrawnPanel): DrawnPanel {
+  if (!panel.mirror) return panel
+  const { nodes, mirror } = panel
+  const count = nodes.length - 1
+  const move = mirrorMove(mirror)
+  const across = new Set([nodes[0]!.edge, nodes[count - 1]!.edge])
+  const otherId = (edge: string): string => (across.has(edge) ? edge : `${edge}-m`.slice(0, 64))
+  const back = drawnSegments(panel)
+    .map((s, i): Node => {
+      const way = segmentReversed(segmentMoved(s, move))
+      return { ...tidyPoint(way.from), radius: nodes[i + 1]!.radius, going: goingOf(way), edge: otherId(nodes[i]!.edge) }
+    })
+    .reverse()
+  const edges = panel.edges.flatMap((e) => {
+    const used = back.some((n) => n.edge === otherId(e.id)) && !across.has(e.id)
+    return used ? [e, { ...e, id: otherId(e.id), name: `${e.name}, other side`.slice(0, 60) }] : [e]
+  })
+  return { ...panel, mirror: null, nodes: [...nodes.slice(0, count), ...back], edges }
 }

@@ -9,6 +9,7 @@ export {
   setGoing,
   setRadius,
   setRise,
+  wholeDrawn,
 } from './draw.js'
 export { edgeBroughtTo, tiesFollowed } from './follow.js'
 export { barePanel, drawnFromPath, takenOver } from './fromPath.js'

@@ -25,6 +25,7 @@ export interface Opened {
   /** The fold lines, each in the middle of what was let in. */
   readonly lines: readonly { readonly fold: DrawnFold; readonly at: Point; readonly beyond: Point }[]
   readonly moved: (p: Point) => Point
+  readonly letIns: readonly { readonly across: Across; readonly by: number }[]
 }
 
 /** The side a fold line's angle points away from: to the right of an upright line, below a level one. */
@@ -35,7 +36,7 @@ const beyondOf = (fold: DrawnFold): Point => {
 
 /** Draws the outline apart at every fold, one after the other; what lies beyond a fold moves with it. */
 export function openedAt(path: Path, letIns: readonly LetIn[]): Opened {
-  let opened: Opened = { path, origins: path.segments.map((_, i) => i), lines: [], moved: (p) => p }
+  let opened: Opened = { path, origins: path.segments.map((_, i) => i), lines: [], moved: (p) => p, letIns: [] }
   for (const { fold, by } of letIns) {
     const across: Across = { at: opened.moved(fold.at), beyond: beyondOf(fold) }
     const spread = Math.abs(by) < 1e-9 ? { path: opened.path, origins: opened.path.segments.map((_, i) => i) } : pathSpread(opened.path, across, by)
@@ -48,6 +49,7 @@ export function openedAt(path: Path, letIns: readonly LetIn[]): Opened {
         ...before.lines.map((l) => ({ ...l, at: pointSpread(across, by, l.at) })),
         { fold, at: middle, beyond: across.beyond },
       ],
+      letIns: [...before.letIns, { across, by }],
       moved: (p) => pointSpread(across, by, before.moved(p)),
     }
   }

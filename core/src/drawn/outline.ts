@@ -76,6 +76,9 @@ interface Stretch extends Owned {
   readonly node: number
 }
 
+const rotated = <T>(list: readonly T[], start: number): T[] =>
+  start <= 0 ? [...list] : [...list.slice(start), ...list.slice(0, start)]
+
 /** All the way round: the half as drawn, and its mirror image walked back. */
 function wholeRound(panel: DrawnPanel): Stretch[] {
   const { nodes, mirror } = panel
@@ -86,7 +89,8 @@ function wholeRound(panel: DrawnPanel): Stretch[] {
     radius: nodes[i]!.radius,
     node: i,
   }))
-  if (!mirror) return drawn
+  // The walk begins where an edge begins, so that no edge is in two parts.
+  if (!mirror) return rotated(drawn, drawn.findIndex((d, i) => d.edge !== drawn[(i + drawn.length - 1) % drawn.length]!.edge))
   const move = mirrorMove(mirror)
   const back = drawn
     .map(({ segment, edge }, i): Stretch => ({

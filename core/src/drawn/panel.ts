@@ -109,6 +109,7 @@ export function makeDrawn(drawn: DrawnPanel, leathers: Leathers, reckon: Reckon)
     grain: drawn.grain,
     notes: drawn.split === null ? [] : [`split to ${own.thickness} mm`],
     core,
+    letIns: opened.letIns,
     ...(drawn.split === null ? {} : { split: drawn.split }),
     ...(drawn.block > 0 ? { block: drawn.block } : {}),
   }

@@ -30,5 +30,6 @@ export {
   type TurnedFate,
   edgeOf,
   isTurned,
+  placeOnPanel,
   panelOf,
 } from './panel.js'

@@ -1,4 +1,4 @@
-import type { Path, Point } from '../geometry/index.js'
+import { type Across, type Path, type Point, pointSpread } from '../geometry/index.js'
 import type { Reckoned } from '../working/index.js'
 
 /** What becomes of an edge. `trim` mm are cut extra and trimmed flush after sewing; 0 where it is cut to size. */
@@ -166,6 +166,8 @@ export interface Panel {
   readonly behind?: { readonly panelId: string; readonly sort: LayerSort }
   /** Thickness of what its turned edges are turned over, mm. */
   readonly core?: number
+  /** Where a drawing was drawn apart for its folds, one after the other: what lies beyond each moved by so much. */
+  readonly letIns?: readonly { readonly across: Across; readonly by: number }[]
 }
 
 /** The edge of that id; throws where the panel has none. */
@@ -184,3 +186,7 @@ export function panelOf(panels: readonly Panel[], id: string): Panel {
 
 /** Whether the border of this edge is folded over. */
 export const isTurned = (fate: Fate): fate is TurnedFate => fate.type === 'turned' || fate.type === 'rolled'
+
+/** Where a place of the drawing lies on the finished panel. */
+export const placeOnPanel = (panel: Panel, p: Point): Point =>
+  (panel.letIns ?? []).reduce((at, { across, by }) => pointSpread(across, by, at), p)

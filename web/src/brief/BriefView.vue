@@ -12,16 +12,17 @@ defineProps<{ id: string }>()
 const job = useJob()
 const settings = useSettings()
 const derived = computed(() => job.derived!)
-const first = computed(() => derived.value.pieces[0]!)
+const first = computed(() => derived.value.pieces[0])
 const sizes = computed(() =>
-  derived.value.master.sizes.filter((s) => s.panelId === first.value.id).map((s) => s.size),
+  derived.value.master.sizes.filter((s) => s.panelId === first.value?.id).map((s) => s.size),
 )
 const unfit = computed(() =>
   job.findings.filter((f) => f.code === 'fit' && overruledFor(job.settled!, f) === undefined),
 )
-const box = computed(() => boxUnion(derived.value.works[0]!.sheets.map((s) => s.box)))
+const sheets = computed(() => (derived.value.works[0]?.sheets ?? []).filter((s) => s.part === 'whole'))
+const box = computed(() => boxUnion(sheets.value.map((s) => s.box)))
 const lying = computed(() =>
-  derived.value.works[0]!.sheets.map((s) => ({
+  sheets.value.map((s) => ({
     id: s.sheet.id,
     move: s.sheet.move,
     content: s.sheet.type === 'content' ? s : undefined,
@@ -41,7 +42,7 @@ const matrix = (m: { a: number; b: number; c: number; d: number; e: number; f: n
 <template>
   <div class="brief">
     <section class="asks">
-      <h1>What goes in it</h1>
+      <h1>{{ derived.kind.brief.length > 1 ? 'What goes in it' : 'What it is cut from' }}</h1>
       <SentenceLine v-for="s in derived.kind.brief" :key="s" :sentence="s" />
       <h2>Leather</h2>
       <div v-for="role in derived.kind.roles" :key="role.id" class="role">
@@ -54,10 +55,12 @@ const matrix = (m: { a: number; b: number; c: number; d: number; e: number; f: n
     </section>
     <section class="comes" aria-label="What comes of it">
       <h2>What comes of it</h2>
+      <p v-if="sheets.length === 0">Nothing is drawn yet; the Draft is where panels are drawn.</p>
       <svg
+        v-else
         :viewBox="`${box.left - 4} ${box.top - 4} ${box.right - box.left + 8} ${box.bottom - box.top + 8}`"
         role="img"
-        aria-label="The wallet laid open, pockets in place"
+        aria-label="The work laid open"
       >
         <template v-for="l in lying" :key="l.id">
           <clipPath v-if="l.clip" :id="`half-${l.id}`"><path :d="clipData(l.clip)" /></clipPath>
@@ -74,7 +77,7 @@ const matrix = (m: { a: number; b: number; c: number; d: number; e: number; f: n
           />
         </template>
       </svg>
-      <p>It takes {{ derived.master.carries.join(', ') || 'nothing yet' }}.</p>
+      <p v-if="derived.kind.brief.length > 1">It takes {{ derived.master.carries.join(', ') || 'nothing yet' }}.</p>
       <WorkingBox v-for="s in sizes" :key="s.key" :reckoned="s" />
       <p v-for="f in unfit" :key="f.key" class="unfit" role="alert">
         <strong>{{ f.rank === 'stop' ? 'Stop' : 'Look' }}</strong> {{ sayFinding(f, settings.unit).what }}

@@ -3,19 +3,24 @@ import { computed, ref, watch } from 'vue'
 import {
   type Arrangement,
   type Derived,
+  type DrawnPanel,
   type Finding,
   type Piece,
   type Point,
   boxHeight,
   boxWidth,
+  insertPoint,
+  moveBack,
   pathBox,
   pathData,
   pathMoved,
+  pathNearest,
   pointMoved,
   printLength,
   workOf,
 } from '@drumlin/core'
 import { useSettings } from '../app/settings.js'
+import DrawHandles from '../drawing/DrawHandles.vue'
 import PieceDrawing from '../sheet/PieceDrawing.vue'
 import RulerEdge from '../sheet/RulerEdge.vue'
 import { useSheetView } from '../sheet/view.js'
@@ -29,8 +34,12 @@ const props = defineProps<{
   /** What it was before a fix that is only being looked at. */
   before: Derived | undefined
   findings: readonly Finding[]
-  state: 'open' | 'closed'
+  state: string
+  /** The drawing of the chosen piece, where it is drawn by hand. */
+  drawn: DrawnPanel | undefined
 }>()
+const emit = defineEmits<{ change: [name: string, panel: DrawnPanel, gesture?: string]; draw: [] }>()
+const point = defineModel<number | undefined>('point', { required: true })
 const piece = defineModel<string>('piece', { required: true })
 const edge = defineModel<string | undefined>('edge', { required: true })
 const cut = defineModel<Cut>('cut', { required: true })
@@ -66,11 +75,11 @@ const ghosts = computed(() =>
 )
 
 /** The laid-up work lies in its carrier's coordinates, so it is drawn faintly over that piece. */
-const work = computed(() => workOf(props.derived.works, props.state))
+const work = computed(() => props.derived.works.find((w) => w.layup.id === props.state) ?? workOf(props.derived.works, props.derived.works[0]!.layup.id))
 const carrier = computed(() => placedOf(work.value.layup.carrier))
 const lying = computed(() => {
   const move = carrier.value?.move
-  const whole = work.value.sheets.filter((s) => s.sheet.type === 'panel' && s.sheet.clips.length === 0)
+  const whole = work.value.sheets.filter((s) => s.part === 'whole' && s.sheet.type === 'panel' && s.sheet.clips.length === 0)
   return move ? whole.map((s) => pathData(pathMoved(s.placed, move))) : []
 })
 const rings = computed(() =>
@@ -82,6 +91,16 @@ const rings = computed(() =>
   ),
 )
 
+/** Twice on the outline of a drawing puts a point there. */
+function twice(event: MouseEvent): void {
+  const [placed, drawing] = [chosen.value, props.drawn]
+  if (!placed || !drawing) return
+  const at = pointMoved(view.toSheet(event.clientX, event.clientY), moveBack(placed.move))
+  if (pathNearest(placed.item.finished, at).distance > 10 * pixel.value) return
+  const { panel, index } = insertPoint(drawing, at)
+  emit('change', 'put a point in', panel)
+  point.value = index
+}
 function choose(id: string): void {
   if (piece.value !== id) edge.value = undefined
   piece.value = id
@@ -121,6 +140,7 @@ defineExpose({ showPlace })
       role="group"
       aria-label="Sheet with all pieces, true to size. Arrows move it, plus and minus zoom, 0 shows all."
       @keydown="view.pressed"
+      @dblclick="twice"
     >
       <g
         v-for="{ item, move } in arrangement.placed"
@@ -147,6 +167,16 @@ defineExpose({ showPlace })
         :move="chosen.move"
         :pixel="pixel"
       />
+      <DrawHandles
+        v-if="chosen && drawn"
+        v-model:point="point"
+        :drawn="drawn"
+        :panel="chosen.item.panel"
+        :move="chosen.move"
+        :pixel="pixel"
+        :to-sheet="view.toSheet"
+        @change="(name, panel, gesture) => emit('change', name, panel, gesture)"
+      />
       <TransectHandles
         v-if="carrier"
         v-model="cut"
@@ -166,6 +196,7 @@ defineExpose({ showPlace })
       />
     </svg>
     <div class="zoom" role="group" aria-label="Zoom">
+      <button class="act" @click="emit('draw')">Draw a panel</button>
       <button class="act" aria-label="Nearer" @click="view.zoom(1.25)">+</button>
       <button class="act" aria-label="Farther" @click="view.zoom(0.8)">−</button>
       <button class="act" @click="view.fit()">All</button>

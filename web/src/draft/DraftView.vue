@@ -1,7 +1,10 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, ref, useTemplateRef, watch } from 'vue'
 import { useRoute } from 'vue-router'
-import { type Finding, overruledFor, transect, workOf } from '@drumlin/core'
+import { type DrawnPanel, type Finding, overruledFor, transect, workOf } from '@drumlin/core'
+import { useDrawn } from '../drawing/drawn.js'
+import NewPanelDialog from '../drawing/NewPanelDialog.vue'
+import PointBar from '../drawing/PointBar.vue'
 import { useJob } from '../job/job.js'
 import { type Cut, firstCut, keptCut } from './cut.js'
 import DraftSheet from './DraftSheet.vue'
@@ -15,9 +18,21 @@ const sheet = useTemplateRef<InstanceType<typeof DraftSheet>>('sheet')
 const derived = computed(() => job.derived!)
 const settled = computed(() => job.settled!)
 
-const piece = ref(derived.value.pieces[0]!.id)
+/** Empty while nothing is drawn yet. */
+const piece = ref(derived.value.pieces[0]?.id ?? '')
 const edge = ref<string>()
-const state = ref<'open' | 'closed'>('open')
+const state = ref('open')
+const point = ref<number>()
+const drawing = ref(false)
+const { panel: drawn, change } = useDrawn(() => piece.value)
+const refusal = ref('')
+function redraw(name: string, panel: DrawnPanel, gesture?: string): void {
+  refusal.value = change(name, panel, gesture) ?? ''
+}
+function made(id: string): void {
+  piece.value = id
+  point.value = undefined
+}
 const contents = ref(false)
 const folded = ref(false)
 /** Follows the work until the maker moves it. */
@@ -26,16 +41,19 @@ const cut = computed({
   get: () => ownCut.value ?? firstCut(derived.value, state.value),
   set: (to: Cut) => (ownCut.value = to),
 })
-const section = computed(() =>
-  transect(workOf(derived.value.works, state.value), cut.value.from, cut.value.to, contents.value),
-)
+const section = computed(() => {
+  const none = derived.value.works.length === 0
+  return none ? undefined : transect(workOf(derived.value.works, state.value), cut.value.from, cut.value.to, contents.value)
+})
 const shown = computed(() => job.findings.filter((f) => overruledFor(settled.value, f) === undefined))
 const before = computed(() => (job.preview ? settled.value : undefined))
 
 watch(state, (now) => (ownCut.value &&= keptCut(derived.value, now, ownCut.value)))
 watch(derived, (now) => {
-  if (!now.pieces.some((p) => p.id === piece.value)) piece.value = now.pieces[0]!.id
+  if (!now.pieces.some((p) => p.id === piece.value)) piece.value = now.pieces[0]?.id ?? ''
+  if (!now.works.some((w) => w.layup.id === state.value)) state.value = now.works[0]?.layup.id ?? 'open'
 })
+watch(piece, () => (point.value = undefined))
 function show(finding: Finding): void {
   const [place] = finding.places
   if (!place) return
@@ -66,8 +84,15 @@ onBeforeUnmount(() => (job.preview = undefined))
 </script>
 
 <template>
-  <div class="draft">
+  <div v-if="derived.pieces.length === 0" class="nothing">
+    <h1>Nothing is drawn yet</h1>
+    <p>Draw the finished outline of a panel, say what becomes of each edge, and everything to cut is worked out.</p>
+    <button class="act main" @click="drawing = true">Draw a panel</button>
+  </div>
+  <div v-else class="draft">
     <div class="left">
+      <PointBar v-if="drawn && point !== undefined" v-model:point="point" class="points" :drawn="drawn" @change="redraw" />
+      <p v-if="refusal" role="alert" class="refusal">{{ refusal }}</p>
       <p v-if="job.preview" class="trying" role="status">
         Trying “{{ job.preview.name }}”: nothing is changed until you take it.
         <button class="act" @click="job.preview = undefined">Leave it</button>
@@ -77,13 +102,17 @@ onBeforeUnmount(() => (job.preview = undefined))
         v-model:piece="piece"
         v-model:edge="edge"
         v-model:cut="cut"
+        v-model:point="point"
         :derived="derived"
         :before="before"
         :findings="shown"
-        :transect="section"
+        :drawn="job.preview ? undefined : drawn"
         :state="state"
+        @change="redraw"
+        @draw="drawing = true"
       />
       <TransectPane
+        v-if="section"
         v-model:state="state"
         v-model:contents="contents"
         v-model:folded="folded"
@@ -102,6 +131,7 @@ onBeforeUnmount(() => (job.preview = undefined))
       @show="show"
     />
   </div>
+  <NewPanelDialog v-model="drawing" @made="made" />
 </template>
 
 <style scoped>
@@ -114,15 +144,27 @@ onBeforeUnmount(() => (job.preview = undefined))
 .left {
   position: relative;
   display: grid;
-  grid-template: auto minmax(0, 1fr) auto / minmax(0, 1fr);
+  grid-template: auto auto minmax(0, 1fr) auto / minmax(0, 1fr);
   min-height: 0;
   min-width: 0;
 }
-.left > .frame {
+.left > .points {
+  grid-row: 1;
+}
+.refusal {
   grid-row: 2;
+  color: var(--rowan);
+  margin: 4px 14px;
+}
+.nothing {
+  padding: 40px 32px;
+  max-width: 60ch;
+}
+.left > .frame {
+  grid-row: 3;
 }
 .left > .pane {
-  grid-row: 3;
+  grid-row: 4;
 }
 .trying {
   margin: 0;
@@ -131,7 +173,7 @@ onBeforeUnmount(() => (job.preview = undefined))
   display: flex;
   justify-content: space-between;
   align-items: center;
-  grid-row: 2;
+  grid-row: 3;
   position: absolute;
   z-index: 2;
   left: 40px;

@@ -2,7 +2,7 @@
 import { ref } from 'vue'
 import type { Derived } from '@drumlin/core'
 import { useSettings } from '../app/settings.js'
-import { saveDesign, savePdf, saveSvg } from '../output/save.js'
+import { saveDesign, saveDxf, savePdf, saveSvg } from '../output/save.js'
 
 const props = defineProps<{ derived: Derived }>()
 const settings = useSettings()
@@ -20,6 +20,14 @@ async function pdf(paper: 'a4' | 'letter'): Promise<void> {
       failed.value = `The PDF could not be made: ${error instanceof Error ? error.message : String(error)}.`
   } finally {
     working.value = undefined
+  }
+}
+async function dxf(): Promise<void> {
+  failed.value = ''
+  try {
+    await saveDxf(props.derived, settings.unit)
+  } catch (error) {
+    failed.value = `The DXF could not be made: ${error instanceof Error ? error.message : String(error)}.`
   }
 }
 </script>
@@ -46,6 +54,7 @@ async function pdf(paper: 'a4' | 'letter'): Promise<void> {
       <button class="act" aria-label="Save the pieces as SVG, 1:1" @click="saveSvg(derived, settings.unit)">
         SVG
       </button>
+      <button class="act" aria-label="Save the pieces as DXF, 1:1" @click="dxf">DXF</button>
       <button class="act" aria-label="Save the design as a file" @click="saveDesign(derived.design)">
         File
       </button>
@@ -65,7 +74,10 @@ async function pdf(paper: 'a4' | 'letter'): Promise<void> {
 }
 .row {
   display: flex;
-  gap: 6px;
+  gap: 5px;
+}
+.row .act {
+  padding: 3px 9px;
 }
 .failed {
   color: var(--rowan);

@@ -2,14 +2,19 @@
 import { computed, nextTick, watch } from 'vue'
 import {
   type Derived,
+  type Fate,
   type Finding,
   SEWING_SENTENCES,
+  addDrawn,
   overruledFor,
   pathLength,
   printLength,
   printWeight,
+  takenOver,
 } from '@drumlin/core'
 import { useSettings } from '../app/settings.js'
+import DrawnSide from '../drawing/DrawnSide.vue'
+import { useJob } from '../job/job.js'
 import SentenceLine from '../sentence/SentenceLine.vue'
 import WorkingBox from '../sentence/WorkingBox.vue'
 import FindingItem from './FindingItem.vue'
@@ -26,6 +31,7 @@ const props = defineProps<{
 const edge = defineModel<string | undefined>('edge', { required: true })
 const emit = defineEmits<{ show: [finding: Finding] }>()
 const settings = useSettings()
+const job = useJob()
 
 const piece = computed(
   () => props.derived.pieces.find((p) => p.id === props.piece) ?? props.derived.pieces[0]!,
@@ -37,7 +43,7 @@ const sizes = computed(() =>
 const runs = computed(() =>
   props.derived.runs.filter((r) =>
     r.join.through.some((id) =>
-      props.derived.works[0]!.sheets.some(
+      props.derived.works[0]?.sheets.some(
         (s) => s.sheet.id === id && s.sheet.type === 'panel' && s.sheet.panelId === piece.value.id,
       ),
     ),
@@ -56,6 +62,23 @@ const edges = computed(() =>
   })),
 )
 const chosenEdge = computed(() => edges.value.find((e) => e.id === edge.value))
+/** Drawn by hand; under a fix that is only being looked at it stays as it is. */
+const drawn = computed(() => job.design?.drawn.find((d) => d.id === piece.value.id))
+const master = computed(() => props.derived.pieces.find((p) => p.id === piece.value.panel.behind?.panelId))
+const canTakeOver = computed(() => !drawn.value && !piece.value.panel.behind && piece.value.panel.role !== 'guide' && Object.hasOwn(props.derived.kind.sentences, piece.value.id))
+function takeOver(): void {
+  const { design } = job
+  if (design) job.edit(addDrawn(`take the ${piece.value.name.toLowerCase()} over by hand`, design, takenOver(piece.value.panel, piece.value.thickness ?? 1)))
+}
+function sayEdge(fate: Fate): string {
+  const mm = (v: number): string => printLength(v, settings.unit)
+  if ('school' in fate) return `turned ${mm(fate.width)}`
+  if (fate.type === 'bound') return `bound ${mm(fate.width)}`
+  if (fate.type === 'doubled') return 'on a fold'
+  if (fate.type === 'long') return `left ${mm(fate.by)} long`
+  const cut = fate.trim > 0 ? `cut ${mm(fate.trim)} over size and trimmed after sewing` : 'cut to size'
+  return `${fate.finish === 'left' ? 'left as cut' : fate.finish}, ${cut}`
+}
 const left = computed(() => props.findings.filter((f) => overruledFor(props.settled, f) === undefined))
 const aside = computed(() => props.findings.filter((f) => overruledFor(props.settled, f) !== undefined))
 
@@ -73,23 +96,26 @@ watch(
 <template>
   <aside class="side" aria-label="The chosen piece">
     <div class="body">
-      <h1>{{ piece.name }}</h1>
-      <SentenceLine v-for="s in sentences" :key="s" :sentence="s" />
+      <DrawnSide v-if="drawn" v-model:edge="edge" :drawn="drawn" :derived="derived" />
+      <template v-else>
+        <h1>{{ piece.name }}</h1>
+        <SentenceLine v-for="s in sentences" :key="s" :sentence="s" />
+        <p v-if="piece.panel.behind" class="quiet">
+          It follows the {{ master?.name.toLowerCase() }}: change that, and this changes with it.
+        </p>
+      </template>
       <WorkingBox
         v-for="(size, i) in sizes"
         :key="`${piece.id} ${size.key}`"
         :reckoned="size"
         :open="i === 0"
       />
-      <p v-if="chosenEdge" class="edge-said" data-edge-said>
-        <strong>{{ chosenEdge.name.charAt(0).toUpperCase() + chosenEdge.name.slice(1) }}</strong>:
-        {{ printLength(chosenEdge.length, settings.unit) }}, {{ chosenEdge.fate.finish }},
-        {{
-          chosenEdge.fate.trim > 0
-            ? `cut ${printLength(chosenEdge.fate.trim, settings.unit)} over size and trimmed after sewing`
-            : 'cut to size'
-        }}.
-      </p>
+      <template v-if="!drawn">
+        <p v-if="chosenEdge" class="edge-said" data-edge-said>
+          <strong>{{ chosenEdge.name.charAt(0).toUpperCase() + chosenEdge.name.slice(1) }}</strong>:
+          {{ printLength(chosenEdge.length, settings.unit) }}, {{ sayEdge(chosenEdge.fate) }}.
+        </p>
+      </template>
       <section v-if="left.length + aside.length > 0" aria-label="Findings">
         <ul class="findings">
           <FindingItem
@@ -103,11 +129,11 @@ watch(
         </ul>
       </section>
       <p v-else class="nothing quiet">Nothing found that needs a look.</p>
-      <details v-if="piece.panel.bands.length > 0 && piece.thickness" class="more">
+      <details v-if="!drawn && piece.panel.bands.length > 0 && piece.thickness" class="more">
         <summary>Skives</summary>
         <SkiveList :panel="piece.panel" :thickness="piece.thickness" />
       </details>
-      <details class="more">
+      <details v-if="!drawn" class="more">
         <summary>Edges</summary>
         <ul class="list">
           <li v-for="e in edges" :key="e.id">
@@ -121,6 +147,9 @@ watch(
           </li>
         </ul>
       </details>
+      <p v-if="canTakeOver">
+        <button class="act" @click="takeOver">Take it over by hand</button>
+      </p>
       <details class="more">
         <summary>Sewing</summary>
         <SentenceLine v-for="s in SEWING_SENTENCES" :key="s" :sentence="s" />

@@ -3,9 +3,10 @@ import { computed, ref } from 'vue'
 import type { Derived, Transect, TransectLayer } from '@drumlin/core'
 import { OUNCE, printWeight, trimmed } from '@drumlin/core'
 import { useSettings } from '../app/settings.js'
+import TransectTry from './TransectTry.vue'
 
 const props = defineProps<{ transect: Transect; derived: Derived; reach: number }>()
-const state = defineModel<'open' | 'closed'>('state', { required: true })
+const state = defineModel<string>('state', { required: true })
 const contents = defineModel<boolean>('contents', { required: true })
 const folded = defineModel<boolean>('folded', { required: true })
 const settings = useSettings()
@@ -60,6 +61,23 @@ const label = (layer: TransectLayer) => {
 
 const print = (mm: number): string => (settings.unit === 'mm' ? trimmed(mm, 2) : trimmed(mm / OUNCE, 1))
 
+/** Layers going round folds and turned edges: half rings, true to thickness, as wide as the section makes them. */
+const rings = computed(() =>
+  props.transect.bends.flatMap((bend, i) =>
+    bend.rings.map((ring) => {
+      const half = ([low, high]: readonly [number, number], back: boolean): string => {
+        const ry = ((high - low) / 2) * up.value
+        const rx = ((high - low) / 2) * bend.stretch * across.value
+        const sweep = bend.toward > 0 === back ? 0 : 1
+        const [from, to] = back ? [low, high] : [high, low]
+        return `${back ? 'L' : 'M'}${bend.at * across.value} ${y(from)}A${rx} ${ry} 0 0 ${sweep} ${bend.at * across.value} ${y(to)}`
+      }
+      const layer = props.transect.layers.find((l) => l.sheetId === ring.sheets[0])
+      return { key: `${i} ${ring.sheets.join()}`, d: `${half(ring.outer, false)}${half(ring.inner, true)}Z`, fill: layer ? swatch(layer) : 'none' }
+    }),
+  ),
+)
+
 /** Totals at the steps, as many as can be read side by side. */
 const totals = computed(() => {
   const found: { x: number; text: string; over: boolean }[] = []
@@ -92,8 +110,7 @@ const totals = computed(() => {
         <label
           >work
           <select v-model="state">
-            <option value="open">laid open</option>
-            <option value="closed">closed</option>
+            <option v-for="w in derived.works" :key="w.layup.id" :value="w.layup.id">{{ w.layup.name }}</option>
           </select></label
         >
         <label><input v-model="contents" type="checkbox" /> with its contents</label>
@@ -109,6 +126,7 @@ const totals = computed(() => {
             printWeight(transect.thickest, settings.unit)
           }}</strong></span
         >
+        <TransectTry :transect="transect" :derived="derived" />
       </template>
     </div>
     <svg
@@ -126,6 +144,7 @@ const totals = computed(() => {
         class="layer"
         :class="{ carried: !layer.panelId }"
       />
+      <path v-for="r in rings" :key="r.key" :d="r.d" :fill="r.fill" class="layer" data-bend />
       <line x1="0" :x2="WIDTH" :y1="y(reach)" :y2="y(reach)" class="reach" />
       <text :x="WIDTH + 4" :y="y(reach) + 4" class="figure reach">{{ print(reach) }}</text>
       <text :x="WIDTH" :y="y(reach) - 3" text-anchor="end" class="name quietly">reach of the iron</text>

@@ -26,7 +26,7 @@ const thickestOf = (derived: Derived, state: string, cut: Cut): Transect['thicke
 
 /** A first cut worth looking at: down the right side of the work; where nothing lies there, where it is thickest. */
 export function firstCut(derived: Derived, state: string): Cut {
-  const work = workOf(derived.works, state)
+  const work = derived.works.find((w) => w.layup.id === state) ?? derived.works[0]!
   const carrier = derived.pieces.find((p) => p.id === work.layup.carrier) ?? derived.pieces[0]!
   const box = pathBox(carrier.finished)
   const down = (x: number): Cut => ({

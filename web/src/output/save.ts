@@ -25,6 +25,12 @@ export const saveDesign = (design: Design): void =>
 export const saveSvg = (derived: Derived, unit: LengthUnit): void =>
   keep(writeSvg(derived, unit), 'image/svg+xml', `${fileName(derived.design.name)}.svg`)
 
+/** The DXF writer is fetched when it is asked for. */
+export async function saveDxf(derived: Derived, unit: LengthUnit): Promise<void> {
+  const { writeDxf } = await import('@drumlin/core/dxf')
+  keep(writeDxf(derived, unit), 'image/vnd.dxf', `${fileName(derived.design.name)}.dxf`)
+}
+
 /** The PDF is drawn in a worker, so that the sheet stays free to move meanwhile; aborting stops it. */
 export async function savePdf(
   design: Design,

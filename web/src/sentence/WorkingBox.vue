@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { RouterLink } from 'vue-router'
-import { type Reckoned, explain, giveBack, overrideNumber, usedFor } from '@drumlin/core'
+import { type Reckoned, explain, giveBack, overrideNumber, usedFor, printQuantity } from '@drumlin/core'
 import { useSettings } from '../app/settings.js'
 import { useJob } from '../job/job.js'
 import MeasureField from './MeasureField.vue'
@@ -19,6 +19,13 @@ const range = computed(() => {
 const use = computed(() => usedFor(props.reckoned.key))
 const print = (v: number): string => printMeasure(v, 'length', settings.unit)
 
+/** What can be written over: a share or an angle in a working is read, not set. */
+const WRITABLE = new Set(['length', 'thickness', 'count'])
+const printed = computed(() =>
+  props.reckoned.quantity === 'length'
+    ? print(props.reckoned.value)
+    : printQuantity(props.reckoned.value, props.reckoned.quantity, settings.unit),
+)
 const writeOver = (value: number, gesture?: string): void =>
   void job.edit(overrideNumber(props.reckoned.label, props.reckoned.key, value), gesture)
 const takeBack = (): void => void job.edit(giveBack(props.reckoned.label, [props.reckoned.key]))
@@ -31,13 +38,15 @@ const takeBack = (): void => void job.edit(giveBack(props.reckoned.label, [props
         <span aria-hidden="true" class="turn">{{ shown ? '▾' : '▸' }}</span>{{ reckoned.label }}
       </button>
       <span class="value">
+        <span v-if="reckoned.measured || !WRITABLE.has(reckoned.quantity)" class="figure">{{ printed }}</span>
         <MeasureField
+          v-else
           :value="reckoned.value"
           :label="reckoned.label"
-          sort="length"
-          :least="0"
+          :sort="reckoned.quantity === 'length' ? 'length' : reckoned.quantity === 'thickness' ? 'thickness' : 'count'"
+          :least="reckoned.quantity === 'length' ? -200 : 0"
           :most="2000"
-          :step="1"
+          :step="reckoned.quantity === 'thickness' ? 0.05 : 1"
           @change="writeOver"
         />
       </span>

@@ -42,7 +42,8 @@ async function start(id: string): Promise<void> {
     thread: shelf.threads[0]!,
   })
   await createJob(design, false, Date.now())
-  await router.push({ name: 'brief', params: { id: design.id } })
+  // What is drawn by hand asks nothing first: it begins on the sheet.
+  await router.push({ name: kind.brief.length > 1 ? 'brief' : 'draft', params: { id: design.id } })
 }
 
 async function opened(event: Event): Promise<void> {

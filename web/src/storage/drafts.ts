@@ -1,11 +1,11 @@
-import type { Design } from '@drumlin/core'
+import { type Design, designUpToDate } from '@drumlin/core'
 import { type DraftRecord, database } from './db.js'
 
 const range = (id: string): IDBKeyRange => IDBKeyRange.bound([id, 0], [id, Infinity])
 
 /** The drafts kept of a job, oldest first. */
 export const listDrafts = async (jobId: string): Promise<DraftRecord[]> =>
-  (await database()).getAll('drafts', range(jobId))
+  (await (await database()).getAll('drafts', range(jobId))).map((d) => ({ ...d, design: designUpToDate(d.design) }))
 
 /** Keeps the design as it is now under its draft's name. */
 export async function keepDraft(design: Design, now: number): Promise<DraftRecord> {

@@ -4,7 +4,7 @@ import {
   type Stores,
   readDesign,
   readSentence,
-  storesSchema,
+  readStoresData,
 } from '@drumlin/core'
 import { database } from './db.js'
 import { createJob, listJobs, readJob, removeJob } from './jobs.js'
@@ -28,7 +28,7 @@ async function readExamples(): Promise<ExampleFiles> {
     designs: string[]
     about: string
   }
-  const stores = storesSchema.parse(await (await fetched(`/demo/${index.stores}`)).json())
+  const stores = readStoresData(await (await fetched(`/demo/${index.stores}`)).json())
   const texts = await Promise.all(
     index.designs.map(async (file) => (await fetched(`/demo/designs/${file}`)).text()),
   )
@@ -62,12 +62,15 @@ export async function firstVisit(now: number): Promise<void> {
   await writeSetting('visited', true)
 }
 
+/** What an older Drumlin kept is brought up to date when it is read. */
+const upToDate = (kept: Stores | undefined): Stores | undefined => (kept ? readStoresData(kept) : undefined)
+
 /** What is on the maker's shelves: their own, and the examples while those are there. */
 export async function readStores(): Promise<{ own: Stores; examples: Stores | undefined }> {
   const db = await database()
   return {
-    own: (await db.get('stores', 'own')) ?? STARTER_STORES,
-    examples: await db.get('stores', 'examples'),
+    own: upToDate(await db.get('stores', 'own')) ?? STARTER_STORES,
+    examples: upToDate(await db.get('stores', 'examples')),
   }
 }
 

@@ -1,4 +1,12 @@
-import { type Design, type Edit, applyEdit } from '@drumlin/core'
+import {
+  type Design,
+  type Edit,
+  applyEdit,
+  designUpToDate,
+  editUpToDate,
+  mergedEdits,
+  mergedInverses,
+} from '@drumlin/core'
 import { type EditRecord, type JobRecord, database } from './db.js'
 
 /** Another tab wrote first: nothing was written, and this is how the job stands now. */
@@ -17,11 +25,16 @@ export interface Done {
 
 const range = (id: string, from: number): IDBKeyRange => IDBKeyRange.bound([id, from], [id, Infinity])
 
-export const listJobs = async (): Promise<JobRecord[]> =>
-  (await (await database()).getAll('jobs')).sort((a, b) => b.updated - a.updated)
+/** What an older Drumlin kept is brought up to date when it is read. */
+const current = (job: JobRecord): JobRecord => ({ ...job, design: designUpToDate(job.design) })
 
-export const readJob = async (id: string): Promise<JobRecord | undefined> =>
-  (await database()).get('jobs', id)
+export const listJobs = async (): Promise<JobRecord[]> =>
+  (await (await database()).getAll('jobs')).map(current).sort((a, b) => b.updated - a.updated)
+
+export async function readJob(id: string): Promise<JobRecord | undefined> {
+  const job = await (await database()).get('jobs', id)
+  return job && current(job)
+}
 
 export const readEdit = async (id: string, seq: number): Promise<EditRecord | undefined> =>
   (await database()).get('edits', [id, seq])
@@ -50,8 +63,9 @@ async function changing(
   change: (job: JobRecord, edits: EditStore) => Promise<JobRecord>,
 ): Promise<JobRecord> {
   const tx = (await database()).transaction(['jobs', 'edits'], 'readwrite')
-  const job = await tx.objectStore('jobs').get(id)
-  if (!job) throw new Error('the job was removed elsewhere')
+  const kept = await tx.objectStore('jobs').get(id)
+  if (!kept) throw new Error('the job was removed elsewhere')
+  const job = current(kept)
   if (job.version !== expected) throw new Overtaken(job)
   const next = await change(job, tx.objectStore('edits'))
   await tx.objectStore('jobs').put(next)
@@ -70,12 +84,13 @@ export const appendEdit = (id: string, expected: number, done: Done, now: number
     const last = job.cursor > 0 ? await edits.get([id, job.cursor]) : undefined
     const continues = done.gesture !== undefined && last?.gesture === done.gesture && job.cursor === job.head
     const seq = continues ? job.cursor : job.cursor + 1
-    const inverse = continues ? last!.inverse : done.inverse
+    const edit = continues ? mergedEdits(last!.edit, done.edit) : done.edit
+    const inverse = continues ? mergedInverses(last!.inverse, done.inverse) : done.inverse
     await edits.delete(range(id, seq))
     await edits.put({
       jobId: id,
       seq,
-      edit: done.edit,
+      edit,
       inverse,
       ...(done.gesture ? { gesture: done.gesture } : {}),
     })
@@ -88,7 +103,7 @@ export const stepInLog = (id: string, expected: number, way: -1 | 1, now: number
     const seq = way < 0 ? job.cursor : job.cursor + 1
     const record = seq >= 1 && seq <= job.head ? await edits.get([id, seq]) : undefined
     if (!record) return job
-    const edited = applyEdit(job.design, way < 0 ? record.inverse : record.edit)
+    const edited = applyEdit(job.design, editUpToDate(way < 0 ? record.inverse : record.edit))
     if (!edited.ok) throw new Error(`the log of this job does not fit it any more at ${edited.where}`)
     return { ...job, design: edited.design, cursor: job.cursor + way, version: job.version + 1, updated: now }
   })

@@ -36,6 +36,12 @@ export function readDesign(text: string): ReadResult {
     : refused({ code: 'FIELDS', fields: fieldsOf(checked.error) })
 }
 
+/** A design kept by an older Drumlin brought up to this one. Throws where it does not hold. */
+export function designUpToDate(kept: Design): Design {
+  const version: number = kept.version
+  return version === DESIGN_VERSION ? kept : designSchema.parse(upToDate(kept, version))
+}
+
 const isRecord = (value: unknown): value is Record<string, unknown> =>
   typeof value === 'object' && value !== null && !Array.isArray(value)
 

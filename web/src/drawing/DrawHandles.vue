@@ -1,0 +1,305 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import {
+  type DrawnPanel,
+  type Move,
+  type Panel,
+  type Path,
+  type Point,
+  drawnSegments,
+  moveBack,
+  moveHandle,
+  movePoint,
+  outlineOf,
+  pathData,
+  pathMoved,
+  placeOnPanel,
+  pointMoved,
+  printLength,
+  readingsAt,
+  removePoint,
+  setRise,
+  shift,
+  snapPoint,
+} from '@drumlin/core'
+import { useSettings } from '../app/settings.js'
+import { useJob } from '../job/job.js'
+
+const props = defineProps<{
+  drawn: DrawnPanel
+  panel: Panel
+  /** From the panel's own coordinates to the sheet. */
+  move: Move
+  pixel: number
+  toSheet: (x: number, y: number) => Point
+}>()
+const point = defineModel<number | undefined>('point', { required: true })
+const emit = defineEmits<{ change: [name: string, panel: DrawnPanel, gesture: string] }>()
+const settings = useSettings()
+const job = useJob()
+
+/** Within this many pixels a moved point is drawn to what lies near. */
+const NEAR = 7
+interface Grip {
+  readonly sort: 'node' | 'c1' | 'c2' | 'rise'
+  readonly index: number
+}
+interface ShownGrip extends Grip {
+  readonly at: Point
+  readonly from: Point
+  readonly name: string
+}
+
+const onSheet = (p: Point): Point => pointMoved(placeOnPanel(props.panel, p), props.move)
+const places = computed(() => props.drawn.nodes.map((n) => onSheet(n)))
+const half = computed(() =>
+  props.drawn.mirror
+    ? pathData({
+        closed: false,
+        segments: pathMoved({ segments: drawnSegments(props.drawn), closed: false }, props.move).segments,
+      })
+    : '',
+)
+const axis = computed(() => {
+  const { mirror, nodes } = props.drawn
+  if (!mirror) return undefined
+  const upright = mirror.way === 'upright'
+  const values = nodes.map((n) => (upright ? n.y : n.x))
+  const ends = [Math.min(...values) - 8, Math.max(...values) + 8]
+  return ends.map((v) => onSheet(upright ? { x: mirror.at, y: v } : { x: v, y: mirror.at })) as [Point, Point]
+})
+
+/** Handles of the curves beside the chosen point. */
+const grips = computed((): ShownGrip[] => {
+  const i = point.value
+  if (i === undefined) return []
+  const { nodes, mirror } = props.drawn
+  const before = (i + nodes.length - 1) % nodes.length
+  const segments = drawnSegments(props.drawn)
+  return [...new Set([i, before])].flatMap((k): ShownGrip[] => {
+    if (mirror && (k === nodes.length - 1 || (k === before && i === 0))) return []
+    const node = nodes[k]!
+    const next = nodes[(k + 1) % nodes.length]!
+    if (node.going.type === 'curve')
+      return [
+        { sort: 'c1' as const, index: k, at: onSheet(node.going.c1), from: onSheet(node), name: `handle after point ${k + 1}` },
+        { sort: 'c2' as const, index: k, at: onSheet(node.going.c2), from: onSheet(next), name: `handle before point ${((k + 1) % nodes.length) + 1}` },
+      ]
+    const segment = segments[k]
+    if (node.going.type !== 'arc' || segment?.type !== 'arc') return []
+    const middle = { x: (segment.from.x + segment.to.x) / 2, y: (segment.from.y + segment.to.y) / 2 }
+    const top = riseAt(k, node.going.rise)
+    return [{ sort: 'rise' as const, index: k, at: onSheet(top), from: onSheet(middle), name: `rise of the arc after point ${k + 1}` }]
+  })
+})
+
+/** The place of the chord's middle, lifted by the rise of its arc. */
+function riseAt(k: number, rise: number): Point {
+  const [a, b] = [props.drawn.nodes[k]!, props.drawn.nodes[(k + 1) % props.drawn.nodes.length]!]
+  const length = Math.hypot(b.x - a.x, b.y - a.y) || 1
+  return {
+    x: (a.x + b.x) / 2 + ((b.y - a.y) / length) * rise,
+    y: (a.y + b.y) / 2 - ((b.x - a.x) / length) * rise,
+  }
+}
+function riseFrom(k: number, at: Point): number {
+  const [a, b] = [props.drawn.nodes[k]!, props.drawn.nodes[(k + 1) % props.drawn.nodes.length]!]
+  const length = Math.hypot(b.x - a.x, b.y - a.y) || 1
+  return ((at.x - (a.x + b.x) / 2) * (b.y - a.y) - (at.y - (a.y + b.y) / 2) * (b.x - a.x)) / length
+}
+
+const placeOf = ({ sort, index }: Grip): Point => {
+  const node = props.drawn.nodes[index]!
+  if (sort === 'node') return node
+  if (sort === 'rise') return riseAt(index, node.going.type === 'arc' ? node.going.rise : 0)
+  return node.going.type === 'curve' ? node.going[sort] : node
+}
+function put(grip: Grip, to: Point, gesture: string): void {
+  const { drawn } = props
+  const name = grip.sort === 'node' ? `move point ${grip.index + 1}` : `bend the edge at point ${grip.index + 1}`
+  const next =
+    grip.sort === 'node'
+      ? movePoint(drawn, grip.index, to)
+      : grip.sort === 'rise'
+        ? setRise(drawn, grip.index, Math.round(riseFrom(grip.index, to) * 10) / 10)
+        : moveHandle(drawn, grip.index, grip.sort, to)
+  emit('change', name, next, gesture)
+}
+
+/** Outlines of the other drawings, as they lie beside this one in the work. */
+const neighbours = computed((): { name: string; path: Path }[] =>
+  (job.design?.drawn ?? [])
+    .filter((d) => d.id !== props.drawn.id)
+    .map((d) => ({
+      name: d.name,
+      path: pathMoved(outlineOf(d).path, shift(d.lies.x - props.drawn.lies.x, d.lies.y - props.drawn.lies.y)),
+    })),
+)
+const said = ref<readonly string[]>([])
+const held = ref<{ grip: Grip; offset: Point; gesture: string }>()
+/** A place of the window in the drawing's own coordinates, as far as the folds have not moved it. */
+const inDrawing = (event: PointerEvent): Point => pointMoved(props.toSheet(event.clientX, event.clientY), moveBack(props.move))
+
+function grab(event: PointerEvent, grip: Grip): void {
+  ;(event.currentTarget as Element).setPointerCapture(event.pointerId)
+  if (grip.sort === 'node') point.value = grip.index
+  const [at, here] = [inDrawing(event), placeOf(grip)]
+  held.value = { grip, offset: { x: here.x - at.x, y: here.y - at.y }, gesture: `draw ${event.timeStamp}` }
+  said.value = []
+}
+function dragged(event: PointerEvent): void {
+  const from = held.value
+  if (!from) return
+  const at = inDrawing(event)
+  const wanted = { x: Math.round((at.x + from.offset.x) * 10) / 10, y: Math.round((at.y + from.offset.y) * 10) / 10 }
+  if (from.grip.sort !== 'node' || event.altKey) return put(from.grip, wanted, from.gesture)
+  const snapped = snapPoint(props.drawn, wanted, {
+    index: from.grip.index,
+    neighbours: neighbours.value,
+    pitch: job.design!.iron.pitch,
+    within: NEAR * props.pixel,
+  })
+  said.value = snapped.said
+  put(from.grip, snapped.at, from.gesture)
+}
+function release(): void {
+  held.value = undefined
+  said.value = []
+}
+
+function keyed(event: KeyboardEvent, grip: Grip): void {
+  if (grip.sort === 'node' && (event.key === 'Delete' || event.key === 'Backspace')) {
+    const left = removePoint(props.drawn, grip.index)
+    event.preventDefault()
+    if (left) emit('change', `take out point ${grip.index + 1}`, left, `remove ${event.timeStamp}`)
+    return
+  }
+  const size = event.shiftKey ? 0.1 : event.altKey ? 10 : 1
+  const ways: Record<string, Point> = {
+    ArrowLeft: { x: -size, y: 0 },
+    ArrowRight: { x: size, y: 0 },
+    ArrowUp: { x: 0, y: -size },
+    ArrowDown: { x: 0, y: size },
+  }
+  const way = ways[event.key]
+  if (!way) return
+  event.preventDefault()
+  event.stopPropagation()
+  const at = placeOf(grip)
+  put(grip, { x: at.x + way.x, y: at.y + way.y }, `keys ${grip.sort} ${grip.index} ${Math.floor(Date.now() / 1500)}`)
+}
+
+const readings = computed(() => {
+  const i = point.value
+  if (i === undefined || !props.drawn.nodes[i]) return undefined
+  const { before, after, angle } = readingsAt(props.drawn, i)
+  const words = [
+    before === undefined ? '' : `${printLength(before, settings.unit)} back`,
+    after === undefined ? '' : `${printLength(after, settings.unit)} on`,
+    angle === undefined ? '' : `${Math.round((angle * 1800) / Math.PI) / 10}°`,
+  ].filter(Boolean)
+  return { at: places.value[i]!, words: words.join(' · ') }
+})
+const label = (i: number): string => {
+  const n = props.drawn.nodes[i]!
+  return `Point ${i + 1} of ${props.drawn.nodes.length}: ${printLength(n.x, settings.unit)} across, ${printLength(n.y, settings.unit)} down`
+}
+</script>
+
+<template>
+  <g class="handles" @pointermove="dragged" @pointerup="release" @pointercancel="release">
+    <line v-if="axis" class="axis" :x1="axis[0].x" :y1="axis[0].y" :x2="axis[1].x" :y2="axis[1].y" />
+    <path v-if="half" :d="half" class="half" />
+    <g v-for="g in grips" :key="`${g.sort}${g.index}`">
+      <line class="arm" :x1="g.from.x" :y1="g.from.y" :x2="g.at.x" :y2="g.at.y" />
+      <rect
+        data-handle
+        :data-grip="`${g.sort}-${g.index}`"
+        class="grip"
+        :x="g.at.x - 4.5 * pixel"
+        :y="g.at.y - 4.5 * pixel"
+        :width="9 * pixel"
+        :height="9 * pixel"
+        tabindex="0"
+        role="button"
+        :aria-label="`${g.name}; arrows move it`"
+        @pointerdown.stop="grab($event, g)"
+        @keydown="keyed($event, g)"
+      />
+    </g>
+    <circle
+      v-for="(p, i) in places"
+      :key="i"
+      data-handle
+      :data-point="i"
+      class="node"
+      :class="{ on: point === i }"
+      :cx="p.x"
+      :cy="p.y"
+      :r="6 * pixel"
+      tabindex="0"
+      role="button"
+      :aria-label="label(i)"
+      :aria-pressed="point === i"
+      @pointerdown.stop="grab($event, { sort: 'node', index: i })"
+      @click.stop="point = i"
+      @focus="point = i"
+      @keydown="keyed($event, { sort: 'node', index: i })"
+    />
+    <g v-if="readings" aria-hidden="true">
+      <text :x="readings.at.x + 10 * pixel" :y="readings.at.y - 10 * pixel" :font-size="13 * pixel">{{ readings.words }}</text>
+      <text
+        v-for="(s, k) in said"
+        :key="s"
+        class="said"
+        :x="readings.at.x + 10 * pixel"
+        :y="readings.at.y + (8 + 16 * k) * pixel"
+        :font-size="13 * pixel"
+        >{{ s }}</text
+      >
+    </g>
+  </g>
+</template>
+
+<style scoped>
+.axis {
+  stroke: var(--loch);
+  stroke-dasharray: 8 4 2 4;
+  vector-effect: non-scaling-stroke;
+  pointer-events: none;
+}
+.half {
+  fill: none;
+  stroke: var(--heather);
+  stroke-width: 2px;
+  vector-effect: non-scaling-stroke;
+  pointer-events: none;
+}
+.arm {
+  stroke: var(--heather);
+  vector-effect: non-scaling-stroke;
+}
+.node,
+.grip {
+  fill: var(--surface);
+  stroke: var(--heather);
+  stroke-width: 2px;
+  vector-effect: non-scaling-stroke;
+  cursor: move;
+}
+.node.on {
+  fill: var(--heather);
+}
+text {
+  fill: var(--heather);
+  font-family: var(--mono);
+  font-weight: 650;
+  paint-order: stroke;
+  stroke: var(--surface);
+  stroke-width: 3px;
+  vector-effect: non-scaling-stroke;
+}
+.said {
+  fill: var(--loch);
+}
+</style>

@@ -1,0 +1,143 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import {
+  type DrawnPanel,
+  type Going,
+  drawnSegments,
+  insertPoint,
+  movePoint,
+  partEdge,
+  removePoint,
+  setGoing,
+  setRadius,
+  setRise,
+} from '@drumlin/core'
+import ChoiceField from '../sentence/ChoiceField.vue'
+import MeasureField from '../sentence/MeasureField.vue'
+
+const props = defineProps<{ drawn: DrawnPanel }>()
+const point = defineModel<number | undefined>('point', { required: true })
+const emit = defineEmits<{ change: [name: string, panel: DrawnPanel, gesture?: string] }>()
+const refusal = ref('')
+
+const GOINGS = [
+  { value: 'line', label: 'straight', why: 'a straight line to the next point' },
+  { value: 'arc', label: 'round an arc', why: 'a true arc, by its rise over the straight line' },
+  { value: 'curve', label: 'along a curve', why: 'a smooth curve with a handle at each end' },
+]
+const index = computed(() => point.value ?? -1)
+const node = computed(() => props.drawn.nodes[index.value])
+/** The last point of a half drawing has nothing after it. */
+const goes = computed(() => !(props.drawn.mirror && index.value === props.drawn.nodes.length - 1))
+const name = computed(() => `point ${index.value + 1}`)
+const parts = computed(() => {
+  const before = props.drawn.nodes[(index.value + props.drawn.nodes.length - 1) % props.drawn.nodes.length]
+  const first = props.drawn.mirror && index.value === 0
+  return goes.value && !first && before?.edge === node.value?.edge
+})
+
+function putAfter(): void {
+  const segment = drawnSegments(props.drawn)[index.value]
+  if (!segment) return
+  const [a, b] = [segment.from, segment.to]
+  const { panel, index: at } = insertPoint(props.drawn, middleOf(segment) ?? { x: (a.x + b.x) / 2, y: (a.y + b.y) / 2 })
+  emit('change', `put a point after ${name.value}`, panel)
+  point.value = at
+}
+function middleOf(segment: ReturnType<typeof drawnSegments>[number]) {
+  if (segment.type !== 'arc') return undefined
+  const angle = Math.atan2(segment.from.y - segment.centre.y, segment.from.x - segment.centre.x) + segment.sweep / 2
+  const radius = Math.hypot(segment.from.x - segment.centre.x, segment.from.y - segment.centre.y)
+  return { x: segment.centre.x + radius * Math.cos(angle), y: segment.centre.y + radius * Math.sin(angle) }
+}
+function takeOut(): void {
+  const left = removePoint(props.drawn, index.value)
+  refusal.value = left ? '' : 'This point has to stay: an outline needs it.'
+  if (!left) return
+  emit('change', `take out ${name.value}`, left)
+  point.value = undefined
+}
+</script>
+
+<template>
+  <div v-if="node" class="bar" role="group" :aria-label="`Point ${index + 1}`">
+    <strong>Point {{ index + 1 }}</strong>
+    <MeasureField
+      :value="node.x"
+      label="across"
+      sort="length"
+      :least="-5000"
+      :most="5000"
+      :step="1"
+      @change="(x, g) => emit('change', `move ${name}`, movePoint(drawn, index, { x, y: node!.y }), g)"
+    />
+    across,
+    <MeasureField
+      :value="node.y"
+      label="down"
+      sort="length"
+      :least="-5000"
+      :most="5000"
+      :step="1"
+      @change="(y, g) => emit('change', `move ${name}`, movePoint(drawn, index, { x: node!.x, y }), g)"
+    />
+    down, rounded
+    <MeasureField
+      :value="node.radius"
+      label="corner radius"
+      sort="length"
+      :least="0"
+      :most="1000"
+      :step="1"
+      drag
+      @change="(r, g) => emit('change', `round ${name}`, setRadius(drawn, index, r), g)"
+    />
+    <template v-if="goes">
+      then
+      <ChoiceField
+        :value="node.going.type"
+        label="how it goes on"
+        :options="GOINGS"
+        @change="(to) => emit('change', `${name} goes on ${to}`, setGoing(drawn, index, to as Going['type']))"
+      />
+      <template v-if="node.going.type === 'arc'">
+        rising
+        <MeasureField
+          :value="node.going.rise"
+          label="rise of the arc"
+          sort="length"
+          :least="-2000"
+          :most="2000"
+          :step="1"
+          @change="(r, g) => emit('change', `rise after ${name}`, setRise(drawn, index, r), g)"
+        />
+      </template>
+      <button class="act" @click="putAfter">Put a point after it</button>
+    </template>
+    <button v-if="parts" class="act" @click="emit('change', `part the edge at ${name}`, partEdge(drawn, index))">
+      Part the edge here
+    </button>
+    <button class="act" @click="takeOut">Take it out</button>
+    <span v-if="refusal" role="alert" class="refusal">{{ refusal }}</span>
+  </div>
+</template>
+
+<style scoped>
+.bar {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 7px;
+  align-items: baseline;
+  background: var(--heather-wash);
+  border-bottom: 1px solid var(--hairline);
+  padding: 5px 14px;
+}
+.act {
+  min-height: 26px;
+  padding: 1px 9px;
+  font-size: 14px;
+}
+.refusal {
+  color: var(--rowan);
+}
+</style>
