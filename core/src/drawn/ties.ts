@@ -11,8 +11,10 @@ export function drawnEdgeLength(panels: readonly DrawnPanel[], at: Tie['first'])
   const panel = panels.find((p) => p.id === at.panel)
   if (!panel) return undefined
   const own = outlineOf(panel).owners.filter((o) => o.edge === at.edge)
-  const half = panel.mirror ? own.filter((o) => o.half === 'drawn') : own
-  const counted = half.length > 0 ? half : own
+  // An edge across the axis is one edge; one that stands on both halves is measured once.
+  const { nodes, mirror } = panel
+  const across = mirror && [nodes[0]!.edge, nodes[nodes.length - 2]!.edge].includes(at.edge)
+  const counted = mirror && !across ? own.filter((o) => o.half === 'drawn') : own
   return counted.length > 0 ? pathLength(openPath(counted.map((o) => o.segment))) : undefined
 }
 

@@ -78,6 +78,8 @@ async function dxf(): Promise<void> {
 }
 .row .act {
   padding: 3px 9px;
+  font-size: 14px;
+  white-space: nowrap;
 }
 .failed {
   color: var(--rowan);

@@ -24,10 +24,18 @@ const TRIED = 9
 const thickestOf = (derived: Derived, state: string, cut: Cut): Transect['thickest'] =>
   transect(workOf(derived.works, state), cut.from, cut.to).thickest
 
+/** A closed fold is best looked at square to it: some way into the work, and a little beyond it. */
+const acrossBend = (at: Point, outward: Point): Cut => ({
+  from: { x: at.x - 30 * outward.x, y: at.y - 30 * outward.y },
+  to: { x: at.x + 12 * outward.x, y: at.y + 12 * outward.y },
+})
+
 /** A first cut worth looking at: down the right side of the work; where nothing lies there, where it is thickest. */
 export function firstCut(derived: Derived, state: string): Cut {
   const work = derived.works.find((w) => w.layup.id === state) ?? derived.works[0]!
   const carrier = derived.pieces.find((p) => p.id === work.layup.carrier) ?? derived.pieces[0]!
+  const bend = work.layup.bends?.[0]
+  if (bend) return acrossBend(bend.at, bend.outward)
   const box = pathBox(carrier.finished)
   const down = (x: number): Cut => ({
     from: { x, y: box.top - REACH },

@@ -53,7 +53,7 @@ interface ShownGrip extends Grip {
 const onSheet = (p: Point): Point => pointMoved(placeOnPanel(props.panel, p), props.move)
 const places = computed(() => props.drawn.nodes.map((n) => onSheet(n)))
 const half = computed(() =>
-  props.drawn.mirror
+  props.drawn.mirror && !props.panel.letIns?.some((l) => l.by !== 0)
     ? pathData({
         closed: false,
         segments: pathMoved({ segments: drawnSegments(props.drawn), closed: false }, props.move).segments,
@@ -246,7 +246,7 @@ const label = (i: number): string => {
       @focus="point = i"
       @keydown="keyed($event, { sort: 'node', index: i })"
     />
-    <g v-if="readings" aria-hidden="true">
+    <g v-if="readings && held" aria-hidden="true">
       <text :x="readings.at.x + 10 * pixel" :y="readings.at.y - 10 * pixel" :font-size="13 * pixel">{{ readings.words }}</text>
       <text
         v-for="(s, k) in said"

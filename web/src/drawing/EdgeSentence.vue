@@ -24,23 +24,19 @@ const mm = (v: number): string => printLength(v, settings.unit)
 
 <template>
   <p class="sentence" data-edge-said>
-    <NameField :value="edge.name" label="Name of the edge" :most="60" @change="(name) => emit('change', `call it ${name}`, { ...edge, name })" />
+    <NameField class="edge-name" :value="edge.name" label="Name of the edge" :most="60" @change="(name) => emit('change', `call it ${name}`, { ...edge, name })" />
     ({{ mm(length) }}) is
     <ChoiceField :value="choiceOf(fate)" label="what becomes of the edge" :options="[...FATES]" @change="choose" />
     <template v-if="turned">
       <MeasureField :value="turned.width" label="width of the turn" sort="length" :least="1" :most="200" :step="0.5" drag @change="(v, g) => set(`turned ${mm(v)}`, { width: v }, g)" />, skived
       <ChoiceField :value="turned.school" label="school of the skive" :options="[...SCHOOLS]" @change="(v) => set('skive', { school: v })" />
       <template v-if="turned.school === 'feather'"> over
-        <MeasureField :value="turned.feather" label="width of the feathered skive" sort="length" :least="0.5" :most="30" :step="0.5" @change="(v, g) => set(`feathered ${mm(v)}`, { feather: v }, g)" />
-      </template>
-      <template v-if="turned.school === 'even'">, leaving
+        <MeasureField :value="turned.feather" label="width of the feathered skive" sort="length" :least="0.5" :most="30" :step="0.5" @change="(v, g) => set(`feathered ${mm(v)}`, { feather: v }, g)" /></template><template v-if="turned.school === 'even'">, leaving
         <MeasureField :value="turned.atEdge ?? leatherEdge" label="left at the skived edge" sort="thickness" :least="0" :most="4" :step="0.05" @change="(v, g) => set('left at the edge', { atEdge: v }, g)" />
-        at the edge
-      </template>,
+        at the edge</template>,
       <ChoiceField :value="String(turned.lines)" label="rows of stitches" :options="[...ROWS]" @change="(v) => set(`${v} rows`, { lines: Number(v) })" />
       <template v-if="turned.lines > 0">
-        <MeasureField :value="turned.margin" label="margin of the stitches" sort="length" :least="0.5" :most="60" :step="0.5" @change="(v, g) => set(`margin ${mm(v)}`, { margin: v }, g)" /> in
-      </template>.
+        {{ ' ' }}<MeasureField :value="turned.margin" label="margin of the stitches" sort="length" :least="0.5" :most="60" :step="0.5" @change="(v, g) => set(`margin ${mm(v)}`, { margin: v }, g)" /> in</template>.
       <template v-if="core > 0">
         What it is turned over is <ChoiceField :value="turned.core" label="edge of what it is turned over" :options="[...CORES]" @change="(v) => set('core', { core: v })" />.
       </template>
@@ -69,5 +65,9 @@ const mm = (v: number): string => printLength(v, settings.unit)
 .sentence {
   margin: 0 0 8px;
   line-height: 1.75;
+}
+.edge-name {
+  min-width: 1em;
+  font-weight: 650;
 }
 </style>

@@ -7,11 +7,14 @@ import {
   insertPoint,
   movePoint,
   partEdge,
+  printLength,
+  readingsAt,
   removePoint,
   setGoing,
   setRadius,
   setRise,
 } from '@drumlin/core'
+import { useSettings } from '../app/settings.js'
 import ChoiceField from '../sentence/ChoiceField.vue'
 import MeasureField from '../sentence/MeasureField.vue'
 
@@ -34,6 +37,19 @@ const parts = computed(() => {
   const before = props.drawn.nodes[(index.value + props.drawn.nodes.length - 1) % props.drawn.nodes.length]
   const first = props.drawn.mirror && index.value === 0
   return goes.value && !first && before?.edge === node.value?.edge
+})
+
+const settings = useSettings()
+const readings = computed(() => {
+  const { before, after, angle } = readingsAt(props.drawn, index.value)
+  const mm = (v: number): string => printLength(v, settings.unit)
+  return [
+    before === undefined ? '' : `${mm(before)} back`,
+    after === undefined ? '' : `${mm(after)} on`,
+    angle === undefined ? '' : `${Math.round((angle * 1800) / Math.PI) / 10}°`,
+  ]
+    .filter(Boolean)
+    .join(' · ')
 })
 
 function putAfter(): void {
@@ -114,6 +130,7 @@ function takeOut(): void {
       </template>
       <button class="act" @click="putAfter">Put a point after it</button>
     </template>
+    <span class="figure quiet">{{ readings }}</span>
     <button v-if="parts" class="act" @click="emit('change', `part the edge at ${name}`, partEdge(drawn, index))">
       Part the edge here
     </button>
