@@ -7,7 +7,7 @@ import {
   openPath,
   pathBox,
   pathCrossings,
-  pointInside,
+  pathPoints,
   pointDot,
   pointRight,
   pointUnit,
@@ -17,18 +17,36 @@ import {
 /** Distance between dots of a glue stipple, mm. */
 const STIPPLE = 1.7
 
-/** Dots inside an area on a grid that is fixed to the piece, so that two areas side by side agree. */
+/** Chords of an area's outline lie this near to it when dots are set, mm: a dot is wider. */
+const CHORDS = 0.05
+
+/** Where a level line enters and leaves an outline, from left to right. */
+function crossingsAt(ring: readonly Point[], y: number): number[] {
+  const found: number[] = []
+  for (let i = 0, j = ring.length - 1; i < ring.length; j = i, i += 1) {
+    const [a, b] = [ring[i]!, ring[j]!]
+    if (a.y > y !== b.y > y) found.push(((b.x - a.x) * (y - a.y)) / (b.y - a.y) + a.x)
+  }
+  return found.sort((a, b) => a - b)
+}
+
+/**
+ * Dots inside an area, and outside what is left out of it, on a grid that is fixed to the piece, so that two areas side
+ * by side agree.
+ */
 export function stipple(area: Path, without?: Path): Point[] {
   const box = pathBox(area)
+  const rings = [area, ...(without ? [without] : [])].map((path) => pathPoints({ ...path, closed: true }, CHORDS))
   const points: Point[] = []
   const rise = STIPPLE * 0.866
   const firstRow = Math.ceil(box.top / rise)
   for (let row = firstRow; row * rise <= box.bottom; row += 1) {
+    const y = row * rise
     const shift = row % 2 === 0 ? 0 : STIPPLE / 2
-    for (let x = Math.ceil((box.left - shift) / STIPPLE) * STIPPLE + shift; x <= box.right; x += STIPPLE) {
-      const p = { x, y: row * rise }
-      if (pointInside(p, area) && !(without && pointInside(p, without))) points.push(p)
-    }
+    const stops = rings.flatMap((ring) => crossingsAt(ring, y)).sort((a, b) => a - b)
+    for (let i = 0; i + 1 < stops.length; i += 2)
+      for (let x = Math.ceil((stops[i]! - shift) / STIPPLE) * STIPPLE + shift; x <= stops[i + 1]!; x += STIPPLE)
+        points.push({ x, y })
   }
   return points
 }

@@ -1,4 +1,4 @@
-import { type Path, type Segment, arcRadius, segmentCurvature, segmentLength } from '../geometry/index.js'
+import { type Path, type Segment, arcRadius, pointDistance, segmentCurvature, segmentLength, segmentPoint } from '../geometry/index.js'
 
 /** A stretch of a line that bends one way more tightly than asked about. */
 export interface BentStretch {
@@ -26,7 +26,8 @@ function samples(s: Segment): Sample[] {
   if (s.type === 'arc') return [{ curvature: Math.sign(s.sweep) / arcRadius(s), length: segmentLength(s) }]
   return Array.from({ length: PARTS }, (_, i) => ({
     curvature: segmentCurvature(s, (i + 0.5) / PARTS),
-    length: segmentLength(s, (i + 1) / PARTS) - segmentLength(s, i / PARTS),
+    // So short a part is as long as its chord, to a thousandth of a millimetre.
+    length: pointDistance(segmentPoint(s, i / PARTS), segmentPoint(s, (i + 1) / PARTS)),
   }))
 }
 

@@ -1,4 +1,4 @@
-import { type Path, pathArea, pathLength, pathPlaceAt, pointInside } from '../geometry/index.js'
+import { type Path, pathArea, pointDistance, pointInside } from '../geometry/index.js'
 import { type Edge, type Panel, chainsOf, edgeChain, insetChainMaybe, isTurned } from '../master/index.js'
 import type { Leather } from '../stores/index.js'
 import type { Reckon } from '../working/index.js'
@@ -91,10 +91,13 @@ const skivesOf = (panel: Panel, stock: CutFrom): EdgeProfile[] =>
     ]),
   )
 
+/** Length by the chords of the segments: near enough to tell a landing that has collapsed. */
+const chordLength = (path: Path): number => path.segments.reduce((sum, s) => sum + pointDistance(s.from, s.to), 0)
+
 /** How much shorter than the finished edge a landing may honestly be: a bend all the way round takes 2π widths. */
 function landsBadly(panel: Panel, { finished, landing, turn }: TurnedWork): boolean {
-  if (!landing || !pointInside(pathPlaceAt(landing, pathLength(landing) / 2).at, panel.outline)) return true
-  return pathLength(landing) < pathLength(finished) - 4 * Math.PI * turn.fate.width
+  if (!landing || !pointInside(landing.segments[Math.floor(landing.segments.length / 2)]!.from, panel.outline)) return true
+  return chordLength(landing) < chordLength(finished) - 4 * Math.PI * turn.fate.width
 }
 
 function faultsOf(panel: Panel, grown: Path | undefined, turned: readonly TurnedWork[]): EdgeWork['faults'] {

@@ -31,12 +31,16 @@ export const boxesTouch = (a: Box, b: Box, within = 0): boolean =>
   b.left <= a.right + within &&
   a.top <= b.bottom + within &&
   b.top <= a.bottom + within
-export const boxOfPoints = (points: readonly Point[]): Box => ({
-  left: Math.min(...points.map((p) => p.x)),
-  top: Math.min(...points.map((p) => p.y)),
-  right: Math.max(...points.map((p) => p.x)),
-  bottom: Math.max(...points.map((p) => p.y)),
-})
+export function boxOfPoints(points: readonly Point[]): Box {
+  let [left, top, right, bottom] = [Infinity, Infinity, -Infinity, -Infinity]
+  for (const { x, y } of points) {
+    if (x < left) left = x
+    if (x > right) right = x
+    if (y < top) top = y
+    if (y > bottom) bottom = y
+  }
+  return { left, top, right, bottom }
+}
 export const boxUnion = (boxes: readonly Box[]): Box => ({
   left: Math.min(...boxes.map((b) => b.left)),
   top: Math.min(...boxes.map((b) => b.top)),

@@ -151,11 +151,15 @@ export function pathCrossings(
   path: Path,
   other: Path,
 ): readonly { segment: number; parameter: number; at: Point }[] {
-  const all = path.segments.flatMap((a, segment) =>
-    other.segments.flatMap((b) =>
-      segmentCrossings(a, b).map(({ on, at }) => ({ segment, parameter: on, at })),
-    ),
-  )
+  const all: { segment: number; parameter: number; at: Point }[] = []
+  const boxes = other.segments.map(segmentBox)
+  path.segments.forEach((a, segment) => {
+    const box = segmentBox(a)
+    for (let j = 0; j < boxes.length; j += 1) {
+      if (!boxesTouch(box, boxes[j]!, 1e-6)) continue
+      for (const { on, at } of segmentCrossings(a, other.segments[j]!)) all.push({ segment, parameter: on, at })
+    }
+  })
   all.sort((a, b) => a.segment - b.segment || a.parameter - b.parameter)
   return all.filter((one, i) => i === 0 || pointDistance(one.at, all[i - 1]!.at) > 1e-7)
 }
@@ -163,8 +167,10 @@ export function pathCrossings(
 /** Whether an outline crosses itself; neighbours that merely meet do not count. */
 export function pathCrossesItself(path: Path): Point | undefined {
   const { segments } = path
+  const boxes = segments.map(segmentBox)
   for (let i = 0; i < segments.length; i += 1)
     for (let j = i + 1; j < segments.length; j += 1) {
+      if (!boxesTouch(boxes[i]!, boxes[j]!, 1e-6)) continue
       const crossing = segmentCrossings(segments[i]!, segments[j]!).find(({ at }) => {
         const ends = [segments[i]!.from, segments[i]!.to]
         return !ends.some((end) => pointDistance(end, at) < 1e-6)

@@ -51,6 +51,7 @@ export {
   cubic,
   line,
   segmentCurvature,
+  segmentDerivative,
   segmentPart,
   segmentPoint,
   segmentReversed,

@@ -9,6 +9,8 @@ interface Prepared {
   readonly box: Box
   readonly ring: readonly Point[]
   readonly caps: readonly Arc[]
+  /** For each level strip of the box the ring's sides that reach into it, so that few are asked. */
+  readonly strips: readonly (readonly number[])[]
 }
 
 /** Cubics are taken as chords this close to them, mm; lines and arcs are exact. */
@@ -36,15 +38,31 @@ function prepare(path: Path): Prepared {
         caps.push(part)
       }
   }
-  const result = { box: pathBox(path), ring, caps }
+  const box = pathBox(path)
+  const result = { box, ring, caps, strips: stripsOf(ring, box) }
   prepared.set(path, result)
   return result
 }
 
-function inRing(p: Point, ring: readonly Point[]): boolean {
+/** Level strips the ring's sides are sorted into. */
+const STRIPS = 64
+const stripAt = (box: Box, y: number): number =>
+  Math.min(STRIPS - 1, Math.max(0, Math.floor(((y - box.top) / (box.bottom - box.top || 1)) * STRIPS)))
+
+function stripsOf(ring: readonly Point[], box: Box): number[][] {
+  const strips: number[][] = Array.from({ length: STRIPS }, () => [])
+  ring.forEach((a, i) => {
+    const b = ring[(i + ring.length - 1) % ring.length]!
+    const last = stripAt(box, Math.max(a.y, b.y))
+    for (let k = stripAt(box, Math.min(a.y, b.y)); k <= last; k += 1) strips[k]!.push(i)
+  })
+  return strips
+}
+
+function inRing(p: Point, { ring, strips, box }: Prepared): boolean {
   let inside = false
-  for (let i = 0, j = ring.length - 1; i < ring.length; j = i, i += 1) {
-    const [a, b] = [ring[i]!, ring[j]!]
+  for (const i of strips[stripAt(box, p.y)]!) {
+    const [a, b] = [ring[i]!, ring[i === 0 ? ring.length - 1 : i - 1]!]
     if (a.y > p.y !== b.y > p.y && p.x < ((b.x - a.x) * (p.y - a.y)) / (b.y - a.y) + a.x) inside = !inside
   }
   return inside
@@ -60,7 +78,9 @@ function inCap(p: Point, a: Arc): boolean {
 
 /** Whether a place lies inside a closed path (odd-even rule). Places on the border itself may go either way. */
 export function pointInside(p: Point, path: Path): boolean {
-  const { box, ring, caps } = prepare(path)
+  const ready = prepare(path)
+  const { box, caps } = ready
   if (p.x < box.left || p.x > box.right || p.y < box.top || p.y > box.bottom) return false
-  return caps.reduce((inside, cap) => (inCap(p, cap) ? !inside : inside), inRing(p, ring))
+  if (caps.length === 0) return inRing(p, ready)
+  return caps.reduce((inside, cap) => (inCap(p, cap) ? !inside : inside), inRing(p, ready))
 }

@@ -61,7 +61,8 @@ export function offsetOpenMaybe(
   const raw = rawOffset(path.segments, distances, false, style)
   const length = (segments: readonly Segment[]): number =>
     segments.reduce((sum, s) => sum + segmentLength(s), 0)
-  const lines = chained(survivors(raw, path.segments, distances), false).sort((a, b) => length(b) - length(a))
+  const lines = chained(survivors(raw, path.segments, distances), false)
+  if (lines.length > 1) lines.sort((a, b) => length(b) - length(a))
   return lines[0] && { segments: lines[0], closed: false }
 }
 
@@ -155,20 +156,44 @@ function survivors(
       : parameter >= 1
         ? Math.min(wanted(i), wanted(i + 1))
         : wanted(i)
-  const farEnough = (p: Point): boolean =>
-    original.every((s, i) => {
-      if (!boxesTouch(boxes[i]!, { left: p.x, right: p.x, top: p.y, bottom: p.y })) return true
-      const near = segmentNearest(s, p)
-      return near.distance >= atCorner(i, near.parameter) - KEEP_TOLERANCE
-    })
+  const farEnough = (p: Point): boolean => {
+    for (let i = 0; i < count; i += 1) {
+      const box = boxes[i]!
+      if (p.x < box.left || p.x > box.right || p.y < box.top || p.y > box.bottom) continue
+      const near = segmentNearest(original[i]!, p)
+      if (near.distance < atCorner(i, near.parameter) - KEEP_TOLERANCE) return false
+    }
+    return true
+  }
   return raw.flatMap((s, i) => {
     const stops = [0, ...cuts[i]!.sort((a, b) => a - b), 1]
     return stops.slice(1).flatMap((t, k) => {
       if (t - stops[k]! < 1e-12) return []
       const part = segmentPart(s, stops[k]!, t)
-      return segmentLength(part) > 1e-7 && farEnough(segmentPoint(part, 0.5)) ? [part] : []
+      const middle = segmentPoint(part, 0.5)
+      const long = pointDistance(part.from, middle) + pointDistance(middle, part.to) > 1e-7
+      return long && farEnough(middle) ? [part] : []
     })
   })
+}
+
+/** Whether a segment goes forward in the direction `u` all along. */
+function goesForward(s: Segment, u: Point): boolean {
+  const along = (a: Point, b: Point): boolean => (b.x - a.x) * u.x + (b.y - a.y) * u.y > 0
+  if (s.type === 'line') return along(s.from, s.to)
+  if (s.type === 'cubic') return along(s.from, s.c1) && along(s.c1, s.c2) && along(s.c2, s.to)
+  return (
+    Math.abs(s.sweep) < Math.PI / 2 &&
+    pointDot(segmentTangent(s, 0), u) > 0 &&
+    pointDot(segmentTangent(s, 1), u) > 0
+  )
+}
+
+/** Two that follow each other and both go forward along the way from one into the other meet nowhere else. */
+const onlyMeet = (a: Segment, b: Segment): boolean => {
+  if (!pointsMeet(a.to, b.from, 1e-9)) return false
+  const u = segmentTangent(a, 1)
+  return goesForward(a, u) && goesForward(b, u)
 }
 
 /** For every raw segment the parameters where others cross it. */
@@ -178,6 +203,8 @@ function crossingCuts(raw: readonly Segment[]): number[][] {
   for (let i = 0; i < raw.length; i += 1)
     for (let j = i + 1; j < raw.length; j += 1) {
       if (!boxesTouch(boxes[i]!, boxes[j]!, 1e-6)) continue
+      if (j === i + 1 && onlyMeet(raw[i]!, raw[j]!)) continue
+      if (i === 0 && j === raw.length - 1 && onlyMeet(raw[j]!, raw[i]!)) continue
       for (const { on, other } of segmentCrossings(raw[i]!, raw[j]!)) {
         cuts[i]!.push(on)
         cuts[j]!.push(other)

@@ -16,7 +16,7 @@ import {
 import { distanceNear } from './nearest.js'
 
 /** How far an offset cubic may lie from the true parallel, mm: a fifth of a fine pencil line's thickness would be 0.06. */
-const OFFSET_TOLERANCE = 0.002
+const OFFSET_TOLERANCE = 0.004
 const DEEPEST = 8
 
 /** One segment moved `distance` mm to its right (left where negative). Always at least one segment. */

@@ -2,11 +2,12 @@ import { equalisedStitches } from '../formulas/index.js'
 import {
   type Path,
   type Point,
+  type Segment,
   openPath,
-  pathPlaceAt,
   pointCross,
   pointDistance,
   pointDot,
+  segmentDerivative,
   segmentLength,
   segmentParameterAt,
   segmentPoint,
@@ -49,10 +50,9 @@ function sidesOf(path: Path): Path[] {
   return sides.map((segments) => openPath(segments))
 }
 
-/** A path whose places are found without measuring it anew each time. */
+/** A path with the distance at which each segment starts, and at last its whole length. */
 interface Measured {
   readonly path: Path
-  /** Distance at which each segment starts, and at last the whole length. */
   readonly starts: readonly number[]
   readonly total: number
   readonly straight: boolean
@@ -65,50 +65,82 @@ function measured(path: Path): Measured {
   return { path, starts, total: starts[starts.length - 1]!, straight }
 }
 
-/** The segment a distance falls on. */
-function segmentAt({ starts }: Measured, distance: number): number {
-  let index = 0
-  while (index < starts.length - 2 && distance > starts[index + 1]!) index += 1
-  return index
+/** A place reached while stepping: on which segment, where on it, and how far past the end of the path. */
+interface Reached {
+  readonly segment: number
+  readonly parameter: number
+  readonly past: number
 }
 
-function pointAt(m: Measured, distance: number): Point {
-  const index = segmentAt(m, distance)
-  const segment = m.path.segments[index]!
-  return segmentPoint(segment, segmentParameterAt(segment, distance - m.starts[index]!))
+const distanceOf = ({ path, starts }: Measured, { segment, parameter, past }: Reached): number =>
+  starts[segment]! + segmentLength(path.segments[segment]!, parameter) + past
+
+function placeAt({ path, starts }: Measured, distance: number): Reached {
+  let segment = 0
+  while (segment < starts.length - 2 && distance > starts[segment + 1]!) segment += 1
+  const parameter = segmentParameterAt(path.segments[segment]!, distance - starts[segment]!)
+  return { segment, parameter, past: 0 }
 }
 
-/** Distance along the path of the next hole `pitch` mm away in a straight line. */
-function nextHole(m: Measured, distance: number, pitch: number): number {
-  const next = distance + pitch
-  if (m.straight) return next
-  const index = segmentAt(m, distance + 1e-9)
-  if (m.path.segments[index]!.type === 'line' && next <= m.starts[index + 1]!) return next
-  const here = pointAt(m, distance)
-  let along = next
-  for (let step = 0; step < 20; step += 1) {
-    // Past the end the path counts as running straight on; a chord is never longer than its arc, so nothing is missed.
-    if (along >= m.total) return m.total + pitch - pointDistance(here, pointAt(m, m.total))
-    const miss = pitch - pointDistance(here, pointAt(m, along))
-    if (Math.abs(miss) < 1e-9) break
-    along += miss
+/** The parameter beyond `from` at which a segment is `pitch` mm away from a place, straight; it is by its end. */
+function parameterAway(segment: Segment, here: Point, from: number, pitch: number): number {
+  let [low, high] = [from, 1]
+  let t = Math.min(1, from + (1 - from) / 2)
+  for (let step = 0; step < 60; step += 1) {
+    const p = segmentPoint(segment, t)
+    const apart = pointDistance(here, p)
+    const miss = apart - pitch
+    if (Math.abs(miss) < 1e-9) return t
+    if (miss > 0) high = t
+    else low = t
+    const d = segmentDerivative(segment, t)
+    const speed = apart > 0 ? ((p.x - here.x) * d.x + (p.y - here.y) * d.y) / apart : 0
+    const next = t - miss / speed
+    t = next > low && next < high ? next : (low + high) / 2
   }
-  return along
+  return t
 }
 
-/** The distances of `count` steps of `pitch`, first hole at `start`. */
-function steps(m: Measured, start: number, count: number, pitch: number): number[] {
-  const out = [start]
+/** The next hole `pitch` mm away in a straight line. Past the end the path counts as running straight on. */
+function nextHole({ path }: Measured, { segment, parameter, past }: Reached, pitch: number): Reached {
+  const last = path.segments.length - 1
+  if (past > 0) return { segment: last, parameter: 1, past: past + pitch }
+  const here = segmentPoint(path.segments[segment]!, parameter)
+  for (let k = segment; k <= last; k += 1) {
+    const one = path.segments[k]!
+    if (pointDistance(here, one.to) >= pitch)
+      return { segment: k, parameter: parameterAway(one, here, k === segment ? parameter : 0, pitch), past: 0 }
+  }
+  return { segment: last, parameter: 1, past: pitch - pointDistance(here, path.segments[last]!.to) }
+}
+
+/** The places of `count` steps of `pitch`, first hole at `start` mm. */
+function steps(m: Measured, start: number, count: number, pitch: number): Reached[] {
+  const out = [placeAt(m, start)]
   for (let i = 0; i < count; i += 1) out.push(nextHole(m, out[out.length - 1]!, pitch))
   return out
 }
 
 /** Steps that end exactly where they should: the pitch is drawn in until the last hole falls on its place. */
-function fittedSteps(m: Measured, count: number, startPhase: number, endPhase: number) {
+function fittedSteps(
+  m: Measured,
+  count: number,
+  startPhase: number,
+  endPhase: number,
+): { places: Reached[]; pitch: number } {
   let pitch = m.total / (count + startPhase + endPhase)
+  if (m.straight)
+    return {
+      places: Array.from({ length: count + 1 }, (_, i) => ({
+        segment: 0,
+        parameter: Math.min(1, ((startPhase + i) * pitch) / m.total),
+        past: 0,
+      })),
+      pitch,
+    }
   let places = steps(m, startPhase * pitch, count, pitch)
-  for (let round = 0; round < 8 && !m.straight; round += 1) {
-    const miss = m.total - endPhase * pitch - places[places.length - 1]!
+  for (let round = 0; round < 8; round += 1) {
+    const miss = m.total - endPhase * pitch - distanceOf(m, places[places.length - 1]!)
     if (Math.abs(miss) < 1e-7) break
     pitch += miss / (count + startPhase + endPhase)
     places = steps(m, startPhase * pitch, count, pitch)
@@ -137,9 +169,14 @@ export function holePlaces(
     const fitted = fittedSteps(m, count, startPhase, endPhase)
     sides.push({ stitches: count + startPhase + endPhase, pitch: fitted.pitch })
     const sharedCorner = i > 0 && school === 'hole'
-    for (const distance of sharedCorner ? fitted.places.slice(1) : fitted.places) {
-      const { at, angle } = pathPlaceAt(part, Math.min(distance, m.total))
-      holes.push({ at, angle, distance: before + Math.min(distance, m.total) })
+    for (const place of sharedCorner ? fitted.places.slice(1) : fitted.places) {
+      const segment = part.segments[place.segment]!
+      const along = segmentTangent(segment, place.parameter)
+      holes.push({
+        at: segmentPoint(segment, place.parameter),
+        angle: Math.atan2(along.y, along.x),
+        distance: before + Math.min(distanceOf(m, place), m.total),
+      })
     }
     before += m.total
   })
