@@ -15,6 +15,7 @@ const ROOMS = [
   'reckon',
   'check',
   'drawing',
+  'coupons',
   'exchange',
 ]
 const room = (name) => `^core/src/${name}/`
@@ -86,6 +87,7 @@ module.exports = {
     notLater('layup', ['geometry', 'master', 'edges']),
     notLater('stitch', ['geometry', 'formulas', 'working', 'stores', 'master', 'edges', 'layup']),
     notLater('reckon', ['measure', 'geometry', 'working', 'stores', 'master', 'edges', 'layup', 'stitch']),
+    notLater('coupons', ['measure', 'geometry', 'formulas', 'stores', 'drawing']),
     notLater('drawing', ['measure', 'geometry', 'master', 'edges', 'reckon']),
   ],
   options: {

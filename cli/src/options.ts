@@ -25,7 +25,7 @@ export interface ReckonAsked {
   readonly json: boolean
 }
 
-const FORMS = ['pdf', 'svg', 'json'] as const
+const FORMS = ['pdf', 'svg', 'dxf', 'json'] as const
 type ExportForm = (typeof FORMS)[number]
 const PAPERS = ['a4', 'letter'] as const
 type Paper = (typeof PAPERS)[number]
@@ -127,7 +127,7 @@ function reckonAsked(words: readonly string[]): Asked {
 
 export const HELP = `drumlin derive FILE                                  everything that follows from a design, as JSON
 drumlin check FILE                                   its findings; exit 1 where one is a stop
-drumlin export FILE --to pdf|svg|json --out PATH     its pattern at 1:1, or the design itself
+drumlin export FILE --to pdf|svg|dxf|json --out PATH its pattern at 1:1, or the design itself
                [--paper a4|letter]                   paper of the PDF, a4 where left out
 drumlin reckon --list                                the pocket book: every quick reckoner with its inputs
 drumlin reckon NAME [--INPUT VALUE …] [--json]       one of them, with its working

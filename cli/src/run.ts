@@ -12,6 +12,7 @@ import {
   writeDesign,
   writeSvg,
 } from '@drumlin/core'
+import { writeDxf } from '@drumlin/core/dxf'
 import { writePdf } from '@drumlin/core/pdf'
 import { pdfFonts } from './fonts.js'
 import { type ExportAsked, HELP, type ReckonAsked, asked } from './options.js'
@@ -44,6 +45,7 @@ async function opened(file: string): Promise<Opened> {
 async function contentsOf(derived: Derived, { to, paper }: ExportAsked): Promise<string | Uint8Array> {
   if (to === 'json') return writeDesign(derived.design)
   if (to === 'svg') return writeSvg(derived)
+  if (to === 'dxf') return writeDxf(derived)
   return writePdf(derived, { paper, unit: 'mm', fonts: await pdfFonts() })
 }
 

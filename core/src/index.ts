@@ -3,6 +3,7 @@
 export { type Finding, type Fix, findingsOf, fixesOf, overruledFor, sayFinding } from './check/index.js'
 export { type DecisionChange, type PieceChange, compareDecisions, comparePieces } from './compare.js'
 export { sayFate } from './compareDrawn.js'
+export { type CouponPlan, couponPlan } from './coupons/index.js'
 export { type Derived, derive, workOf } from './derive.js'
 export {
   type Design,

@@ -1,4 +1,5 @@
-import { type Derived, type Design, type LengthUnit, writeDesign, writeSvg } from '@drumlin/core'
+import { type Derived, type Design, type Iron, type Leather, type LengthUnit, writeDesign, writeSvg } from '@drumlin/core'
+import type { PdfAsked } from '../workers/pdf.worker.js'
 
 /** Letters and digits of a name, for a file. */
 const fileName = (name: string): string =>
@@ -32,23 +33,33 @@ export async function saveDxf(derived: Derived, unit: LengthUnit): Promise<void>
 }
 
 /** The PDF is drawn in a worker, so that the sheet stays free to move meanwhile; aborting stops it. */
+async function drawnPdf(asked: PdfAsked, signal: AbortSignal): Promise<Uint8Array<ArrayBuffer>> {
+  const worker = new Worker(new URL('../workers/pdf.worker.ts', import.meta.url), { type: 'module' })
+  try {
+    return await new Promise<Uint8Array<ArrayBuffer>>((resolve, reject) => {
+      signal.addEventListener('abort', () => reject(new DOMException('stopped', 'AbortError')))
+      worker.onmessage = ({ data }: MessageEvent<{ bytes: Uint8Array<ArrayBuffer> } | { error: string }>) =>
+        'bytes' in data ? resolve(data.bytes) : reject(new Error(data.error))
+      worker.onerror = (event) => reject(new Error(event.message))
+      // What the screen holds may be wrapped; the worker gets plain data.
+      worker.postMessage(JSON.parse(JSON.stringify(asked)))
+    })
+  } finally {
+    worker.terminate()
+  }
+}
+
 export async function savePdf(
   design: Design,
   paper: 'a4' | 'letter',
   unit: LengthUnit,
   signal: AbortSignal,
 ): Promise<void> {
-  const worker = new Worker(new URL('../workers/pdf.worker.ts', import.meta.url), { type: 'module' })
-  try {
-    const bytes = await new Promise<Uint8Array<ArrayBuffer>>((resolve, reject) => {
-      signal.addEventListener('abort', () => reject(new DOMException('stopped', 'AbortError')))
-      worker.onmessage = ({ data }: MessageEvent<{ bytes: Uint8Array<ArrayBuffer> } | { error: string }>) =>
-        'bytes' in data ? resolve(data.bytes) : reject(new Error(data.error))
-      worker.onerror = (event) => reject(new Error(event.message))
-      worker.postMessage({ design: JSON.parse(writeDesign(design)) as Design, paper, unit })
-    })
-    keep(bytes, 'application/pdf', `${fileName(design.name)}-${paper}.pdf`)
-  } finally {
-    worker.terminate()
-  }
+  keep(await drawnPdf({ design, paper, unit }, signal), 'application/pdf', `${fileName(design.name)}-${paper}.pdf`)
+}
+
+/** The sheet of test pieces of a leather. */
+export async function saveCoupons(leather: Leather, iron: Iron, unit: LengthUnit, signal: AbortSignal): Promise<void> {
+  const bytes = await drawnPdf({ leather, iron, paper: 'a4', unit }, signal)
+  keep(bytes, 'application/pdf', `test-pieces-${fileName(leather.name)}.pdf`)
 }

@@ -1,14 +1,17 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { COLUMNS, type Good, SHELF_NAMES, type Shelf } from '@drumlin/core'
+import { COLUMNS, type Good, type Leather, SHELF_NAMES, type Shelf } from '@drumlin/core'
 import { useStores } from '../job/stores.js'
 import { freeId } from '../shelf/ids.js'
 import GoodCell from './GoodCell.vue'
+import LeatherMore from './LeatherMore.vue'
 
 const props = defineProps<{ shelf: Shelf }>()
 const stores = useStores()
 const refused = ref('')
 const removed = ref<Good>()
+/** The leather whose spots, hides and test pieces are laid out. */
+const shown = ref<string>()
 const names = computed(() => SHELF_NAMES[props.shelf])
 const own = computed(() => (stores.own?.[props.shelf] ?? []) as readonly Good[])
 const examples = computed(() => (stores.examples?.[props.shelf] ?? []) as readonly Good[])
@@ -71,15 +74,21 @@ async function putBack(): Promise<void> {
           </tr>
         </thead>
         <tbody>
-          <tr v-for="g in rows" :key="g.id" :data-good="g.id">
+          <template v-for="g in rows" :key="g.id">
+          <tr :data-good="g.id">
             <td v-for="c in COLUMNS[shelf]" :key="c.key">
               <GoodCell :good="g" :column="c" @change="(to) => change(g, c.key, to)" />
             </td>
             <td class="acts">
+              <button v-if="shelf === 'leathers'" class="plain link" :aria-label="`More of ${g.name}`" :aria-expanded="shown === g.id ? 'true' : 'false'" @click="shown = shown === g.id ? undefined : g.id">more</button>
               <button class="plain link" :aria-label="`Copy ${g.name}`" @click="copy(g)">copy</button>
               <button class="plain link" :aria-label="`Remove ${g.name}`" @click="remove(g)">remove</button>
             </td>
           </tr>
+          <tr v-if="shown === g.id && shelf === 'leathers'">
+            <td :colspan="COLUMNS[shelf].length + 1" class="more"><LeatherMore :leather="g as Leather" @change="take" /></td>
+          </tr>
+          </template>
         </tbody>
       </table>
     </div>
@@ -127,6 +136,11 @@ th button {
 }
 .acts button {
   margin-right: 12px;
+}
+.more {
+  white-space: normal;
+  background: var(--ground);
+  padding: 10px 16px;
 }
 .link {
   text-decoration: underline;

@@ -1,2 +1,3 @@
+export { writeCoupons } from './coupons.js'
 export { PAPERS, type PaperId } from './paper.js'
 export { type PdfOptions, writePdf } from './write.js'

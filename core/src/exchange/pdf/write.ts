@@ -112,7 +112,8 @@ const footer = (derived: Derived, number: number, pages: number, tile: Tile): Dr
   text('label', point(tile.width - 52, tile.height + 6), '50 mm', 2.8, 'end'),
 ]
 
-async function embedded(document: PDFDocument, fonts: PdfOptions['fonts']): Promise<Fonts> {
+/** The two fonts, in the file, letters that are used only. */
+export async function embedded(document: PDFDocument, fonts: PdfOptions['fonts']): Promise<Fonts> {
   document.registerFontkit(fontkit)
   return {
     plain: await document.embedFont(fonts.plain, {

@@ -1,0 +1,2 @@
+export { couponDrawing } from './drawing.js'
+export { type CouponPlan, couponPlan } from './plan.js'

@@ -1,0 +1,120 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { type Leather, type Trial, couponPlan, trialProblem } from '@drumlin/core'
+import { useStores } from '../job/stores.js'
+import MeasureField from '../sentence/MeasureField.vue'
+import type { MeasureSort } from '../sentence/measures.js'
+
+const props = defineProps<{ leather: Leather }>()
+const emit = defineEmits<{ change: [trials: Trial[]] }>()
+const stores = useStores()
+type Sort = Trial['type']
+
+interface Ask {
+  readonly key: string
+  readonly label: string
+  readonly sort: MeasureSort
+  readonly least: number
+  readonly most: number
+  readonly step: number
+}
+const ask = (key: string, label: string, sort: MeasureSort, least: number, most: number, step: number): Ask => ({ key, label, sort, least, most, step })
+/** What each test piece asks for, in the order it is measured. Angles are written in degrees. */
+const ASKS: Readonly<Record<Sort, readonly Ask[]>> = {
+  fold: [ask('degrees', 'folded, degrees', 'share', 20, 360, 5), ask('radius', 'round a radius of', 'fine', 0, 60, 0.5), ask('used', 'used up', 'fine', 0.1, 400, 0.1)],
+  turn: [ask('added', 'cut beyond the edge', 'fine', 1, 80, 0.1), ask('core', 'over a core of', 'thickness', 0, 10, 0.1), ask('landed', 'landed at', 'fine', 0.5, 80, 0.1)],
+  skive: [ask('wanted', 'wanted at the edge', 'thickness', 0, 6, 0.05), ask('left', 'left at the edge', 'thickness', 0, 6, 0.05)],
+  thread: [ask('stitches', 'stitches', 'count', 2, 400, 1), ask('pitch', 'pitch', 'pitch', 1.5, 12, 0.01), ask('stack', 'thickness sewn', 'thickness', 0.2, 30, 0.05), ask('used', 'thread used', 'length', 10, 20000, 1)],
+}
+const NAMES: Readonly<Record<Sort, string>> = { fold: 'fold strip', turn: 'turned-edge strip', skive: 'skive strip', thread: 'row of holes' }
+const plan = computed(() => couponPlan(props.leather, stores.all.irons[1] ?? stores.all.irons[0]!))
+const sort = ref<Sort>('fold')
+const written = ref<Record<string, number>>({})
+const problem = ref('')
+
+/** What the printed sheet asks for, until something else is written. */
+const usual = computed((): Record<string, number> => {
+  const p = plan.value
+  const round = (v: number): number => Math.round(v * 10) / 10
+  return {
+    'fold degrees': 180,
+    'fold radius': p.rod,
+    'fold used': round(p.foldUses),
+    'turn added': round(p.turnAdded),
+    'turn core': 0,
+    'turn landed': p.turnWidth,
+    'skive wanted': 0,
+    'skive left': props.leather.atEdge,
+    'thread stitches': p.stitches,
+    'thread pitch': p.pitch,
+    'thread stack': 2 * props.leather.thickness,
+    'thread used': Math.round(p.thread),
+  }
+})
+const valueOf = (key: string): number => written.value[`${sort.value} ${key}`] ?? usual.value[`${sort.value} ${key}`]!
+function trial(): Trial {
+  const v = (key: string): number => valueOf(key)
+  switch (sort.value) {
+    case 'fold':
+      return { type: 'fold', angle: (v('degrees') * Math.PI) / 180, radius: v('radius'), used: v('used') }
+    case 'turn':
+      return { type: 'turn', added: v('added'), core: v('core'), landed: v('landed') }
+    case 'skive':
+      return { type: 'skive', wanted: v('wanted'), left: v('left') }
+    case 'thread':
+      return { type: 'thread', stitches: v('stitches'), pitch: v('pitch'), stack: v('stack'), used: v('used') }
+  }
+}
+function add(): void {
+  const one = trial()
+  problem.value = trialProblem(props.leather, one) ?? ''
+  if (problem.value === '') emit('change', [...props.leather.trials, one])
+}
+const said = (t: Trial): string =>
+  t.type === 'fold'
+    ? `${Math.round((t.angle * 180) / Math.PI)}° round ${t.radius}: ${t.used} mm used up`
+    : t.type === 'turn'
+      ? `cut ${t.added} beyond, landed at ${t.landed} mm`
+      : t.type === 'skive'
+        ? `${t.left} mm left where ${t.wanted} was wanted`
+        : `${t.stitches} stitches took ${t.used} mm`
+</script>
+
+<template>
+  <p>
+    <label>Measured on the
+      <select v-model="sort" aria-label="which test piece"><option v-for="(label, key) in NAMES" :key="key" :value="key">{{ label }}</option></select></label>:
+    <template v-for="a in ASKS[sort]" :key="`${sort} ${a.key}`">
+      {{ a.label }} <MeasureField v-bind="{ sort: a.sort, least: a.least, most: a.most, step: a.step }" :value="valueOf(a.key)" :label="`${NAMES[sort]}: ${a.label}`" @change="(v) => (written[`${sort} ${a.key}`] = v)" />{{ ' ' }}
+    </template>
+    <button class="act" @click="add">Write it down</button>
+  </p>
+  <p v-if="problem" role="alert" class="problem">{{ problem }}</p>
+  <ul v-if="leather.trials.length > 0">
+    <li v-for="(t, i) in leather.trials" :key="i">
+      {{ NAMES[t.type] }}: {{ said(t) }}
+      <button class="plain link" :aria-label="`Take out test ${i + 1}`" @click="emit('change', leather.trials.filter((_, k) => k !== i))">take out</button>
+    </li>
+  </ul>
+</template>
+
+<style scoped>
+select {
+  font: 600 15px var(--ui);
+  color: var(--ink);
+  background: var(--surface);
+  border: 0;
+  border-bottom: 1px solid var(--hairline);
+}
+.problem {
+  color: var(--rowan);
+}
+.link {
+  text-decoration: underline;
+  color: var(--quiet);
+}
+ul {
+  padding-left: 20px;
+  margin: 4px 0 10px;
+}
+</style>
