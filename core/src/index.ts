@@ -147,6 +147,7 @@ export {
   type Sketch,
   entryMaybe,
   inputProblem,
+  prefilled,
   reckonEntry,
   usedFor,
 } from './pocketbook/index.js'
@@ -181,4 +182,4 @@ export {
 } from './stores/index.js'
 export { type SizeRange, sizeRanges } from './range.js'
 export { summary } from './summary.js'
-export { type Reckoned, explain, explainLine, printQuantity } from './working/index.js'
+export { type Reckoned, type Term, explain, explainLine, printQuantity } from './working/index.js'

@@ -1,7 +1,14 @@
-import { layersAt } from '../layup/index.js'
+import { type LaidSheet, layersAt } from '../layup/index.js'
+import type { Join } from '../master/index.js'
 import { printWeight } from '../measure/index.js'
 import { pointMoved } from '../geometry/index.js'
 import type { Check, Finding } from './finding.js'
+
+/** Whether a run holds this very turned border; where another run merely crosses its thin end nothing hangs on it. */
+const ownRow = ({ course }: Join, laid: LaidSheet): boolean =>
+  course.type === 'edges' &&
+  course.sheet === laid.sheet.id &&
+  laid.work!.turned.some((t) => t.edges.some((e) => course.chain.includes(e.id)))
 
 /** Leather skived thinner, under a stitch line, than it bears; each panel once for each run. */
 export const thinUnderStitch: Check = {
@@ -14,6 +21,7 @@ export const thinUnderStitch: Check = {
         for (const { laid, thickness } of layersAt(work, hole.at)) {
           const stock = laid.work?.stock
           if (laid.sheet.type !== 'panel' || !stock || !hole.sheets.includes(laid.sheet.id)) continue
+          if (laid.part === 'turn' && !ownRow(run.join, laid)) continue
           if (thickness >= stock.bears - 1e-6 || stock.thickness < stock.bears) continue
           const wished = laid.bands.some((b) => Object.hasOwn(derived.design.skives, b.key))
           const key = `thin-under-stitch:${laid.sheet.panelId}:${run.join.twin && found.has(`thin-under-stitch:${laid.sheet.panelId}:${run.join.twin}`) ? run.join.twin : run.join.id}`

@@ -169,9 +169,14 @@ interface Spot {
 /** Where the label stands: the middle of the piece, or of its left half where a fold runs down the middle. */
 function labelSpot(piece: Piece): Spot {
   const box = pathBox(piece.cut)
-  const folded = piece.marks.some((m) => m.type === 'fold')
+  const fold = piece.marks.find((m) => m.type === 'fold')
+  const level = fold?.type === 'fold' && Math.abs(fold.to.y - fold.from.y) < Math.abs(fold.to.x - fold.from.x)
+  const folded = fold !== undefined && !level
   const centre = boxCentre(box)
-  const middle = { x: folded ? box.left + boxWidth(box) / 4 : centre.x, y: box.top + boxHeight(box) * 0.42 }
+  const middle = {
+    x: folded ? box.left + boxWidth(box) / 4 : centre.x,
+    y: box.top + boxHeight(box) * (level ? 0.22 : 0.42),
+  }
   const at = piece.panel.labelAt ?? middle
   const scale = Math.min(1, boxWidth(box) / (folded ? 2 : 1) / 55)
   return { at, grainY: at.y + 17, scale }

@@ -27,6 +27,7 @@ function rowsOf({ fate, name }: Edge): Row[] {
 }
 
 const sameRows = (a: Edge, b: Edge): boolean =>
+  a.fate.type === b.fate.type &&
   JSON.stringify(rowsOf(a).map((r) => r.margin)) === JSON.stringify(rowsOf(b).map((r) => r.margin))
 
 /** The runs a drawn panel's edges ask for. `through` are the sheets the thread goes through where they lie. */

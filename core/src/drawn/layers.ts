@@ -1,4 +1,4 @@
-import { type Path, offsetLargestMaybe } from '../geometry/index.js'
+import { type Path, offsetLargestMaybe, offsetTracedMaybe } from '../geometry/index.js'
 import type { Panel } from '../master/index.js'
 import { type Reckon, type Reckoned, given } from '../working/index.js'
 import { foldLine } from './foldLine.js'
@@ -91,7 +91,7 @@ export function layerPanel(
     return inset.value
   })
   const numbers = [...new Map([...byFate.values()].map((r) => [r.key, r])).values()]
-  const inner = offsetLargestMaybe(outline, insets.map((d) => -d))
+  const inner = insetOutline(outline, insets)
   if (!inner) return { ok: false, layer, widest: Math.max(...insets) }
   const opened = openedAt(inner, folds.map((f) => ({ fold: f.fold, by: f.layers[layer.id]!.value })))
   const stuff = layerStuff(panel, layer, leathers)
@@ -116,6 +116,16 @@ export function layerPanel(
       ...(layer.block > 0 ? { block: layer.block } : {}),
     },
   }
+}
+
+/**
+ * The outline with every stretch moved in by its inset. What stands out (to be trimmed with the panel) is let out first,
+ * so that a corner between out and in comes out as two straight cuts.
+ */
+function insetOutline(outline: Path, insets: readonly number[]): Path | undefined {
+  const grown = insets.some((d) => d < 0) ? offsetTracedMaybe(outline, insets.map((d) => Math.max(0, -d))) : undefined
+  if (!grown) return offsetLargestMaybe(outline, insets.map((d) => -d))
+  return offsetLargestMaybe(grown.path, grown.origins.map((i) => -Math.max(0, insets[i]!)))
 }
 
 const edgeFate = (layer: DrawnLayer, atEdge: number): Panel['edges'][number]['fate'] =>

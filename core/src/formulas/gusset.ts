@@ -82,3 +82,13 @@ export const flangedGusset = (
   neutral: number,
 ): number =>
   depth + 2 * flange - 2 * (2 * (inner + thickness) - (Math.PI / 2) * (inner + neutral * thickness))
+
+/** A strip wrapped once round outside dimensions with rounded outer corners of a quarter turn each; §8 [8.14]. */
+export const onePieceWrap = (
+  outside: readonly number[],
+  radii: readonly number[],
+  thickness: number,
+  neutral: number,
+): number =>
+  outside.reduce((sum, x) => sum + x, 0) -
+  radii.reduce((sum, r) => sum + 2 * r - (Math.PI / 2) * (r - (1 - neutral) * thickness), 0)

@@ -64,3 +64,10 @@ export const SQUARE_FOOT_DM2 = 9.290304
 /** Leather to buy for a net area, dm²; §14 [14.03]. */
 export const areaToBuy = (net: number, nesting: number, quality: number, edgeLoss: number): number =>
   net / (nesting * quality * (1 - edgeLoss))
+
+/**
+ * Share of a hide of that perimeter (mm) and area (mm²) that pieces of side `side` lose along its edge, on average over
+ * how they are placed; §14 [14.02].
+ */
+export const edgeLoss = (perimeter: number, area: number, side: number): number =>
+  ((2 / Math.PI) * perimeter * side) / area - (side * side) / area

@@ -9,12 +9,13 @@ export {
   vGrooveBend,
 } from './bend.js'
 export { bendAllowance, betweenMiddles, bookFold, foldDifference } from './fold.js'
-export { bellows, boxedCorner, flangedGusset, gussetStrip, seamRoll, snips, taperedPoint } from './gusset.js'
+export { bellows, boxedCorner, flangedGusset, gussetStrip, onePieceWrap, seamRoll, snips, taperedPoint } from './gusset.js'
 export {
   SQUARE_FOOT_DM2,
   areaToBuy,
   curlLength,
   domeShank,
+  edgeLoss,
   mouldingExtra,
   postLength,
   turning,

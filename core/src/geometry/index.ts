@@ -5,7 +5,13 @@ export { pathPoints } from './flatten.js'
 export { pointInside } from './inside.js'
 export { segmentLength, segmentParameterAt } from './length.js'
 export { type Nearest, pathNearest, segmentNearest } from './nearest.js'
-export { type CornerStyle, offsetClosed, offsetLargestMaybe, offsetOpenMaybe } from './offset.js'
+export {
+  type CornerStyle,
+  offsetClosed,
+  offsetLargestMaybe,
+  offsetOpenMaybe,
+  offsetTracedMaybe,
+} from './offset.js'
 export { type Overlay, overlay } from './overlay.js'
 export {
   type Path,

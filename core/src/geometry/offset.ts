@@ -25,17 +25,18 @@ export function offsetClosed(
   path: Path,
   distance: number | readonly number[],
   style: CornerStyle = 'mitred',
+  trace?: Map<Segment, number>,
 ): Path[] {
   const outward = pathArea(path) >= 0 ? -1 : 1
   const distances = path.segments.map(
     (_, i) => outward * (typeof distance === 'number' ? distance : distance[i]!),
   )
   if (distances.every((d) => d === 0)) return [path]
-  const raw = rawOffset(path.segments, distances, true, style)
-  const loops = chained(survivors(raw, path.segments, distances), true)
+  const raw = rawOffset(path.segments, distances, true, style, trace)
+  const loops = chained(survivors(raw, path.segments, distances, trace), true)
   const turning = Math.sign(pathArea(path))
   return loops
-    .map((segments): Path => ({ segments: withoutWhiskers(segments), closed: true }))
+    .map((segments): Path => ({ segments: withoutWhiskers(segments, trace), closed: true }))
     .filter((loop) => Math.sign(pathArea(loop)) === turning && Math.abs(pathArea(loop)) > 1e-6)
     .sort((a, b) => Math.abs(pathArea(b)) - Math.abs(pathArea(a)))
 }
@@ -46,6 +47,21 @@ export const offsetLargestMaybe = (
   distance: number | readonly number[],
   style: CornerStyle = 'mitred',
 ): Path | undefined => offsetClosed(path, distance, style)[0]
+
+/** A path and for each of its segments the index of the one it came from. */
+export interface Traced {
+  readonly path: Path
+  readonly origins: readonly number[]
+}
+
+/** The largest loop of an offset, with the segment each part of it came from; a corner belongs to the one before it. */
+export function offsetTracedMaybe(path: Path, distances: readonly number[]): Traced | undefined {
+  const trace = new Map<Segment, number>()
+  const loop = offsetClosed(path, distances, 'mitred', trace)[0]
+  if (!loop) return undefined
+  if (loop === path) return { path, origins: path.segments.map((_, i) => i) }
+  return { path: loop, origins: loop.segments.map((s) => trace.get(s) ?? 0) }
+}
 
 /**
  * The line at `distance` mm to the right of an open path (left where negative), seen along it. Stretches that would
@@ -72,6 +88,7 @@ function rawOffset(
   distances: readonly number[],
   closed: boolean,
   style: CornerStyle,
+  trace?: Map<Segment, number>,
 ): Segment[] {
   const moved = segments.map((s, i) => offsetSegment(s, distances[i]!))
   const out: Segment[] = []
@@ -80,18 +97,16 @@ function rawOffset(
   for (let i = 0; i < count; i += 1) {
     const next = (i + 1) % count
     out.push(...joined[i]!)
-    if (i === count - 1 && !closed) break
-    out.push(
-      ...corner(
-        segments[i]!,
-        segments[next]!,
-        distances[i]!,
-        distances[next]!,
-        joined[i]!,
-        joined[next]!,
-        style,
-      ),
-    )
+    const closing =
+      i < count - 1 || closed
+        ? corner(segments[i]!, segments[next]!, distances[i]!, distances[next]!, joined[i]!, joined[next]!, style)
+        : []
+    out.push(...closing)
+    for (const s of joined[i]!) trace?.set(s, i)
+    // A mitre's two legs belong to the sides they carry on.
+    const onward = segmentTangent(segments[next]!, 0)
+    for (const s of closing)
+      trace?.set(s, Math.abs(pointCross(segmentTangent(s, 0), onward)) < 1e-6 ? next : i)
   }
   return out
 }
@@ -124,17 +139,25 @@ function corner(
 }
 
 /** Straight runs that go out and come back over themselves are taken out: what differing distances leave at a corner. */
-function withoutWhiskers(segments: readonly Segment[]): readonly Segment[] {
+function withoutWhiskers(segments: readonly Segment[], trace?: Map<Segment, number>): readonly Segment[] {
+  const comesBack = (a: Segment | undefined, b: Segment | undefined): boolean =>
+    a?.type === 'line' &&
+    b?.type === 'line' &&
+    pointDot(segmentTangent(a, 0), segmentTangent(b, 0)) < -1 + 1e-9
+  /** What is left of going out along `a` and back along `b`. */
+  const left = (a: Segment, b: Segment): Segment[] => {
+    if (pointsMeet(a.from, b.to)) return []
+    const rest = line(a.from, b.to)
+    trace?.set(rest, trace.get(a) ?? 0)
+    return [rest]
+  }
   const out: Segment[] = []
-  for (const s of segments) {
-    const last = out[out.length - 1]
-    const back = last?.type === 'line' && s.type === 'line' && pointDot(segmentTangent(last, 0), segmentTangent(s, 0)) < -1 + 1e-9
-    if (!back) {
-      out.push(s)
-      continue
-    }
-    out.pop()
-    if (!pointsMeet(last.from, s.to)) out.push(line(last.from, s.to))
+  for (const s of segments)
+    if (comesBack(out[out.length - 1], s)) out.push(...left(out.pop()!, s))
+    else out.push(s)
+  while (out.length > 2 && comesBack(out[out.length - 1], out[0])) {
+    const [last, first] = [out.pop()!, out.shift()!]
+    out.unshift(...left(last, first))
   }
   return out
 }
@@ -144,6 +167,7 @@ function survivors(
   raw: readonly Segment[],
   original: readonly Segment[],
   distances: readonly number[],
+  trace?: Map<Segment, number>,
 ): Segment[] {
   const cuts = crossingCuts(raw)
   const boxes = original.map((s, i) => boxGrown(segmentBox(s), Math.abs(distances[i]!)))
@@ -172,7 +196,9 @@ function survivors(
       const part = segmentPart(s, stops[k]!, t)
       const middle = segmentPoint(part, 0.5)
       const long = pointDistance(part.from, middle) + pointDistance(middle, part.to) > 1e-7
-      return long && farEnough(middle) ? [part] : []
+      if (!long || !farEnough(middle)) return []
+      trace?.set(part, trace.get(s) ?? 0)
+      return [part]
     })
   })
 }

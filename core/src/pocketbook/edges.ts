@@ -7,12 +7,14 @@ import {
   grooveStiffness,
   mitreDistance,
   mitreOverlap,
+  edgeExcess,
+  snipRoot,
   turnAllowance,
   turnCost,
   turnCostSquare,
   vGrooveBend,
 } from '../formulas/index.js'
-import { type Entry, type Values, answer, degrees, entry, mm, neutral, thin } from './entry.js'
+import { type Entry, type Values, answer, degrees, entry, mm, neutral, share, thin } from './entry.js'
 import { bent, corner, strip } from './sketches.js'
 
 const turned = (v: Values) => ({ width: v.width ?? 0, atFold: v.thickness!, core: v.core!, neutral: v.k! })
@@ -157,5 +159,38 @@ export const EDGES: readonly Entry[] = [
       ),
     ],
     (v) => bent(Math.PI, v.gap! / 2 + v.depth!, Math.max(0.1, v.thickness! - v.depth!)),
+  ),
+  entry(
+    'inward-curve',
+    '§4',
+    'Turned edge on an inward curve',
+    'what the edge is short of, and the snips that let it open',
+    {
+      radius: { ...mm('radius of the finished edge', 40), least: 1 },
+      angle: degrees('angle it goes round', 90),
+      width: mm('turned width', 8),
+      thickness: thin('thickness at the fold', 0.7),
+      core: thin('core', 0),
+      k: neutral,
+      strain: { ...share('stretch it bears', 0.12), least: 0.02, most: 0.3 },
+      gap: { ...mm('widest gap', 2), least: 0.5 },
+    },
+    [
+      answer('short by', '{angle} in radians × (2 × {width} + the bend)', (v) =>
+        edgeExcess(v.angle!, turnAllowance(turned(v)), v.width!),
+      ),
+      answer('leather left at a snip', '{strain} × {radius} / (2 + {strain})', (v) => snipRoot(v.radius!, v.strain!)),
+      answer(
+        'snips',
+        'what it is short of / {gap}, rounded up; none where {strain} is enough',
+        (v) => {
+          const added = turnAllowance(turned(v))
+          const enough = v.radius! > added && (added + v.width!) / (v.radius! - added) <= v.strain!
+          return enough ? 0 : Math.ceil(edgeExcess(v.angle!, added, v.width!) / v.gap! - 1e-9)
+        },
+        'count',
+      ),
+    ],
+    (v) => corner(v.radius!, v.width!, turnAllowance(turned(v))),
   ),
 ]

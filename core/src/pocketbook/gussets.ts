@@ -1,12 +1,4 @@
-import {
-  bellows,
-  boxedCorner,
-  flangedGusset,
-  gussetStrip,
-  seamRoll,
-  snips,
-  taperedPoint,
-} from '../formulas/index.js'
+import { bellows, boxedCorner, flangedGusset, gussetStrip, onePieceWrap, seamRoll, snips, taperedPoint } from '../formulas/index.js'
 import { type Entry, type Values, answer, count, degrees, entry, mm, neutral, share, thin } from './entry.js'
 import { bent, board, corner, strip } from './sketches.js'
 
@@ -192,5 +184,27 @@ export const GUSSETS: readonly Entry[] = [
       ),
     ],
     (v, [w]) => strip([v.flange!, Math.max(0, w! - 2 * v.flange!), v.flange!], 30),
+  ),
+  entry(
+    'one-piece-wrap',
+    '§8',
+    'One piece round a box',
+    'flat length of a piece that goes round front, base and back, from outside sizes',
+    {
+      front: mm('front, outside', 180),
+      base: mm('base, outside', 60),
+      back: mm('back, outside', 180),
+      radius: { ...mm('outer corner radius', 8), least: 0 },
+      thickness: thin('thickness', 2),
+      k: neutral,
+    },
+    [
+      answer(
+        'flat length',
+        '{front} + {base} + {back} − 2 × (2 × {radius} − π/2 × ({radius} − (1 − {k}) × {thickness}))',
+        (v) => onePieceWrap([v.front!, v.base!, v.back!], [v.radius!, v.radius!], v.thickness!, v.k!),
+      ),
+    ],
+    (v) => strip([v.front!, v.base!, v.back!], 30),
   ),
 ]

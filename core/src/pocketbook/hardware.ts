@@ -3,6 +3,7 @@ import {
   areaToBuy,
   curlLength,
   domeShank,
+  edgeLoss,
   mouldingExtra,
   postLength,
   turning,
@@ -139,5 +140,25 @@ export const HARDWARE: readonly Entry[] = [
       ),
     ],
     (_, [a]) => board(Math.sqrt(a!) * 100, Math.sqrt(a!) * 100, `${a!.toFixed(0)} dm²`),
+  ),
+  entry(
+    'edge-loss',
+    '§14',
+    'Loss along the edge of a hide',
+    'the share that pieces of one size cannot use along its border',
+    {
+      area: { ...number('area of the hide, dm²', 200), least: 1 },
+      perimeter: { ...number('round its border, mm', 6200), least: 100 },
+      side: { ...mm('side of a piece, on average', 150), least: 1 },
+    },
+    [
+      answer(
+        'lost along the edge',
+        '(2/π × {perimeter} × {side} − {side}²) / ({area} × 10000)',
+        (v) => edgeLoss(v.perimeter!, v.area! * 1e4, v.side!),
+        'share',
+      ),
+    ],
+    (v) => board(v.side!, v.side!, 'one piece'),
   ),
 ]

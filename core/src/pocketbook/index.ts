@@ -22,17 +22,5 @@ export const ENTRIES: readonly Entry[] = [
 
 export const entryMaybe = (id: string): Entry | undefined => ENTRIES.find((e) => e.id === id)
 
-/** Which quick reckoner, and which of its answers, gives a number of that key in a design's working. */
-const USES: Readonly<Record<string, { readonly entry: string; readonly answer: string }>> = {
-  'fold.difference': { entry: 'fold-difference', answer: 'in full' },
-  'fold.taken': { entry: 'fold-difference', answer: 'cut longer by' },
-  'fold.insideBend': { entry: 'book-fold', answer: 'used up by the fold' },
-  'pocket.sideRoom': { entry: 'pocket-width', answer: 'room a side' },
-  'pocket.between': { entry: 'pocket-width', answer: 'between the stitches' },
-  'pocket.width': { entry: 'pocket-width', answer: 'panel' },
-}
-
-/** Where the pocket book answers for a computed number, if it does. */
-export const usedFor = (key: string) => (Object.hasOwn(USES, key) ? USES[key] : undefined)
-
+export { prefilled, usedFor } from './uses.js'
 export { type Entry, type Input, type Sketch, inputProblem, reckonEntry } from './entry.js'

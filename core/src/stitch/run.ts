@@ -3,7 +3,6 @@ import {
   angleMoved,
   pathCrossings,
   pathLength,
-  pathMoved,
   pathPlaceAt,
   pointMoved,
   segmentLength,
@@ -71,12 +70,6 @@ function stacked(place: HolePlace, sheets: readonly LaidSheet[]): Hole {
 /** Steps nearer than this are one, mm. */
 const SAME_STEP = 0.05
 
-/** Where a sheet ends: its outline, or for a turned border the line its cut edge lands on. */
-const borders = (laid: LaidSheet): readonly Path[] =>
-  laid.part === 'whole'
-    ? [laid.placed]
-    : laid.work!.turned.flatMap((t) => (t.landing ? [pathMoved(t.landing, laid.sheet.move)] : []))
-
 /** Edges of the sewn sheets that cross the run inside it, with whether they lie open to one face. */
 function stepsOf(path: Path, work: LaidUp, sheets: readonly LaidSheet[]): Step[] {
   const starts = path.segments.reduce<number[]>(
@@ -85,9 +78,9 @@ function stepsOf(path: Path, work: LaidUp, sheets: readonly LaidSheet[]): Step[]
   )
   const length = starts[starts.length - 1]!
   const sewn = { ...work, sheets }
-  const found = sheets.flatMap((laid) =>
-    borders(laid)
-      .flatMap((border) => pathCrossings(path, border))
+  // Where a turned border lands is hidden between the layers: a stitch may straddle it.
+  const found = sheets.filter((laid) => laid.part === 'whole').flatMap((laid) =>
+    pathCrossings(path, laid.placed)
       .map(({ segment, parameter }) => starts[segment]! + segmentLength(path.segments[segment]!, parameter))
       .filter((distance) => distance > 0.01 && distance < length - 0.01)
       .map((distance): Step => {

@@ -2,7 +2,7 @@ import { type Arrangement, type Piece, arrangeInRows, pieceOutline } from '@drum
 
 /** Between pieces on the sheet, and round all of them, mm. */
 const GAP = 16
-export const ROOM = { left: 16, top: 14, right: 14, bottom: 12 }
+export const ROOM = { left: 16, top: 20, right: 14, bottom: 12 }
 /** Rows of that width at the most, mm. */
 const WIDTHS = [240, 330, 430, 560, 800]
 

@@ -9,10 +9,12 @@ const props = defineProps<{
   entry: Entry
   /** The number of a job that an answer can be used for. */
   wanted: { readonly label: string; readonly answer: string } | undefined
+  /** Numbers of the job that asked, by input. */
+  filled: Readonly<Record<string, number>>
 }>()
 const emit = defineEmits<{ use: [value: number] }>()
 const settings = useSettings()
-const written = reactive<Record<string, number>>({})
+const written = reactive<Record<string, number>>({ ...props.filled })
 const copied = ref('')
 
 const result = computed(() => reckonEntry(props.entry, written))

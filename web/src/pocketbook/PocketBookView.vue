@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { RouterLink, useRoute, useRouter } from 'vue-router'
-import { ENTRIES, entryMaybe, overrideNumber, usedFor } from '@drumlin/core'
+import { ENTRIES, type Reckoned, type Term, entryMaybe, overrideNumber, prefilled, usedFor } from '@drumlin/core'
 import { useJob } from '../job/job.js'
 import EntryPanel from './EntryPanel.vue'
 
@@ -25,6 +25,18 @@ const asking = computed(() => {
   const label = typeof route.query.label === 'string' ? route.query.label : key
   return key && use && job.record ? { key, label: label!, answer: use.answer } : undefined
 })
+/** The job's own numbers for what the reckoner asks, from the working that asked. */
+const filled = computed((): Readonly<Record<string, number>> => {
+  const key = asking.value?.key
+  const sizes = job.derived?.master.sizes.map((s) => s.size) ?? []
+  const found = key === undefined ? undefined : sizes.flatMap(within).find((r) => r.key === key)
+  return found && usedFor(found.key)?.entry === shown.value.id ? prefilled(found) : {}
+})
+/** A number and every number that was worked out on the way to it. */
+function within(reckoned: Reckoned): Reckoned[] {
+  const inner = (term: Term): Reckoned[] => (term.kind === 'reckoned' ? within(term) : [])
+  return [reckoned, ...Object.values(reckoned.inputs).flatMap(inner)]
+}
 async function use(value: number): Promise<void> {
   const { record } = job
   if (!asking.value || !record) return
@@ -49,7 +61,7 @@ async function use(value: number): Promise<void> {
         <li v-if="found.length === 0" class="quiet">Nothing of that name here.</li>
       </ul>
     </nav>
-    <EntryPanel :key="shown.id" :entry="shown" :wanted="asking" @use="use" />
+    <EntryPanel :key="shown.id" :entry="shown" :wanted="asking" :filled="filled" @use="use" />
   </div>
 </template>
 

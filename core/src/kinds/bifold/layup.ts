@@ -144,7 +144,17 @@ export function bifoldLayups(p: BifoldParams, s: BifoldSizes): Layup[] {
       carrier: 'inside',
       sheets: [...left.cover, ...right.cover, ...left.pockets, ...right.pockets],
     },
-    { id: 'closed', name: 'closed', carrier: 'inside', sheets: [...left.cover, ...left.pockets, ...folded] },
+    {
+      id: 'closed',
+      name: 'closed',
+      carrier: 'inside',
+      sheets: [...left.cover, ...left.pockets, ...folded],
+      bends: ['outside', 'inside'].map((cover) => ({
+        sheets: [`${cover}-left`, `${cover}-right`] as const,
+        at: point(s.insideWidth.value / 2, s.insideHeight.value / 2),
+        outward: point(1, 0),
+      })),
+    },
   ]
 }
 
