@@ -31,6 +31,7 @@ describe.each(kindIds().map((id) => [id, kindOf(id)] as const))('%s', (_, kind) 
     expect(fields.map((f) => f.id).filter((id) => !reached.has(id))).toEqual([])
   })
   test('every piece it can make has its sentences', () => {
+    if (kind.id !== 'bifold') return expect(kind.sentences).toEqual({})
     for (const pockets of [0, 1, 3, 5])
       for (const { id } of demoWith({ 'params.pockets': pockets }).pieces)
         expect(kind.sentences[id]?.length, id).toBeGreaterThan(0)

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { ENTRIES, entryMaybe, explainLine, inputProblem, pathBox, reckonEntry, usedFor } from '@drumlin/core'
+import { ENTRIES, entryMaybe, explainLine, inputProblem, pathBox, prefilled, reckonEntry, usedFor } from '@drumlin/core'
 import { demoWith } from './support/designs.js'
 
 const answers = (id: string, written: Record<string, number> = {}): Record<string, number> =>
@@ -71,8 +71,15 @@ test('what a job asks of the pocket book is a number it reckons, answered by a r
     const use = usedFor(size.key)
     if (use) expect(Object.keys(answers(use.entry))).toContain(use.answer)
   }
-  expect(usedFor('fold.taken')).toEqual({ entry: 'fold-difference', answer: 'cut longer by' })
+  expect(usedFor('fold.taken')).toMatchObject({ entry: 'fold-difference', answer: 'cut longer by' })
   expect(usedFor('toString')).toBeUndefined()
+})
+
+test.each(['fold.taken', 'pocket.width', 'inside.width'])('opened from %s it starts with the job’s own numbers and gives the job’s answer', (key) => {
+  const found = demoWith({}).master.sizes.find(({ size }) => size.key === key)!.size
+  const use = usedFor(key)
+  if (!use) return expect(prefilled(found)).toEqual({})
+  expect(answers(use.entry, prefilled(found))[use.answer]).toBeCloseTo(found.value, 1)
 })
 
 test('the book and the design agree: the demo’s fold', () =>

@@ -8,7 +8,8 @@ import { appendEdit, createJob, readJob } from '../src/storage/jobs.js'
 import { newBifold } from './support.js'
 
 const design = newBifold()
-const thicker = (mm: number) => setField(`calf ${mm}`, ['leathers', 'outside', 'thickness'], mm)
+const thicker = (mm: number) =>
+  setField(`calf ${mm}`, ['leathers', 'outside'], { ...design.leathers.outside, use: 'own', thickness: mm })
 const width = (job: ReturnType<typeof useJob>): number => job.derived!.master.sizes[0]!.size.value
 
 /** What another tab would write meanwhile. */

@@ -123,6 +123,9 @@ function joined(owners: readonly Owned[]): Owned[] {
   return out
 }
 
+/** A rounding smaller than this is a corner: no blade follows it, mm. */
+const LEAST_RADIUS = 0.05
+
 /** The middle of a rounding is where one edge ends and the next begins. */
 const halves = (s: Segment): [Segment, Segment] => [segmentPart(s, 0, 0.5), segmentPart(s, 0.5, 1)]
 
@@ -133,7 +136,7 @@ export function outlineOf(panel: DrawnPanel): Outline {
   const extra: Owned[][] = round.map(() => [])
   const unrounded: number[] = []
   round.forEach((one, i) => {
-    if (one.radius <= 0) return
+    if (one.radius < LEAST_RADIUS) return
     const before = (i + round.length - 1) % round.length
     const fillet = filletMaybe(segments[before]!, segments[i]!, one.radius)
     if (!fillet) return void unrounded.push(one.node)
@@ -149,7 +152,15 @@ export function outlineOf(panel: DrawnPanel): Outline {
   const owners = joined(
     round.flatMap(({ edge, half }, i) => [...extra[i]!, { segment: segments[i]!, edge, half }]),
   )
-  return { path: closedPath(owners.map((o) => o.segment)), owners, unrounded }
+  const whole = startedAtEdge(owners)
+  return { path: closedPath(whole.map((o) => o.segment)), owners: whole, unrounded }
+}
+
+/** A rounding before the start may belong to the last edge: the walk begins where an edge begins. */
+function startedAtEdge(owners: readonly Owned[]): readonly Owned[] {
+  const last = owners[owners.length - 1]!
+  const start = owners.findIndex((o) => o.edge !== last.edge || o.half !== last.half)
+  return start > 0 ? rotated(owners, start) : owners
 }
 
 /** A node's place on the other half. */

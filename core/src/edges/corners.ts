@@ -48,7 +48,8 @@ const inwardOf = (panel: Panel): 1 | -1 => (pathArea(panel.outline) >= 0 ? 1 : -
 
 /** Pleats, V cuts or snips along the curves of one turned chain; docs/formulas.md §4 [4.05, 4.06]. */
 export function curveTreatments(panel: Panel, { edges, turn }: TurnedChain, reckon: Reckon): Treatment[] {
-  const path = edgeChain(panel, edges.map((e) => e.id))
+  const chain = edgeChain(panel, edges.map((e) => e.id))
+  const path = { ...chain, closed: chain.segments.length === panel.outline.segments.length }
   const inward = inwardOf(panel)
   const [e, w] = [turn.allowance.value, turn.fate.width]
   const widest = (e + w) / TURNING.strain + Math.max(e, w)

@@ -50,5 +50,10 @@ export function bentStretches(path: Path, inward: 1 | -1, widest: number): BentS
     } else if (bent) found.push({ convex, radius, angle, from: at, to: at + length })
     at += length
   }
-  return found
+  const [first, last] = [found[0], found[found.length - 1]]
+  const round = path.closed && first && last && first !== last && first.convex === last.convex
+  // All the way round a stretch may begin before the start: its end is then counted beyond the whole length.
+  if (!round || first.from > 1e-9 || last.to < at - 1e-9) return found
+  const whole = { ...last, to: at + first.to, angle: last.angle + first.angle, radius: Math.min(last.radius, first.radius) }
+  return [...found.slice(1, -1), whole]
 }
