@@ -218,7 +218,7 @@ describe('marks', () => {
   const mark = (where: object, more: object = {}): DrawnPanel['marks'][number] =>
     ({ id: 'm', type: 'notch', where, text: 'a', angle: 0, length: 0, width: 0, punch: 0, ...more }) as DrawnPanel['marks'][number]
   const places = (...marks: DrawnPanel['marks'][number][]) =>
-    derived(panelOf('rectangle', { width: 100, height: 60 }, { marks })).panels[0]!.marks!.map((m) => [m.at.x, m.at.y])
+    derived(panelOf('rectangle', { width: 100, height: 60 }, { marks })).panels[0]!.marks!.map((m) => [m.at.x, m.at.y].map((v) => Math.round(v * 1e6) / 1e6 + 0))
   test('by distance, by share, facing another, and anywhere; a half drawing carries them on both sides', () => {
     expect(places(mark({ type: 'distance', edge: 'side', mm: 20, inset: 0 }))).toEqual([[50, 20], [-50, 20]])
     expect(places(mark({ type: 'share', edge: 'top', share: 0.5, inset: 10 }))).toEqual([[0, 10]])

@@ -7,6 +7,7 @@ const RANKS: Readonly<Record<Fault['what'], Rank>> = {
   'crosses itself': 'stop',
   'nothing left': 'stop',
   'no corner to round': 'look',
+  'evened out': 'look',
   'fold misses': 'look',
   'groove too narrow': 'stop',
   'groove too deep': 'look',
@@ -40,6 +41,11 @@ export const drawingFault: Check = {
         return {
           what: `Nothing is left of the ${words.layer}: it stops ${mm(n.inset)} inside every edge.`,
           why: 'The panel is too narrow for that; a smaller inset leaves a piece.',
+        }
+      case 'evened out':
+        return {
+          what: `The ${words.layer} can't stop at a distance of its own from every edge; it stops ${mm(n.inset)} inside all round.`,
+          why: 'Two edges with very different insets meet in a rounding too tight for the step between them. A larger radius, or an inset of your own, gives it its shape back.',
         }
       case 'fold misses':
         return { what: `The ${words.fold} does not cross the panel.`, why: 'A fold goes from one edge to another; move its line onto the panel.' }

@@ -70,7 +70,13 @@ function insetOf(panel: DrawnPanel, layer: DrawnLayer, fate: DrawnFate, leathers
 
 /** A component piece, or why there is none. */
 export type LayerMade =
-  | { readonly ok: true; readonly panel: Panel; readonly insets: readonly Reckoned[] }
+  | {
+      readonly ok: true
+      readonly panel: Panel
+      readonly insets: readonly Reckoned[]
+      /** Where its edges could not each have an inset of their own: the one it has all round, mm. */
+      readonly evened: number | undefined
+    }
   | { readonly ok: false; readonly layer: DrawnLayer; readonly widest: number }
 
 /** The component piece of one layer: the panel's outline, inset edge by edge, with the folds let in as it needs them. */
@@ -91,13 +97,16 @@ export function layerPanel(
     return inset.value
   })
   const numbers = [...new Map([...byFate.values()].map((r) => [r.key, r])).values()]
-  const inner = insetOutline(outline, insets)
-  if (!inner) return { ok: false, layer, widest: Math.max(...insets) }
+  const widest = Math.max(...insets)
+  const own = insetOutline(outline, insets)
+  const inner = own ?? (widest > 0 ? offsetLargestMaybe(outline, -widest) : undefined)
+  if (!inner) return { ok: false, layer, widest }
   const opened = openedAt(inner, folds.map((f) => ({ fold: f.fold, by: f.layers[layer.id]!.value })))
   const stuff = layerStuff(panel, layer, leathers)
   const count = opened.path.segments.length
   return {
     ok: true,
+    evened: own ? undefined : widest,
     insets: [...numbers, ...folds.map((f) => f.layers[layer.id]!)],
     panel: {
       id: `${panel.id}-${layer.id}`,

@@ -4,7 +4,7 @@ import { type Reckon, type Reckoned, given } from '../working/index.js'
 import { bandsOf, edgeSkivesOf } from './skives.js'
 import { foldLine } from './foldLine.js'
 import { type FoldNumbers, closedThickness, foldNumbers } from './folds.js'
-import { layerPanel } from './layers.js'
+import { type LayerMade, layerPanel } from './layers.js'
 import { marksOf } from './marks.js'
 import { type Leathers, isEnclosed, layerStuff, panelStuff } from './materials.js'
 import { type Opened, openedAt } from './opened.js'
@@ -126,7 +126,7 @@ export function makeDrawn(drawn: DrawnPanel, leathers: Leathers, reckon: Reckon)
       ...sizesOf(drawn, panel, path, folds, closedThickness(drawn, leathers, reckon), reckon),
       ...made.flatMap((m) => (m.ok ? m.insets.map((size) => ({ panelId: m.panel.id, size })) : [])),
     ],
-    faults: [...faultsOf(drawn, path, unrounded, panel, own.thickness), ...made.flatMap((m) => (m.ok ? [] : [emptyLayer(drawn, path, m.layer.name, m.widest)]))],
+    faults: [...faultsOf(drawn, path, unrounded, panel, own.thickness), ...made.flatMap((m, i) => layerFaults(drawn, path, drawn.layers[i]!.name, m))],
   }
 }
 
@@ -152,13 +152,13 @@ function sizesOf(drawn: DrawnPanel, panel: Panel, path: Path, folds: readonly Fo
   ].map((one) => ({ panelId: drawn.id, size: one }))
 }
 
-const emptyLayer = (drawn: DrawnPanel, path: Path, layer: string, widest: number): Fault => ({
-  panelId: drawn.id,
-  at: boxCentre(pathBox(path)),
-  what: 'nothing left',
-  words: { layer },
-  numbers: { inset: widest },
-})
+/** A layer of which nothing is left, or whose edges could not each keep their own distance. */
+function layerFaults(drawn: DrawnPanel, path: Path, layer: string, made: LayerMade): Fault[] {
+  const inset = made.ok ? made.evened : made.widest
+  if (inset === undefined) return []
+  const what = made.ok ? ('evened out' as const) : ('nothing left' as const)
+  return [{ panelId: drawn.id, at: boxCentre(pathBox(path)), what, words: { layer }, numbers: { inset } }]
+}
 
 /** Thickness that must stay at a groove (J): a share of the leather, and a least; docs/formulas.md §5. */
 const GROOVE = { share: 0.4, least: 0.8 } as const

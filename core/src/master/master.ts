@@ -136,6 +136,7 @@ export interface Fault {
     | 'crosses itself'
     | 'no corner to round'
     | 'nothing left'
+    | 'evened out'
     | 'fold misses'
     | 'groove too narrow'
     | 'groove too deep'
