@@ -60,7 +60,7 @@ describe('wrapped and Z', () => {
   test('each wrap goes round all inside it: G = Σ contents + leaves', () => {
     const d = derived(three('wrapped'))
     expect(numberOf(d, 'f-40.bend')).toBeCloseTo(Math.PI * (0.5 + 0.6), 9)
-    expect(numberOf(d, 'f40.gap') ).toBeCloseTo(1 + 3 + 1.2, 9)
+    expect(numberOf(d, 'f40.bend')).toBeCloseTo(Math.PI * ((1 + 3 + 1.2) / 2 + 0.6), 9)
   })
   test('a Z fold holds only its own', () =>
     expect(numberOf(derived(three('z', ['hill', 'valley'])), 'f40.bend')).toBeCloseTo(Math.PI * (1.5 + 0.6), 9))
@@ -70,7 +70,7 @@ describe('wrapped and Z', () => {
     const closed = workOf(d.works, 'closed')
     // Rolled up: the first leaf lies between the other two.
     expect(closed.sheets.filter((s) => s.sheet.type === 'panel').map((s) => s.sheet.id)[1]).toBe('panel.1')
-    expect(thicknessAt(closed, { x: 60, y: 30 }, true)).toBeCloseTo(3.6 + 4, 1)
+    expect(thicknessAt(closed, { x: 95, y: 30 }, true)).toBeCloseTo(3.6 + 4, 1)
   })
 })
 

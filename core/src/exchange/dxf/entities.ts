@@ -79,7 +79,7 @@ function polyline(vertices: readonly { x: number; y: number; bulge?: number }[],
   return Array.from({ length: count }, (_, i) => {
     const [a, b] = [vertices[i]!, vertices[(i + 1) % vertices.length]!]
     return bulged({ x: a.x, y: a.y }, { x: b.x, y: b.y }, a.bulge ?? 0)
-  }).filter((s) => pointDistance(s.from, s.to) > 0)
+  }).filter((s) => pointDistance(s.from, s.to) !== 0)
 }
 
 function ellipseOf(e: IEllipseEntity): Segment[] {
