@@ -42,7 +42,10 @@ module.exports = {
       name: 'outside-by-the-front-door',
       severity: 'error',
       from: { path: '^(web|server|cli)/' },
-      to: { path: '^core/src/', pathNot: '^core/src/(index|exchange/pdf/index|exchange/dxf/index|exchange/svg/read)\\.ts$' },
+      to: {
+        path: '^core/src/',
+        pathNot: '^core/src/(index|exchange/pdf/index|exchange/dxf/index|exchange/svg/read)\\.ts$',
+      },
     },
     {
       name: 'only-regions-knows-clipper',

@@ -1,9 +1,11 @@
 import type { Design } from './design/index.js'
-import { drawnDecisions } from './compareDrawn.js'
+import { type DecisionChange, drawnDecisions } from './compareDrawn.js'
 import type { Derived } from './derive.js'
 import { type Point, overlay } from './geometry/index.js'
 import { type Field, fieldsOf, kindOf } from './kinds/index.js'
 import { type LengthUnit, printLength, printWeight, trimmed } from './measure/index.js'
+
+export type { DecisionChange } from './compareDrawn.js'
 
 /** How one piece differs between two drafts. */
 export type PieceChange =
@@ -35,13 +37,6 @@ export function comparePieces(before: Derived, now: Derived): PieceChange[] {
     ...shared,
     ...gone.map((p): PieceChange => ({ panelId: p.id, name: p.name, change: 'only before' })),
   ]
-}
-
-/** One decision that differs: what it is about, and how it stands in each draft, in words. */
-export interface DecisionChange {
-  readonly label: string
-  readonly before: string
-  readonly now: string
 }
 
 type Plain = Readonly<Record<string, unknown>>
@@ -90,7 +85,9 @@ function said(value: unknown, field: Field | undefined, unit: LengthUnit, thickn
 /** The decisions that two drafts of one kind do not share, in the order of the design. */
 export function compareDecisions(before: Design, now: Design, unit: LengthUnit): DecisionChange[] {
   const fields = fieldsOf(kindOf(now.kind))
-  const leaves = differences(before, now).filter(({ path }) => !['version', 'id', 'drawn', 'ties'].includes(path[0]!))
+  const leaves = differences(before, now).filter(
+    ({ path }) => !['version', 'id', 'drawn', 'ties'].includes(path[0]!),
+  )
   const settings = leaves.map(({ path, before: was, now: is }) => {
     const field = fieldAt(fields, path)
     const inner = field ? path.slice(field.path.length) : path.slice(1)
@@ -99,6 +96,9 @@ export function compareDecisions(before: Design, now: Design, unit: LengthUnit):
     const label = [head, ...inner].join(field ? ', ' : ' ')
     return { label, before: said(was, field, unit, thickness), now: said(is, field, unit, thickness) }
   })
-  const ties = JSON.stringify(before.ties) === JSON.stringify(now.ties) ? [] : [{ label: 'edges that match', before: `${before.ties.length}`, now: `${now.ties.length}` }]
+  const ties =
+    JSON.stringify(before.ties) === JSON.stringify(now.ties)
+      ? []
+      : [{ label: 'edges that match', before: `${before.ties.length}`, now: `${now.ties.length}` }]
   return [...drawnDecisions(before.drawn, now.drawn, unit), ...ties, ...settings]
 }

@@ -1,6 +1,12 @@
-import type { DecisionChange } from './compare.js'
 import type { DrawnFate, DrawnPanel } from './drawn/index.js'
 import { type LengthUnit, printLength } from './measure/index.js'
+
+/** One decision that differs: what it is about, and how it stands in each draft, in words. */
+export interface DecisionChange {
+  readonly label: string
+  readonly before: string
+  readonly now: string
+}
 
 type Named = { readonly id: string; readonly name?: string; readonly text?: string; readonly type?: string }
 
@@ -37,7 +43,9 @@ function listChanges(label: string, before: readonly Named[], now: readonly Name
       if (!old) return [{ label: `${label} ${nameOf(one)}`, before: 'none', now: 'added' }]
       return same(old, one) ? [] : [{ label: `${label} ${nameOf(one)}`, before: 'as it was', now: 'changed' }]
     }),
-    ...before.filter((b) => !now.some((one) => one.id === b.id)).map((b) => ({ label: `${label} ${nameOf(b)}`, before: 'there', now: 'taken away' })),
+    ...before
+      .filter((b) => !now.some((one) => one.id === b.id))
+      .map((b) => ({ label: `${label} ${nameOf(b)}`, before: 'there', now: 'taken away' })),
   ]
 }
 
@@ -47,13 +55,30 @@ function panelChanges(before: DrawnPanel, now: DrawnPanel, unit: LengthUnit): De
   const outline: DecisionChange[] =
     same(before.nodes, now.nodes) && same(before.mirror, now.mirror)
       ? []
-      : [{ label: `${label}, outline`, before: `${before.nodes.length} points`, now: `${now.nodes.length} points, ${moved} of them changed` }]
+      : [
+          {
+            label: `${label}, outline`,
+            before: `${before.nodes.length} points`,
+            now: `${now.nodes.length} points, ${moved} of them changed`,
+          },
+        ]
   const fates = now.edges.flatMap((edge): DecisionChange[] => {
     const old = before.edges.find((e) => e.id === edge.id)
-    return !old || same(old.fate, edge.fate) ? [] : [{ label: `${label}, ${edge.name}`, before: sayFate(old.fate, unit), now: sayFate(edge.fate, unit) }]
+    return !old || same(old.fate, edge.fate)
+      ? []
+      : [{ label: `${label}, ${edge.name}`, before: sayFate(old.fate, unit), now: sayFate(edge.fate, unit) }]
   })
-  const rest = (['name', 'role', 'count', 'flipped', 'grain', 'split', 'block'] as const).flatMap((key): DecisionChange[] =>
-    before[key] === now[key] ? [] : [{ label: `${label}, ${key}`, before: String(before[key] ?? 'none'), now: String(now[key] ?? 'none') }],
+  const rest = (['name', 'role', 'count', 'flipped', 'grain', 'split', 'block'] as const).flatMap(
+    (key): DecisionChange[] =>
+      before[key] === now[key]
+        ? []
+        : [
+            {
+              label: `${label}, ${key}`,
+              before: String(before[key] ?? 'none'),
+              now: String(now[key] ?? 'none'),
+            },
+          ],
   )
   return [
     ...outline,
@@ -67,12 +92,20 @@ function panelChanges(before: DrawnPanel, now: DrawnPanel, unit: LengthUnit): De
 }
 
 /** What was decided differently about the panels drawn by hand. */
-export function drawnDecisions(before: readonly DrawnPanel[], now: readonly DrawnPanel[], unit: LengthUnit): DecisionChange[] {
+export function drawnDecisions(
+  before: readonly DrawnPanel[],
+  now: readonly DrawnPanel[],
+  unit: LengthUnit,
+): DecisionChange[] {
   return [
     ...now.flatMap((panel) => {
       const old = before.find((p) => p.id === panel.id)
-      return old ? panelChanges(old, panel, unit) : [{ label: `${panel.name}, drawn by hand`, before: 'not there', now: 'drawn' }]
+      return old
+        ? panelChanges(old, panel, unit)
+        : [{ label: `${panel.name}, drawn by hand`, before: 'not there', now: 'drawn' }]
     }),
-    ...before.filter((p) => !now.some((n) => n.id === p.id)).map((p) => ({ label: `${p.name}, drawn by hand`, before: 'drawn', now: 'not there' })),
+    ...before
+      .filter((p) => !now.some((n) => n.id === p.id))
+      .map((p) => ({ label: `${p.name}, drawn by hand`, before: 'drawn', now: 'not there' })),
   ]
 }

@@ -40,7 +40,13 @@ export {
   pieceDrawing,
   pieceOutline,
 } from './drawing/index.js'
-export { type ReadResult, designUpToDate, readDesign, readSentence, writeDesign } from './exchange/json/index.js'
+export {
+  type ReadResult,
+  designUpToDate,
+  readDesign,
+  readSentence,
+  writeDesign,
+} from './exchange/json/index.js'
 export {
   type Found,
   type FoundPath,
@@ -80,6 +86,7 @@ export {
   type DrawnPanel,
   type DrawnSkive,
   type Going,
+  type Grip,
   type MarkPlace,
   type Node,
   type Outlined,
@@ -95,8 +102,11 @@ export {
   drawnSegments,
   fromPoints,
   fromReadings,
+  gripPlace,
+  gripsAt,
   insertPoint,
   layerRole,
+  moveGrip,
   moveHandle,
   movePoint,
   outlineOf,

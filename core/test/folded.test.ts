@@ -1,5 +1,14 @@
 import { describe, expect, test } from 'vitest'
-import { type DrawnFold, type DrawnPanel, findingsOf, pathBox, sayFinding, sizeRanges, transect, workOf } from '@drumlin/core'
+import {
+  type DrawnFold,
+  type DrawnPanel,
+  findingsOf,
+  pathBox,
+  sayFinding,
+  sizeRanges,
+  transect,
+  workOf,
+} from '@drumlin/core'
 import { thicknessAt } from '../src/layup/index.js'
 import { demoWith } from './support/designs.js'
 import { derived, drawingOf, layer, numberOf, panelOf } from './support/drawing.js'
@@ -48,22 +57,32 @@ describe('a book fold, by pencil: 1.2 mm leather over 2 mm', () => {
   test('marked on the work it is cut long at the far end, by the doubt and a spare', () => {
     const draped = cover([foldAt(0, { school: 'draped' })])
     expect(width(draped) - width(cover([foldAt(0)]))).toBeCloseTo(Math.PI * 1.2 * 0.25 + 3, 6)
-    expect(derived(draped).pieces[0]!.marks.find((m) => m.type === 'fold')).toMatchObject({ note: 'cut 3.9 long, mark on the work' })
+    expect(derived(draped).pieces[0]!.marks.find((m) => m.type === 'fold')).toMatchObject({
+      note: 'cut 3.9 long, mark on the work',
+    })
   })
   test('a fold that misses the panel is said', () =>
-    expect(findingsOf(derived(cover([foldAt(150)]))).map((f) => sayFinding(f, 'mm').what)).toEqual(['The fold does not cross the panel.']))
+    expect(findingsOf(derived(cover([foldAt(150)]))).map((f) => sayFinding(f, 'mm').what)).toEqual([
+      'The fold does not cross the panel.',
+    ]))
 })
 
 describe('wrapped and Z', () => {
   const three = (type: DrawnFold['type'], rises: DrawnFold['rises'][] = ['hill', 'hill']) =>
-    cover([foldAt(-40, { type, rises: rises[0]!, drawn: 'bend', gap: 1 }), foldAt(40, { type, rises: rises[1]!, drawn: 'bend', gap: 3 })])
+    cover([
+      foldAt(-40, { type, rises: rises[0]!, drawn: 'bend', gap: 1 }),
+      foldAt(40, { type, rises: rises[1]!, drawn: 'bend', gap: 3 }),
+    ])
   test('each wrap goes round all inside it: G = Σ contents + leaves', () => {
     const d = derived(three('wrapped'))
     expect(numberOf(d, 'f-40.bend')).toBeCloseTo(Math.PI * (0.5 + 0.6), 9)
     expect(numberOf(d, 'f40.bend')).toBeCloseTo(Math.PI * ((1 + 3 + 1.2) / 2 + 0.6), 9)
   })
   test('a Z fold holds only its own', () =>
-    expect(numberOf(derived(three('z', ['hill', 'valley'])), 'f40.bend')).toBeCloseTo(Math.PI * (1.5 + 0.6), 9))
+    expect(numberOf(derived(three('z', ['hill', 'valley'])), 'f40.bend')).toBeCloseTo(
+      Math.PI * (1.5 + 0.6),
+      9,
+    ))
   test('closed: three leaves and what is laid in', () => {
     const d = derived(three('wrapped'))
     expect(numberOf(d, '.closed')).toBeCloseTo(3 * 1.2 + 4, 9)
@@ -75,14 +94,35 @@ describe('wrapped and Z', () => {
 })
 
 describe('grooves', () => {
-  const grooved = (more: Partial<DrawnFold>): DrawnPanel => cover([foldAt(0, { type: 'groove', turn: Math.PI / 2, groove: { shape: 'v', depth: 0.4, opening: Math.PI / 2 }, drawn: 'bend', gap: 0, ...more })])
+  const grooved = (more: Partial<DrawnFold>): DrawnPanel =>
+    cover([
+      foldAt(0, {
+        type: 'groove',
+        turn: Math.PI / 2,
+        groove: { shape: 'v', depth: 0.4, opening: Math.PI / 2 },
+        drawn: 'bend',
+        gap: 0,
+        ...more,
+      }),
+    ])
   test('a V pivots on what is left: π/2 × 0.5 × 0.8', () =>
     expect(numberOf(derived(grooved({})), 'f0.bend')).toBeCloseTo((Math.PI / 2) * 0.5 * 0.8, 9))
   test('a flat groove folds right over: π × (g/2 + d + k (t − d))', () =>
-    expect(numberOf(derived(grooved({ turn: Math.PI, gap: 2, groove: { shape: 'flat', depth: 0.4, opening: 1 } })), 'f0.bend')).toBeCloseTo(Math.PI * (1 + 0.4 + 0.4), 9))
+    expect(
+      numberOf(
+        derived(grooved({ turn: Math.PI, gap: 2, groove: { shape: 'flat', depth: 0.4, opening: 1 } })),
+        'f0.bend',
+      ),
+    ).toBeCloseTo(Math.PI * (1 + 0.4 + 0.4), 9))
   test('folded farther than it opens it is a stop; cut too deep it wants a look', () => {
-    expect(findingsOf(derived(grooved({ turn: Math.PI }))).map((f) => [f.rank, sayFinding(f, 'mm').what])).toContainEqual(['stop', 'The fold is folded 180°, but its V opens only 90°.'])
-    expect(findingsOf(derived(grooved({ groove: { shape: 'v', depth: 0.6, opening: Math.PI / 2 } }))).map((f) => f.rank)).toEqual(['look'])
+    expect(
+      findingsOf(derived(grooved({ turn: Math.PI }))).map((f) => [f.rank, sayFinding(f, 'mm').what]),
+    ).toContainEqual(['stop', 'The fold is folded 180°, but its V opens only 90°.'])
+    expect(
+      findingsOf(derived(grooved({ groove: { shape: 'v', depth: 0.6, opening: Math.PI / 2 } }))).map(
+        (f) => f.rank,
+      ),
+    ).toEqual(['look'])
   })
   test('the section shows the V, and what lies over it does not sink in', () => {
     const d = derived({ ...grooved({}), layers: [layer('lining', { inset: 0 })] })
@@ -96,8 +136,24 @@ describe('grooves', () => {
 describe('the transect', () => {
   test('a turned edge is seen going round: the bend reaches the finished edge', () => {
     const p = panelOf('rectangle', { width: 100, height: 60 })
-    const edges = p.edges.map((e) => ({ ...e, fate: { type: 'turned', width: 8, school: 'fold', atEdge: null, feather: 5, core: 'round', lines: 0, margin: 3 } as const }))
-    const section = transect(derived({ ...p, edges, layers: [layer('board')] }).works[0]!, { x: -60, y: 30 }, { x: 60, y: 30 })
+    const edges = p.edges.map((e) => ({
+      ...e,
+      fate: {
+        type: 'turned',
+        width: 8,
+        school: 'fold',
+        atEdge: null,
+        feather: 5,
+        core: 'round',
+        lines: 0,
+        margin: 3,
+      } as const,
+    }))
+    const section = transect(
+      derived({ ...p, edges, layers: [layer('board')] }).works[0]!,
+      { x: -60, y: 30 },
+      { x: 60, y: 30 },
+    )
     expect(section.layers.map((l) => l.name)).toEqual(['panel', 'board', 'panel, turned over'])
     expect(section.bends.map((b) => b.toward)).toEqual([-1, 1])
     for (const { at, toward, rings } of section.bends) {
@@ -110,10 +166,19 @@ describe('the transect', () => {
     const d = derived(cover([foldAt(0)], { layers: [layer('lining', { inset: 0 })] }))
     const closed = workOf(d.works, 'closed')
     const { at, outward } = closed.layup.bends![0]!
-    const section = transect(closed, { x: at.x - 20 * outward.x, y: 30 }, { x: at.x + 8 * outward.x, y: 30 }, true)
+    const section = transect(
+      closed,
+      { x: at.x - 20 * outward.x, y: 30 },
+      { x: at.x + 8 * outward.x, y: 30 },
+      true,
+    )
     // Both leaves and the lining go round the 2 mm that are laid in.
-    const heights = section.bends.map((b) => b.rings[0]!).map((r) => [r.outer[1] - r.outer[0], r.inner[1] - r.inner[0]])
-    expect(heights.map((h) => h.map((v) => Math.round(v * 1000) / 1000)).toSorted((a, b) => b[0]! - a[0]!)).toEqual([
+    const heights = section.bends
+      .map((b) => b.rings[0]!)
+      .map((r) => [r.outer[1] - r.outer[0], r.inner[1] - r.inner[0]])
+    expect(
+      heights.map((h) => h.map((v) => Math.round(v * 1000) / 1000)).toSorted((a, b) => b[0]! - a[0]!),
+    ).toEqual([
       [5.8, 3.4],
       [3.4, 2],
     ])
@@ -129,7 +194,19 @@ describe('the transect', () => {
 describe('as the hide comes', () => {
   test('a turn in leather of 1.0 to 1.4 mm is cut from the one to the other', () => {
     const p = panelOf('rectangle', { width: 100, height: 60 })
-    const edges = p.edges.map((e) => ({ ...e, fate: { type: 'turned', width: 8, school: 'fold', atEdge: null, feather: 5, core: 'round', lines: 0, margin: 3 } as const }))
+    const edges = p.edges.map((e) => ({
+      ...e,
+      fate: {
+        type: 'turned',
+        width: 8,
+        school: 'fold',
+        atEdge: null,
+        feather: 5,
+        core: 'round',
+        lines: 0,
+        margin: 3,
+      } as const,
+    }))
     const design = drawingOf([{ ...p, edges }])
     const outside = { ...design.leathers.outside!, weight: { low: 1, high: 1.4 } }
     const range = sizeRanges({ ...design, leathers: { ...design.leathers, outside } })['panel.top.allowance']!

@@ -50,7 +50,10 @@ const feather: Band = {
   areas: [{ outline: rectangle(10, 40), from: point(10, 0), to: point(0, 0) }],
 }
 const panels = [panel('back', 100, 40), panel('flap', 50, 40, [feather])]
-const work: LaidUp = layUp(layup(sheet('back', 0, 0), sheet('flap', 50, 0)), worked(panels, { back: 1.5, flap: 1 }))
+const work: LaidUp = layUp(
+  layup(sheet('back', 0, 0), sheet('flap', 50, 0)),
+  worked(panels, { back: 1.5, flap: 1 }),
+)
 
 describe('thickness at a place', () => {
   test('one layer, two layers, and the slope between', () => {

@@ -1,6 +1,15 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { ENTRIES, entryMaybe, explainLine, inputProblem, pathBox, prefilled, reckonEntry, usedFor } from '@drumlin/core'
+import {
+  ENTRIES,
+  entryMaybe,
+  explainLine,
+  inputProblem,
+  pathBox,
+  prefilled,
+  reckonEntry,
+  usedFor,
+} from '@drumlin/core'
 import { demoWith } from './support/designs.js'
 
 const answers = (id: string, written: Record<string, number> = {}): Record<string, number> =>
@@ -75,12 +84,15 @@ test('what a job asks of the pocket book is a number it reckons, answered by a r
   expect(usedFor('toString')).toBeUndefined()
 })
 
-test.each(['fold.taken', 'pocket.width', 'inside.width'])('opened from %s it starts with the job’s own numbers and gives the job’s answer', (key) => {
-  const found = demoWith({}).master.sizes.find(({ size }) => size.key === key)!.size
-  const use = usedFor(key)
-  if (!use) return expect(prefilled(found)).toEqual({})
-  expect(answers(use.entry, prefilled(found))[use.answer]).toBeCloseTo(found.value, 1)
-})
+test.each(['fold.taken', 'pocket.width', 'inside.width'])(
+  'opened from %s it starts with the job’s own numbers and gives the job’s answer',
+  (key) => {
+    const found = demoWith({}).master.sizes.find(({ size }) => size.key === key)!.size
+    const use = usedFor(key)
+    if (!use) return expect(prefilled(found)).toEqual({})
+    expect(answers(use.entry, prefilled(found))[use.answer]).toBeCloseTo(found.value, 1)
+  },
+)
 
 test('the book and the design agree: the demo’s fold', () =>
   expect(

@@ -26,7 +26,8 @@ describe('a turned edge, by pencil', () => {
   test('skived evenly it is (1.2 + 0.25) / 2 thick at the fold, and as thick as the leather everywhere', () => {
     const d = derived(square(turned(8, { school: 'even' })))
     expect(numberOf(d, '.atFold')).toBeCloseTo(0.725, 9)
-    for (const x of [-46, -44, -42.5]) expect(thicknessAt(d.works[0]!, { x, y: 30 })).toBeCloseTo(1.2 + 0.25, 2)
+    for (const x of [-46, -44, -42.5])
+      expect(thicknessAt(d.works[0]!, { x, y: 30 })).toBeCloseTo(1.2 + 0.25, 2)
     expect(thicknessAt(d.works[0]!, { x: 0, y: 30 })).toBe(1.2)
   })
   test('skived from the fold out it is twice the leather at the fold and once where it lands', () => {
@@ -68,7 +69,11 @@ describe('corners of a turned edge', () => {
   test('an inward curve is snipped, and a hollow gentle enough is left alone', () => {
     const hollow = (rise: number): DrawnPanel => {
       const p = panelOf('rectangle', { width: 120, height: 80 })
-      return withFate({ ...p, nodes: p.nodes.map((n, i) => (i === 1 ? { ...n, going: { type: 'arc', rise } } : n)) }, turned(8), 'side')
+      return withFate(
+        { ...p, nodes: p.nodes.map((n, i) => (i === 1 ? { ...n, going: { type: 'arc', rise } } : n)) },
+        turned(8),
+        'side',
+      )
     }
     const sorts = (rise: number): string[] => derived(hollow(rise)).edges[0]!.treatments.map((t) => t.sort)
     expect(sorts(-20)).toContain('snips')
@@ -78,7 +83,11 @@ describe('corners of a turned edge', () => {
     const p = panelOf('trapezium', { top: 100, foot: 160, height: 60 })
     const d = derived(withFate(p, turned(10), 'foot'))
     const box = pathBox(d.pieces[0]!.cut)
-    const widest = Math.max(...pathPoints(d.pieces[0]!.cut).filter((q) => q.y > box.bottom - 0.01).map((q) => q.x))
+    const widest = Math.max(
+      ...pathPoints(d.pieces[0]!.cut)
+        .filter((q) => q.y > box.bottom - 0.01)
+        .map((q) => q.x),
+    )
     // Folded up by 10 the panel is 10 × 30 / 60 narrower on each side.
     expect(widest).toBeCloseTo(80 - numberOf(d, '.allowance') * 0.5, 2)
   })
@@ -97,12 +106,21 @@ describe('other fates', () => {
   })
   test('a binding is as long as its edge and wide enough to wrap it', () => {
     const d = derived(square({ type: 'bound', width: 6, binding: 0.8, margin: 4 }))
-    expect(numberOf(d, 'binding-top.width')).toBeCloseTo(12 + (Math.PI / 2 - 1) * 1.2 + (Math.PI / 2 - 2) * 0.8, 9)
+    expect(numberOf(d, 'binding-top.width')).toBeCloseTo(
+      12 + (Math.PI / 2 - 1) * 1.2 + (Math.PI / 2 - 2) * 0.8,
+      9,
+    )
     expect(numberOf(d, 'binding-top.length')).toBeCloseTo(320 + 15, 6)
     expect(d.pieces.find((p) => p.id === 'panel-binding-top')!.thickness).toBe(0.8)
   })
   test('a hem with two rows has a row beside either side of it', () => {
-    const d = derived(withFate(panelOf('rectangle', { width: 100, height: 60 }), turned(18, { type: 'rolled', lines: 2, margin: 4 }), 'top'))
+    const d = derived(
+      withFate(
+        panelOf('rectangle', { width: 100, height: 60 }),
+        turned(18, { type: 'rolled', lines: 2, margin: 4 }),
+        'top',
+      ),
+    )
     expect(d.runs.map((r) => [r.path.segments[0]!.from.y, r.path.segments[0]!.to.y])).toEqual([
       [4, 4],
       [14, 14],
@@ -116,22 +134,42 @@ describe('other fates', () => {
 })
 
 describe('findings', () => {
-  const said = (...panels: DrawnPanel[]): string[] => findingsOf(derived(...panels)).map((f) => sayFinding(f, 'mm').what)
+  const said = (...panels: DrawnPanel[]): string[] =>
+    findingsOf(derived(...panels)).map((f) => sayFinding(f, 'mm').what)
   test('a turn wider than the panel is a stop, and the last good outline is still cut', () => {
     const strip = withFate(panelOf('rectangle', { width: 100, height: 20 }), turned(15))
     expect(said(strip)).toContainEqual(expect.stringMatching(/turned .* wider than the panel has room for/))
     expect(pathLength(derived(strip).pieces[0]!.cut)).toBeGreaterThan(200)
   })
   test('a turn its stitches would miss wants to be wider', () =>
-    expect(said(square(turned(4, { lines: 1, margin: 3 })))).toContainEqual(expect.stringMatching(/4.0 mm wide and sewn 3.0 mm in; 5.7 mm is wanted/)))
+    expect(said(square(turned(4, { lines: 1, margin: 3 })))).toContainEqual(
+      expect.stringMatching(/4.0 mm wide and sewn 3.0 mm in; 5.7 mm is wanted/),
+    ))
   test('a skive no tool makes is found; a wide one is not', () => {
-    const asked = (width: number) => square({ type: 'raw', finish: 'left' }, { skives: [{ id: 's', name: 'skive', where: { type: 'edge', edge: 'side' }, width, start: 0.2, end: 1.2 }] })
+    const asked = (width: number) =>
+      square(
+        { type: 'raw', finish: 'left' },
+        {
+          skives: [
+            { id: 's', name: 'skive', where: { type: 'edge', edge: 'side' }, width, start: 0.2, end: 1.2 },
+          ],
+        },
+      )
     expect(said(asked(1))).toContainEqual(expect.stringMatching(/45° steep; no tool does that well/))
     expect(said(asked(8))).toEqual([])
   })
   test('a stitch line through leather thinner than it bears is found', () => {
-    const thin = square({ type: 'sewn', margin: 3, finish: 'left' }, { skives: [{ id: 's', name: 'skive', where: { type: 'edge', edge: 'side' }, width: 6, start: 0.1, end: 0.3 }] })
-    expect(said(thin)).toContainEqual(expect.stringMatching(/goes through a skive of the panel where 0.2 mm is left/))
+    const thin = square(
+      { type: 'sewn', margin: 3, finish: 'left' },
+      {
+        skives: [
+          { id: 's', name: 'skive', where: { type: 'edge', edge: 'side' }, width: 6, start: 0.1, end: 0.3 },
+        ],
+      },
+    )
+    expect(said(thin)).toContainEqual(
+      expect.stringMatching(/goes through a skive of the panel where 0.2 mm is left/),
+    )
   })
 })
 
@@ -154,7 +192,8 @@ test('the fold-to mark lands where the edge lands, for any rounded panel', () =>
           ...pathPoints(cut, 1).map((at) => ({ at, on: turn.allowance.value })),
         ])
           expect(pathNearest(finished.outline, at).distance).toBeLessThan(on * Math.SQRT2 + 0.02)
-        for (const at of pathPoints(landing!, 1)) expect(pathNearest(finished.outline, at).distance).toBeGreaterThan(w - 0.02)
+        for (const at of pathPoints(landing!, 1))
+          expect(pathNearest(finished.outline, at).distance).toBeGreaterThan(w - 0.02)
         expect(turn.foldTo.value).toBeCloseTo(turn.allowance.value + w, 9)
       },
     ),

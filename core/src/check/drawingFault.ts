@@ -31,7 +31,10 @@ export const drawingFault: Check = {
     const mm = (value: number | undefined): string => printLength(value ?? 0, unit)
     switch (words.what as Fault['what']) {
       case 'crosses itself':
-        return { what: 'The outline crosses itself.', why: 'Nobody can cut it: move the points so that it runs round once.' }
+        return {
+          what: 'The outline crosses itself.',
+          why: 'Nobody can cut it: move the points so that it runs round once.',
+        }
       case 'no corner to round':
         return {
           what: `The corner at point ${n.point} can't be rounded by ${mm(n.radius)}.`,
@@ -48,7 +51,10 @@ export const drawingFault: Check = {
           why: 'Two edges with very different insets meet in a rounding too tight for the step between them. A larger radius, or an inset of your own, gives it its shape back.',
         }
       case 'fold misses':
-        return { what: `The ${words.fold} does not cross the panel.`, why: 'A fold goes from one edge to another; move its line onto the panel.' }
+        return {
+          what: `The ${words.fold} does not cross the panel.`,
+          why: 'A fold goes from one edge to another; move its line onto the panel.',
+        }
       case 'groove too narrow':
         return {
           what: `The ${words.fold} is folded ${degrees(n.turn!)}, but its V opens only ${degrees(n.opening!)}.`,
@@ -70,6 +76,17 @@ export const drawingFault: Check = {
     const tie = design.ties.find((t) => t.id === words.tie)
     if (!tie) return []
     const label = `Bring the ${words.second} to ${printLength(numbers.first!, unit)}`
-    return [{ label, edit: bringEdgeTo(`bring an edge to length`, design, tie.second.panel, tie.second.edge, numbers.first!) }]
+    return [
+      {
+        label,
+        edit: bringEdgeTo(
+          `bring an edge to length`,
+          design,
+          tie.second.panel,
+          tie.second.edge,
+          numbers.first!,
+        ),
+      },
+    ]
   },
 }

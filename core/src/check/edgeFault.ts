@@ -14,7 +14,12 @@ export const edgeFault: Check = {
           key: `edge-fault:${panel.id}:${edge}:${what}`,
           code: 'edge-fault',
           rank: 'stop' as const,
-          places: [{ panelId: panel.id, at: path ? pathPlaceAt(path, pathLength(path) / 2).at : boxCentre(pathBox(panel.outline)) }],
+          places: [
+            {
+              panelId: panel.id,
+              at: path ? pathPlaceAt(path, pathLength(path) / 2).at : boxCentre(pathBox(panel.outline)),
+            },
+          ],
           numbers: {},
           words: { what, edge: known?.name ?? 'edge', panel: panel.name.toLowerCase() },
         }
@@ -22,7 +27,10 @@ export const edgeFault: Check = {
     ),
   say: ({ words }) =>
     words.what === 'no outline left'
-      ? { what: `Nothing is left to cut of the ${words.panel}.`, why: 'What is taken off its edges is more than it is wide. The finished outline is shown instead.' }
+      ? {
+          what: `Nothing is left to cut of the ${words.panel}.`,
+          why: 'What is taken off its edges is more than it is wide. The finished outline is shown instead.',
+        }
       : {
           what: `The turned ${words.edge} is wider than the ${words.panel} has room for.`,
           why: 'The cut edge would land beyond the other side. A narrower turn, or a larger panel, gives it a place to lie.',

@@ -68,7 +68,8 @@ export const marginTooSmall: Check = {
   fixes: ({ numbers, words }, { kind }, _tryOut, unit): Fix[] => {
     const field = fieldsOf(kind).find((f) => f.id === words.field)
     const label = `margin ${printLength(numbers.wanted!, unit)}`
-    if (!field) return [{ label: `Set the ${label}`, edit: overrideNumber(label, words.field!, numbers.wanted!) }]
+    if (!field)
+      return [{ label: `Set the ${label}`, edit: overrideNumber(label, words.field!, numbers.wanted!) }]
     return [{ label: `Set the ${label}`, edit: setField(label, field.path, numbers.wanted) }]
   },
 }

@@ -13,13 +13,20 @@ export const skiveTooSteep: Check = {
         .filter((s) => s.tools.every((t) => t.not !== undefined))
         .map((s) => {
           const { panel } = work
-          const chain = panel.skives?.find((k) => k.key === s.key)?.chain ?? work.turned.find((t) => s.key === `${panel.id}.${t.edges[0]!.id}.turn`)?.edges.map((e) => e.id)
+          const chain =
+            panel.skives?.find((k) => k.key === s.key)?.chain ??
+            work.turned.find((t) => s.key === `${panel.id}.${t.edges[0]!.id}.turn`)?.edges.map((e) => e.id)
           const path = chain && edgeChain(panel, chain)
           return {
             key: `skive-too-steep:${s.key}`,
             code: 'skive-too-steep',
             rank: 'look' as const,
-            places: [{ panelId: panel.id, at: path ? pathPlaceAt(path, pathLength(path) / 2).at : boxCentre(pathBox(panel.outline)) }],
+            places: [
+              {
+                panelId: panel.id,
+                at: path ? pathPlaceAt(path, pathLength(path) / 2).at : boxCentre(pathBox(panel.outline)),
+              },
+            ],
             numbers: { width: s.width, thin: Math.min(s.start, s.end), slope: s.slope },
             words: { name: s.name, why: s.tools.map((t) => `${t.tool}: ${t.not}`).join('; ') },
           }

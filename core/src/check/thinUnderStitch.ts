@@ -34,7 +34,12 @@ export const thinUnderStitch: Check = {
             run: run.join.id,
             places: [{ panelId: laid.sheet.panelId, at: pointMoved(hole.at, laid.toSheet) }],
             numbers: { left: thickness, bears: stock.bears },
-            words: { run: run.join.name, panel: laid.sheet.name, leather: stock.name, turned: laid.part === 'turn' ? 'yes' : '' },
+            words: {
+              run: run.join.name,
+              panel: laid.sheet.name,
+              leather: stock.name,
+              turned: laid.part === 'turn' ? 'yes' : '',
+            },
           })
         }
     }

@@ -40,9 +40,16 @@ export const turnTooNarrow: Check = {
     const ids = new Set(words.edges!.split(' ').map((id) => id.replace(/-m$/, '')))
     if (!panel) return []
     const wide = panel.edges.map((e) =>
-      ids.has(e.id) && (e.fate.type === 'turned' || e.fate.type === 'rolled') ? { ...e, fate: { ...e.fate, width: numbers.wanted! } } : e,
+      ids.has(e.id) && (e.fate.type === 'turned' || e.fate.type === 'rolled')
+        ? { ...e, fate: { ...e.fate, width: numbers.wanted! } }
+        : e,
     )
     const label = `turn it over ${printLength(numbers.wanted!, unit)}`
-    return [{ label: label.charAt(0).toUpperCase() + label.slice(1), edit: changeDrawn(label, design, { ...panel, edges: wide }) }]
+    return [
+      {
+        label: label.charAt(0).toUpperCase() + label.slice(1),
+        edit: changeDrawn(label, design, { ...panel, edges: wide }),
+      },
+    ]
   },
 }

@@ -26,7 +26,11 @@ const asked = (y: number, words: string): Drawn[] => [
 function foldStrip(y: number, plan: CouponPlan, mm: (v: number) => string): Drawn[] {
   const middle = 50
   const mark = (way: number): Drawn =>
-    stroke('notches', across(point(middle + (way * plan.marks) / 2, y), point(middle + (way * plan.marks) / 2, y + 20)), WEIGHT.tick)
+    stroke(
+      'notches',
+      across(point(middle + (way * plan.marks) / 2, y), point(middle + (way * plan.marks) / 2, y + 20)),
+      WEIGHT.tick,
+    )
   return [
     stroke('cut', box(LEFT, y, 100, 20), WEIGHT.cut),
     mark(-1),
@@ -59,8 +63,13 @@ function skiveStrip(y: number, plan: CouponPlan): Drawn[] {
   const area = box(LEFT, y, 100, plan.skiveWidth)
   return [
     stroke('cut', box(LEFT, y, 100, 25), WEIGHT.cut),
-    ...hatch(area, point(LEFT, y + plan.skiveWidth), point(LEFT, y), 1, 0).map((p) => stroke('skive', p, WEIGHT.fine)),
-    ...told(y + 3, 'Skive strip: down to nothing at the edge', ['Skive the hatched band as you always do.', 'Measure what is left at the very edge, at three places.']),
+    ...hatch(area, point(LEFT, y + plan.skiveWidth), point(LEFT, y), 1, 0).map((p) =>
+      stroke('skive', p, WEIGHT.fine),
+    ),
+    ...told(y + 3, 'Skive strip: down to nothing at the edge', [
+      'Skive the hatched band as you always do.',
+      'Measure what is left at the very edge, at three places.',
+    ]),
     ...asked(y + 18, 'left at the edge:'),
   ]
 }
@@ -89,8 +98,20 @@ export function couponDrawing(leather: Leather, iron: Iron, unit: LengthUnit): D
   const mm = (v: number): string => printLength(v, unit)
   return [
     text('label', point(0, 8), `Test pieces: ${leather.name}`, 7, 'start', true),
-    text('label', point(0, 15), `${printWeight(leather.thickness, unit)} · ${iron.name} · cut along the backbone, and a second set across it`, 3.4, 'start'),
-    text('label', point(0, 22), 'Print at 100 %. Measure the bar before cutting; throw the print away if it is not true.', 3.2, 'start'),
+    text(
+      'label',
+      point(0, 15),
+      `${printWeight(leather.thickness, unit)} · ${iron.name} · cut along the backbone, and a second set across it`,
+      3.4,
+      'start',
+    ),
+    text(
+      'label',
+      point(0, 22),
+      'Print at 100 %. Measure the bar before cutting; throw the print away if it is not true.',
+      3.2,
+      'start',
+    ),
     stroke('cut', across(point(0, 30), point(100, 30)), 0.3),
     ...[0, 50, 100].map((x) => stroke('cut', across(point(x, 30), point(x, 26)), 0.2)),
     text('label', point(103, 30), '100 mm', 3.2, 'start'),
@@ -98,6 +119,12 @@ export function couponDrawing(leather: Leather, iron: Iron, unit: LengthUnit): D
     ...turnStrip(84, plan, mm),
     ...skiveStrip(136, plan),
     ...holeRow(174, plan, mm),
-    text('label', point(0, 214), 'Knife: fresh blade, cut away from the hand. Skiving: thumb behind the edge.', 3, 'start'),
+    text(
+      'label',
+      point(0, 214),
+      'Knife: fresh blade, cut away from the hand. Skiving: thumb behind the edge.',
+      3,
+      'start',
+    ),
   ]
 }

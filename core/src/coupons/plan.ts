@@ -34,6 +34,14 @@ export function couponPlan(leather: Leather, iron: Iron): CouponPlan {
     skiveWidth: COUPON.skive,
     stitches: COUPON.stitches,
     pitch: iron.pitch,
-    thread: saddleStitchThread({ stitches: COUPON.stitches, pitch: iron.pitch, stacks, backstitches: 0, ends: 0, tail: 0 }) * leather.threadFactor,
+    thread:
+      saddleStitchThread({
+        stitches: COUPON.stitches,
+        pitch: iron.pitch,
+        stacks,
+        backstitches: 0,
+        ends: 0,
+        tail: 0,
+      }) * leather.threadFactor,
   }
 }

@@ -1,4 +1,11 @@
-import { type DrawnLayer, type DrawnPanel, type Tie, edgeBroughtTo, layerRole, tiesFollowed } from '../drawn/index.js'
+import {
+  type DrawnLayer,
+  type DrawnPanel,
+  type Tie,
+  edgeBroughtTo,
+  layerRole,
+  tiesFollowed,
+} from '../drawn/index.js'
 import type { Leather } from '../stores/index.js'
 import type { Change, Edit } from './edit.js'
 import type { Design } from './schema.js'
@@ -6,7 +13,9 @@ import type { Design } from './schema.js'
 /** The changes that turn the drawn panels of a design into these; only what differs. */
 function panelChanges(design: Design, panels: readonly DrawnPanel[]): Change[] {
   if (panels.length !== design.drawn.length) return [{ path: ['drawn'], value: panels }]
-  return panels.flatMap((panel, i) => (panel === design.drawn[i] ? [] : [{ path: ['drawn', i], value: panel }]))
+  return panels.flatMap((panel, i) =>
+    panel === design.drawn[i] ? [] : [{ path: ['drawn', i], value: panel }],
+  )
 }
 
 /** A drawn panel changed; edges tied to its edges follow. */
@@ -22,7 +31,9 @@ export const addDrawn = (name: string, design: Design, panel: DrawnPanel): Edit 
 })
 
 const layerLeathers = (panel: DrawnPanel): Change[] =>
-  panel.layers.filter((l) => l.stock === null).map((l) => ({ path: ['leathers', layerRole(panel, l)], value: undefined }))
+  panel.layers
+    .filter((l) => l.stock === null)
+    .map((l) => ({ path: ['leathers', layerRole(panel, l)], value: undefined }))
 
 /** A drawn panel taken away with its layers' leathers and ties; one taken over from a kind goes back to it. */
 export function removeDrawn(name: string, design: Design, id: string): Edit {
@@ -39,7 +50,13 @@ export function removeDrawn(name: string, design: Design, id: string): Edit {
 }
 
 /** A layer put behind a drawn panel; a layer of leather brings the leather it is cut from. */
-export function addLayer(name: string, design: Design, panel: DrawnPanel, layer: DrawnLayer, leather: Leather | undefined): Edit {
+export function addLayer(
+  name: string,
+  design: Design,
+  panel: DrawnPanel,
+  layer: DrawnLayer,
+  leather: Leather | undefined,
+): Edit {
   const index = design.drawn.findIndex((p) => p.id === panel.id)
   return {
     name,
@@ -75,7 +92,13 @@ export const untie = (name: string, design: Design, id: string): Edit => ({
 })
 
 /** An edge of a drawn panel brought to a length, without what is tied to it following. */
-export function bringEdgeTo(name: string, design: Design, panelId: string, edge: string, length: number): Edit {
+export function bringEdgeTo(
+  name: string,
+  design: Design,
+  panelId: string,
+  edge: string,
+  length: number,
+): Edit {
   const panels = design.drawn.map((p) => (p.id === panelId ? edgeBroughtTo(p, edge, length) : p))
   return { name, changes: panelChanges(design, panels) }
 }

@@ -72,5 +72,8 @@ export function mergedEdits(first: Edit, then: Edit): Edit {
 /** What takes both back: of places both changed, what stood there before the first. */
 export function mergedInverses(first: Edit, then: Edit): Edit {
   const earlier = new Set(first.changes.map(keyOf))
-  return { name: then.name, changes: [...then.changes.filter((c) => !earlier.has(keyOf(c))), ...first.changes] }
+  return {
+    name: then.name,
+    changes: [...then.changes.filter((c) => !earlier.has(keyOf(c))), ...first.changes],
+  }
 }

@@ -36,11 +36,13 @@ export const OLDEST_VERSION = DESIGN_VERSION - STEPS.length
 export const upToDate = (design: Plain, version: number): Plain =>
   STEPS.slice(version - OLDEST_VERSION).reduce((older, step) => step(older), design)
 
-const isPlain = (value: unknown): value is Plain => typeof value === 'object' && value !== null && !Array.isArray(value)
+const isPlain = (value: unknown): value is Plain =>
+  typeof value === 'object' && value !== null && !Array.isArray(value)
 
 /** An edit out of a log that an older Drumlin wrote, so that it can still be undone: its leathers brought up. */
 export function editUpToDate(edit: Edit): Edit {
-  const leather = (value: unknown): unknown => (isPlain(value) && 'tannage' in value ? leatherOf1(value) : value)
+  const leather = (value: unknown): unknown =>
+    isPlain(value) && 'tannage' in value ? leatherOf1(value) : value
   const changes = edit.changes.map((change) => {
     if (change.path[0] !== 'leathers' || !isPlain(change.value)) return change
     const value =

@@ -65,7 +65,11 @@ export function foldToDrawing(path: Path): Drawn[] {
   const bar = (distance: number): Drawn => {
     const { at, angle } = pathPlaceAt(path, distance)
     const across = angle + Math.PI / 2
-    return stroke('fold-to', openPath([line(circlePoint(at, -1.4, across), circlePoint(at, 1.4, across))]), WEIGHT.fold)
+    return stroke(
+      'fold-to',
+      openPath([line(circlePoint(at, -1.4, across), circlePoint(at, 1.4, across))]),
+      WEIGHT.fold,
+    )
   }
   const round = Math.hypot(pathStart(path).x - pathEnd(path).x, pathStart(path).y - pathEnd(path).y) < 0.01
   return [stroke('fold-to', path, WEIGHT.fine), ...(round ? [] : [bar(0), bar(length)])]
@@ -88,7 +92,11 @@ export function holeDrawing(at: Point, across: number): Drawn[] {
   return [
     stroke('marks', circle(at, across / 2), WEIGHT.tick),
     ...[0, Math.PI / 2].map((angle) =>
-      stroke('marks', openPath([line(circlePoint(at, -reach, angle), circlePoint(at, reach, angle))]), WEIGHT.fine),
+      stroke(
+        'marks',
+        openPath([line(circlePoint(at, -reach, angle), circlePoint(at, reach, angle))]),
+        WEIGHT.fine,
+      ),
     ),
   ]
 }
@@ -118,21 +126,44 @@ function arrow(at: Point, angle: number, words: string): Drawn[] {
 }
 
 function windowPath({ at, angle, length, width }: PanelMark & { type: 'window' }): Path {
-  const corner = (s: number, d: number): Point => circlePoint(circlePoint(at, s, angle), d, angle + Math.PI / 2)
-  const points = [corner(-length / 2, -width / 2), corner(length / 2, -width / 2), corner(length / 2, width / 2), corner(-length / 2, width / 2)]
+  const corner = (s: number, d: number): Point =>
+    circlePoint(circlePoint(at, s, angle), d, angle + Math.PI / 2)
+  const points = [
+    corner(-length / 2, -width / 2),
+    corner(length / 2, -width / 2),
+    corner(length / 2, width / 2),
+    corner(-length / 2, width / 2),
+  ]
   return closedPath(points.map((p, i) => line(p, points[(i + 1) % 4]!)))
 }
 
 /** A mark the maker set, save notches, which are drawn like all notches. */
-export function setDrawing(mark: Exclude<PanelMark, { type: 'notch' | 'centre' }>, unit: LengthUnit): Drawn[] {
+export function setDrawing(
+  mark: Exclude<PanelMark, { type: 'notch' | 'centre' }>,
+  unit: LengthUnit,
+): Drawn[] {
   switch (mark.type) {
     case 'slot':
       return [
         stroke('marks', slotPath(mark), WEIGHT.tick),
-        text('marks', { x: mark.at.x, y: mark.at.y + mark.punch / 2 + 3.4 }, `slot ${printLength(mark.length, unit)}, punch ${printLength(mark.punch, unit)}`, TYPE),
+        text(
+          'marks',
+          { x: mark.at.x, y: mark.at.y + mark.punch / 2 + 3.4 },
+          `slot ${printLength(mark.length, unit)}, punch ${printLength(mark.punch, unit)}`,
+          TYPE,
+        ),
       ]
     case 'hole':
-      return [...holeDrawing(mark.at, mark.punch), text('marks', { x: mark.at.x + mark.punch / 2 + 1.6, y: mark.at.y - 1 }, printLength(mark.punch, unit), TYPE, 'start')]
+      return [
+        ...holeDrawing(mark.at, mark.punch),
+        text(
+          'marks',
+          { x: mark.at.x + mark.punch / 2 + 1.6, y: mark.at.y - 1 },
+          printLength(mark.punch, unit),
+          TYPE,
+          'start',
+        ),
+      ]
     case 'text':
       return [text('marks', mark.at, mark.text, 3.2)]
     case 'up':
@@ -140,7 +171,10 @@ export function setDrawing(mark: Exclude<PanelMark, { type: 'notch' | 'centre' }
     case 'grain':
       return arrow(mark.at, mark.angle, 'grain')
     case 'window':
-      return [stroke('marks', windowPath(mark), WEIGHT.fine, [1.6, 1]), text('marks', { x: mark.at.x, y: mark.at.y + 1 }, 'glue window', 2.4)]
+      return [
+        stroke('marks', windowPath(mark), WEIGHT.fine, [1.6, 1]),
+        text('marks', { x: mark.at.x, y: mark.at.y + 1 }, 'glue window', 2.4),
+      ]
   }
 }
 
@@ -149,6 +183,11 @@ export function blockDrawing(path: Path, by: number, unit: LengthUnit): Drawn[] 
   const box = pathBox(path)
   return [
     stroke('marks', path, WEIGHT.fold, [4, 2, 0.6, 2]),
-    text('marks', { x: boxCentre(box).x, y: box.top + 3.4 }, `rough block, ${printLength(by, unit)} bigger: cut to size after`, TYPE),
+    text(
+      'marks',
+      { x: boxCentre(box).x, y: box.top + 3.4 },
+      `rough block, ${printLength(by, unit)} bigger: cut to size after`,
+      TYPE,
+    ),
   ]
 }

@@ -36,7 +36,9 @@ function crossingsAt(ring: readonly Point[], y: number): number[] {
  */
 export function stipple(area: Path, without?: Path): Point[] {
   const box = pathBox(area)
-  const rings = [area, ...(without ? [without] : [])].map((path) => pathPoints({ ...path, closed: true }, CHORDS))
+  const rings = [area, ...(without ? [without] : [])].map((path) =>
+    pathPoints({ ...path, closed: true }, CHORDS),
+  )
   const points: Point[] = []
   const rise = STIPPLE * 0.866
   const firstRow = Math.ceil(box.top / rise)
@@ -45,7 +47,11 @@ export function stipple(area: Path, without?: Path): Point[] {
     const shift = row % 2 === 0 ? 0 : STIPPLE / 2
     const stops = rings.flatMap((ring) => crossingsAt(ring, y)).sort((a, b) => a - b)
     for (let i = 0; i + 1 < stops.length; i += 2)
-      for (let x = Math.ceil((stops[i]! - shift) / STIPPLE) * STIPPLE + shift; x <= stops[i + 1]!; x += STIPPLE)
+      for (
+        let x = Math.ceil((stops[i]! - shift) / STIPPLE) * STIPPLE + shift;
+        x <= stops[i + 1]!;
+        x += STIPPLE
+      )
         points.push({ x, y })
   }
   return points

@@ -23,7 +23,14 @@ import type { PanelMark } from '../master/index.js'
 import type { LengthUnit } from '../measure/index.js'
 import { printWeight, trimmed } from '../measure/index.js'
 import { type JobName, type Mark, type Piece, type PieceHole, pieceLabel } from '../reckon/index.js'
-import { blockDrawing, foldToDrawing, holeDrawing, setDrawing, skiveEdgeDrawing, treatDrawing } from './edgeMarks.js'
+import {
+  blockDrawing,
+  foldToDrawing,
+  holeDrawing,
+  setDrawing,
+  skiveEdgeDrawing,
+  treatDrawing,
+} from './edgeMarks.js'
 import { hatch, stipple } from './fill.js'
 import { type Drawn, stroke, text } from './primitives.js'
 
@@ -110,7 +117,15 @@ function foldDrawing({ from, to, width, rises, note }: Mark & { type: 'fold' }):
   return [
     ...(half > 0 ? [-half, half] : [0]).map(shifted),
     ...[-1, 1].flatMap((side) => [chevron(from, side, 1), chevron(to, side, -1)]),
-    text('fold', word, note ? `${rises}, ${note}` : rises, TYPE.mark, 'start', false, Math.atan2(along.y, along.x)),
+    text(
+      'fold',
+      word,
+      note ? `${rises}, ${note}` : rises,
+      TYPE.mark,
+      'start',
+      false,
+      Math.atan2(along.y, along.x),
+    ),
   ]
 }
 

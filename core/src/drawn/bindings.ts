@@ -14,16 +14,28 @@ export interface BindingMade {
 }
 
 /** The strips that bind a panel's raw edges: as long as the edge, wide enough to wrap what lies in it. */
-export function bindingsOf(drawn: DrawnPanel, panel: Panel, leathers: Leathers, reckon: Reckon): BindingMade[] {
+export function bindingsOf(
+  drawn: DrawnPanel,
+  panel: Panel,
+  leathers: Leathers,
+  reckon: Reckon,
+): BindingMade[] {
   const own = panelStuff(drawn, leathers)
   const same = (a: Edge, b: Edge): boolean => JSON.stringify(a.fate) === JSON.stringify(b.fate)
   return chainsOf(panel, (e) => e.fate.type === 'bound', same).map((chain) => {
     const [first] = chain
     const fate = first!.fate as Extract<Edge['fate'], { type: 'bound' }>
     const id = `${panel.id}-binding-${first!.id}`
-    const linings = drawn.layers.filter((l) => l.sort === 'lining').reduce((sum, l) => sum + layerStuff(drawn, l, leathers).thickness, 0)
+    const linings = drawn.layers
+      .filter((l) => l.sort === 'lining')
+      .reduce((sum, l) => sum + layerStuff(drawn, l, leathers).thickness, 0)
     const width = reckon(
-      { key: `${id}.width`, label: `binding width, ${first!.name}`, formula: '2 × {shown} + (π/2 − 1) × {stack} stack + (π × {k} − 2) × {t}', source: '§2' },
+      {
+        key: `${id}.width`,
+        label: `binding width, ${first!.name}`,
+        formula: '2 × {shown} + (π/2 − 1) × {stack} stack + (π × {k} − 2) × {t}',
+        source: '§2',
+      },
       {
         shown: given('shown', fate.width),
         stack: given('stack', own.thickness + linings, 'thickness'),
@@ -33,8 +45,24 @@ export function bindingsOf(drawn: DrawnPanel, panel: Panel, leathers: Leathers, 
       (v) => foldedCut(v.shown, v.stack, v.t, v.k),
     )
     const length = reckon(
-      { key: `${id}.length`, label: `binding length, ${first!.name}`, formula: '{edge} along the edge + {over} to trim', source: '§2' },
-      { edge: given('edge', pathLength(edgeChain(panel, chain.map((e) => e.id)))), over: given('over', OVER) },
+      {
+        key: `${id}.length`,
+        label: `binding length, ${first!.name}`,
+        formula: '{edge} along the edge + {over} to trim',
+        source: '§2',
+      },
+      {
+        edge: given(
+          'edge',
+          pathLength(
+            edgeChain(
+              panel,
+              chain.map((e) => e.id),
+            ),
+          ),
+        ),
+        over: given('over', OVER),
+      },
       (v) => v.edge + v.over,
     )
     const [l, w] = [length.value, width.value]
@@ -47,8 +75,25 @@ export function bindingsOf(drawn: DrawnPanel, panel: Panel, leathers: Leathers, 
         count: panel.count,
         flipped: 0,
         outline: polygon([point(0, 0), point(l, 0), point(l, w), point(0, w)]),
-        edges: [{ id: 'round', name: 'edge all round', first: 0, last: 3, fate: { type: 'raw', finish: 'left', trim: 0 } }],
-        folds: [{ id: 'middle', name: 'middle', from: point(0, w / 2), to: point(l, w / 2), width: 0, rises: 'hill' }],
+        edges: [
+          {
+            id: 'round',
+            name: 'edge all round',
+            first: 0,
+            last: 3,
+            fate: { type: 'raw', finish: 'left', trim: 0 },
+          },
+        ],
+        folds: [
+          {
+            id: 'middle',
+            name: 'middle',
+            from: point(0, w / 2),
+            to: point(l, w / 2),
+            width: 0,
+            rises: 'hill',
+          },
+        ],
         bands: [],
         grain: 0,
         notes: [`wraps the ${first!.name}`],

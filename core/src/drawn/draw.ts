@@ -40,7 +40,11 @@ const withNodes = (panel: DrawnPanel, nodes: readonly Node[]): DrawnPanel => ({ 
 const shifted = (p: Point, d: Point): Point => tidyPoint(pointAdd(p, d))
 const goingShifted = (going: Going, first: Point | undefined, second: Point | undefined): Going =>
   going.type === 'curve'
-    ? { ...going, c1: first ? shifted(going.c1, first) : going.c1, c2: second ? shifted(going.c2, second) : going.c2 }
+    ? {
+        ...going,
+        c1: first ? shifted(going.c1, first) : going.c1,
+        c2: second ? shifted(going.c2, second) : going.c2,
+      }
     : going
 
 /** The ends of a half drawing stay on their axis. */
@@ -81,15 +85,15 @@ export function insertPoint(panel: DrawnPanel, at: Point): { panel: DrawnPanel; 
   const segments = drawnSegments(panel)
   const near = pathNearest(openPath(segments), at)
   const t = Math.min(0.98, Math.max(0.02, near.parameter))
-  const [head, tail] = [segmentPart(segments[near.segment]!, 0, t), segmentPart(segments[near.segment]!, t, 1)]
+  const [head, tail] = [
+    segmentPart(segments[near.segment]!, 0, t),
+    segmentPart(segments[near.segment]!, t, 1),
+  ]
   const node = panel.nodes[near.segment]!
   const fresh: Node = { ...tidyPoint(tail.from), radius: 0, going: goingOf(tail), edge: node.edge }
   return {
     index: near.segment + 1,
-    panel: withNodes(
-      panel,
-      panel.nodes.toSpliced(near.segment, 1, { ...node, going: goingOf(head) }, fresh),
-    ),
+    panel: withNodes(panel, panel.nodes.toSpliced(near.segment, 1, { ...node, going: goingOf(head) }, fresh)),
   }
 }
 
@@ -99,7 +103,8 @@ const fewest = (panel: DrawnPanel): number => (panel.mirror ? 2 : 3)
 /** A point taken out; what left it before runs on to the next. The ends of a half drawing stay. */
 export function removePoint(panel: DrawnPanel, index: number): DrawnPanel | undefined {
   const { nodes, mirror } = panel
-  if (nodes.length <= fewest(panel) || (mirror && (index === 0 || index === nodes.length - 1))) return undefined
+  if (nodes.length <= fewest(panel) || (mirror && (index === 0 || index === nodes.length - 1)))
+    return undefined
   const before = (index + nodes.length - 1) % nodes.length
   const gone = nodes[index]!
   const left = nodes.map((n, i): Node => {
@@ -144,14 +149,25 @@ export function setGoing(panel: DrawnPanel, index: number, type: Going['type']):
       c2: tidyPoint(pointAdd(segment.to, pointScale(segmentTangent(segment, 1), -third))),
     }
   }
-  return withNodes(panel, panel.nodes.map((n, i) => (i === index ? { ...n, going: going() } : n)))
+  return withNodes(
+    panel,
+    panel.nodes.map((n, i) => (i === index ? { ...n, going: going() } : n)),
+  )
 }
 
 export const setRise = (panel: DrawnPanel, index: number, rise: number): DrawnPanel =>
-  withNodes(panel, panel.nodes.map((n, i) => (i === index && n.going.type === 'arc' ? { ...n, going: { ...n.going, rise: tidy(rise) } } : n)))
+  withNodes(
+    panel,
+    panel.nodes.map((n, i) =>
+      i === index && n.going.type === 'arc' ? { ...n, going: { ...n.going, rise: tidy(rise) } } : n,
+    ),
+  )
 
 export const setRadius = (panel: DrawnPanel, index: number, radius: number): DrawnPanel =>
-  withNodes(panel, panel.nodes.map((n, i) => (i === index ? { ...n, radius: tidy(radius) } : n)))
+  withNodes(
+    panel,
+    panel.nodes.map((n, i) => (i === index ? { ...n, radius: tidy(radius) } : n)),
+  )
 
 /** The edge parted at a point: what leaves it is an edge of its own, with the same fate. */
 export function partEdge(panel: DrawnPanel, index: number): DrawnPanel {
@@ -166,7 +182,9 @@ export function partEdge(panel: DrawnPanel, index: number): DrawnPanel {
     if (n.edge !== old.id) on = false
     return on ? { ...n, edge: id } : n
   })
-  const edges = panel.edges.flatMap((e) => (e === old ? [e, { ...e, id, name: `${old.name} ${id.match(/\d+$/)?.[0] ?? 2}` }] : [e]))
+  const edges = panel.edges.flatMap((e) =>
+    e === old ? [e, { ...e, id, name: `${old.name} ${id.match(/\d+$/)?.[0] ?? 2}` }] : [e],
+  )
   return withUsedEdges({ ...panel, nodes, edges })
 }
 
@@ -210,7 +228,12 @@ export function wholeDrawn(panel: DrawnPanel): DrawnPanel {
   const back = drawnSegments(panel)
     .map((s, i): Node => {
       const way = segmentReversed(segmentMoved(s, move))
-      return { ...tidyPoint(way.from), radius: nodes[i + 1]!.radius, going: goingOf(way), edge: otherId(nodes[i]!.edge) }
+      return {
+        ...tidyPoint(way.from),
+        radius: nodes[i + 1]!.radius,
+        going: goingOf(way),
+        edge: otherId(nodes[i]!.edge),
+      }
     })
     .reverse()
   const edges = panel.edges.flatMap((e) => {

@@ -13,5 +13,15 @@ export function foldLine(
   const ends = foldEndsMaybe(path, at, fold.angle)
   if (!ends) return []
   const { id, name, rises, turn } = fold
-  return [{ id, name, rises, angle: turn, ...ends, width: more.width ?? 0, ...(more.note ? { note: more.note } : {}) }]
+  return [
+    {
+      id,
+      name,
+      rises,
+      angle: turn,
+      ...ends,
+      width: more.width ?? 0,
+      ...(more.note ? { note: more.note } : {}),
+    },
+  ]
 }

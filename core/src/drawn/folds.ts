@@ -69,12 +69,17 @@ export function foldNumbers(panel: DrawnPanel, leathers: Leathers, reckon: Recko
       {
         key: key('gap'),
         label: `gap in the ${fold.name}`,
-        formula: before.length > 0 ? '{own} laid in + {inner} inside it + {count} × {leaf} leaves' : '{own} laid in',
+        formula:
+          before.length > 0 ? '{own} laid in + {inner} inside it + {count} × {leaf} leaves' : '{own} laid in',
         source: '§3',
       },
       {
         own: given('laid in', fold.gap, 'thickness'),
-        inner: given('inside', before.reduce((sum, f) => sum + f.gap, 0), 'thickness'),
+        inner: given(
+          'inside',
+          before.reduce((sum, f) => sum + f.gap, 0),
+          'thickness',
+        ),
         count: given('leaves', before.length, 'count'),
         leaf: given('leaf', pile.total, 'thickness'),
       },
@@ -84,8 +89,28 @@ export function foldNumbers(panel: DrawnPanel, leathers: Leathers, reckon: Recko
     const letIn = letInOf(fold, pile, gap, bend, bend, key('letIn'), `let in at the ${fold.name}`, reckon)
     const layers = Object.fromEntries(
       pile.layers.map(({ id, stuff }) => {
-        const own = bendOf(fold, pile, gap, id, key(`${id}.bend`), `${fold.name} uses up of the ${stuff.name}`, reckon)
-        return [id, letInOf(fold, pile, gap, own, bend, key(`${id}.letIn`), `let into the ${stuff.name} at the ${fold.name}`, reckon)]
+        const own = bendOf(
+          fold,
+          pile,
+          gap,
+          id,
+          key(`${id}.bend`),
+          `${fold.name} uses up of the ${stuff.name}`,
+          reckon,
+        )
+        return [
+          id,
+          letInOf(
+            fold,
+            pile,
+            gap,
+            own,
+            bend,
+            key(`${id}.letIn`),
+            `let into the ${stuff.name} at the ${fold.name}`,
+            reckon,
+          ),
+        ]
       }),
     )
     const last = pile.layers[pile.layers.length - 1]
@@ -114,14 +139,33 @@ function bendOf(
   const angle = given('angle', fold.turn, 'angle')
   const t = given('thickness', pile.panel.thickness, 'thickness')
   if (fold.type === 'groove' && fold.groove && layer === undefined) {
-    const inputs = { angle, t, k: given('neutral share', pile.panel.neutral, 'share'), depth: given('depth', fold.groove.depth, 'thickness'), gap }
+    const inputs = {
+      angle,
+      t,
+      k: given('neutral share', pile.panel.neutral, 'share'),
+      depth: given('depth', fold.groove.depth, 'thickness'),
+      gap,
+    }
     return fold.groove.shape === 'v'
-      ? reckon({ key, label, formula: '{angle} in radians × {k} × ({t} − {depth} groove)', source: '§5' }, inputs, (v) => vGrooveBend(v.angle, v.t, v.depth, v.k))
-      : reckon({ key, label, formula: 'π × ({gap} / 2 + {depth} groove + {k} × ({t} − {depth}))', source: '§5' }, inputs, (v) => flatGroove(v.gap, v.t, v.depth, v.k))
+      ? reckon(
+          { key, label, formula: '{angle} in radians × {k} × ({t} − {depth} groove)', source: '§5' },
+          inputs,
+          (v) => vGrooveBend(v.angle, v.t, v.depth, v.k),
+        )
+      : reckon(
+          { key, label, formula: 'π × ({gap} / 2 + {depth} groove + {k} × ({t} − {depth}))', source: '§5' },
+          inputs,
+          (v) => flatGroove(v.gap, v.t, v.depth, v.k),
+        )
   }
   const middle = given('middle', middleOf(pile, fold, layer), 'thickness')
   return reckon(
-    { key, label, formula: '{angle} in radians × ({gap} / 2 + {middle} to the middle of the layer)', source: '§2' },
+    {
+      key,
+      label,
+      formula: '{angle} in radians × ({gap} / 2 + {middle} to the middle of the layer)',
+      source: '§2',
+    },
     { angle, gap, middle },
     (v) => v.angle * (v.gap / 2 + v.middle),
   )
@@ -139,10 +183,22 @@ function letInOf(
   reckon: Reckon,
 ): Reckoned {
   if (fold.drawn === 'bend')
-    return reckon({ key, label, formula: '{bend}: drawn to where the bend begins', source: '§2' }, { bend }, (v) => v.bend)
+    return reckon(
+      { key, label, formula: '{bend}: drawn to where the bend begins', source: '§2' },
+      { bend },
+      (v) => v.bend,
+    )
   if (fold.drawn === 'flat')
     return reckon(
-      { key, label, formula: bend === panelBend ? '{bend} − {drawn}: drawn as it lies flat' : '{bend} − {drawn} of the panel drawn flat', source: '§2' },
+      {
+        key,
+        label,
+        formula:
+          bend === panelBend
+            ? '{bend} − {drawn}: drawn as it lies flat'
+            : '{bend} − {drawn} of the panel drawn flat',
+        source: '§2',
+      },
       { bend, drawn: panelBend },
       (v) => v.bend - v.drawn,
     )
@@ -152,7 +208,9 @@ function letInOf(
     {
       key,
       label,
-      formula: closed ? '{bend} − 2 × {radius} to the outside of the fold' : '{bend} − 2 × {radius} × tan({angle} / 2) to the outside corner',
+      formula: closed
+        ? '{bend} − 2 × {radius} to the outside of the fold'
+        : '{bend} − 2 × {radius} × tan({angle} / 2) to the outside corner',
       source: '§0',
     },
     {
@@ -166,7 +224,12 @@ function letInOf(
 
 const drapedOf = (fold: DrawnFold, pile: Pile, key: string, reckon: Reckon): Reckoned =>
   reckon(
-    { key, label: `cut long for the ${fold.name}`, formula: '{angle} in radians × {t} × {doubt} in doubt + {spare} to mark and cut', source: '§0' },
+    {
+      key,
+      label: `cut long for the ${fold.name}`,
+      formula: '{angle} in radians × {t} × {doubt} in doubt + {spare} to mark and cut',
+      source: '§0',
+    },
     {
       angle: given('angle', fold.turn, 'angle'),
       t: given('thickness', pile.total, 'thickness'),
@@ -178,10 +241,19 @@ const drapedOf = (fold: DrawnFold, pile: Pile, key: string, reckon: Reckon): Rec
 
 const stepOf = (fold: DrawnFold, pile: Pile, layer: string, key: string, reckon: Reckon): Reckoned =>
   reckon(
-    { key, label: `step at the edge, ${fold.name} closed`, formula: '{angle} in radians × {apart} between the middles', source: '§2' },
+    {
+      key,
+      label: `step at the edge, ${fold.name} closed`,
+      formula: '{angle} in radians × {apart} between the middles',
+      source: '§2',
+    },
     {
       angle: given('angle', fold.turn, 'angle'),
-      apart: given('apart', Math.abs(middleOf(pile, fold, undefined) - middleOf(pile, fold, layer)), 'thickness'),
+      apart: given(
+        'apart',
+        Math.abs(middleOf(pile, fold, undefined) - middleOf(pile, fold, layer)),
+        'thickness',
+      ),
     },
     (v) => v.angle * v.apart,
   )
@@ -192,11 +264,21 @@ export function closedThickness(panel: DrawnPanel, leathers: Leathers, reckon: R
   if (closing.length === 0) return undefined
   const { total } = pileOf(panel, leathers)
   return reckon(
-    { key: `${panel.id}.closed`, label: 'closed thickness', formula: '{leaves} × {leaf} + {contents} laid in', source: '§3', measured: true },
+    {
+      key: `${panel.id}.closed`,
+      label: 'closed thickness',
+      formula: '{leaves} × {leaf} + {contents} laid in',
+      source: '§3',
+      measured: true,
+    },
     {
       leaves: given('leaves', closing.length + 1, 'count'),
       leaf: given('leaf', total, 'thickness'),
-      contents: given('contents', closing.reduce((sum, f) => sum + f.gap, 0), 'thickness'),
+      contents: given(
+        'contents',
+        closing.reduce((sum, f) => sum + f.gap, 0),
+        'thickness',
+      ),
     },
     (v) => v.leaves * v.leaf + v.contents,
   )

@@ -15,10 +15,16 @@ function scaled(panel: DrawnPanel, first: number, last: number, factor: number):
   const end = (last + 1) % panel.nodes.length
   const held = panel.mirror !== null && (last + 1 === panel.nodes.length - 1 || end === 0)
   const about = panel.nodes[held ? end : first]!
-  const move = (p: Point): Point => tidyPoint({ x: about.x + (p.x - about.x) * factor, y: about.y + (p.y - about.y) * factor })
+  const move = (p: Point): Point =>
+    tidyPoint({ x: about.x + (p.x - about.x) * factor, y: about.y + (p.y - about.y) * factor })
   const nodes = panel.nodes.map((n, i): Node => {
     const inside = i >= first && i <= last
-    const going = inside && n.going.type === 'curve' ? { ...n.going, c1: move(n.going.c1), c2: move(n.going.c2) } : inside && n.going.type === 'arc' ? { ...n.going, rise: n.going.rise * factor } : n.going
+    const going =
+      inside && n.going.type === 'curve'
+        ? { ...n.going, c1: move(n.going.c1), c2: move(n.going.c2) }
+        : inside && n.going.type === 'arc'
+          ? { ...n.going, rise: n.going.rise * factor }
+          : n.going
     const moves = inside || i === end
     return { ...n, ...(moves ? heldOnAxis(panel, i, move(n)) : {}), going }
   })
@@ -40,7 +46,12 @@ export function edgeBroughtTo(panel: DrawnPanel, edge: string, length: number): 
 }
 
 /** The second edge drawn as the first: the same points and curves, turned to lie where the second runs. */
-export function edgeDrawnAs(panel: DrawnPanel, edge: string, model: DrawnPanel, modelEdge: string): DrawnPanel {
+export function edgeDrawnAs(
+  panel: DrawnPanel,
+  edge: string,
+  model: DrawnPanel,
+  modelEdge: string,
+): DrawnPanel {
   const [own, other] = [rangeOf(panel, edge), rangeOf(model, modelEdge)]
   if (!own || !other) return panel
   const [a, b] = [model.nodes[other.first]!, model.nodes[(other.last + 1) % model.nodes.length]!]
@@ -48,7 +59,11 @@ export function edgeDrawnAs(panel: DrawnPanel, edge: string, model: DrawnPanel, 
   if (pointDistance(a, b) < 1e-6 || pointDistance(p, q) < 1e-6) return panel
   const turn = Math.atan2(q.y - p.y, q.x - p.x) - Math.atan2(b.y - a.y, b.x - a.x)
   const [cos, sin] = [Math.cos(turn), Math.sin(turn)]
-  const place = (m: Point): Point => tidyPoint({ x: p.x + (m.x - a.x) * cos - (m.y - a.y) * sin, y: p.y + (m.x - a.x) * sin + (m.y - a.y) * cos })
+  const place = (m: Point): Point =>
+    tidyPoint({
+      x: p.x + (m.x - a.x) * cos - (m.y - a.y) * sin,
+      y: p.y + (m.x - a.x) * sin + (m.y - a.y) * cos,
+    })
   const drawn = model.nodes.slice(other.first, other.last + 1).map((n, i): Node => ({
     ...n,
     ...place(n),
@@ -65,7 +80,11 @@ export function edgeDrawnAs(panel: DrawnPanel, edge: string, model: DrawnPanel, 
  * The panels after one of them was changed, with edges tied to it following. Each tie is followed once, so that two edges
  * tied to each other come to rest; what can't follow is left, and found.
  */
-export function tiesFollowed(panels: readonly DrawnPanel[], ties: readonly Tie[], changed: string): readonly DrawnPanel[] {
+export function tiesFollowed(
+  panels: readonly DrawnPanel[],
+  ties: readonly Tie[],
+  changed: string,
+): readonly DrawnPanel[] {
   let now = panels
   const waiting = [changed]
   const done = new Set<string>()
@@ -76,7 +95,9 @@ export function tiesFollowed(panels: readonly DrawnPanel[], ties: readonly Tie[]
       const model = now.find((p) => p.id === tie.first.panel)
       if (length === undefined || !model) continue
       const follow = (p: DrawnPanel): DrawnPanel =>
-        tie.type === 'same' ? edgeDrawnAs(p, tie.second.edge, model, tie.first.edge) : edgeBroughtTo(p, tie.second.edge, length)
+        tie.type === 'same'
+          ? edgeDrawnAs(p, tie.second.edge, model, tie.first.edge)
+          : edgeBroughtTo(p, tie.second.edge, length)
       now = now.map((p) => (p.id === tie.second.panel ? follow(p) : p))
       waiting.push(tie.second.panel)
     }

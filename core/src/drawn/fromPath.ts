@@ -40,9 +40,16 @@ export const barePanel = (
 
 /** An arc beyond three quarters of a turn is kept as halves: its rise would not say which way round it goes. */
 const parts = (s: Segment): Segment[] =>
-  s.type === 'arc' && Math.abs(s.sweep) > 1.5 * Math.PI ? [segmentPart(s, 0, 0.5), segmentPart(s, 0.5, 1)] : [s]
+  s.type === 'arc' && Math.abs(s.sweep) > 1.5 * Math.PI
+    ? [segmentPart(s, 0, 0.5), segmentPart(s, 0.5, 1)]
+    : [s]
 
-const nodeFrom = (s: Segment, edge: string): Node => ({ ...tidyPoint(s.from), radius: 0, going: goingOf(s), edge })
+const nodeFrom = (s: Segment, edge: string): Node => ({
+  ...tidyPoint(s.from),
+  radius: 0,
+  going: goingOf(s),
+  edge,
+})
 
 const SIDES = [
   ['top', 'top edge'],
@@ -76,7 +83,11 @@ export function drawnFromPath(path: Path): Pick<DrawnPanel, 'nodes' | 'edges' | 
     if (i === 0 || turns[(start + i) % segments.length]) {
       const [id, name] = facing(longest(walk, i, turns, start))
       const number = edges.filter((e) => e.id === id || e.id.startsWith(`${id}-`)).length
-      edges.push({ id: number ? `${id}-${number + 1}` : id, name: number ? `${name} ${number + 1}` : name, fate: RAW })
+      edges.push({
+        id: number ? `${id}-${number + 1}` : id,
+        name: number ? `${name} ${number + 1}` : name,
+        fate: RAW,
+      })
     }
     return nodeFrom(s, edges[edges.length - 1]!.id)
   })
@@ -95,9 +106,13 @@ function longest(walk: readonly Segment[], i: number, turns: readonly boolean[],
 function drawnFate(fate: Fate): DrawnFate {
   switch (fate.type) {
     case 'raw':
-      return fate.trim > 0 ? { type: 'trimmed', margin: 3, trim: fate.trim, finish: fate.finish } : { type: 'raw', finish: fate.finish }
+      return fate.trim > 0
+        ? { type: 'trimmed', margin: 3, trim: fate.trim, finish: fate.finish }
+        : { type: 'raw', finish: fate.finish }
     case 'sewn':
-      return fate.trim > 0 ? { ...fate, type: 'trimmed' } : { type: 'sewn', margin: fate.margin, finish: fate.finish }
+      return fate.trim > 0
+        ? { ...fate, type: 'trimmed' }
+        : { type: 'sewn', margin: fate.margin, finish: fate.finish }
     default:
       return fate
   }
@@ -118,8 +133,14 @@ function skivesFrom(panel: Panel, thickness: number): DrawnSkive[] {
         const [cx, cy] = [(box.left + box.right) / 2, (box.top + box.bottom) / 2]
         // Left of the line is where `start` lies: an upright line is walked up, a level one to the right.
         const [from, to] = upright
-          ? [{ x: cx, y: box.bottom }, { x: cx, y: box.top }]
-          : [{ x: box.left, y: cy }, { x: box.right, y: cy }]
+          ? [
+              { x: cx, y: box.bottom },
+              { x: cx, y: box.top },
+            ]
+          : [
+              { x: box.left, y: cy },
+              { x: box.right, y: cy },
+            ]
         return {
           id: `skive-${k + 1}-${i + 1}`,
           name: band.name.slice(0, 60),
@@ -153,7 +174,8 @@ export function takenOver(panel: Panel, thickness: number): DrawnPanel {
   const edges: DrawnEdge[] = panel.edges.map((e) => ({ id: e.id, name: e.name, fate: drawnFate(e.fate) }))
   const nodes = segments.map((s, i) => {
     const edge = panel.edges.find((e) => i >= e.first && i <= e.last)
-    if (!edge && !edges.some((e) => e.id === 'rest')) edges.push({ id: 'rest', name: 'rest of the edge', fate: RAW })
+    if (!edge && !edges.some((e) => e.id === 'rest'))
+      edges.push({ id: 'rest', name: 'rest of the edge', fate: RAW })
     return nodeFrom(s, edge?.id ?? 'rest')
   })
   return {

@@ -11,11 +11,12 @@ export {
   setRise,
   wholeDrawn,
 } from './draw.js'
+export { type Grip, gripPlace, gripsAt, moveGrip } from './grips.js'
 export { edgeBroughtTo, tiesFollowed } from './follow.js'
 export { barePanel, drawnFromPath, takenOver } from './fromPath.js'
 export { drawnRoles, withDrawn } from './master.js'
 export { layerRole } from './materials.js'
-export { drawnSegments, mirroredPoint, outlineOf } from './outline.js'
+export { drawnSegments, outlineOf } from './outline.js'
 export {
   type DrawnEdge,
   type DrawnFate,

@@ -31,14 +31,25 @@ const sameRows = (a: Edge, b: Edge): boolean =>
   JSON.stringify(rowsOf(a).map((r) => r.margin)) === JSON.stringify(rowsOf(b).map((r) => r.margin))
 
 /** The runs a drawn panel's edges ask for. `through` are the sheets the thread goes through where they lie. */
-export function drawnJoins(panel: Panel, sheet: string, layup: string, through: readonly string[], reckon: Reckon): Join[] {
+export function drawnJoins(
+  panel: Panel,
+  sheet: string,
+  layup: string,
+  through: readonly string[],
+  reckon: Reckon,
+): Join[] {
   return chainsOf(panel, (e) => rowsOf(e).length > 0, sameRows).flatMap((chain) => {
     const [first] = chain
     const round = chain.reduce((n, e) => n + e.last - e.first + 1, 0) === panel.outline.segments.length
     return rowsOf(first!).map((row, i): Join => {
       const id = `${panel.id}-${first!.id}-${i + 1}`
       const margin = reckon(
-        { key: `${id}.margin`, label: `margin, ${row.name}`, formula: '{margin} from the finished edge to the stitch line', source: '§7' },
+        {
+          key: `${id}.margin`,
+          label: `margin, ${row.name}`,
+          formula: '{margin} from the finished edge to the stitch line',
+          source: '§7',
+        },
         { margin: given('margin', row.margin) },
         (v) => v.margin,
       )
@@ -47,9 +58,18 @@ export function drawnJoins(panel: Panel, sheet: string, layup: string, through: 
         id,
         name: row.name,
         layup,
-        course: { type: 'edges', sheet, chain: chain.map((e) => e.id), margin, backwards: false, startTrim: trim, endTrim: trim },
+        course: {
+          type: 'edges',
+          sheet,
+          chain: chain.map((e) => e.id),
+          margin,
+          backwards: false,
+          startTrim: trim,
+          endTrim: trim,
+        },
         through,
-        glue: first!.fate.type === 'sewn' ? [{ sheet, chain: chain.map((e) => e.id), limit: margin.value }] : [],
+        glue:
+          first!.fate.type === 'sewn' ? [{ sheet, chain: chain.map((e) => e.id), limit: margin.value }] : [],
         backstitches: { start: 2, end: 2 },
       }
     })

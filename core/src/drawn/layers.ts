@@ -22,7 +22,13 @@ const INSET = {
 } as const
 
 /** How far inside the finished edge a layer stops along an edge of that fate, with its working. */
-function insetOf(panel: DrawnPanel, layer: DrawnLayer, fate: DrawnFate, leathers: Leathers, reckon: Reckon): Reckoned {
+function insetOf(
+  panel: DrawnPanel,
+  layer: DrawnLayer,
+  fate: DrawnFate,
+  leathers: Leathers,
+  reckon: Reckon,
+): Reckoned {
   const named = { key: `${panel.id}-${layer.id}.inset.${fate.type}`, source: '§4' }
   const label = `${layer.name} inside the ${fate.type === 'doubled' ? 'fold' : `${fate.type} edge`} by`
   const say = (formula: string, value: number): Reckoned =>
@@ -33,7 +39,8 @@ function insetOf(panel: DrawnPanel, layer: DrawnLayer, fate: DrawnFate, leathers
   switch (fate.type) {
     case 'turned':
     case 'rolled': {
-      if (lining && fate.type === 'rolled') return say('so that the hem catches it', Math.max(1, fate.width - INSET.underHem))
+      if (lining && fate.type === 'rolled')
+        return say('so that the hem catches it', Math.max(1, fate.width - INSET.underHem))
       if (lining && fate.lines > 0)
         return say('so that the stitches still catch it well', Math.min(INSET.lining, fate.margin / 3))
       if (lining) return say('so that it does not show', INSET.lining)
@@ -42,8 +49,15 @@ function insetOf(panel: DrawnPanel, layer: DrawnLayer, fate: DrawnFate, leathers
         const edge = fate.atEdge ?? own.atEdge
         const even = fate.school === 'even'
         return reckon(
-          { ...named, label, formula: even ? '({t} + {edge}) / 2 of leather round it' : '{t} of leather round it' },
-          { t: given('leather', own.thickness, 'thickness'), edge: given('edge', even ? edge : own.thickness, 'thickness') },
+          {
+            ...named,
+            label,
+            formula: even ? '({t} + {edge}) / 2 of leather round it' : '{t} of leather round it',
+          },
+          {
+            t: given('leather', own.thickness, 'thickness'),
+            edge: given('edge', even ? edge : own.thickness, 'thickness'),
+          },
           (v) => (v.t + v.edge) / 2,
         )
       }
@@ -58,7 +72,9 @@ function insetOf(panel: DrawnPanel, layer: DrawnLayer, fate: DrawnFate, leathers
         ? say('outside it: trimmed flush with the panel', -fate.trim)
         : say('clear of the stitches', fate.margin + INSET.shortOfSeam)
     case 'sewn':
-      return lining || layer.sort === 'reinforcement' ? say('caught in the seam', 0) : say('clear of the stitches', fate.margin + INSET.shortOfSeam)
+      return lining || layer.sort === 'reinforcement'
+        ? say('caught in the seam', 0)
+        : say('clear of the stitches', fate.margin + INSET.shortOfSeam)
     case 'long':
       return say('cut long with the panel', lining ? -fate.by : 0)
     case 'bound':
@@ -101,7 +117,10 @@ export function layerPanel(
   const own = insetOutline(outline, insets)
   const inner = own ?? (widest > 0 ? offsetLargestMaybe(outline, -widest) : undefined)
   if (!inner) return { ok: false, layer, widest }
-  const opened = openedAt(inner, folds.map((f) => ({ fold: f.fold, by: f.layers[layer.id]!.value })))
+  const opened = openedAt(
+    inner,
+    folds.map((f) => ({ fold: f.fold, by: f.layers[layer.id]!.value })),
+  )
   const stuff = layerStuff(panel, layer, leathers)
   const count = opened.path.segments.length
   return {
@@ -115,13 +134,29 @@ export function layerPanel(
       count: panel.count,
       flipped: panel.flipped,
       outline: opened.path,
-      edges: [{ id: 'round', name: 'edge all round', first: 0, last: count - 1, fate: edgeFate(layer, stuff.atEdge) }],
+      edges: [
+        {
+          id: 'round',
+          name: 'edge all round',
+          first: 0,
+          last: count - 1,
+          fate: edgeFate(layer, stuff.atEdge),
+        },
+      ],
       folds: opened.lines.flatMap(({ fold, at }) => foldLine(fold, at, opened.path)),
       bands: [],
       grain: panel.grain,
       notes: [`${layer.sort} of the ${panel.name.toLowerCase()}`],
       behind: { panelId: panel.id, sort: layer.sort },
-      ...(layer.stock ? { stock: { ...layer.stock, neutral: stuff.neutral, swatch: LAYER_SWATCH[layer.sort === 'foam' ? 'foam' : 'board'] } } : {}),
+      ...(layer.stock
+        ? {
+            stock: {
+              ...layer.stock,
+              neutral: stuff.neutral,
+              swatch: LAYER_SWATCH[layer.sort === 'foam' ? 'foam' : 'board'],
+            },
+          }
+        : {}),
       ...(layer.block > 0 ? { block: layer.block } : {}),
     },
   }
@@ -132,13 +167,33 @@ export function layerPanel(
  * so that a corner between out and in comes out as two straight cuts.
  */
 function insetOutline(outline: Path, insets: readonly number[]): Path | undefined {
-  const grown = insets.some((d) => d < 0) ? offsetTracedMaybe(outline, insets.map((d) => Math.max(0, -d))) : undefined
-  if (!grown) return offsetLargestMaybe(outline, insets.map((d) => -d))
-  return offsetLargestMaybe(grown.path, grown.origins.map((i) => -Math.max(0, insets[i]!)))
+  const grown = insets.some((d) => d < 0)
+    ? offsetTracedMaybe(
+        outline,
+        insets.map((d) => Math.max(0, -d)),
+      )
+    : undefined
+  if (!grown)
+    return offsetLargestMaybe(
+      outline,
+      insets.map((d) => -d),
+    )
+  return offsetLargestMaybe(
+    grown.path,
+    grown.origins.map((i) => -Math.max(0, insets[i]!)),
+  )
 }
 
 const edgeFate = (layer: DrawnLayer, atEdge: number): Panel['edges'][number]['fate'] =>
   layer.turn > 0
-    ? { type: 'turned', width: layer.turn, school: 'feather', atEdge, feather: Math.min(5, layer.turn), core: 'round', lines: 0, margin: 1 }
+    ? {
+        type: 'turned',
+        width: layer.turn,
+        school: 'feather',
+        atEdge,
+        feather: Math.min(5, layer.turn),
+        core: 'round',
+        lines: 0,
+        margin: 1,
+      }
     : { type: 'raw', finish: 'left', trim: 0 }
-

@@ -95,8 +95,14 @@ export function foldsInOrder({ opened }: DrawnMade): boolean {
 
 /** Clips move with their sheet. */
 const clipMoved = (clip: Clip, move: Move): Clip => ({
-  at: { x: move.a * clip.at.x + move.c * clip.at.y + move.e, y: move.b * clip.at.x + move.d * clip.at.y + move.f },
-  inward: { x: move.a * clip.inward.x + move.c * clip.inward.y, y: move.b * clip.inward.x + move.d * clip.inward.y },
+  at: {
+    x: move.a * clip.at.x + move.c * clip.at.y + move.e,
+    y: move.b * clip.at.x + move.d * clip.at.y + move.f,
+  },
+  inward: {
+    x: move.a * clip.inward.x + move.c * clip.inward.y,
+    y: move.b * clip.inward.x + move.d * clip.inward.y,
+  },
 })
 
 /** The sheets of one panel laid open where it lies in the work. */
@@ -146,7 +152,12 @@ export function closedLayup(made: DrawnMade): Layup | undefined {
     // A valley seen from the grain side closes grain to grain: the pile so far goes on the grain side of this strip.
     const fold = made.folds[i - 1]!.fold
     const onTop = (fold.rises === 'valley') === up
-    const contents = contentsOf(made, i - 1, strip.clips(true).map((c) => clipMoved(c, moves[i]!)), moves[i]!)
+    const contents = contentsOf(
+      made,
+      i - 1,
+      strip.clips(true).map((c) => clipMoved(c, moves[i]!)),
+      moves[i]!,
+    )
     pile = onTop ? [...own, ...contents, ...pile] : [...pile, ...contents, ...own]
   })
   return { id: 'closed', name: 'closed', carrier: made.panel.id, sheets: pile, bends: bendsOf(made, moves) }
@@ -182,6 +193,10 @@ function bendsOf(made: DrawnMade, moves: readonly Move[]): Bend[] {
   return made.folds.flatMap((f, i) => {
     const { at, beyond } = made.opened.lines[i]!
     const edge = clipMoved(clipAt(pointAdd(at, pointScale(beyond, -f.bend.value / 2)), beyond), moves[i]!)
-    return ids.map((id): Bend => ({ sheets: [`${id}.${i + 1}`, `${id}.${i + 2}`], at: edge.at, outward: edge.inward }))
+    return ids.map((id): Bend => ({
+      sheets: [`${id}.${i + 1}`, `${id}.${i + 2}`],
+      at: edge.at,
+      outward: edge.inward,
+    }))
   })
 }

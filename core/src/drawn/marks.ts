@@ -35,7 +35,13 @@ function alongEdge(panel: Panel, edge: Edge, distance: number, inset: number): P
 }
 
 /** Where a mark comes to lie; once for each half of a mirrored edge. Empty where its edge is gone. */
-function placesOf(where: MarkPlace, panel: Panel, drawn: DrawnPanel, moved: (p: Point) => Point, depth = 0): Placed[] {
+function placesOf(
+  where: MarkPlace,
+  panel: Panel,
+  drawn: DrawnPanel,
+  moved: (p: Point) => Point,
+  depth = 0,
+): Placed[] {
   switch (where.type) {
     case 'place':
       return [{ at: moved(where), along: 0 }]
@@ -57,7 +63,12 @@ function placesOf(where: MarkPlace, panel: Panel, drawn: DrawnPanel, moved: (p: 
             const path = edgePath(panel, edge)
             const near = pathNearest(path, at)
             const before = path.segments.slice(0, near.segment).reduce((sum, s) => sum + segmentLength(s), 0)
-            return alongEdge(panel, edge, before + segmentLength(path.segments[near.segment]!, near.parameter), 0)
+            return alongEdge(
+              panel,
+              edge,
+              before + segmentLength(path.segments[near.segment]!, near.parameter),
+              0,
+            )
           }),
       )
     }

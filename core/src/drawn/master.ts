@@ -20,7 +20,11 @@ export function withDrawn(
   const made = drawn.map((d) => makeDrawn(d, leathers, reckon))
   const isOver = (m: DrawnMade): boolean => master.panels.some((p) => p.id === m.drawn.id)
   const bindings = made.map((m) => bindingsOf(m.drawn, m.panel, leathers, reckon))
-  const own = (m: DrawnMade, i: number): Panel[] => [m.panel, ...m.layers, ...bindings[i]!.map((b) => b.panel)]
+  const own = (m: DrawnMade, i: number): Panel[] => [
+    m.panel,
+    ...m.layers,
+    ...bindings[i]!.map((b) => b.panel),
+  ]
   const panels = [
     ...master.panels.flatMap((p) => {
       const i = made.findIndex((m) => m.drawn.id === p.id)
@@ -46,7 +50,11 @@ export function withDrawn(
 }
 
 /** The states of the work: a kind's own with the layers of panels taken over, and what was added laid beside them. */
-function layupsWith(layups: readonly Layup[], made: readonly DrawnMade[], added: readonly DrawnMade[]): Layup[] {
+function layupsWith(
+  layups: readonly Layup[],
+  made: readonly DrawnMade[],
+  added: readonly DrawnMade[],
+): Layup[] {
   const known = layups.map((layup): Layup => ({
     ...layup,
     sheets: layup.sheets.flatMap((sheet) => withLayers(sheet, made)),
@@ -65,7 +73,9 @@ function layupsWith(layups: readonly Layup[], made: readonly DrawnMade[], added:
 function withLayers(sheet: Sheet, made: readonly DrawnMade[]): Sheet[] {
   const over = sheet.type === 'panel' ? made.find((m) => m.drawn.id === sheet.panelId) : undefined
   if (sheet.type !== 'panel' || !over || over.layers.length === 0) return [sheet]
-  const layers = layersInOrder(over.drawn).filter((l) => over.layers.some((p) => p.id === `${over.drawn.id}-${l.id}`))
+  const layers = layersInOrder(over.drawn).filter((l) =>
+    over.layers.some((p) => p.id === `${over.drawn.id}-${l.id}`),
+  )
   const behind = layers.map((layer): PanelSheet => ({
     ...sheet,
     id: `${sheet.id}-${layer.id}`,
@@ -98,9 +108,16 @@ function joinsOf(master: Master, made: readonly DrawnMade[], open: Layup | undef
 }
 
 /** The roles that layers of drawn panels ask a leather for. */
-export const drawnRoles = (drawn: readonly DrawnPanel[]): readonly { role: string; label: string; panel: string; layer: string }[] =>
+export const drawnRoles = (
+  drawn: readonly DrawnPanel[],
+): readonly { role: string; label: string; panel: string; layer: string }[] =>
   drawn.flatMap((panel) =>
     panel.layers
       .filter((layer) => layer.stock === null)
-      .map((layer) => ({ role: layerRole(panel, layer), label: `${layer.name} of the ${panel.name.toLowerCase()}`, panel: panel.id, layer: layer.id })),
+      .map((layer) => ({
+        role: layerRole(panel, layer),
+        label: `${layer.name} of the ${panel.name.toLowerCase()}`,
+        panel: panel.id,
+        layer: layer.id,
+      })),
   )

@@ -36,12 +36,24 @@ const beyondOf = (fold: DrawnFold): Point => {
 
 /** Draws the outline apart at every fold, one after the other; what lies beyond a fold moves with it. */
 export function openedAt(path: Path, letIns: readonly LetIn[]): Opened {
-  let opened: Opened = { path, origins: path.segments.map((_, i) => i), lines: [], moved: (p) => p, letIns: [] }
+  let opened: Opened = {
+    path,
+    origins: path.segments.map((_, i) => i),
+    lines: [],
+    moved: (p) => p,
+    letIns: [],
+  }
   for (const { fold, by } of letIns) {
     const across: Across = { at: opened.moved(fold.at), beyond: beyondOf(fold) }
-    const spread = Math.abs(by) < 1e-9 ? { path: opened.path, origins: opened.path.segments.map((_, i) => i) } : pathSpread(opened.path, across, by)
+    const spread =
+      Math.abs(by) < 1e-9
+        ? { path: opened.path, origins: opened.path.segments.map((_, i) => i) }
+        : pathSpread(opened.path, across, by)
     const before = opened
-    const middle = { x: across.at.x + (across.beyond.x * by) / 2, y: across.at.y + (across.beyond.y * by) / 2 }
+    const middle = {
+      x: across.at.x + (across.beyond.x * by) / 2,
+      y: across.at.y + (across.beyond.y * by) / 2,
+    }
     opened = {
       path: spread.path,
       origins: spread.origins.map((i) => before.origins[i]!),

@@ -11,7 +11,6 @@ import {
   flipAbout,
   line,
   pointDistance,
-  pointMoved,
   segmentMoved,
   segmentPart,
   segmentReversed,
@@ -90,7 +89,11 @@ function wholeRound(panel: DrawnPanel): Stretch[] {
     node: i,
   }))
   // The walk begins where an edge begins, so that no edge is in two parts.
-  if (!mirror) return rotated(drawn, drawn.findIndex((d, i) => d.edge !== drawn[(i + drawn.length - 1) % drawn.length]!.edge))
+  if (!mirror)
+    return rotated(
+      drawn,
+      drawn.findIndex((d, i) => d.edge !== drawn[(i + drawn.length - 1) % drawn.length]!.edge),
+    )
   const move = mirrorMove(mirror)
   const back = drawn
     .map(({ segment, edge }, i): Stretch => ({
@@ -162,6 +165,3 @@ function startedAtEdge(owners: readonly Owned[]): readonly Owned[] {
   const start = owners.findIndex((o) => o.edge !== last.edge || o.half !== last.half)
   return start > 0 ? rotated(owners, start) : owners
 }
-
-/** A node's place on the other half. */
-export const mirroredPoint = (panel: DrawnPanel, p: Point): Point => pointMoved(p, mirrorMove(panel.mirror))

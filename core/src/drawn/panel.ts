@@ -1,4 +1,15 @@
-import { type Path, type Point, pathArea, pathBox, boxHeight, boxWidth, boxCentre, pathCrossesItself, pathLength, segmentTangent } from '../geometry/index.js'
+import {
+  type Path,
+  type Point,
+  pathArea,
+  pathBox,
+  boxHeight,
+  boxWidth,
+  boxCentre,
+  pathCrossesItself,
+  pathLength,
+  segmentTangent,
+} from '../geometry/index.js'
 import type { Edge, Fate, Fault, Panel } from '../master/index.js'
 import { type Reckon, type Reckoned, given } from '../working/index.js'
 import { bandsOf, edgeSkivesOf } from './skives.js'
@@ -50,14 +61,26 @@ function edgesFrom(owners: readonly Owned[], drawn: DrawnPanel, fates: readonly 
     const last = edges[edges.length - 1]
     const before = owners[i - 1]
     if (last && before && before.edge === edge) {
-      edges[edges.length - 1] = { ...last, last: i, id: half === 'drawn' || !last.id.endsWith('-m') ? edge : last.id }
+      edges[edges.length - 1] = {
+        ...last,
+        last: i,
+        id: half === 'drawn' || !last.id.endsWith('-m') ? edge : last.id,
+      }
       return
     }
     const known = drawn.edges.find((e) => e.id === edge)
     const id = half === 'mirrored' ? `${edge}-m` : edge
-    edges.push({ id, name: `${known?.name ?? edge}${half === 'mirrored' ? ', other half' : ''}`, first: i, last: i, fate: fates[i]! })
+    edges.push({
+      id,
+      name: `${known?.name ?? edge}${half === 'mirrored' ? ', other half' : ''}`,
+      first: i,
+      last: i,
+      fate: fates[i]!,
+    })
   })
-  return edges.map((e) => (e.id.endsWith('-m') ? e : { ...e, name: drawn.edges.find((d) => d.id === e.id)?.name ?? e.name }))
+  return edges.map((e) =>
+    e.id.endsWith('-m') ? e : { ...e, name: drawn.edges.find((d) => d.id === e.id)?.name ?? e.name },
+  )
 }
 
 /** Edges that face away beyond a draped fold are cut long. */
@@ -85,12 +108,19 @@ export function makeDrawn(drawn: DrawnPanel, leathers: Leathers, reckon: Reckon)
   const own = panelStuff(drawn, leathers)
   const { path, owners, unrounded } = outlineOf(drawn)
   const folds = foldNumbers(drawn, leathers, reckon)
-  const opened = openedAt(path, folds.map((f) => ({ fold: f.fold, by: f.letIn.value })))
-  const drawnFates = owners.map((o) => drawn.edges.find((e) => e.id === o.edge)?.fate ?? ({ type: 'raw', finish: 'left' } as const))
+  const opened = openedAt(
+    path,
+    folds.map((f) => ({ fold: f.fold, by: f.letIn.value })),
+  )
+  const drawnFates = owners.map(
+    (o) => drawn.edges.find((e) => e.id === o.edge)?.fate ?? ({ type: 'raw', finish: 'left' } as const),
+  )
   const placedOwners = opened.origins.map((i) => owners[i]!)
   const fates = opened.origins.map((i) => fateOf(drawnFates[i]!, own.atEdge))
   const edges = withDraping(edgesFrom(placedOwners, drawn, fates), opened, folds)
-  const core = drawn.layers.filter(isEnclosed).reduce((sum, l) => sum + layerStuff(drawn, l, leathers).thickness, 0)
+  const core = drawn.layers
+    .filter(isEnclosed)
+    .reduce((sum, l) => sum + layerStuff(drawn, l, leathers).thickness, 0)
   const bare: Panel = {
     id: drawn.id,
     name: drawn.name,
@@ -115,7 +145,9 @@ export function makeDrawn(drawn: DrawnPanel, leathers: Leathers, reckon: Reckon)
   }
   const skives = edgeSkivesOf(drawn, bare)
   const panel: Panel = { ...bare, skives, marks: marksOf(drawn, bare, opened.moved) }
-  const made = drawn.layers.map((layer) => layerPanel(drawn, layer, path, drawnFates, folds, leathers, reckon))
+  const made = drawn.layers.map((layer) =>
+    layerPanel(drawn, layer, path, drawnFates, folds, leathers, reckon),
+  )
   return {
     drawn,
     panel,
@@ -126,20 +158,42 @@ export function makeDrawn(drawn: DrawnPanel, leathers: Leathers, reckon: Reckon)
       ...sizesOf(drawn, panel, path, folds, closedThickness(drawn, leathers, reckon), reckon),
       ...made.flatMap((m) => (m.ok ? m.insets.map((size) => ({ panelId: m.panel.id, size })) : [])),
     ],
-    faults: [...faultsOf(drawn, path, unrounded, panel, own.thickness), ...made.flatMap((m, i) => layerFaults(drawn, path, drawn.layers[i]!.name, m))],
+    faults: [
+      ...faultsOf(drawn, path, unrounded, panel, own.thickness),
+      ...made.flatMap((m, i) => layerFaults(drawn, path, drawn.layers[i]!.name, m)),
+    ],
   }
 }
 
-function sizesOf(drawn: DrawnPanel, panel: Panel, path: Path, folds: readonly FoldNumbers[], closed: Reckoned | undefined, reckon: Reckon) {
+function sizesOf(
+  drawn: DrawnPanel,
+  panel: Panel,
+  path: Path,
+  folds: readonly FoldNumbers[],
+  closed: Reckoned | undefined,
+  reckon: Reckon,
+) {
   const [was, is] = [pathBox(path), pathBox(panel.outline)]
   const size = (what: string, label: string, before: number, now: number): Reckoned =>
     reckon(
-      { key: `${drawn.id}.${what}`, label, formula: '{drawn} as drawn + {folds} let in at folds', source: '§2', measured: true },
+      {
+        key: `${drawn.id}.${what}`,
+        label,
+        formula: '{drawn} as drawn + {folds} let in at folds',
+        source: '§2',
+        measured: true,
+      },
       { drawn: given('drawn', before), folds: given('folds', now - before) },
       (v) => v.drawn + v.folds,
     )
   const around = reckon(
-    { key: `${drawn.id}.round`, label: 'all round the finished edge', formula: '{length} measured along it', source: '§7', measured: true },
+    {
+      key: `${drawn.id}.round`,
+      label: 'all round the finished edge',
+      formula: '{length} measured along it',
+      source: '§7',
+      measured: true,
+    },
     { length: given('length', pathLength(panel.outline)) },
     (v) => v.length,
   )
@@ -163,22 +217,42 @@ function layerFaults(drawn: DrawnPanel, path: Path, layer: string, made: LayerMa
 /** Thickness that must stay at a groove (J): a share of the leather, and a least; docs/formulas.md §5. */
 const GROOVE = { share: 0.4, least: 0.8 } as const
 
-function faultsOf(drawn: DrawnPanel, path: Path, unrounded: readonly number[], panel: Panel, thickness: number): Fault[] {
+function faultsOf(
+  drawn: DrawnPanel,
+  path: Path,
+  unrounded: readonly number[],
+  panel: Panel,
+  thickness: number,
+): Fault[] {
   const crossing = pathCrossesItself(path)
-  const fault = (what: Fault['what'], at: Point, words = {}, numbers = {}): Fault => ({ panelId: drawn.id, at, what, words, numbers })
+  const fault = (what: Fault['what'], at: Point, words = {}, numbers = {}): Fault => ({
+    panelId: drawn.id,
+    at,
+    what,
+    words,
+    numbers,
+  })
   return [
     ...(crossing ? [fault('crosses itself', crossing)] : []),
-    ...[...new Set(unrounded)].map((i) => fault('no corner to round', drawn.nodes[i]!, {}, { point: i + 1, radius: drawn.nodes[i]!.radius })),
+    ...[...new Set(unrounded)].map((i) =>
+      fault('no corner to round', drawn.nodes[i]!, {}, { point: i + 1, radius: drawn.nodes[i]!.radius }),
+    ),
     ...drawn.folds.flatMap((f) => {
-      const missed = panel.folds.some((p) => p.id === f.id) ? [] : [fault('fold misses', f.at, { fold: f.name })]
+      const missed = panel.folds.some((p) => p.id === f.id)
+        ? []
+        : [fault('fold misses', f.at, { fold: f.name })]
       const groove = f.type === 'groove' ? f.groove : null
       if (!groove) return missed
       const left = thickness - groove.depth
       const least = Math.min(thickness, Math.max(GROOVE.share * thickness, GROOVE.least))
       return [
         ...missed,
-        ...(groove.shape === 'v' && f.turn > groove.opening + 1e-6 ? [fault('groove too narrow', f.at, { fold: f.name }, { turn: f.turn, opening: groove.opening })] : []),
-        ...(left < least - 1e-9 ? [fault('groove too deep', f.at, { fold: f.name }, { left, least, thickness })] : []),
+        ...(groove.shape === 'v' && f.turn > groove.opening + 1e-6
+          ? [fault('groove too narrow', f.at, { fold: f.name }, { turn: f.turn, opening: groove.opening })]
+          : []),
+        ...(left < least - 1e-9
+          ? [fault('groove too deep', f.at, { fold: f.name }, { left, least, thickness })]
+          : []),
       ]
     }),
   ]

@@ -144,9 +144,7 @@ export const drawnPanelSchema = z.strictObject({
   nodes: z.array(nodeSchema).min(2).max(400),
   edges: z.array(edgeSchema).min(1).max(400),
   /** The axis a half drawing is mirrored across. */
-  mirror: z
-    .strictObject({ way: z.enum(['upright', 'level']), at: coordinate })
-    .nullable(),
+  mirror: z.strictObject({ way: z.enum(['upright', 'level']), at: coordinate }).nullable(),
   folds: z.array(foldSchema).max(40),
   skives: z.array(skiveSchema).max(80),
   layers: z.array(layerSchema).max(20),

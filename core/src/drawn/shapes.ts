@@ -21,12 +21,27 @@ export interface Shape {
   readonly make: (values: Readonly<Record<string, number>>) => Outlined
 }
 
-const field = (id: string, label: string, value: number, least = 5, most = 2000): ShapeField => ({ id, label, value, least, most })
+const field = (id: string, label: string, value: number, least = 5, most = 2000): ShapeField => ({
+  id,
+  label,
+  value,
+  least,
+  most,
+})
 
-const NAMES: Readonly<Record<string, string>> = { top: 'top edge', side: 'side', foot: 'foot', round: 'edge all round' }
+const NAMES: Readonly<Record<string, string>> = {
+  top: 'top edge',
+  side: 'side',
+  foot: 'foot',
+  round: 'edge all round',
+}
 
 const edgesOf = (nodes: readonly Node[]): DrawnEdge[] =>
-  [...new Set(nodes.map((n) => n.edge))].map((id) => ({ id, name: NAMES[id] ?? id, fate: { type: 'raw', finish: 'burnished' } }))
+  [...new Set(nodes.map((n) => n.edge))].map((id) => ({
+    id,
+    name: NAMES[id] ?? id,
+    fate: { type: 'raw', finish: 'burnished' },
+  }))
 
 const node = (x: number, y: number, edge: string, radius = 0, going: Going = { type: 'line' }): Node => ({
   ...tidyPoint({ x, y }),
@@ -52,26 +67,55 @@ export const SHAPES: readonly Shape[] = [
     id: 'rectangle',
     label: 'rectangle',
     fields: [field('width', 'width', 200), field('height', 'height', 120)],
-    make: ({ width, height }) => half([node(0, 0, 'top'), node(width! / 2, 0, 'side'), node(width! / 2, height!, 'foot'), node(0, height!, 'foot')]),
+    make: ({ width, height }) =>
+      half([
+        node(0, 0, 'top'),
+        node(width! / 2, 0, 'side'),
+        node(width! / 2, height!, 'foot'),
+        node(0, height!, 'foot'),
+      ]),
   },
   {
     id: 'rounded',
     label: 'rounded rectangle',
-    fields: [field('width', 'width', 200), field('height', 'height', 120), field('radius', 'corner radius', 12, 0, 500)],
+    fields: [
+      field('width', 'width', 200),
+      field('height', 'height', 120),
+      field('radius', 'corner radius', 12, 0, 500),
+    ],
     make: ({ width, height, radius }) =>
-      half([node(0, 0, 'top'), node(width! / 2, 0, 'side', radius!), node(width! / 2, height!, 'foot', radius!), node(0, height!, 'foot')]),
+      half([
+        node(0, 0, 'top'),
+        node(width! / 2, 0, 'side', radius!),
+        node(width! / 2, height!, 'foot', radius!),
+        node(0, height!, 'foot'),
+      ]),
   },
   {
     id: 'tapered',
     label: 'tapered panel',
-    fields: [field('top', 'width at the top', 90), field('foot', 'width at the foot', 60), field('height', 'height', 240), field('radius', 'corner radius at the foot', 8, 0, 300)],
+    fields: [
+      field('top', 'width at the top', 90),
+      field('foot', 'width at the foot', 60),
+      field('height', 'height', 240),
+      field('radius', 'corner radius at the foot', 8, 0, 300),
+    ],
     make: ({ top, foot, height, radius }) =>
-      half([node(0, 0, 'top'), node(top! / 2, 0, 'side'), node(foot! / 2, height!, 'foot', radius!), node(0, height!, 'foot')]),
+      half([
+        node(0, 0, 'top'),
+        node(top! / 2, 0, 'side'),
+        node(foot! / 2, height!, 'foot', radius!),
+        node(0, height!, 'foot'),
+      ]),
   },
   {
     id: 'flap',
     label: 'flap with a curved foot',
-    fields: [field('width', 'width', 240), field('height', 'height in the middle', 150), field('side', 'height at the sides', 90)],
+    fields: [
+      field('width', 'width', 240),
+      field('height', 'height in the middle', 150),
+      field('side', 'height at the sides', 90),
+    ],
     make: ({ width, height, side }) => {
       const [w, drop] = [width! / 2, height! - side!]
       return half([
@@ -85,19 +129,25 @@ export const SHAPES: readonly Shape[] = [
   {
     id: 'trapezium',
     label: 'trapezium',
-    fields: [field('top', 'width at the top', 160), field('foot', 'width at the foot', 220), field('height', 'height', 140)],
+    fields: [
+      field('top', 'width at the top', 160),
+      field('foot', 'width at the foot', 220),
+      field('height', 'height', 140),
+    ],
     make: ({ top, foot, height }) =>
-      half([node(0, 0, 'top'), node(top! / 2, 0, 'side'), node(foot! / 2, height!, 'foot'), node(0, height!, 'foot')]),
+      half([
+        node(0, 0, 'top'),
+        node(top! / 2, 0, 'side'),
+        node(foot! / 2, height!, 'foot'),
+        node(0, height!, 'foot'),
+      ]),
   },
   {
     id: 'circle',
     label: 'circle',
     fields: [field('across', 'across', 80)],
     make: ({ across }) =>
-      half([
-        node(0, 0, 'round', 0, { type: 'arc', rise: tidy(across! / 2) }),
-        node(0, across!, 'round'),
-      ]),
+      half([node(0, 0, 'round', 0, { type: 'arc', rise: tidy(across! / 2) }), node(0, across!, 'round')]),
   },
   {
     id: 'strap-round',
@@ -116,9 +166,18 @@ export const SHAPES: readonly Shape[] = [
   {
     id: 'strap-point',
     label: 'strap with a pointed end',
-    fields: [field('width', 'width', 24, 5, 200), field('length', 'length', 300), field('point', 'length of the point', 20, 2, 300)],
+    fields: [
+      field('width', 'width', 24, 5, 200),
+      field('length', 'length', 300),
+      field('point', 'length of the point', 20, 2, 300),
+    ],
     make: ({ width, length, point }) =>
-      half([node(0, 0, 'top'), node(width! / 2, 0, 'side'), node(width! / 2, Math.max(1, length! - point!), 'foot'), node(0, length!, 'foot')]),
+      half([
+        node(0, 0, 'top'),
+        node(width! / 2, 0, 'side'),
+        node(width! / 2, Math.max(1, length! - point!), 'foot'),
+        node(0, length!, 'foot'),
+      ]),
   },
 ]
 
@@ -130,9 +189,11 @@ export interface Reading {
 
 /** What is wrong with a list of readings, in words; undefined where a shape can be made of them. */
 export function readingsProblem(readings: readonly Reading[]): string | undefined {
-  if (readings.length < 2) return 'At least two readings are needed: the width at the top and the width at the foot.'
+  if (readings.length < 2)
+    return 'At least two readings are needed: the width at the top and the width at the foot.'
   const back = readings.findIndex((r, i) => i > 0 && r.down <= readings[i - 1]!.down)
-  if (back > 0) return `Reading ${back + 1} lies at ${readings[back]!.down} mm, not farther down than the one before it.`
+  if (back > 0)
+    return `Reading ${back + 1} lies at ${readings[back]!.down} mm, not farther down than the one before it.`
   const none = readings.findIndex((r) => r.width < 0 || r.width > 4000)
   return none < 0 ? undefined : `Reading ${none + 1} says ${readings[none]!.width} mm wide; that can't be.`
 }
@@ -147,20 +208,28 @@ export function fromReadings(readings: readonly Reading[], smooth: boolean): Out
   const side = readings.slice(0, -1).map((_, i): Node => {
     const [p, q] = [at(i), at(i + 1)]
     if (!smooth) return node(p.x, p.y, 'side')
-    const tangent = (k: number): Point => ({ x: (at(k + 1).x - at(k - 1).x) / 6, y: (at(k + 1).y - at(k - 1).y) / 6 })
+    const tangent = (k: number): Point => ({
+      x: (at(k + 1).x - at(k - 1).x) / 6,
+      y: (at(k + 1).y - at(k - 1).y) / 6,
+    })
     const [a, b] = [tangent(i), tangent(i + 1)]
     return node(p.x, p.y, 'side', 0, curve({ x: p.x + a.x, y: p.y + a.y }, { x: q.x - b.x, y: q.y - b.y }))
   })
   const foot = at(readings.length - 1)
   const top = first.width > 0 ? [node(0, 0, 'top')] : []
-  const end = last.width > 0 ? [node(foot.x, foot.y, 'foot'), node(0, foot.y, 'foot')] : [node(0, foot.y, 'side')]
+  const end =
+    last.width > 0 ? [node(foot.x, foot.y, 'foot'), node(0, foot.y, 'foot')] : [node(0, foot.y, 'side')]
   return half([...top, ...side, ...end])
 }
 
 /** Points clicked one after the other, joined by straight lines: all round, or one half of it. */
 export function fromPoints(points: readonly Point[], halfAt: number | null): Outlined {
   const nodes = points.map((p, i) => node(p.x, p.y, `edge-${i + 1}`))
-  const edges = nodes.map((n, i): DrawnEdge => ({ id: n.edge, name: `edge ${i + 1}`, fate: { type: 'raw', finish: 'burnished' } }))
+  const edges = nodes.map((n, i): DrawnEdge => ({
+    id: n.edge,
+    name: `edge ${i + 1}`,
+    fate: { type: 'raw', finish: 'burnished' },
+  }))
   if (halfAt === null) return { nodes, edges, mirror: null }
   const last = nodes.length - 1
   const ends = nodes.map((n, i) => ({

@@ -1,4 +1,12 @@
-import { type Point, pointAdd, pointRight, pointScale, pointSubtract, pointUnit, polygon } from '../geometry/index.js'
+import {
+  type Point,
+  pointAdd,
+  pointRight,
+  pointScale,
+  pointSubtract,
+  pointUnit,
+  polygon,
+} from '../geometry/index.js'
 import type { Band, BandArea, EdgeSkive, Panel } from '../master/index.js'
 import type { FoldNumbers } from './folds.js'
 import type { Opened } from './opened.js'
@@ -9,11 +17,20 @@ import type { DrawnPanel } from './schema.js'
 function strip(a: Point, b: Point, from: number, to: number): BandArea {
   const right = pointRight(pointUnit(pointSubtract(b, a)))
   const at = (p: Point, d: number): Point => pointAdd(p, pointScale(right, d))
-  return { outline: polygon([at(a, from), at(b, from), at(b, to), at(a, to)]), from: at(a, from), to: at(a, to) }
+  return {
+    outline: polygon([at(a, from), at(b, from), at(b, to), at(a, to)]),
+    from: at(a, from),
+    to: at(a, to),
+  }
 }
 
 /** Bands along lines across the panel, and the grooves of its folds. */
-export function bandsOf(drawn: DrawnPanel, thickness: number, folds: readonly FoldNumbers[], opened: Opened): Band[] {
+export function bandsOf(
+  drawn: DrawnPanel,
+  thickness: number,
+  folds: readonly FoldNumbers[],
+  opened: Opened,
+): Band[] {
   const bands = drawn.skives.flatMap((skive): Band[] => {
     if (skive.where.type !== 'band') return []
     const [a, b] = [opened.moved(skive.where.from), opened.moved(skive.where.to)]
@@ -33,15 +50,33 @@ export function bandsOf(drawn: DrawnPanel, thickness: number, folds: readonly Fo
 }
 
 /** A V is two slopes down to the root; a flat groove one level bottom. */
-function grooveOf(drawn: DrawnPanel, thickness: number, { fold, bend }: FoldNumbers, opened: Opened, i: number): Band[] {
+function grooveOf(
+  drawn: DrawnPanel,
+  thickness: number,
+  { fold, bend }: FoldNumbers,
+  opened: Opened,
+  i: number,
+): Band[] {
   const { groove } = fold
   if (fold.type !== 'groove' || !groove || groove.depth <= 0) return []
   const ends = foldEndsMaybe(opened.path, opened.lines[i]!.at, fold.angle)
   if (!ends) return []
   const left = Math.max(0, thickness - groove.depth)
-  const base = { key: `${drawn.id}.${fold.id}.groove`, name: `groove of the ${fold.name}`, planned: true, hollow: true }
+  const base = {
+    key: `${drawn.id}.${fold.id}.groove`,
+    name: `groove of the ${fold.name}`,
+    planned: true,
+    hollow: true,
+  }
   if (groove.shape === 'flat')
-    return [{ ...base, areas: [strip(ends.from, ends.to, -bend.value / 2, bend.value / 2)], start: left, end: left }]
+    return [
+      {
+        ...base,
+        areas: [strip(ends.from, ends.to, -bend.value / 2, bend.value / 2)],
+        start: left,
+        end: left,
+      },
+    ]
   const half = groove.depth * Math.tan(groove.opening / 2)
   const side = (from: number): BandArea => strip(ends.from, ends.to, Math.min(from, 0), Math.max(from, 0))
   const area = (from: number): BandArea => {
@@ -58,5 +93,12 @@ export const edgeSkivesOf = (drawn: DrawnPanel, panel: Panel): EdgeSkive[] =>
     const { edge } = skive.where
     return panel.edges
       .filter((e) => e.id === edge || e.id === `${edge}-m`)
-      .map((e) => ({ key: `${drawn.id}.${skive.id}`, name: skive.name, chain: [e.id], width: skive.width, start: skive.start, end: skive.end }))
+      .map((e) => ({
+        key: `${drawn.id}.${skive.id}`,
+        name: skive.name,
+        chain: [e.id],
+        width: skive.width,
+        start: skive.start,
+        end: skive.end,
+      }))
   })

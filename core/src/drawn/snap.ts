@@ -21,9 +21,16 @@ export interface Snapped {
 }
 
 /** The value of `candidates` nearest to `to` within reach. */
-function nearest<T extends { readonly value: number }>(candidates: readonly T[], to: number, within: number): T | undefined {
+function nearest<T extends { readonly value: number }>(
+  candidates: readonly T[],
+  to: number,
+  within: number,
+): T | undefined {
   const near = candidates.filter((c) => Math.abs(c.value - to) <= within)
-  return near.reduce<T | undefined>((a, b) => (a && Math.abs(a.value - to) <= Math.abs(b.value - to) ? a : b), undefined)
+  return near.reduce<T | undefined>(
+    (a, b) => (a && Math.abs(a.value - to) <= Math.abs(b.value - to) ? a : b),
+    undefined,
+  )
 }
 
 /** Upright and level lines through the middle, and through the other points. */
@@ -52,7 +59,9 @@ function wholePitches(panel: DrawnPanel, { index, pitch, within }: SnapTo, to: P
   const scale = (count * pitch) / length
   return {
     at: { x: before.x + (to.x - before.x) * scale, y: before.y + (to.y - before.y) * scale },
-    said: [`${count} whole pitches of ${pitch.toFixed(2)} mm from point ${((index + panel.nodes.length - 1) % panel.nodes.length) + 1}`],
+    said: [
+      `${count} whole pitches of ${pitch.toFixed(2)} mm from point ${((index + panel.nodes.length - 1) % panel.nodes.length) + 1}`,
+    ],
   }
 }
 
@@ -63,10 +72,15 @@ function wholePitches(panel: DrawnPanel, { index, pitch, within }: SnapTo, to: P
 export function snapPoint(panel: DrawnPanel, to: Point, reach: SnapTo): Snapped {
   for (const { name, path } of reach.neighbours) {
     const near = pathNearest(path, to)
-    if (near.distance <= reach.within) return { at: near.at, said: [`on the edge of the ${name.toLowerCase()}`] }
+    if (near.distance <= reach.within)
+      return { at: near.at, said: [`on the edge of the ${name.toLowerCase()}`] }
   }
   const { across, down } = lines(panel, reach.index)
   const [x, y] = [nearest(across, to.x, reach.within), nearest(down, to.y, reach.within)]
-  if (x || y) return { at: { x: x?.value ?? to.x, y: y?.value ?? to.y }, said: [x, y].flatMap((s) => (s ? [s.words] : [])) }
+  if (x || y)
+    return {
+      at: { x: x?.value ?? to.x, y: y?.value ?? to.y },
+      said: [x, y].flatMap((s) => (s ? [s.words] : [])),
+    }
   return wholePitches(panel, reach, to) ?? { at: to, said: [] }
 }

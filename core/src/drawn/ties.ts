@@ -19,7 +19,10 @@ export function drawnEdgeLength(panels: readonly DrawnPanel[], at: Tie['first'])
 }
 
 /** What the two edges of a tie are called, where both are still there. */
-export function tieNames(panels: readonly DrawnPanel[], tie: Tie): { first: string; second: string } | undefined {
+export function tieNames(
+  panels: readonly DrawnPanel[],
+  tie: Tie,
+): { first: string; second: string } | undefined {
   const named = (at: Tie['first']): string | undefined => {
     const panel = panels.find((p) => p.id === at.panel)
     const edge = panel?.edges.find((e) => e.id === at.edge)

@@ -1,11 +1,7 @@
 import {
-  type Path,
   type Point,
-  circlePoint,
   line,
   openPath,
-  pathArea,
-  pathPlaceAt,
   pointAdd,
   pointCross,
   pointDot,
@@ -14,113 +10,13 @@ import {
   pointUnit,
   segmentTangent,
 } from '../geometry/index.js'
-import { bunching, edgeExcess, mitreDistance, snipRoot } from '../formulas/index.js'
-import { type Edge, type Panel, edgeChain } from '../master/index.js'
-import { type Reckon, type Reckoned, given } from '../working/index.js'
+import { mitreDistance } from '../formulas/index.js'
+import type { Panel } from '../master/index.js'
+import { type Reckon, given } from '../working/index.js'
 import { TURNING } from './bench.js'
 import type { CutFrom } from './stock.js'
-import { bentStretches } from './stretches.js'
+import { type Treatment, type TurnedChain, inwardOf } from './treatment.js'
 import type { Turn } from './turn.js'
-
-/** What is done where a turned edge goes round a curve or a corner, so that it lies flat. */
-export interface Treatment {
-  readonly id: string
-  readonly sort: 'mitre' | 'pleats' | 'v-cuts' | 'snips' | 'snip' | 'end'
-  readonly at: Point
-  readonly count: number
-  /** How far from the finished edge a cut stops, mm. */
-  readonly root: number
-  readonly numbers: readonly Reckoned[]
-  /** Cuts and pleat marks drawn in the allowance. */
-  readonly cuts: readonly Path[]
-  /** Part of the cut outline itself: replaces the corner of it. */
-  readonly cutOff?: readonly Point[]
-  /** Small round hole that stops a snip from tearing, mm across. */
-  readonly stop?: { readonly at: Point; readonly across: number }
-}
-
-export interface TurnedChain {
-  readonly edges: readonly Edge[]
-  readonly turn: Turn
-}
-
-const inwardOf = (panel: Panel): 1 | -1 => (pathArea(panel.outline) >= 0 ? 1 : -1)
-
-/** Pleats, V cuts or snips along the curves of one turned chain; docs/formulas.md §4 [4.05, 4.06]. */
-export function curveTreatments(panel: Panel, { edges, turn }: TurnedChain, reckon: Reckon): Treatment[] {
-  const chain = edgeChain(panel, edges.map((e) => e.id))
-  const path = { ...chain, closed: chain.segments.length === panel.outline.segments.length }
-  const inward = inwardOf(panel)
-  const [e, w] = [turn.allowance.value, turn.fate.width]
-  const widest = (e + w) / TURNING.strain + Math.max(e, w)
-  return bentStretches(path, inward, widest).flatMap((bend, i): Treatment[] => {
-    if (bend.angle < TURNING.leastAngle) return []
-    const key = `${panel.id}.${edges[0]!.id}.curve-${i + 1}`
-    const place = pathPlaceAt(path, (bend.from + bend.to) / 2)
-    const outOf = (distance: number, from: number, to: number, aside = 0): Path => {
-      const { at, angle } = pathPlaceAt(path, distance)
-      const out = angle - (inward * Math.PI) / 2
-      const foot = circlePoint(at, aside, angle)
-      return openPath([line(circlePoint(at, from, out), circlePoint(foot, to, out))])
-    }
-    const spread = (n: number): number[] =>
-      Array.from({ length: n }, (_, k) => bend.from + ((k + 0.5) * (bend.to - bend.from)) / n)
-    const excess = reckon(
-      {
-        key: `${key}.excess`,
-        label: bend.convex ? 'edge too much on the curve' : 'edge missing on the curve',
-        formula: '{angle} in radians × ({allowance} + {width})',
-        source: '§4',
-      },
-      { angle: given('angle', bend.angle, 'angle'), allowance: turn.allowance, width: given('turn', w) },
-      (v) => edgeExcess(v.angle, v.allowance, v.width),
-    )
-    const count = (label: string, each: number): Reckoned =>
-      reckon(
-        { key: `${key}.count`, label, formula: '{excess} / {each} each, rounded up', source: '§4', quantity: 'count' },
-        { excess, each: given('each', each) },
-        (v) => Math.max(1, Math.ceil(v.excess / v.each - 1e-9)),
-      )
-    const base = { id: key, at: place.at }
-    if (!bend.convex) {
-      const strain = (e + w) / (bend.radius - e)
-      if (bend.radius > e && strain <= TURNING.strain) return []
-      const n = count('snips', TURNING.gap)
-      const root = Math.min(e / 2, snipRoot(bend.radius, TURNING.strain))
-      return [{ ...base, sort: 'snips', count: n.value, root, numbers: [excess, n], cuts: spread(n.value).map((s) => outOf(s, root, e)) }]
-    }
-    const layered = bend.radius > w ? bunching(bend.radius, e, w) : Infinity
-    if (layered <= 1 + TURNING.strain) return []
-    const layers =
-      layered === Infinity
-        ? []
-        : [
-            reckon(
-              { key: `${key}.bunching`, label: 'layers where there was one', formula: '({radius} + {allowance}) / ({radius} − {width})', source: '§4', quantity: 'share' as const, measured: true },
-              { radius: given('radius', bend.radius), allowance: turn.allowance, width: given('turn', w) },
-              (v) => bunching(v.radius, v.allowance, v.width),
-            ),
-          ]
-    if (layered <= 2) {
-      const n = count('pleats', TURNING.pleat)
-      return [{ ...base, sort: 'pleats', count: n.value, root: 0, numbers: [excess, ...layers, n], cuts: spread(n.value).map((s) => outOf(s, 0.6 * e, e)) }]
-    }
-    const n = count('V cuts', 2 * TURNING.pleat)
-    const root = Math.min(e / 2, TURNING.mitreBare * turn.atFold.value)
-    const half = excess.value / n.value / 2
-    // The mouth is measured at the cut edge, which is longer than the finished one there.
-    return [
-      {
-        ...base,
-        sort: 'v-cuts',
-        count: n.value,
-        root,
-        numbers: [excess, ...layers, n],
-        cuts: spread(n.value).flatMap((s) => [outOf(s, root, e, -half), outOf(s, root, e, half)]),
-      },
-    ]
-  })
-}
 
 /** Sharp corners where a turned edge begins or ends: mitre, snip, or the end cut back to the line it folds onto. */
 export function cornerTreatments(
@@ -147,15 +43,25 @@ export function cornerTreatments(
     // Directions away from the corner along both edges, and out of the panel.
     const [d1, d2] = [pointScale(along, -1), onward]
     const [n1, n2] = [pointScale(pointRight(along), -inward), pointScale(pointRight(onward), -inward)]
-    if (turning < 0) return [snipped(id, corner, n1, n2, Math.max(a?.allowance.value ?? 0, b?.allowance.value ?? 0), stock)]
+    if (turning < 0)
+      return [snipped(id, corner, n1, n2, Math.max(a?.allowance.value ?? 0, b?.allowance.value ?? 0), stock)]
     if (a && b) return [mitred(id, panel, corner, [d1, d2], [n1, n2], Math.PI - turning, a, b, stock, reckon)]
-    const [turn, along1, out, side, sideGrow] = a ? ([a, d1, n1, d2, grow(k)] as const) : ([b!, d2, n2, d1, grow(i)] as const)
+    const [turn, along1, out, side, sideGrow] = a
+      ? ([a, d1, n1, d2, grow(k)] as const)
+      : ([b!, d2, n2, d1, grow(i)] as const)
     return endCut(id, corner, turn, along1, out, side, a ? n2 : n1, sideGrow)
   })
 }
 
 /** One snip into an inward corner, stopped by a small hole. */
-function snipped(id: string, corner: Point, n1: Point, n2: Point, allowance: number, stock: CutFrom): Treatment {
+function snipped(
+  id: string,
+  corner: Point,
+  n1: Point,
+  n2: Point,
+  allowance: number,
+  stock: CutFrom,
+): Treatment {
   const root = Math.max(1, stock.thickness)
   const out = pointUnit(pointAdd(n1, n2))
   const from = pointAdd(corner, pointScale(out, root))
@@ -186,7 +92,13 @@ function mitred(
 ): Treatment {
   const core = panel.core ?? 0
   const least = reckon(
-    { key: `${id}.none`, label: 'cut with no overlap, from the corner', formula: '{cost} / √2', source: '§4', measured: true },
+    {
+      key: `${id}.none`,
+      label: 'cut with no overlap, from the corner',
+      formula: '{cost} / √2',
+      source: '§4',
+      measured: true,
+    },
     { cost: a.cost },
     () => mitreDistance({ core, atFold: a.atFold.value, neutral: stock.turn }),
   )
@@ -194,7 +106,10 @@ function mitred(
     {
       key: `${id}.cut`,
       label: 'corner cut off, from the finished corner',
-      formula: core > 0 ? '{times} × ({core} core + {t}), no nearer than {least}' : '{times} × {t}, no nearer than {least}',
+      formula:
+        core > 0
+          ? '{times} × ({core} core + {t}), no nearer than {least}'
+          : '{times} × {t}, no nearer than {least}',
       source: '§4',
     },
     {

@@ -1,6 +1,6 @@
-export type { Treatment } from './corners.js'
+export type { Treatment } from './treatment.js'
 export { type EdgeProfile, profileDistance, profileLevel } from './profile.js'
-export { type CutFrom, stockOf } from './stock.js'
+export { type CutFrom } from './stock.js'
 export type { Turn } from './turn.js'
 export { type EdgeWork, type TurnedWork, workEdges } from './work.js'
 export { type Skiving, type ToolVerdict, skivingsOf } from './skiving.js'

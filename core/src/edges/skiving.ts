@@ -29,25 +29,46 @@ export const SKIVING = {
 } as const
 
 /** Which tools can make a skive of that width from one thickness to another. */
-export function toolsFor(width: number, thin: number, full: number, alongEdge: boolean): { slope: number; tools: ToolVerdict[] } {
+export function toolsFor(
+  width: number,
+  thin: number,
+  full: number,
+  alongEdge: boolean,
+): { slope: number; tools: ToolVerdict[] } {
   const depth = Math.max(0, full - thin)
   const slope = Math.atan2(depth, width)
   const { knife, edgeTool, bellKnife } = SKIVING
-  const first = (...reasons: (string | false)[]): string | undefined => reasons.find((r): r is string => r !== false)
+  const first = (...reasons: (string | false)[]): string | undefined =>
+    reasons.find((r): r is string => r !== false)
   return {
     slope,
     tools: [
       {
         tool: 'knife',
-        not: first(slope > knife.steepest && 'too steep', width > knife.widest && 'too wide to keep even by hand', thin < knife.thinnest && thin > 0 && 'thinner than a hand keeps even'),
+        not: first(
+          slope > knife.steepest && 'too steep',
+          width > knife.widest && 'too wide to keep even by hand',
+          thin < knife.thinnest && thin > 0 && 'thinner than a hand keeps even',
+        ),
       },
       {
         tool: 'edge tool',
-        not: first(!alongEdge && 'only runs along an edge', slope > edgeTool.steepest && 'too steep', width > edgeTool.widest && 'wider than it cuts', depth > edgeTool.deepest && 'deeper than it cuts'),
+        not: first(
+          !alongEdge && 'only runs along an edge',
+          slope > edgeTool.steepest && 'too steep',
+          width > edgeTool.widest && 'wider than it cuts',
+          depth > edgeTool.deepest && 'deeper than it cuts',
+        ),
       },
       {
         tool: 'bell-knife machine',
-        not: first(!alongEdge && 'only runs along an edge', slope > bellKnife.steepest && 'too steep', width < bellKnife.narrowest && 'narrower than its foot', width > bellKnife.widest && 'wider than its foot', thin < bellKnife.thinnest && 'thinner than it leaves whole'),
+        not: first(
+          !alongEdge && 'only runs along an edge',
+          slope > bellKnife.steepest && 'too steep',
+          width < bellKnife.narrowest && 'narrower than its foot',
+          width > bellKnife.widest && 'wider than its foot',
+          thin < bellKnife.thinnest && 'thinner than it leaves whole',
+        ),
       },
     ],
   }
@@ -57,7 +78,14 @@ export function toolsFor(width: number, thin: number, full: number, alongEdge: b
 export function skivingsOf({ panel, stock, turned }: EdgeWork): Skiving[] {
   if (!stock) return []
   const full = stock.thickness
-  const one = (key: string, name: string, width: number, start: number, end: number, alongEdge: boolean): Skiving => ({
+  const one = (
+    key: string,
+    name: string,
+    width: number,
+    start: number,
+    end: number,
+    alongEdge: boolean,
+  ): Skiving => ({
     panelId: panel.id,
     key,
     name,
@@ -70,13 +98,38 @@ export function skivingsOf({ panel, stock, turned }: EdgeWork): Skiving[] {
   })
   return [
     ...turned.flatMap(({ turn, skive, edges }) => {
-      const level = skive.levels.find((l) => l.thickness >= full - 1e-9) ?? skive.levels[skive.levels.length - 1]!
-      const width = turn.fate.school === 'feather' ? turn.fate.feather : turn.fate.school === 'fold' ? skive.reach / 2 : level.from
-      return width > 0.1 ? [one(`${panel.id}.${edges[0]!.id}.turn`, `skive of the turned ${edges[0]!.name}`, width, skive.levels[0]!.thickness, full, true)] : []
+      const level =
+        skive.levels.find((l) => l.thickness >= full - 1e-9) ?? skive.levels[skive.levels.length - 1]!
+      const width =
+        turn.fate.school === 'feather'
+          ? turn.fate.feather
+          : turn.fate.school === 'fold'
+            ? skive.reach / 2
+            : level.from
+      return width > 0.1
+        ? [
+            one(
+              `${panel.id}.${edges[0]!.id}.turn`,
+              `skive of the turned ${edges[0]!.name}`,
+              width,
+              skive.levels[0]!.thickness,
+              full,
+              true,
+            ),
+          ]
+        : []
     }),
-    ...(panel.skives ?? []).map((s) => one(s.key, s.name, s.width, Math.min(s.start, full), Math.min(s.end, full), true)),
+    ...(panel.skives ?? []).map((s) =>
+      one(s.key, s.name, s.width, Math.min(s.start, full), Math.min(s.end, full), true),
+    ),
     ...panel.bands
       .filter((b) => b.planned && !b.hollow && b.start !== b.end)
-      .flatMap((b) => b.areas.slice(0, 1).map((a) => one(b.key, b.name, Math.hypot(a.to.x - a.from.x, a.to.y - a.from.y), b.start, b.end, false))),
+      .flatMap((b) =>
+        b.areas
+          .slice(0, 1)
+          .map((a) =>
+            one(b.key, b.name, Math.hypot(a.to.x - a.from.x, a.to.y - a.from.y), b.start, b.end, false),
+          ),
+      ),
   ]
 }

@@ -1,4 +1,12 @@
-import { type Path, type Segment, arcRadius, pointDistance, segmentCurvature, segmentLength, segmentPoint } from '../geometry/index.js'
+import {
+  type Path,
+  type Segment,
+  arcRadius,
+  pointDistance,
+  segmentCurvature,
+  segmentLength,
+  segmentPoint,
+} from '../geometry/index.js'
 
 /** A stretch of a line that bends one way more tightly than asked about. */
 export interface BentStretch {
@@ -54,6 +62,11 @@ export function bentStretches(path: Path, inward: 1 | -1, widest: number): BentS
   const round = path.closed && first && last && first !== last && first.convex === last.convex
   // All the way round a stretch may begin before the start: its end is then counted beyond the whole length.
   if (!round || first.from > 1e-9 || last.to < at - 1e-9) return found
-  const whole = { ...last, to: at + first.to, angle: last.angle + first.angle, radius: Math.min(last.radius, first.radius) }
+  const whole = {
+    ...last,
+    to: at + first.to,
+    angle: last.angle + first.angle,
+    radius: Math.min(last.radius, first.radius),
+  }
   return [...found.slice(1, -1), whole]
 }

@@ -30,7 +30,14 @@ export function turnOf(panel: Panel, edge: Edge, fate: TurnedFate, stock: CutFro
       source: '§4',
       quantity: 'thickness',
     },
-    { t, edge: given('at the edge', even ? Math.min(fate.atEdge, stock.thickness) : stock.thickness, 'thickness') },
+    {
+      t,
+      edge: given(
+        'at the edge',
+        even ? Math.min(fate.atEdge, stock.thickness) : stock.thickness,
+        'thickness',
+      ),
+    },
     (v) => (v.t + v.edge) / 2,
   )
   const square = fate.core === 'square'
@@ -41,16 +48,30 @@ export function turnOf(panel: Panel, edge: Edge, fate: TurnedFate, stock: CutFro
       formula: `${square ? '{core} core' : '(π/2 − 1) × {core} core'} + (π × {k} − 2) × {atFold}`,
       source: '§4',
     },
-    { core: given('core', panel.core ?? 0, 'thickness'), k: given('neutral share in a turn', stock.turn, 'share'), atFold },
+    {
+      core: given('core', panel.core ?? 0, 'thickness'),
+      k: given('neutral share in a turn', stock.turn, 'share'),
+      atFold,
+    },
     (v) => (square ? turnCostSquare : turnCost)({ core: v.core, atFold: v.atFold, neutral: v.k }),
   )
   const allowance = reckon(
-    { key: key('allowance'), label: `added for the turn, ${edge.name}`, formula: '{width} turn + {cost} round the bend', source: '§4' },
+    {
+      key: key('allowance'),
+      label: `added for the turn, ${edge.name}`,
+      formula: '{width} turn + {cost} round the bend',
+      source: '§4',
+    },
     { width, cost },
     (v) => v.width + v.cost,
   )
   const foldTo = reckon(
-    { key: key('foldTo'), label: `fold-to line from the cut edge, ${edge.name}`, formula: '{allowance} + {width}', source: '§4' },
+    {
+      key: key('foldTo'),
+      label: `fold-to line from the cut edge, ${edge.name}`,
+      formula: '{allowance} + {width}',
+      source: '§4',
+    },
     { allowance, width },
     (v) => v.allowance + v.width,
   )

@@ -2,10 +2,12 @@ import { type Path, pathArea, pointDistance, pointInside } from '../geometry/ind
 import { type Edge, type Panel, chainsOf, edgeChain, insetChainMaybe, isTurned } from '../master/index.js'
 import type { Leather } from '../stores/index.js'
 import type { Reckon } from '../working/index.js'
-import { type Treatment, type TurnedChain, cornerTreatments, curveTreatments } from './corners.js'
+import { cornerTreatments } from './corners.js'
+import { curveTreatments } from './curves.js'
 import { growOf, grownOutline, withCornerCut } from './cut.js'
 import { type EdgeProfile, edgeProfile } from './profile.js'
 import { type CutFrom, stockOf } from './stock.js'
+import type { Treatment, TurnedChain } from './treatment.js'
 import { type Turn, turnOf, turnThickness } from './turn.js'
 
 /** One turned chain, worked out. */
@@ -30,7 +32,10 @@ export interface EdgeWork {
   /** Thickness along skived edges, by the distance from the finished edge. */
   readonly skived: readonly EdgeProfile[]
   /** What can't be cut as asked. */
-  readonly faults: readonly { readonly edge: string; readonly what: 'no outline left' | 'turn wider than the panel' | 'corners too tight' }[]
+  readonly faults: readonly {
+    readonly edge: string
+    readonly what: 'no outline left' | 'turn wider than the panel' | 'corners too tight'
+  }[]
 }
 
 const sameTurn = (a: Edge, b: Edge): boolean => JSON.stringify(a.fate) === JSON.stringify(b.fate)
@@ -52,14 +57,27 @@ function turnedWork(panel: Panel, edges: readonly Edge[], turn: Turn, thickness:
     turn,
     finished,
     landing: insetChainMaybe(panel, ids, turn.foldTo.value - e),
-    body: edgeProfile(finished, levels((x) => e + x)),
-    flap: edgeProfile(finished, levels((x) => w - x)),
-    skive: edgeProfile(finished, levels((s) => s, e + w)),
+    body: edgeProfile(
+      finished,
+      levels((x) => e + x),
+    ),
+    flap: edgeProfile(
+      finished,
+      levels((x) => w - x),
+    ),
+    skive: edgeProfile(
+      finished,
+      levels((s) => s, e + w),
+    ),
   }
 }
 
 /** Works out what becomes of every edge of a panel. A guide, which has no leather, keeps its outline. */
-export function workEdges(panel: Panel, leathers: Readonly<Record<string, Leather>>, reckon: Reckon): EdgeWork {
+export function workEdges(
+  panel: Panel,
+  leathers: Readonly<Record<string, Leather>>,
+  reckon: Reckon,
+): EdgeWork {
   const stock = stockOf(panel, leathers)
   const chains = stock ? chainsOf(panel, (e) => isTurned(e.fate), sameTurn) : []
   const turns = new Map<string, Turn>()
@@ -79,8 +97,19 @@ export function workEdges(panel: Panel, leathers: Readonly<Record<string, Leathe
     ...turned.flatMap((t) => curveTreatments(panel, t, reckon)),
     ...(stock && turned.length > 0 ? cornerTreatments(panel, turned, stock, grow, reckon) : []),
   ]
-  const cut = treatments.reduce((path, t) => (t.cutOff ? withCornerCut(path, t.cutOff) : path), grown ?? panel.outline)
-  return { panel, stock, cut, turned, treatments, skived: stock ? skivesOf(panel, stock) : [], faults: faultsOf(panel, grown, turned) }
+  const cut = treatments.reduce(
+    (path, t) => (t.cutOff ? withCornerCut(path, t.cutOff) : path),
+    grown ?? panel.outline,
+  )
+  return {
+    panel,
+    stock,
+    cut,
+    turned,
+    treatments,
+    skived: stock ? skivesOf(panel, stock) : [],
+    faults: faultsOf(panel, grown, turned),
+  }
 }
 
 const skivesOf = (panel: Panel, stock: CutFrom): EdgeProfile[] =>
@@ -92,16 +121,26 @@ const skivesOf = (panel: Panel, stock: CutFrom): EdgeProfile[] =>
   )
 
 /** Length by the chords of the segments: near enough to tell a landing that has collapsed. */
-const chordLength = (path: Path): number => path.segments.reduce((sum, s) => sum + pointDistance(s.from, s.to), 0)
+const chordLength = (path: Path): number =>
+  path.segments.reduce((sum, s) => sum + pointDistance(s.from, s.to), 0)
 
 /** How much shorter than the finished edge a landing may honestly be: a bend all the way round takes 2π widths. */
 function landsBadly(panel: Panel, { finished, landing, turn }: TurnedWork): boolean {
-  if (!landing || !pointInside(landing.segments[Math.floor(landing.segments.length / 2)]!.from, panel.outline)) return true
+  if (
+    !landing ||
+    !pointInside(landing.segments[Math.floor(landing.segments.length / 2)]!.from, panel.outline)
+  )
+    return true
   return chordLength(landing) < chordLength(finished) - 4 * Math.PI * turn.fate.width
 }
 
 function faultsOf(panel: Panel, grown: Path | undefined, turned: readonly TurnedWork[]): EdgeWork['faults'] {
-  const none = !grown || Math.abs(pathArea(grown)) < 1 ? [{ edge: panel.edges[0]?.id ?? '', what: 'no outline left' as const }] : []
-  const wide = turned.filter((t) => landsBadly(panel, t)).map((t) => ({ edge: t.edges[0]!.id, what: 'turn wider than the panel' as const }))
+  const none =
+    !grown || Math.abs(pathArea(grown)) < 1
+      ? [{ edge: panel.edges[0]?.id ?? '', what: 'no outline left' as const }]
+      : []
+  const wide = turned
+    .filter((t) => landsBadly(panel, t))
+    .map((t) => ({ edge: t.edges[0]!.id, what: 'turn wider than the panel' as const }))
   return [...none, ...wide]
 }

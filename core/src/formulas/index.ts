@@ -9,7 +9,16 @@ export {
   vGrooveBend,
 } from './bend.js'
 export { bendAllowance, betweenMiddles, bookFold, foldDifference } from './fold.js'
-export { bellows, boxedCorner, flangedGusset, gussetStrip, onePieceWrap, seamRoll, snips, taperedPoint } from './gusset.js'
+export {
+  bellows,
+  boxedCorner,
+  flangedGusset,
+  gussetStrip,
+  onePieceWrap,
+  seamRoll,
+  snips,
+  taperedPoint,
+} from './gusset.js'
 export {
   SQUARE_FOOT_DM2,
   areaToBuy,

@@ -157,7 +157,8 @@ export function pathCrossings(
     const box = segmentBox(a)
     for (let j = 0; j < boxes.length; j += 1) {
       if (!boxesTouch(box, boxes[j]!, 1e-6)) continue
-      for (const { on, at } of segmentCrossings(a, other.segments[j]!)) all.push({ segment, parameter: on, at })
+      for (const { on, at } of segmentCrossings(a, other.segments[j]!))
+        all.push({ segment, parameter: on, at })
     }
   })
   all.sort((a, b) => a.segment - b.segment || a.parameter - b.parameter)

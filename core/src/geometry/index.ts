@@ -4,7 +4,7 @@ export { type Fillet, filletMaybe } from './fillet.js'
 export { pathPoints } from './flatten.js'
 export { pointInside } from './inside.js'
 export { segmentLength, segmentParameterAt } from './length.js'
-export { type Nearest, pathNearest, segmentNearest } from './nearest.js'
+export { type Nearest, pathNearest } from './nearest.js'
 export {
   type CornerStyle,
   offsetClosed,
@@ -44,7 +44,7 @@ export {
 } from './point.js'
 export { type Region, overlayRegions, regionArea } from './regions.js'
 export { type Corner, type RoundedPolygon, roundedPolygon } from './rounded.js'
-export { type Across, beyondLine, pathSpread, pointSpread } from './spread.js'
+export { type Across, pathSpread, pointSpread } from './spread.js'
 export {
   type Arc,
   type Cubic,

@@ -74,7 +74,8 @@ function footFromMaybe(s: Cubic, p: Point, start: number): number | undefined {
     const bend = pointDot(d, d) + pointDot(miss, dd)
     const next = bend > 0 ? clamp(best - pointDot(miss, d) / bend) : NaN
     const nextMiss = pointSubtract(segmentPoint(s, next), p)
-    if (!(Math.sqrt(pointDot(nextMiss, nextMiss)) <= Math.sqrt(pointDot(miss, miss)) + 1e-12)) return undefined
+    if (!(Math.sqrt(pointDot(nextMiss, nextMiss)) <= Math.sqrt(pointDot(miss, miss)) + 1e-12))
+      return undefined
     if (Math.abs(next - best) < 1e-12) return next
     best = next
     miss = nextMiss

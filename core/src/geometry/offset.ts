@@ -99,7 +99,15 @@ function rawOffset(
     out.push(...joined[i]!)
     const closing =
       i < count - 1 || closed
-        ? corner(segments[i]!, segments[next]!, distances[i]!, distances[next]!, joined[i]!, joined[next]!, style)
+        ? corner(
+            segments[i]!,
+            segments[next]!,
+            distances[i]!,
+            distances[next]!,
+            joined[i]!,
+            joined[next]!,
+            style,
+          )
         : []
     out.push(...closing)
     for (const s of joined[i]!) trace?.set(s, i)

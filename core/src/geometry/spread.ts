@@ -47,9 +47,16 @@ export function pathSpread(path: Path, across: Across, by: number): Spread {
     origins.push(origin)
   }
   path.segments.forEach((s, index) => {
-    const square = s.type === 'line' && Math.abs(pointDot(pointRight(across.beyond), pointSubtract(s.to, s.from))) < 1e-9
+    const square =
+      s.type === 'line' && Math.abs(pointDot(pointRight(across.beyond), pointSubtract(s.to, s.from))) < 1e-9
     if (square) return add(line(pointSpread(across, by, s.from), pointSpread(across, by, s.to)), index)
-    const stops = [0, ...segmentCrossings(s, cut).map((c) => c.on).sort((a, b) => a - b), 1]
+    const stops = [
+      0,
+      ...segmentCrossings(s, cut)
+        .map((c) => c.on)
+        .sort((a, b) => a - b),
+      1,
+    ]
     for (let i = 1; i < stops.length; i += 1) {
       if (stops[i]! - stops[i - 1]! < 1e-9) continue
       const part = segmentPart(s, stops[i - 1]!, stops[i]!)

@@ -12,8 +12,20 @@ export const byHand: Kind<Record<string, never>> = {
     { id: 'inside', label: 'Inside', why: 'pockets and dividers; lighter than the outside', usual: 0.9 },
   ],
   fields: [
-    { type: 'leather', id: 'leather-outside', label: 'leather of the outside', path: ['leathers', 'outside'], role: 'outside' },
-    { type: 'leather', id: 'leather-inside', label: 'leather of the inside', path: ['leathers', 'inside'], role: 'inside' },
+    {
+      type: 'leather',
+      id: 'leather-outside',
+      label: 'leather of the outside',
+      path: ['leathers', 'outside'],
+      role: 'outside',
+    },
+    {
+      type: 'leather',
+      id: 'leather-inside',
+      label: 'leather of the inside',
+      path: ['leathers', 'inside'],
+      role: 'inside',
+    },
   ],
   brief: ['The outside is cut from {leather-outside}, what lies inside from {leather-inside}.'],
   sentences: {},

@@ -68,7 +68,11 @@ export function turnBends(work: LaidUp, from: Point, to: Point, heightAt: Height
           // What it is turned over begins the leather's thickness inside the finished edge.
           const depth = Math.min(t.turn.fate.width / 2, t.turn.atFold.value + 0.5)
           const inside = s - (toward * depth) / slant
-          const rings = ringOf([body.sheet.id, `${flap.sheet.id}~turn`], heightAt(body, inside), heightAt(flap, inside))
+          const rings = ringOf(
+            [body.sheet.id, `${flap.sheet.id}~turn`],
+            heightAt(body, inside),
+            heightAt(flap, inside),
+          )
           if (rings.length === 0) return []
           const radius = (rings[0]!.outer[1] - rings[0]!.outer[0]) / 2
           return [{ at: s - (toward * radius) / slant, toward, stretch: 1 / slant, rings }]

@@ -2,11 +2,17 @@ export {
   type LaidSheet,
   type LaidUp,
   type Layer,
-  grooveDepth,
   layUp,
   layersAt,
   sheetThickness,
   thicknessAt,
 } from './laid.js'
 export { type SkiveWishes, withSkives } from './skived.js'
-export { type LayerSpan, type Transect, type TransectBend, type TransectLayer, type TransectStep, transect } from './transect.js'
+export {
+  type LayerSpan,
+  type Transect,
+  type TransectBend,
+  type TransectLayer,
+  type TransectStep,
+  transect,
+} from './transect.js'

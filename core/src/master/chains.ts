@@ -20,7 +20,11 @@ export function insetChainMaybe(panel: Panel, chain: readonly string[], inset: n
 }
 
 /** Neighbouring edges for which `same` holds, gathered; edges that follow one another round the start are one chain. */
-export function chainsOf(panel: Panel, wanted: (e: Edge) => boolean, same: (a: Edge, b: Edge) => boolean): Edge[][] {
+export function chainsOf(
+  panel: Panel,
+  wanted: (e: Edge) => boolean,
+  same: (a: Edge, b: Edge) => boolean,
+): Edge[][] {
   const { edges, outline } = panel
   const count = outline.segments.length
   const follows = (a: Edge, b: Edge): boolean => (a.last + 1) % count === b.first && same(a, b)

@@ -28,7 +28,6 @@ export {
   type Stock,
   type TurnSchool,
   type TurnedFate,
-  edgeOf,
   isTurned,
   placeOnPanel,
   panelOf,

@@ -125,13 +125,39 @@ export interface Stock {
 
 /** A thing marked on a panel, in the panel's coordinates; lengths mm, angles radians. */
 export type PanelMark =
-  | { readonly type: 'notch'; readonly id: string; readonly at: Point; readonly angle: number; readonly letters: string }
-  | { readonly type: 'centre'; readonly id: string; readonly at: Point; readonly angle: number; readonly letters: string }
-  | { readonly type: 'slot'; readonly id: string; readonly at: Point; readonly angle: number; readonly length: number; readonly punch: number }
+  | {
+      readonly type: 'notch'
+      readonly id: string
+      readonly at: Point
+      readonly angle: number
+      readonly letters: string
+    }
+  | {
+      readonly type: 'centre'
+      readonly id: string
+      readonly at: Point
+      readonly angle: number
+      readonly letters: string
+    }
+  | {
+      readonly type: 'slot'
+      readonly id: string
+      readonly at: Point
+      readonly angle: number
+      readonly length: number
+      readonly punch: number
+    }
   | { readonly type: 'hole'; readonly id: string; readonly at: Point; readonly punch: number }
   | { readonly type: 'text'; readonly id: string; readonly at: Point; readonly text: string }
   | { readonly type: 'up' | 'grain'; readonly id: string; readonly at: Point; readonly angle: number }
-  | { readonly type: 'window'; readonly id: string; readonly at: Point; readonly angle: number; readonly length: number; readonly width: number }
+  | {
+      readonly type: 'window'
+      readonly id: string
+      readonly at: Point
+      readonly angle: number
+      readonly length: number
+      readonly width: number
+    }
 
 /** What a component is to the panel it follows. */
 export type LayerSort = 'lining' | 'reinforcement' | 'board' | 'foam' | 'interlining'

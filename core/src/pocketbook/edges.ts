@@ -179,7 +179,9 @@ export const EDGES: readonly Entry[] = [
       answer('short by', '{angle} in radians × (2 × {width} + the bend)', (v) =>
         edgeExcess(v.angle!, turnAllowance(turned(v)), v.width!),
       ),
-      answer('leather left at a snip', '{strain} × {radius} / (2 + {strain})', (v) => snipRoot(v.radius!, v.strain!)),
+      answer('leather left at a snip', '{strain} × {radius} / (2 + {strain})', (v) =>
+        snipRoot(v.radius!, v.strain!),
+      ),
       answer(
         'snips',
         'what it is short of / {gap}, rounded up; none where {strain} is enough',

@@ -1,4 +1,13 @@
-import { bellows, boxedCorner, flangedGusset, gussetStrip, onePieceWrap, seamRoll, snips, taperedPoint } from '../formulas/index.js'
+import {
+  bellows,
+  boxedCorner,
+  flangedGusset,
+  gussetStrip,
+  onePieceWrap,
+  seamRoll,
+  snips,
+  taperedPoint,
+} from '../formulas/index.js'
 import { type Entry, type Values, answer, count, degrees, entry, mm, neutral, share, thin } from './entry.js'
 import { bent, board, corner, strip } from './sketches.js'
 

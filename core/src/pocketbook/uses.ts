@@ -23,21 +23,42 @@ const USES: readonly (Use & { readonly key: RegExp })[] = [
     answer: 'cut longer by',
     from: { ...inDifference('difference.middles.'), share: 'share' },
   },
-  { key: /^fold\.insideBend$/, entry: 'book-fold', answer: 'used up by the fold', from: { gap: 'gap', thickness: 't', k: 'k' } },
-  { key: /^pocket\.sideRoom$/, entry: 'pocket-width', answer: 'room a side', from: { rise: 'rise', stretch: 'stretch' } },
+  {
+    key: /^fold\.insideBend$/,
+    entry: 'book-fold',
+    answer: 'used up by the fold',
+    from: { gap: 'gap', thickness: 't', k: 'k' },
+  },
+  {
+    key: /^pocket\.sideRoom$/,
+    entry: 'pocket-width',
+    answer: 'room a side',
+    from: { rise: 'rise', stretch: 'stretch' },
+  },
   { key: /^pocket\.between$/, entry: 'pocket-width', answer: 'between the stitches', from: BETWEEN },
   {
     key: /^pocket\.width$/,
     entry: 'pocket-width',
     answer: 'panel',
-    from: { ...Object.fromEntries(Object.entries(BETWEEN).map(([id, path]) => [id, `between.${path}`])), margin: 'margin', hole: 'hole' },
+    from: {
+      ...Object.fromEntries(Object.entries(BETWEEN).map(([id, path]) => [id, `between.${path}`])),
+      margin: 'margin',
+      hole: 'hole',
+    },
   },
   { key: /\.allowance$/, entry: 'turned-edge', answer: 'cut beyond the finished edge', from: TURN },
   {
     key: /\.foldTo$/,
     entry: 'turned-edge',
     answer: 'fold-to line, from the cut edge',
-    from: { width: 'width', ...Object.fromEntries(Object.entries(TURN).filter(([id]) => id !== 'width').map(([id, path]) => [id, `allowance.${path}`])) },
+    from: {
+      width: 'width',
+      ...Object.fromEntries(
+        Object.entries(TURN)
+          .filter(([id]) => id !== 'width')
+          .map(([id, path]) => [id, `allowance.${path}`]),
+      ),
+    },
   },
 ]
 
@@ -49,7 +70,12 @@ export function prefilled(reckoned: Reckoned): Readonly<Record<string, number>> 
   const use = usedFor(reckoned.key)
   if (!use) return {}
   const find = (path: string): Term | undefined =>
-    path.split('.').reduce<Term | undefined>((term, name) => (term?.kind === 'reckoned' ? term.inputs[name] : undefined), reckoned)
+    path
+      .split('.')
+      .reduce<Term | undefined>(
+        (term, name) => (term?.kind === 'reckoned' ? term.inputs[name] : undefined),
+        reckoned,
+      )
   return Object.fromEntries(
     Object.entries(use.from).flatMap(([id, path]) => {
       const term = find(path)

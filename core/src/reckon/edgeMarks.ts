@@ -1,4 +1,13 @@
-import { type Path, closedPath, line, offsetLargestMaybe, pathArea, pathEnd, pathReversed, pathStart } from '../geometry/index.js'
+import {
+  type Path,
+  closedPath,
+  line,
+  offsetLargestMaybe,
+  pathArea,
+  pathEnd,
+  pathReversed,
+  pathStart,
+} from '../geometry/index.js'
 import type { EdgeWork, TurnedWork } from '../edges/index.js'
 import { type Panel, edgeChain, insetChainMaybe } from '../master/index.js'
 import type { Mark } from './piece.js'
@@ -10,7 +19,11 @@ function turnGlue({ panel, cut }: EdgeWork, { edges, landing, turn }: TurnedWork
   if (!landing) return []
   if (edges.reduce((n, e) => n + e.last - e.first + 1, 0) === panel.outline.segments.length)
     return [{ type: 'glue', area: cut, without: closedPath(landing.segments) }]
-  const outer = insetChainMaybe(panel, edges.map((e) => e.id), -turn.allowance.value)
+  const outer = insetChainMaybe(
+    panel,
+    edges.map((e) => e.id),
+    -turn.allowance.value,
+  )
   if (!outer) return []
   const back = pathReversed(landing)
   const area: Path = closedPath([
@@ -61,7 +74,14 @@ export const doubledMarks = (panel: Panel): Mark[] =>
     .filter((e) => e.fate.type === 'doubled')
     .map((e) => {
       const path = edgeChain(panel, [e.id])
-      return { type: 'fold', from: pathStart(path), to: pathEnd(path), width: 0, rises: 'hill', note: 'cut on the fold' }
+      return {
+        type: 'fold',
+        from: pathStart(path),
+        to: pathEnd(path),
+        width: 0,
+        rises: 'hill',
+        note: 'cut on the fold',
+      }
     })
 
 /** The block a piece is cut from first, where it is split, lined or glued up before it is cut to size. */

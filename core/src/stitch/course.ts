@@ -1,10 +1,4 @@
-import {
-  type Path,
-  pathLength,
-  pathMoved,
-  pathPart,
-  pathReversed,
-} from '../geometry/index.js'
+import { type Path, pathLength, pathMoved, pathPart, pathReversed } from '../geometry/index.js'
 import {
   type EdgeCourse,
   type Join,

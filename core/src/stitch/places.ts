@@ -109,7 +109,11 @@ function nextHole({ path }: Measured, { segment, parameter, past }: Reached, pit
   for (let k = segment; k <= last; k += 1) {
     const one = path.segments[k]!
     if (pointDistance(here, one.to) >= pitch)
-      return { segment: k, parameter: parameterAway(one, here, k === segment ? parameter : 0, pitch), past: 0 }
+      return {
+        segment: k,
+        parameter: parameterAway(one, here, k === segment ? parameter : 0, pitch),
+        past: 0,
+      }
   }
   return { segment: last, parameter: 1, past: pitch - pointDistance(here, path.segments[last]!.to) }
 }

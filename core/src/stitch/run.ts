@@ -79,20 +79,24 @@ function stepsOf(path: Path, work: LaidUp, sheets: readonly LaidSheet[]): Step[]
   const length = starts[starts.length - 1]!
   const sewn = { ...work, sheets }
   // Where a turned border lands is hidden between the layers: a stitch may straddle it.
-  const found = sheets.filter((laid) => laid.part === 'whole').flatMap((laid) =>
-    pathCrossings(path, laid.placed)
-      .map(({ segment, parameter }) => starts[segment]! + segmentLength(path.segments[segment]!, parameter))
-      .filter((distance) => distance > 0.01 && distance < length - 0.01)
-      .map((distance): Step => {
-        const beside = [distance - 0.02, distance + 0.02].map((d) => layersAt(sewn, pathPlaceAt(path, d).at))
-        const covered = beside.every((layers) => {
-          const above = layers.filter((l) => sheets.indexOf(l.laid) > sheets.indexOf(laid))
-          const below = layers.filter((l) => sheets.indexOf(l.laid) < sheets.indexOf(laid))
-          return above.length > 0 && below.length > 0
-        })
-        return { sheet: laid.sheet.id, name: laid.sheet.name, distance, open: !covered }
-      }),
-  )
+  const found = sheets
+    .filter((laid) => laid.part === 'whole')
+    .flatMap((laid) =>
+      pathCrossings(path, laid.placed)
+        .map(({ segment, parameter }) => starts[segment]! + segmentLength(path.segments[segment]!, parameter))
+        .filter((distance) => distance > 0.01 && distance < length - 0.01)
+        .map((distance): Step => {
+          const beside = [distance - 0.02, distance + 0.02].map((d) =>
+            layersAt(sewn, pathPlaceAt(path, d).at),
+          )
+          const covered = beside.every((layers) => {
+            const above = layers.filter((l) => sheets.indexOf(l.laid) > sheets.indexOf(laid))
+            const below = layers.filter((l) => sheets.indexOf(l.laid) < sheets.indexOf(laid))
+            return above.length > 0 && below.length > 0
+          })
+          return { sheet: laid.sheet.id, name: laid.sheet.name, distance, open: !covered }
+        }),
+    )
   // Two edges that butt make one step; it is named by the upper of the two.
   return found.filter(
     (step, i) => !found.some((other, k) => k > i && Math.abs(other.distance - step.distance) < SAME_STEP),

@@ -83,7 +83,10 @@ function settled(leather: Leather, before: Leather | undefined): Leather {
 export function withGood(stores: Stores, shelf: Shelf, good: Good): Stores {
   const list = stores[shelf] as readonly Good[]
   const known = list.some((g) => g.id === good.id)
-  const put = shelf === 'leathers' ? settled(good as Leather, list.find((g) => g.id === good.id) as Leather | undefined) : good
+  const put =
+    shelf === 'leathers'
+      ? settled(good as Leather, list.find((g) => g.id === good.id) as Leather | undefined)
+      : good
   return { ...stores, [shelf]: known ? list.map((g) => (g.id === good.id ? put : g)) : [...list, put] }
 }
 

@@ -2,7 +2,16 @@ import { z } from 'zod'
 import { colour, id, mm, name } from './parts.js'
 
 /** The parts of a hide as they are sold. */
-export const HIDE_PARTS = ['side', 'shoulder', 'double shoulder', 'back', 'butt', 'belly', 'bend', 'skin'] as const
+export const HIDE_PARTS = [
+  'side',
+  'shoulder',
+  'double shoulder',
+  'back',
+  'butt',
+  'belly',
+  'bend',
+  'skin',
+] as const
 
 /** One hide or part of one: how large, and what it cost. */
 const hideSchema = z.strictObject({
@@ -86,11 +95,20 @@ export function reckonedThickness({ weight, measured, use, thickness }: Thick): 
 }
 
 /** The range a hide of it may come in, mm: what was measured where that was done, else what it is sold as. */
-export const thicknessRange = ({ weight, measured, use }: Omit<Thick, 'thickness'>): { low: number; high: number } =>
-  use === 'measured' && measured.length > 0 ? { low: Math.min(...measured), high: Math.max(...measured) } : weight
+export const thicknessRange = ({
+  weight,
+  measured,
+  use,
+}: Omit<Thick, 'thickness'>): { low: number; high: number } =>
+  use === 'measured' && measured.length > 0
+    ? { low: Math.min(...measured), high: Math.max(...measured) }
+    : weight
 
 /** One leather: as sold, as measured, and the thickness to reckon with. All lengths in mm. */
-export const leatherSchema = LEATHER.transform((leather) => ({ ...leather, thickness: reckonedThickness(leather) }))
+export const leatherSchema = LEATHER.transform((leather) => ({
+  ...leather,
+  thickness: reckonedThickness(leather),
+}))
 export type Leather = z.infer<typeof leatherSchema>
 
 /** What a leather of stores version 1 did not say: it was reckoned with these. */

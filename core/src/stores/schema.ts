@@ -2,7 +2,15 @@ import { z } from 'zod'
 import { leatherSchema } from './leather.js'
 import { colour, id, mm, name } from './parts.js'
 
-export { type HidePart, type Leather, type Trial, HIDE_PARTS, leatherSchema, reckonedThickness, thicknessRange } from './leather.js'
+export {
+  type HidePart,
+  type Leather,
+  type Trial,
+  HIDE_PARTS,
+  leatherSchema,
+  reckonedThickness,
+  thicknessRange,
+} from './leather.js'
 export { id } from './parts.js'
 
 /** A pricking iron: pitch, slot and how deep it goes. Slant in degrees from the line of the seam. */

@@ -42,7 +42,9 @@ export interface Lessons {
 }
 
 export const lessonsOf = (leather: Leather): Lessons => ({
-  neutral: learnt(of(leather, 'fold').map((t) => neutralFromStrip(t.used, t.angle, t.radius, leather.thickness))),
+  neutral: learnt(
+    of(leather, 'fold').map((t) => neutralFromStrip(t.used, t.angle, t.radius, leather.thickness)),
+  ),
   turn: learnt(of(leather, 'turn').map((t) => neutralFromTurn(t.added, t.landed, t.core, leather.thickness))),
   threadFactor: learnt(of(leather, 'thread').map((t) => t.used / rowOf(t.stitches, t.pitch, t.stack))),
   atEdge: learnt(of(leather, 'skive').map((t) => Math.max(0, t.left - t.wanted))),

@@ -77,7 +77,9 @@ const matrix = (m: { a: number; b: number; c: number; d: number; e: number; f: n
           />
         </template>
       </svg>
-      <p v-if="derived.kind.brief.length > 1">It takes {{ derived.master.carries.join(', ') || 'nothing yet' }}.</p>
+      <p v-if="derived.kind.brief.length > 1">
+        It takes {{ derived.master.carries.join(', ') || 'nothing yet' }}.
+      </p>
       <WorkingBox v-for="s in sizes" :key="s.key" :reckoned="s" />
       <p v-for="f in unfit" :key="f.key" class="unfit" role="alert">
         <strong>{{ f.rank === 'stop' ? 'Stop' : 'Look' }}</strong> {{ sayFinding(f, settings.unit).what }}

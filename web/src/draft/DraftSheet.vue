@@ -27,6 +27,7 @@ import { useSheetView } from '../sheet/view.js'
 import { ROOM, largestRows } from './arrange.js'
 import ChosenPiece from './ChosenPiece.vue'
 import type { Cut } from './cut.js'
+import SheetActs from './SheetActs.vue'
 import TransectHandles from './TransectHandles.vue'
 
 const props = defineProps<{
@@ -75,11 +76,17 @@ const ghosts = computed(() =>
 )
 
 /** The laid-up work lies in its carrier's coordinates, so it is drawn faintly over that piece. */
-const work = computed(() => props.derived.works.find((w) => w.layup.id === props.state) ?? workOf(props.derived.works, props.derived.works[0]!.layup.id))
+const work = computed(
+  () =>
+    props.derived.works.find((w) => w.layup.id === props.state) ??
+    workOf(props.derived.works, props.derived.works[0]!.layup.id),
+)
 const carrier = computed(() => placedOf(work.value.layup.carrier))
 const lying = computed(() => {
   const move = carrier.value?.move
-  const whole = work.value.sheets.filter((s) => s.part === 'whole' && s.sheet.type === 'panel' && s.sheet.clips.length === 0)
+  const whole = work.value.sheets.filter(
+    (s) => s.part === 'whole' && s.sheet.type === 'panel' && s.sheet.clips.length === 0,
+  )
   return move ? whole.map((s) => pathData(pathMoved(s.placed, move))) : []
 })
 const rings = computed(() =>
@@ -195,12 +202,7 @@ defineExpose({ showPlace })
         :data-ring="ring.rank"
       />
     </svg>
-    <div class="zoom" role="group" aria-label="Zoom">
-      <button class="act" @click="emit('draw')">Draw a panel</button>
-      <button class="act" aria-label="Nearer" @click="view.zoom(1.25)">+</button>
-      <button class="act" aria-label="Farther" @click="view.zoom(0.8)">−</button>
-      <button class="act" @click="view.fit()">All</button>
-    </div>
+    <SheetActs @draw="emit('draw')" @zoom="(factor) => view.zoom(factor)" @fit="view.fit()" />
   </div>
 </template>
 
@@ -256,17 +258,5 @@ defineExpose({ showPlace })
 }
 .ring.stop {
   stroke: var(--rowan);
-}
-.zoom {
-  position: absolute;
-  right: 10px;
-  bottom: 10px;
-  display: flex;
-  gap: 6px;
-}
-.zoom .act {
-  background: var(--surface);
-  min-width: 34px;
-  justify-content: center;
 }
 </style>

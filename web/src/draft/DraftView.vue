@@ -43,7 +43,9 @@ const cut = computed({
 })
 const section = computed(() => {
   const none = derived.value.works.length === 0
-  return none ? undefined : transect(workOf(derived.value.works, state.value), cut.value.from, cut.value.to, contents.value)
+  return none
+    ? undefined
+    : transect(workOf(derived.value.works, state.value), cut.value.from, cut.value.to, contents.value)
 })
 const shown = computed(() => job.findings.filter((f) => overruledFor(settled.value, f) === undefined))
 const before = computed(() => (job.preview ? settled.value : undefined))
@@ -86,12 +88,21 @@ onBeforeUnmount(() => (job.preview = undefined))
 <template>
   <div v-if="derived.pieces.length === 0" class="nothing">
     <h1>Nothing is drawn yet</h1>
-    <p>Draw the finished outline of a panel, say what becomes of each edge, and everything to cut is worked out.</p>
+    <p>
+      Draw the finished outline of a panel, say what becomes of each edge, and everything to cut is worked
+      out.
+    </p>
     <button class="act main" @click="drawing = true">Draw a panel</button>
   </div>
   <div v-else class="draft">
     <div class="left">
-      <PointBar v-if="drawn && point !== undefined" v-model:point="point" class="points" :drawn="drawn" @change="redraw" />
+      <PointBar
+        v-if="drawn && point !== undefined"
+        v-model:point="point"
+        class="points"
+        :drawn="drawn"
+        @change="redraw"
+      />
       <p v-if="refusal" role="alert" class="refusal">{{ refusal }}</p>
       <p v-if="job.preview" class="trying" role="status">
         Trying “{{ job.preview.name }}”: nothing is changed until you take it.

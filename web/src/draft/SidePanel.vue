@@ -4,12 +4,10 @@ import {
   type Derived,
   type Fate,
   type Finding,
-  SEWING_SENTENCES,
   addDrawn,
   overruledFor,
   pathLength,
   printLength,
-  printWeight,
   takenOver,
 } from '@drumlin/core'
 import { useSettings } from '../app/settings.js'
@@ -19,6 +17,7 @@ import SentenceLine from '../sentence/SentenceLine.vue'
 import WorkingBox from '../sentence/WorkingBox.vue'
 import FindingItem from './FindingItem.vue'
 import OutputRow from './OutputRow.vue'
+import SewingList from './SewingList.vue'
 import SkiveList from './SkiveList.vue'
 
 const props = defineProps<{
@@ -40,21 +39,6 @@ const sentences = computed(() => props.derived.kind.sentences[piece.value.id] ??
 const sizes = computed(() =>
   props.derived.master.sizes.filter((s) => s.panelId === piece.value.id).map((s) => s.size),
 )
-const runs = computed(() =>
-  props.derived.runs.filter((r) =>
-    r.join.through.some((id) =>
-      props.derived.works[0]?.sheets.some(
-        (s) => s.sheet.id === id && s.sheet.type === 'panel' && s.sheet.panelId === piece.value.id,
-      ),
-    ),
-  ),
-)
-const total = computed(() =>
-  runs.value.reduce(
-    (sum, r) => ({ holes: sum.holes + r.holes.length, thread: sum.thread + r.thread.value }),
-    { holes: 0, thread: 0 },
-  ),
-)
 const edges = computed(() =>
   piece.value.panel.edges.map((e) => ({
     ...e,
@@ -65,10 +49,23 @@ const chosenEdge = computed(() => edges.value.find((e) => e.id === edge.value))
 /** Drawn by hand; under a fix that is only being looked at it stays as it is. */
 const drawn = computed(() => job.design?.drawn.find((d) => d.id === piece.value.id))
 const master = computed(() => props.derived.pieces.find((p) => p.id === piece.value.panel.behind?.panelId))
-const canTakeOver = computed(() => !drawn.value && !piece.value.panel.behind && piece.value.panel.role !== 'guide' && Object.hasOwn(props.derived.kind.sentences, piece.value.id))
+const canTakeOver = computed(
+  () =>
+    !drawn.value &&
+    !piece.value.panel.behind &&
+    piece.value.panel.role !== 'guide' &&
+    Object.hasOwn(props.derived.kind.sentences, piece.value.id),
+)
 function takeOver(): void {
   const { design } = job
-  if (design) job.edit(addDrawn(`take the ${piece.value.name.toLowerCase()} over by hand`, design, takenOver(piece.value.panel, piece.value.thickness ?? 1)))
+  if (design)
+    job.edit(
+      addDrawn(
+        `take the ${piece.value.name.toLowerCase()} over by hand`,
+        design,
+        takenOver(piece.value.panel, piece.value.thickness ?? 1),
+      ),
+    )
 }
 function sayEdge(fate: Fate): string {
   const mm = (v: number): string => printLength(v, settings.unit)
@@ -150,37 +147,7 @@ watch(
       <p v-if="canTakeOver">
         <button class="act" @click="takeOver">Take it over by hand</button>
       </p>
-      <details class="more">
-        <summary>Sewing</summary>
-        <SentenceLine v-for="s in SEWING_SENTENCES" :key="s" :sentence="s" />
-        <table v-if="runs.length > 0">
-          <thead>
-            <tr>
-              <th scope="col">Run</th>
-              <th scope="col">Holes</th>
-              <th scope="col">Thick</th>
-              <th scope="col">Thread</th>
-            </tr>
-          </thead>
-          <tbody>
-            <tr v-for="r in runs" :key="r.join.id">
-              <th scope="row">{{ r.join.name }}</th>
-              <td class="figure">{{ r.holes.length }}</td>
-              <td class="figure">{{ printWeight(r.thickest, settings.unit) }}</td>
-              <td class="figure">{{ (r.thread.value / 1000).toFixed(2) }} m</td>
-            </tr>
-          </tbody>
-          <tfoot>
-            <tr>
-              <th scope="row">Together</th>
-              <td class="figure">{{ total.holes }}</td>
-              <td />
-              <td class="figure">{{ (total.thread / 1000).toFixed(2) }} m</td>
-            </tr>
-          </tfoot>
-        </table>
-        <WorkingBox v-for="r in runs" :key="r.join.id" :reckoned="r.thread" />
-      </details>
+      <SewingList :derived="derived" :piece-id="piece.id" />
     </div>
     <OutputRow :derived="settled" />
   </aside>
@@ -238,26 +205,5 @@ h1 {
 .pick[aria-pressed='true'] {
   background: var(--heather-wash);
   color: var(--heather);
-}
-table {
-  width: 100%;
-  border-collapse: collapse;
-  font-size: 13px;
-  margin-bottom: 8px;
-}
-th {
-  text-align: left;
-  font-weight: 400;
-}
-thead th,
-tfoot th {
-  font-weight: 650;
-}
-td {
-  text-align: right;
-  white-space: nowrap;
-}
-tr {
-  border-bottom: 1px solid var(--hairline);
 }
 </style>

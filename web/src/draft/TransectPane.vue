@@ -73,7 +73,11 @@ const rings = computed(() =>
         return `${back ? 'L' : 'M'}${bend.at * across.value} ${y(from)}A${rx} ${ry} 0 0 ${sweep} ${bend.at * across.value} ${y(to)}`
       }
       const layer = props.transect.layers.find((l) => l.sheetId === ring.sheets[0])
-      return { key: `${i} ${ring.sheets.join()}`, d: `${half(ring.outer, false)}${half(ring.inner, true)}Z`, fill: layer ? swatch(layer) : 'none' }
+      return {
+        key: `${i} ${ring.sheets.join()}`,
+        d: `${half(ring.outer, false)}${half(ring.inner, true)}Z`,
+        fill: layer ? swatch(layer) : 'none',
+      }
     }),
   ),
 )
@@ -110,7 +114,9 @@ const totals = computed(() => {
         <label
           >work
           <select v-model="state">
-            <option v-for="w in derived.works" :key="w.layup.id" :value="w.layup.id">{{ w.layup.name }}</option>
+            <option v-for="w in derived.works" :key="w.layup.id" :value="w.layup.id">
+              {{ w.layup.name }}
+            </option>
           </select></label
         >
         <label><input v-model="contents" type="checkbox" /> with its contents</label>

@@ -1,6 +1,13 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import { type Derived, type DrawnPanel, type Edit, type Transect, changeDrawn, setSkives } from '@drumlin/core'
+import {
+  type Derived,
+  type DrawnPanel,
+  type Edit,
+  type Transect,
+  changeDrawn,
+  setSkives,
+} from '@drumlin/core'
 import { useJob } from '../job/job.js'
 import MeasureField from '../sentence/MeasureField.vue'
 import type { MeasureSort } from '../sentence/measures.js'
@@ -24,15 +31,47 @@ function ofDrawing(panel: DrawnPanel, thickness: number): Trial[] {
   const turns = panel.edges.flatMap((edge): Trial[] => {
     const { fate } = edge
     if (fate.type !== 'turned' && fate.type !== 'rolled') return []
-    const put = (width: number): DrawnPanel => ({ ...panel, edges: panel.edges.map((e) => (e.id === edge.id ? { ...edge, fate: { ...fate, width } } : e)) })
+    const put = (width: number): DrawnPanel => ({
+      ...panel,
+      edges: panel.edges.map((e) => (e.id === edge.id ? { ...edge, fate: { ...fate, width } } : e)),
+    })
     const label = `turn of the ${edge.name}, ${panel.name.toLowerCase()}`
-    return [{ id: `${panel.id} turn ${edge.id}`, label, value: fate.width, sort: 'length', most: 200, step: 0.5, edit: (v) => change(`try the ${label}`, put(v)) }]
+    return [
+      {
+        id: `${panel.id} turn ${edge.id}`,
+        label,
+        value: fate.width,
+        sort: 'length',
+        most: 200,
+        step: 0.5,
+        edit: (v) => change(`try the ${label}`, put(v)),
+      },
+    ]
   })
   const skives = panel.skives.flatMap((skive): Trial[] => {
-    const put = (more: object): DrawnPanel => ({ ...panel, skives: panel.skives.map((s) => (s.id === skive.id ? { ...skive, ...more } : s)) })
+    const put = (more: object): DrawnPanel => ({
+      ...panel,
+      skives: panel.skives.map((s) => (s.id === skive.id ? { ...skive, ...more } : s)),
+    })
     return [
-      { id: `${panel.id} ${skive.id} start`, label: `thin side of the ${skive.name}`, value: skive.start, sort: 'thickness', most: thickness, step: 0.05, edit: (v) => change(`try the ${skive.name}`, put({ start: v })) },
-      { id: `${panel.id} ${skive.id} width`, label: `width of the ${skive.name}`, value: skive.width, sort: 'length', most: 300, step: 0.5, edit: (v) => change(`try the ${skive.name}`, put({ width: v })) },
+      {
+        id: `${panel.id} ${skive.id} start`,
+        label: `thin side of the ${skive.name}`,
+        value: skive.start,
+        sort: 'thickness',
+        most: thickness,
+        step: 0.05,
+        edit: (v) => change(`try the ${skive.name}`, put({ start: v })),
+      },
+      {
+        id: `${panel.id} ${skive.id} width`,
+        label: `width of the ${skive.name}`,
+        value: skive.width,
+        sort: 'length',
+        most: 300,
+        step: 0.5,
+        edit: (v) => change(`try the ${skive.name}`, put({ width: v })),
+      },
     ]
   })
   return [...turns, ...skives]
@@ -76,13 +115,24 @@ function take(): void {
 
 <template>
   <span v-if="trials.length > 0" class="try" role="group" aria-label="Try a skive or a turn">
-    <label>try
+    <label
+      >try
       <select v-model="chosenId" aria-label="What to try">
         <option value="">a skive or a turn …</option>
         <option v-for="t in trials" :key="t.id" :value="t.id">{{ t.label }}</option>
-      </select></label>
+      </select></label
+    >
     <template v-if="chosen">
-      <MeasureField :value="tried ?? chosen.value" :label="`try: ${chosen.label}`" :sort="chosen.sort" :least="0" :most="chosen.most" :step="chosen.step" drag @change="attempt" />
+      <MeasureField
+        :value="tried ?? chosen.value"
+        :label="`try: ${chosen.label}`"
+        :sort="chosen.sort"
+        :least="0"
+        :most="chosen.most"
+        :step="chosen.step"
+        drag
+        @change="attempt"
+      />
       <button v-if="tried !== undefined" class="act small" @click="take">Take it</button>
       <button v-if="tried !== undefined" class="act small" @click="leave">Leave it</button>
     </template>

@@ -2,14 +2,16 @@
 import { computed, ref } from 'vue'
 import {
   type DrawnPanel,
+  type Grip,
   type Move,
   type Panel,
   type Path,
   type Point,
   drawnSegments,
+  gripPlace,
+  gripsAt,
   moveBack,
-  moveHandle,
-  movePoint,
+  moveGrip,
   outlineOf,
   pathData,
   pathMoved,
@@ -18,7 +20,6 @@ import {
   printLength,
   readingsAt,
   removePoint,
-  setRise,
   shift,
   snapPoint,
 } from '@drumlin/core'
@@ -40,16 +41,6 @@ const job = useJob()
 
 /** Within this many pixels a moved point is drawn to what lies near. */
 const NEAR = 7
-interface Grip {
-  readonly sort: 'node' | 'c1' | 'c2' | 'rise'
-  readonly index: number
-}
-interface ShownGrip extends Grip {
-  readonly at: Point
-  readonly from: Point
-  readonly name: string
-}
-
 const onSheet = (p: Point): Point => pointMoved(placeOnPanel(props.panel, p), props.move)
 const places = computed(() => props.drawn.nodes.map((n) => onSheet(n)))
 const half = computed(() =>
@@ -70,60 +61,17 @@ const axis = computed(() => {
 })
 
 /** Handles of the curves beside the chosen point. */
-const grips = computed((): ShownGrip[] => {
-  const i = point.value
-  if (i === undefined) return []
-  const { nodes, mirror } = props.drawn
-  const before = (i + nodes.length - 1) % nodes.length
-  const segments = drawnSegments(props.drawn)
-  return [...new Set([i, before])].flatMap((k): ShownGrip[] => {
-    if (mirror && (k === nodes.length - 1 || (k === before && i === 0))) return []
-    const node = nodes[k]!
-    const next = nodes[(k + 1) % nodes.length]!
-    if (node.going.type === 'curve')
-      return [
-        { sort: 'c1' as const, index: k, at: onSheet(node.going.c1), from: onSheet(node), name: `handle after point ${k + 1}` },
-        { sort: 'c2' as const, index: k, at: onSheet(node.going.c2), from: onSheet(next), name: `handle before point ${((k + 1) % nodes.length) + 1}` },
-      ]
-    const segment = segments[k]
-    if (node.going.type !== 'arc' || segment?.type !== 'arc') return []
-    const middle = { x: (segment.from.x + segment.to.x) / 2, y: (segment.from.y + segment.to.y) / 2 }
-    const top = riseAt(k, node.going.rise)
-    return [{ sort: 'rise' as const, index: k, at: onSheet(top), from: onSheet(middle), name: `rise of the arc after point ${k + 1}` }]
-  })
-})
+const grips = computed(() =>
+  (point.value === undefined ? [] : gripsAt(props.drawn, point.value)).map((g) => ({
+    ...g,
+    at: onSheet(g.at),
+    from: onSheet(g.from),
+  })),
+)
 
-/** The place of the chord's middle, lifted by the rise of its arc. */
-function riseAt(k: number, rise: number): Point {
-  const [a, b] = [props.drawn.nodes[k]!, props.drawn.nodes[(k + 1) % props.drawn.nodes.length]!]
-  const length = Math.hypot(b.x - a.x, b.y - a.y) || 1
-  return {
-    x: (a.x + b.x) / 2 + ((b.y - a.y) / length) * rise,
-    y: (a.y + b.y) / 2 - ((b.x - a.x) / length) * rise,
-  }
-}
-function riseFrom(k: number, at: Point): number {
-  const [a, b] = [props.drawn.nodes[k]!, props.drawn.nodes[(k + 1) % props.drawn.nodes.length]!]
-  const length = Math.hypot(b.x - a.x, b.y - a.y) || 1
-  return ((at.x - (a.x + b.x) / 2) * (b.y - a.y) - (at.y - (a.y + b.y) / 2) * (b.x - a.x)) / length
-}
-
-const placeOf = ({ sort, index }: Grip): Point => {
-  const node = props.drawn.nodes[index]!
-  if (sort === 'node') return node
-  if (sort === 'rise') return riseAt(index, node.going.type === 'arc' ? node.going.rise : 0)
-  return node.going.type === 'curve' ? node.going[sort] : node
-}
 function put(grip: Grip, to: Point, gesture: string): void {
-  const { drawn } = props
-  const name = grip.sort === 'node' ? `move point ${grip.index + 1}` : `bend the edge at point ${grip.index + 1}`
-  const next =
-    grip.sort === 'node'
-      ? movePoint(drawn, grip.index, to)
-      : grip.sort === 'rise'
-        ? setRise(drawn, grip.index, Math.round(riseFrom(grip.index, to) * 10) / 10)
-        : moveHandle(drawn, grip.index, grip.sort, to)
-  emit('change', name, next, gesture)
+  const name = `${grip.sort === 'node' ? 'move' : 'bend the edge at'} point ${grip.index + 1}`
+  emit('change', name, moveGrip(props.drawn, grip, to), gesture)
 }
 
 /** Outlines of the other drawings, as they lie beside this one in the work. */
@@ -138,12 +86,13 @@ const neighbours = computed((): { name: string; path: Path }[] =>
 const said = ref<readonly string[]>([])
 const held = ref<{ grip: Grip; offset: Point; gesture: string }>()
 /** A place of the window in the drawing's own coordinates, as far as the folds have not moved it. */
-const inDrawing = (event: PointerEvent): Point => pointMoved(props.toSheet(event.clientX, event.clientY), moveBack(props.move))
+const inDrawing = (event: PointerEvent): Point =>
+  pointMoved(props.toSheet(event.clientX, event.clientY), moveBack(props.move))
 
 function grab(event: PointerEvent, grip: Grip): void {
   ;(event.currentTarget as Element).setPointerCapture(event.pointerId)
   if (grip.sort === 'node') point.value = grip.index
-  const [at, here] = [inDrawing(event), placeOf(grip)]
+  const [at, here] = [inDrawing(event), gripPlace(props.drawn, grip)]
   held.value = { grip, offset: { x: here.x - at.x, y: here.y - at.y }, gesture: `draw ${event.timeStamp}` }
   said.value = []
 }
@@ -151,7 +100,10 @@ function dragged(event: PointerEvent): void {
   const from = held.value
   if (!from) return
   const at = inDrawing(event)
-  const wanted = { x: Math.round((at.x + from.offset.x) * 10) / 10, y: Math.round((at.y + from.offset.y) * 10) / 10 }
+  const wanted = {
+    x: Math.round((at.x + from.offset.x) * 10) / 10,
+    y: Math.round((at.y + from.offset.y) * 10) / 10,
+  }
   if (from.grip.sort !== 'node' || event.altKey) return put(from.grip, wanted, from.gesture)
   const snapped = snapPoint(props.drawn, wanted, {
     index: from.grip.index,
@@ -185,8 +137,12 @@ function keyed(event: KeyboardEvent, grip: Grip): void {
   if (!way) return
   event.preventDefault()
   event.stopPropagation()
-  const at = placeOf(grip)
-  put(grip, { x: at.x + way.x, y: at.y + way.y }, `keys ${grip.sort} ${grip.index} ${Math.floor(Date.now() / 1500)}`)
+  const at = gripPlace(props.drawn, grip)
+  put(
+    grip,
+    { x: at.x + way.x, y: at.y + way.y },
+    `keys ${grip.sort} ${grip.index} ${Math.floor(Date.now() / 1500)}`,
+  )
 }
 
 const readings = computed(() => {
@@ -247,7 +203,9 @@ const label = (i: number): string => {
       @keydown="keyed($event, { sort: 'node', index: i })"
     />
     <g v-if="readings && held" aria-hidden="true">
-      <text :x="readings.at.x + 10 * pixel" :y="readings.at.y - 10 * pixel" :font-size="13 * pixel">{{ readings.words }}</text>
+      <text :x="readings.at.x + 10 * pixel" :y="readings.at.y - 10 * pixel" :font-size="13 * pixel">{{
+        readings.words
+      }}</text>
       <text
         v-for="(s, k) in said"
         :key="s"

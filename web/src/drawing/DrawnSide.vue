@@ -1,13 +1,19 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { type Derived, type DrawnEdge, type DrawnPanel, drawnEdgeLength, removeDrawn, wholeDrawn } from '@drumlin/core'
+import {
+  type Derived,
+  type DrawnEdge,
+  type DrawnPanel,
+  drawnEdgeLength,
+  removeDrawn,
+  } from '@drumlin/core'
 import { useJob } from '../job/job.js'
-import ChoiceField from '../sentence/ChoiceField.vue'
-import MeasureField from '../sentence/MeasureField.vue'
 import NameField from '../sentence/NameField.vue'
 import { useDrawn } from './drawn.js'
 import EdgeSentence from './EdgeSentence.vue'
 import FoldList from './FoldList.vue'
+import LiesSentence from './LiesSentence.vue'
+import PanelSentence from './PanelSentence.vue'
 import LayerList from './LayerList.vue'
 import MarkList from './MarkList.vue'
 import SkiveAsked from './SkiveAsked.vue'
@@ -21,50 +27,52 @@ const { change: edit } = useDrawn(() => props.drawn.id)
 function change(name: string, panel: DrawnPanel, gesture?: string): void {
   refusal.value = edit(name, panel, gesture) ?? ''
 }
-const set = (name: string, more: Partial<DrawnPanel>, gesture?: string): void => change(name, { ...props.drawn, ...more }, gesture)
+const set = (name: string, more: Partial<DrawnPanel>, gesture?: string): void =>
+  change(name, { ...props.drawn, ...more }, gesture)
 
 const piece = computed(() => props.derived.pieces.find((p) => p.id === props.drawn.id))
 const thickness = computed(() => piece.value?.thickness ?? 1)
-const ofKind = computed(() => props.derived.kind.id !== 'by-hand' && Object.hasOwn(props.derived.kind.sentences, props.drawn.id))
-const roles = computed(() => props.derived.kind.roles.map((r) => ({ value: r.id, label: r.label.toLowerCase(), why: r.why })))
+const ofKind = computed(
+  () => props.derived.kind.id !== 'by-hand' && Object.hasOwn(props.derived.kind.sentences, props.drawn.id),
+)
 const leather = computed(() => props.derived.design.leathers[props.drawn.role])
 const chosen = computed(() => props.drawn.edges.find((e) => e.id === edge.value?.replace(/-m$/, '')))
-const lengthOf = (id: string): number => drawnEdgeLength([props.drawn], { panel: props.drawn.id, edge: id }) ?? 0
+const lengthOf = (id: string): number =>
+  drawnEdgeLength([props.drawn], { panel: props.drawn.id, edge: id }) ?? 0
 const setEdge = (name: string, next: DrawnEdge, gesture?: string): void =>
-  change(name, { ...props.drawn, edges: props.drawn.edges.map((e) => (e.id === next.id ? next : e)) }, gesture)
+  change(
+    name,
+    { ...props.drawn, edges: props.drawn.edges.map((e) => (e.id === next.id ? next : e)) },
+    gesture,
+  )
 function allRound(): void {
   const from = chosen.value
-  if (from) set(`all edges as the ${from.name}`, { edges: props.drawn.edges.map((e) => ({ ...e, fate: from.fate })) })
+  if (from)
+    set(`all edges as the ${from.name}`, { edges: props.drawn.edges.map((e) => ({ ...e, fate: from.fate })) })
 }
 const remove = (): void =>
-  void job.edit(removeDrawn(ofKind.value ? `give the ${props.drawn.name.toLowerCase()} back` : `remove the ${props.drawn.name.toLowerCase()}`, job.design!, props.drawn.id))
-const SPLITS = [
-  { value: 'no', label: 'not split', why: 'used at the thickness it has' },
-  { value: 'split', label: 'split to', why: 'the whole piece thinned; cut it as a block first' },
-]
-const LIES = [
-  { value: 'down', label: 'grain side down', why: 'seen from inside, as one glues the layers on' },
-  { value: 'up', label: 'grain side up', why: 'seen from outside' },
-]
-const HALVES = [
-  { value: 'half', label: 'a half, mirrored', why: 'both sides stay alike' },
-  { value: 'whole', label: 'whole', why: 'both sides drawn on their own' },
-]
-const unmirror = (): void => change('draw it whole', wholeDrawn(props.drawn))
+  void job.edit(
+    removeDrawn(
+      ofKind.value
+        ? `give the ${props.drawn.name.toLowerCase()} back`
+        : `remove the ${props.drawn.name.toLowerCase()}`,
+      job.design!,
+      props.drawn.id,
+    ),
+  )
 </script>
 
 <template>
   <div class="drawn" data-drawn>
-    <h1><NameField :value="drawn.name" label="Name of the panel" :most="60" @change="(name) => set(`call it ${name}`, { name })" /></h1>
-    <p class="sentence">
-      Cut <MeasureField :value="drawn.count" label="how many are cut" sort="count" :least="1" :most="99" :step="1" @change="(count) => set(`cut ${count}`, { count })" /> from the
-      <ChoiceField :value="drawn.role" label="which leather" :options="roles" @change="(role) => set(`from the ${role} leather`, { role })" /> leather ({{ leather?.name }}),
-      <MeasureField :value="drawn.flipped" label="how many are turned over" sort="count" :least="0" :most="drawn.count" :step="1" @change="(flipped) => set(`${flipped} turned over`, { flipped })" /> turned over,
-      <ChoiceField :value="drawn.split === null ? 'no' : 'split'" label="split or not" :options="SPLITS" @change="(v) => set('split', v === 'no' ? { split: null } : { split: Math.round(thickness * 8) / 10, block: Math.max(5, drawn.block) })" />
-      <MeasureField v-if="drawn.split !== null" :value="drawn.split" label="split to" sort="thickness" :least="0.2" :most="8" :step="0.05" drag @change="(split, g) => set('split', { split }, g)" />, cut first as a block
-      <MeasureField :value="drawn.block" label="rough block bigger by" sort="length" :least="0" :most="60" :step="1" @change="(block, g) => set('rough block', { block }, g)" /> bigger. Drawn
-      <ChoiceField v-if="drawn.mirror" value="half" label="half or whole" :options="HALVES" @change="unmirror" /><template v-else>whole</template>.
-    </p>
+    <h1>
+      <NameField
+        :value="drawn.name"
+        label="Name of the panel"
+        :most="60"
+        @change="(name) => set(`call it ${name}`, { name })"
+      />
+    </h1>
+    <PanelSentence :drawn="drawn" :derived="derived" @change="change" />
     <EdgeSentence
       v-if="chosen"
       :edge="chosen"
@@ -80,28 +88,39 @@ const unmirror = (): void => change('draw it whole', wholeDrawn(props.drawn))
       <summary>Edges</summary>
       <ul class="list">
         <li v-for="e in drawn.edges" :key="e.id">
-          <button class="plain pick" :data-pick="e.id" :aria-pressed="chosen?.id === e.id" @click="edge = chosen?.id === e.id ? undefined : e.id">
+          <button
+            class="plain pick"
+            :data-pick="e.id"
+            :aria-pressed="chosen?.id === e.id"
+            @click="edge = chosen?.id === e.id ? undefined : e.id"
+          >
             {{ e.name }} <span class="figure">{{ lengthOf(e.id).toFixed(1) }} mm</span>
           </button>
         </li>
       </ul>
       <TieList :drawn="drawn" :edge="edge" />
     </details>
-    <details class="more" data-part="folds"><summary>Folds ({{ drawn.folds.length }})</summary><FoldList :drawn="drawn" @change="change" /></details>
-    <details class="more" data-part="layers"><summary>Behind it ({{ drawn.layers.length }})</summary><LayerList :drawn="drawn" @change="change" /></details>
-    <details class="more" data-part="skives"><summary>Skives ({{ drawn.skives.length }})</summary><SkiveAsked :drawn="drawn" :derived="derived" :edge="edge" :thickness="thickness" @change="change" /></details>
-    <details class="more" data-part="marks"><summary>Marks ({{ drawn.marks.length }})</summary><MarkList :drawn="drawn" :edge="edge" @change="change" /></details>
-    <details class="more">
-      <summary>Where it lies</summary>
-      <p class="sentence">
-        In the work it lies <MeasureField :value="drawn.lies.x" label="lies across" sort="length" :least="-5000" :most="5000" :step="1" drag @change="(x, g) => set('where it lies', { lies: { ...drawn.lies, x } }, g)" /> across and
-        <MeasureField :value="drawn.lies.y" label="lies down" sort="length" :least="-5000" :most="5000" :step="1" drag @change="(y, g) => set('where it lies', { lies: { ...drawn.lies, y } }, g)" /> down,
-        <ChoiceField :value="drawn.lies.grainUp ? 'up' : 'down'" label="which side up" :options="LIES" @change="(v) => set('which side up', { lies: { ...drawn.lies, grainUp: v === 'up' } })" />; its grain arrow points
-        <MeasureField :value="Math.round((drawn.grain * 1800) / Math.PI) / 10" label="grain arrow in degrees" sort="share" :least="-180" :most="180" :step="5" @change="(v, g) => set('grain arrow', { grain: (v * Math.PI) / 180 }, g)" />° from level.
-      </p>
+    <details class="more" data-part="folds">
+      <summary>Folds ({{ drawn.folds.length }})</summary>
+      <FoldList :drawn="drawn" @change="change" />
     </details>
+    <details class="more" data-part="layers">
+      <summary>Behind it ({{ drawn.layers.length }})</summary>
+      <LayerList :drawn="drawn" @change="change" />
+    </details>
+    <details class="more" data-part="skives">
+      <summary>Skives ({{ drawn.skives.length }})</summary>
+      <SkiveAsked :drawn="drawn" :derived="derived" :edge="edge" :thickness="thickness" @change="change" />
+    </details>
+    <details class="more" data-part="marks">
+      <summary>Marks ({{ drawn.marks.length }})</summary>
+      <MarkList :drawn="drawn" :edge="edge" @change="change" />
+    </details>
+    <LiesSentence :drawn="drawn" @change="change" />
     <p class="row">
-      <button class="act" @click="remove">{{ ofKind ? 'Give it back to the kind' : 'Remove this panel' }}</button>
+      <button class="act" @click="remove">
+        {{ ofKind ? 'Give it back to the kind' : 'Remove this panel' }}
+      </button>
     </p>
   </div>
 </template>

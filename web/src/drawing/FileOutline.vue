@@ -54,46 +54,76 @@ const perUnit = computed(() => {
   const { value } = found
   if (!value) return undefined
   if (unit.value === 'file') return value.unit
-  if (unit.value === 'bar') return value.open[bar.value] && unitFromBar(value.open[bar.value]!, barLength.value)
+  if (unit.value === 'bar')
+    return value.open[bar.value] && unitFromBar(value.open[bar.value]!, barLength.value)
   return UNITS.find((u) => u.id === unit.value)?.mm
 })
 watch([found, index, perUnit], () => {
   const path = found.value?.closed[index.value]
   emit('found', path && perUnit.value ? drawnFromPath(scaledPath(path, perUnit.value)) : undefined)
 })
-const wide = (mm: number): string => printLength(widthIn(found.value!.closed[index.value]!, mm), settings.unit)
+const wide = (mm: number): string =>
+  printLength(widthIn(found.value!.closed[index.value]!, mm), settings.unit)
 </script>
 
 <template>
   <div>
     <p>
-      <label class="act">Choose a file <input type="file" accept=".svg,.dxf,image/svg+xml" class="visually-hidden" aria-label="Outline file, SVG or DXF" @change="opened" /></label>
+      <label class="act"
+        >Choose a file
+        <input
+          type="file"
+          accept=".svg,.dxf,image/svg+xml"
+          class="visually-hidden"
+          aria-label="Outline file, SVG or DXF"
+          @change="opened"
+      /></label>
       {{ name }}
     </p>
     <p v-if="why" role="alert" class="why">{{ why }}</p>
     <template v-if="found">
       <p>
-        <label>Outline
+        <label
+          >Outline
           <select v-model.number="index">
-            <option v-for="(c, i) in found.closed" :key="i" :value="i">{{ c.name }}{{ perUnit ? `, ${printLength(widthIn(c, perUnit), settings.unit)} wide` : '' }}</option>
+            <option v-for="(c, i) in found.closed" :key="i" :value="i">
+              {{ c.name }}{{ perUnit ? `, ${printLength(widthIn(c, perUnit), settings.unit)} wide` : '' }}
+            </option>
           </select>
         </label>
       </p>
-      <p v-if="found.unit === undefined" class="quiet">The file does not say what its units are. Choose what makes the outline as wide as it should be.</p>
+      <p v-if="found.unit === undefined" class="quiet">
+        The file does not say what its units are. Choose what makes the outline as wide as it should be.
+      </p>
       <p>
-        <label>Its units are
+        <label
+          >Its units are
           <select v-model="unit">
-            <option v-if="found.unit !== undefined" value="file">as the file says: {{ wide(found.unit) }} wide</option>
+            <option v-if="found.unit !== undefined" value="file">
+              as the file says: {{ wide(found.unit) }} wide
+            </option>
             <option v-for="u in UNITS" :key="u.id" :value="u.id">{{ u.label }}: {{ wide(u.mm) }} wide</option>
             <option v-if="found.open.length > 0" value="bar">set by a bar of known length</option>
           </select>
         </label>
       </p>
       <p v-if="unit === 'bar'">
-        <label>The bar is
-          <select v-model.number="bar"><option v-for="(o, i) in found.open.slice(0, 30)" :key="i" :value="i">{{ o.name }}</option></select>
+        <label
+          >The bar is
+          <select v-model.number="bar">
+            <option v-for="(o, i) in found.open.slice(0, 30)" :key="i" :value="i">{{ o.name }}</option>
+          </select>
         </label>
-        and measures <MeasureField :value="barLength" label="true length of the bar" sort="length" :least="1" :most="3000" :step="1" @change="(v) => (barLength = v)" />
+        and measures
+        <MeasureField
+          :value="barLength"
+          label="true length of the bar"
+          sort="length"
+          :least="1"
+          :most="3000"
+          :step="1"
+          @change="(v) => (barLength = v)"
+        />
       </p>
       <p v-for="n in found.notes" :key="n" class="quiet">{{ n }}</p>
     </template>

@@ -21,7 +21,11 @@ const SORTS = [
 ] as const
 
 const leathers = () =>
-  stores.all.leathers.map((l) => ({ value: l.id, label: l.name, why: `${l.tannage} tanned, ${l.temper}, ${l.thickness.toFixed(2)} mm` }))
+  stores.all.leathers.map((l) => ({
+    value: l.id,
+    label: l.name,
+    why: `${l.tannage} tanned, ${l.temper}, ${l.thickness.toFixed(2)} mm`,
+  }))
 const leatherOf = (layer: DrawnLayer) => job.design?.leathers[layerRole(props.drawn, layer)]
 
 function add(kind: (typeof SORTS)[number]): void {
@@ -38,15 +42,30 @@ function add(kind: (typeof SORTS)[number]): void {
     stock: kind.usual === undefined ? null : { name: kind.label, thickness: kind.usual },
   }
   const thinnest = stores.all.leathers.toSorted((a, b) => a.thickness - b.thickness)[0]
-  job.edit(addLayer(`put a ${kind.label} behind the ${props.drawn.name.toLowerCase()}`, design, props.drawn, layer, layer.stock ? undefined : thinnest))
+  job.edit(
+    addLayer(
+      `put a ${kind.label} behind the ${props.drawn.name.toLowerCase()}`,
+      design,
+      props.drawn,
+      layer,
+      layer.stock ? undefined : thinnest,
+    ),
+  )
 }
 const set = (layer: DrawnLayer, more: Partial<DrawnLayer>, gesture?: string): void =>
-  emit('change', `${layer.name} of the ${props.drawn.name.toLowerCase()}`, { ...props.drawn, layers: props.drawn.layers.map((l) => (l.id === layer.id ? { ...l, ...more } : l)) }, gesture)
+  emit(
+    'change',
+    `${layer.name} of the ${props.drawn.name.toLowerCase()}`,
+    { ...props.drawn, layers: props.drawn.layers.map((l) => (l.id === layer.id ? { ...l, ...more } : l)) },
+    gesture,
+  )
 function cutFrom(layer: DrawnLayer, id: string): void {
   const leather = stores.all.leathers.find((l) => l.id === id)
-  if (leather) job.edit(setField(`${layer.name}: ${leather.name}`, ['leathers', layerRole(props.drawn, layer)], leather))
+  if (leather)
+    job.edit(setField(`${layer.name}: ${leather.name}`, ['leathers', layerRole(props.drawn, layer)], leather))
 }
-const take = (layer: DrawnLayer): void => void (job.design && job.edit(removeLayer(`take out the ${layer.name}`, job.design, props.drawn, layer.id)))
+const take = (layer: DrawnLayer): void =>
+  void (job.design && job.edit(removeLayer(`take out the ${layer.name}`, job.design, props.drawn, layer.id)))
 const INSETS = [
   { value: 'worked', label: 'as its sort asks for', why: 'edge by edge, with its working under the piece' },
   { value: 'own', label: 'all round alike', why: 'one distance inside every edge' },
@@ -57,19 +76,76 @@ const INSETS = [
   <p v-for="l in drawn.layers" :key="l.id" class="sentence" :data-layer="l.id">
     <strong>{{ l.name }}</strong>
     <template v-if="l.stock">
-      <MeasureField :value="l.stock.thickness" :label="`thickness of the ${l.name}`" sort="thickness" :least="0.05" :most="20" :step="0.1" @change="(v, g) => set(l, { stock: { ...l.stock!, thickness: v } }, g)" /> thick,
+      <MeasureField
+        :value="l.stock.thickness"
+        :label="`thickness of the ${l.name}`"
+        sort="thickness"
+        :least="0.05"
+        :most="20"
+        :step="0.1"
+        @change="(v, g) => set(l, { stock: { ...l.stock!, thickness: v } }, g)"
+      />
+      thick,
     </template>
     <template v-else>
-      from <ChoiceField :value="leatherOf(l)?.id ?? ''" :label="`leather of the ${l.name}`" :options="leathers()" @change="(id) => cutFrom(l, id)" />,
+      from
+      <ChoiceField
+        :value="leatherOf(l)?.id ?? ''"
+        :label="`leather of the ${l.name}`"
+        :options="leathers()"
+        @change="(id) => cutFrom(l, id)"
+      />,
     </template>
-    inset <ChoiceField :value="l.inset === null ? 'worked' : 'own'" :label="`inset of the ${l.name}`" :options="INSETS" @change="(v) => set(l, { inset: v === 'own' ? 3 : null })" />
-    <template v-if="l.inset !== null"><MeasureField :value="l.inset" :label="`inset of the ${l.name} all round`" sort="length" :least="-60" :most="200" :step="0.5" drag @change="(v, g) => set(l, { inset: v }, g)" /></template><template v-if="!l.stock">, its own edges turned
-    <MeasureField :value="l.turn" :label="`turned edge of the ${l.name}`" sort="length" :least="0" :most="60" :step="1" @change="(v, g) => set(l, { turn: v }, g)" /></template>, cut first as a block
-    <MeasureField :value="l.block" :label="`block of the ${l.name}`" sort="length" :least="0" :most="60" :step="1" @change="(v, g) => set(l, { block: v }, g)" /> bigger.
+    inset
+    <ChoiceField
+      :value="l.inset === null ? 'worked' : 'own'"
+      :label="`inset of the ${l.name}`"
+      :options="INSETS"
+      @change="(v) => set(l, { inset: v === 'own' ? 3 : null })"
+    />
+    <template v-if="l.inset !== null"
+      ><MeasureField
+        :value="l.inset"
+        :label="`inset of the ${l.name} all round`"
+        sort="length"
+        :least="-60"
+        :most="200"
+        :step="0.5"
+        drag
+        @change="(v, g) => set(l, { inset: v }, g)" /></template
+    ><template v-if="!l.stock"
+      >, its own edges turned
+      <MeasureField
+        :value="l.turn"
+        :label="`turned edge of the ${l.name}`"
+        sort="length"
+        :least="0"
+        :most="60"
+        :step="1"
+        @change="(v, g) => set(l, { turn: v }, g)" /></template
+    >, cut first as a block
+    <MeasureField
+      :value="l.block"
+      :label="`block of the ${l.name}`"
+      sort="length"
+      :least="0"
+      :most="60"
+      :step="1"
+      @change="(v, g) => set(l, { block: v }, g)"
+    />
+    bigger.
     <button class="plain link" @click="take(l)">take it out</button>
   </p>
   <p class="row">
-    <button v-for="s in SORTS" :key="s.sort" class="act" :aria-label="`Put a ${s.label} behind it`" @click="add(s)">+ {{ s.label }}</button>
+    <button
+      v-for="s in SORTS"
+      :key="s.sort"
+      class="act"
+      :aria-label="`Put a ${s.label} behind it`"
+      @click="add(s)"
+    >
+      + {{ s.label }}
+    </button>
   </p>
 </template>
 

@@ -38,7 +38,10 @@ const WAYS = [
 const way = ref<(typeof WAYS)[number]['id']>('shape')
 const shape = ref(SHAPES[3]!)
 const values = ref<Record<string, number>>({})
-const readings = ref<Reading[]>([{ down: 0, width: 120 }, { down: 80, width: 140 }])
+const readings = ref<Reading[]>([
+  { down: 0, width: 120 },
+  { down: 80, width: 140 },
+])
 const smooth = ref(false)
 const points = ref<{ x: number; y: number }[]>([])
 const half = ref(true)
@@ -53,10 +56,14 @@ watch(open, (now) => {
   name.value = job.design?.drawn.length ? 'Panel' : 'Flap'
   role.value = job.derived?.kind.roles[0]?.id ?? ''
 })
-const valueOf = (id: string): number => values.value[`${shape.value.id} ${id}`] ?? shape.value.fields.find((f) => f.id === id)!.value
+const valueOf = (id: string): number =>
+  values.value[`${shape.value.id} ${id}`] ?? shape.value.fields.find((f) => f.id === id)!.value
 const problem = computed((): string | undefined => {
   if (way.value === 'readings') return readingsProblem(readings.value)
-  if (way.value === 'points' && points.value.length < (half.value ? 2 : 3)) return half.value ? 'A half needs at least two points: its upper and its lower end.' : 'An outline needs at least three points.'
+  if (way.value === 'points' && points.value.length < (half.value ? 2 : 3))
+    return half.value
+      ? 'A half needs at least two points: its upper and its lower end.'
+      : 'An outline needs at least three points.'
   if (way.value === 'file' && !fromFile.value) return 'Choose a file with an outline in it.'
   return undefined
 })
@@ -76,7 +83,9 @@ const outlined = computed((): Outlined | undefined => {
 })
 const preview = computed(() => {
   if (!outlined.value) return undefined
-  const { path } = outlineOf(barePanel({ id: 'preview', name: 'preview', role: 'outside', ...outlined.value }))
+  const { path } = outlineOf(
+    barePanel({ id: 'preview', name: 'preview', role: 'outside', ...outlined.value }),
+  )
   const box = pathBox(path)
   const grow = Math.max(boxWidth(box), boxHeight(box)) * 0.06
   return {
@@ -89,7 +98,9 @@ const preview = computed(() => {
 /** Beside what already lies there, so that nothing covers anything. */
 function freePlace(): { x: number; y: number; grainUp: boolean } {
   const rights = (job.design?.drawn ?? []).map((d) => pathBox(outlineOf(d).path).right + d.lies.x)
-  const left = outlined.value ? pathBox(outlineOf(barePanel({ id: 'x', name: 'x', role: 'x', ...outlined.value })).path).left : 0
+  const left = outlined.value
+    ? pathBox(outlineOf(barePanel({ id: 'x', name: 'x', role: 'x', ...outlined.value })).path).left
+    : 0
   return { x: rights.length > 0 ? Math.round(Math.max(...rights) + 20 - left) : 0, y: 0, grainUp: false }
 }
 function make(): void {
@@ -97,7 +108,10 @@ function make(): void {
   if (!design || !derived || !outlined.value) return
   const taken = [...derived.pieces, ...derived.master.panels, ...design.drawn]
   const id = freshId(idOf(name.value), taken)
-  const panel = { ...barePanel({ id, name: name.value.trim() || 'Panel', role: role.value, ...outlined.value }), lies: freePlace() }
+  const panel = {
+    ...barePanel({ id, name: name.value.trim() || 'Panel', role: role.value, ...outlined.value }),
+    lies: freePlace(),
+  }
   const refused = job.edit(addDrawn(`draw the ${panel.name.toLowerCase()}`, design, panel))
   refusal.value = refused ? `${refused.where}: ${refused.why}` : ''
   if (refused) return
@@ -111,21 +125,35 @@ function make(): void {
     <v-card class="sheet">
       <h2 id="new-panel">Draw a panel</h2>
       <div class="ways" role="radiogroup" aria-label="What it is drawn from">
-        <label v-for="w in WAYS" :key="w.id"><input v-model="way" type="radio" name="way" :value="w.id" /> from {{ w.label }}</label>
+        <label v-for="w in WAYS" :key="w.id"
+          ><input v-model="way" type="radio" name="way" :value="w.id" /> from {{ w.label }}</label
+        >
       </div>
       <div class="two">
         <div>
           <template v-if="way === 'shape'">
             <p>
-              <label>Shape
-                <select :value="shape.id" @change="shape = SHAPES.find((s) => s.id === ($event.target as HTMLSelectElement).value)!">
+              <label
+                >Shape
+                <select
+                  :value="shape.id"
+                  @change="shape = SHAPES.find((s) => s.id === ($event.target as HTMLSelectElement).value)!"
+                >
                   <option v-for="s in SHAPES" :key="s.id" :value="s.id">{{ s.label }}</option>
                 </select>
               </label>
             </p>
             <p v-for="f in shape.fields" :key="f.id">
               {{ f.label }}
-              <MeasureField :value="valueOf(f.id)" :label="f.label" sort="length" :least="f.least" :most="f.most" :step="1" @change="(v) => (values[`${shape.id} ${f.id}`] = v)" />
+              <MeasureField
+                :value="valueOf(f.id)"
+                :label="f.label"
+                sort="length"
+                :least="f.least"
+                :most="f.most"
+                :step="1"
+                @change="(v) => (values[`${shape.id} ${f.id}`] = v)"
+              />
             </p>
           </template>
           <ReadingList v-else-if="way === 'readings'" v-model="readings" v-model:smooth="smooth" />
@@ -133,16 +161,21 @@ function make(): void {
           <FileOutline v-else @found="(o) => (fromFile = o)" />
         </div>
         <div>
-          <svg v-if="preview" :viewBox="preview.box" role="img" aria-label="The finished outline"><path :d="preview.d" /></svg>
+          <svg v-if="preview" :viewBox="preview.box" role="img" aria-label="The finished outline">
+            <path :d="preview.d" />
+          </svg>
           <p v-if="preview" class="figure">{{ preview.size }}</p>
           <p v-if="problem" class="quiet">{{ problem }}</p>
         </div>
       </div>
       <p class="name">
         <label>Name <input v-model="name" type="text" maxlength="60" /></label>
-        <label>cut from the
+        <label
+          >cut from the
           <select v-model="role">
-            <option v-for="r in job.derived?.kind.roles ?? []" :key="r.id" :value="r.id">{{ r.label.toLowerCase() }} leather</option>
+            <option v-for="r in job.derived?.kind.roles ?? []" :key="r.id" :value="r.id">
+              {{ r.label.toLowerCase() }} leather
+            </option>
           </select>
         </label>
       </p>

@@ -56,13 +56,17 @@ function putAfter(): void {
   const segment = drawnSegments(props.drawn)[index.value]
   if (!segment) return
   const [a, b] = [segment.from, segment.to]
-  const { panel, index: at } = insertPoint(props.drawn, middleOf(segment) ?? { x: (a.x + b.x) / 2, y: (a.y + b.y) / 2 })
+  const { panel, index: at } = insertPoint(
+    props.drawn,
+    middleOf(segment) ?? { x: (a.x + b.x) / 2, y: (a.y + b.y) / 2 },
+  )
   emit('change', `put a point after ${name.value}`, panel)
   point.value = at
 }
 function middleOf(segment: ReturnType<typeof drawnSegments>[number]) {
   if (segment.type !== 'arc') return undefined
-  const angle = Math.atan2(segment.from.y - segment.centre.y, segment.from.x - segment.centre.x) + segment.sweep / 2
+  const angle =
+    Math.atan2(segment.from.y - segment.centre.y, segment.from.x - segment.centre.x) + segment.sweep / 2
   const radius = Math.hypot(segment.from.x - segment.centre.x, segment.from.y - segment.centre.y)
   return { x: segment.centre.x + radius * Math.cos(angle), y: segment.centre.y + radius * Math.sin(angle) }
 }
@@ -131,7 +135,11 @@ function takeOut(): void {
       <button class="act" @click="putAfter">Put a point after it</button>
     </template>
     <span class="figure quiet">{{ readings }}</span>
-    <button v-if="parts" class="act" @click="emit('change', `part the edge at ${name}`, partEdge(drawn, index))">
+    <button
+      v-if="parts"
+      class="act"
+      @click="emit('change', `part the edge at ${name}`, partEdge(drawn, index))"
+    >
       Part the edge here
     </button>
     <button class="act" @click="takeOut">Take it out</button>

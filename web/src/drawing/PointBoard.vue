@@ -14,11 +14,17 @@ const error = ref('')
 
 function clicked(event: MouseEvent): void {
   const frame = (event.currentTarget as SVGSVGElement).getBoundingClientRect()
-  const [x, y] = [((event.clientX - frame.left) / frame.width) * WIDTH, ((event.clientY - frame.top) / frame.height) * HEIGHT]
+  const [x, y] = [
+    ((event.clientX - frame.left) / frame.width) * WIDTH,
+    ((event.clientY - frame.top) / frame.height) * HEIGHT,
+  ]
   points.value = [...points.value, { x: Math.round(x), y: Math.round(y) }]
 }
 function write(): void {
-  const parts = written.value.split(/[;,\s]\s*(?=[-+\d.])/).map((p) => p.trim()).filter(Boolean)
+  const parts = written.value
+    .split(/[;,\s]\s*(?=[-+\d.])/)
+    .map((p) => p.trim())
+    .filter(Boolean)
   const lengths = parts.map((p) => parseLength(p, settings.unit))
   const bad = lengths.find((l) => !l.ok)
   if (parts.length !== 2 || bad) {
@@ -26,24 +32,52 @@ function write(): void {
     return
   }
   error.value = ''
-  points.value = [...points.value, { x: (lengths[0] as { value: number }).value, y: (lengths[1] as { value: number }).value }]
+  points.value = [
+    ...points.value,
+    { x: (lengths[0] as { value: number }).value, y: (lengths[1] as { value: number }).value },
+  ]
   written.value = ''
 }
 </script>
 
 <template>
   <div>
-    <p><label><input v-model="half" type="checkbox" /> a half, mirrored at its first point</label></p>
-    <svg :viewBox="`0 0 ${WIDTH} ${HEIGHT}`" data-board role="img" :aria-label="`Board of ${WIDTH} by ${HEIGHT} mm with ${points.length} points; points can also be written below`" @click="clicked">
-      <path class="grid" :d="Array.from({ length: WIDTH / 10 + 1 }, (_, i) => `M${i * 10} 0V${HEIGHT}`).join('') + Array.from({ length: HEIGHT / 10 + 1 }, (_, i) => `M0 ${i * 10}H${WIDTH}`).join('')" />
+    <p>
+      <label><input v-model="half" type="checkbox" /> a half, mirrored at its first point</label>
+    </p>
+    <svg
+      :viewBox="`0 0 ${WIDTH} ${HEIGHT}`"
+      data-board
+      role="img"
+      :aria-label="`Board of ${WIDTH} by ${HEIGHT} mm with ${points.length} points; points can also be written below`"
+      @click="clicked"
+    >
+      <path
+        class="grid"
+        :d="
+          Array.from({ length: WIDTH / 10 + 1 }, (_, i) => `M${i * 10} 0V${HEIGHT}`).join('') +
+          Array.from({ length: HEIGHT / 10 + 1 }, (_, i) => `M0 ${i * 10}H${WIDTH}`).join('')
+        "
+      />
       <line v-if="half && points[0]" class="axis" :x1="points[0].x" :x2="points[0].x" y1="0" :y2="HEIGHT" />
       <polyline :points="points.map((p) => `${p.x},${p.y}`).join(' ')" />
       <circle v-for="(p, i) in points" :key="i" :cx="p.x" :cy="p.y" r="3" />
     </svg>
     <p>
-      <label>Point <input v-model="written" type="text" size="12" aria-label="Point, across and down" placeholder="60, 0" @keydown.enter.prevent="write" /></label>
+      <label
+        >Point
+        <input
+          v-model="written"
+          type="text"
+          size="12"
+          aria-label="Point, across and down"
+          placeholder="60, 0"
+          @keydown.enter.prevent="write"
+      /></label>
       <button class="act" @click="write">Add it</button>
-      <button class="act" :disabled="points.length === 0" @click="points = points.slice(0, -1)">Take back the last</button>
+      <button class="act" :disabled="points.length === 0" @click="points = points.slice(0, -1)">
+        Take back the last
+      </button>
     </p>
     <p v-if="error" role="alert" class="error">{{ error }}</p>
   </div>

@@ -15,16 +15,45 @@ function add(): void {
 
 <template>
   <div>
-    <p class="quiet">One reading after the other from the top down: how far down, and how wide it is there.</p>
+    <p class="quiet">
+      One reading after the other from the top down: how far down, and how wide it is there.
+    </p>
     <ol>
       <li v-for="(r, i) in readings" :key="i">
-        <MeasureField :value="r.down" :label="`reading ${i + 1}, down`" sort="length" :least="0" :most="4000" :step="1" @change="(down) => set(i, { down })" /> down:
-        <MeasureField :value="r.width" :label="`reading ${i + 1}, width`" sort="length" :least="0" :most="4000" :step="0.5" @change="(width) => set(i, { width })" /> wide
-        <button v-if="readings.length > 2" class="plain link" :aria-label="`Take out reading ${i + 1}`" @click="readings = readings.filter((_, k) => k !== i)">take out</button>
+        <MeasureField
+          :value="r.down"
+          :label="`reading ${i + 1}, down`"
+          sort="length"
+          :least="0"
+          :most="4000"
+          :step="1"
+          @change="(down) => set(i, { down })"
+        />
+        down:
+        <MeasureField
+          :value="r.width"
+          :label="`reading ${i + 1}, width`"
+          sort="length"
+          :least="0"
+          :most="4000"
+          :step="0.5"
+          @change="(width) => set(i, { width })"
+        />
+        wide
+        <button
+          v-if="readings.length > 2"
+          class="plain link"
+          :aria-label="`Take out reading ${i + 1}`"
+          @click="readings = readings.filter((_, k) => k !== i)"
+        >
+          take out
+        </button>
       </li>
     </ol>
     <p><button class="act" @click="add">Add a reading</button></p>
-    <p><label><input v-model="smooth" type="checkbox" /> one smooth side through all readings</label></p>
+    <p>
+      <label><input v-model="smooth" type="checkbox" /> one smooth side through all readings</label>
+    </p>
   </div>
 </template>
 

@@ -1,20 +1,48 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { type Derived, type DrawnPanel, type DrawnSkive, boxCentre, outlineOf, pathBox, printWeight, skivingsOf } from '@drumlin/core'
+import {
+  type Derived,
+  type DrawnPanel,
+  type DrawnSkive,
+  boxCentre,
+  outlineOf,
+  pathBox,
+  printWeight,
+  skivingsOf,
+} from '@drumlin/core'
 import { useSettings } from '../app/settings.js'
 import MeasureField from '../sentence/MeasureField.vue'
 import { freshId } from './drawn.js'
 
-const props = defineProps<{ drawn: DrawnPanel; derived: Derived; edge: string | undefined; thickness: number }>()
+const props = defineProps<{
+  drawn: DrawnPanel
+  derived: Derived
+  edge: string | undefined
+  thickness: number
+}>()
 const emit = defineEmits<{ change: [name: string, panel: DrawnPanel, gesture?: string] }>()
 const settings = useSettings()
 const set = (skive: DrawnSkive, more: Partial<DrawnSkive>, gesture?: string): void =>
-  emit('change', skive.name, { ...props.drawn, skives: props.drawn.skives.map((s) => (s.id === skive.id ? { ...s, ...more } : s)) }, gesture)
+  emit(
+    'change',
+    skive.name,
+    { ...props.drawn, skives: props.drawn.skives.map((s) => (s.id === skive.id ? { ...s, ...more } : s)) },
+    gesture,
+  )
 const edgeName = (id: string): string => props.drawn.edges.find((e) => e.id === id)?.name ?? id
-const own = computed(() => props.drawn.edges.find((e) => e.id === props.edge?.replace(/-m$/, '')) ?? props.drawn.edges[0]!)
+const own = computed(
+  () => props.drawn.edges.find((e) => e.id === props.edge?.replace(/-m$/, '')) ?? props.drawn.edges[0]!,
+)
 function addEdge(): void {
   const id = freshId('skive', props.drawn.skives)
-  const skive: DrawnSkive = { id, name: `skive along the ${own.value.name}`.slice(0, 60), where: { type: 'edge', edge: own.value.id }, width: 8, start: Math.round(props.thickness * 50) / 100, end: props.thickness }
+  const skive: DrawnSkive = {
+    id,
+    name: `skive along the ${own.value.name}`.slice(0, 60),
+    where: { type: 'edge', edge: own.value.id },
+    width: 8,
+    start: Math.round(props.thickness * 50) / 100,
+    end: props.thickness,
+  }
   emit('change', `skive the ${own.value.name}`, { ...props.drawn, skives: [...props.drawn.skives, skive] })
 }
 function addBand(): void {
@@ -22,10 +50,21 @@ function addBand(): void {
   const { x } = boxCentre(box)
   const id = freshId('skive', props.drawn.skives)
   const thin = Math.round(props.thickness * 50) / 100
-  const skive: DrawnSkive = { id, name: id.replace('-', ' '), where: { type: 'band', from: { x, y: box.bottom }, to: { x, y: box.top } }, width: 12, start: thin, end: thin }
+  const skive: DrawnSkive = {
+    id,
+    name: id.replace('-', ' '),
+    where: { type: 'band', from: { x, y: box.bottom }, to: { x, y: box.top } },
+    width: 12,
+    start: thin,
+    end: thin,
+  }
   emit('change', 'skive a band', { ...props.drawn, skives: [...props.drawn.skives, skive] })
 }
-const remove = (skive: DrawnSkive): void => emit('change', `leave out the ${skive.name}`, { ...props.drawn, skives: props.drawn.skives.filter((s) => s.id !== skive.id) })
+const remove = (skive: DrawnSkive): void =>
+  emit('change', `leave out the ${skive.name}`, {
+    ...props.drawn,
+    skives: props.drawn.skives.filter((s) => s.id !== skive.id),
+  })
 const made = computed(() => {
   const work = props.derived.edges.find((w) => w.panel.id === props.drawn.id)
   return work ? skivingsOf(work) : []
@@ -37,20 +76,97 @@ const degrees = (radians: number): string => `${Math.round((radians * 1800) / Ma
   <p v-for="s in drawn.skives" :key="s.id" class="sentence" :data-skive="s.id">
     <strong>{{ s.where.type === 'edge' ? `Along the ${edgeName(s.where.edge)}` : s.name }}</strong>
     <template v-if="s.where.type === 'band'">
-      from <MeasureField :value="s.where.from.x" :label="`${s.name}, across at its start`" sort="length" :least="-5000" :most="5000" :step="1" @change="(v, g) => s.where.type === 'band' && set(s, { where: { ...s.where, from: { ...s.where.from, x: v } } }, g)" />,
-      <MeasureField :value="s.where.from.y" :label="`${s.name}, down at its start`" sort="length" :least="-5000" :most="5000" :step="1" @change="(v, g) => s.where.type === 'band' && set(s, { where: { ...s.where, from: { ...s.where.from, y: v } } }, g)" /> to
-      <MeasureField :value="s.where.to.x" :label="`${s.name}, across at its end`" sort="length" :least="-5000" :most="5000" :step="1" @change="(v, g) => s.where.type === 'band' && set(s, { where: { ...s.where, to: { ...s.where.to, x: v } } }, g)" />,
-      <MeasureField :value="s.where.to.y" :label="`${s.name}, down at its end`" sort="length" :least="-5000" :most="5000" :step="1" @change="(v, g) => s.where.type === 'band' && set(s, { where: { ...s.where, to: { ...s.where.to, y: v } } }, g)" />,
+      from
+      <MeasureField
+        :value="s.where.from.x"
+        :label="`${s.name}, across at its start`"
+        sort="length"
+        :least="-5000"
+        :most="5000"
+        :step="1"
+        @change="
+          (v, g) =>
+            s.where.type === 'band' && set(s, { where: { ...s.where, from: { ...s.where.from, x: v } } }, g)
+        "
+      />,
+      <MeasureField
+        :value="s.where.from.y"
+        :label="`${s.name}, down at its start`"
+        sort="length"
+        :least="-5000"
+        :most="5000"
+        :step="1"
+        @change="
+          (v, g) =>
+            s.where.type === 'band' && set(s, { where: { ...s.where, from: { ...s.where.from, y: v } } }, g)
+        "
+      />
+      to
+      <MeasureField
+        :value="s.where.to.x"
+        :label="`${s.name}, across at its end`"
+        sort="length"
+        :least="-5000"
+        :most="5000"
+        :step="1"
+        @change="
+          (v, g) =>
+            s.where.type === 'band' && set(s, { where: { ...s.where, to: { ...s.where.to, x: v } } }, g)
+        "
+      />,
+      <MeasureField
+        :value="s.where.to.y"
+        :label="`${s.name}, down at its end`"
+        sort="length"
+        :least="-5000"
+        :most="5000"
+        :step="1"
+        @change="
+          (v, g) =>
+            s.where.type === 'band' && set(s, { where: { ...s.where, to: { ...s.where.to, y: v } } }, g)
+        "
+      />,
     </template>
-    <MeasureField :value="s.width" :label="`width of the ${s.name}`" sort="length" :least="0.5" :most="300" :step="0.5" drag @change="(v, g) => set(s, { width: v }, g)" /> wide, from
-    <MeasureField :value="s.start" :label="`${s.name}, thickness at the edge`" sort="thickness" :least="0" :most="thickness" :step="0.05" @change="(v, g) => set(s, { start: v }, g)" /> to
-    <MeasureField :value="s.end" :label="`${s.name}, thickness at its inner side`" sort="thickness" :least="0" :most="thickness" :step="0.05" @change="(v, g) => set(s, { end: v }, g)" />.
+    <MeasureField
+      :value="s.width"
+      :label="`width of the ${s.name}`"
+      sort="length"
+      :least="0.5"
+      :most="300"
+      :step="0.5"
+      drag
+      @change="(v, g) => set(s, { width: v }, g)"
+    />
+    wide, from
+    <MeasureField
+      :value="s.start"
+      :label="`${s.name}, thickness at the edge`"
+      sort="thickness"
+      :least="0"
+      :most="thickness"
+      :step="0.05"
+      @change="(v, g) => set(s, { start: v }, g)"
+    />
+    to
+    <MeasureField
+      :value="s.end"
+      :label="`${s.name}, thickness at its inner side`"
+      sort="thickness"
+      :least="0"
+      :most="thickness"
+      :step="0.05"
+      @change="(v, g) => set(s, { end: v }, g)"
+    />.
     <button class="plain link" @click="remove(s)">leave it out</button>
   </p>
   <ul v-if="made.length > 0" class="made">
     <li v-for="s in made" :key="s.key">
-      {{ s.name }}: {{ printWeight(Math.min(s.start, s.end), settings.unit) }} to {{ printWeight(Math.max(s.start, s.end), settings.unit) }} over {{ s.width.toFixed(1) }} mm, {{ degrees(s.slope) }}.
-      <span v-for="t in s.tools" :key="t.tool" class="tool" :class="{ not: t.not }"><span aria-hidden="true">{{ t.not ? '✕' : '✓' }}</span> {{ t.tool }}{{ t.not ? `: ${t.not}` : '' }} </span>
+      {{ s.name }}: {{ printWeight(Math.min(s.start, s.end), settings.unit) }} to
+      {{ printWeight(Math.max(s.start, s.end), settings.unit) }} over {{ s.width.toFixed(1) }} mm,
+      {{ degrees(s.slope) }}.
+      <span v-for="t in s.tools" :key="t.tool" class="tool" :class="{ not: t.not }"
+        ><span aria-hidden="true">{{ t.not ? '✕' : '✓' }}</span> {{ t.tool }}{{ t.not ? `: ${t.not}` : '' }}
+      </span>
     </li>
   </ul>
   <p class="row">

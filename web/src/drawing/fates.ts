@@ -2,20 +2,33 @@ import type { DrawnFate } from '@drumlin/core'
 
 /** What may become of an edge, as it is offered; each with why a maker would. */
 export const FATES = [
-  { value: 'raw-burnished', label: 'left raw and burnished', why: 'bevelled, rubbed and waxed; for vegetable tanned leather' },
-  { value: 'raw-painted', label: 'left raw and painted', why: 'thin coats sanded between; for chrome tanned or mixed leather' },
+  {
+    value: 'raw-burnished',
+    label: 'left raw and burnished',
+    why: 'bevelled, rubbed and waxed; for vegetable tanned leather',
+  },
+  {
+    value: 'raw-painted',
+    label: 'left raw and painted',
+    why: 'thin coats sanded between; for chrome tanned or mixed leather',
+  },
   { value: 'raw-left', label: 'left raw as cut', why: 'hidden in the work, or meant to show' },
   { value: 'turned', label: 'turned over', why: 'the border folded to the flesh side and stuck down' },
   { value: 'rolled', label: 'hemmed', why: 'a wide turned edge that is sewn with one row or two' },
   { value: 'bound', label: 'bound', why: 'wrapped in a strip that shows on both faces' },
   { value: 'sewn', label: 'sewn in a join', why: 'cut to size, the stitch line a margin in' },
-  { value: 'trimmed', label: 'sewn and trimmed flush', why: 'cut over size, trimmed and sanded after sewing' },
+  {
+    value: 'trimmed',
+    label: 'sewn and trimmed flush',
+    why: 'cut over size, trimmed and sanded after sewing',
+  },
   { value: 'doubled', label: 'on a fold', why: 'the piece is cut doubled; this edge is not cut' },
   { value: 'long', label: 'left long', why: 'cut to length on the work' },
 ] as const
 export type FateChoice = (typeof FATES)[number]['value']
 
-export const choiceOf = (fate: DrawnFate): FateChoice => (fate.type === 'raw' ? (`raw-${fate.finish}` as const) : fate.type)
+export const choiceOf = (fate: DrawnFate): FateChoice =>
+  fate.type === 'raw' ? (`raw-${fate.finish}` as const) : fate.type
 
 const TURNED = { school: 'even', atEdge: null, feather: 5, core: 'round', lines: 0, margin: 3 } as const
 
@@ -47,12 +60,24 @@ export function fateFor(choice: FateChoice, before: DrawnFate): DrawnFate {
 }
 
 export const SCHOOLS = [
-  { value: 'even', label: 'evenly from the fold-to line', why: 'half at the fold, nothing at the edge: even thickness all over' },
+  {
+    value: 'even',
+    label: 'evenly from the fold-to line',
+    why: 'half at the fold, nothing at the edge: even thickness all over',
+  },
   { value: 'fold', label: 'from the fold out', why: 'quick; leaves a ridge at the fold' },
-  { value: 'feather', label: 'at the last few millimetres only', why: 'full thickness in the turn, the step feathered away' },
+  {
+    value: 'feather',
+    label: 'at the last few millimetres only',
+    why: 'full thickness in the turn, the step feathered away',
+  },
 ] as const
 export const CORES = [
-  { value: 'round', label: 'rounded off', why: 'the board’s edge is sanded round: the leather bends over it' },
+  {
+    value: 'round',
+    label: 'rounded off',
+    why: 'the board’s edge is sanded round: the leather bends over it',
+  },
   { value: 'square', label: 'square', why: 'the board is cut square and left so: a little more is needed' },
 ] as const
 export const FINISHES = [

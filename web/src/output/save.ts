@@ -1,4 +1,12 @@
-import { type Derived, type Design, type Iron, type Leather, type LengthUnit, writeDesign, writeSvg } from '@drumlin/core'
+import {
+  type Derived,
+  type Design,
+  type Iron,
+  type Leather,
+  type LengthUnit,
+  writeDesign,
+  writeSvg,
+} from '@drumlin/core'
 import type { PdfAsked } from '../workers/pdf.worker.js'
 
 /** Letters and digits of a name, for a file. */
@@ -55,11 +63,20 @@ export async function savePdf(
   unit: LengthUnit,
   signal: AbortSignal,
 ): Promise<void> {
-  keep(await drawnPdf({ design, paper, unit }, signal), 'application/pdf', `${fileName(design.name)}-${paper}.pdf`)
+  keep(
+    await drawnPdf({ design, paper, unit }, signal),
+    'application/pdf',
+    `${fileName(design.name)}-${paper}.pdf`,
+  )
 }
 
 /** The sheet of test pieces of a leather. */
-export async function saveCoupons(leather: Leather, iron: Iron, unit: LengthUnit, signal: AbortSignal): Promise<void> {
+export async function saveCoupons(
+  leather: Leather,
+  iron: Iron,
+  unit: LengthUnit,
+  signal: AbortSignal,
+): Promise<void> {
   const bytes = await drawnPdf({ leather, iron, paper: 'a4', unit }, signal)
   keep(bytes, 'application/pdf', `test-pieces-${fileName(leather.name)}.pdf`)
 }

@@ -1,7 +1,15 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { RouterLink, useRoute, useRouter } from 'vue-router'
-import { ENTRIES, type Reckoned, type Term, entryMaybe, overrideNumber, prefilled, usedFor } from '@drumlin/core'
+import {
+  ENTRIES,
+  type Reckoned,
+  type Term,
+  entryMaybe,
+  overrideNumber,
+  prefilled,
+  usedFor,
+} from '@drumlin/core'
 import { useJob } from '../job/job.js'
 import EntryPanel from './EntryPanel.vue'
 

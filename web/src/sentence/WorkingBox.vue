@@ -43,7 +43,13 @@ const takeBack = (): void => void job.edit(giveBack(props.reckoned.label, [props
           v-else
           :value="reckoned.value"
           :label="reckoned.label"
-          :sort="reckoned.quantity === 'length' ? 'length' : reckoned.quantity === 'thickness' ? 'thickness' : 'count'"
+          :sort="
+            reckoned.quantity === 'length'
+              ? 'length'
+              : reckoned.quantity === 'thickness'
+                ? 'thickness'
+                : 'count'
+          "
           :least="reckoned.quantity === 'length' ? -200 : 0"
           :most="2000"
           :step="reckoned.quantity === 'thickness' ? 0.05 : 1"

@@ -25,7 +25,11 @@ const size = computed(() => {
 <template>
   <li class="card">
     <RouterLink :to="{ name: 'draft', params: { id: job.id } }" class="open">
-      <svg v-if="derived.pieces.length > 0" :viewBox="`-6 -6 ${arrangement.width + 12} ${arrangement.height + 12}`" aria-hidden="true">
+      <svg
+        v-if="derived.pieces.length > 0"
+        :viewBox="`-6 -6 ${arrangement.width + 12} ${arrangement.height + 12}`"
+        aria-hidden="true"
+      >
         <g
           v-for="{ item, move } in arrangement.placed"
           :key="item.id"

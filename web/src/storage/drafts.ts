@@ -5,7 +5,10 @@ const range = (id: string): IDBKeyRange => IDBKeyRange.bound([id, 0], [id, Infin
 
 /** The drafts kept of a job, oldest first. */
 export const listDrafts = async (jobId: string): Promise<DraftRecord[]> =>
-  (await (await database()).getAll('drafts', range(jobId))).map((d) => ({ ...d, design: designUpToDate(d.design) }))
+  (await (await database()).getAll('drafts', range(jobId))).map((d) => ({
+    ...d,
+    design: designUpToDate(d.design),
+  }))
 
 /** Keeps the design as it is now under its draft's name. */
 export async function keepDraft(design: Design, now: number): Promise<DraftRecord> {

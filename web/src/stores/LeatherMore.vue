@@ -1,11 +1,17 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { HIDE_PARTS, type HidePart, type Leather, type Learnt, lessonsOf, printWeight, withLessons } from '@drumlin/core'
+import {
+      type Leather,
+  type Learnt,
+  lessonsOf,
+  printWeight,
+  withLessons,
+} from '@drumlin/core'
 import { useSettings } from '../app/settings.js'
 import { useStores } from '../job/stores.js'
 import { saveCoupons } from '../output/save.js'
 import MeasureField from '../sentence/MeasureField.vue'
-import NameField from '../sentence/NameField.vue'
+import HideParts from './HideParts.vue'
 import TrialForm from './TrialForm.vue'
 
 const props = defineProps<{ leather: Leather }>()
@@ -17,14 +23,14 @@ const failed = ref('')
 const drawing = ref(false)
 
 const mean = computed(() => props.leather.measured.reduce((a, b) => a + b, 0) / props.leather.measured.length)
-const addSpot = (): void => set({ measured: [...props.leather.measured, props.leather.measured.at(-1) ?? props.leather.thickness], use: 'measured' })
-const spot = (i: number, v: number): void => set({ measured: props.leather.measured.map((m, k) => (k === i ? v : m)) })
+const addSpot = (): void =>
+  set({
+    measured: [...props.leather.measured, props.leather.measured.at(-1) ?? props.leather.thickness],
+    use: 'measured',
+  })
+const spot = (i: number, v: number): void =>
+  set({ measured: props.leather.measured.map((m, k) => (k === i ? v : m)) })
 const dropSpot = (i: number): void => set({ measured: props.leather.measured.filter((_, k) => k !== i) })
-
-const addPart = (): void => set({ parts: [...props.leather.parts, { part: 'side', area: 100, price: 0, currency: 'EUR' }] })
-const part = (i: number, more: Partial<HidePart>): void => set({ parts: props.leather.parts.map((p, k) => (k === i ? { ...p, ...more } : p)) })
-const dropPart = (i: number): void => set({ parts: props.leather.parts.filter((_, k) => k !== i) })
-const perDm2 = (p: HidePart): string => (p.price > 0 ? `${(p.price / p.area).toFixed(2)} ${p.currency} per dm²` : '')
 
 const lessons = computed(() => lessonsOf(props.leather))
 const ROWS = [
@@ -58,41 +64,99 @@ async function print(): Promise<void> {
       <h3>Measured</h3>
       <p v-if="leather.measured.length > 0">
         <template v-for="(m, i) in leather.measured" :key="i">
-          <MeasureField :value="m" :label="`spot ${i + 1} of ${leather.name}`" sort="thickness" :least="0.2" :most="8" :step="0.05" @change="(v) => spot(i, v)" />
-          <button class="plain link" :aria-label="`Take out spot ${i + 1}`" @click="dropSpot(i)">×</button>{{ ' ' }}
+          <MeasureField
+            :value="m"
+            :label="`spot ${i + 1} of ${leather.name}`"
+            sort="thickness"
+            :least="0.2"
+            :most="8"
+            :step="0.05"
+            @change="(v) => spot(i, v)"
+          />
+          <button class="plain link" :aria-label="`Take out spot ${i + 1}`" @click="dropSpot(i)">×</button
+          >{{ ' ' }}
         </template>
         : {{ printWeight(mean, settings.unit) }} on average
       </p>
-      <p v-else class="quiet">No spot is measured yet; several, from backbone to belly, say what the hide really is.</p>
+      <p v-else class="quiet">
+        No spot is measured yet; several, from backbone to belly, say what the hide really is.
+      </p>
       <p><button class="act" @click="addSpot">Add a spot</button></p>
       <p>
-        It stretches <MeasureField :value="leather.stretch.along" :label="`stretch along the backbone of ${leather.name}`" sort="share" :least="0" :most="0.5" :step="0.01" @change="(along) => set({ stretch: { ...leather.stretch, along } })" /> along the backbone and
-        <MeasureField :value="leather.stretch.across" :label="`stretch across the backbone of ${leather.name}`" sort="share" :least="0" :most="0.5" :step="0.01" @change="(across) => set({ stretch: { ...leather.stretch, across } })" /> across it, as shares.
+        It stretches
+        <MeasureField
+          :value="leather.stretch.along"
+          :label="`stretch along the backbone of ${leather.name}`"
+          sort="share"
+          :least="0"
+          :most="0.5"
+          :step="0.01"
+          @change="(along) => set({ stretch: { ...leather.stretch, along } })"
+        />
+        along the backbone and
+        <MeasureField
+          :value="leather.stretch.across"
+          :label="`stretch across the backbone of ${leather.name}`"
+          sort="share"
+          :least="0"
+          :most="0.5"
+          :step="0.01"
+          @change="(across) => set({ stretch: { ...leather.stretch, across } })"
+        />
+        across it, as shares.
       </p>
       <p>
-        In a turned edge <MeasureField :value="leather.turn" :label="`neutral share in a turn of ${leather.name}`" sort="share" :least="0.3" :most="0.75" :step="0.01" @change="(turn) => set({ turn })" /> of its thickness keeps its length; a skive to nothing leaves
-        <MeasureField :value="leather.atEdge" :label="`left at a skived edge of ${leather.name}`" sort="thickness" :least="0" :most="2" :step="0.05" @change="(atEdge) => set({ atEdge })" />; it takes
-        <MeasureField :value="leather.threadFactor" :label="`thread factor of ${leather.name}`" sort="share" :least="0.7" :most="1.5" :step="0.01" @change="(threadFactor) => set({ threadFactor })" /> × the thread of the formula.
+        In a turned edge
+        <MeasureField
+          :value="leather.turn"
+          :label="`neutral share in a turn of ${leather.name}`"
+          sort="share"
+          :least="0.3"
+          :most="0.75"
+          :step="0.01"
+          @change="(turn) => set({ turn })"
+        />
+        of its thickness keeps its length; a skive to nothing leaves
+        <MeasureField
+          :value="leather.atEdge"
+          :label="`left at a skived edge of ${leather.name}`"
+          sort="thickness"
+          :least="0"
+          :most="2"
+          :step="0.05"
+          @change="(atEdge) => set({ atEdge })"
+        />; it takes
+        <MeasureField
+          :value="leather.threadFactor"
+          :label="`thread factor of ${leather.name}`"
+          sort="share"
+          :least="0.7"
+          :most="1.5"
+          :step="0.01"
+          @change="(threadFactor) => set({ threadFactor })"
+        />
+        × the thread of the formula.
       </p>
-      <h3>On the shelf</h3>
-      <p v-for="(p, i) in leather.parts" :key="i">
-        <select :value="p.part" :aria-label="`part ${i + 1} of ${leather.name}`" @change="part(i, { part: ($event.target as HTMLSelectElement).value as HidePart['part'] })"><option v-for="o in HIDE_PARTS" :key="o">{{ o }}</option></select>,
-        <MeasureField :value="p.area" :label="`area of part ${i + 1} in dm²`" sort="share" :least="0.5" :most="800" :step="1" @change="(area) => part(i, { area })" /> dm², paid
-        <MeasureField :value="p.price" :label="`price of part ${i + 1}`" sort="share" :least="0" :most="100000" :step="1" @change="(price) => part(i, { price })" />
-        <NameField :value="p.currency" :label="`currency of part ${i + 1}`" :most="3" @change="(c) => part(i, { currency: c.toUpperCase() })" />
-        <span class="quiet">{{ perDm2(p) }}</span>
-        <button class="plain link" :aria-label="`Take out part ${i + 1}`" @click="dropPart(i)">take out</button>
-      </p>
-      <p><button class="act" @click="addPart">Add a hide or a part of one</button></p>
+      <HideParts :leather="leather" @change="(parts) => set({ parts })" />
     </section>
     <section :aria-label="`Test pieces of ${leather.name}`">
       <h3>Test pieces</h3>
       <p class="quiet">Print the sheet, make its four pieces, measure, and write down what came out.</p>
-      <p><button class="act" :disabled="drawing" @click="print">Print the test pieces</button> <span v-if="drawing" role="status">drawing …</span></p>
+      <p>
+        <button class="act" :disabled="drawing" @click="print">Print the test pieces</button>
+        <span v-if="drawing" role="status">drawing …</span>
+      </p>
       <p v-if="failed" role="alert" class="failed">{{ failed }}</p>
       <TrialForm :leather="leather" @change="(trials) => set({ trials })" />
       <table v-if="known">
-        <thead><tr><th scope="col">learnt</th><th scope="col">now</th><th scope="col">says</th><th scope="col">how sure</th></tr></thead>
+        <thead>
+          <tr>
+            <th scope="col">learnt</th>
+            <th scope="col">now</th>
+            <th scope="col">says</th>
+            <th scope="col">how sure</th>
+          </tr>
+        </thead>
         <tbody>
           <template v-for="r in ROWS" :key="r.key">
             <tr v-if="lessons[r.key]" :data-lesson="r.key">
@@ -104,8 +168,14 @@ async function print(): Promise<void> {
           </template>
         </tbody>
       </table>
-      <p v-if="known"><button class="act main" @click="emit('change', withLessons(leather))">Reckon with what was learnt</button></p>
-      <p v-if="known" class="quiet">Jobs keep their own copy of a leather; choose it again there to reckon with the new numbers.</p>
+      <p v-if="known">
+        <button class="act main" @click="emit('change', withLessons(leather))">
+          Reckon with what was learnt
+        </button>
+      </p>
+      <p v-if="known" class="quiet">
+        Jobs keep their own copy of a leather; choose it again there to reckon with the new numbers.
+      </p>
     </section>
   </div>
 </template>

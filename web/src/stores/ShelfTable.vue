@@ -75,19 +75,29 @@ async function putBack(): Promise<void> {
         </thead>
         <tbody>
           <template v-for="g in rows" :key="g.id">
-          <tr :data-good="g.id">
-            <td v-for="c in COLUMNS[shelf]" :key="c.key">
-              <GoodCell :good="g" :column="c" @change="(to) => change(g, c.key, to)" />
-            </td>
-            <td class="acts">
-              <button v-if="shelf === 'leathers'" class="plain link" :aria-label="`More of ${g.name}`" :aria-expanded="shown === g.id ? 'true' : 'false'" @click="shown = shown === g.id ? undefined : g.id">more</button>
-              <button class="plain link" :aria-label="`Copy ${g.name}`" @click="copy(g)">copy</button>
-              <button class="plain link" :aria-label="`Remove ${g.name}`" @click="remove(g)">remove</button>
-            </td>
-          </tr>
-          <tr v-if="shown === g.id && shelf === 'leathers'">
-            <td :colspan="COLUMNS[shelf].length + 1" class="more"><LeatherMore :leather="g as Leather" @change="take" /></td>
-          </tr>
+            <tr :data-good="g.id">
+              <td v-for="c in COLUMNS[shelf]" :key="c.key">
+                <GoodCell :good="g" :column="c" @change="(to) => change(g, c.key, to)" />
+              </td>
+              <td class="acts">
+                <button
+                  v-if="shelf === 'leathers'"
+                  class="plain link"
+                  :aria-label="`More of ${g.name}`"
+                  :aria-expanded="shown === g.id ? 'true' : 'false'"
+                  @click="shown = shown === g.id ? undefined : g.id"
+                >
+                  more
+                </button>
+                <button class="plain link" :aria-label="`Copy ${g.name}`" @click="copy(g)">copy</button>
+                <button class="plain link" :aria-label="`Remove ${g.name}`" @click="remove(g)">remove</button>
+              </td>
+            </tr>
+            <tr v-if="shown === g.id && shelf === 'leathers'">
+              <td :colspan="COLUMNS[shelf].length + 1" class="more">
+                <LeatherMore :leather="g as Leather" @change="take" />
+              </td>
+            </tr>
           </template>
         </tbody>
       </table>

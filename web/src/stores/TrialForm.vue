@@ -18,15 +18,43 @@ interface Ask {
   readonly most: number
   readonly step: number
 }
-const ask = (key: string, label: string, sort: MeasureSort, least: number, most: number, step: number): Ask => ({ key, label, sort, least, most, step })
+const ask = (
+  key: string,
+  label: string,
+  sort: MeasureSort,
+  least: number,
+  most: number,
+  step: number,
+): Ask => ({ key, label, sort, least, most, step })
 /** What each test piece asks for, in the order it is measured. Angles are written in degrees. */
 const ASKS: Readonly<Record<Sort, readonly Ask[]>> = {
-  fold: [ask('degrees', 'folded, degrees', 'share', 20, 360, 5), ask('radius', 'round a radius of', 'fine', 0, 60, 0.5), ask('used', 'used up', 'fine', 0.1, 400, 0.1)],
-  turn: [ask('added', 'cut beyond the edge', 'fine', 1, 80, 0.1), ask('core', 'over a core of', 'thickness', 0, 10, 0.1), ask('landed', 'landed at', 'fine', 0.5, 80, 0.1)],
-  skive: [ask('wanted', 'wanted at the edge', 'thickness', 0, 6, 0.05), ask('left', 'left at the edge', 'thickness', 0, 6, 0.05)],
-  thread: [ask('stitches', 'stitches', 'count', 2, 400, 1), ask('pitch', 'pitch', 'pitch', 1.5, 12, 0.01), ask('stack', 'thickness sewn', 'thickness', 0.2, 30, 0.05), ask('used', 'thread used', 'length', 10, 20000, 1)],
+  fold: [
+    ask('degrees', 'folded, degrees', 'share', 20, 360, 5),
+    ask('radius', 'round a radius of', 'fine', 0, 60, 0.5),
+    ask('used', 'used up', 'fine', 0.1, 400, 0.1),
+  ],
+  turn: [
+    ask('added', 'cut beyond the edge', 'fine', 1, 80, 0.1),
+    ask('core', 'over a core of', 'thickness', 0, 10, 0.1),
+    ask('landed', 'landed at', 'fine', 0.5, 80, 0.1),
+  ],
+  skive: [
+    ask('wanted', 'wanted at the edge', 'thickness', 0, 6, 0.05),
+    ask('left', 'left at the edge', 'thickness', 0, 6, 0.05),
+  ],
+  thread: [
+    ask('stitches', 'stitches', 'count', 2, 400, 1),
+    ask('pitch', 'pitch', 'pitch', 1.5, 12, 0.01),
+    ask('stack', 'thickness sewn', 'thickness', 0.2, 30, 0.05),
+    ask('used', 'thread used', 'length', 10, 20000, 1),
+  ],
 }
-const NAMES: Readonly<Record<Sort, string>> = { fold: 'fold strip', turn: 'turned-edge strip', skive: 'skive strip', thread: 'row of holes' }
+const NAMES: Readonly<Record<Sort, string>> = {
+  fold: 'fold strip',
+  turn: 'turned-edge strip',
+  skive: 'skive strip',
+  thread: 'row of holes',
+}
 const plan = computed(() => couponPlan(props.leather, stores.all.irons[1] ?? stores.all.irons[0]!))
 const sort = ref<Sort>('fold')
 const written = ref<Record<string, number>>({})
@@ -51,7 +79,8 @@ const usual = computed((): Record<string, number> => {
     'thread used': Math.round(p.thread),
   }
 })
-const valueOf = (key: string): number => written.value[`${sort.value} ${key}`] ?? usual.value[`${sort.value} ${key}`]!
+const valueOf = (key: string): number =>
+  written.value[`${sort.value} ${key}`] ?? usual.value[`${sort.value} ${key}`]!
 function trial(): Trial {
   const v = (key: string): number => valueOf(key)
   switch (sort.value) {
@@ -62,7 +91,13 @@ function trial(): Trial {
     case 'skive':
       return { type: 'skive', wanted: v('wanted'), left: v('left') }
     case 'thread':
-      return { type: 'thread', stitches: v('stitches'), pitch: v('pitch'), stack: v('stack'), used: v('used') }
+      return {
+        type: 'thread',
+        stitches: v('stitches'),
+        pitch: v('pitch'),
+        stack: v('stack'),
+        used: v('used'),
+      }
   }
 }
 function add(): void {
@@ -82,10 +117,20 @@ const said = (t: Trial): string =>
 
 <template>
   <p>
-    <label>Measured on the
-      <select v-model="sort" aria-label="which test piece"><option v-for="(label, key) in NAMES" :key="key" :value="key">{{ label }}</option></select></label>:
+    <label
+      >Measured on the
+      <select v-model="sort" aria-label="which test piece">
+        <option v-for="(label, key) in NAMES" :key="key" :value="key">{{ label }}</option>
+      </select></label
+    >:
     <template v-for="a in ASKS[sort]" :key="`${sort} ${a.key}`">
-      {{ a.label }} <MeasureField v-bind="{ sort: a.sort, least: a.least, most: a.most, step: a.step }" :value="valueOf(a.key)" :label="`${NAMES[sort]}: ${a.label}`" @change="(v) => (written[`${sort} ${a.key}`] = v)" />{{ ' ' }}
+      {{ a.label }}
+      <MeasureField
+        v-bind="{ sort: a.sort, least: a.least, most: a.most, step: a.step }"
+        :value="valueOf(a.key)"
+        :label="`${NAMES[sort]}: ${a.label}`"
+        @change="(v) => (written[`${sort} ${a.key}`] = v)"
+      />{{ ' ' }}
     </template>
     <button class="act" @click="add">Write it down</button>
   </p>
@@ -93,7 +138,18 @@ const said = (t: Trial): string =>
   <ul v-if="leather.trials.length > 0">
     <li v-for="(t, i) in leather.trials" :key="i">
       {{ NAMES[t.type] }}: {{ said(t) }}
-      <button class="plain link" :aria-label="`Take out test ${i + 1}`" @click="emit('change', leather.trials.filter((_, k) => k !== i))">take out</button>
+      <button
+        class="plain link"
+        :aria-label="`Take out test ${i + 1}`"
+        @click="
+          emit(
+            'change',
+            leather.trials.filter((_, k) => k !== i),
+          )
+        "
+      >
+        take out
+      </button>
     </li>
   </ul>
 </template>

@@ -10,7 +10,17 @@ import type {
   IPolylineEntity,
   ISplineEntity,
 } from 'dxf-parser'
-import { type Path, type Point, type Segment, arc, circlePoint, cubic, line, openPath, pointDistance } from '../../geometry/index.js'
+import {
+  type Path,
+  type Point,
+  type Segment,
+  arc,
+  circlePoint,
+  cubic,
+  line,
+  openPath,
+  pointDistance,
+} from '../../geometry/index.js'
 import { splineCubics } from './spline.js'
 
 /** From the file's plane (y up) to ours (y down), through the placements an entity stands in. */
@@ -85,7 +95,8 @@ function polyline(vertices: readonly { x: number; y: number; bulge?: number }[],
 function ellipseOf(e: IEllipseEntity): Segment[] {
   const major = Math.hypot(e.majorAxisEndPoint.x, e.majorAxisEndPoint.y)
   const turn = Math.atan2(e.majorAxisEndPoint.y, e.majorAxisEndPoint.x)
-  const sweep = e.endAngle > e.startAngle ? e.endAngle - e.startAngle : e.endAngle - e.startAngle + 2 * Math.PI
+  const sweep =
+    e.endAngle > e.startAngle ? e.endAngle - e.startAngle : e.endAngle - e.startAngle + 2 * Math.PI
   const unit = arcOf({ x: 0, y: 0 }, 1, e.startAngle, sweep) as Segment & { type: 'arc' }
   const [cos, sin] = [Math.cos(turn), Math.sin(turn)]
   const place: Place = (p) => {
@@ -96,7 +107,10 @@ function ellipseOf(e: IEllipseEntity): Segment[] {
 }
 
 /** The strokes of one entity in its own plane, with whether it is a ring. */
-function strokesOf(entity: IEntity, notes: Set<string>): { segments: Segment[]; closed: boolean } | undefined {
+function strokesOf(
+  entity: IEntity,
+  notes: Set<string>,
+): { segments: Segment[]; closed: boolean } | undefined {
   switch (entity.type) {
     case 'LINE': {
       const [a, b] = (entity as ILineEntity).vertices
@@ -109,7 +123,10 @@ function strokesOf(entity: IEntity, notes: Set<string>): { segments: Segment[]; 
     }
     case 'CIRCLE': {
       const { center, radius } = entity as ICircleEntity
-      return { segments: [arcOf(center, radius, 0, Math.PI), arcOf(center, radius, Math.PI, Math.PI)], closed: true }
+      return {
+        segments: [arcOf(center, radius, 0, Math.PI), arcOf(center, radius, Math.PI, Math.PI)],
+        closed: true,
+      }
     }
     case 'LWPOLYLINE':
     case 'POLYLINE': {
@@ -140,12 +157,20 @@ function mirrored(entity: IEntity): boolean {
 }
 
 /** Takes the strokes of entities, and of the blocks they put in place. */
-export function takeEntities(entities: readonly IEntity[], dxf: IDxf, place: Place, taken: Taken, depth = 0): void {
+export function takeEntities(
+  entities: readonly IEntity[],
+  dxf: IDxf,
+  place: Place,
+  taken: Taken,
+  depth = 0,
+): void {
   for (const entity of entities) {
     const seen: Place = mirrored(entity) ? (p) => place({ x: -p.x, y: p.y }) : place
     if (entity.type === 'INSERT') {
       const insert = entity as IInsertEntity
-      const block = (dxf.blocks as Record<string, { entities?: IEntity[]; position?: Point }> | undefined)?.[insert.name]
+      const block = (dxf.blocks as Record<string, { entities?: IEntity[]; position?: Point }> | undefined)?.[
+        insert.name
+      ]
       if (!block?.entities || depth > DEEPEST) {
         taken.notes.add(`The block “${insert.name}” is not in the file and was left out.`)
         continue

@@ -16,10 +16,17 @@ export function splineCubics(points: readonly Point[], knots: readonly number[],
       [control, vector] = inserted(control, vector, degree, knot)
   // Before the first knot of the curve's own range there may be more control points.
   const first = vector.findLastIndex((k) => Math.abs(k - from) < SAME_KNOT) - degree
-  return stops.slice(1).map((_, i) => bezier(control.slice(first + i * degree, first + (i + 1) * degree + 1), degree))
+  return stops
+    .slice(1)
+    .map((_, i) => bezier(control.slice(first + i * degree, first + (i + 1) * degree + 1), degree))
 }
 
-function inserted(control: readonly Point[], knots: readonly number[], degree: number, knot: number): [Point[], number[]] {
+function inserted(
+  control: readonly Point[],
+  knots: readonly number[],
+  degree: number,
+  knot: number,
+): [Point[], number[]] {
   const k = knots.findLastIndex((one) => one <= knot + 1e-12)
   const out: Point[] = []
   for (let i = 0; i <= control.length; i += 1) {
@@ -37,6 +44,9 @@ function inserted(control: readonly Point[], knots: readonly number[], degree: n
 
 function bezier(p: readonly Point[], degree: number): Segment {
   if (degree === 3) return cubic(p[0]!, p[1]!, p[2]!, p[3]!)
-  const two = (end: Point): Point => ({ x: end.x + (2 / 3) * (p[1]!.x - end.x), y: end.y + (2 / 3) * (p[1]!.y - end.y) })
+  const two = (end: Point): Point => ({
+    x: end.x + (2 / 3) * (p[1]!.x - end.x),
+    y: end.y + (2 / 3) * (p[1]!.y - end.y),
+  })
   return cubic(p[0]!, two(p[0]!), two(p[2]!), p[2]!)
 }

@@ -9,7 +9,19 @@ import { arrangeInRows } from '../../reckon/index.js'
 const GAP = 14
 const WIDE = 420
 /** Colours by number, so that a cutter can be told what to do with each layer. */
-const COLOURS: Readonly<Record<string, number>> = { cut: 7, holes: 1, fold: 5, 'fold-to': 4, finished: 8, notches: 3, marks: 6, skive: 9, label: 8, grain: 8, glue: 9 }
+const COLOURS: Readonly<Record<string, number>> = {
+  cut: 7,
+  holes: 1,
+  fold: 5,
+  'fold-to': 4,
+  finished: 8,
+  notches: 3,
+  marks: 6,
+  skive: 9,
+  label: 8,
+  grain: 8,
+  glue: 9,
+}
 
 /** Tangent of a quarter of the angle; y is turned to grow upwards, so the sense turns with it. */
 const bulgeOf = (s: Segment): number => (s.type === 'arc' ? -Math.tan(s.sweep / 4) : 0)
@@ -70,7 +82,9 @@ export function writeDxf(derived: Derived, unit: LengthUnit = 'mm'): string {
   const dxf = new DxfWriter()
   dxf.setUnits(Units.Millimeters)
   const { placed } = arrangeInRows(derived.pieces, pieceOutline, WIDE, GAP)
-  const all = placed.flatMap(({ item, move }) => pieceDrawing(item, derived.design, unit).map((d) => drawnMoved(d, move)))
+  const all = placed.flatMap(({ item, move }) =>
+    pieceDrawing(item, derived.design, unit).map((d) => drawnMoved(d, move)),
+  )
   for (const layer of new Set(all.map((d) => d.layer))) dxf.addLayer(layer, COLOURS[layer] ?? 7, 'Continuous')
   for (const drawn of all) addDrawn(dxf, drawn)
   return dxf.stringify()

@@ -1,4 +1,13 @@
-import { type Path, type Segment, boxHeight, boxWidth, pathBox, pathLength, pathReversed, pointDistance } from '../../geometry/index.js'
+import {
+  type Path,
+  type Segment,
+  boxHeight,
+  boxWidth,
+  pathBox,
+  pathLength,
+  pathReversed,
+  pointDistance,
+} from '../../geometry/index.js'
 
 /** A line found in a file, in the file's own units, y growing downwards. */
 export interface FoundPath {
@@ -17,11 +26,10 @@ export interface Found {
 }
 
 export type FoundResult =
-  | { readonly ok: true; readonly found: Found }
-  | { readonly ok: false; readonly why: string }
+  { readonly ok: true; readonly found: Found } | { readonly ok: false; readonly why: string }
 
 /** The largest drawing file that is read, in characters. */
-export const LARGEST_FILE = 5_000_000
+const LARGEST_FILE = 5_000_000
 
 /** What is said of a file that is too large; undefined where it is not. */
 export const tooLarge = (text: string): string | undefined =>
@@ -44,7 +52,7 @@ export function chainedPaths(loose: readonly FoundPath[]): { closed: FoundPath[]
   for (const first of loose) {
     if (!left.delete(first)) continue
     let chain: Chain = { name: first.name, segments: first.path.segments }
-    for (let grown = true; grown && !first.path.closed; ) {
+    for (let grown = true; grown && !first.path.closed;) {
       const end = chain.segments[chain.segments.length - 1]!.to
       if (chain.segments.length > 1 && pointDistance(end, chain.segments[0]!.from) <= near) break
       const next = [...left].find((l) => !l.path.closed && touches(l.path, end, near))
@@ -55,12 +63,17 @@ export function chainedPaths(loose: readonly FoundPath[]): { closed: FoundPath[]
       }
     }
     const { segments, name } = chain
-    const ring = first.path.closed || (segments.length > 1 && pointDistance(segments[segments.length - 1]!.to, segments[0]!.from) <= near)
+    const ring =
+      first.path.closed ||
+      (segments.length > 1 && pointDistance(segments[segments.length - 1]!.to, segments[0]!.from) <= near)
     const path: Path = { segments: ring ? meeting(segments) : segments, closed: ring }
     ;(ring ? closed : open).push({ name, path })
   }
   const size = (f: FoundPath): number => pathLength(f.path)
-  return { closed: closed.toSorted((a, b) => size(b) - size(a)), open: open.toSorted((a, b) => size(b) - size(a)) }
+  return {
+    closed: closed.toSorted((a, b) => size(b) - size(a)),
+    open: open.toSorted((a, b) => size(b) - size(a)),
+  }
 }
 
 const ends = (path: Path) => [path.segments[0]!.from, path.segments[path.segments.length - 1]!.to] as const

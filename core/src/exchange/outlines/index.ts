@@ -2,7 +2,6 @@ export {
   type Found,
   type FoundPath,
   type FoundResult,
-  LARGEST_FILE,
   chainedPaths,
   outlineProblem,
   tooLarge,

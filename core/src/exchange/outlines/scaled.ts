@@ -4,7 +4,10 @@ import type { FoundPath } from './found.js'
 /** An outline of a file in mm, moved so that its box begins at the origin. */
 export function scaledPath({ path }: FoundPath, mmPerUnit: number): Path {
   const box = pathBox(path)
-  const at = (p: { x: number; y: number }) => ({ x: (p.x - box.left) * mmPerUnit, y: (p.y - box.top) * mmPerUnit })
+  const at = (p: { x: number; y: number }) => ({
+    x: (p.x - box.left) * mmPerUnit,
+    y: (p.y - box.top) * mmPerUnit,
+  })
   return {
     ...path,
     segments: path.segments.map((s) => {

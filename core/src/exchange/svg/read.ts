@@ -4,9 +4,25 @@ import { type Path, type Point, type Segment, arc, cubic, line, pointDistance } 
 import { type FoundPath, type FoundResult, chainedPaths, tooLarge } from '../outlines/index.js'
 
 /** mm of the units a length attribute may have; bare numbers and px do not say how large the drawing is meant. */
-const UNIT_MM: Readonly<Record<string, number>> = { mm: 1, cm: 10, in: 25.4, pt: 25.4 / 72, pc: 25.4 / 6, Q: 0.25 }
+const UNIT_MM: Readonly<Record<string, number>> = {
+  mm: 1,
+  cm: 10,
+  in: 25.4,
+  pt: 25.4 / 72,
+  pc: 25.4 / 6,
+  Q: 0.25,
+}
 /** Elements whose insides are not drawn where they stand. */
-const HIDDEN = new Set(['defs', 'symbol', 'clipPath', 'mask', 'pattern', 'marker', 'linearGradient', 'radialGradient'])
+const HIDDEN = new Set([
+  'defs',
+  'symbol',
+  'clipPath',
+  'mask',
+  'pattern',
+  'marker',
+  'linearGradient',
+  'radialGradient',
+])
 
 interface Frame {
   readonly transform: string
@@ -15,7 +31,12 @@ interface Frame {
 
 class Malformed extends Error {}
 
-const numberOf = (attributes: Readonly<Record<string, string>>, name: string, where: string, otherwise?: number): number => {
+const numberOf = (
+  attributes: Readonly<Record<string, string>>,
+  name: string,
+  where: string,
+  otherwise?: number,
+): number => {
   const text = attributes[name]
   if (text === undefined && otherwise !== undefined) return otherwise
   const value = Number.parseFloat(text ?? '')
@@ -33,9 +54,13 @@ function unitOf(attributes: Readonly<Record<string, string>>): number | undefine
     const match = /^\s*([-+\d.eE]+)\s*([a-zA-Z]+)\s*$/.exec(attributes[name] ?? '')
     const unit = match ? UNIT_MM[match[2]!] : undefined
     if (!match || unit === undefined) continue
-    const box = (attributes.viewBox ?? '').trim().split(/[\s,]+/).map(Number)
+    const box = (attributes.viewBox ?? '')
+      .trim()
+      .split(/[\s,]+/)
+      .map(Number)
     const across = box.length === 4 ? box[index]! : Number(match[1])
-    if (across > 0 && Number(match[1]) > 0) return box.length === 4 ? (Number(match[1]) * unit) / across : unit
+    if (across > 0 && Number(match[1]) > 0)
+      return box.length === 4 ? (Number(match[1]) * unit) / across : unit
   }
   return undefined
 }
@@ -85,7 +110,10 @@ function arcBetween(from: Point, to: Point, radius: number, large: boolean, cloc
 /** The strokes of one path element, each as a path. */
 function pathsOf(data: string, transform: string, where: string): Path[] {
   const parsed = svgpath(data) as ReturnType<typeof svgpath> & { err?: string }
-  if (parsed.err) throw new Malformed(`the outline of the ${where} stops making sense: ${parsed.err.replace(/^SvgPath: /, '')}`)
+  if (parsed.err)
+    throw new Malformed(
+      `the outline of the ${where} stops making sense: ${parsed.err.replace(/^SvgPath: /, '')}`,
+    )
   const plain = parsed.transform(transform).abs().unshort()
   const paths: Path[] = []
   let segments: Segment[] = []
@@ -97,7 +125,10 @@ function pathsOf(data: string, transform: string, where: string): Path[] {
   plain.iterate((segment, _index, x, y) => {
     const from = { x, y }
     const [command, ...n] = segment as unknown as [string, ...number[]]
-    const to = { x: command === 'V' ? x : command === 'H' ? n[0]! : n[n.length - 2]!, y: command === 'H' ? y : n[n.length - 1]! }
+    const to = {
+      x: command === 'V' ? x : command === 'H' ? n[0]! : n[n.length - 2]!,
+      y: command === 'H' ? y : n[n.length - 1]!,
+    }
     const add = (s: Segment): void => void (pointDistance(s.from, s.to) > 0 && segments.push(s))
     if (command === 'M') {
       finish(false)
@@ -118,17 +149,24 @@ function pathsOf(data: string, transform: string, where: string): Path[] {
     } else add(line(from, to))
   })
   finish(false)
-  const ended = (p: Path): boolean => p.segments.length > 1 && pointDistance(p.segments[p.segments.length - 1]!.to, p.segments[0]!.from) < 1e-9
+  const ended = (p: Path): boolean =>
+    p.segments.length > 1 && pointDistance(p.segments[p.segments.length - 1]!.to, p.segments[0]!.from) < 1e-9
   return paths.map((p) => (ended(p) ? { ...p, closed: true } : p))
 }
 
 /** An arc of an ellipse as curves, by the path library. */
 function ellipse(from: Point, segment: readonly (string | number)[]): Segment[] {
-  const [whole] = [svgpath(`M${from.x} ${from.y}${segment.join(' ')}`).unarc().abs().unshort()]
+  const [whole] = [
+    svgpath(`M${from.x} ${from.y}${segment.join(' ')}`)
+      .unarc()
+      .abs()
+      .unshort(),
+  ]
   const out: Segment[] = []
   whole.iterate((s, _index, x, y) => {
     const [command, ...n] = s as unknown as [string, ...number[]]
-    if (command === 'C') out.push(cubic({ x, y }, { x: n[0]!, y: n[1]! }, { x: n[2]!, y: n[3]! }, { x: n[4]!, y: n[5]! }))
+    if (command === 'C')
+      out.push(cubic({ x, y }, { x: n[0]!, y: n[1]! }, { x: n[2]!, y: n[3]! }, { x: n[4]!, y: n[5]! }))
   })
   return out
 }
@@ -151,7 +189,8 @@ export function readSvgPaths(text: string): FoundResult {
       root = name === 'svg'
       unit = unitOf(a)
     }
-    const hidden = above.hidden || HIDDEN.has(name) || a.display === 'none' || /display\s*:\s*none/.test(a.style ?? '')
+    const hidden =
+      above.hidden || HIDDEN.has(name) || a.display === 'none' || /display\s*:\s*none/.test(a.style ?? '')
     const transform = `${above.transform} ${a.transform ?? ''}`.trim()
     frames.push({ transform, hidden })
     if (hidden) return
@@ -161,7 +200,8 @@ export function readSvgPaths(text: string): FoundResult {
     const data = dataOf(name, a)
     if (data === undefined) return
     const label = a.id ?? `${name} ${loose.length + 1}`
-    for (const path of pathsOf(data, transform, `<${name}>${a.id ? ` “${a.id}”` : ''}`)) loose.push({ name: label, path })
+    for (const path of pathsOf(data, transform, `<${name}>${a.id ? ` “${a.id}”` : ''}`))
+      loose.push({ name: label, path })
   })
   parser.on('closetag', () => void frames.pop())
   parser.on('error', (error) => {

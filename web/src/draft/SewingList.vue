@@ -1,0 +1,93 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { type Derived, SEWING_SENTENCES, printWeight } from '@drumlin/core'
+import { useSettings } from '../app/settings.js'
+import SentenceLine from '../sentence/SentenceLine.vue'
+import WorkingBox from '../sentence/WorkingBox.vue'
+
+/** The runs that go through a piece, with holes, thickness and thread. */
+const props = defineProps<{ derived: Derived; pieceId: string }>()
+const settings = useSettings()
+const runs = computed(() =>
+  props.derived.runs.filter((r) =>
+    r.join.through.some((id) =>
+      props.derived.works[0]?.sheets.some(
+        (s) => s.sheet.id === id && s.sheet.type === 'panel' && s.sheet.panelId === props.pieceId,
+      ),
+    ),
+  ),
+)
+const total = computed(() =>
+  runs.value.reduce(
+    (sum, r) => ({ holes: sum.holes + r.holes.length, thread: sum.thread + r.thread.value }),
+    { holes: 0, thread: 0 },
+  ),
+)
+</script>
+
+<template>
+  <details class="more">
+    <summary>Sewing</summary>
+    <SentenceLine v-for="s in SEWING_SENTENCES" :key="s" :sentence="s" />
+    <table v-if="runs.length > 0">
+      <thead>
+        <tr>
+          <th scope="col">Run</th>
+          <th scope="col">Holes</th>
+          <th scope="col">Thick</th>
+          <th scope="col">Thread</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="r in runs" :key="r.join.id">
+          <th scope="row">{{ r.join.name }}</th>
+          <td class="figure">{{ r.holes.length }}</td>
+          <td class="figure">{{ printWeight(r.thickest, settings.unit) }}</td>
+          <td class="figure">{{ (r.thread.value / 1000).toFixed(2) }} m</td>
+        </tr>
+      </tbody>
+      <tfoot>
+        <tr>
+          <th scope="row">Together</th>
+          <td class="figure">{{ total.holes }}</td>
+          <td />
+          <td class="figure">{{ (total.thread / 1000).toFixed(2) }} m</td>
+        </tr>
+      </tfoot>
+    </table>
+    <WorkingBox v-for="r in runs" :key="r.join.id" :reckoned="r.thread" />
+  </details>
+</template>
+
+<style scoped>
+.more {
+  border-top: 1px solid var(--hairline);
+  padding: 8px 0;
+}
+.more summary {
+  cursor: pointer;
+  font-weight: 650;
+  min-height: 26px;
+}
+table {
+  width: 100%;
+  border-collapse: collapse;
+  font-size: 13px;
+  margin-bottom: 8px;
+}
+th {
+  text-align: left;
+  font-weight: 400;
+}
+thead th,
+tfoot th {
+  font-weight: 650;
+}
+td {
+  text-align: right;
+  white-space: nowrap;
+}
+tr {
+  border-bottom: 1px solid var(--hairline);
+}
+</style>
