@@ -55,7 +55,9 @@ function wholePitches(panel: DrawnPanel, { index, pitch, within }: SnapTo, to: P
   if (!before || (panel.mirror && index === 0)) return undefined
   const length = pointDistance(before, to)
   const count = Math.round(length / pitch)
-  if (count < 1 || Math.abs(length - count * pitch) > within || length === 0) return undefined
+  // Between two pitches there has to be room to stand free.
+  const near = Math.min(within, pitch / 5)
+  if (count < 1 || Math.abs(length - count * pitch) > near || length === 0) return undefined
   const scale = (count * pitch) / length
   return {
     at: { x: before.x + (to.x - before.x) * scale, y: before.y + (to.y - before.y) * scale },

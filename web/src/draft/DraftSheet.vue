@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue'
+import { computed, ref, shallowRef, watch } from 'vue'
 import {
   type Arrangement,
   type Derived,
@@ -24,7 +24,7 @@ import DrawHandles from '../drawing/DrawHandles.vue'
 import PieceDrawing from '../sheet/PieceDrawing.vue'
 import RulerEdge from '../sheet/RulerEdge.vue'
 import { useSheetView } from '../sheet/view.js'
-import { ROOM, largestRows } from './arrange.js'
+import { ROOM, keptRows, largestRows } from './arrange.js'
 import ChosenPiece from './ChosenPiece.vue'
 import type { Cut } from './cut.js'
 import SheetActs from './SheetActs.vue'
@@ -53,7 +53,13 @@ const view = useSheetView(svg, () => ({
   right: arrangement.value.width + ROOM.right,
   bottom: arrangement.value.height + ROOM.bottom,
 }))
-const arrangement = computed((): Arrangement<Piece> => largestRows(props.derived.pieces, view.size.value))
+/** While a point is held everything stays where it lies, so that nothing slips away under the hand. */
+const held = shallowRef<Arrangement<Piece>>()
+const arrangement = computed((): Arrangement<Piece> =>
+  held.value
+    ? keptRows(props.derived.pieces, held.value)
+    : largestRows(props.derived.pieces, view.size.value),
+)
 watch(
   () => [arrangement.value.width, arrangement.value.height],
   () => view.follow(),
@@ -182,6 +188,7 @@ defineExpose({ showPlace })
         :move="chosen.move"
         :pixel="pixel"
         :to-sheet="view.toSheet"
+        @hold="(on) => (held = on ? arrangement : undefined)"
         @change="(name, panel, gesture) => emit('change', name, panel, gesture)"
       />
       <TransectHandles

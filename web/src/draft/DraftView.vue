@@ -96,13 +96,7 @@ onBeforeUnmount(() => (job.preview = undefined))
   </div>
   <div v-else class="draft">
     <div class="left">
-      <PointBar
-        v-if="drawn && point !== undefined"
-        v-model:point="point"
-        class="points"
-        :drawn="drawn"
-        @change="redraw"
-      />
+      <PointBar v-if="drawn" v-model:point="point" class="points" :drawn="drawn" @change="redraw" />
       <p v-if="refusal" role="alert" class="refusal">{{ refusal }}</p>
       <p v-if="job.preview" class="trying" role="status">
         Trying “{{ job.preview.name }}”: nothing is changed until you take it.

@@ -1,10 +1,17 @@
-import { type Arrangement, type Piece, arrangeInRows, pieceOutline } from '@drumlin/core'
+import { type Arrangement, type Move, type Piece, arrangeInRows, pieceOutline, shift } from '@drumlin/core'
 
 /** Between pieces on the sheet, and round all of them, mm. */
 const GAP = 16
 export const ROOM = { left: 16, top: 20, right: 14, bottom: 12 }
 /** Rows of that width at the most, mm. */
 const WIDTHS = [240, 330, 430, 560, 800]
+
+/** The pieces where another arrangement has them; what is new lies after the last. */
+export function keptRows(pieces: readonly Piece[], before: Arrangement<Piece>): Arrangement<Piece> {
+  const known = (id: string): Move | undefined => before.placed.find((p) => p.item.id === id)?.move
+  const placed = pieces.map((item) => ({ item, move: known(item.id) ?? shift(0, before.height + GAP) }))
+  return { ...before, placed }
+}
 
 /** The pieces in rows, of whichever width shows them largest on a screen of that size. */
 export function largestRows(

@@ -35,7 +35,11 @@ const props = defineProps<{
   toSheet: (x: number, y: number) => Point
 }>()
 const point = defineModel<number | undefined>('point', { required: true })
-const emit = defineEmits<{ change: [name: string, panel: DrawnPanel, gesture: string] }>()
+const emit = defineEmits<{
+  change: [name: string, panel: DrawnPanel, gesture: string]
+  /** A point is taken hold of, or let go. */
+  hold: [on: boolean]
+}>()
 const settings = useSettings()
 const job = useJob()
 
@@ -95,6 +99,7 @@ function grab(event: PointerEvent, grip: Grip): void {
   const [at, here] = [inDrawing(event), gripPlace(props.drawn, grip)]
   held.value = { grip, offset: { x: here.x - at.x, y: here.y - at.y }, gesture: `draw ${event.timeStamp}` }
   said.value = []
+  emit('hold', true)
 }
 function dragged(event: PointerEvent): void {
   const from = held.value
@@ -115,6 +120,7 @@ function dragged(event: PointerEvent): void {
   put(from.grip, snapped.at, from.gesture)
 }
 function release(): void {
+  if (held.value) emit('hold', false)
   held.value = undefined
   said.value = []
 }

@@ -1,12 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import {
-  type Derived,
-  type DrawnEdge,
-  type DrawnPanel,
-  drawnEdgeLength,
-  removeDrawn,
-  } from '@drumlin/core'
+import { type Derived, type DrawnEdge, type DrawnPanel, drawnEdgeLength, removeDrawn } from '@drumlin/core'
 import { useJob } from '../job/job.js'
 import NameField from '../sentence/NameField.vue'
 import { useDrawn } from './drawn.js'

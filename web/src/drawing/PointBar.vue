@@ -80,7 +80,11 @@ function takeOut(): void {
 </script>
 
 <template>
-  <div v-if="node" class="bar" role="group" :aria-label="`Point ${index + 1}`">
+  <p v-if="!node" class="bar quiet">
+    Take a point to move it; twice on the outline puts one in. Arrows move by 1 mm, with Shift 0.1, with Alt
+    10.
+  </p>
+  <div v-else class="bar" role="group" :aria-label="`Point ${index + 1}`" tabindex="0">
     <strong>Point {{ index + 1 }}</strong>
     <MeasureField
       :value="node.x"
@@ -150,9 +154,13 @@ function takeOut(): void {
 <style scoped>
 .bar {
   display: flex;
-  flex-wrap: wrap;
-  gap: 4px 7px;
-  align-items: baseline;
+  gap: 7px;
+  align-items: center;
+  height: 38px;
+  box-sizing: border-box;
+  margin: 0;
+  white-space: nowrap;
+  overflow-x: auto;
   background: var(--heather-wash);
   border-bottom: 1px solid var(--hairline);
   padding: 5px 14px;

@@ -185,7 +185,6 @@ const degrees = (radians: number): string => `${Math.round((radians * 1800) / Ma
 }
 .tool {
   display: block;
-  color: var(--fern);
   padding-left: 12px;
 }
 .tool.not {

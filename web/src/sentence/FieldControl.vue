@@ -91,6 +91,19 @@ function chosen(id: string): void {
   const one = shelf.find((s) => s.id === id)
   if (one) set(field.path, one, `${field.label}: ${name}`)
 }
+/** Which thickness of the leather is reckoned with. */
+const uses = computed<Option[]>(() => {
+  const { weight, measured } = leather.value
+  const print = (mm: number): string => printWeight(mm, settings.unit)
+  return [
+    { value: 'low', label: 'as thin as sold', why: print(weight.low) },
+    { value: 'middle', label: 'in the middle', why: print((weight.low + weight.high) / 2) },
+    ...(measured.length > 0
+      ? [{ value: 'measured', label: 'as measured', why: `the average of ${measured.length} spots` }]
+      : []),
+    { value: 'own', label: 'your own', why: 'the number written here' },
+  ]
+})
 const current = computed(() => (props.field.type === 'choice' ? String(value.value) : stocked.value.id))
 </script>
 
@@ -120,13 +133,19 @@ const current = computed(() => (props.field.type === 'choice' ? String(value.val
           @change="
             (to, gesture) =>
               set(
-                [...field.path, 'thickness'],
-                to,
+                field.path,
+                { ...leather, use: 'own', thickness: to },
                 `${leather.name} ${printWeight(to, settings.unit)}`,
                 gesture,
               )
           "
-      /></template>
+        />{{ ' ' }}(<ChoiceField
+          :value="leather.use"
+          :label="`which thickness of the ${leather.name}, ${field.role}`"
+          :options="uses"
+          @change="(use) => set(field.path, { ...leather, use }, `${leather.name}, ${use}`)"
+        />)</template
+      >
     </template>
   </span>
 </template>

@@ -1,12 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import {
-      type Leather,
-  type Learnt,
-  lessonsOf,
-  printWeight,
-  withLessons,
-} from '@drumlin/core'
+import { type Leather, type Learnt, lessonsOf, printWeight, withLessons } from '@drumlin/core'
 import { useSettings } from '../app/settings.js'
 import { useStores } from '../job/stores.js'
 import { saveCoupons } from '../output/save.js'
