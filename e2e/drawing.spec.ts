@@ -52,7 +52,7 @@ test('a flap from nothing: drawn by half, its edge turned, lined, two drafts com
   await page.keyboard.press('ArrowRight')
   await bar.getByRole('button', { name: 'Put a point after it' }).click()
   await expect(page.locator('[data-point]')).toHaveCount(6)
-  await page.getByRole('button', { name: 'Take it out' }).click()
+  await page.getByRole('button', { name: 'Take it out' }).first().click()
   await expect(page.locator('[data-point]')).toHaveCount(5)
   await saved(page)
 

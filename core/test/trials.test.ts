@@ -21,7 +21,7 @@ describe('test pieces', () => {
     const { neutral } = lessonsOf(leather([{ type: 'fold', angle: Math.PI, radius: 3, used: 12 }]))
     expect(neutral).toEqual({
       value: expect.closeTo((12 / Math.PI - 3) / 1.5, 9),
-      error: undefined,
+      error: expect.closeTo(0.15 / (Math.PI * 1.5), 9),
       count: 1,
     })
   })
@@ -29,11 +29,11 @@ describe('test pieces', () => {
     const { turn } = lessonsOf(leather([{ type: 'turn', added: 9.5, core: 0, landed: 10 }]))
     expect(turn!.value).toBeCloseTo((2 - 0.5 / 1.5) / Math.PI, 9)
   })
-  test('more pieces are surer: the error is the spread over the root of their number', () => {
+  test('more pieces are surer: the error is spread and reading over the root of their number', () => {
     const left = [0.2, 0.3, 0.4].map((l) => ({ type: 'skive' as const, wanted: 0, left: l }))
     expect(lessonsOf(leather(left)).atEdge).toEqual({
       value: expect.closeTo(0.3, 9),
-      error: expect.closeTo(0.1 / Math.sqrt(3), 9),
+      error: expect.closeTo(Math.sqrt((0.1 ** 2 + 0.03 ** 2) / 3), 9),
       count: 3,
     })
   })

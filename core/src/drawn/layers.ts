@@ -1,4 +1,4 @@
-import { type Path, offsetLargestMaybe, offsetTracedMaybe } from '../geometry/index.js'
+import { type Path, offsetLargestMaybe, offsetSidesMaybe } from '../geometry/index.js'
 import type { Panel } from '../master/index.js'
 import { type Reckon, type Reckoned, given } from '../working/index.js'
 import { foldLine } from './foldLine.js'
@@ -114,7 +114,10 @@ export function layerPanel(
   })
   const numbers = [...new Map([...byFate.values()].map((r) => [r.key, r])).values()]
   const widest = Math.max(...insets)
-  const own = insetOutline(outline, insets)
+  const own = offsetSidesMaybe(
+    outline,
+    insets.map((d) => -d),
+  )?.path
   const inner = own ?? (widest > 0 ? offsetLargestMaybe(outline, -widest) : undefined)
   if (!inner) return { ok: false, layer, widest }
   const opened = openedAt(
@@ -160,28 +163,6 @@ export function layerPanel(
       ...(layer.block > 0 ? { block: layer.block } : {}),
     },
   }
-}
-
-/**
- * The outline with every stretch moved in by its inset. What stands out (to be trimmed with the panel) is let out first,
- * so that a corner between out and in comes out as two straight cuts.
- */
-function insetOutline(outline: Path, insets: readonly number[]): Path | undefined {
-  const grown = insets.some((d) => d < 0)
-    ? offsetTracedMaybe(
-        outline,
-        insets.map((d) => Math.max(0, -d)),
-      )
-    : undefined
-  if (!grown)
-    return offsetLargestMaybe(
-      outline,
-      insets.map((d) => -d),
-    )
-  return offsetLargestMaybe(
-    grown.path,
-    grown.origins.map((i) => -Math.max(0, insets[i]!)),
-  )
 }
 
 const edgeFate = (layer: DrawnLayer, atEdge: number): Panel['edges'][number]['fate'] =>

@@ -2,7 +2,7 @@ import {
   type Path,
   type Point,
   closedPath,
-  offsetLargestMaybe,
+  offsetSidesMaybe,
   openPath,
   line,
   pathCrossings,
@@ -37,7 +37,7 @@ export function growOf(fate: Fate, turn: Turn | undefined): number {
 /** The outline grown by so much on each segment; the finished one where nothing is left to cut. */
 export function grownOutline(panel: Panel, grow: (segment: number) => number): Path | undefined {
   const distances = panel.outline.segments.map((_, i) => grow(i))
-  return distances.every((d) => d === 0) ? panel.outline : offsetLargestMaybe(panel.outline, distances)
+  return distances.every((d) => d === 0) ? panel.outline : offsetSidesMaybe(panel.outline, distances)?.path
 }
 
 const distanceOf = (path: Path, p: Point): number => {

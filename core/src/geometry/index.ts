@@ -10,7 +10,7 @@ export {
   offsetClosed,
   offsetLargestMaybe,
   offsetOpenMaybe,
-  offsetTracedMaybe,
+  offsetSidesMaybe,
 } from './offset.js'
 export { type Overlay, overlay } from './overlay.js'
 export {

@@ -54,13 +54,25 @@ export interface Traced {
   readonly origins: readonly number[]
 }
 
-/** The largest loop of an offset, with the segment each part of it came from; a corner belongs to the one before it. */
-export function offsetTracedMaybe(path: Path, distances: readonly number[]): Traced | undefined {
+/** The largest loop of an offset, with the segment each part of it came from. */
+function offsetTracedMaybe(path: Path, distances: readonly number[]): Traced | undefined {
   const trace = new Map<Segment, number>()
   const loop = offsetClosed(path, distances, 'mitred', trace)[0]
   if (!loop) return undefined
   if (loop === path) return { path, origins: path.segments.map((_, i) => i) }
   return { path: loop, origins: loop.segments.map((s) => trace.get(s) ?? 0) }
+}
+
+/**
+ * The outline with every side moved out by its own distance (in where negative), the largest loop of it. Where some go
+ * out and others in, those that go out go first: a corner between the two then comes out as two straight cuts.
+ */
+export function offsetSidesMaybe(path: Path, distances: readonly number[]): Traced | undefined {
+  const mixed = distances.some((d) => d > 0) && distances.some((d) => d < 0)
+  if (!mixed) return offsetTracedMaybe(path, distances)
+  const grown = offsetTracedMaybe(path, distances.map((d) => Math.max(0, d)))
+  const inner = grown && offsetTracedMaybe(grown.path, grown.origins.map((i) => Math.min(0, distances[i]!)))
+  return inner && { path: inner.path, origins: inner.origins.map((i) => grown.origins[i]!) }
 }
 
 /**

@@ -1,21 +1,33 @@
 import { neutralFromStrip, throughWork } from '../formulas/index.js'
 import type { Leather, Trial } from './leather.js'
 
-/** A number learnt from test pieces: its mean, how far single pieces lie from it, and how many there were. */
+/** A number learnt from test pieces: its mean, how far off it may be, and from how many it comes. */
 export interface Learnt {
   readonly value: number
-  /** Standard error of the mean; undefined for a single piece. */
-  readonly error: number | undefined
+  /**
+   * Standard error: what the pieces differ by, and what a rule or a gauge can't tell. From a single piece only the
+   * second is known, so it is the least it can be.
+   */
+  readonly error: number
   readonly count: number
 }
 
-function learnt(values: readonly number[]): Learnt | undefined {
-  const count = values.length
+/** What one reading may be off by: a steel rule or a thickness gauge at the bench, mm (J). */
+const READING = { rule: 0.15, gauge: 0.03, thread: 5 } as const
+
+interface Seen {
+  readonly value: number
+  /** What the reading alone may put it off by. */
+  readonly doubt: number
+}
+
+function learnt(seen: readonly Seen[]): Learnt | undefined {
+  const count = seen.length
   if (count === 0) return undefined
-  const value = values.reduce((a, b) => a + b, 0) / count
-  if (count === 1) return { value, error: undefined, count }
-  const spread = Math.sqrt(values.reduce((sum, v) => sum + (v - value) ** 2, 0) / (count - 1))
-  return { value, error: spread / Math.sqrt(count), count }
+  const value = seen.reduce((sum, s) => sum + s.value, 0) / count
+  const spread = count === 1 ? 0 : seen.reduce((sum, s) => sum + (s.value - value) ** 2, 0) / (count - 1)
+  const reading = seen.reduce((sum, s) => sum + s.doubt ** 2, 0) / count
+  return { value, error: Math.sqrt((spread + reading) / count), count }
 }
 
 const of = <T extends Trial['type']>(leather: Leather, type: T): Extract<Trial, { type: T }>[] =>
@@ -41,14 +53,32 @@ export interface Lessons {
   readonly atEdge: Learnt | undefined
 }
 
-export const lessonsOf = (leather: Leather): Lessons => ({
-  neutral: learnt(
-    of(leather, 'fold').map((t) => neutralFromStrip(t.used, t.angle, t.radius, leather.thickness)),
-  ),
-  turn: learnt(of(leather, 'turn').map((t) => neutralFromTurn(t.added, t.landed, t.core, leather.thickness))),
-  threadFactor: learnt(of(leather, 'thread').map((t) => t.used / rowOf(t.stitches, t.pitch, t.stack))),
-  atEdge: learnt(of(leather, 'skive').map((t) => Math.max(0, t.left - t.wanted))),
-})
+export const lessonsOf = (leather: Leather): Lessons => {
+  const { thickness } = leather
+  return {
+    neutral: learnt(
+      of(leather, 'fold').map((t) => ({
+        value: neutralFromStrip(t.used, t.angle, t.radius, thickness),
+        doubt: READING.rule / (t.angle * thickness),
+      })),
+    ),
+    turn: learnt(
+      of(leather, 'turn').map((t) => ({
+        value: neutralFromTurn(t.added, t.landed, t.core, thickness),
+        doubt: READING.rule / (Math.PI * thickness),
+      })),
+    ),
+    threadFactor: learnt(
+      of(leather, 'thread').map((t) => {
+        const row = rowOf(t.stitches, t.pitch, t.stack)
+        return { value: t.used / row, doubt: READING.thread / row }
+      }),
+    ),
+    atEdge: learnt(
+      of(leather, 'skive').map((t) => ({ value: Math.max(0, t.left - t.wanted), doubt: READING.gauge })),
+    ),
+  }
+}
 
 const LIMITS = { neutral: [0.3, 0.75], turn: [0.3, 0.75], threadFactor: [0.7, 1.5], atEdge: [0, 2] } as const
 

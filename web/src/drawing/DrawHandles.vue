@@ -160,7 +160,10 @@ const readings = computed(() => {
     after === undefined ? '' : `${printLength(after, settings.unit)} on`,
     angle === undefined ? '' : `${Math.round((angle * 1800) / Math.PI) / 10}°`,
   ].filter(Boolean)
-  return { at: places.value[i]!, words: words.join(' · ') }
+  // Beside the point, towards the middle of the drawing, where there is room.
+  const at = places.value[i]!
+  const middle = places.value.reduce((sum, p) => sum + p.x, 0) / places.value.length
+  return { at, words: words.join(' · '), aside: at.x > middle ? -1 : 1 }
 })
 const label = (i: number): string => {
   const n = props.drawn.nodes[i]!
@@ -209,14 +212,19 @@ const label = (i: number): string => {
       @keydown="keyed($event, { sort: 'node', index: i })"
     />
     <g v-if="readings && held" aria-hidden="true">
-      <text :x="readings.at.x + 10 * pixel" :y="readings.at.y - 10 * pixel" :font-size="13 * pixel">{{
-        readings.words
-      }}</text>
+      <text
+        :x="readings.at.x + readings.aside * 10 * pixel"
+        :text-anchor="readings.aside < 0 ? 'end' : 'start'"
+        :y="readings.at.y - 10 * pixel"
+        :font-size="13 * pixel"
+        >{{ readings.words }}</text
+      >
       <text
         v-for="(s, k) in said"
         :key="s"
         class="said"
-        :x="readings.at.x + 10 * pixel"
+        :x="readings.at.x + readings.aside * 10 * pixel"
+        :text-anchor="readings.aside < 0 ? 'end' : 'start'"
         :y="readings.at.y + (8 + 16 * k) * pixel"
         :font-size="13 * pixel"
         >{{ s }}</text
@@ -250,6 +258,11 @@ const label = (i: number): string => {
   stroke-width: 2px;
   vector-effect: non-scaling-stroke;
   cursor: move;
+}
+.node:focus-visible,
+.grip:focus-visible {
+  outline: 2px solid var(--heather);
+  outline-offset: 2px;
 }
 .node.on {
   fill: var(--heather);

@@ -136,17 +136,18 @@ function takeOut(): void {
           @change="(r, g) => emit('change', `rise after ${name}`, setRise(drawn, index, r), g)"
         />
       </template>
-      <button class="act" @click="putAfter">Put a point after it</button>
+      <button class="act" @click="putAfter" aria-label="Put a point after it">+ point</button>
     </template>
-    <span class="figure quiet">{{ readings }}</span>
     <button
       v-if="parts"
       class="act"
+      aria-label="Part the edge here"
       @click="emit('change', `part the edge at ${name}`, partEdge(drawn, index))"
     >
-      Part the edge here
+      Part edge
     </button>
-    <button class="act" @click="takeOut">Take it out</button>
+    <button class="act" aria-label="Take it out" @click="takeOut">− point</button>
+    <span class="readings quiet">{{ readings }}</span>
     <span v-if="refusal" role="alert" class="refusal">{{ refusal }}</span>
   </div>
 </template>
@@ -169,6 +170,12 @@ function takeOut(): void {
   min-height: 26px;
   padding: 1px 9px;
   font-size: 14px;
+}
+.bar :deep(.choice) {
+  white-space: nowrap;
+}
+.readings {
+  font-size: 13px;
 }
 .refusal {
   color: var(--rowan);

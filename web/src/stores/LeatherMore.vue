@@ -33,10 +33,10 @@ const ROWS = [
   { key: 'threadFactor', label: 'thread, as a multiple of the formula', digits: 3 },
   { key: 'atEdge', label: 'left at an edge meant to be nothing, mm', digits: 2 },
 ] as const
-function sure(l: Learnt, digits: number): string {
-  if (l.error === undefined) return 'from one piece: no saying how sure'
-  return `± ${l.error.toFixed(digits)} from ${l.count} pieces`
-}
+const sure = (l: Learnt, digits: number): string =>
+  l.count === 1
+    ? `one piece only: ± ${l.error.toFixed(digits)} at the least`
+    : `± ${l.error.toFixed(digits)} from ${l.count} pieces`
 const known = computed(() => ROWS.some((r) => lessons.value[r.key] !== undefined))
 async function print(): Promise<void> {
   const iron = stores.all.irons[1] ?? stores.all.irons[0]
