@@ -73,7 +73,11 @@ describe('rounding a corner', () => {
   })
   test.each([
     ['a line and a curve', up, curve],
-    ['a curve and a line', cubic(point(-60, 0), point(-40, 30), point(-20, 30), point(0, 0)), line(point(0, 0), point(0, 60))],
+    [
+      'a curve and a line',
+      cubic(point(-60, 0), point(-40, 30), point(-20, 30), point(0, 0)),
+      line(point(0, 0), point(0, 60)),
+    ],
     ['a line and an arc', up, arc(point(0, 0), point(40, 0), point(20, 20), Math.PI / 2)],
   ])('between %s it meets both without a kink, at its radius', (_, before, after) => {
     const f = filletMaybe(before, after, 5)!
@@ -98,7 +102,9 @@ describe('drawing an outline apart', () => {
   test('drawn together it shrinks', () =>
     expect(Math.abs(pathArea(pathSpread(box(100, 30), across, -3).path))).toBeCloseTo(97 * 30, 9))
   test('a round outline keeps its halves and gets straight pieces between them', () => {
-    const circle = roundedPolygon([point(0, 0), point(80, 0), point(80, 80), point(0, 80)].map((p) => ({ ...p, radius: 40 }))).path
+    const circle = roundedPolygon(
+      [point(0, 0), point(80, 0), point(80, 80), point(0, 80)].map((p) => ({ ...p, radius: 40 })),
+    ).path
     const { path } = pathSpread(circle, across, 10)
     expect(Math.abs(pathArea(path))).toBeCloseTo(Math.PI * 1600 + 10 * 80, 6)
     expect(pathLength(path)).toBeCloseTo(2 * Math.PI * 40 + 20, 6)
@@ -109,14 +115,20 @@ describe('drawing an outline apart', () => {
   })
   test('for any outline and line the area grows by the width there', () =>
     fc.assert(
-      fc.property(fc.double({ min: -60, max: 60, noNaN: true }), fc.double({ min: 0.5, max: 20, noNaN: true }), (x, by) => {
-        const path = wavy(12, 8)
-        const { path: wide, origins } = pathSpread(path, { at: point(x, 0), beyond: point(1, 0) }, by)
-        expect(origins).toHaveLength(wide.segments.length)
-        const ys = pathPoints(path, 0.001).filter((_, i, all) => (all[i]!.x - x) * (all[(i + 1) % all.length]!.x - x) <= 0)
-        const width = Math.max(...ys.map((p) => p.y)) - Math.min(...ys.map((p) => p.y))
-        expect(Math.abs(pathArea(wide)) - Math.abs(pathArea(path))).toBeCloseTo(by * width, -1)
-      }),
+      fc.property(
+        fc.double({ min: -60, max: 60, noNaN: true }),
+        fc.double({ min: 0.5, max: 20, noNaN: true }),
+        (x, by) => {
+          const path = wavy(12, 8)
+          const { path: wide, origins } = pathSpread(path, { at: point(x, 0), beyond: point(1, 0) }, by)
+          expect(origins).toHaveLength(wide.segments.length)
+          const ys = pathPoints(path, 0.001).filter(
+            (_, i, all) => (all[i]!.x - x) * (all[(i + 1) % all.length]!.x - x) <= 0,
+          )
+          const width = Math.max(...ys.map((p) => p.y)) - Math.min(...ys.map((p) => p.y))
+          expect(Math.abs(pathArea(wide)) - Math.abs(pathArea(path))).toBeCloseTo(by * width, -1)
+        },
+      ),
       { seed: 21, numRuns: 30 },
     ))
 })
@@ -128,7 +140,12 @@ describe('an offset that knows where it came from', () => {
     for (const [i, s] of path.segments.entries()) {
       const middle = segmentPoint(s, 0.5)
       const side = origins[i]!
-      const wanted = [Math.abs(middle.y), Math.abs(97 - middle.x), Math.abs(65 - middle.y), Math.abs(middle.x)][side]!
+      const wanted = [
+        Math.abs(middle.y),
+        Math.abs(97 - middle.x),
+        Math.abs(65 - middle.y),
+        Math.abs(middle.x),
+      ][side]!
       expect(wanted, `side ${side}`).toBeLessThan(1e-6)
     }
   })
@@ -138,7 +155,11 @@ describe('an offset that knows where it came from', () => {
     expect(offsetSidesMaybe(path, [-11, -11, -11, -11])).toBeUndefined()
   })
   test('no whisker is left where a side stays and its neighbour moves in', () => {
-    for (const distances of [[0, -4, -4, -4], [-4, 0, 0, -4], [-4, -4, 0, 0]]) {
+    for (const distances of [
+      [0, -4, -4, -4],
+      [-4, 0, 0, -4],
+      [-4, -4, 0, 0],
+    ]) {
       const [loop] = offsetClosed(box(100, 60), distances)
       for (const [i, s] of loop!.segments.entries()) {
         const next = loop!.segments[(i + 1) % loop!.segments.length]!
@@ -167,11 +188,16 @@ describe('measured quickly, and still right', () => {
   const byChords = (s: Segment, t: number): number => {
     const count = 20_000
     let sum = 0
-    for (let i = 0; i < count; i += 1) sum += pointDistance(segmentPoint(s, (t * i) / count), segmentPoint(s, (t * (i + 1)) / count))
+    for (let i = 0; i < count; i += 1)
+      sum += pointDistance(segmentPoint(s, (t * i) / count), segmentPoint(s, (t * (i + 1)) / count))
     return sum
   }
   const cusp = cubic(point(0, 0), point(60, 40), point(-20, 40), point(40, 0))
-  test.each([['gentle', curve], ['nearly a cusp', cusp], ['a handle on its end', cubic(point(0, 0), point(0, 0), point(50, 40), point(80, 0))]])('the length of a curve: %s', (_, s) => {
+  test.each([
+    ['gentle', curve],
+    ['nearly a cusp', cusp],
+    ['a handle on its end', cubic(point(0, 0), point(0, 0), point(50, 40), point(80, 0))],
+  ])('the length of a curve: %s', (_, s) => {
     for (const t of [0.2, 0.5, 0.77, 1]) expect(segmentLength(s, t)).toBeCloseTo(byChords(s, t), 4)
   })
   test('from a distance to a place and back', () =>
@@ -189,19 +215,29 @@ describe('measured quickly, and still right', () => {
       let sum = 0
       ring.forEach((a, i) => {
         const b = ring[(i + 1) % ring.length]!
-        sum += Math.atan2((a.x - x) * (b.y - y) - (a.y - y) * (b.x - x), (a.x - x) * (b.x - x) + (a.y - y) * (b.y - y))
+        sum += Math.atan2(
+          (a.x - x) * (b.y - y) - (a.y - y) * (b.x - x),
+          (a.x - x) * (b.x - x) + (a.y - y) * (b.y - y),
+        )
       })
       return Math.abs(sum) > Math.PI
     }
     fc.assert(
-      fc.property(fc.double({ min: -130, max: 130, noNaN: true }), fc.double({ min: -130, max: 130, noNaN: true }), (x, y) => {
-        if (pathNearest(path, point(x, y)).distance > 0.01) expect(pointInside(point(x, y), path)).toBe(turns(x, y))
-      }),
+      fc.property(
+        fc.double({ min: -130, max: 130, noNaN: true }),
+        fc.double({ min: -130, max: 130, noNaN: true }),
+        (x, y) => {
+          if (pathNearest(path, point(x, y)).distance > 0.01)
+            expect(pointInside(point(x, y), path)).toBe(turns(x, y))
+        },
+      ),
       { seed: 4, numRuns: 300 },
     )
   })
   test('a bow tie crosses itself, a wavy outline does not', () => {
-    expect(pathCrossesItself(polygon([point(0, 0), point(10, 10), point(10, 0), point(0, 10)]))).toEqual(point(5, 5))
+    expect(pathCrossesItself(polygon([point(0, 0), point(10, 10), point(10, 0), point(0, 10)]))).toEqual(
+      point(5, 5),
+    )
     expect(pathCrossesItself(wavy(60, 20))).toBeUndefined()
   })
   test('a stretch of a path and the places on it agree', () => {

@@ -1,6 +1,19 @@
 import { EndType, JoinType, inflatePathsD, intersectD, FillRule } from 'clipper2-ts'
 import { bench, describe } from 'vitest'
-import { type Design, derive, findingsOf, fixesOf, transect, workOf } from '@drumlin/core'
+import {
+  type Design,
+  barePanel,
+  derive,
+  drawnFromPath,
+  findingsOf,
+  fixesOf,
+  movePoint,
+  outlineOf,
+  pathData,
+  pieceDrawing,
+  transect,
+  workOf,
+} from '@drumlin/core'
 import { writePdf } from '@drumlin/core/pdf'
 import { pdfFonts } from '../../cli/src/fonts.js'
 import {
@@ -17,6 +30,7 @@ import {
   shift,
 } from '../src/geometry/index.js'
 import { demo, demoWith } from './support/designs.js'
+import { drawingOf, layer, turned, withFate } from './support/drawing.js'
 
 /** A panel of 60 segments: cubics, arcs and lines round a rounded shape. */
 function curvedPanel(): Path {
@@ -88,5 +102,27 @@ describe('a fix', () => {
       void fixesOf(findingsOf(derived)[0]!, derived)
     },
     { iterations: 5 },
+  )
+})
+
+/** A panel of 60 curves with turned edges, a lining and a board, one point of it moved a little each time. */
+const shape = barePanel({ id: 'panel', name: 'Panel', role: 'outside', ...drawnFromPath(curvedPanel()) })
+const lined = (lines: 0 | 1) =>
+  withFate({ ...shape, layers: [layer('lining'), layer('board')] }, turned(8, { school: 'even', lines }))
+let shift60 = 0
+const dragged = (lines: 0 | 1): Design => {
+  shift60 += 0.01
+  const p = lined(lines)
+  return drawingOf([movePoint(p, 7, { x: p.nodes[7]!.x + (shift60 % 1), y: p.nodes[7]!.y })])
+}
+
+describe('dragging a point of a curved panel, lined, boarded, its edge turned', () => {
+  bench('all of it reckoned', () => void derive(dragged(0)))
+  bench('the same with two hundred holes round it', () => void derive(dragged(1)))
+  bench('the outline alone, drawn', () => void pathData(outlineOf(dragged(0).drawn[0]!).path))
+  const whole = derive(dragged(0))
+  bench(
+    'the pieces drawn, already reckoned',
+    () => void whole.pieces.map((p) => pieceDrawing({ ...p, marks: [...p.marks] }, whole.design, 'mm')),
   )
 })

@@ -70,8 +70,16 @@ function offsetTracedMaybe(path: Path, distances: readonly number[]): Traced | u
 export function offsetSidesMaybe(path: Path, distances: readonly number[]): Traced | undefined {
   const mixed = distances.some((d) => d > 0) && distances.some((d) => d < 0)
   if (!mixed) return offsetTracedMaybe(path, distances)
-  const grown = offsetTracedMaybe(path, distances.map((d) => Math.max(0, d)))
-  const inner = grown && offsetTracedMaybe(grown.path, grown.origins.map((i) => Math.min(0, distances[i]!)))
+  const grown = offsetTracedMaybe(
+    path,
+    distances.map((d) => Math.max(0, d)),
+  )
+  const inner =
+    grown &&
+    offsetTracedMaybe(
+      grown.path,
+      grown.origins.map((i) => Math.min(0, distances[i]!)),
+    )
   return inner && { path: inner.path, origins: inner.origins.map((i) => grown.origins[i]!) }
 }
 

@@ -2,6 +2,7 @@
 import { computed, ref } from 'vue'
 import { type Move, type Point, moveBack, pointMoved, printLength } from '@drumlin/core'
 import { useSettings } from '../app/settings.js'
+import { arrowStep } from '../sheet/arrows.js'
 import type { Cut } from './cut.js'
 
 const props = defineProps<{
@@ -28,14 +29,7 @@ function shiftBy(dx: number, dy: number): void {
   cut.value = { from: { x: from.x + dx, y: from.y + dy }, to: { x: to.x + dx, y: to.y + dy } }
 }
 function keyed(event: KeyboardEvent, end: 'from' | 'to'): void {
-  const size = event.shiftKey ? 0.1 : event.altKey ? 10 : 1
-  const ways: Record<string, Point> = {
-    ArrowLeft: { x: -size, y: 0 },
-    ArrowRight: { x: size, y: 0 },
-    ArrowUp: { x: 0, y: -size },
-    ArrowDown: { x: 0, y: size },
-  }
-  const way = ways[event.key]
+  const way = arrowStep(event)
   if (!way) return
   event.preventDefault()
   event.stopPropagation()

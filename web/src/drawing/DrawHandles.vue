@@ -25,6 +25,7 @@ import {
 } from '@drumlin/core'
 import { useSettings } from '../app/settings.js'
 import { useJob } from '../job/job.js'
+import { arrowStep } from '../sheet/arrows.js'
 
 const props = defineProps<{
   drawn: DrawnPanel
@@ -132,14 +133,7 @@ function keyed(event: KeyboardEvent, grip: Grip): void {
     if (left) emit('change', `take out point ${grip.index + 1}`, left, `remove ${event.timeStamp}`)
     return
   }
-  const size = event.shiftKey ? 0.1 : event.altKey ? 10 : 1
-  const ways: Record<string, Point> = {
-    ArrowLeft: { x: -size, y: 0 },
-    ArrowRight: { x: size, y: 0 },
-    ArrowUp: { x: 0, y: -size },
-    ArrowDown: { x: 0, y: size },
-  }
-  const way = ways[event.key]
+  const way = arrowStep(event)
   if (!way) return
   event.preventDefault()
   event.stopPropagation()

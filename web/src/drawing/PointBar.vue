@@ -136,7 +136,7 @@ function takeOut(): void {
           @change="(r, g) => emit('change', `rise after ${name}`, setRise(drawn, index, r), g)"
         />
       </template>
-      <button class="act" @click="putAfter" aria-label="Put a point after it">+ point</button>
+      <button class="act" aria-label="Put a point after it" @click="putAfter">+ point</button>
     </template>
     <button
       v-if="parts"
