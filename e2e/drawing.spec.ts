@@ -44,7 +44,7 @@ test('a flap from nothing: drawn by half, its edge turned, lined, two drafts com
   for (const key of ['ArrowDown', 'Shift+ArrowUp', 'Alt+ArrowDown']) await page.keyboard.press(key)
   const bar = page.getByRole('group', { name: 'Point 3' })
   await write(page, 'down', '80')
-  await expect(bar).toContainText('80.0 mm back')
+  await expect(bar).toContainText('80.0 back')
   await write(page, 'corner radius', '25')
   await choose(page, /^how it goes on/, 'along a curve')
   await expect(page.locator('[data-grip]')).toHaveCount(2)

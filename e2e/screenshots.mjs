@@ -56,7 +56,38 @@ await page.getByRole('link', { name: /^Outside longer than inside/ }).click()
 await shot('pocket-book')
 await page.getByRole('link', { name: 'Stores', exact: true }).click()
 await shot('stores')
-await page.getByRole('link', { name: 'Back to the job' }).click()
+await page.getByRole('button', { name: 'More of Vegetable calf' }).click()
+for (const used of ['11.9', '11.6', '11.8']) {
+  await page.getByRole('textbox', { name: 'fold strip: used up' }).fill(used)
+  await page.getByRole('textbox', { name: 'fold strip: used up' }).press('Enter')
+  await page.getByRole('button', { name: 'Write it down' }).click()
+}
+await page.getByRole('button', { name: 'Add a spot' }).click()
+await shot('test-pieces')
+await page.getByRole('link', { name: 'Shelf', exact: true }).click()
+await page.getByRole('link', { name: 'Chart pouch' }).click()
+await page.locator('[data-pick="foot"]').click()
+await page.locator('[data-point="2"]').focus()
+await shot('drawing')
+await page.getByRole('combobox', { name: 'work' }).selectOption('closed')
+await page.locator('[data-part="folds"] summary').click()
+await page.getByRole('checkbox', { name: 'with its contents' }).check()
+await shot('drawing-closed')
+await page.getByRole('button', { name: 'Draw a panel' }).click()
+await page.getByRole('radio', { name: 'from points' }).check()
+const board = await page.locator('[data-board]').boundingBox()
+for (const [x, y] of [
+  [100, 30],
+  [220, 30],
+  [220, 110],
+  [170, 170],
+  [100, 190],
+])
+  await page.mouse.click(board.x + (x * board.width) / 300, board.y + (y * board.height) / 220)
+await shot('new-panel')
+await page.getByRole('button', { name: 'Leave it' }).click()
+await page.getByRole('link', { name: 'Shelf', exact: true }).click()
+await page.getByRole('link', { name: 'Deckhand’s fold' }).click()
 await page.getByRole('button', { name: 'Lamp' }).click()
 await shot('draft-lamp')
 

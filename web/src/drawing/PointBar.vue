@@ -7,7 +7,7 @@ import {
   insertPoint,
   movePoint,
   partEdge,
-  printLength,
+  printBare,
   readingsAt,
   removePoint,
   setGoing,
@@ -42,7 +42,7 @@ const parts = computed(() => {
 const settings = useSettings()
 const readings = computed(() => {
   const { before, after, angle } = readingsAt(props.drawn, index.value)
-  const mm = (v: number): string => printLength(v, settings.unit)
+  const mm = (v: number): string => printBare(v, settings.unit)
   return [
     before === undefined ? '' : `${mm(before)} back`,
     after === undefined ? '' : `${mm(after)} on`,

@@ -1,6 +1,6 @@
 import { type Design, type Edit, applyEdit, derive, findingsOf, sizeRanges } from '@drumlin/core'
 import { defineStore } from 'pinia'
-import { computed, ref, shallowRef } from 'vue'
+import { computed, ref, shallowRef, watch } from 'vue'
 import type { JobRecord } from '../storage/db.js'
 import { Overtaken, appendEdit, readEdit, readJob, stepInLog } from '../storage/jobs.js'
 import { channel } from './tabs.js'
@@ -10,6 +10,9 @@ export interface Refusal {
   readonly where: string
   readonly why: string
 }
+
+/** How long the hand rests before slower things are reckoned, ms. */
+const CALM = 200
 
 interface Waiting {
   readonly edit: Edit
@@ -33,9 +36,23 @@ export const useJob = defineStore('job', () => {
     return edited.ok ? edited.design : design.value
   })
   const derived = computed(() => (shownDesign.value ? derive(shownDesign.value) : undefined))
-  const settled = computed(() => (design.value ? derive(design.value) : undefined))
+  const settled = computed(() =>
+    !design.value ? undefined : preview.value ? derive(design.value) : derived.value,
+  )
+  /** The design as it was when the hand last rested: what is too slow to follow every move follows this. */
+  const calmDesign = shallowRef<Design>()
+  let resting: ReturnType<typeof setTimeout> | undefined
+  watch(
+    shownDesign,
+    (now, before) => {
+      clearTimeout(resting)
+      if (before?.id !== now?.id) calmDesign.value = now
+      else resting = setTimeout(() => (calmDesign.value = now), CALM)
+    },
+    { flush: 'sync' },
+  )
   /** What every size comes to at either end of the leathers' weight; reckoned only while somebody looks. */
-  const ranges = computed(() => (shownDesign.value ? sizeRanges(shownDesign.value) : {}))
+  const ranges = computed(() => (calmDesign.value ? sizeRanges(calmDesign.value) : {}))
   const findings = computed(() => (settled.value ? findingsOf(settled.value) : []))
 
   /** Edits that show on the screen and are not written yet. */
