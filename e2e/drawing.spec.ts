@@ -162,7 +162,8 @@ test('the example drawn by hand: folds, marks, a turn tried in the transect, tie
 test('test pieces of a leather: the sheet, what was measured, what it says, and how surely', async ({
   page,
 }) => {
-  await page.goto('/')
+  // A job begun before keeps its own copy of the leather, until the maker takes the newer one.
+  await startDrawing(page)
   await page.getByRole('link', { name: 'Stores', exact: true }).click()
   await page.getByRole('button', { name: 'More of Vegetable calf' }).click()
   const download = page.waitForEvent('download')
@@ -192,4 +193,12 @@ test('test pieces of a leather: the sheet, what was measured, what it says, and 
     'measured',
   )
   await accessible(page)
+  await page.getByRole('link', { name: 'Back to the job' }).click()
+  await page.getByRole('link', { name: /^Brief/ }).click()
+  await page.getByRole('button', { name: 'take it as it is on the shelf' }).click()
+  await expect(page.getByRole('textbox', { name: 'thickness of the Vegetable calf, outside' })).toHaveValue(
+    '1.5 mm',
+  )
+  await expect(page.getByRole('button', { name: 'take it as it is on the shelf' })).toHaveCount(0)
+  await expect(page.getByRole('button', { name: 'Undo “Vegetable calf as on the shelf”' })).toBeVisible()
 })

@@ -5,10 +5,12 @@ import type { Check, Rank } from './finding.js'
 
 const RANKS: Readonly<Record<Fault['what'], Rank>> = {
   'crosses itself': 'stop',
+  'encloses nothing': 'stop',
   'nothing left': 'stop',
   'no corner to round': 'look',
   'evened out': 'look',
   'fold misses': 'look',
+  'fold not straight': 'stop',
   'groove too narrow': 'stop',
   'groove too deep': 'look',
   'edges differ': 'look',
@@ -35,6 +37,11 @@ export const drawingFault: Check = {
           what: 'The outline crosses itself.',
           why: 'Nobody can cut it: move the points so that it runs round once.',
         }
+      case 'encloses nothing':
+        return {
+          what: 'The points enclose nothing; a small square stands for the panel.',
+          why: 'They lie on one another or in one line: move one of them aside.',
+        }
       case 'no corner to round':
         return {
           what: `The corner at point ${n.point} can't be rounded by ${mm(n.radius)}.`,
@@ -54,6 +61,11 @@ export const drawingFault: Check = {
         return {
           what: `The ${words.fold} does not cross the panel.`,
           why: 'A fold goes from one edge to another; move its line onto the panel.',
+        }
+      case 'fold not straight':
+        return {
+          what: `The ${words.edge} is to lie on a fold of the leather, but it is not straight.`,
+          why: 'Leather folds along a straight line only; cut that edge, or draw it straight.',
         }
       case 'groove too narrow':
         return {

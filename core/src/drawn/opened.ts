@@ -7,6 +7,7 @@ import {
   openPath,
   pathCrossings,
   pathSpread,
+  pointDistance,
   pointSpread,
 } from '../geometry/index.js'
 import type { DrawnFold } from './schema.js'
@@ -74,5 +75,5 @@ export function foldEndsMaybe(path: Path, at: Point, angle: number): { from: Poi
   const ray = openPath([line(circlePoint(at, -reach, angle), circlePoint(at, reach, angle))])
   const found = pathCrossings(ray, path)
   const [first, last] = [found[0], found[found.length - 1]]
-  return first && last && first !== last ? { from: first.at, to: last.at } : undefined
+  return first && last && pointDistance(first.at, last.at) > 0.1 ? { from: first.at, to: last.at } : undefined
 }

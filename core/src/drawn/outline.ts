@@ -10,7 +10,11 @@ import {
   filletMaybe,
   flipAbout,
   line,
+  pathArea,
+  pathCrossesItself,
   pointDistance,
+  pointsMeet,
+  polygon,
   segmentMoved,
   segmentPart,
   segmentReversed,
@@ -29,6 +33,8 @@ export interface Outline {
   readonly owners: readonly Owned[]
   /** Corners that could not be rounded as asked: the point's index. */
   readonly unrounded: readonly number[]
+  /** The points enclose nothing; what is given instead only stands for it. */
+  readonly empty?: true
 }
 
 /** An arc from its chord and rise; the rise is to the left of one who walks along it where positive. */
@@ -153,10 +159,35 @@ export function outlineOf(panel: DrawnPanel): Outline {
     ]
   })
   const owners = joined(
-    round.flatMap(({ edge, half }, i) => [...extra[i]!, { segment: segments[i]!, edge, half }]),
+    long(round.flatMap(({ edge, half }, i) => [...extra[i]!, { segment: segments[i]!, edge, half }])),
   )
   const whole = startedAtEdge(owners)
-  return { path: closedPath(whole.map((o) => o.segment)), owners: whole, unrounded }
+  const path = closedPath(whole.map((o) => o.segment))
+  const flat = Math.abs(pathArea(path)) < LEAST_AREA && !pathCrossesItself(path)
+  if (whole.length < 2 || flat) return nothing(panel)
+  return { path, owners: whole, unrounded }
+}
+
+/** Less than this is no panel, mm². */
+const LEAST_AREA = 1
+
+/** Stretches without length are no stretches. */
+const long = (owners: readonly Owned[]): readonly Owned[] =>
+  owners.filter(
+    ({ segment: s }) => !pointsMeet(s.from, s.to) || (s.type === 'cubic' && !pointsMeet(s.c1, s.from)),
+  )
+
+/** Where the points enclose nothing a small square stands for the panel, so that it can still be seen and mended. */
+function nothing(panel: DrawnPanel): Outline {
+  const [{ x, y, edge }] = panel.nodes as [Node]
+  const { segments } = polygon([
+    { x, y },
+    { x: x + 10, y },
+    { x: x + 10, y: y + 10 },
+    { x, y: y + 10 },
+  ])
+  const owners = segments.map((segment): Owned => ({ segment, edge, half: 'drawn' }))
+  return { path: closedPath(segments), owners, unrounded: [], empty: true }
 }
 
 /** A rounding before the start may belong to the last edge: the walk begins where an edge begins. */

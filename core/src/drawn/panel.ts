@@ -19,7 +19,7 @@ import { type LayerMade, layerPanel } from './layers.js'
 import { marksOf } from './marks.js'
 import { type Leathers, isEnclosed, layerStuff, panelStuff } from './materials.js'
 import { type Opened, openedAt } from './opened.js'
-import { type Owned, outlineOf } from './outline.js'
+import { type Outline, type Owned, outlineOf } from './outline.js'
 import type { DrawnFate, DrawnPanel } from './schema.js'
 
 /** What a drawn panel comes to: the panel, its component pieces, the numbers, and what is wrong with it. */
@@ -106,7 +106,8 @@ const drapeNote = (f: FoldNumbers): string | undefined =>
 /** Works a drawn panel out to the master panel and its component pieces. */
 export function makeDrawn(drawn: DrawnPanel, leathers: Leathers, reckon: Reckon): DrawnMade {
   const own = panelStuff(drawn, leathers)
-  const { path, owners, unrounded } = outlineOf(drawn)
+  const outline = outlineOf(drawn)
+  const { path, owners } = outline
   const folds = foldNumbers(drawn, leathers, reckon)
   const opened = openedAt(
     path,
@@ -159,7 +160,7 @@ export function makeDrawn(drawn: DrawnPanel, leathers: Leathers, reckon: Reckon)
       ...made.flatMap((m) => (m.ok ? m.insets.map((size) => ({ panelId: m.panel.id, size })) : [])),
     ],
     faults: [
-      ...faultsOf(drawn, path, unrounded, panel, own.thickness),
+      ...faultsOf(drawn, outline, panel, own.thickness),
       ...made.flatMap((m, i) => layerFaults(drawn, path, drawn.layers[i]!.name, m)),
     ],
   }
@@ -217,10 +218,22 @@ function layerFaults(drawn: DrawnPanel, path: Path, layer: string, made: LayerMa
 /** Thickness that must stay at a groove (J): a share of the leather, and a least; docs/formulas.md §5. */
 const GROOVE = { share: 0.4, least: 0.8 } as const
 
+/** Whether an edge that is to lie on a fold turns anywhere. */
+const bentOnFold =
+  (panel: Panel) =>
+  ({ fate, first, last }: Edge): boolean => {
+    if (fate.type !== 'doubled') return false
+    const segments = panel.outline.segments.slice(first, last + 1)
+    const along = segmentTangent(segments[0]!, 0)
+    return segments.some((s) => {
+      const way = segmentTangent(s, 0)
+      return s.type !== 'line' || way.x * along.x + way.y * along.y < 1 - 1e-6
+    })
+  }
+
 function faultsOf(
   drawn: DrawnPanel,
-  path: Path,
-  unrounded: readonly number[],
+  { path, unrounded, empty }: Outline,
   panel: Panel,
   thickness: number,
 ): Fault[] {
@@ -233,10 +246,14 @@ function faultsOf(
     numbers,
   })
   return [
+    ...(empty ? [fault('encloses nothing', drawn.nodes[0]!)] : []),
     ...(crossing ? [fault('crosses itself', crossing)] : []),
     ...[...new Set(unrounded)].map((i) =>
       fault('no corner to round', drawn.nodes[i]!, {}, { point: i + 1, radius: drawn.nodes[i]!.radius }),
     ),
+    ...panel.edges
+      .filter(bentOnFold(panel))
+      .map((e) => fault('fold not straight', panel.outline.segments[e.first]!.from, { edge: e.name })),
     ...drawn.folds.flatMap((f) => {
       const missed = panel.folds.some((p) => p.id === f.id)
         ? []

@@ -11,6 +11,8 @@ export const TURNING = {
   mitreBare: 1.5,
   /** A turn sharper than this is a corner, not a curve, radians. */
   sharp: Math.PI / 9,
+  /** A turn sharper than this is a spike nobody can turn over, radians. */
+  spike: Math.PI * 0.95,
   /** Gentler than this in all, a curve needs nothing done, radians. */
   leastAngle: Math.PI / 36,
 } as const

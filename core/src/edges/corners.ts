@@ -37,7 +37,7 @@ export function cornerTreatments(
     if (!a && !b) return []
     const [along, onward] = [segmentTangent(before, 1), segmentTangent(after, 0)]
     const turning = Math.atan2(pointCross(along, onward), pointDot(along, onward)) * inward
-    if (Math.abs(turning) < TURNING.sharp) return []
+    if (Math.abs(turning) < TURNING.sharp || Math.abs(turning) > TURNING.spike) return []
     const id = `${panel.id}.corner-${i + 1}`
     const corner = before.to
     // Directions away from the corner along both edges, and out of the panel.

@@ -50,7 +50,9 @@ const distanceOf = (path: Path, p: Point): number => {
 function stretch(path: Path, from: number, to: number): Path {
   if (to > from + 1e-9) return pathPart(path, from, to)
   const head = to > 1e-9 ? pathPart(path, 0, to).segments : []
-  return openPath([...pathPart(path, from, pathLength(path)).segments, ...head])
+  const total = pathLength(path)
+  const tail = total - from > 1e-9 ? pathPart(path, from, total).segments : []
+  return openPath([...tail, ...head])
 }
 
 /** Where a ray from inside the cut line meets it first. */

@@ -134,10 +134,12 @@ export interface Fault {
   readonly at: Point
   readonly what:
     | 'crosses itself'
+    | 'encloses nothing'
     | 'no corner to round'
     | 'nothing left'
     | 'evened out'
     | 'fold misses'
+    | 'fold not straight'
     | 'groove too narrow'
     | 'groove too deep'
     | 'edges differ'

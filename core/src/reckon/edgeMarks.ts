@@ -7,6 +7,7 @@ import {
   pathEnd,
   pathReversed,
   pathStart,
+  pointDistance,
 } from '../geometry/index.js'
 import type { EdgeWork, TurnedWork } from '../edges/index.js'
 import { type Panel, edgeChain, insetChainMaybe } from '../master/index.js'
@@ -72,8 +73,9 @@ export const edgeSkiveMarks = ({ panel, stock, skived }: EdgeWork): Mark[] =>
 export const doubledMarks = (panel: Panel): Mark[] =>
   panel.edges
     .filter((e) => e.fate.type === 'doubled')
-    .map((e) => {
-      const path = edgeChain(panel, [e.id])
+    .map((e) => edgeChain(panel, [e.id]))
+    .filter((path) => pointDistance(pathStart(path), pathEnd(path)) > 0.1)
+    .map((path) => {
       return {
         type: 'fold',
         from: pathStart(path),

@@ -91,6 +91,14 @@ function chosen(id: string): void {
   const one = shelf.find((s) => s.id === id)
   if (one) set(field.path, one, `${field.label}: ${name}`)
 }
+/** The same leather as it now stands on the shelf, where that says something else than this job's copy. */
+const newer = computed(() => {
+  const onShelf =
+    props.field.type === 'leather' ? stores.all.leathers.find((l) => l.id === leather.value.id) : undefined
+  return onShelf && JSON.stringify(onShelf) !== JSON.stringify({ ...onShelf, ...leather.value })
+    ? onShelf
+    : undefined
+})
 /** Which thickness of the leather is reckoned with. */
 const uses = computed<Option[]>(() => {
   const { weight, measured } = leather.value
@@ -144,8 +152,23 @@ const current = computed(() => (props.field.type === 'choice' ? String(value.val
           :label="`which thickness of the ${leather.name}, ${field.role}`"
           :options="uses"
           @change="(use) => set(field.path, { ...leather, use }, `${leather.name}, ${use}`)"
-        />)</template
+        />)<button
+          v-if="newer"
+          class="plain shelf"
+          @click="set(field.path, newer, `${newer.name} as on the shelf`)"
+        >
+          take it as it is on the shelf
+        </button></template
       >
     </template>
   </span>
 </template>
+
+<style scoped>
+.shelf {
+  margin-left: 6px;
+  color: var(--loch);
+  text-decoration: underline;
+  font-size: 14px;
+}
+</style>

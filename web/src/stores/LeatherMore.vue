@@ -168,7 +168,8 @@ async function print(): Promise<void> {
         </button>
       </p>
       <p v-if="known" class="quiet">
-        Jobs keep their own copy of a leather; choose it again there to reckon with the new numbers.
+        Jobs keep their own copy of a leather; there it says that the shelf has newer numbers, to be taken in
+        one click.
       </p>
     </section>
   </div>

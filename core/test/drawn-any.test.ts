@@ -1,0 +1,161 @@
+import fc from 'fast-check'
+import { describe, expect, test } from 'vitest'
+import {
+  type DrawnFate,
+  type DrawnFold,
+  type DrawnPanel,
+  barePanel,
+  derive,
+  findingsOf,
+  pieceDrawing,
+  sayFinding,
+  transect,
+  writeDesign,
+  readDesign,
+  writeSvg,
+} from '@drumlin/core'
+import { writeDxf } from '@drumlin/core/dxf'
+import { pathBox } from '../src/geometry/index.js'
+import { drawingOf, layer, turned } from './support/drawing.js'
+
+const mm = (min: number, max: number) =>
+  fc.double({ min, max, noNaN: true }).map((v) => Math.round(v * 10) / 10)
+
+const anyFate: fc.Arbitrary<DrawnFate> = fc.oneof(
+  fc.constantFrom('burnished', 'painted', 'left').map((finish) => ({ type: 'raw', finish }) as const),
+  fc
+    .record({
+      width: mm(1, 40),
+      school: fc.constantFrom('even', 'fold', 'feather'),
+      core: fc.constantFrom('round', 'square'),
+      lines: fc.constantFrom(0, 1, 2),
+      margin: mm(0.5, 20),
+    })
+    .map(({ width, ...more }) => turned(width, more)),
+  mm(5, 40).map((width) => turned(width, { type: 'rolled', lines: 2 })),
+  fc
+    .record({ width: mm(1, 20), binding: mm(0.2, 3), margin: mm(0.5, 12) })
+    .map((b) => ({ type: 'bound', ...b }) as const),
+  mm(0.5, 40).map((margin) => ({ type: 'sewn', margin, finish: 'left' }) as const),
+  fc
+    .record({ margin: mm(0.5, 30), trim: mm(0, 20) })
+    .map((t) => ({ type: 'trimmed', finish: 'left', ...t }) as const),
+  fc.constant({ type: 'doubled' } as const),
+  mm(0, 100).map((by) => ({ type: 'long', by }) as const),
+)
+
+const anyFold = (i: number): fc.Arbitrary<DrawnFold> =>
+  fc.record({
+    id: fc.constant(`fold-${i}`),
+    name: fc.constant(`fold ${i}`),
+    at: fc.record({ x: mm(-60, 60), y: mm(0, 100) }),
+    angle: fc.constantFrom(0, Math.PI / 2, 0.4),
+    type: fc.constantFrom('book', 'wrapped', 'z', 'groove'),
+    gap: mm(0, 12),
+    turn: fc.constantFrom(Math.PI, Math.PI / 2, 0.6),
+    rises: fc.constantFrom('hill', 'valley'),
+    drawn: fc.constantFrom('flat', 'outside', 'bend'),
+    school: fc.constantFrom('figured', 'draped'),
+    groove: fc.option(
+      fc.record({ shape: fc.constantFrom('v', 'flat'), depth: mm(0, 3), opening: mm(0.2, 3) }),
+      { nil: null },
+    ),
+  }) as fc.Arbitrary<DrawnFold>
+
+const EDGES = ['one', 'two', 'three'] as const
+const anyPanel: fc.Arbitrary<DrawnPanel> = fc
+  .record({
+    points: fc.array(
+      fc.record({
+        x: mm(0, 120),
+        y: mm(0, 120),
+        radius: mm(0, 20),
+        edge: fc.constantFrom(...EDGES),
+        going: fc.constantFrom('line', 'arc', 'curve'),
+      }),
+      { minLength: 3, maxLength: 7 },
+    ),
+    half: fc.boolean(),
+    fates: fc.tuple(anyFate, anyFate, anyFate),
+    folds: fc.oneof(fc.constant([]), fc.tuple(anyFold(1)), fc.tuple(anyFold(1), anyFold(2))),
+    layers: fc.subarray(['lining', 'board', 'foam', 'reinforcement', 'interlining'] as const),
+    skive: fc.record({ width: mm(0.5, 60), start: mm(0, 2), end: mm(0, 2) }),
+    block: mm(0, 20),
+    split: fc.option(mm(0.2, 3), { nil: null }),
+  })
+  .map(({ points, half, fates, folds, layers, skive, block, split }) => {
+    // Points of one edge stand together.
+    const sorted = EDGES.flatMap((edge) => points.filter((p) => p.edge === edge))
+    const last = sorted.length - 1
+    const nodes = sorted.map((p, i) => ({
+      x: half && (i === 0 || i === last) ? 0 : p.x,
+      y: p.y,
+      radius: p.radius,
+      edge: p.edge,
+      going:
+        p.going === 'arc'
+          ? ({ type: 'arc', rise: (p.x - 60) / 4 } as const)
+          : p.going === 'curve'
+            ? ({ type: 'curve', c1: { x: p.x + 20, y: p.y }, c2: { x: p.x, y: p.y + 20 } } as const)
+            : ({ type: 'line' } as const),
+    }))
+    return {
+      ...barePanel({
+        id: 'panel',
+        name: 'Panel',
+        role: 'outside',
+        nodes,
+        edges: EDGES.map((id, i) => ({ id, name: `edge ${id}`, fate: fates[i]! })),
+        mirror: half ? { way: 'upright', at: 0 } : null,
+      }),
+      folds: [...folds],
+      layers: layers.map((sort) => layer(sort)),
+      skives: [{ id: 'skive', name: 'skive', where: { type: 'edge', edge: 'one' }, ...skive }],
+      marks: [
+        {
+          id: 'notch',
+          type: 'notch',
+          where: { type: 'share', edge: 'two', share: 0.5, inset: 0 },
+          text: 'a',
+          angle: 0,
+          length: 0,
+          width: 0,
+          punch: 0,
+        },
+      ],
+      block,
+      split,
+    } satisfies DrawnPanel
+  })
+
+describe('whatever is drawn', () => {
+  test('something is shown and everything wrong is said; nothing breaks and no number is none', () =>
+    fc.assert(
+      fc.property(anyPanel, mm(0.5, 3), (panel, thickness) => {
+        const design = drawingOf([panel], thickness)
+        const d = derive(design)
+        expect(d.pieces.length).toBeGreaterThan(0)
+        for (const { size } of d.master.sizes) expect(Number.isFinite(size.value), size.key).toBe(true)
+        for (const piece of d.pieces) {
+          const box = pathBox(piece.cut)
+          expect([box.left, box.top, box.right, box.bottom].every(Number.isFinite), piece.id).toBe(true)
+          expect(pieceDrawing(piece, design, 'mm').length).toBeGreaterThan(0)
+        }
+        for (const found of findingsOf(d)) expect(sayFinding(found, 'in').what).not.toMatch(/undefined|NaN/)
+        for (const work of d.works) transect(work, { x: -150, y: 40 }, { x: 150, y: 50 }, true)
+      }),
+      { seed: 31, numRuns: 150 },
+    ))
+  test('it is saved and read back the same, and goes out as SVG and DXF', () =>
+    fc.assert(
+      fc.property(anyPanel, (panel) => {
+        const design = drawingOf([panel])
+        const read = readDesign(writeDesign(design))
+        expect(read.ok && writeDesign(read.design)).toBe(writeDesign(design))
+        const d = derive(design)
+        expect(writeSvg(d)).not.toContain('NaN')
+        expect(writeDxf(d)).not.toContain('NaN')
+      }),
+      { seed: 32, numRuns: 40 },
+    ))
+})
