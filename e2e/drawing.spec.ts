@@ -195,7 +195,7 @@ test('test pieces of a leather: the sheet, what was measured, what it says, and 
   await accessible(page)
   await page.getByRole('link', { name: 'Back to the job' }).click()
   await page.getByRole('link', { name: /^Brief/ }).click()
-  await page.getByRole('button', { name: 'take it as it is on the shelf' }).click()
+  await page.getByRole('button', { name: 'take it as it is on the shelf' }).first().click()
   await expect(page.getByRole('textbox', { name: 'thickness of the Vegetable calf, outside' })).toHaveValue(
     '1.5 mm',
   )
