@@ -132,7 +132,14 @@ export {
   kindOf,
   startingLeathers,
 } from './kinds/index.js'
-export { type Transect, type TransectBend, type TransectLayer, thicknessAt, transect } from './layup/index.js'
+export {
+  type LaidSheet,
+  type Transect,
+  type TransectBend,
+  type TransectLayer,
+  thicknessAt,
+  transect,
+} from './layup/index.js'
 export { type Skiving, skivingsOf } from './edges/index.js'
 export { type Band, type Fate, type Panel, placeOnPanel } from './master/index.js'
 export {

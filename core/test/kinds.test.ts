@@ -28,7 +28,9 @@ describe.each(kindIds().map((id) => [id, kindOf(id)] as const))('%s', (_, kind) 
     const reached = new Set(
       [...kind.brief, ...Object.values(kind.sentences).flat(), ...SEWING_SENTENCES].flatMap(named),
     )
-    expect(fields.map((f) => f.id).filter((id) => !reached.has(id))).toEqual([])
+    // The Brief asks for the leather of every role by itself.
+    const asked = fields.filter((f) => f.type !== 'leather' || kind.id !== 'by-hand').map((f) => f.id)
+    expect(asked.filter((id) => !reached.has(id))).toEqual([])
   })
   test('every piece it can make has its sentences', () => {
     if (kind.id !== 'bifold') return expect(kind.sentences).toEqual({})

@@ -27,7 +27,7 @@ export const byHand: Kind<Record<string, never>> = {
       role: 'inside',
     },
   ],
-  brief: ['The outside is cut from {leather-outside}, what lies inside from {leather-inside}.'],
+  brief: [],
   sentences: {},
   master: () => ({ panels: [], layups: [], joins: [], matches: [], fits: [], carries: [], sizes: [] }),
 }

@@ -1,13 +1,22 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { RouterLink } from 'vue-router'
-import { boxUnion, overruledFor, pathData, sayFinding } from '@drumlin/core'
+import {
+  type LaidSheet,
+  boxUnion,
+  pathBox,
+  pathMoved,
+  overruledFor,
+  pathData,
+  sayFinding,
+} from '@drumlin/core'
 import { useSettings } from '../app/settings.js'
 import { useJob } from '../job/job.js'
 import SentenceLine from '../sentence/SentenceLine.vue'
 import PieceDrawing from '../sheet/PieceDrawing.vue'
 import WorkingBox from '../sentence/WorkingBox.vue'
 
+type Clip = LaidSheet['sheet']['clips'][number]
 defineProps<{ id: string }>()
 const job = useJob()
 const settings = useSettings()
@@ -20,7 +29,12 @@ const unfit = computed(() =>
   job.findings.filter((f) => f.code === 'fit' && overruledFor(job.settled!, f) === undefined),
 )
 const sheets = computed(() => (derived.value.works[0]?.sheets ?? []).filter((s) => s.part === 'whole'))
-const box = computed(() => boxUnion(sheets.value.map((s) => s.box)))
+/** Turned borders reach beyond the finished work, as they lie before they are turned. */
+const box = computed(() =>
+  boxUnion(
+    sheets.value.flatMap((s) => [s.box, ...(s.work ? [pathBox(pathMoved(s.work.cut, s.sheet.move))] : [])]),
+  ),
+)
 const lying = computed(() =>
   sheets.value.map((s) => ({
     id: s.sheet.id,
@@ -28,13 +42,21 @@ const lying = computed(() =>
     content: s.sheet.type === 'content' ? s : undefined,
     piece: derived.value.pieces.find((p) => s.sheet.type === 'panel' && p.id === s.sheet.panelId),
     clip: s.sheet.clips[0],
+    /** A strip between two folds has a border on both sides. */
+    second: s.sheet.clips[1],
   })),
 )
-/** What lies on the counted side of a sheet's border, as a region of the drawing. */
-const clipData = (clip: { at: { x: number }; inward: { x: number } }): string =>
-  clip.inward.x > 0
-    ? `M${clip.at.x} -999H9999V9999H${clip.at.x}Z`
-    : `M${clip.at.x} -999H-9999V9999H${clip.at.x}Z`
+/** What lies on the counted side of a sheet's border, whichever way it runs, as a region of the drawing. */
+function clipData({ at, inward }: Clip): string {
+  const far = 9999
+  const [along, into] = [
+    { x: -inward.y * far, y: inward.x * far },
+    { x: inward.x * far, y: inward.y * far },
+  ]
+  const corner = (way: number, depth: number): string =>
+    `${at.x + way * along.x + depth * into.x} ${at.y + way * along.y + depth * into.y}`
+  return `M${corner(-1, 0)}L${corner(1, 0)}L${corner(1, 1)}L${corner(-1, 1)}Z`
+}
 const matrix = (m: { a: number; b: number; c: number; d: number; e: number; f: number }): string =>
   `matrix(${m.a} ${m.b} ${m.c} ${m.d} ${m.e} ${m.f})`
 </script>
@@ -42,7 +64,7 @@ const matrix = (m: { a: number; b: number; c: number; d: number; e: number; f: n
 <template>
   <div class="brief">
     <section class="asks">
-      <h1>{{ derived.kind.brief.length > 1 ? 'What goes in it' : 'What it is cut from' }}</h1>
+      <h1>{{ derived.kind.brief.length > 0 ? 'What goes in it' : 'What it is cut from' }}</h1>
       <SentenceLine v-for="s in derived.kind.brief" :key="s" :sentence="s" />
       <h2>Leather</h2>
       <div v-for="role in derived.kind.roles" :key="role.id" class="role">
@@ -64,9 +86,12 @@ const matrix = (m: { a: number; b: number; c: number; d: number; e: number; f: n
       >
         <template v-for="l in lying" :key="l.id">
           <clipPath v-if="l.clip" :id="`half-${l.id}`"><path :d="clipData(l.clip)" /></clipPath>
+          <clipPath v-if="l.second" :id="`other-${l.id}`"><path :d="clipData(l.second)" /></clipPath>
           <g v-if="l.piece" :clip-path="l.clip ? `url(#half-${l.id})` : undefined">
-            <g :transform="matrix(l.move)">
-              <PieceDrawing :piece="l.piece" :job="derived.design" bare />
+            <g :clip-path="l.second ? `url(#other-${l.id})` : undefined">
+              <g :transform="matrix(l.move)">
+                <PieceDrawing :piece="l.piece" :job="derived.design" bare />
+              </g>
             </g>
           </g>
           <path
@@ -77,7 +102,7 @@ const matrix = (m: { a: number; b: number; c: number; d: number; e: number; f: n
           />
         </template>
       </svg>
-      <p v-if="derived.kind.brief.length > 1">
+      <p v-if="derived.kind.brief.length > 0">
         It takes {{ derived.master.carries.join(', ') || 'nothing yet' }}.
       </p>
       <WorkingBox v-for="s in sizes" :key="s.key" :reckoned="s" />

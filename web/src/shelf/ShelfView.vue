@@ -43,7 +43,7 @@ async function start(id: string): Promise<void> {
   })
   await createJob(design, false, Date.now())
   // What is drawn by hand asks nothing first: it begins on the sheet.
-  await router.push({ name: kind.brief.length > 1 ? 'brief' : 'draft', params: { id: design.id } })
+  await router.push({ name: kind.brief.length > 0 ? 'brief' : 'draft', params: { id: design.id } })
 }
 
 async function opened(event: Event): Promise<void> {
