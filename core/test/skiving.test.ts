@@ -11,6 +11,7 @@ import {
 } from '@drumlin/core'
 import { writeCoupons, writePdf } from '@drumlin/core/pdf'
 import { pdfFonts } from '../../cli/src/fonts.js'
+import { couponDrawing } from '../src/coupons/index.js'
 import { pieceDrawing, stipple } from '../src/drawing/index.js'
 import { pathNearest, point, pointInside, polygon } from '../src/geometry/index.js'
 import { thicknessAt } from '../src/layup/index.js'
@@ -215,6 +216,9 @@ describe('drawn for the bench', () => {
       ]),
     )
     const sheet = () => writeCoupons(STARTER_STORES.leathers[0]!, STARTER_STORES.irons[0]!, options)
+    // Nothing is written beyond the printable width of A4, 190 mm, as far as letters of that size run.
+    for (const d of couponDrawing(STARTER_STORES.leathers[0]!, STARTER_STORES.irons[0]!, 'mm'))
+      if (d.type === 'text') expect(d.at.x + d.text.length * d.size * 0.48, d.text).toBeLessThan(192)
     expect(Buffer.from(await sheet()).equals(Buffer.from(await sheet()))).toBe(true)
     expect((await writePdf(d, options)).length).toBeGreaterThan(5000)
     expect(writeSvg(d)).toContain('<g id="fold-to"')

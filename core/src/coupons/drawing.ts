@@ -6,7 +6,7 @@ import { type CouponPlan, couponPlan } from './plan.js'
 
 const WEIGHT = { cut: 0.5, fine: 0.15, tick: 0.35 } as const
 const LEFT = 0
-const SAID = 118
+const SAID = 105
 
 const box = (x: number, y: number, w: number, h: number): Path =>
   polygon([point(x, y), point(x + w, y), point(x + w, y + h), point(x, y + h)])
@@ -14,7 +14,7 @@ const across = (a: Point, b: Point): Path => openPath([line(a, b)])
 
 /** A heading and lines of what to do, beside a test piece. */
 const told = (y: number, title: string, lines: readonly string[]): Drawn[] => [
-  text('label', point(SAID, y), title, 3.8, 'start', true),
+  text('label', point(SAID, y), title, 3.4, 'start', true),
   ...lines.map((words, i) => text('label', point(SAID, y + 6 + i * 4.6), words, 2.9, 'start')),
 ]
 /** A line to write a measurement on. */
@@ -50,6 +50,8 @@ function turnStrip(y: number, plan: CouponPlan, mm: (v: number) => string): Draw
     stroke('cut', box(LEFT, y, 100, 40), WEIGHT.cut),
     stroke('finished', across(point(LEFT, finished), point(LEFT + 100, finished)), 0.18),
     stroke('fold-to', across(point(LEFT, landing), point(LEFT + 100, landing)), WEIGHT.fine),
+    text('label', point(LEFT + 2, finished - 1), 'finished edge', 2.6, 'start'),
+    text('label', point(LEFT + 2, landing - 1), 'fold-to line', 2.6, 'start'),
     ...told(y + 3, `Turned-edge strip: cut ${mm(plan.turnAdded)} beyond the edge`, [
       'Do not skive. Turn the upper border over, hammer it down.',
       'Measure from the outermost edge to where the cut edge lands.',

@@ -136,6 +136,7 @@ function legend(x: number, y: number): Drawn[] {
     'skive, closing up as it gets thinner, thickness at both sides',
     'match mark, lettered in pairs',
     'grain',
+    'fold-to line: the cut edge is folded to it',
   ]
   const slots = Array.from({ length: 7 }, (_, k) => {
     const at = point(x + 1.5 + k * 3, sample(3).y)
@@ -183,6 +184,14 @@ function legend(x: number, y: number): Drawn[] {
       ]),
       0.25,
     ),
+    stroke('fold-to', across(8), 0.15),
+    ...[0, 22].map((side) =>
+      stroke(
+        'fold-to',
+        openPath([line(point(x + side, sample(8).y - 1.4), point(x + side, sample(8).y + 1.4))]),
+        0.25,
+      ),
+    ),
     ...words.map((w, i) => text('label', point(x + 26, sample(i).y + 1), w, 3.2, 'start')),
   ]
 }
@@ -216,7 +225,7 @@ export function coverDrawing(
     ...pieceList(derived.pieces, unit, 0, list),
     ...sewingList(derived, unit, 0, sew),
     ...map.drawn,
-    ...cautions(right, (wide ? list : map.bottom + 12) + 80),
+    ...cautions(right, (wide ? list : map.bottom + 12) + 88),
     ...legend(right, wide ? list : map.bottom + 12),
   ]
 }
