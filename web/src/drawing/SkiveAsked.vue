@@ -4,6 +4,7 @@ import {
   type Derived,
   type DrawnPanel,
   type DrawnSkive,
+  type Point,
   boxCentre,
   outlineOf,
   pathBox,
@@ -69,6 +70,12 @@ const made = computed(() => {
   const work = props.derived.edges.find((w) => w.panel.id === props.drawn.id)
   return work ? skivingsOf(work) : []
 })
+/** A band runs from one place to another. */
+const ENDS = { from: 'start', to: 'end' } as const
+function put(skive: DrawnSkive, end: keyof typeof ENDS, to: Partial<Point>, gesture?: string): void {
+  const { where } = skive
+  if (where.type === 'band') set(skive, { where: { ...where, [end]: { ...where[end], ...to } } }, gesture)
+}
 const degrees = (radians: number): string => `${Math.round((radians * 1800) / Math.PI) / 10}°`
 </script>
 
@@ -76,56 +83,20 @@ const degrees = (radians: number): string => `${Math.round((radians * 1800) / Ma
   <p v-for="s in drawn.skives" :key="s.id" class="sentence" :data-skive="s.id">
     <strong>{{ s.where.type === 'edge' ? `Along the ${edgeName(s.where.edge)}` : s.name }}</strong>
     <template v-if="s.where.type === 'band'">
-      from
-      <MeasureField
-        :value="s.where.from.x"
-        :label="`${s.name}, across at its start`"
-        sort="length"
-        :least="-5000"
-        :most="5000"
-        :step="1"
-        @change="
-          (v, g) =>
-            s.where.type === 'band' && set(s, { where: { ...s.where, from: { ...s.where.from, x: v } } }, g)
-        "
-      />,
-      <MeasureField
-        :value="s.where.from.y"
-        :label="`${s.name}, down at its start`"
-        sort="length"
-        :least="-5000"
-        :most="5000"
-        :step="1"
-        @change="
-          (v, g) =>
-            s.where.type === 'band' && set(s, { where: { ...s.where, from: { ...s.where.from, y: v } } }, g)
-        "
-      />
-      to
-      <MeasureField
-        :value="s.where.to.x"
-        :label="`${s.name}, across at its end`"
-        sort="length"
-        :least="-5000"
-        :most="5000"
-        :step="1"
-        @change="
-          (v, g) =>
-            s.where.type === 'band' && set(s, { where: { ...s.where, to: { ...s.where.to, x: v } } }, g)
-        "
-      />,
-      <MeasureField
-        :value="s.where.to.y"
-        :label="`${s.name}, down at its end`"
-        sort="length"
-        :least="-5000"
-        :most="5000"
-        :step="1"
-        @change="
-          (v, g) =>
-            s.where.type === 'band' && set(s, { where: { ...s.where, to: { ...s.where.to, y: v } } }, g)
-        "
-      />,
+      <template v-for="(end, name) in ENDS" :key="name">
+        {{ name === 'from' ? ' from' : ' to' }}
+        <template v-for="(way, axis) in { x: 'across', y: 'down' } as const" :key="axis">
+          <MeasureField
+            :value="s.where[name][axis]"
+            :label="`${s.name}, ${way} at its ${end}`"
+            sort="length"
+            :least="-5000"
+            :most="5000"
+            :step="1"
+            @change="(v, g) => put(s, name, { [axis]: v }, g)"
+          />{{ axis === 'x' ? ', ' : '' }}
+        </template> </template
+      >,
     </template>
     <MeasureField
       :value="s.width"

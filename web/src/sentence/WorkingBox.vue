@@ -103,6 +103,9 @@ const takeBack = (): void => void job.edit(giveBack(props.reckoned.label, [props
   width: 16px;
   color: var(--moss);
 }
+.value {
+  white-space: nowrap;
+}
 .own {
   display: flex;
   justify-content: space-between;
