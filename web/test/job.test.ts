@@ -61,6 +61,17 @@ describe('the job on the bench', () => {
     expect(width(job)).toBeGreaterThan(200)
   })
 
+  test('while a fix is looked at, what is settled stays the very same thing', async () => {
+    const job = useJob()
+    await job.open('one')
+    const settled = job.settled
+    expect(job.derived).toBe(settled)
+    job.preview = thicker(2)
+    expect(job.settled).toBe(settled)
+    expect(width(job)).not.toBe(settled!.master.sizes[0]!.size.value)
+    job.preview = undefined
+    expect(job.derived).toBe(settled)
+  })
   test('another tab was first: both changes are kept, and it is said', async () => {
     const job = useJob()
     await job.open('one')

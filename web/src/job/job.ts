@@ -1,4 +1,12 @@
-import { type Design, type Edit, applyEdit, derive, findingsOf, sizeRanges } from '@drumlin/core'
+import {
+  type Derived,
+  type Design,
+  type Edit,
+  applyEdit,
+  derive,
+  findingsOf,
+  sizeRanges,
+} from '@drumlin/core'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, watch } from 'vue'
 import type { JobRecord } from '../storage/db.js'
@@ -19,6 +27,17 @@ interface Waiting {
   readonly gesture?: string
 }
 
+const known = new WeakMap<Design, Derived>()
+
+/** All that follows from a design, reckoned once for each state of it. */
+function reckonedOnce(design: Design): Derived {
+  const before = known.get(design)
+  if (before) return before
+  const derived = derive(design)
+  known.set(design, derived)
+  return derived
+}
+
 /** The job on the bench: its design, all that follows from it, and its log. Every edit is written at once. */
 export const useJob = defineStore('job', () => {
   const record = shallowRef<JobRecord>()
@@ -35,10 +54,9 @@ export const useJob = defineStore('job', () => {
     const edited = applyEdit(design.value, preview.value)
     return edited.ok ? edited.design : design.value
   })
-  const derived = computed(() => (shownDesign.value ? derive(shownDesign.value) : undefined))
-  const settled = computed(() =>
-    !design.value ? undefined : preview.value ? derive(design.value) : derived.value,
-  )
+  const derived = computed(() => (shownDesign.value ? reckonedOnce(shownDesign.value) : undefined))
+  /** Stays the same thing while something is only being looked at: what hangs on it is not sought anew. */
+  const settled = computed(() => (design.value ? reckonedOnce(design.value) : undefined))
   /** The design as it was when the hand last rested: what is too slow to follow every move follows this. */
   const calmDesign = shallowRef<Design>()
   let resting: ReturnType<typeof setTimeout> | undefined
