@@ -101,7 +101,7 @@ function withDraping(edges: readonly Edge[], opened: Opened, folds: readonly Fol
 }
 
 const drapeNote = (f: FoldNumbers): string | undefined =>
-  f.draped ? `cut ${f.draped.value.toFixed(1)} long, mark on the work` : undefined
+  f.draped ? `cut ${f.draped.value.toFixed(1)} mm long, mark on the work` : undefined
 
 /** Works a drawn panel out to the master panel and its component pieces. */
 export function makeDrawn(drawn: DrawnPanel, leathers: Leathers, reckon: Reckon): DrawnMade {

@@ -1,6 +1,14 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { type Derived, type DrawnEdge, type DrawnPanel, drawnEdgeLength, removeDrawn } from '@drumlin/core'
+import {
+  type Derived,
+  type DrawnEdge,
+  type DrawnPanel,
+  drawnEdgeLength,
+  printLength,
+  removeDrawn,
+} from '@drumlin/core'
+import { useSettings } from '../app/settings.js'
 import { useJob } from '../job/job.js'
 import NameField from '../sentence/NameField.vue'
 import { useDrawn } from './drawn.js'
@@ -16,6 +24,7 @@ import TieList from './TieList.vue'
 const props = defineProps<{ drawn: DrawnPanel; derived: Derived }>()
 const edge = defineModel<string | undefined>('edge', { required: true })
 const job = useJob()
+const settings = useSettings()
 const refusal = ref('')
 const { change: edit } = useDrawn(() => props.drawn.id)
 function change(name: string, panel: DrawnPanel, gesture?: string): void {
@@ -88,7 +97,7 @@ const remove = (): void =>
             :aria-pressed="chosen?.id === e.id"
             @click="edge = chosen?.id === e.id ? undefined : e.id"
           >
-            {{ e.name }} <span class="figure">{{ lengthOf(e.id).toFixed(1) }} mm</span>
+            {{ e.name }} <span class="figure">{{ printLength(lengthOf(e.id), settings.unit) }}</span>
           </button>
         </li>
       </ul>

@@ -8,6 +8,7 @@ import {
   boxCentre,
   outlineOf,
   pathBox,
+  printLength,
   printWeight,
   skivingsOf,
 } from '@drumlin/core'
@@ -133,8 +134,8 @@ const degrees = (radians: number): string => `${Math.round((radians * 1800) / Ma
   <ul v-if="made.length > 0" class="made">
     <li v-for="s in made" :key="s.key">
       {{ s.name }}: {{ printWeight(Math.min(s.start, s.end), settings.unit) }} to
-      {{ printWeight(Math.max(s.start, s.end), settings.unit) }} over {{ s.width.toFixed(1) }} mm,
-      {{ degrees(s.slope) }}.
+      {{ printWeight(Math.max(s.start, s.end), settings.unit) }} over
+      {{ printLength(s.width, settings.unit) }}, {{ degrees(s.slope) }}.
       <span v-for="t in s.tools" :key="t.tool" class="tool" :class="{ not: t.not }"
         ><span aria-hidden="true">{{ t.not ? '✕' : '✓' }}</span> {{ t.tool }}{{ t.not ? `: ${t.not}` : '' }}
       </span>
