@@ -3,6 +3,7 @@ import { describe, expect, test } from 'vitest'
 import {
   type DrawnPanel,
   SHAPES,
+  drawnEdgeLength,
   drawnFromPath,
   findingsOf,
   fromPoints,
@@ -24,6 +25,7 @@ import {
   wholeDrawn,
 } from '@drumlin/core'
 import { overlay, pathArea, pathNearest, pathPoints } from '../src/geometry/index.js'
+import { edgeBroughtTo } from '../src/drawn/index.js'
 import { derived, panelOf, turned, withFate } from './support/drawing.js'
 
 const path = (panel: DrawnPanel) => outlineOf(panel).path
@@ -128,6 +130,23 @@ describe('drawing', () => {
       expect(overlay(path(half), path(wholeDrawn(half))).distance).toBeLessThan(1e-3)
       expect(new Set(wholeDrawn(half).edges.map((e) => e.id)).size).toBe(wholeDrawn(half).edges.length)
     }
+  })
+  test('drawn whole, the points of an edge that crossed the axis are one run of the list', () => {
+    for (const shape of ['flap', 'rounded', 'strap-round']) {
+      const { nodes } = wholeDrawn(panelOf(shape, {}))
+      const runs = nodes.filter((n, i) => i === 0 || n.edge !== nodes[i - 1]!.edge)
+      expect(runs.length).toBe(new Set(nodes.map((n) => n.edge)).size)
+    }
+  })
+  test('drawn whole, the edge that crossed the axis can be brought to a length', () => {
+    const whole = wholeDrawn(panelOf('flap', {}))
+    const ref = { panel: whole.id, edge: whole.edges[0]!.id }
+    const before = drawnEdgeLength([whole], ref)!
+    const after = edgeBroughtTo(whole, ref.edge, before + 6)
+    expect(drawnEdgeLength([after], ref)).toBeCloseTo(before + 6, 1)
+    expect(
+      after.nodes.filter((n, i) => n.x === whole.nodes[i]!.x && n.y === whole.nodes[i]!.y).length,
+    ).toBeGreaterThan(1)
   })
   test('lengths and angle while moving', () => {
     const r = readingsAt(panelOf('rectangle', { width: 80, height: 30 }), 1)

@@ -217,7 +217,7 @@ export function readingsAt(panel: DrawnPanel, index: number): Readings {
   return { before: a && length(a), after: b && length(b), angle }
 }
 
-/** A half drawing drawn whole: the mirrored half becomes points and edges of its own. */
+/** A half drawing drawn whole: the mirrored half becomes points and edges of its own, each edge in one run of the list. */
 export function wholeDrawn(panel: DrawnPanel): DrawnPanel {
   if (!panel.mirror) return panel
   const { nodes, mirror } = panel
@@ -240,5 +240,7 @@ export function wholeDrawn(panel: DrawnPanel): DrawnPanel {
     const used = back.some((n) => n.edge === otherId(e.id)) && !across.has(e.id)
     return used ? [e, { ...e, id: otherId(e.id), name: `${e.name}, other side`.slice(0, 60) }] : [e]
   })
-  return { ...panel, mirror: null, nodes: [...nodes.slice(0, count), ...back], edges }
+  const list = [...nodes.slice(0, count), ...back]
+  const first = list.findLastIndex((n) => n.edge !== list[0]!.edge) + 1
+  return { ...panel, mirror: null, nodes: [...list.slice(first), ...list.slice(0, first)], edges }
 }

@@ -3,7 +3,7 @@ import {
   type Point,
   circlePoint,
   openPath,
-  pathArea,
+  inwardSide,
   pathLength,
   pathNearest,
   pathPlaceAt,
@@ -30,7 +30,7 @@ const edgesNamed = (panel: Panel, id: string): readonly { edge: Edge; mirrored: 
 function alongEdge(panel: Panel, edge: Edge, distance: number, inset: number): Placed {
   const path = edgePath(panel, edge)
   const { at, angle } = pathPlaceAt(path, Math.min(distance, pathLength(path)))
-  const inward = pathArea(panel.outline) >= 0 ? 1 : -1
+  const inward = inwardSide(panel.outline)
   return { at: circlePoint(at, inset, angle + (inward * Math.PI) / 2), along: angle }
 }
 

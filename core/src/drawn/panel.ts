@@ -1,11 +1,11 @@
 import {
   type Path,
   type Point,
-  pathArea,
   pathBox,
   boxHeight,
   boxWidth,
   boxCentre,
+  inwardSide,
   pathCrossesItself,
   pathLength,
   segmentTangent,
@@ -33,14 +33,12 @@ export interface DrawnMade {
   readonly faults: readonly Fault[]
 }
 
-const SAME_TURN = { lines: 0, margin: 1 } as const
-
 /** The fate of an edge with what the leather itself says filled in. */
-export function fateOf(fate: DrawnFate, atEdge: number): Fate {
+function fateOf(fate: DrawnFate, atEdge: number): Fate {
   switch (fate.type) {
     case 'turned':
     case 'rolled':
-      return { ...SAME_TURN, ...fate, atEdge: fate.atEdge ?? atEdge }
+      return { ...fate, atEdge: fate.atEdge ?? atEdge }
     case 'raw':
       return { ...fate, trim: 0 }
     case 'sewn':
@@ -85,7 +83,7 @@ function edgesFrom(owners: readonly Owned[], drawn: DrawnPanel, fates: readonly 
 
 /** Edges that face away beyond a draped fold are cut long. */
 function withDraping(edges: readonly Edge[], opened: Opened, folds: readonly FoldNumbers[]): Edge[] {
-  const inward = pathArea(opened.path) >= 0 ? 1 : -1
+  const inward = inwardSide(opened.path)
   return edges.map((edge) => {
     const tangent = segmentTangent(opened.path.segments[edge.first]!, 0.5)
     const out = { x: tangent.y * inward, y: -tangent.x * inward }

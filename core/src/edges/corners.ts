@@ -1,5 +1,6 @@
 import {
   type Point,
+  inwardSide,
   line,
   openPath,
   pointAdd,
@@ -15,7 +16,7 @@ import type { Panel } from '../master/index.js'
 import { type Reckon, given } from '../working/index.js'
 import { TURNING } from './bench.js'
 import type { CutFrom } from './stock.js'
-import { type Treatment, type TurnedChain, inwardOf } from './treatment.js'
+import { type Treatment, type TurnedChain } from './treatment.js'
 import type { Turn } from './turn.js'
 
 /** Sharp corners where a turned edge begins or ends: mitre, snip, or the end cut back to the line it folds onto. */
@@ -27,7 +28,7 @@ export function cornerTreatments(
   reckon: Reckon,
 ): Treatment[] {
   const { segments } = panel.outline
-  const inward = inwardOf(panel)
+  const inward = inwardSide(panel.outline)
   const turnAt = (segment: number): Turn | undefined =>
     chains.find((c) => c.edges.some((e) => segment >= e.first && segment <= e.last))?.turn
   return segments.flatMap((before, i): Treatment[] => {

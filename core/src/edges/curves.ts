@@ -1,10 +1,10 @@
 import { bunching, edgeExcess, snipRoot } from '../formulas/index.js'
-import { type Path, circlePoint, line, openPath, pathPlaceAt } from '../geometry/index.js'
+import { type Path, circlePoint, inwardSide, line, openPath, pathPlaceAt } from '../geometry/index.js'
 import { type Panel, edgeChain } from '../master/index.js'
 import { type Reckon, type Reckoned, given } from '../working/index.js'
 import { TURNING } from './bench.js'
 import { bentStretches } from './stretches.js'
-import { type Treatment, type TurnedChain, inwardOf } from './treatment.js'
+import { type Treatment, type TurnedChain } from './treatment.js'
 
 /** Pleats, V cuts or snips along the curves of one turned chain; docs/formulas.md §4 [4.05, 4.06]. */
 export function curveTreatments(panel: Panel, { edges, turn }: TurnedChain, reckon: Reckon): Treatment[] {
@@ -13,7 +13,7 @@ export function curveTreatments(panel: Panel, { edges, turn }: TurnedChain, reck
     edges.map((e) => e.id),
   )
   const path = { ...chain, closed: chain.segments.length === panel.outline.segments.length }
-  const inward = inwardOf(panel)
+  const inward = inwardSide(panel.outline)
   const [e, w] = [turn.allowance.value, turn.fate.width]
   const widest = (e + w) / TURNING.strain + Math.max(e, w)
   return bentStretches(path, inward, widest).flatMap((bend, i): Treatment[] => {

@@ -1,5 +1,5 @@
-import { type Path, type Point, pathArea } from '../geometry/index.js'
-import type { Edge, Panel } from '../master/index.js'
+import { type Path, type Point } from '../geometry/index.js'
+import type { Edge } from '../master/index.js'
 import type { Reckoned } from '../working/index.js'
 import type { Turn } from './turn.js'
 
@@ -24,6 +24,3 @@ export interface TurnedChain {
   readonly edges: readonly Edge[]
   readonly turn: Turn
 }
-
-/** Which side of one who walks along the outline the panel lies on: 1 on the right, −1 on the left. */
-export const inwardOf = (panel: Panel): 1 | -1 => (pathArea(panel.outline) >= 0 ? 1 : -1)

@@ -34,13 +34,13 @@ export interface EdgeWork {
   /** What can't be cut as asked. */
   readonly faults: readonly {
     readonly edge: string
-    readonly what: 'no outline left' | 'turn wider than the panel' | 'corners too tight'
+    readonly what: 'no outline left' | 'turn wider than the panel'
   }[]
 }
 
 const sameTurn = (a: Edge, b: Edge): boolean => JSON.stringify(a.fate) === JSON.stringify(b.fate)
 
-/** Steps in which a sloping thickness is kept, mm. */
+/** Into how many steps a sloping thickness is parted. */
 const SLOPE_STEPS = 8
 
 function turnedWork(panel: Panel, edges: readonly Edge[], turn: Turn, thickness: number): TurnedWork {

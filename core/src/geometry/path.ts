@@ -84,6 +84,16 @@ export function pathPart(path: Path, from: number, to: number): Path {
 /** Signed area in mm², positive for an outline walked clockwise on the screen. Exact for lines, arcs and cubics. */
 export const pathArea = (path: Path): number => path.segments.reduce((sum, s) => sum + segmentArea(s), 0)
 
+/** Which side of one who walks along a closed outline its inside lies on: 1 on the right, −1 on the left. */
+export const inwardSide = (outline: Path): 1 | -1 => (pathArea(outline) >= 0 ? 1 : -1)
+
+/** The area between two paths that run the same way. */
+export function stripBetween(outer: Path, inner: Path): Path {
+  const back = pathReversed(inner)
+  const across = line(pathEnd(outer), pathStart(back))
+  return closedPath([...outer.segments, across, ...back.segments, line(pathEnd(back), pathStart(outer))])
+}
+
 /** The share of ∮(x dy − y dx)/2 that a segment adds. */
 function segmentArea(s: Segment): number {
   const chord = pointCross(s.from, s.to) / 2

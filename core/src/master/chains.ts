@@ -1,4 +1,4 @@
-import { type Path, offsetLargestMaybe, offsetOpenMaybe, openPath, pathArea } from '../geometry/index.js'
+import { type Path, inwardSide, offsetLargestMaybe, offsetOpenMaybe, openPath } from '../geometry/index.js'
 import { type Edge, type Panel, edgeOf } from './panel.js'
 
 /** The stretch of a panel's outline that the named edges cover, in the order of the outline. */
@@ -12,7 +12,7 @@ const allRound = (panel: Panel, path: Path): boolean => path.segments.length ===
 
 /** The chain moved `inset` mm into the panel (out of it where negative); undefined where there is no room. */
 export function insetChainMaybe(panel: Panel, chain: readonly string[], inset: number): Path | undefined {
-  const inward = pathArea(panel.outline) >= 0 ? 1 : -1
+  const inward = inwardSide(panel.outline)
   const path = edgeChain(panel, chain)
   if (!allRound(panel, path)) return offsetOpenMaybe(path, inward * inset)
   const loop = offsetLargestMaybe({ ...path, closed: true }, -inset)

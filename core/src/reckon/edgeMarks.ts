@@ -1,19 +1,15 @@
 import {
-  type Path,
   closedPath,
-  line,
+  inwardSide,
   offsetLargestMaybe,
-  pathArea,
   pathEnd,
-  pathReversed,
   pathStart,
   pointDistance,
+  stripBetween,
 } from '../geometry/index.js'
 import type { EdgeWork, TurnedWork } from '../edges/index.js'
 import { type Panel, edgeChain, insetChainMaybe } from '../master/index.js'
 import type { Mark } from './piece.js'
-
-const inwardOf = (panel: Panel): 1 | -1 => (pathArea(panel.outline) >= 0 ? 1 : -1)
 
 /** Glue goes from the cut edge to the fold-to line and no farther: both halves of the turn. */
 function turnGlue({ panel, cut }: EdgeWork, { edges, landing, turn }: TurnedWork): Mark[] {
@@ -26,14 +22,7 @@ function turnGlue({ panel, cut }: EdgeWork, { edges, landing, turn }: TurnedWork
     -turn.allowance.value,
   )
   if (!outer) return []
-  const back = pathReversed(landing)
-  const area: Path = closedPath([
-    ...outer.segments,
-    line(pathEnd(outer), pathStart(back)),
-    ...back.segments,
-    line(pathEnd(back), pathStart(outer)),
-  ])
-  return [{ type: 'glue', area }]
+  return [{ type: 'glue', area: stripBetween(outer, landing) }]
 }
 
 /** Everything drawn for turned edges: where they land, what is glued and skived, how curves and corners are cut. */
@@ -45,7 +34,7 @@ export function turnMarks(work: EdgeWork): Mark[] {
       {
         type: 'skiveEdge',
         profile: t.skive,
-        inward: inwardOf(panel),
+        inward: inwardSide(panel.outline),
         outside: t.turn.allowance.value,
         full: stock?.thickness ?? 1,
         name: `${t.turn.fate.school} skive`,
@@ -63,7 +52,7 @@ export const edgeSkiveMarks = ({ panel, stock, skived }: EdgeWork): Mark[] =>
   skived.map((profile, i) => ({
     type: 'skiveEdge',
     profile,
-    inward: inwardOf(panel),
+    inward: inwardSide(panel.outline),
     outside: 0,
     full: stock?.thickness ?? 1,
     name: panel.skives![i]!.name,
@@ -75,16 +64,14 @@ export const doubledMarks = (panel: Panel): Mark[] =>
     .filter((e) => e.fate.type === 'doubled')
     .map((e) => edgeChain(panel, [e.id]))
     .filter((path) => pointDistance(pathStart(path), pathEnd(path)) > 0.1)
-    .map((path) => {
-      return {
-        type: 'fold',
-        from: pathStart(path),
-        to: pathEnd(path),
-        width: 0,
-        rises: 'hill',
-        note: 'cut on the fold',
-      }
-    })
+    .map((path) => ({
+      type: 'fold',
+      from: pathStart(path),
+      to: pathEnd(path),
+      width: 0,
+      rises: 'hill',
+      note: 'cut on the fold',
+    }))
 
 /** The block a piece is cut from first, where it is split, lined or glued up before it is cut to size. */
 export function blockMarks({ panel, cut }: EdgeWork): Mark[] {

@@ -3,17 +3,13 @@ import {
   type Point,
   type Segment,
   boxCentre,
-  closedPath,
-  line,
   pathBox,
-  pathEnd,
   pathLength,
   pathNearest,
   pathPart,
-  pathReversed,
-  pathStart,
   pointMoved,
   pointsMeet,
+  stripBetween,
   segmentTangent,
 } from '../geometry/index.js'
 import type { LaidUp } from '../layup/index.js'
@@ -51,9 +47,7 @@ function glueStrip(panel: Panel, { chain, limit, startFree = 0, endFree = 0 }: G
   const [edge, inner] = [edgeChain(panel, chain), insetChainMaybe(panel, chain, limit)]
   const kept = (path: Path): Path => pathPart(path, startFree, pathLength(path) - endFree)
   if (!inner || pathLength(inner) <= startFree + endFree + 0.01) return undefined
-  const [outer, back] = [kept(edge), pathReversed(kept(inner))]
-  const across = line(pathEnd(outer), pathStart(back))
-  return closedPath([...outer.segments, across, ...back.segments, line(pathEnd(back), pathStart(outer))])
+  return stripBetween(kept(edge), kept(inner))
 }
 
 /** The strips of this panel that glue may cover, each once however many copies of the panel there are. */
