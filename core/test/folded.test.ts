@@ -11,7 +11,7 @@ import {
 } from '@drumlin/core'
 import { thicknessAt } from '../src/layup/index.js'
 import { demoWith } from './support/designs.js'
-import { derived, drawingOf, layer, numberOf, panelOf } from './support/drawing.js'
+import { derived, drawingOf, layer, numberOf, panelOf, withFate } from './support/drawing.js'
 
 const foldAt = (x: number, more: Partial<DrawnFold> = {}): DrawnFold => ({
   id: `f${x}`,
@@ -60,6 +60,11 @@ describe('a book fold, by pencil: 1.2 mm leather over 2 mm', () => {
     expect(derived(draped).pieces[0]!.marks.find((m) => m.type === 'fold')).toMatchObject({
       note: 'cut 3.9 mm long, mark on the work',
     })
+  })
+  test('an edge left long already is left long by both', () => {
+    const long = (panel: DrawnPanel): number => width(withFate(panel, { type: 'long', by: 5 }))
+    const draped = long(cover([foldAt(0, { school: 'draped' })]))
+    expect(draped - long(cover([foldAt(0)]))).toBeCloseTo(Math.PI * 1.2 * 0.25 + 3, 6)
   })
   test('a fold that misses the panel is said', () =>
     expect(findingsOf(derived(cover([foldAt(150)]))).map((f) => sayFinding(f, 'mm').what)).toEqual([

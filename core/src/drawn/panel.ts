@@ -94,6 +94,7 @@ function withDraping(edges: readonly Edge[], opened: Opened, folds: readonly Fol
     if (extra === 0) return edge
     const { fate } = edge
     if (fate.type === 'raw') return { ...edge, fate: { type: 'long', by: extra } as const }
+    if (fate.type === 'long') return { ...edge, fate: { ...fate, by: fate.by + extra } }
     return fate.type === 'sewn' ? { ...edge, fate: { ...fate, trim: fate.trim + extra } } : edge
   })
 }
