@@ -33,6 +33,7 @@ export function derive(design: Design): Derived {
   const master = { ...drawn, sizes: [...drawn.sizes, ...edges.flatMap(edgeSizes)] }
   const works = master.layups.map((layup) => layUp(layup, edges))
   const runs = master.joins.flatMap((join) => {
+    if (join.glueOnly) return []
     const work = workOf(works, join.layup)
     const run = runMaybe(join, panels, work, design, reckon)
     return run ? [run] : []

@@ -76,7 +76,7 @@ describe('drawing on the bench', () => {
       example: false,
       updated: 2,
     })
-    expect((await readJob('old'))!.design.version).toBe(3)
+    expect((await readJob('old'))!.design.version).toBe(4)
     expect((await listJobs()).map((j) => [j.id, j.design.drawn.length])).toEqual([
       ['old', 0],
       ['drawing', 1],

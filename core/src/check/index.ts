@@ -2,6 +2,7 @@ import { type Edit, applyEdit } from '../design/index.js'
 import { type Derived, derive } from '../derive.js'
 import type { LengthUnit } from '../measure/index.js'
 import type { Check, Finding, Fix, Rank, Saying } from './finding.js'
+import { concern } from './concern.js'
 import { drawingFault } from './drawingFault.js'
 import { edgeFault } from './edgeFault.js'
 import { fit } from './fit.js'
@@ -18,6 +19,7 @@ import { turnTooNarrow } from './turnTooNarrow.js'
 
 const CHECKS: readonly Check[] = [
   fit,
+  concern,
   drawingFault,
   edgeFault,
   noRoom,

@@ -6,7 +6,7 @@ import { awlSchema, idSchema, ironSchema, leatherSchema, threadSchema } from '..
 
 export const DESIGN_FORMAT = 'drumlin.design'
 /** The version this code writes. Older ones are brought up to it by `versions.ts`. */
-export const DESIGN_VERSION = 3
+export const DESIGN_VERSION = 4
 
 /** The workshop's own ways; lengths in mm. */
 export const habitsSchema = z.strictObject({

@@ -4,6 +4,21 @@ import { DEFAULT_HABITS, DESIGN_VERSION } from './schema.js'
 
 type Plain = Record<string, unknown>
 
+const isPlain = (value: unknown): value is Plain =>
+  typeof value === 'object' && value !== null && !Array.isArray(value)
+
+const BIFOLD_SINCE_4 = {
+  feet: 'both',
+  tops: 'raw',
+  grip: 'none',
+  pouch: 'fabric',
+  lining: 'none',
+  divider: 'none',
+  cutAway: 'none',
+  hidden: 'none',
+  coins: 'none',
+} as const
+
 /** Brings a design one version up; index 0 takes version 1 to version 2. Never changes what it is given. */
 const STEPS: readonly ((design: Plain) => Plain)[] = [
   // Version 1 knew no draft, awl, skives, thread lengths, habits or overruled findings; it reckoned with these.
@@ -27,6 +42,22 @@ const STEPS: readonly ((design: Plain) => Plain)[] = [
       Object.entries((two.leathers ?? {}) as Plain).map(([role, leather]) => [role, leatherOf1(leather)]),
     ),
   }),
+  // Version 3 knew one way to make a bifold where version 4 asks; it was made like this.
+  (three) => {
+    if (three.kind !== 'bifold' || !isPlain(three.params) || !isPlain(three.leathers))
+      return { ...three, version: 4 }
+    const { inside, pockets } = three.leathers
+    return {
+      ...three,
+      version: 4,
+      params: { ...BIFOLD_SINCE_4, lap: three.params.reveal, ...three.params },
+      leathers: {
+        ...(inside ? { divider: inside } : {}),
+        ...(pockets ? { lining: pockets } : {}),
+        ...three.leathers,
+      },
+    }
+  },
 ]
 
 /** The oldest version that can still be read. */
@@ -35,9 +66,6 @@ export const OLDEST_VERSION = DESIGN_VERSION - STEPS.length
 /** A design of `version`, brought up to the present one. */
 export const upToDate = (design: Plain, version: number): Plain =>
   STEPS.slice(version - OLDEST_VERSION).reduce((older, step) => step(older), design)
-
-const isPlain = (value: unknown): value is Plain =>
-  typeof value === 'object' && value !== null && !Array.isArray(value)
 
 /** An edit out of a log that an older Drumlin wrote, so that it can still be undone: its leathers brought up. */
 export function editUpToDate(edit: Edit): Edit {

@@ -5,6 +5,7 @@ import type { Kind } from './kind.js'
 export const byHand: Kind<Record<string, never>> = {
   id: 'by-hand',
   name: 'Drawing by hand',
+  about: 'every panel drawn: from shapes, readings, points or a file',
   params: z.strictObject({}),
   defaults: {},
   roles: [

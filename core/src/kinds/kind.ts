@@ -11,6 +11,8 @@ export interface Role {
   readonly why: string
   /** Thickness usual for it, mm: what a new design looks for on the shelf. */
   readonly usual: number
+  /** Whether a design with these settings uses it; always where left out. */
+  readonly when?: (params: Readonly<Record<string, unknown>>) => boolean
 }
 
 /** What a kind may know of the materials. */
@@ -23,6 +25,8 @@ export interface Materials {
 export interface Kind<P = Readonly<Record<string, unknown>>> {
   readonly id: string
   readonly name: string
+  /** What it is, in a line. */
+  readonly about: string
   readonly params: ZodType<P>
   readonly defaults: P
   readonly roles: readonly Role[]

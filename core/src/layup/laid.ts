@@ -46,7 +46,7 @@ export interface Layer {
 export function layUp(layup: Layup, works: readonly EdgeWork[]): LaidUp {
   const whole = (sheet: Sheet): LaidSheet => {
     const work = sheet.type === 'panel' ? workFor(works, sheet.panelId) : undefined
-    const outline = sheet.type === 'panel' ? work!.panel.outline : sheet.outline
+    const outline = sheet.type === 'panel' ? (sheet.formed ?? work!.panel.outline) : sheet.outline
     const placed = pathMoved(outline, sheet.move)
     return {
       sheet,

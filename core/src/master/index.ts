@@ -2,6 +2,7 @@ export { chainsOf, edgeChain, insetChainMaybe } from './chains.js'
 export type {
   Bend,
   Clip,
+  Concern,
   ContentSheet,
   EdgeCourse,
   Fault,

@@ -24,6 +24,8 @@ export interface PanelSheet extends SheetPlace {
   readonly grainUp: boolean
   /** The sheet its turned edges are folded over, where something lies inside them. */
   readonly turnedOver?: string
+  /** What is left of it once it was formed and trimmed, in its own coordinates, where it is cut bigger than that. */
+  readonly formed?: Path
 }
 
 /** Something carried (a card, a note) lying in the work; drawn and measured only when it is put in. */
@@ -100,6 +102,8 @@ export interface Join {
   readonly twin?: string
   /** What the two are called together. */
   readonly pairName?: string
+  /** Held by glue alone: there is no run of stitches. */
+  readonly glueOnly?: boolean
 }
 
 /** Two places that come to lie on each other and are ticked on both pieces. */
@@ -128,6 +132,19 @@ export interface Fit {
   readonly remedy?: { readonly field: string; readonly value: number }
 }
 
+/** Something a kind knows that a maker would want to know, whatever the sizes. */
+export interface Concern {
+  readonly id: string
+  readonly rank: 'stop' | 'look' | 'tip'
+  readonly panelId: string
+  readonly at: Point
+  /** A sentence without its full stop. */
+  readonly what: string
+  readonly why: string
+  /** A setting that would mend it, by field id, and how the choice is said. */
+  readonly remedy?: { readonly field: string; readonly value: string | number; readonly said: string }
+}
+
 /** Something in a drawing that can't be made as it stands; a check says it in words. */
 export interface Fault {
   readonly panelId: string
@@ -154,6 +171,7 @@ export interface Master {
   readonly joins: readonly Join[]
   readonly matches: readonly Match[]
   readonly fits: readonly Fit[]
+  readonly concerns?: readonly Concern[]
   /** What it carries, in words. */
   readonly carries: readonly string[]
   /** The numbers makers ask for, by panel, each with its working. */

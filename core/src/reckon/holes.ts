@@ -24,7 +24,14 @@ function sameSet(a: readonly HolePlace[], b: readonly HolePlace[]): boolean {
 
 function sheetsOf(panel: Panel, work: LaidUp, runs: readonly Run[]): SheetHoles[] {
   return work.sheets
-    .filter((laid) => laid.part === 'whole' && laid.sheet.type === 'panel' && laid.sheet.panelId === panel.id)
+    .filter(
+      (laid) =>
+        laid.part === 'whole' &&
+        laid.sheet.type === 'panel' &&
+        laid.sheet.panelId === panel.id &&
+        // What is formed is cut bigger and trimmed: its holes are punched through once it lies in place.
+        !laid.sheet.formed,
+    )
     .map((laid) => ({
       clipped: laid.sheet.clips.length > 0,
       byRun: runs

@@ -1,5 +1,7 @@
 import type { Leather } from '../../stores/index.js'
-import type { Reckon, Reckoned } from '../../working/index.js'
+import { type Materials, leatherOf } from '../kind.js'
+import { edgePieces } from '../pockets/index.js'
+import type { StackStart } from '../pockets/index.js'
 import type { BifoldParams } from './params.js'
 
 /** Judgement values of the bench, mm unless said; each is shown in the working it goes into. */
@@ -11,36 +13,50 @@ export const BENCH = {
   /** A wallet for nothing in particular is still a wallet. */
   leastHalf: 60,
   leastHeight: 60,
-  /** A card is pulled out by what shows of it. */
-  grip: 5,
   /** Pockets stay this far out of the bend. */
   foldRoom: 2,
-  /** The body of a T pocket stays this far inside the stitches of its arms. */
-  bodyRoom: 2,
-  /** From the stitches across a pocket's foot to its cut end. */
-  footMargin: 4,
   /** Share of the cards' thickness that reaches into the fold (docs/formulas.md §3). */
   foldFill: 0.3,
-  /** Both faces of a pocket give way to the cards (docs/formulas.md §9). */
-  bulgeShare: 0.5,
-  /** The uppermost pocket is never made shallower than by this. */
-  mostShortening: 8,
+  /** The divider stands so far below the inside's top, so that a thumb parts them. */
+  dividerDrop: 6,
+  /** How deep the inside is cut away at the fold. */
+  cutAwayDeep: 5,
+  /** A coin pocket: depth below its top, how far the flap covers it and is sewn above it. */
+  coinDeep: 58,
+  flapOver: 24,
+  flapAbove: 12,
+  /** From the flap's end to the middle of the snap, and the holes of its two parts. */
+  snapIn: 11,
+  snapCap: 4,
+  snapStud: 3,
+  /** Two layers of coins, and how far they stay inside the stitches. */
+  coins: 4,
+  coinInset: 8,
 } as const
-
-/** Pieces of pocket leather in one place of the side seam, as multiples of its thickness; docs/formulas.md §9. */
-export const edgePieces = (p: BifoldParams): number =>
-  p.pockets === 0 ? 0 : p.school === 'butted' || p.pockets === 1 ? 1 : 1.5
 
 /** The inside's top corners are true ones, unless they would stand out past the rounded corners of the outside. */
 export const topRadius = (p: BifoldParams): number => (p.lip < p.corner ? p.corner : 0)
 
+/** Pieces of pocket leather beside the fold, the mean of both halves, the backing of a hidden pocket included. */
+export function foldPieces(p: BifoldParams): number {
+  const backing = p.hidden === 'behind' && p.pockets > 0 ? 1 : 0
+  const stack = edgePieces(p) + backing
+  return p.coins === 'right' ? (stack + 1) / 2 : stack
+}
+
 /** What every part of the sizes is worked out from. */
-export interface Start {
+export interface Start extends StackStart {
   readonly p: BifoldParams
-  readonly reckon: Reckon
   readonly outside: Leather
   readonly inside: Leather
-  readonly pocketLeather: Leather
-  readonly margin: Reckoned
-  readonly hole: Reckoned
+  readonly divider: Leather | undefined
+  readonly dividerLining: Leather | undefined
+  readonly lining: Leather | undefined
 }
+
+/** The leaves between inside and outside that this wallet has. */
+export const leavesOf = (p: BifoldParams, materials: Materials) => ({
+  divider: p.divider === 'none' ? undefined : leatherOf(materials, 'divider'),
+  dividerLining: p.divider === 'lined' ? leatherOf(materials, 'lining') : undefined,
+  lining: p.lining === 'lined' ? leatherOf(materials, 'lining') : undefined,
+})

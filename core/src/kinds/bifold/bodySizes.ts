@@ -1,5 +1,6 @@
 import { currencyOf, largestNote } from '../../stores/index.js'
 import { type Reckoned, given } from '../../working/index.js'
+import { sizeBy } from '../parts/basics.js'
 import { BENCH, type Start, topRadius } from './bench.js'
 
 /** Widths of inside and outside. */
@@ -9,6 +10,7 @@ export function widths(
   foldClear: Reckoned,
   taken: Reckoned,
 ) {
+  const size = sizeBy(reckon)
   const forCards = reckon(
     { key: 'half.cards', label: 'half for the cards', formula: '{pocketWidth} + {foldClear}', source: '§9' },
     { pocketWidth, foldClear },
@@ -50,7 +52,25 @@ export function widths(
     { insideWidth, taken },
     (v) => v.insideWidth + v.taken,
   )
-  return { half, insideWidth, outsideWidth }
+  const reach = size(
+    'seam.reach',
+    'outer seam ends, from the side,',
+    p.pockets > 0 ? '{pocketWidth} − {margin} margin' : '{half} − {ease} − {margin} margin',
+    '§7',
+    { pocketWidth, half, ease: given('ease', BENCH.noteEase), margin },
+    (v) => (p.pockets > 0 ? v.pocketWidth - v.margin : v.half - v.ease - v.margin),
+  )
+  const cutAway = size(
+    'inside.cutAway',
+    'inside cut away at the fold',
+    p.cutAway === 'foot'
+      ? '{insideWidth} − 2 × ({reach} + {margin} + {hole})'
+      : 'not cut away: {insideWidth} × 0',
+    '§2',
+    { insideWidth, reach, margin, hole },
+    (v) => (p.cutAway === 'foot' ? Math.max(0, v.insideWidth - 2 * (v.reach + v.margin + v.hole)) : 0),
+  )
+  return { half, insideWidth, outsideWidth, reach, cutAway }
 }
 
 /** Heights of inside and outside. */

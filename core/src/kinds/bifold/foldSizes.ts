@@ -1,34 +1,44 @@
-import { betweenMiddles, bookFold } from '../../formulas/index.js'
-import { CARD, NOTE_THICKNESS } from '../../stores/index.js'
-import { given } from '../../working/index.js'
-import { BENCH, type Start, edgePieces } from './bench.js'
+import { bookFold } from '../../formulas/index.js'
+import { CARD, type Leather, NOTE_THICKNESS } from '../../stores/index.js'
+import { type Reckoned, given } from '../../working/index.js'
+import { sizeBy } from '../parts/basics.js'
+import { BENCH, type Start, foldPieces } from './bench.js'
 
-/** What the fold uses up, and how much longer the outside is for it. */
-export function foldSizes({ p, reckon, outside, inside, pocketLeather }: Start) {
-  const cards = 2 * p.pockets * p.cardsPerPocket
-  const gap = reckon(
+/** What the fold uses up, and how much longer each leaf outside the inside is for it. */
+export interface FoldSizes {
+  readonly foldClear: Reckoned
+  /** What the outside is longer in full, and what of it is taken. */
+  readonly difference: Reckoned
+  readonly taken: Reckoned
+  /** The same for the leaves between, where the wallet has them. */
+  readonly dividerTaken: Reckoned | undefined
+  readonly dividerLiningTaken: Reckoned | undefined
+  readonly liningTaken: Reckoned | undefined
+}
+
+export function foldSizes(start: Start): FoldSizes {
+  const { p, reckon, outside, inside, leather, divider, dividerLining, lining } = start
+  const size = sizeBy(reckon)
+  const piles = p.coins === 'right' ? 1 : 2
+  const gap = size(
+    'fold.gap',
+    'gap in the fold',
+    '2 × {pieces} × {t} pockets + {fill} × {cards} cards × {card}',
+    '§3',
     {
-      key: 'fold.gap',
-      label: 'gap in the fold',
-      formula: '2 × {pieces} × {t} pockets + {fill} × {cards} cards × {card}',
-      source: '§3',
-    },
-    {
-      pieces: given('pieces', edgePieces(p), 'share'),
-      t: given('pocket leather', pocketLeather.thickness, 'thickness'),
+      pieces: given('pieces', foldPieces(p), 'share'),
+      t: given('pocket leather', leather.thickness, 'thickness'),
       fill: given('fill', BENCH.foldFill, 'share'),
-      cards: given('cards', cards, 'count'),
+      cards: given('cards', piles * p.pockets * p.cardsPerPocket, 'count'),
       card: given('card', CARD.thickness, 'thickness'),
     },
     (v) => 2 * v.pieces * v.t + v.fill * v.cards * v.card,
   )
-  const bend = reckon(
-    {
-      key: 'fold.insideBend',
-      label: 'inside used up by the bend',
-      formula: 'π × ({gap} / 2 + {k} × {t})',
-      source: '§2',
-    },
+  const bend = size(
+    'fold.insideBend',
+    'inside used up by the bend',
+    'π × ({gap} / 2 + {k} × {t})',
+    '§2',
     {
       gap,
       k: given('neutral share', inside.neutral, 'share'),
@@ -36,17 +46,14 @@ export function foldSizes({ p, reckon, outside, inside, pocketLeather }: Start) 
     },
     (v) => bookFold(v.gap, v.t, v.k),
   )
-  const foldClear = reckon(
-    {
-      key: 'fold.clear',
-      label: 'pockets end before the fold line by',
-      formula: 'half of {bend} + {room}',
-      source: '§2',
-    },
+  const foldClear = size(
+    'fold.clear',
+    'pockets end before the fold line by',
+    'half of {bend} + {room}',
+    '§2',
     { bend, room: given('room', BENCH.foldRoom) },
     (v) => v.bend / 2 + v.room,
   )
-  const noteCount = p.currency === 'none' ? 0 : p.notes
   const notes = reckon(
     {
       key: 'fold.notes',
@@ -55,45 +62,58 @@ export function foldSizes({ p, reckon, outside, inside, pocketLeather }: Start) 
       source: '§2',
       quantity: 'thickness',
     },
-    { count: given('count', noteCount, 'count'), one: given('one', NOTE_THICKNESS, 'thickness') },
+    {
+      count: given('count', p.currency === 'none' ? 0 : p.notes, 'count'),
+      one: given('one', NOTE_THICKNESS, 'thickness'),
+    },
     (v) => v.count * v.one,
   )
-  const middles = reckon(
-    {
-      key: 'fold.middles',
-      label: 'between the middles of the two layers',
-      formula: '{ki} × {ti} + {notes} notes + {ko} × {to}',
-      source: '§2',
-      quantity: 'thickness',
-    },
-    {
-      ki: given('1 − k', 1 - inside.neutral, 'share'),
-      ti: given('inside', inside.thickness, 'thickness'),
-      notes,
-      ko: given('k', outside.neutral, 'share'),
-      to: given('outside', outside.thickness, 'thickness'),
-    },
-    (v) =>
-      betweenMiddles({
-        inner: { thickness: v.ti, neutral: 1 - v.ki },
-        outer: { thickness: v.to, neutral: v.ko },
-        between: v.notes,
-      }),
-  )
-  const difference = reckon(
-    {
-      key: 'fold.difference',
-      label: 'longer round the fold',
-      formula: 'π × {middles} between the middles',
-      source: '§2',
-    },
-    { middles },
-    (v) => Math.PI * v.middles,
-  )
-  const taken = reckon(
-    { key: 'fold.taken', label: 'added to the outside', formula: '{share} of {difference}', source: '§2' },
-    { share: given('share', p.foldShare, 'share'), difference },
-    (v) => v.share * v.difference,
-  )
-  return { foldClear, difference, taken }
+  const t = (one: Leather | undefined): number => one?.thickness ?? 0
+  const leaf = (key: string, words: string, share: number, leaves: number, outer: Leather) => {
+    const middles = reckon(
+      {
+        key: `${key}.middles`,
+        label: `between the middles of ${words}`,
+        formula: `{ki} × {ti} + {notes} notes${leaves > 0 ? ' + {leaves} leaves' : ''} + {ko} × {to}`,
+        source: '§2',
+        quantity: 'thickness',
+      },
+      {
+        ki: given('1 − k', 1 - inside.neutral, 'share'),
+        ti: given('inside', inside.thickness, 'thickness'),
+        notes: share === 1 ? notes : given('notes', share * notes.value, 'thickness'),
+        leaves: given('leaves', leaves, 'thickness'),
+        ko: given('k', outer.neutral, 'share'),
+        to: given('outer', outer.thickness, 'thickness'),
+      },
+      (v) => v.ki * v.ti + v.notes + v.leaves + v.ko * v.to,
+    )
+    const difference = size(
+      `${key}.difference`,
+      'longer round the fold',
+      'π × {middles} between the middles',
+      '§2',
+      { middles },
+      (v) => Math.PI * v.middles,
+    )
+    const taken = size(
+      `${key}.taken`,
+      key === 'fold' ? 'added to the outside' : 'added for the fold',
+      '{share} of {difference}',
+      '§2',
+      { share: given('share', p.foldShare, 'share'), difference },
+      (v) => v.share * v.difference,
+    )
+    return { difference, taken }
+  }
+  // Notes lie on both sides of a divider.
+  const between = t(divider) + t(dividerLining)
+  return {
+    foldClear,
+    ...leaf('fold', 'the two layers', 1, between + t(lining), outside),
+    dividerLiningTaken:
+      dividerLining && leaf('dividerLining', 'inside and lining', 0.5, 0, dividerLining).taken,
+    dividerTaken: divider && leaf('divider', 'inside and divider', 0.5, t(dividerLining), divider).taken,
+    liningTaken: lining && leaf('lining', 'inside and lining', 1, between, lining).taken,
+  }
 }

@@ -1,5 +1,5 @@
 import type { Kind } from '../kind.js'
-import { bifoldCarries, bifoldFits } from './fits.js'
+import { bifoldCarries, bifoldConcerns, bifoldFits } from './fits.js'
 import { bifoldJoins } from './joins.js'
 import { bifoldLayups, bifoldMatches } from './layup.js'
 import { bifoldPanels } from './panels.js'
@@ -7,25 +7,35 @@ import { BIFOLD_DEFAULTS, type BifoldParams, bifoldParams } from './params.js'
 import { type BifoldSizes, bifoldSizes } from './sizes.js'
 import { BRIEF, FIELDS, ROLES, SENTENCES } from './words.js'
 
-const sizesOf = (s: BifoldSizes, pockets: boolean) => [
-  { panelId: 'outside', size: s.outsideWidth },
-  { panelId: 'outside', size: s.outsideHeight },
-  { panelId: 'outside', size: s.taken },
-  { panelId: 'inside', size: s.insideWidth },
-  { panelId: 'inside', size: s.insideHeight },
-  ...(pockets
-    ? ['pocket-top', 'pocket', 'foot-pocket'].flatMap((panelId) => [
+/** The numbers shown with the pieces of a pile of pockets. */
+const POCKET_SIZES = [
+  ['pocket-top', 'shorten'],
+  ['pocket', 'lap'],
+  ['foot-pocket', 'sideRoom'],
+  ['slit-panel', 'slit'],
+] as const
+
+const sizesOf = (s: BifoldSizes, p: BifoldParams) => [
+  ...[s.outsideWidth, s.outsideHeight, s.taken].map((size) => ({ panelId: 'outside', size })),
+  ...[s.insideWidth, s.insideHeight].map((size) => ({ panelId: 'inside', size })),
+  ...(s.cutAway.value > 0 ? [{ panelId: 'inside', size: s.cutAway }] : []),
+  ...(s.liningTaken ? [{ panelId: 'lining', size: s.liningTaken }] : []),
+  ...(s.dividerTaken ? [{ panelId: 'divider', size: s.dividerTaken }] : []),
+  ...(s.dividerLiningTaken ? [{ panelId: 'divider-lining', size: s.dividerLiningTaken }] : []),
+  ...(p.pockets === 0
+    ? []
+    : POCKET_SIZES.flatMap(([panelId, own]) => [
         { panelId, size: s.pocketWidth },
         { panelId, size: s.depth },
-        { panelId, size: panelId === 'foot-pocket' ? s.sideRoom : panelId === 'pocket' ? s.lap : s.shorten },
-      ])
-    : []),
+        { panelId, size: s[own] },
+      ])),
 ]
 
 /** A wallet folded once like a book: outside, inside that divides off the notes, card pockets on both halves. */
 export const bifold: Kind<BifoldParams> = {
   id: 'bifold',
   name: 'Bifold wallet',
+  about: 'folded once like a book; cards on both halves, notes behind them',
   params: bifoldParams,
   defaults: BIFOLD_DEFAULTS,
   roles: ROLES,
@@ -40,8 +50,9 @@ export const bifold: Kind<BifoldParams> = {
       joins: bifoldJoins(params, sizes),
       matches: bifoldMatches(params, sizes),
       fits: bifoldFits(params, sizes, reckon),
+      concerns: bifoldConcerns(params, sizes),
       carries: bifoldCarries(params),
-      sizes: sizesOf(sizes, params.pockets > 0),
+      sizes: sizesOf(sizes, params),
     }
   },
 }

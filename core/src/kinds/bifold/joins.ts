@@ -1,93 +1,110 @@
 import { line as straight, point } from '../../geometry/index.js'
 import type { Glue, Join } from '../../master/index.js'
-import { BENCH, topRadius } from './bench.js'
-import { SIDES, type Side } from './layup.js'
-import { firstTop } from './pocketPanels.js'
+import { firstTop, pileJoins, pileSides, sideGlue } from '../pockets/index.js'
+import { topRadius } from './bench.js'
+import { SIDES, type Side, coverIds, hasCards, pileOf } from './layup.js'
+import { coinTop, hasBacking } from './panels.js'
 import type { BifoldParams } from './params.js'
 import type { BifoldSizes } from './sizes.js'
 
 const other = (side: Side): Side => (side === 'left' ? 'right' : 'left')
-const pocketSheets = (side: Side, p: BifoldParams): string[] =>
-  Array.from({ length: p.pockets }, (_, i) => `pocket-${i + 1}-${side}`)
+const hasCoins = (p: BifoldParams, side: Side): boolean => p.coins === 'right' && side === 'right'
+
+/** Sheets that lie on the inside of one half and reach its seams, lowest first. */
+function onInside(side: Side, p: BifoldParams, s: BifoldSizes): string[] {
+  if (hasCoins(p, side)) return ['coin-pocket']
+  if (!hasCards(p, side)) return []
+  const backing = hasBacking(p) ? [`backing-${side}`] : []
+  return [...backing, ...pileSides(s.stack, pileOf(side, p, s)).map((i) => i.sheet)]
+}
 
 /** Feet first, then the seam beside the fold, then the outer seam through everything, each on both halves. */
 export function bifoldJoins(p: BifoldParams, s: BifoldSizes): Join[] {
-  const feet = SIDES.flatMap((side) =>
-    Array.from({ length: Math.max(0, p.pockets - 1) }, (_, i) => footJoin(side, i, s)),
+  const feet = SIDES.filter((side) => hasCards(p, side)).flatMap((side) =>
+    pileJoins(s.stack, pileOf(side, p, s), 'open'),
   )
-  const inner = p.pockets > 0 ? SIDES.map((side) => innerJoin(side, p, s)) : []
-  return [...feet, ...inner, ...SIDES.map((side) => outerJoin(side, p, s))]
+  const inner = SIDES.filter((side) => onInside(side, p, s).length > 0).map((side) => innerJoin(side, p, s))
+  const coins = p.coins === 'right' ? [flapJoin(s)] : []
+  return [...feet, ...coins, ...inner, ...SIDES.map((side) => outerJoin(side, p, s))]
 }
 
-function footJoin(side: Side, i: number, s: BifoldSizes): Join {
-  const y = s.depth.value - (i === 0 ? s.shorten.value : 0) + s.hole.value
-  const [from, to] = [s.arm.value + s.margin.value, s.pocketWidth.value - s.arm.value - s.margin.value]
-  const sheet = `pocket-${i + 1}-${side}`
-  const line = [straight(point(from, y), point(Math.max(from, to), y))]
+const twin = (p: BifoldParams, side: Side, id: string, name: string): Pick<Join, 'twin' | 'pairName'> =>
+  p.coins === 'none' ? { twin: `${id}-${other(side)}`, pairName: `${name}, both sides` } : {}
+
+/** The flap of the coin pocket, sewn to the inside above it. */
+function flapJoin(s: BifoldSizes): Join {
+  const inset = s.margin.value + s.pitch.value / 2
+  const to = Math.max(inset, s.pocketWidth.value - 2 * s.margin.value - inset)
   return {
-    id: `foot-${i + 1}-${side}`,
-    name: `foot of pocket ${i + 1}, ${side}`,
+    id: 'coin-flap',
+    name: 'top of the coin flap',
     layup: 'open',
-    twin: `foot-${i + 1}-${other(side)}`,
-    pairName: `foot of pocket ${i + 1}, both sides`,
-    course: { type: 'line', sheet, line: { segments: line, closed: false } },
-    through: [`inside-${side}`, sheet],
-    glue: [{ sheet, chain: ['foot'], limit: BENCH.footMargin }],
-    backstitches: { start: 1, end: 1 },
+    course: {
+      type: 'line',
+      sheet: 'coin-flap',
+      line: { segments: [straight(point(inset, s.margin.value), point(to, s.margin.value))], closed: false },
+    },
+    through: ['inside-right', 'coin-flap'],
+    glue: [{ sheet: 'coin-flap', chain: ['top'], limit: 2 * s.margin.value }],
+    backstitches: { start: 2, end: 2 },
   }
 }
 
 /** Down the pockets beside the fold, ending one hole short of the outer seam's last hole. */
 function innerJoin(side: Side, p: BifoldParams, s: BifoldSizes): Join {
-  const top = firstTop(p, s)
+  const top = hasCoins(p, side) ? coinTop(s) : firstTop(s.stack)
   const x = s.pocketWidth.value - s.margin.value
   const inFrame = (y: number) => point(side === 'left' ? x : s.insideWidth.value - x, y)
   const start = top + s.pitch.value / 2
   const [from, to] = [inFrame(start), inFrame(Math.max(start, s.insideHeight.value - 2 * s.margin.value))]
+  const backed = hasCards(p, side) && hasBacking(p)
   return {
     id: `inner-${side}`,
     name: `seam beside the fold, ${side}`,
     layup: 'open',
-    twin: `inner-${other(side)}`,
-    pairName: 'seam beside the fold, both sides',
+    ...twin(p, side, 'inner', 'seam beside the fold'),
     course: {
       type: 'line',
       sheet: `inside-${side}`,
       line: { segments: [straight(from, to)], closed: false },
     },
-    through: [`inside-${side}`, ...pocketSheets(side, p)],
-    glue: pocketSheets(side, p).map((sheet, i) => ({
-      sheet,
-      chain: [i === p.pockets - 1 ? 'right' : 'right-arm'],
-      limit: s.margin.value,
-    })),
+    // A hidden pocket opens towards the fold: its backing is not sewn to the inside there.
+    through: [...(backed ? [] : [`inside-${side}`]), ...onInside(side, p, s)],
+    glue: hasCoins(p, side)
+      ? [{ sheet: 'coin-pocket', chain: ['right'], limit: s.margin.value }]
+      : sideGlue(s.stack, pileOf(side, p, s), 'right', false),
     backstitches: { start: 2, end: 1 },
   }
 }
 
 function outerJoin(side: Side, p: BifoldParams, s: BifoldSizes): Join {
-  const reach =
-    p.pockets > 0 ? s.pocketWidth.value - s.margin.value : s.half.value - BENCH.noteEase - s.margin.value
-  const ends = { startTrim: outerStart(p, s), endTrim: s.insideWidth.value - p.corner - reach }
-  const around = (edges: string[]): string[] => (p.corner > 0 ? edges : edges.filter((e) => !e.includes('-')))
+  // At the cut-away the foot is parted: each seam ends on its own part.
+  const end = s.cutAway.value > 2 ? (s.insideWidth.value + s.cutAway.value) / 2 : p.corner
+  const ends = { startTrim: outerStart(p, s), endTrim: s.insideWidth.value - end - s.reach.value }
   return {
     id: `outer-${side}`,
     name: `outer seam, ${side}`,
     layup: 'open',
-    twin: `outer-${other(side)}`,
-    pairName: 'outer seam, both sides',
+    ...twin(p, side, 'outer', 'outer seam'),
     course: {
       type: 'edges',
       sheet: `inside-${side}`,
       margin: s.margin,
       ...ends,
       backwards: side === 'left',
-      chain: around(side === 'right' ? ['right', 'foot-right', 'foot'] : ['foot', 'foot-left', 'left']),
+      chain: around(side, p, s.cutAway.value > 2),
     },
-    through: [`outside-${side}`, `inside-${side}`, ...pocketSheets(side, p)],
-    glue: outerGlue(side, p, s, reach, around),
+    through: [...coverIds(side, s), ...onInside(side, p, s)],
+    glue: outerGlue(side, p, s, ends.endTrim),
     backstitches: { start: 2, end: 2 },
   }
+}
+
+/** The edges from the side of a half round its foot; in the order of the outline. */
+function around(side: Side, p: BifoldParams, parted: boolean): string[] {
+  const edges =
+    side === 'right' ? ['right', 'foot-right', 'foot'] : [parted ? 'foot-far' : 'foot', 'foot-left', 'left']
+  return p.corner > 0 ? edges : edges.filter((e) => e !== 'foot-right' && e !== 'foot-left')
 }
 
 /**
@@ -97,34 +114,42 @@ function outerJoin(side: Side, p: BifoldParams, s: BifoldSizes): Join {
 function outerStart(p: BifoldParams, s: BifoldSizes): number {
   const straight = topRadius(p)
   const least = Math.max(s.margin.value, straight)
-  const [top, pitch] = [firstTop(p, s), s.pitch.value]
+  const [top, pitch] = [firstTop(s.stack), s.pitch.value]
   const stitches = Math.floor((top - least) / pitch - 0.5)
   return (p.pockets === 0 ? least : top - (stitches + 0.5) * pitch) - straight
 }
 
 /** Glue stops where the sewing does: the covers have to slide on each other round the fold. */
-function outerGlue(
-  side: Side,
-  p: BifoldParams,
-  s: BifoldSizes,
-  reach: number,
-  around: (edges: string[]) => string[],
-): Glue[] {
+function outerGlue(side: Side, p: BifoldParams, s: BifoldSizes, insideFree: number): Glue[] {
   const limit = s.margin.value
-  const chain = around(side === 'right' ? ['right', 'foot-right', 'foot'] : ['foot', 'foot-left', 'left'])
-  const cover = (sheet: string, width: number): Glue => {
-    const free = Math.max(0, width - p.corner - reach)
+  const free = (by: number) =>
+    side === 'right' ? { endFree: Math.max(0, by) } : { startFree: Math.max(0, by) }
+  const parted = s.cutAway.value > 2
+  const covers = coverIds(side, s).map((sheet): Glue => {
+    const inside = sheet === `inside-${side}`
+    // A leaf is longer than the inside by what it takes at the fold, half of it on either half.
+    const taken = leafTaken(sheet.slice(0, -side.length - 1), s)
     return {
-      sheet: `${sheet}-${side}`,
-      chain,
+      sheet,
       limit,
-      ...(side === 'right' ? { endFree: free } : { startFree: free }),
+      chain: around(side, p, inside && parted),
+      ...free(inside ? insideFree : s.insideWidth.value + taken - p.corner - s.reach.value),
     }
-  }
-  const pockets = pocketSheets(side, p).map((sheet, i) => ({
-    sheet,
-    limit,
-    chain: i === p.pockets - 1 ? around(['foot', 'foot-left', 'left']) : ['left-arm'],
-  }))
-  return [cover('outside', s.outsideWidth.value), cover('inside', s.insideWidth.value), ...pockets]
+  })
+  const chain = p.corner > 0 ? ['foot', 'foot-left', 'left'] : ['foot', 'left']
+  const pockets = hasCards(p, side)
+    ? sideGlue(s.stack, pileOf(side, p, s), 'left', true)
+    : hasCoins(p, side)
+      ? [{ sheet: 'coin-pocket', chain, limit }]
+      : []
+  const backing = hasCards(p, side) && hasBacking(p) ? [{ sheet: `backing-${side}`, chain, limit }] : []
+  return [...covers, ...backing, ...pockets]
 }
+
+const leafTaken = (leaf: string, s: BifoldSizes): number =>
+  ({
+    outside: s.taken.value,
+    lining: s.liningTaken?.value,
+    divider: s.dividerTaken?.value,
+    'divider-lining': s.dividerLiningTaken?.value,
+  })[leaf] ?? 0

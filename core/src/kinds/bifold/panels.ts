@@ -1,90 +1,202 @@
 import { point } from '../../geometry/index.js'
-import type { Fate, Panel } from '../../master/index.js'
+import type { Fold, Panel } from '../../master/index.js'
+import type { Reckoned } from '../../working/index.js'
 import { type Materials, leatherOf } from '../kind.js'
-import { topRadius } from './bench.js'
+import {
+  RIM,
+  allRound,
+  box,
+  finishedFate,
+  levelBand,
+  plainPanel,
+  rectangleShape,
+  rimBand,
+  withNotch,
+} from '../parts/shape.js'
+import { firstTop, stackPanels } from '../pockets/index.js'
+import { BENCH, topRadius } from './bench.js'
 import type { BifoldParams } from './params.js'
-import { footPocket, guide, tPanels } from './pocketPanels.js'
-import { RIM, box, levelBand, outlineOf } from './shape.js'
 import type { BifoldSizes } from './sizes.js'
 
 export function bifoldPanels(p: BifoldParams, s: BifoldSizes, materials: Materials): Panel[] {
-  const sewn = (edge: string): Fate => ({
-    type: 'raw',
-    finish: p.finish,
-    trim: edge.startsWith('top') ? 0 : p.trim,
-  })
-  const toSize = (): Fate => ({ type: 'raw', finish: p.finish, trim: 0 })
-  const panels = [outsidePanel(p, s, toSize), insidePanel(p, s, materials, sewn)]
-  if (p.pockets >= 2) panels.push(...tPanels(p, s, materials, toSize))
-  if (p.pockets >= 1) panels.push(footPocket(p, s, materials, sewn), guide(p, s))
-  return panels
+  const t = (role: string): number => leatherOf(materials, role).thickness
+  const tall = { top: p.corner, height: s.outsideHeight.value }
+  const low = { top: 0, height: dividerHeight(s) }
+  return [
+    { ...leaf(p, s, 'outside', 'Outside', 'outside', s.taken, tall), folds: [outsideFold(s)] },
+    ...(s.liningTaken
+      ? [leaf(p, s, 'lining', 'Lining of the outside', 'lining', s.liningTaken, tall, t('lining'))]
+      : []),
+    ...(s.dividerTaken
+      ? [leaf(p, s, 'divider', 'Divider', 'divider', s.dividerTaken, low, t('divider'))]
+      : []),
+    ...(s.dividerLiningTaken
+      ? [
+          leaf(
+            p,
+            s,
+            'divider-lining',
+            'Lining of the divider',
+            'lining',
+            s.dividerLiningTaken,
+            low,
+            t('lining'),
+          ),
+        ]
+      : []),
+    insidePanel(p, s, t('inside')),
+    ...(hasBacking(p) ? [backing(p, s, t('pockets'))] : []),
+    ...stackPanels(s.stack),
+    ...(p.coins === 'right' ? coinPanels(p, s, t('pockets')) : []),
+  ]
 }
 
-function outsidePanel(p: BifoldParams, s: BifoldSizes, fate: (edge: string) => Fate): Panel {
-  const [w, h, radius] = [s.outsideWidth.value, s.outsideHeight.value, p.corner]
-  const shape = outlineOf(
-    [
-      { x: 0, y: 0, radius, edge: 'top', corner: 'top-left' },
-      { x: w, y: 0, radius, edge: 'right', corner: 'top-right' },
-      { x: w, y: h, radius, edge: 'foot', corner: 'foot-right' },
-      { x: 0, y: h, radius, edge: 'left', corner: 'foot-left' },
-    ],
-    fate,
+export const hasBacking = (p: BifoldParams): boolean => p.hidden === 'behind' && p.pockets > 0
+/** Height of the divider, mm. */
+export const dividerHeight = (s: BifoldSizes): number => s.insideHeight.value - BENCH.dividerDrop
+/** From the top of the inside to the top of the coin pocket, mm. */
+export const coinTop = (s: BifoldSizes): number =>
+  Math.max(
+    BENCH.flapAbove + s.margin.value,
+    s.insideHeight.value - s.margin.value - s.hole.value - BENCH.coinDeep,
   )
-  return {
-    id: 'outside',
-    name: 'Outside',
-    role: 'outside',
-    count: 1,
-    flipped: 0,
-    ...shape,
-    bands: [],
-    grain: 0,
-    folds: [
-      {
-        id: 'fold',
-        name: 'fold',
-        from: point(w / 2, 0),
-        to: point(w / 2, h),
-        width: s.taken.value,
-        rises: 'hill',
-        allowance: { full: s.difference, taken: s.taken },
-      },
-    ],
-    notes: [],
-  }
-}
 
-function insidePanel(
+const outsideFold = (s: BifoldSizes): Fold => ({
+  id: 'fold',
+  name: 'fold',
+  from: point(s.outsideWidth.value / 2, 0),
+  to: point(s.outsideWidth.value / 2, s.outsideHeight.value),
+  width: s.taken.value,
+  rises: 'hill',
+  allowance: { full: s.difference, taken: s.taken },
+})
+
+/** A leaf that goes round the fold outside the inside, longer than it by what the fold asks. */
+function leaf(
   p: BifoldParams,
   s: BifoldSizes,
-  materials: Materials,
-  fate: (edge: string) => Fate,
+  id: string,
+  name: string,
+  role: string,
+  taken: Reckoned,
+  { top, height }: { top: number; height: number },
+  t?: number,
 ): Panel {
-  const [w, h, radius] = [s.insideWidth.value, s.insideHeight.value, p.corner]
-  const t = leatherOf(materials, 'inside').thickness
-  const shape = outlineOf(
-    [
-      { x: 0, y: 0, radius: topRadius(p), edge: 'top', corner: 'top-left' },
-      { x: w, y: 0, radius: topRadius(p), edge: 'right', corner: 'top-right' },
-      { x: w, y: h, radius, edge: 'foot', corner: 'foot-right' },
-      { x: 0, y: h, radius, edge: 'left', corner: 'foot-left' },
-    ],
-    fate,
+  const w = s.insideWidth.value + taken.value
+  const shape = rectangleShape(
+    w,
+    height,
+    { ...allRound(p.corner), topLeft: top, topRight: top },
+    finishedFate(p.finish, p.trim, (edge) => id !== 'outside' && !edge.startsWith('top')),
+  )
+  const chain = ['right', 'foot-right', 'foot', 'foot-left', 'left']
+  const rim = t === undefined ? [] : rimBand(`${id}.rim`, `rim of the ${name.toLowerCase()}`, shape, chain, t)
+  const middle = [point(w / 2, 0), point(w / 2, height)] as const
+  return plainPanel({
+    id,
+    name,
+    role,
+    ...shape,
+    bands: rim,
+    folds: [{ id: 'fold', name: 'fold', from: middle[0], to: middle[1], width: taken.value, rises: 'hill' }],
+  })
+}
+
+/** The inside divides off the notes and carries the pockets; at the fold its foot may be cut away. */
+function insidePanel(p: BifoldParams, s: BifoldSizes, t: number): Panel {
+  const [w, h] = [s.insideWidth.value, s.insideHeight.value]
+  const whole = rectangleShape(
+    w,
+    h,
+    { ...allRound(p.corner), topLeft: topRadius(p), topRight: topRadius(p) },
+    finishedFate(p.finish, p.trim, (edge) => !edge.startsWith('top') && edge !== 'cut-away'),
+  )
+  const shape =
+    s.cutAway.value > 2
+      ? withNotch(whole, 'foot', s.cutAway.value, Math.min(BENCH.cutAwayDeep, s.cutAway.value / 2), {
+          bite: 'cut-away',
+          after: 'foot-far',
+        })
+      : whole
+  const toSize = shape.edges.map((e) =>
+    e.id === 'cut-away' ? { ...e, fate: { type: 'raw', finish: p.finish, trim: 0 } as const } : e,
   )
   const rims = [box(0, 0, RIM, h), box(w - RIM, 0, w, h), box(RIM, h - RIM, w - RIM, h)]
-  return {
+  return plainPanel({
     id: 'inside',
     name: 'Inside',
     role: 'inside',
-    count: 1,
-    flipped: 0,
     ...shape,
-    grain: 0,
+    edges: toSize,
     bands: [levelBand('inside.rim', 'rim of the inside', t, t, rims, false)],
     folds: [
       { id: 'fold', name: 'fold', from: point(w / 2, 0), to: point(w / 2, h), width: 0, rises: 'valley' },
     ],
-    notes: [],
-  }
+  })
+}
+
+/** Carries the pockets of one half, so that something can be kept between it and the inside. */
+function backing(p: BifoldParams, s: BifoldSizes, t: number): Panel {
+  const top = backingTop(s)
+  const shape = rectangleShape(
+    s.pocketWidth.value,
+    s.insideHeight.value - top,
+    { footLeft: p.corner },
+    finishedFate(p.finish, p.trim, (e) => e === 'left' || e.startsWith('foot')),
+  )
+  return plainPanel({
+    id: 'backing',
+    name: 'Backing of the hidden pocket',
+    role: 'pockets',
+    count: s.stack.piles,
+    flipped: s.stack.piles - 1,
+    ...shape,
+    bands: rimBand('backing.rim', 'rim of the backing', shape, ['foot', 'foot-left', 'left'], t),
+  })
+}
+
+/** The backing begins a little above the uppermost pocket. */
+export const backingTop = (s: BifoldSizes): number => Math.max(0, firstTop(s.stack) - 5)
+
+/** A flat coin pocket and the flap that a snap holds down over it. */
+function coinPanels(p: BifoldParams, s: BifoldSizes, t: number): Panel[] {
+  const w = s.pocketWidth.value
+  const h = s.insideHeight.value - coinTop(s)
+  const fate = finishedFate(p.finish, p.trim, (e) => e === 'left' || e.startsWith('foot'))
+  const front = rectangleShape(w, h, { footLeft: p.corner }, fate)
+  const flapHigh = BENCH.flapAbove + BENCH.flapOver
+  const flapWide = w - 2 * s.margin.value
+  const snap = point(w / 2, BENCH.flapOver - BENCH.snapIn)
+  return [
+    plainPanel({
+      id: 'coin-pocket',
+      name: 'Coin pocket',
+      role: 'pockets',
+      flipped: 1,
+      ...front,
+      marks: [{ type: 'hole', id: 'snap', at: snap, punch: BENCH.snapStud }],
+      notes: ['set the stud of the snap before it is sewn down'],
+      bands: rimBand('coinPocket.rim', 'rim of the coin pocket', front, ['foot', 'foot-left', 'left'], t),
+    }),
+    plainPanel({
+      id: 'coin-flap',
+      name: 'Flap of the coin pocket',
+      role: 'pockets',
+      ...rectangleShape(
+        flapWide,
+        flapHigh,
+        { footLeft: p.corner, footRight: p.corner },
+        finishedFate(p.finish, 0, () => false),
+      ),
+      marks: [
+        {
+          type: 'hole',
+          id: 'snap',
+          at: point(flapWide / 2, flapHigh - BENCH.snapIn),
+          punch: BENCH.snapCap,
+        },
+      ],
+      notes: ['finish its edges and set the cap of the snap before it is sewn on'],
+    }),
+  ]
 }

@@ -1,0 +1,212 @@
+import {
+  type Corner,
+  type Path,
+  type Point,
+  type Segment,
+  arc,
+  closedPath,
+  line,
+  point,
+  pointAdd,
+  pointScale,
+  pointSubtract,
+  pointUnit,
+  polygon,
+  roundedPolygon,
+  stripBetween,
+} from '../../geometry/index.js'
+import {
+  type Band,
+  type Edge,
+  type Fate,
+  type Panel,
+  edgeChain,
+  insetChainMaybe,
+} from '../../master/index.js'
+
+/** Width of the rims that could be skived, mm (J). */
+export const RIM = 8
+
+/** A corner of a panel, and the names of the edges it starts. */
+export interface Named extends Corner {
+  /** Edge that leaves this corner. */
+  readonly edge: string
+  /** Edge the rounding at this corner belongs to, where it has one. */
+  readonly corner?: string
+}
+
+const NAMES: Readonly<Record<string, string>> = {
+  top: 'top edge',
+  right: 'right side',
+  foot: 'foot',
+  left: 'left side',
+  'foot-right': 'right corner of the foot',
+  'foot-left': 'left corner of the foot',
+  'top-right': 'right top corner',
+  'top-left': 'left top corner',
+}
+
+/** The finished outline of a panel and its named edges. */
+export interface Shape {
+  readonly outline: Path
+  readonly edges: readonly Edge[]
+}
+
+/** What becomes of an edge, by its id. */
+export type FateOf = (edge: string) => Fate
+
+/** An outline through named corners, and its edges. Sides or roundings without length have no edge. */
+export function outlineOf(corners: readonly Named[], fateOf: FateOf): Shape {
+  const { path, sides, roundings } = roundedPolygon(corners)
+  const edges: Edge[] = []
+  const add = (id: string | undefined, segment: number | undefined): void => {
+    if (id !== undefined && segment !== undefined)
+      edges.push({
+        id,
+        name: NAMES[id] ?? id.replaceAll('-', ' '),
+        first: segment,
+        last: segment,
+        fate: fateOf(id),
+      })
+  }
+  corners.forEach((corner, i) => {
+    add(corner.corner, roundings[i])
+    add(corner.edge, sides[i])
+  })
+  return { outline: path, edges }
+}
+
+/** Radii of a rectangle's corners, mm; true corners where left out. */
+export interface Radii {
+  readonly topLeft?: number
+  readonly topRight?: number
+  readonly footRight?: number
+  readonly footLeft?: number
+}
+
+/** A rectangle from the origin, `w` wide and `h` high, with edges top, right, foot, left and their rounded corners. */
+export const rectangleShape = (w: number, h: number, radii: Radii, fateOf: FateOf): Shape =>
+  outlineOf(
+    [
+      { x: 0, y: 0, radius: radii.topLeft ?? 0, edge: 'top', corner: 'top-left' },
+      { x: w, y: 0, radius: radii.topRight ?? 0, edge: 'right', corner: 'top-right' },
+      { x: w, y: h, radius: radii.footRight ?? 0, edge: 'foot', corner: 'foot-right' },
+      { x: 0, y: h, radius: radii.footLeft ?? 0, edge: 'left', corner: 'foot-left' },
+    ],
+    fateOf,
+  )
+
+/** All four corners rounded alike. */
+export const allRound = (r: number): Radii => ({ topLeft: r, topRight: r, footRight: r, footLeft: r })
+
+/**
+ * A straight edge with a round bite out of its middle, `across` mm wide and `deep` mm into the panel. The edge keeps its
+ * id all along, or only up to the bite where the bite and what follows it have ids of their own.
+ */
+export function withNotch(
+  { outline, edges }: Shape,
+  edgeId: string,
+  across: number,
+  deep: number,
+  parted?: { readonly bite: string; readonly after: string },
+): Shape {
+  const edge = edges.find((e) => e.id === edgeId)
+  const segment = edge && outline.segments[edge.first]
+  if (!edge || edge.first !== edge.last || segment?.type !== 'line') return { outline, edges }
+  const along = pointUnit(pointSubtract(segment.to, segment.from))
+  const middle = pointScale(pointAdd(segment.from, segment.to), 0.5)
+  const radius = ((across / 2) ** 2 + deep ** 2) / (2 * deep)
+  const [a, b] = [
+    pointAdd(middle, pointScale(along, -across / 2)),
+    pointAdd(middle, pointScale(along, across / 2)),
+  ]
+  // Outlines run clockwise on the screen, so the panel lies to the right of its edge.
+  const inward = point(-along.y, along.x)
+  const centre = pointAdd(middle, pointScale(inward, deep - radius))
+  const half = Math.atan2(across / 2, radius - deep)
+  const bite: Segment[] = [line(segment.from, a), arc(a, b, centre, -2 * half), line(b, segment.to)]
+  return {
+    outline: closedPath(outline.segments.toSpliced(edge.first, 1, ...bite)),
+    edges: edges.flatMap((e) => {
+      if (e.first > edge.first) return [{ ...e, first: e.first + 2, last: e.last + 2 }]
+      if (e !== edge) return [e]
+      if (!parted) return [{ ...e, last: e.last + 2 }]
+      const [at, { bite: biteId, after }] = [e.first, parted]
+      return [
+        e,
+        { ...e, id: biteId, name: biteId.replaceAll('-', ' '), first: at + 1, last: at + 1 },
+        { ...e, id: after, name: `${e.name}, other part`, first: at + 2, last: at + 2 },
+      ]
+    }),
+  }
+}
+
+export const box = (left: number, top: number, right: number, bottom: number): Path =>
+  polygon([point(left, top), point(right, top), point(right, bottom), point(left, bottom)])
+
+/** The four corners of a rectangle from the origin. */
+export const rectangle = (w: number, h: number): Path => box(0, 0, w, h)
+
+/** A band along rims whose whole width is one thickness. */
+export const levelBand = (
+  key: string,
+  name: string,
+  t: number,
+  to: number,
+  areas: readonly Path[],
+  planned: boolean,
+): Band => ({
+  key,
+  name,
+  start: to,
+  end: to,
+  planned: planned && to < t,
+  areas: areas.map((outline) => ({ outline, from: point(0, 0), to: point(0, 1) })),
+})
+
+/** A band whose thickness falls from `start` to `end` between two heights of the panel. */
+export const slopeBand = (
+  key: string,
+  name: string,
+  thick: readonly [number, number],
+  area: Path,
+  from: Point,
+  to: Point,
+): Band => ({
+  key,
+  name,
+  start: thick[0],
+  end: thick[1],
+  planned: true,
+  areas: [{ outline: area, from, to }],
+})
+
+/** The rim along neighbouring edges of a panel as a place where skiving could help. */
+export function rimBand(
+  key: string,
+  name: string,
+  shape: Shape,
+  chain: readonly string[],
+  t: number,
+): Band[] {
+  const panel = { ...shape } as Panel
+  const known = chain.filter((id) => shape.edges.some((e) => e.id === id))
+  const inner = known.length > 0 ? insetChainMaybe(panel, known, RIM) : undefined
+  return inner ? [levelBand(key, name, t, t, [stripBetween(edgeChain(panel, known), inner)], false)] : []
+}
+
+/** Edges cut to size and finished; those in `trimmed` are cut over size and trimmed flush after sewing. */
+export const finishedFate =
+  (finish: 'burnished' | 'painted', trim: number, trimmed: (edge: string) => boolean): FateOf =>
+  (edge) => ({ type: 'raw', finish, trim: trimmed(edge) ? trim : 0 })
+
+/** A panel with nothing said of it but its outline. */
+export const plainPanel = (panel: Pick<Panel, 'id' | 'name' | 'role'> & Shape & Partial<Panel>): Panel => ({
+  count: 1,
+  flipped: 0,
+  folds: [],
+  bands: [],
+  grain: 0,
+  notes: [],
+  ...panel,
+})

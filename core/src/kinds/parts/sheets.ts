@@ -1,0 +1,66 @@
+import {
+  type Move,
+  type Path,
+  type Point,
+  moveThen,
+  point,
+  pointMoved,
+  roundedPolygon,
+} from '../../geometry/index.js'
+import type { Clip, ContentSheet, PanelSheet, Sheet } from '../../master/index.js'
+import { CARD } from '../../stores/index.js'
+
+export const panelSheet = (
+  id: string,
+  name: string,
+  panelId: string,
+  move: Move,
+  grainUp: boolean,
+  clips: readonly Clip[] = [],
+): PanelSheet => ({ type: 'panel', id, name, panelId, move, grainUp, clips })
+
+export const contentSheet = (
+  id: string,
+  name: string,
+  outline: Path,
+  thickness: number,
+  move: Move,
+  clips: readonly Clip[] = [],
+): ContentSheet => ({ type: 'content', id, name, outline, thickness, move, clips })
+
+/** The outline of a bank card, from its upper left corner. */
+export const cardOutline = (): Path =>
+  roundedPolygon(
+    [point(0, 0), point(CARD.width, 0), point(CARD.width, CARD.height), point(0, CARD.height)].map((c) => ({
+      ...c,
+      radius: CARD.cornerRadius,
+    })),
+  ).path
+
+/** The part that counts moves with its sheet. */
+export const clipMoved = ({ at, inward }: Clip, move: Move): Clip => {
+  const origin = pointMoved(point(0, 0), move)
+  const tip = pointMoved(inward, move)
+  return { at: pointMoved(at, move), inward: point(tip.x - origin.x, tip.y - origin.y) }
+}
+
+/** Everything from above a line, or below it, and so on: `inward` points into what counts. */
+export const clipAt = (at: Point, inward: Point): Clip => ({ at, inward })
+
+/** A pile moved as a whole without turning it over. */
+export const pileMoved = (sheets: readonly Sheet[], move: Move): Sheet[] =>
+  sheets.map((s) => ({ ...s, move: moveThen(s.move, move), clips: s.clips.map((c) => clipMoved(c, move)) }))
+
+/** A pile turned over by `over`, a flip: the order and what faces up are reversed. */
+export const pileTurnedOver = (sheets: readonly Sheet[], over: Move): Sheet[] =>
+  pileMoved(sheets, over)
+    .reverse()
+    .map((s) => (s.type === 'panel' ? { ...s, grainUp: !s.grainUp } : s))
+
+/** Ids of a pile told apart from another pile of the same sheets. */
+export const withSuffix = (sheets: readonly Sheet[], suffix: string): Sheet[] =>
+  sheets.map((s) => ({
+    ...s,
+    id: `${s.id}${suffix}`,
+    ...(s.type === 'panel' && s.turnedOver ? { turnedOver: `${s.turnedOver}${suffix}` } : {}),
+  }))

@@ -1,0 +1,145 @@
+import { narrowestPocket } from '../../formulas/index.js'
+import { point } from '../../geometry/index.js'
+import type { Concern, Fit } from '../../master/index.js'
+import { CARD } from '../../stores/index.js'
+import { type Reckoned, given } from '../../working/index.js'
+import { sizeBy } from '../parts/basics.js'
+import { POCKET_BENCH as B } from './bench.js'
+import { type Stack, firstTop } from './stack.js'
+
+/** Whether the cards go in between the stitches, stay under the edge of what carries them, and come out again. */
+export function pileFits(stack: Stack, carrier: string, height: Reckoned): Fit[] {
+  const { p, reckon, margin, hole } = stack.start
+  const { pocketWidth, depth, shorten, slit } = stack.sizes
+  if (p.pockets === 0) return []
+  const size = sizeBy(reckon)
+  const card = given('card', CARD.width)
+  const thick = given('thick', CARD.thickness, 'thickness')
+  const cards = given('cards', p.cardsPerPocket, 'count')
+  const front = p.school === 'slits' ? 'slit-panel' : 'foot-pocket'
+  const wide: Fit = {
+    id: 'card-wide',
+    rank: 'stop',
+    why: 'the card will not go in between the stitches',
+    what: p.school === 'slits' ? 'a card through its slit' : 'a card between the stitches',
+    panelId: carrier,
+    keys: ['pocket.sideRoom', 'pocket.between', 'pocket.width', 'pocket.slit'],
+    at: point(pocketWidth.value / 2, height.value - 20),
+    needs: size(
+      'fit.cardWide',
+      'needs',
+      '{card} card + {cards} × {thick}',
+      '§9',
+      { card, cards, thick },
+      (v) => narrowestPocket(v.card, v.thick, v.cards),
+    ),
+    has:
+      p.school === 'slits'
+        ? size('fit.cardRoom', 'room', '{slit} slit', '§9', { slit }, (v) => v.slit)
+        : size(
+            'fit.cardRoom',
+            'room',
+            '{width} pocket − 2 × ({margin} + {hole})',
+            '§9',
+            { width: pocketWidth, margin, hole },
+            (v) => v.width - 2 * (v.margin + v.hole),
+          ),
+  }
+  const tall: Fit = {
+    id: 'card-tall',
+    rank: 'stop',
+    why: 'the card stands out over the edge and is bent when the wallet is pushed into a pocket',
+    what: 'the uppermost card under the top edge',
+    panelId: carrier,
+    keys: ['inside.height', 'height', 'pocket.depth'],
+    at: point(pocketWidth.value / 2, 4),
+    needs: size(
+      'fit.cardTall',
+      'needs',
+      '{steps} × {reveal} + {shorten} + {card} card',
+      '§9',
+      {
+        steps: given('steps', p.pockets - 1, 'count'),
+        reveal: given('reveal', p.reveal),
+        shorten,
+        card: given('card', CARD.height),
+      },
+      (v) => v.steps * v.reveal + v.card + v.shorten,
+    ),
+    has: size(
+      'fit.cardHeight',
+      'room',
+      '{height} − {margin} margin − {hole}',
+      '§9',
+      { height, margin, hole },
+      (v) => v.height - v.margin - v.hole,
+    ),
+  }
+  const grip: Fit = {
+    id: 'card-grip',
+    rank: 'look',
+    why: 'less than a fingertip shows, so the card is hard to pull out',
+    what: 'a finger on a card',
+    panelId: front,
+    keys: [],
+    remedy: { field: 'shown', value: B.grip },
+    at: point(pocketWidth.value / 2, 0),
+    needs: size(
+      'fit.gripNeeds',
+      'needs',
+      '{grip} showing',
+      '§9',
+      { grip: given('grip', B.grip) },
+      (v) => v.grip,
+    ),
+    has: size(
+      'fit.grip',
+      'showing',
+      '{card} card − {depth} pocket',
+      '§9',
+      { card: given('card', CARD.height), depth },
+      (v) => v.card - v.depth,
+    ),
+  }
+  const helped = p.grip === 'slot' || (p.grip === 'notch' && p.tops === 'raw')
+  return [wide, tall, ...(helped ? [] : [grip])]
+}
+
+/** What can't be used, or will not last, whatever its size. */
+export function pileConcerns(stack: Stack): Concern[] {
+  const { p } = stack.start
+  const at = point(stack.sizes.pocketWidth.value / 2, 0)
+  if (p.pockets === 0) return []
+  const found: Concern[] = []
+  if (p.school === 'slits' && p.pouch === 'none')
+    found.push({
+      id: 'slit-without-pouch',
+      rank: 'stop',
+      panelId: 'slit-panel',
+      at: point(at.x, firstTop(stack)),
+      what: 'The slits have nothing behind them',
+      why: 'Cards slip down behind the face and can’t be got out. Put a pocket of cloth behind each slit.',
+      remedy: { field: 'pouch', value: 'fabric', said: 'a pocket of thin cloth behind each slit' },
+    })
+  if (p.school !== 'slits' && p.grip === 'notch' && p.tops === 'turned')
+    found.push({
+      id: 'notch-in-turned-top',
+      rank: 'look',
+      panelId: 'foot-pocket',
+      at,
+      what: 'The turned tops take no thumb notch; none is cut',
+      why: 'An inward curve so tight can’t be turned without cutting the border through. A slot lower down can be.',
+      remedy: { field: 'grip', value: 'slot', said: 'a thumb slot lower down' },
+    })
+  if (p.school === 'overlap' && p.pockets >= 4)
+    found.push({
+      id: 'overlap-thick',
+      rank: 'tip',
+      panelId: 'pocket',
+      at,
+      what: 'Full-width pockets pile up in both seams',
+      why: 'Each adds its whole thickness to the edge. Lapped T pockets add half of one, whatever their number.',
+      remedy: { field: 'school', value: 'lapped', said: 'T pockets, lapped' },
+    })
+  return found
+}

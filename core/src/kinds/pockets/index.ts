@@ -1,0 +1,7 @@
+export { POCKET_BENCH, edgePieces, pileThickness } from './bench.js'
+export { pileConcerns, pileFits } from './fits.js'
+export { type Pile, type Side, pileJoins, pileSheets, pileSides, sideGlue } from './lay.js'
+export { stackPanels } from './panels.js'
+export { POCKET_DEFAULTS, POCKET_SENTENCES, POCKET_SHAPE, type PocketParams, pocketFields } from './params.js'
+export { type StackSizes, type StackStart, stackSizes } from './sizes.js'
+export { type Stack, firstTop, stackItems } from './stack.js'

@@ -1,0 +1,214 @@
+import { type Move, line, moveThen, point, shift } from '../../geometry/index.js'
+import type { Glue, Join, PanelSheet, Sheet } from '../../master/index.js'
+import { CARD } from '../../stores/index.js'
+import { cardOutline, clipAt, contentSheet, panelSheet } from '../parts/sheets.js'
+import { POCKET_BENCH as B } from './bench.js'
+import { pouchWidth } from './panels.js'
+import { type Stack, type StackItem, cardLeft, footRadius, slitPanelTop, stackItems } from './stack.js'
+
+/** One pile of a design: what tells its sheets apart, where it lies, and what its feet are sewn to. */
+export interface Pile {
+  /** `-left`; empty where there is only one. */
+  readonly suffix: string
+  /** Said after the names of its runs: `, left`. */
+  readonly said: string
+  readonly twin?: string
+  /** From the pile's frame to that of the work. */
+  readonly move: Move
+  /** Sheets under the pockets that their feet are sewn to. */
+  readonly carriers: readonly string[]
+}
+
+const pocketId = ({ index }: StackItem, { suffix }: Pile): string => `pocket-${index + 1}${suffix}`
+
+/** The pile without what carries it, lowest first: each pocket with its cards behind it. */
+export function pileSheets(stack: Stack, pile: Pile): Sheet[] {
+  if (stack.start.p.pockets === 0) return []
+  return stack.start.p.school === 'slits' ? slitSheets(stack, pile) : pocketSheets(stack, pile)
+}
+
+function cards(stack: Stack, item: StackItem, pile: Pile): Sheet {
+  const { p } = stack.start
+  return contentSheet(
+    `cards-${item.index + 1}${pile.suffix}`,
+    p.cardsPerPocket === 1 ? 'card' : `${p.cardsPerPocket} cards`,
+    cardOutline(),
+    p.cardsPerPocket * CARD.thickness,
+    moveThen(shift(cardLeft(stack), item.top + item.depth - CARD.height), pile.move),
+  )
+}
+
+function pocketSheets(stack: Stack, pile: Pile): Sheet[] {
+  const turned = stack.start.p.tops === 'turned'
+  const inset = stack.start.margin.value
+  return stackItems(stack).flatMap((item) => {
+    const at = moveThen(shift(0, item.top), pile.move)
+    const stayId = `stay-${item.index + 1}${pile.suffix}`
+    const tape = panelSheet(stayId, 'tape', 'stay', moveThen(shift(inset, item.top), pile.move), true)
+    const pocket: PanelSheet = {
+      ...panelSheet(pocketId(item, pile), item.name, item.panelId, at, true),
+      ...(turned ? { turnedOver: stayId } : {}),
+    }
+    return [cards(stack, item, pile), ...(turned ? [tape] : []), pocket]
+  })
+}
+
+/** Behind each slit the back leaf of its cloth, its cards and the front leaf; the face over all of them. */
+function slitSheets(stack: Stack, pile: Pile): Sheet[] {
+  const depth = stack.sizes.depth.value
+  const x = (stack.sizes.pocketWidth.value - pouchWidth(stack)) / 2
+  const place = (m: Move): Move => moveThen(m, pile.move)
+  const clip = (move: Move, up: boolean) => {
+    const inward = up ? point(0, -1) : point(0, 1)
+    const [a, b] = [point(0, depth), point(inward.x, depth + inward.y)].map((p) => ({
+      x: move.a * p.x + move.c * p.y + move.e,
+      y: move.b * p.x + move.d * p.y + move.f,
+    }))
+    return clipAt(a!, point(b!.x - a!.x, b!.y - a!.y))
+  }
+  const leaves = stackItems(stack).flatMap((item): Sheet[] => {
+    if (stack.start.p.pouch === 'none') return [cards(stack, item, pile)]
+    const front = place(shift(x, item.top))
+    // The back leaf goes up again behind the front one.
+    const back = place({ a: 1, b: 0, c: 0, d: -1, e: x, f: item.top + 2 * depth })
+    return [
+      panelSheet(`pouch-${item.index + 1}${pile.suffix}-back`, 'cloth', 'pouch', back, false, [
+        clip(back, false),
+      ]),
+      cards(stack, item, pile),
+      panelSheet(`pouch-${item.index + 1}${pile.suffix}-front`, 'cloth', 'pouch', front, true, [
+        clip(front, true),
+      ]),
+    ]
+  })
+  const face = place(shift(0, slitPanelTop(stack)))
+  return [...leaves, panelSheet(`slits${pile.suffix}`, 'slit panel', 'slit-panel', face, true)]
+}
+
+/** A pocket's sheet and the chains of its edges that reach the side seams and the foot seam. */
+export interface Side {
+  readonly sheet: string
+  readonly left: readonly string[]
+  readonly right: readonly string[]
+  /** Whether it reaches the foot seam too. */
+  readonly front: boolean
+}
+
+/** Everything of the pile that lies in the seams round it, lowest first. */
+export function pileSides(stack: Stack, pile: Pile): Side[] {
+  const { p } = stack.start
+  if (p.pockets === 0) return []
+  const round = footRadius(stack) > 0
+  const front = {
+    left: [...(round && stack.rounded.left ? ['foot-left'] : []), 'left'],
+    right: ['right', ...(round && stack.rounded.right ? ['foot-right'] : [])],
+    front: true,
+  }
+  if (p.school === 'slits') return [{ sheet: `slits${pile.suffix}`, ...front }]
+  return stackItems(stack).map((item) => ({
+    sheet: pocketId(item, pile),
+    ...(item.front
+      ? front
+      : p.school === 'overlap'
+        ? { left: ['left', 'left-arm'], right: ['right-arm', 'right'], front: false }
+        : { left: ['left-arm'], right: ['right-arm'], front: false }),
+  }))
+}
+
+/** The feet that are sewn or glued across before the next pocket covers them, and the rows along turned tops. */
+export function pileJoins(stack: Stack, pile: Pile, layup: string): Join[] {
+  const { p } = stack.start
+  if (p.school === 'slits') return slitTopJoin(stack, pile, layup)
+  return stackItems(stack).flatMap((item) => [
+    ...(p.tops === 'turned' ? [topJoin(stack, item, pile, layup)] : []),
+    ...(item.front ? [] : [footJoin(stack, item, pile, layup)]),
+  ])
+}
+
+const twinOf = ({ twin }: Pile, id: string, name: string): Pick<Join, 'twin' | 'pairName'> =>
+  twin === undefined ? {} : { twin: `${id}${twin}`, pairName: `${name}, both sides` }
+
+function across(stack: Stack, y: number): { from: number; to: number; y: number } {
+  const { p, margin, pitch } = stack.start
+  const { arm, pocketWidth } = stack.sizes
+  const inset = p.school === 'overlap' ? margin.value + pitch.value : arm.value + margin.value
+  return { from: inset, to: Math.max(inset, pocketWidth.value - inset), y }
+}
+
+const lineOf = ({
+  from,
+  to,
+  y,
+}: {
+  from: number
+  to: number
+  y: number
+}): Join['course'] & { type: 'line' } => ({
+  type: 'line',
+  sheet: '',
+  line: { segments: [line(point(from, y), point(to, y))], closed: false },
+})
+
+function footJoin(stack: Stack, item: StackItem, pile: Pile, layup: string): Join {
+  const { p, hole } = stack.start
+  const sheet = pocketId(item, pile)
+  const id = `foot-${item.index + 1}`
+  return {
+    id: `${id}${pile.suffix}`,
+    name: `foot of pocket ${item.index + 1}${pile.said}`,
+    layup,
+    ...twinOf(pile, id, `foot of pocket ${item.index + 1}`),
+    course: { ...lineOf(across(stack, item.depth + hole.value)), sheet },
+    through: [...pile.carriers, sheet],
+    glue: p.feet === 'sewn' ? [] : [{ sheet, chain: ['foot'], limit: B.footMargin }],
+    backstitches: { start: 1, end: 1 },
+    ...(p.feet === 'glued' ? { glueOnly: true } : {}),
+  }
+}
+
+/** The row that holds a turned top, sewn before the pocket is laid on. */
+function topJoin(stack: Stack, item: StackItem, pile: Pile, layup: string): Join {
+  const sheet = pocketId(item, pile)
+  const id = `pocket-top-row-${item.index + 1}`
+  const inset = stack.start.margin.value + stack.start.pitch.value
+  const width = stack.sizes.pocketWidth.value
+  return {
+    id: `${id}${pile.suffix}`,
+    name: `turned top of pocket ${item.index + 1}${pile.said}`,
+    layup,
+    ...twinOf(pile, id, `turned top of pocket ${item.index + 1}`),
+    course: { ...lineOf({ from: inset, to: width - inset, y: B.turnMargin }), sheet },
+    through: [sheet, `stay-${item.index + 1}${pile.suffix}`],
+    glue: [],
+    backstitches: { start: 1, end: 1 },
+  }
+}
+
+/** Across the top of a slit panel, so that it does not gape. */
+function slitTopJoin(stack: Stack, pile: Pile, layup: string): Join[] {
+  if (stack.start.p.pockets === 0) return []
+  const { margin, pitch } = stack.start
+  const sheet = `slits${pile.suffix}`
+  const inset = margin.value + pitch.value
+  const width = stack.sizes.pocketWidth.value
+  return [
+    {
+      id: `slit-top${pile.suffix}`,
+      name: `top of the slit panel${pile.said}`,
+      layup,
+      ...twinOf(pile, 'slit-top', 'top of the slit panel'),
+      course: { ...lineOf({ from: inset, to: width - inset, y: margin.value }), sheet },
+      through: [...pile.carriers, sheet],
+      glue: [{ sheet, chain: ['top'], limit: margin.value }],
+      backstitches: { start: 1, end: 1 },
+    },
+  ]
+}
+
+/** Glue along the sides of the pile that lie in a seam. */
+export const sideGlue = (stack: Stack, pile: Pile, side: 'left' | 'right', foot: boolean): Glue[] =>
+  pileSides(stack, pile).map((s) => ({
+    sheet: s.sheet,
+    limit: stack.start.margin.value,
+    chain: s.front && foot ? (side === 'left' ? ['foot', ...s.left] : [...s.right, 'foot']) : s[side],
+  }))

@@ -1,0 +1,178 @@
+import { sideRoom } from '../../formulas/index.js'
+import { CARD, type Leather } from '../../stores/index.js'
+import { type Reckon, type Reckoned, given } from '../../working/index.js'
+import { type Basics, sizeBy } from '../parts/basics.js'
+import type { EdgeParams } from '../parts/schema.js'
+import { CLOTH, POCKET_BENCH, edgePieces } from './bench.js'
+import type { PocketParams } from './params.js'
+
+/** What a pile of pockets is worked out from. */
+export interface StackStart extends Basics {
+  readonly p: PocketParams & EdgeParams
+  readonly reckon: Reckon
+  readonly leather: Leather
+}
+
+/** Sizes of the pockets of one pile, each with its working. */
+export interface StackSizes {
+  readonly rise: Reckoned
+  readonly sideRoom: Reckoned
+  readonly between: Reckoned
+  readonly pocketWidth: Reckoned
+  readonly arm: Reckoned
+  readonly depth: Reckoned
+  readonly lap: Reckoned
+  readonly shorten: Reckoned
+  /** Length of a slit, its round ends included. */
+  readonly slit: Reckoned
+}
+
+export const stackSizes = (start: StackStart): StackSizes => ({ ...widths(start), ...depths(start) })
+
+/** Layers that lie in the middle of the pile and not at its edge. */
+function piled({ p, leather }: StackStart): { layers: number; t: number } {
+  if (p.school === 'overlap') return { layers: 0, t: leather.thickness }
+  if (p.school === 'slits') return { layers: p.pouch === 'fabric' ? 2 * p.pockets : 0, t: CLOTH.thickness }
+  return { layers: Math.max(0, p.pockets - edgePieces(p)), t: leather.thickness }
+}
+
+/** Widths of a pocket, from the card and the rise of the pile. */
+function widths(start: StackStart) {
+  const { p, reckon, leather, margin, hole } = start
+  const size = sizeBy(reckon)
+  const { layers, t } = piled(start)
+  const card = given('card', CARD.width)
+  const thick = given('card', CARD.thickness, 'thickness')
+  const rise = size(
+    'pocket.rise',
+    'rise of the pile',
+    '{share} × ({cards} cards × {card} + {layers} more layers in the middle than at the edge × {t})',
+    '§9',
+    {
+      share: given('share', POCKET_BENCH.bulgeShare, 'share'),
+      cards: given('cards', p.pockets * p.cardsPerPocket, 'count'),
+      card: thick,
+      layers: given('layers', layers, 'share'),
+      t: given('pocket leather', t, 'thickness'),
+    },
+    (v) => v.share * (v.cards * v.card + v.layers * v.t),
+  )
+  const stretch = size(
+    'pocket.stretch',
+    'stretch of the face',
+    '{give} × {card} card',
+    '§9',
+    { give: given('give', leather.give, 'share'), card },
+    (v) => v.give * v.card,
+  )
+  const least = size(
+    'pocket.leastRoom',
+    'least room a side',
+    '{cards} × {card} / 2 + 0.5',
+    '§9',
+    { cards: given('cards', p.cardsPerPocket, 'count'), card: thick },
+    (v) => (v.cards * v.card) / 2 + 0.5,
+  )
+  const room = size(
+    'pocket.sideRoom',
+    'room a side',
+    'the larger of {least} and ({rise}² − {stretch}² / 4) / {stretch}',
+    '§9',
+    { least, rise, stretch },
+    (v) => Math.max(v.least, sideRoom(v.rise, v.stretch)),
+  )
+  const slit = size(
+    'pocket.slit',
+    'length of a slit',
+    '{card} card + {cards} × {thick} + 2 × {ease} ease',
+    '§9',
+    {
+      card,
+      cards: given('cards', p.cardsPerPocket, 'count'),
+      thick,
+      ease: given('ease', POCKET_BENCH.slitEase),
+    },
+    (v) => v.card + v.cards * v.thick + 2 * v.ease,
+  )
+  const between =
+    p.school === 'slits'
+      ? size(
+          'pocket.between',
+          'between the stitches',
+          'the larger of {card} card + 2 × {room} room and {slit} slit + 2 × {land} of leather beside it',
+          '§9',
+          { card, room, slit, land: given('land', POCKET_BENCH.slitLand) },
+          (v) => Math.max(v.card + 2 * v.room, v.slit + 2 * v.land),
+        )
+      : size(
+          'pocket.between',
+          'between the stitches',
+          '{card} card + 2 × {room} room',
+          '§9',
+          { card, room },
+          (v) => v.card + 2 * v.room,
+        )
+  const pocketWidth = size(
+    'pocket.width',
+    'pocket width',
+    '{between} + 2 × ({margin} margin + {hole} half a hole)',
+    '§9',
+    { between, margin, hole },
+    (v) => v.between + 2 * (v.margin + v.hole),
+  )
+  const arm = size(
+    'pocket.arm',
+    'length of an arm',
+    '{margin} margin + {hole} half a hole + {room} clear of the stitches',
+    '§9',
+    { margin, hole, room: given('room', POCKET_BENCH.bodyRoom) },
+    (v) => v.margin + v.hole + v.room,
+  )
+  return { rise, sideRoom: room, slit, between, pocketWidth, arm }
+}
+
+/** Depths of a pocket, its lap, and how much the uppermost one is shortened. */
+function depths({ p, reckon, hole }: StackStart) {
+  const size = sizeBy(reckon)
+  const reveal = given('reveal', p.reveal)
+  const depth = size(
+    'pocket.depth',
+    'pocket depth',
+    '{card} card − {shown} showing',
+    '§9',
+    { card: given('card', CARD.height), shown: given('shown', p.shown) },
+    (v) => v.card - v.shown,
+  )
+  const lap = size(
+    'pocket.lap',
+    'lap',
+    p.school === 'lapped' ? '{lap}, at most the reveal of {reveal}' : 'none in this school: {lap} × 0',
+    '§9',
+    { lap: given('lap', p.lap), reveal },
+    (v) => (p.school === 'lapped' ? Math.min(v.lap, v.reveal) : 0),
+  )
+  const overlap = size(
+    'pocket.overlap',
+    'its foot reaches under the front pocket by',
+    '{depth} + {hole} + {foot} foot − {steps} steps × {reveal} + 1',
+    '§9',
+    {
+      depth,
+      hole,
+      foot: given('foot', POCKET_BENCH.footMargin),
+      steps: given('steps', Math.max(0, p.pockets - 1), 'count'),
+      reveal,
+    },
+    (v) => v.depth + v.hole + v.foot - v.steps * v.reveal + 1,
+  )
+  const wanted = p.topPocket === 'clear' && p.pockets >= 3 && p.school !== 'slits'
+  const shorten = size(
+    'pocket.shorten',
+    'uppermost pocket shorter by',
+    `{overlap} where that is between 0 and {most}, else 0${wanted ? '' : '; left at full depth'}`,
+    '§9',
+    { overlap, most: given('most', POCKET_BENCH.mostShortening) },
+    (v) => (wanted && v.overlap > 0 && v.overlap <= v.most ? v.overlap : 0),
+  )
+  return { depth, lap, shorten }
+}
