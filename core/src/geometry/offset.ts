@@ -32,8 +32,9 @@ export function offsetClosed(
     (_, i) => outward * (typeof distance === 'number' ? distance : distance[i]!),
   )
   if (distances.every((d) => d === 0)) return [path]
-  const raw = rawOffset(path.segments, distances, true, style, trace)
-  const loops = chained(survivors(raw, path.segments, distances, trace), true)
+  const steps = new Map<Segment, readonly [number, number]>()
+  const raw = rawOffset(path.segments, distances, true, style, trace, steps)
+  const loops = chained(survivors(raw, path.segments, distances, trace, steps), true)
   const turning = Math.sign(pathArea(path))
   return loops
     .map((segments): Path => ({ segments: withoutWhiskers(segments, trace), closed: true }))
@@ -109,6 +110,7 @@ function rawOffset(
   closed: boolean,
   style: CornerStyle,
   trace?: Map<Segment, number>,
+  steps?: Map<Segment, readonly [number, number]>,
 ): Segment[] {
   const moved = segments.map((s, i) => offsetSegment(s, distances[i]!))
   const out: Segment[] = []
@@ -131,6 +133,9 @@ function rawOffset(
         : []
     out.push(...closing)
     for (const s of joined[i]!) trace?.set(s, i)
+    // From a side that stays to one that moves the mitre runs nearer to the moving one than that one asks.
+    if (Math.min(Math.abs(distances[i]!), Math.abs(distances[next]!)) === 0)
+      for (const s of closing) steps?.set(s, [i, next])
     // A mitre's two legs belong to the sides they carry on.
     const onward = segmentTangent(segments[next]!, 0)
     for (const s of closing)
@@ -196,6 +201,7 @@ function survivors(
   original: readonly Segment[],
   distances: readonly number[],
   trace?: Map<Segment, number>,
+  steps?: ReadonlyMap<Segment, readonly [number, number]>,
 ): Segment[] {
   const cuts = crossingCuts(raw)
   const boxes = original.map((s, i) => boxGrown(segmentBox(s), Math.abs(distances[i]!)))
@@ -208,8 +214,9 @@ function survivors(
       : parameter >= 1
         ? Math.min(wanted(i), wanted(i + 1))
         : wanted(i)
-  const farEnough = (p: Point): boolean => {
+  const farEnough = (p: Point, between: readonly number[] | undefined): boolean => {
     for (let i = 0; i < count; i += 1) {
+      if (between?.includes(i)) continue
       const box = boxes[i]!
       if (p.x < box.left || p.x > box.right || p.y < box.top || p.y > box.bottom) continue
       const near = segmentNearest(original[i]!, p)
@@ -224,7 +231,7 @@ function survivors(
       const part = segmentPart(s, stops[k]!, t)
       const middle = segmentPoint(part, 0.5)
       const long = pointDistance(part.from, middle) + pointDistance(middle, part.to) > 1e-7
-      if (!long || !farEnough(middle)) return []
+      if (!long || !farEnough(middle, steps?.get(s))) return []
       trace?.set(part, trace.get(s) ?? 0)
       return [part]
     })

@@ -1,12 +1,24 @@
 import { bifold } from './bifold/index.js'
 import { byHand } from './byHand.js'
+import { cardSleeve } from './cardSleeve/index.js'
 import { COMMON_FIELDS } from './common.js'
 import type { Field } from './fields.js'
+import { gussetedCase } from './gussetedCase/index.js'
 import type { Kind } from './kind.js'
+import { mouldedHolder } from './mouldedHolder/index.js'
+import { narrowStrap } from './narrowStrap/index.js'
+import { strapWallet } from './strapWallet/index.js'
+import { wrapWallet } from './wrapWallet/index.js'
 
 /** Every kind there is, by id. Their parameters are checked by the design's schema before they get here. */
 const KINDS: Readonly<Record<string, Kind>> = {
   bifold: bifold as unknown as Kind,
+  'card-sleeve': cardSleeve as unknown as Kind,
+  'strap-wallet': strapWallet as unknown as Kind,
+  'wrap-wallet': wrapWallet as unknown as Kind,
+  'moulded-holder': mouldedHolder as unknown as Kind,
+  'gusseted-case': gussetedCase as unknown as Kind,
+  'narrow-strap': narrowStrap as unknown as Kind,
   'by-hand': byHand as unknown as Kind,
 }
 

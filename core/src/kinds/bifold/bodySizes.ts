@@ -1,6 +1,7 @@
 import { currencyOf, largestNote } from '../../stores/index.js'
 import { type Reckoned, given } from '../../working/index.js'
 import { sizeBy } from '../parts/basics.js'
+import { heightForCards } from '../pockets/index.js'
 import { BENCH, type Start, topRadius } from './bench.js'
 
 /** Widths of inside and outside. */
@@ -75,29 +76,8 @@ export function widths(
 
 /** Heights of inside and outside. */
 export function heights({ p, reckon, margin, hole }: Start, depth: Reckoned, shorten: Reckoned) {
-  const steps = given('steps', Math.max(0, p.pockets - 1), 'count')
-  const reveal = given('reveal', p.reveal)
-  const forCards = reckon(
-    {
-      key: 'height.cards',
-      label: 'height for the cards',
-      formula:
-        '{margin} margin + {hole} + {depth} + {steps} × {reveal} reveal + {shown} showing + {shorten} + {over} over the card',
-      source: '§9',
-    },
-    {
-      margin,
-      hole,
-      depth,
-      steps,
-      reveal,
-      shown: given('shown', p.shown),
-      shorten,
-      over: given('over', Math.max(BENCH.overCard, topRadius(p) - p.shown)),
-    },
-    (v) =>
-      p.pockets === 0 ? 0 : v.margin + v.hole + v.depth + v.steps * v.reveal + v.shown + v.shorten + v.over,
-  )
+  const over = Math.max(BENCH.overCard, topRadius(p) - p.shown)
+  const forCards = heightForCards({ p, reckon, margin, hole }, { depth, shorten }, over)
   const note = p.currency === 'none' ? undefined : largestNote(currencyOf(p.currency))
   const forNotes = reckon(
     {

@@ -176,3 +176,29 @@ function depths({ p, reckon, hole }: StackStart) {
   )
   return { depth, lap, shorten }
 }
+
+/** Height of what carries a pile, for its cards, `over` mm above the uppermost card left free. */
+export function heightForCards(
+  { p, reckon, margin, hole }: Pick<StackStart, 'p' | 'reckon' | 'margin' | 'hole'>,
+  { depth, shorten }: Pick<StackSizes, 'depth' | 'shorten'>,
+  over: number,
+): Reckoned {
+  return sizeBy(reckon)(
+    'height.cards',
+    'height for the cards',
+    '{margin} margin + {hole} + {depth} + {steps} × {reveal} reveal + {shown} showing + {shorten} + {over} over the card',
+    '§9',
+    {
+      margin,
+      hole,
+      depth,
+      steps: given('steps', Math.max(0, p.pockets - 1), 'count'),
+      reveal: given('reveal', p.reveal),
+      shown: given('shown', p.shown),
+      shorten,
+      over: given('over', over),
+    },
+    (v) =>
+      p.pockets === 0 ? 0 : v.margin + v.hole + v.depth + v.steps * v.reveal + v.shown + v.shorten + v.over,
+  )
+}

@@ -1,0 +1,271 @@
+import { STAY, flipAbout, point, shift } from '../../geometry/index.js'
+import type { Join, Layup, Match, Panel, Sheet } from '../../master/index.js'
+import { type Reckon, type Reckoned, given } from '../../working/index.js'
+import { type Kind, type Materials, type Role, leatherOf } from '../kind.js'
+import { basicsOf, counted, sizeBy } from '../parts/basics.js'
+import { EDGE_FIELDS, choiceField, leatherField } from '../parts/fields.js'
+import { edgeSeam } from '../parts/seams.js'
+import { allRound, finishedFate, plainPanel, rectangleShape, rimBand } from '../parts/shape.js'
+import { panelSheet, pileTurnedOver } from '../parts/sheets.js'
+import {
+  POCKET_SENTENCES,
+  type Pile,
+  type Stack,
+  firstTop,
+  heightForCards,
+  pileConcerns,
+  pileFits,
+  pileJoins,
+  pileSheets,
+  pileSides,
+  pocketFields,
+  sideGlue,
+  stackItems,
+  stackPanels,
+  stackSizes,
+} from '../pockets/index.js'
+import { SLEEVE_DEFAULTS, type SleeveParams, sleeveParams } from './params.js'
+
+const ROLES: readonly Role[] = [
+  { id: 'body', label: 'Backs', why: 'carry the pockets and face the centre; 0.9 to 1.2 mm', usual: 1 },
+  { id: 'pockets', label: 'Pockets', why: 'the lightest; every pocket adds to the pile', usual: 0.9 },
+  {
+    id: 'lining',
+    label: 'Lining',
+    why: 'behind the backs; the thinnest there is',
+    usual: 0.6,
+    when: (params) => params.lining === 'lined',
+  },
+]
+
+/** The sleeve worked out: its pile of pockets, and the height of what carries it. */
+interface Sleeve {
+  readonly p: SleeveParams
+  readonly stack: Stack
+  readonly height: Reckoned
+  readonly closed: Reckoned
+  readonly lined: boolean
+  readonly centre: boolean
+  readonly both: boolean
+}
+
+/** Room over the uppermost card, mm (J). */
+const OVER_CARD = 2
+
+function sleeveOf(p: SleeveParams, materials: Materials, reckon: Reckon): Sleeve {
+  const start = {
+    ...basicsOf(p.margin, materials, reckon),
+    p,
+    reckon,
+    leather: leatherOf(materials, 'pockets'),
+  }
+  const sizes = stackSizes(start)
+  const size = sizeBy(reckon)
+  const forCards = heightForCards(start, sizes, OVER_CARD)
+  const height = size('height', 'height', '{forCards} for the cards', '§9', { forCards }, (v) => v.forCards)
+  const both = p.sides === 'both'
+  const lined = p.lining === 'lined'
+  const backs = p.centre === 'open' ? 2 : 1
+  const t = (role: string) => given(role, leatherOf(materials, role).thickness, 'thickness')
+  const closed = size(
+    'closed',
+    'thickness of the backs',
+    '{backs} × ({body} + {lining} lining)',
+    '§9',
+    {
+      backs: given('backs', backs, 'count'),
+      body: t('body'),
+      lining: lined ? t('lining') : given('none', 0),
+    },
+    (v) => v.backs * (v.body + v.lining),
+  )
+  const stack: Stack = {
+    start,
+    sizes,
+    height: height.value,
+    piles: both ? 2 : 1,
+    mirrored: false,
+    rounded: { left: true, right: true },
+    trimmed: { left: true, right: true },
+  }
+  return { p, stack, height, closed, lined, centre: p.centre === 'open', both }
+}
+
+const NEAR: Pile = { suffix: '', said: '', move: STAY, carriers: ['back'] }
+const near = ({ both }: Sleeve): Pile => (both ? { ...NEAR, twin: '-far' } : NEAR)
+const far = ({ centre, lined }: Sleeve): Pile => ({
+  suffix: '-far',
+  said: ', far side',
+  twin: '',
+  move: STAY,
+  carriers: centre ? ['back-far'] : lined ? ['lining', 'back'] : ['back'],
+})
+
+function panels(s: Sleeve, materials: Materials): Panel[] {
+  const { p, stack } = s
+  const w = stack.sizes.pocketWidth.value
+  const shape = rectangleShape(
+    w,
+    s.height.value,
+    allRound(p.corner),
+    finishedFate(p.finish, p.trim, (e) => !e.startsWith('top')),
+  )
+  const chain = ['right', 'foot-right', 'foot', 'foot-left', 'left']
+  const back = (id: string, name: string, role: string): Panel =>
+    plainPanel({
+      id,
+      name,
+      role,
+      count: s.centre ? 2 : 1,
+      ...shape,
+      bands: rimBand(
+        `${id}.rim`,
+        `rim of the ${name.toLowerCase()}`,
+        shape,
+        chain,
+        leatherOf(materials, role).thickness,
+      ),
+    })
+  return [
+    back('back', s.centre ? 'Backs' : 'Back', 'body'),
+    ...(s.lined ? [back('lining', 'Lining', 'lining')] : []),
+    ...stackPanels(stack),
+  ]
+}
+
+/** Lowest first: the far pile turned over on its back, the centre, the near back with its pile. */
+function layups(s: Sleeve): Layup[] {
+  const over = flipAbout(s.stack.sizes.pocketWidth.value / 2)
+  const lie = (id: string, panelId: string, grainUp: boolean): Sheet =>
+    panelSheet(id, panelId === 'lining' ? 'lining' : 'back', panelId, shift(0, 0), grainUp)
+  const farPile = s.both ? pileTurnedOver(pileSheets(s.stack, far(s)), over) : []
+  const middle = s.centre
+    ? [
+        lie('back-far', 'back', false),
+        ...(s.lined ? [lie('lining-far', 'lining', true), lie('lining', 'lining', false)] : []),
+      ]
+    : s.lined
+      ? [lie('lining', 'lining', false)]
+      : []
+  return [
+    {
+      id: 'open',
+      name: 'as it is carried',
+      carrier: 'back',
+      sheets: [...farPile, ...middle, lie('back', 'back', true), ...pileSheets(s.stack, near(s))],
+    },
+  ]
+}
+
+function joins(s: Sleeve): Join[] {
+  const { p, stack } = s
+  const { margin, pitch } = stack.start
+  const piles = [near(s), ...(s.both ? [far(s)] : [])]
+  const covers = [
+    ...(s.centre ? ['back-far'] : []),
+    ...(s.lined ? (s.centre ? ['lining-far', 'lining'] : ['lining']) : []),
+    'back',
+  ]
+  const rounded = p.corner > 0
+  const chain = rounded ? ['right', 'foot-right', 'foot', 'foot-left', 'left'] : ['right', 'foot', 'left']
+  // Begun so that the top of the uppermost pocket falls between two holes.
+  const least = Math.max(margin.value, p.corner)
+  const first = firstTop(stack)
+  const start = first - (Math.floor((first - least) / pitch.value - 0.5) + 0.5) * pitch.value
+  const trim = Math.max(margin.value, start) - p.corner
+  return [
+    ...piles.flatMap((pile) => pileJoins(stack, pile, 'open')),
+    edgeSeam({
+      id: 'outer',
+      name: 'outer seam',
+      sheet: 'back',
+      chain,
+      margin,
+      trims: [trim, trim],
+      through: [...covers, ...piles.flatMap((pile) => pileSides(stack, pile).map((i) => i.sheet))],
+      glue: [
+        ...covers.map((sheet) => ({ sheet, chain, limit: margin.value })),
+        ...piles.flatMap((pile) => [
+          ...sideGlue(stack, pile, 'left', true),
+          ...sideGlue(stack, pile, 'right', false),
+        ]),
+      ],
+    }),
+  ]
+}
+
+const matches = (s: Sleeve): Match[] =>
+  s.p.school === 'slits'
+    ? []
+    : stackItems(s.stack).map(({ index, top }) => ({
+        id: `top-${index + 1}`,
+        sheetA: 'back',
+        sheetB: `pocket-${index + 1}`,
+        at: point(0, top),
+      }))
+
+/** A flat sleeve: pockets on one or both faces, and a compartment between them. */
+export const cardSleeve: Kind<SleeveParams> = {
+  id: 'card-sleeve',
+  name: 'Card sleeve',
+  about: 'flat, one to four pockets on a side, a compartment between',
+  params: sleeveParams,
+  defaults: SLEEVE_DEFAULTS,
+  roles: ROLES,
+  fields: [
+    ...ROLES.map(leatherField),
+    ...pocketFields('card pockets a side', 1, 4),
+    ...EDGE_FIELDS,
+    choiceField('sides', 'pockets on', [
+      ['both', 'both faces', 'the two faces are alike'],
+      ['one', 'one face only', 'the other face is the plain back'],
+    ]),
+    choiceField('centre', 'between the faces', [
+      ['open', 'a compartment open at the top', 'for folded notes; takes two backs'],
+      ['none', 'nothing', 'one back carries both faces; thinnest'],
+    ]),
+    choiceField('lining', 'backs', [
+      ['none', 'not lined', 'the flesh side shows inside'],
+      ['lined', 'lined', 'finished inside; a leaf more in the seam'],
+    ]),
+  ],
+  brief: [
+    'It carries {pockets} card pockets a side on {sides}, {cardsPerPocket} to a pocket, each card showing {shown}, got out {grip}.',
+    'The pockets: {school}, feet {feet}, tops {tops}; behind each slit, where there are slits, {pouch}.',
+    'Between the faces {centre}; the backs {lining}.',
+  ],
+  sentences: {
+    ...POCKET_SENTENCES,
+    back: [
+      'Cut from {leather-body}, corners rounded {corner}, {lining}; between the faces {centre}.',
+      'Carries {pockets} a side on {sides}: {school}, reveal {reveal}.',
+      'Sides and foot sewn {margin} in with the {iron}; edges {finish}, cut {trim} over size.',
+    ],
+    lining: ['Cut from {leather-lining}, glued behind the backs: {lining}.'],
+  },
+  master: (p, materials, reckon) => {
+    const s = sleeveOf(p, materials, reckon)
+    const { sizes } = s.stack
+    return {
+      panels: panels(s, materials),
+      layups: layups(s),
+      joins: joins(s),
+      matches: matches(s),
+      fits: pileFits(s.stack, 'back', s.height),
+      concerns: pileConcerns(s.stack),
+      carries: [
+        ...counted((s.both ? 2 : 1) * p.pockets * p.cardsPerPocket, 'card'),
+        ...(s.centre ? ['folded notes'] : []),
+      ],
+      sizes: [
+        ...[sizes.pocketWidth, s.height, s.closed].map((size) => ({ panelId: 'back', size })),
+        ...['pocket', 'pocket-top', 'foot-pocket', 'slit-panel'].flatMap((panelId) =>
+          [sizes.pocketWidth, sizes.depth, panelId === 'slit-panel' ? sizes.slit : sizes.lap].map((size) => ({
+            panelId,
+            size,
+          })),
+        ),
+      ],
+    }
+  },
+}

@@ -1,0 +1,177 @@
+import { point } from '../../geometry/index.js'
+import type { Concern, Fit } from '../../master/index.js'
+import { type Reckon, given } from '../../working/index.js'
+import type { Kind, Role } from '../kind.js'
+import { counted, sizeBy } from '../parts/basics.js'
+import { EDGE_FIELDS, choiceField, leatherField, lengthField } from '../parts/fields.js'
+import { POCKET_SENTENCES, firstTop, pileConcerns, pileFits, pocketFields } from '../pockets/index.js'
+import { caseJoins, caseLayups, casePanels } from './lay.js'
+import { CASE_DEFAULTS, type CaseParams, caseParams } from './params.js'
+import { BENCH, type CaseSizes, caseSizes } from './sizes.js'
+
+const ROLES: readonly Role[] = [
+  { id: 'body', label: 'Body', why: 'front, back and flap; 1.4 to 2 mm keeps its shape', usual: 1.6 },
+  { id: 'gusset', label: 'Gussets', why: 'fold flat at every closing: thin and supple', usual: 0.9 },
+  {
+    id: 'pockets',
+    label: 'Pockets',
+    why: 'on the back; the lightest',
+    usual: 0.9,
+    when: (params) => params.pockets !== 0,
+  },
+]
+
+function fits(p: CaseParams, s: CaseSizes, reckon: Reckon): Fit[] {
+  const size = sizeBy(reckon)
+  const flap: Fit = {
+    id: 'flap-over',
+    rank: 'look',
+    why: 'the flap hardly reaches over the front and lets the thing out',
+    what: 'the flap over the front',
+    panelId: 'back',
+    keys: [],
+    remedy: { field: 'flap', value: 25 },
+    at: point(s.width.value / 2, p.flap),
+    needs: size(
+      'fit.flap',
+      'needs',
+      '{over} over the front',
+      '§3',
+      { over: given('over', 25) },
+      (v) => v.over,
+    ),
+    has: size('fit.flapHas', 'flap', '{flap}', '§3', { flap: given('flap', p.flap) }, (v) => v.flap),
+  }
+  const stack = s.stack
+  if (!stack) return [flap]
+  const wide: Fit = {
+    id: 'pockets-on-back',
+    rank: 'stop',
+    why: 'the pockets do not fit between the side seams of the back',
+    what: 'the card pockets on the back',
+    panelId: 'back',
+    keys: ['width'],
+    remedy: { field: 'wide', value: Math.ceil(stack.sizes.pocketWidth.value) },
+    at: point(s.width.value / 2, s.bodyLength.value / 2),
+    needs: size(
+      'fit.pile',
+      'needs',
+      '{pocket} pockets + 2 × {margin} margin',
+      '§9',
+      { pocket: stack.sizes.pocketWidth, margin: s.margin },
+      (v) => v.pocket + 2 * v.margin,
+    ),
+    has: size('fit.pileHas', 'width of the back', '{width}', '§9', { width: s.width }, (v) => v.width),
+  }
+  return [flap, wide, ...pileFits(stack, 'back', s.height)]
+}
+
+function concerns(p: CaseParams, s: CaseSizes): Concern[] {
+  const found: Concern[] = []
+  if (s.gussetTop.value >= s.height.value)
+    found.push({
+      id: 'gusset-too-deep',
+      rank: 'stop',
+      panelId: 'gusset',
+      at: point(s.gussetHalf.value, 4),
+      what: 'The gusset is deeper than the case is high',
+      why: 'It can’t lie folded flat: half of it has to fit beside the front’s side. Make the case higher or shallower.',
+    })
+  if (p.closure === 'snap' && p.flap - BENCH.snapIn > s.height.value - s.margin.value - 6)
+    found.push({
+      id: 'snap-at-foot',
+      rank: 'stop',
+      panelId: 'front',
+      at: point(s.width.value / 2, s.height.value - 6),
+      what: 'The snap comes to lie on the seam at the foot',
+      why: 'It can’t be set there. Shorten the flap.',
+      remedy: {
+        field: 'flap',
+        value: Math.max(25, Math.floor(s.height.value - 15)),
+        said: 'a shorter flap',
+      },
+    })
+  if (s.stack && firstTop(s.stack) < 0)
+    found.push({
+      id: 'pockets-too-high',
+      rank: 'stop',
+      panelId: 'back',
+      at: point(s.width.value / 2, s.strips[1]!.from),
+      what: 'The pockets reach over the top of the back',
+      why: 'They would lie in the bend of the flap. Fewer pockets, or a smaller reveal.',
+      remedy: { field: 'pockets', value: Math.max(0, p.pockets - 1), said: 'one pocket fewer' },
+    })
+  return [...found, ...(s.stack ? pileConcerns(s.stack) : [])]
+}
+
+/** A case for spectacles or tools, with gussets that fold flat and a flap over the top. */
+export const gussetedCase: Kind<CaseParams> = {
+  id: 'gusseted-case',
+  name: 'Gusseted case',
+  about: 'for spectacles or tools; side gussets fold flat, a flap closes it',
+  params: caseParams,
+  defaults: CASE_DEFAULTS,
+  roles: ROLES,
+  fields: [
+    ...ROLES.map(leatherField),
+    ...pocketFields('card pockets on the back', 0, 3),
+    ...EDGE_FIELDS,
+    lengthField('wide', 'width of what goes in', 40, 300),
+    lengthField('high', 'height of what goes in', 30, 250),
+    lengthField('deep', 'thickness of what goes in', 8, 90),
+    lengthField('ease', 'room all round', 1, 15),
+    lengthField('flap', 'length of the flap', 20, 120, { step: 1 }),
+    choiceField('bridge', 'inside', [
+      ['bridge', 'with a support under the bridge', 'spectacles do not lie on their lenses'],
+      ['none', 'left plain', 'for tools'],
+    ]),
+    choiceField('closure', 'closed by', [
+      ['snap', 'a snap', 'set in flap and front before they are sewn'],
+      ['tuck', 'the flap alone', 'nothing that scratches'],
+    ]),
+  ],
+  brief: [
+    'It takes a thing {wide} wide, {high} high and {deep} thick, with {ease} of room; inside {bridge}.',
+    'A flap of {flap} comes over the front, closed by {closure}.',
+    'On the back {pockets} card pockets, {cardsPerPocket} to a pocket, each card showing {shown}: {school}.',
+  ],
+  sentences: {
+    ...POCKET_SENTENCES,
+    back: [
+      'Cut 1 from {leather-body}, the corners of the flap rounded {corner}; flap {flap}, closed by {closure}.',
+      'Sides and foot sewn {margin} in with the {iron}; edges {finish}, cut {trim} over size where they are sewn.',
+    ],
+    front: ['Cut 1 from {leather-body}. Sides and foot sewn {margin} in; edges {finish}.'],
+    gusset: [
+      'Cut 2 from {leather-gusset}, for a thing {deep} thick with {ease} of room. Folds inwards along its middle.',
+      'Both sides sewn {margin} in; edges {finish}.',
+    ],
+    bridge: ['Cut 1 from {leather-gusset}: inside {bridge}.'],
+  },
+  master: (p, materials, reckon) => {
+    const s = caseSizes(p, materials, reckon)
+    return {
+      panels: casePanels(p, s, materials),
+      layups: caseLayups(p, s),
+      joins: caseJoins(p, s),
+      matches: [],
+      fits: fits(p, s, reckon),
+      concerns: concerns(p, s),
+      carries: [
+        `a thing ${p.wide} × ${p.high} × ${p.deep} mm`,
+        ...counted(p.pockets * p.cardsPerPocket, 'card'),
+      ],
+      sizes: [
+        ...[s.bodyLength, s.width, s.flapBend, s.flat, s.full].map((size) => ({ panelId: 'back', size })),
+        ...[s.width, s.height].map((size) => ({ panelId: 'front', size })),
+        ...[s.gussetTop, s.gussetHigh].map((size) => ({ panelId: 'gusset', size })),
+        ...(p.bridge === 'bridge' ? [s.bridge, s.rise].map((size) => ({ panelId: 'bridge', size })) : []),
+        ...(s.stack
+          ? ['pocket', 'foot-pocket', 'slit-panel'].flatMap((panelId) =>
+              [s.stack!.sizes.pocketWidth, s.stack!.sizes.depth].map((size) => ({ panelId, size })),
+            )
+          : []),
+      ],
+    }
+  },
+}

@@ -1,0 +1,168 @@
+import { handleArc } from '../../formulas/index.js'
+import { type Reckon, type Reckoned, given } from '../../working/index.js'
+import { type Materials, leatherOf } from '../kind.js'
+import { type Basics, basicsOf, sizeBy } from '../parts/basics.js'
+import { type Strip, stripsOf } from '../parts/folding.js'
+import { type Stack, stackSizes } from '../pockets/index.js'
+import type { CaseParams } from './params.js'
+
+/** Judgement values of the bench, mm. */
+export const BENCH = {
+  /** A support for the bridge: width, span, rise, and the tabs it is sewn by. */
+  bridgeWide: 16,
+  bridgeSpan: 22,
+  bridgeTab: 12,
+  /** From the end of the flap to the snap, and the holes of its parts. */
+  snapIn: 12,
+  snapCap: 4,
+  snapStud: 3,
+  /** Room over the uppermost card on the back. */
+  overCard: 2,
+} as const
+
+/** Every finished size of the case, each with its working. */
+export interface CaseSizes extends Basics {
+  readonly width: Reckoned
+  readonly height: Reckoned
+  readonly gussetTop: Reckoned
+  readonly gussetHalf: Reckoned
+  readonly gussetHigh: Reckoned
+  readonly flapBend: Reckoned
+  readonly bodyLength: Reckoned
+  readonly flat: Reckoned
+  readonly full: Reckoned
+  readonly rise: Reckoned
+  readonly bridge: Reckoned
+  readonly stack: Stack | undefined
+  /** Flap and back, with the bend between them. */
+  readonly strips: readonly Strip[]
+}
+
+export function caseSizes(p: CaseParams, materials: Materials, reckon: Reckon): CaseSizes {
+  const size = sizeBy(reckon)
+  const basics = basicsOf(p.margin, materials, reckon)
+  const { margin, hole } = basics
+  const [body, gusset] = [leatherOf(materials, 'body'), leatherOf(materials, 'gusset')]
+  const t = given('body leather', body.thickness, 'thickness')
+  const tg = given('gusset leather', gusset.thickness, 'thickness')
+  const k = given('neutral share', body.neutral, 'share')
+  const ease = given('ease', p.ease)
+  const width = size(
+    'width',
+    'width of front and back',
+    '{wide} + 2 × ({ease} ease + {margin} margin + {hole} half a hole)',
+    '§8',
+    { wide: given('wide', p.wide), ease, margin, hole },
+    (v) => v.wide + 2 * (v.ease + v.margin + v.hole),
+  )
+  const height = size(
+    'height',
+    'height of front and back',
+    '{high} + {ease} ease + {margin} margin + {hole} at the foot',
+    '§8',
+    { high: given('high', p.high), ease, margin, hole },
+    (v) => v.high + v.ease + v.margin + v.hole,
+  )
+  const gussetTop = size(
+    'gusset.top',
+    'gusset between the stitches, at the top',
+    '{deep} + {ease} ease',
+    '§8',
+    { deep: given('deep', p.deep), ease },
+    (v) => v.deep + v.ease,
+  )
+  const gussetHalf = size(
+    'gusset.half',
+    'half of the gusset at its top',
+    '{gussetTop} / 2 + {margin} margin',
+    '§8',
+    { gussetTop, margin },
+    (v) => v.gussetTop / 2 + v.margin,
+  )
+  const gussetHigh = size(
+    'gusset.high',
+    'gusset along its middle',
+    '√({height}² − ({gussetTop} / 2)²), so that its sides are as long as the front’s',
+    '§8',
+    { height, gussetTop },
+    (v) => Math.sqrt(Math.max(1, v.height ** 2 - (v.gussetTop / 2) ** 2)),
+  )
+  const flapBend = size(
+    'flap.bend',
+    'over the top, full',
+    '{deep} + {t} front + π × {k} × {t}',
+    '§3',
+    { deep: given('deep', p.deep), t, k },
+    (v) => v.deep + v.t + Math.PI * v.k * v.t,
+  )
+  const bodyLength = size(
+    'body.length',
+    'length of back and flap',
+    '{flap} flap + {flapBend} over the top + {height} back',
+    '§3',
+    { flap: given('flap', p.flap), flapBend, height },
+    (v) => v.flap + v.flapBend + v.height,
+  )
+  const flat = size(
+    'closed.flat',
+    'thickness folded flat',
+    '3 × {t} + 2 × {tg} gusset',
+    '§8',
+    { t, tg },
+    (v) => 3 * v.t + 2 * v.tg,
+  )
+  const full = size(
+    'closed.full',
+    'thickness with the thing in it',
+    '{deep} + 3 × {t}',
+    '§8',
+    { deep: given('deep', p.deep), t },
+    (v) => v.deep + 3 * v.t,
+  )
+  const rise = size(
+    'bridge.rise',
+    'rise of the bridge support',
+    'a third of {deep}, 6 at least',
+    '§10',
+    { deep: given('deep', p.deep) },
+    (v) => Math.max(6, v.deep / 3),
+  )
+  const bridge = size(
+    'bridge',
+    'length of the bridge support',
+    'arc over {span}, rising {rise}, in the middle of {tg} + 2 × {tab} tabs',
+    '§10',
+    { span: given('span', BENCH.bridgeSpan), rise, tg, tab: given('tab', BENCH.bridgeTab) },
+    (v) => handleArc(v.span, v.rise, v.tg, gusset.neutral) + 2 * v.tab,
+  )
+  const start = { ...basics, p, reckon, leather: leatherOf(materials, 'pockets') }
+  const stack: Stack | undefined =
+    p.pockets > 0
+      ? {
+          start,
+          sizes: stackSizes(start),
+          height: height.value,
+          piles: 1,
+          mirrored: false,
+          rounded: { left: false, right: false },
+          trimmed: { left: false, right: false },
+        }
+      : undefined
+  const strips = stripsOf(['flap', 'back'], [p.flap, height.value], [flapBend.value])
+  return {
+    ...basics,
+    width,
+    height,
+    gussetTop,
+    gussetHalf,
+    gussetHigh,
+    flapBend,
+    bodyLength,
+    flat,
+    full,
+    rise,
+    bridge,
+    stack,
+    strips,
+  }
+}

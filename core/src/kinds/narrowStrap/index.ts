@@ -1,0 +1,193 @@
+import { point } from '../../geometry/index.js'
+import type { Concern, Fit } from '../../master/index.js'
+import { type Reckon, given } from '../../working/index.js'
+import type { Kind, Role } from '../kind.js'
+import { sizeBy } from '../parts/basics.js'
+import {
+  FINISH_FIELD,
+  MARGIN_FIELD,
+  choiceField,
+  countField,
+  leatherField,
+  lengthField,
+} from '../parts/fields.js'
+import { strapJoins, strapLayups, strapPanels } from './lay.js'
+import { STRAP_DEFAULTS, type StrapParams, strapParams } from './params.js'
+import { type StrapSizes, strapSizes } from './sizes.js'
+
+const ROLES: readonly Role[] = [
+  { id: 'outside', label: 'Outside', why: 'thin enough to turn over: 0.8 to 1.2 mm', usual: 0.9 },
+  {
+    id: 'lining',
+    label: 'Lining',
+    why: 'against the skin: vegetable tanned, smooth',
+    usual: 0.9,
+    when: (params) => params.lining === 'lined',
+  },
+]
+
+function fits(p: StrapParams, s: StrapSizes, reckon: Reckon): Fit[] {
+  const size = sizeBy(reckon)
+  return [
+    {
+      id: 'holes-behind-bar',
+      rank: 'stop',
+      why: 'the first hole lies in the turn-back of the other end',
+      what: 'the holes between bar and tip',
+      panelId: 'tongue',
+      keys: ['usual', 'around'],
+      remedy: { field: 'short', value: Math.max(30, p.short - 10) },
+      at: point(p.wideEnd / 2, s.backEnd.value),
+      needs: size(
+        'fit.holes',
+        'needs',
+        '({holes} − 1) / 2 × {spacing} + {lap} lap',
+        '§10',
+        {
+          holes: given('holes', p.holes, 'count'),
+          spacing: given('spacing', p.spacing),
+          lap: given('lap', p.lap),
+        },
+        (v) => ((v.holes - 1) / 2) * v.spacing + v.lap,
+      ),
+      has: size('fit.holesHas', 'to the usual hole', '{usual}', '§10', { usual: s.usual }, (v) => v.usual),
+    },
+    {
+      id: 'prong-in-hole',
+      rank: 'look',
+      why: 'the prong does not go through, or tears the hole',
+      what: 'the prong in a hole',
+      panelId: 'tongue',
+      keys: [],
+      remedy: { field: 'hole', value: p.prong },
+      at: point(p.wideEnd / 2, s.backEnd.value + s.usual.value),
+      needs: size(
+        'fit.prong',
+        'needs',
+        '{prong} prong',
+        '§10',
+        { prong: given('prong', p.prong) },
+        (v) => v.prong,
+      ),
+      has: size('fit.prongHas', 'hole', '{hole}', '§10', { hole: given('hole', p.hole) }, (v) => v.hole),
+    },
+  ]
+}
+
+function concerns(p: StrapParams): Concern[] {
+  const found: Concern[] = []
+  if (p.holes % 2 === 0)
+    found.push({
+      id: 'holes-even',
+      rank: 'tip',
+      panelId: 'tongue',
+      at: point(p.wideEnd / 2, 20),
+      what: 'With an even number of holes none is the usual one',
+      why: 'An odd number puts the measured girth on the middle hole, with as much either way.',
+      remedy: { field: 'holes', value: p.holes + 1 > 11 ? 11 : p.holes + 1, said: 'one hole more' },
+    })
+  if (p.spacing - p.hole < 3)
+    found.push({
+      id: 'holes-tear',
+      rank: 'look',
+      panelId: 'tongue',
+      at: point(p.wideEnd / 2, 20),
+      what: 'Less than 3 mm of leather stands between two holes',
+      why: 'They tear into one another under the prong. Space them out or punch smaller ones.',
+      remedy: { field: 'spacing', value: p.hole + 4, said: 'holes spaced wider' },
+    })
+  if (p.narrowEnd > p.wideEnd)
+    found.push({
+      id: 'widens',
+      rank: 'look',
+      panelId: 'tongue',
+      at: point(p.wideEnd / 2, 20),
+      what: 'The strap is wider at the buckle than at the bar',
+      why: 'It will not go through a keeper made for the bar’s end; taper it the other way.',
+      remedy: { field: 'narrowEnd', value: p.wideEnd, said: 'as wide at the buckle as at the bar' },
+    })
+  return found
+}
+
+/** A strap of two pieces, for a watch or hung from a bag: tongue and buckle, from the measure of what it goes round. */
+export const narrowStrap: Kind<StrapParams> = {
+  id: 'narrow-strap',
+  name: 'Narrow strap',
+  about: 'for a watch or hung from a bag: tongue piece and buckle piece',
+  params: strapParams,
+  defaults: STRAP_DEFAULTS,
+  roles: ROLES,
+  fields: [
+    ...ROLES.map(leatherField),
+    MARGIN_FIELD,
+    FINISH_FIELD,
+    lengthField('girth', 'girth', 80, 600, { step: 1, hint: 'round the wrist, or whatever it goes round' }),
+    lengthField('ease', 'ease', 0, 40),
+    lengthField('between', 'from bar to bar between the pieces', 0, 120, {
+      hint: '0 where both ends share a ring',
+    }),
+    lengthField('wideEnd', 'width at the bar', 8, 40),
+    lengthField('narrowEnd', 'width at the buckle', 6, 40),
+    lengthField('barEnd', 'thickness of the bar', 1, 6, { step: 0.1 }),
+    lengthField('barBuckle', 'thickness of the buckle’s bar', 1, 6, { step: 0.1 }),
+    lengthField('short', 'length of the buckle piece', 30, 250, { step: 1 }),
+    countField('holes', 'holes', 1, 11, 'an odd number puts the measure on the middle one'),
+    lengthField('spacing', 'from hole to hole', 4, 25),
+    lengthField('hole', 'size of a hole', 1, 5, { step: 0.1 }),
+    lengthField('tongue', 'from the last hole to the tip', 8, 60),
+    choiceField('tip', 'tip', [
+      ['pointed', 'pointed', 'finds the buckle easily'],
+      ['round', 'round', 'nothing to bend up'],
+    ]),
+    lengthField('lap', 'turned back', 6, 40),
+    choiceField('lining', 'flesh side', [
+      ['lined', 'lined', 'smooth against the skin'],
+      ['none', 'left as it is', 'thinnest'],
+    ]),
+    choiceField('edges', 'edges', [
+      ['turned', 'turned over', 'no raw edge shows; the lining covers the border'],
+      ['raw', 'raw and finished', 'for firmer leather'],
+    ]),
+    lengthField('turn', 'width of the turn', 3, 12),
+    lengthField('prong', 'thickness of the prong', 0.8, 5, { step: 0.1 }),
+  ],
+  brief: [
+    'It goes round {girth}, with {ease} of ease; between its two pieces lie {between} from bar to bar.',
+    'The buckle piece is {short} long. {holes} holes of {hole}, {spacing} apart; {tongue} from the last to a {tip} tip.',
+    'At the bar {wideEnd} wide, at the buckle {narrowEnd}; the bars {barEnd} and {barBuckle} thick, the prong {prong}.',
+  ],
+  sentences: {
+    tongue: [
+      'Cut 1 from {leather-outside}: {wideEnd} wide at the bar, {narrowEnd} at the holes, tip {tip}.',
+      'Edges {edges}, {turn} wide, flesh side {lining}; sewn {margin} in; raw edges {finish}.',
+      'Turned back {lap} round a bar of {barEnd}. {holes} holes of {hole}, {spacing} apart.',
+    ],
+    buckle: [
+      'Cut 1 from {leather-outside}, {short} long, turned back {lap} round bars of {barEnd} and {barBuckle}.',
+      'Edges {edges}, {turn} wide; a slot for a prong of {prong}. Sewn {margin} in.',
+    ],
+    'tongue-lining': ['Cut 1 from {leather-lining}: flesh side {lining}.'],
+    'buckle-lining': ['Cut 1 from {leather-lining}: flesh side {lining}.'],
+    keeper: ['Cut 2 from {leather-outside}; edges {finish}.'],
+  },
+  master: (p, materials, reckon) => {
+    const s = strapSizes(p, materials, reckon)
+    return {
+      panels: strapPanels(p, s, materials),
+      layups: strapLayups(p, s),
+      joins: strapJoins(p, s),
+      matches: [],
+      fits: fits(p, s, reckon),
+      concerns: concerns(p),
+      carries: [`a girth of ${p.girth} mm`],
+      sizes: [
+        ...[s.longCut, s.long, s.usual, s.around, s.least, s.most, s.thick].map((size) => ({
+          panelId: 'tongue',
+          size,
+        })),
+        ...[s.shortCut, s.slot, s.backBuckle].map((size) => ({ panelId: 'buckle', size })),
+        { panelId: 'keeper', size: s.keeper },
+      ],
+    }
+  },
+}

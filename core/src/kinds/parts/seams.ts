@@ -1,0 +1,53 @@
+import { type Point, openPath, polyline } from '../../geometry/index.js'
+import type { Glue, Join } from '../../master/index.js'
+import type { Reckoned } from '../../working/index.js'
+
+interface SeamBase {
+  readonly id: string
+  readonly name: string
+  readonly sheet: string
+  readonly through: readonly string[]
+  readonly glue?: readonly Glue[]
+  readonly layup?: string
+  readonly twin?: string
+  readonly pairName?: string
+  readonly back?: readonly [number, number]
+}
+
+const common = ({ id, name, through, glue, layup, twin, pairName, back }: SeamBase) => ({
+  id,
+  name,
+  layup: layup ?? 'open',
+  through,
+  glue: glue ?? [],
+  backstitches: { start: back?.[0] ?? 2, end: back?.[1] ?? 2 },
+  ...(twin ? { twin } : {}),
+  ...(pairName ? { pairName } : {}),
+})
+
+/** A run along a line drawn through points on a sheet, in the sheet's own coordinates. */
+export const lineSeam = (seam: SeamBase & { readonly points: readonly Point[] }): Join => ({
+  ...common(seam),
+  course: { type: 'line', sheet: seam.sheet, line: openPath(polyline(seam.points).segments) },
+})
+
+/** A run `margin` in along neighbouring edges of a sheet. */
+export const edgeSeam = (
+  seam: SeamBase & {
+    readonly chain: readonly string[]
+    readonly margin: Reckoned
+    readonly trims?: readonly [number, number]
+    readonly backwards?: boolean
+  },
+): Join => ({
+  ...common(seam),
+  course: {
+    type: 'edges',
+    sheet: seam.sheet,
+    chain: seam.chain,
+    margin: seam.margin,
+    backwards: seam.backwards ?? false,
+    startTrim: seam.trims?.[0] ?? 0,
+    endTrim: seam.trims?.[1] ?? 0,
+  },
+})

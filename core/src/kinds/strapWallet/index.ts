@@ -1,0 +1,156 @@
+import { point } from '../../geometry/index.js'
+import type { Concern, Fit } from '../../master/index.js'
+import { type Reckon, given } from '../../working/index.js'
+import type { Kind, Role } from '../kind.js'
+import { counted, notesMaybe, sizeBy } from '../parts/basics.js'
+import {
+  EDGE_FIELDS,
+  NOTE_FIELDS,
+  choiceField,
+  countField,
+  leatherField,
+  lengthField,
+} from '../parts/fields.js'
+import { strapWalletJoins, strapWalletLayups, strapWalletPanels } from './lay.js'
+import { STRAP_WALLET_DEFAULTS, type StrapWalletParams, strapWalletParams } from './params.js'
+import { type StrapWalletSizes, strapWalletSizes } from './sizes.js'
+
+const ROLES: readonly Role[] = [
+  { id: 'outside', label: 'Body', why: 'one piece folded up; 1.4 to 2 mm stands by itself', usual: 1.6 },
+  { id: 'inside', label: 'Inner pocket', why: 'lies between the notes and the cards; thin', usual: 0.9 },
+  { id: 'strap', label: 'Strap', why: 'pulled every day: firm, with little stretch', usual: 2 },
+]
+
+function fits(p: StrapWalletParams, s: StrapWalletSizes, reckon: Reckon): Fit[] {
+  const note = notesMaybe(p)
+  const size = sizeBy(reckon)
+  const flap: Fit = {
+    id: 'flap-over',
+    rank: 'look',
+    why: 'the flap does not reach over the front, and notes shake out',
+    what: 'the flap over the front',
+    panelId: 'body',
+    keys: [],
+    remedy: { field: 'flap', value: Math.ceil(p.lower + 25) },
+    at: point(s.width.value / 2, p.flap),
+    needs: size(
+      'fit.flap',
+      'needs',
+      '{lower} lower front + {over} over it',
+      '§2',
+      {
+        lower: given('lower', p.lower),
+        over: given('over', 20),
+      },
+      (v) => v.lower + v.over,
+    ),
+    has: size('fit.flapHas', 'flap', '{flap}', '§2', { flap: given('flap', p.flap) }, (v) => v.flap),
+  }
+  if (!note) return [flap]
+  return [
+    {
+      id: 'note-long',
+      rank: 'stop',
+      why: 'the note has to be folded to go in',
+      what: 'a note between the side seams',
+      panelId: 'body',
+      keys: ['width'],
+      at: point(s.width.value / 2, s.length.value / 2),
+      needs: size(
+        'fit.noteLong',
+        'needs',
+        '{note} note',
+        '§2',
+        { note: given('note', note.long) },
+        (v) => v.note,
+      ),
+      has: size(
+        'fit.noteWidth',
+        'room',
+        '{width} − 2 × ({margin} + {hole})',
+        '§2',
+        {
+          width: s.width,
+          margin: s.margin,
+          hole: s.hole,
+        },
+        (v) => v.width - 2 * (v.margin + v.hole),
+      ),
+    },
+    flap,
+  ]
+}
+
+/** What is tied round a wallet has to hold it full and empty. */
+function concerns(p: StrapWalletParams, s: StrapWalletSizes): Concern[] {
+  if (s.strapLength.value - s.strapEmpty.value < p.overlap * 2) return []
+  return [
+    {
+      id: 'strap-hangs',
+      rank: 'tip',
+      panelId: 'strap',
+      at: point(p.strap / 2, 20),
+      what: 'Empty, more than twice the wanted overlap of the strap hangs over',
+      why: 'The strap is reckoned for the full wallet. Carry less, or let it go once more through the tab.',
+    },
+  ]
+}
+
+/** A long wallet of one piece folded up into a pocket, held shut by a strap through slotted tabs. */
+export const strapWallet: Kind<StrapWalletParams> = {
+  id: 'strap-wallet',
+  name: 'Strap-bound long wallet',
+  about: 'one piece folded up, notes at full length, a strap round it',
+  params: strapWalletParams,
+  defaults: STRAP_WALLET_DEFAULTS,
+  roles: ROLES,
+  fields: [
+    ...ROLES.map(leatherField),
+    ...NOTE_FIELDS,
+    ...EDGE_FIELDS,
+    countField('cards', 'cards lying loose', 0, 16),
+    lengthField('noteEase', 'room all round a note', 1, 15),
+    lengthField('lower', 'front ends lower than the back by', 0, 40),
+    lengthField('flap', 'length of the flap', 20, 90, { step: 1 }),
+    choiceField('inner', 'between notes and cards', [
+      ['pocket', 'an inner pocket', 'notes and cards do not mix; one leaf more in the side seams'],
+      ['none', 'nothing', 'one compartment'],
+    ]),
+    lengthField('strap', 'width of the strap', 8, 40),
+    lengthField('overlap', 'overlap of the strap when full', 20, 120, { step: 5 }),
+  ],
+  brief: [
+    'It carries {notes} notes: {currency}, with {noteEase} of room round them, and {cards} cards.',
+    'Between notes and cards {inner}. The front ends {lower} lower than the back.',
+    'A flap of {flap} goes over it, and a strap of {strap} round it, overlapping {overlap} when it is full.',
+  ],
+  sentences: {
+    body: [
+      'Cut 1 from {leather-outside}, corners rounded {corner}; flap {flap}, front {lower} lower than the back.',
+      'Sides sewn {margin} in with the {iron}; edges {finish}, cut {trim} over size where they are sewn.',
+    ],
+    inner: ['Cut 1 from {leather-inside}: between notes and cards {inner}. Sides sewn {margin} in.'],
+    tab: ['Cut 2 from {leather-outside}, slots for a strap of {strap}. Sewn all round {margin} in.'],
+    strap: ['Cut 1 from {leather-strap}, {strap} wide, overlapping {overlap} when full; edges {finish}.'],
+  },
+  master: (p, materials, reckon) => {
+    const s = strapWalletSizes(p, materials, reckon)
+    return {
+      panels: strapWalletPanels(p, s, materials),
+      layups: strapWalletLayups(p, s),
+      joins: strapWalletJoins(p, s),
+      matches: [],
+      fits: fits(p, s, reckon),
+      concerns: concerns(p, s),
+      carries: [...counted(p.currency === 'none' ? 0 : p.notes, 'note'), ...counted(p.cards, 'card')],
+      sizes: [
+        ...[s.length, s.width, s.footBend, s.flapBend, s.closedHeight, s.full].map((size) => ({
+          panelId: 'body',
+          size,
+        })),
+        ...(p.inner === 'pocket' ? [{ panelId: 'inner', size: s.width }] : []),
+        ...[s.strapLength, s.strapFull, s.strapEmpty, s.tail].map((size) => ({ panelId: 'strap', size })),
+      ],
+    }
+  },
+}

@@ -1,0 +1,175 @@
+import { keeperLength } from '../../formulas/index.js'
+import { CARD } from '../../stores/index.js'
+import { type Reckon, type Reckoned, given } from '../../working/index.js'
+import { type Materials, leatherOf } from '../kind.js'
+import { type Basics, basicsOf, notesMaybe, sizeBy } from '../parts/basics.js'
+import type { StrapWalletParams } from './params.js'
+
+/** Judgement values of the bench, mm. */
+export const BENCH = {
+  /** A wallet for no notes at all. */
+  leastLong: 120,
+  leastShort: 66,
+  /** Leather round the slot of a tab, and how far apart its two slots stand. */
+  tabRim: 5,
+  tabSlots: 16,
+  /** A slot is so much longer than the strap is wide, and so wide. */
+  slotEase: 1.5,
+  slotWide: 3,
+  /** The inner pocket ends so far below the back. */
+  innerLower: 5,
+} as const
+
+/** Every finished size of the strap-bound wallet, each with its working. */
+export interface StrapWalletSizes extends Basics {
+  readonly width: Reckoned
+  readonly back: Reckoned
+  readonly front: Reckoned
+  readonly gap: Reckoned
+  readonly footBend: Reckoned
+  readonly flapBend: Reckoned
+  readonly length: Reckoned
+  readonly closedHeight: Reckoned
+  readonly full: Reckoned
+  readonly empty: Reckoned
+  readonly strapFull: Reckoned
+  readonly strapEmpty: Reckoned
+  readonly strapLength: Reckoned
+  readonly tail: Reckoned
+}
+
+export function strapWalletSizes(
+  p: StrapWalletParams,
+  materials: Materials,
+  reckon: Reckon,
+): StrapWalletSizes {
+  const size = sizeBy(reckon)
+  const basics = basicsOf(p.margin, materials, reckon)
+  const { margin, hole } = basics
+  const [body, inner, strap] = ['outside', 'inside', 'strap'].map((role) => leatherOf(materials, role))
+  const note = notesMaybe(p)
+  const ease = given('ease', p.noteEase)
+  const width = size(
+    'width',
+    'width',
+    '{note} note + 2 × {ease} ease + 2 × ({margin} margin + {hole} half a hole)',
+    '§2',
+    { note: given('note', note?.long ?? BENCH.leastLong), ease, margin, hole },
+    (v) => v.note + 2 * v.ease + 2 * (v.margin + v.hole),
+  )
+  const back = size(
+    'back.height',
+    'height of the back',
+    '{note} note + 2 × {ease} ease',
+    '§2',
+    { note: given('note', note?.short ?? BENCH.leastShort), ease },
+    (v) => v.note + 2 * v.ease,
+  )
+  const front = size(
+    'front.height',
+    'height of the front',
+    '{back} − {lower}, so that a note can be gripped',
+    '§2',
+    { back, lower: given('lower', p.lower) },
+    (v) => v.back - v.lower,
+  )
+  const t = given('outside leather', body!.thickness, 'thickness')
+  const k = given('neutral share', body!.neutral, 'share')
+  const ti = given('inner pocket', p.inner === 'pocket' ? inner!.thickness : 0, 'thickness')
+  const gap = size(
+    'gap',
+    'between front and back when full',
+    '{notes} notes + {cards} cards × {card} + {ti} inner pocket',
+    '§3',
+    {
+      notes: given('notes', note?.thickness ?? 0, 'thickness'),
+      cards: given('cards', p.cards, 'count'),
+      card: given('card', CARD.thickness, 'thickness'),
+      ti,
+    },
+    (v) => v.notes + v.cards * v.card + v.ti,
+  )
+  const footBend = size(
+    'foot.bend',
+    'used up by the fold at the foot',
+    'π × ({gap} / 2 + {k} × {t})',
+    '§3',
+    { gap, k, t },
+    (v) => Math.PI * (v.gap / 2 + v.k * v.t),
+  )
+  const flapBend = size(
+    'flap.bend',
+    'used up by the fold of the flap',
+    'π × (({gap} + {t} front) / 2 + {k} × {t})',
+    '§3',
+    { gap, k, t },
+    (v) => Math.PI * ((v.gap + v.t) / 2 + v.k * v.t),
+  )
+  const flap = given('flap', p.flap)
+  const length = size(
+    'length',
+    'length of the body',
+    '{flap} flap + {flapBend} + {back} back + {footBend} + {front} front',
+    '§3',
+    { flap, flapBend, back, footBend, front },
+    (v) => v.flap + v.flapBend + v.back + v.footBend + v.front,
+  )
+  const closedHeight = size(
+    'closed.height',
+    'height closed and full',
+    '{back} back + ({gap} / 2 + {t}) at the foot + (({gap} + {t}) / 2 + {t}) at the flap',
+    '§3',
+    { back, gap, t },
+    (v) => v.back + v.gap / 2 + v.t + (v.gap + v.t) / 2 + v.t,
+  )
+  const thick = (key: string, label: string, inside: Reckoned | ReturnType<typeof given>) =>
+    size(key, label, '3 × {t} + {inside} between', '§3', { t, inside }, (v) => 3 * v.t + v.inside)
+  const full = thick('closed.full', 'thickness closed and full', gap)
+  const empty = thick('closed.empty', 'thickness closed and empty', ti)
+  const ts = given('strap leather', strap!.thickness, 'thickness')
+  const ks = given('neutral share of the strap', strap!.neutral, 'share')
+  const round = (key: string, label: string, bundle: Reckoned) =>
+    size(
+      key,
+      label,
+      '2 × {height} + 2 × {bundle} + 2 π × {ks} × {ts}',
+      '§10',
+      { height: closedHeight, bundle, ks, ts },
+      (v) => keeperLength(v.height, v.bundle, 0, 0, v.ts, v.ks),
+    )
+  const strapFull = round('strap.full', 'strap once round, full', full)
+  const strapEmpty = round('strap.empty', 'strap once round, empty', empty)
+  const strapLength = size(
+    'strap.length',
+    'length of the strap',
+    '{strapFull} round it full + {overlap} overlap',
+    '§10',
+    { strapFull, overlap: given('overlap', p.overlap) },
+    (v) => v.strapFull + v.overlap,
+  )
+  const tail = size(
+    'strap.tail',
+    'overlap when it is empty',
+    '{strapLength} − {strapEmpty}',
+    '§10',
+    { strapLength, strapEmpty },
+    (v) => v.strapLength - v.strapEmpty,
+  )
+  return {
+    ...basics,
+    width,
+    back,
+    front,
+    gap,
+    footBend,
+    flapBend,
+    length,
+    closedHeight,
+    full,
+    empty,
+    strapFull,
+    strapEmpty,
+    strapLength,
+    tail,
+  }
+}

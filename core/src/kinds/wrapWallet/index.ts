@@ -1,0 +1,120 @@
+import { point } from '../../geometry/index.js'
+import type { Fit } from '../../master/index.js'
+import { CARD } from '../../stores/index.js'
+import { type Reckon, given } from '../../working/index.js'
+import type { Kind, Role } from '../kind.js'
+import { counted, notesMaybe, sizeBy } from '../parts/basics.js'
+import {
+  EDGE_FIELDS,
+  NOTE_FIELDS,
+  choiceField,
+  countField,
+  leatherField,
+  lengthField,
+  shareField,
+} from '../parts/fields.js'
+import { wrapJoins, wrapLayups, wrapPanels } from './lay.js'
+import { WRAP_DEFAULTS, type WrapParams, wrapParams } from './params.js'
+import { type WrapSizes, wrapSizes } from './sizes.js'
+
+const ROLES: readonly Role[] = [
+  { id: 'body', label: 'Body', why: 'folded over itself many times: thin and supple', usual: 1.1 },
+]
+
+function fits(p: WrapParams, s: WrapSizes, reckon: Reckon): Fit[] {
+  const size = sizeBy(reckon)
+  const note = notesMaybe(p)
+  const over = (id: string, what: string, needs: number, has: WrapSizes['across']): Fit => ({
+    id,
+    rank: 'stop',
+    why: 'it stands out and is bent in the fold',
+    what,
+    panelId: 'body',
+    keys: ['flat', 'across'],
+    at: point(s.across.value / 2, s.strips[1]!.from + 10),
+    needs: size(`fit.${id}`, 'needs', '{needs}', '§3', { needs: given('needs', needs) }, (v) => v.needs),
+    has: size(`fit.${id}.has`, 'room', '{has} of the panel', '§3', { has }, (v) => v.has),
+  })
+  return [
+    ...(p.cards > 0
+      ? [
+          over('card-long', 'a card along the panel', CARD.width, s.flat),
+          over('card-across', 'a card across it', CARD.height, s.across),
+        ]
+      : []),
+    ...(note && note.count > 0
+      ? [
+          over('note-half', 'a note folded once', note.long / 2, s.flat),
+          over('note-across', 'a note across the panel', note.short, s.across),
+        ]
+      : []),
+  ]
+}
+
+/** One piece wrapped round and round what it carries. */
+export const wrapWallet: Kind<WrapParams> = {
+  id: 'wrap-wallet',
+  name: 'Wrap wallet',
+  about: 'one piece folded over itself three to six times; no pockets to sew',
+  params: wrapParams,
+  defaults: WRAP_DEFAULTS,
+  roles: ROLES,
+  fields: [
+    ...ROLES.map(leatherField),
+    ...NOTE_FIELDS,
+    ...EDGE_FIELDS,
+    countField('folds', 'folds', 3, 6),
+    countField('cards', 'cards', 0, 16),
+    lengthField('ease', 'room all round', 1, 12),
+    shareField(
+      'fill',
+      'share of the contents that reaches into a fold',
+      'cards stop short of the folds; 0.3 suits most',
+    ),
+    choiceField('noteFlaps', 'sides of the second panel', [
+      [
+        'turned',
+        'with a note flap on each, edges turned',
+        'holds the notes in; the ears are cut off so that nothing catches in the folds',
+      ],
+      ['none', 'left straight', 'nothing holds the notes but the wrapping'],
+    ]),
+    lengthField('flapWidth', 'width of a note flap', 15, 60, { step: 1 }),
+    lengthField('ear', 'cut off each ear', 4, 30),
+    lengthField('turn', 'turned over', 4, 12),
+    choiceField('band', 'held shut by', [
+      ['loop', 'a loop pushed over it', 'sized for the full bundle'],
+      ['none', 'nothing', 'stays shut by itself only when it is soft'],
+    ]),
+  ],
+  brief: [
+    'Folded {folds} times round {cards} cards and {notes} notes: {currency}, with {ease} of room.',
+    'Of what it carries, {fill} reaches into a fold. Held shut by {band}.',
+    'The second panel has its sides {noteFlaps}.',
+  ],
+  sentences: {
+    body: [
+      'Cut 1 from {leather-body}, folded {folds} times; corners rounded {corner}, edges {finish}.',
+      'Sides of the second panel {noteFlaps}: {flapWidth} wide, turned over {turn}, {ear} cut off each ear, sewn {margin} in.',
+    ],
+    band: ['Cut 1 from {leather-body}: held shut by {band}; edges {finish}.'],
+  },
+  master: (p, materials, reckon) => {
+    const s = wrapSizes(p, materials, reckon)
+    return {
+      panels: wrapPanels(p, s),
+      layups: wrapLayups(p, s),
+      joins: wrapJoins(p, s),
+      matches: [],
+      fits: fits(p, s, reckon),
+      carries: [...counted(p.cards, 'card'), ...counted(p.currency === 'none' ? 0 : p.notes, 'note')],
+      sizes: [
+        ...[s.length, s.across, s.flat, ...s.bends, ...s.growth, s.closed].map((size) => ({
+          panelId: 'body',
+          size,
+        })),
+        ...(s.band ? [{ panelId: 'band', size: s.band }] : []),
+      ],
+    }
+  },
+}

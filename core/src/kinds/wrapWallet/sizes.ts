@@ -1,0 +1,166 @@
+import { keeperLength } from '../../formulas/index.js'
+import { CARD } from '../../stores/index.js'
+import { type Reckon, type Reckoned, given } from '../../working/index.js'
+import { type Materials, leatherOf } from '../kind.js'
+import { type Basics, basicsOf, notesMaybe, sizeBy } from '../parts/basics.js'
+import { type Strip, stripsOf } from '../parts/folding.js'
+import type { WrapParams } from './params.js'
+
+/** Judgement values of the bench, mm. */
+export const BENCH = { bandWide: 16, bandLap: 12, bandEase: 1, least: 60 } as const
+
+/** Every finished size of the wrap wallet, each with its working; panels are counted from the innermost. */
+export interface WrapSizes extends Basics {
+  readonly flat: Reckoned
+  readonly across: Reckoned
+  readonly bends: readonly Reckoned[]
+  /** How much longer each panel is, crease to crease, than the one before it. */
+  readonly growth: readonly Reckoned[]
+  readonly last: Reckoned
+  readonly length: Reckoned
+  readonly closed: Reckoned
+  readonly sideBend: Reckoned
+  readonly band: Reckoned | undefined
+  readonly strips: readonly Strip[]
+  /** Thickness of what is laid on before each panel, mm. */
+  readonly contents: readonly number[]
+}
+
+/** Cards lie on the second panel under the first; notes, folded once, under the third. */
+const laidOn = (p: WrapParams): number[] => {
+  const note = notesMaybe(p)
+  return [p.cards * CARD.thickness, 2 * (note?.thickness ?? 0), 0, 0, 0, 0].slice(0, p.folds)
+}
+
+export function wrapSizes(p: WrapParams, materials: Materials, reckon: Reckon): WrapSizes {
+  const size = sizeBy(reckon)
+  const basics = basicsOf(p.margin, materials, reckon)
+  const leather = leatherOf(materials, 'body')
+  const t = given('leather', leather.thickness, 'thickness')
+  const k = given('neutral share', leather.neutral, 'share')
+  const note = notesMaybe(p)
+  const ease = given('ease', p.ease)
+  const inner = (key: string, label: string, card: number, half: number) =>
+    size(
+      key,
+      label,
+      'the larger of {card} card, {half} note and {least} + 2 × {ease} ease',
+      '§3',
+      {
+        card: given('card', p.cards > 0 ? card : 0),
+        half: given('note', note ? half : 0),
+        least: given('least', BENCH.least),
+        ease,
+      },
+      (v) => Math.max(v.card, v.half, v.least) + 2 * v.ease,
+    )
+  const flat = inner('flat', 'flat part of a panel', CARD.width, (note?.long ?? 0) / 2)
+  const across = inner('across', 'width across', CARD.height, note?.short ?? 0)
+  const contents = laidOn(p)
+  const gaps = contents.map((_, j) =>
+    size(
+      `gap.${j + 1}`,
+      `gap in fold ${j + 1}`,
+      '{fill} × {inside} enclosed + {layers} × {t}',
+      '§3',
+      {
+        fill: given('fill', p.fill, 'share'),
+        inside: given(
+          'enclosed',
+          contents.slice(0, j + 1).reduce((a, b) => a + b, 0),
+          'thickness',
+        ),
+        layers: given('layers', j, 'count'),
+        t,
+      },
+      (v) => v.fill * v.inside + v.layers * v.t,
+    ),
+  )
+  const bends = gaps.map((gap, j) =>
+    size(
+      `bend.${j + 1}`,
+      `used up by fold ${j + 1}`,
+      'π × ({gap} / 2 + {k} × {t})',
+      '§3',
+      { gap, k, t },
+      (v) => Math.PI * (v.gap / 2 + v.k * v.t),
+    ),
+  )
+  const last = size(
+    'last',
+    'last panel, flat',
+    '{flat} + {gap} / 2 + {t}, to lie flush with the fold it covers',
+    '§3',
+    { flat, gap: gaps[p.folds - 2]!, t },
+    (v) => v.flat + v.gap / 2 + v.t,
+  )
+  const growth = bends
+    .slice(1, -1)
+    .map((bend, i) =>
+      size(
+        `growth.${i + 3}`,
+        `panel ${i + 3} longer than panel ${i + 2}`,
+        '({after} + {bend}) / 2 − ({bend} + {before}) / 2',
+        '§3',
+        { after: bends[i + 2]!, bend, before: bends[i]! },
+        (v) => (v.after - v.before) / 2,
+      ),
+    )
+  const sum = (list: readonly Reckoned[]): number => list.reduce((a, b) => a + b.value, 0)
+  const length = size(
+    'length',
+    'length laid out',
+    '{panels} × {flat} + {last} + {bends} in the folds',
+    '§3',
+    { panels: given('panels', p.folds, 'count'), flat, last, bends: given('bends', sum(bends)) },
+    (v) => v.panels * v.flat + v.last + v.bends,
+  )
+  const closed = size(
+    'closed',
+    'thickness closed',
+    '{panels} × {t} + {contents} contents',
+    '§3',
+    {
+      panels: given('panels', p.folds + 1, 'count'),
+      t,
+      contents: given(
+        'contents',
+        contents.reduce((a, b) => a + b, 0),
+        'thickness',
+      ),
+    },
+    (v) => v.panels * v.t + v.contents,
+  )
+  const sideBend = size(
+    'side.bend',
+    'used up by the fold of a note flap',
+    'π × ({fill} × {cards} / 2 + {k} × {t})',
+    '§3',
+    {
+      fill: given('fill', p.fill, 'share'),
+      cards: given('cards', contents[0]!, 'thickness'),
+      k,
+      t,
+    },
+    (v) => Math.PI * ((v.fill * v.cards) / 2 + v.k * v.t),
+  )
+  const band =
+    p.band === 'loop'
+      ? size(
+          'band',
+          'length of the loop',
+          '2 × ({across} + {ease}) + 2 × ({closed} + {ease}) + 2 π × {k} × {t} + {lap} lap',
+          '§10',
+          { across, ease: given('ease', BENCH.bandEase), closed, k, t, lap: given('lap', BENCH.bandLap) },
+          (v) => keeperLength(v.across, v.closed, v.ease, v.ease, v.t, v.k) + v.lap,
+        )
+      : undefined
+  const names = Array.from({ length: p.folds + 1 }, (_, i) => `panel ${i + 1}`)
+  const flats = names.map((_, i) => (i === p.folds ? last.value : flat.value))
+  const strips = stripsOf(
+    names,
+    flats,
+    bends.map((b) => b.value),
+  )
+  return { ...basics, flat, across, bends, growth, last, length, closed, sideBend, band, strips, contents }
+}
