@@ -47,6 +47,7 @@ export {
   readSentence,
   writeDesign,
 } from './exchange/json/index.js'
+export { type Figures, figuresOf } from './figures.js'
 export {
   type Found,
   type FoundPath,
@@ -134,6 +135,9 @@ export {
 } from './kinds/index.js'
 export {
   type LaidSheet,
+  type LaidUp,
+  type Layer,
+  layersAt,
   type Transect,
   type TransectBend,
   type TransectLayer,
@@ -168,8 +172,25 @@ export {
   reckonEntry,
   usedFor,
 } from './pocketbook/index.js'
+export {
+  type Asked,
+  type Contour,
+  type OtherWay,
+  type ProposedSkive,
+  type ReliefMap,
+  type SeamProfile,
+  type SkiveProposal,
+  type Spot,
+  type Survey,
+  closedThickness,
+  mapHeight,
+  otherWays,
+  proposeSkives,
+  survey,
+  weightOfWork,
+} from './relief/index.js'
 export { type Arrangement, type Piece, arrangeInRows } from './reckon/index.js'
-export type { Run } from './stitch/index.js'
+export { type Covered, type Run, sewingOrder } from './stitch/index.js'
 export {
   type Awl,
   COLUMNS,

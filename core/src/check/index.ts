@@ -3,6 +3,7 @@ import { type Derived, derive } from '../derive.js'
 import type { LengthUnit } from '../measure/index.js'
 import type { Check, Finding, Fix, Rank, Saying } from './finding.js'
 import { concern } from './concern.js'
+import { coveredBeforeSewn } from './coveredBeforeSewn.js'
 import { drawingFault } from './drawingFault.js'
 import { edgeFault } from './edgeFault.js'
 import { fit } from './fit.js'
@@ -10,6 +11,7 @@ import { foldWithoutAllowance } from './foldWithoutAllowance.js'
 import { holeNearStep } from './holeNearStep.js'
 import { marginTooSmall } from './marginTooSmall.js'
 import { noRoom } from './noRoom.js'
+import { noTrim } from './noTrim.js'
 import { runTooLong } from './runTooLong.js'
 import { skiveTooSteep } from './skiveTooSteep.js'
 import { skiveTooThin } from './skiveTooThin.js'
@@ -23,6 +25,7 @@ const CHECKS: readonly Check[] = [
   drawingFault,
   edgeFault,
   noRoom,
+  coveredBeforeSewn,
   foldWithoutAllowance,
   holeNearStep,
   stackTooThick,
@@ -32,6 +35,7 @@ const CHECKS: readonly Check[] = [
   skiveTooSteep,
   turnTooNarrow,
   runTooLong,
+  noTrim,
 ]
 const ORDER: Readonly<Record<Rank, number>> = { stop: 0, look: 1, tip: 2 }
 

@@ -1,3 +1,4 @@
+export { densityOf } from './density.js'
 export { COLUMNS, type Column, type Good, SHELF_NAMES, type Shelf, withGood, withoutGood } from './columns.js'
 export {
   CARD,

@@ -63,7 +63,8 @@ function fits(p: CaseParams, s: CaseSizes, reckon: Reckon): Fit[] {
     ),
     has: size('fit.pileHas', 'width of the back', '{width}', '§9', { width: s.width }, (v) => v.width),
   }
-  return [flap, wide, ...pileFits(stack, 'back', s.height)]
+  // Cards on the outside may stand above the back, where the flap bends over them.
+  return [flap, wide, ...pileFits(stack, 'back', s.height).filter((f) => f.id !== 'card-tall')]
 }
 
 function concerns(p: CaseParams, s: CaseSizes): Concern[] {

@@ -5,7 +5,15 @@ import { type FoldedPanel, foldsOf, stripBend, stripSheet } from '../parts/foldi
 import { edgeSeam, lineSeam } from '../parts/seams.js'
 import { finishedFate, outlineOf, plainPanel, rectangle, rectangleShape, rimBand } from '../parts/shape.js'
 import { clipAt, clipMoved, contentSheet, panelSheet, pileMoved, pileTurnedOver } from '../parts/sheets.js'
-import { type Pile, pileJoins, pileSheets, pileSides, stackPanels } from '../pockets/index.js'
+import {
+  type Pile,
+  firstTop,
+  pileJoins,
+  pileSheets,
+  pileSides,
+  slitPanelTop,
+  stackPanels,
+} from '../pockets/index.js'
 import type { CaseParams } from './params.js'
 import { BENCH, type CaseSizes } from './sizes.js'
 
@@ -243,30 +251,36 @@ export function caseJoins(p: CaseParams, s: CaseSizes): Join[] {
   ]
 }
 
-/** Feet of the upper pockets, then round the pile. */
+/** Feet of the upper pockets, then round the pile: down one side, along its foot and up the other. */
 function pocketJoins(s: CaseSizes): Join[] {
   const stack = s.stack!
-  const { margin, pitch } = stack.start
+  const { margin, pitch, hole } = stack.start
   const sides = pileSides(stack, PILE)
   const front = sides.at(-1)!
-  const top = s.height.value - stack.sizes.depth.value - s.hole.value - margin.value
-  const first = top - (stack.start.p.pockets - 1) * stack.start.p.reveal
+  const slits = front.sheet.startsWith('slits')
+  const offset = slits
+    ? slitPanelTop(stack)
+    : stack.height - stack.sizes.depth.value - hole.value - margin.value
+  // In the frame of the front pocket the arms of those above it begin higher up.
+  const start = slits ? margin.value : firstTop(stack) - offset + pitch.value / 2
   const [x, right] = [margin.value, stack.sizes.pocketWidth.value - margin.value]
-  const offset = front.sheet.startsWith('slits') ? 0 : top
-  const y = (v: number): number => v - offset
-  // The foot of the pile is sewn with the foot of the case; here only its two sides.
-  const side = (at: number, name: Side): Join =>
+  const foot = stack.height - margin.value - offset
+  return [
+    ...pileJoins(stack, PILE, 'open'),
     lineSeam({
-      id: `pile-${name}`,
-      name: `${name} side of the pockets`,
+      id: 'pile',
+      name: 'sides and foot of the pockets',
       sheet: front.sheet,
-      points: [point(at, y(first + pitch.value / 2)), point(at, y(s.height.value - 2 * margin.value))],
+      points: [point(x, start), point(x, foot), point(right, foot), point(right, start)],
       through: ['back', ...sides.map((i) => i.sheet)],
-      twin: `pile-${other(name)}`,
-      pairName: 'sides of the pockets',
-      glue: sides.map((i) => ({ sheet: i.sheet, chain: i[name], limit: margin.value })),
-    })
-  return [...pileJoins(stack, PILE, 'open'), side(x, 'left'), side(right, 'right')]
+      glue: [
+        ...sides.flatMap((i) =>
+          [i.left, i.right].map((chain) => ({ sheet: i.sheet, chain, limit: margin.value })),
+        ),
+        { sheet: front.sheet, chain: ['foot'], limit: margin.value },
+      ],
+    }),
+  ]
 }
 
 function bridgeJoins(p: CaseParams, s: CaseSizes): Join[] {

@@ -141,7 +141,8 @@ export function caseSizes(p: CaseParams, materials: Materials, reckon: Reckon): 
       ? {
           start,
           sizes: stackSizes(start),
-          height: height.value,
+          // The pile ends above the seam at the foot of the case.
+          height: height.value - 2 * margin.value - hole.value,
           piles: 1,
           mirrored: false,
           rounded: { left: false, right: false },

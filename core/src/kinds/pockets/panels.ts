@@ -42,7 +42,7 @@ export function stackPanels(stack: Stack): Panel[] {
 }
 
 /** Top edges are turned where that was chosen; all else is finished as edges are. */
-function fates({ start: { p, leather } }: Stack, trimmed: (edge: string) => boolean): FateOf {
+function fates({ start: { p, leather } }: Stack, trimmed: (edge: string) => boolean, upper = true): FateOf {
   const plain = finishedFate(p.finish, p.trim, trimmed)
   const turned: Fate = {
     type: 'turned',
@@ -54,7 +54,14 @@ function fates({ start: { p, leather } }: Stack, trimmed: (edge: string) => bool
     lines: 1,
     margin: B.turnMargin,
   }
-  return (edge) => (edge === 'top' && p.tops === 'turned' ? turned : plain(edge))
+  // What another pocket covers is left as cut.
+  const hidden = new Set(['foot', 'left', 'right', 'under-left-arm', 'under-right-arm'])
+  return (edge) =>
+    edge === 'top' && p.tops === 'turned'
+      ? turned
+      : upper && hidden.has(edge)
+        ? { type: 'raw', finish: 'left', trim: 0 }
+        : plain(edge)
 }
 
 /** A thumb notch in the top, or a slot under it; a turned top takes no notch. */
@@ -166,7 +173,11 @@ function frontPocket(stack: Stack): Panel {
     w,
     h,
     { footLeft: rounded.left ? r : 0, footRight: rounded.right ? r : 0 },
-    fates(stack, (e) => (e === 'right' ? trimmed.right : e === 'left' ? trimmed.left : e.startsWith('foot'))),
+    fates(
+      stack,
+      (e) => (e === 'right' ? trimmed.right : e === 'left' ? trimmed.left : e.startsWith('foot')),
+      false,
+    ),
   )
   const { shape, marks } = gripped(stack, plain)
   return plainPanel({

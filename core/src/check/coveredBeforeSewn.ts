@@ -1,0 +1,23 @@
+import { sewingOrder } from '../stitch/index.js'
+import type { Check } from './finding.js'
+import { placeOnSheet } from './places.js'
+
+/** Seams that no order of sewing leaves open to the needle. */
+export const coveredBeforeSewn: Check = {
+  code: 'covered-before-sewn',
+  find: (derived) =>
+    sewingOrder(derived.runs, derived.works).stuck.map(({ run, by }) => ({
+      key: `covered-before-sewn:${run.join.id}`,
+      code: 'covered-before-sewn',
+      rank: 'stop',
+      run: run.join.id,
+      places: placeOnSheet(derived, run.join, run.join.course.sheet, run.holes[0]!.at),
+      numbers: {},
+      words: { run: run.join.name, by: by.join(', ') },
+    })),
+  say: ({ words }) => ({
+    what: `The ${words.run} can’t be reached: ${words.by} lies over it, and is held by a seam that has to come first.`,
+    why: 'Whichever is sewn first covers the other. Glue one of them, or let the run end before the other piece begins.',
+  }),
+  fixes: () => [],
+}

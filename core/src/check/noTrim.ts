@@ -1,0 +1,48 @@
+import { setField } from '../design/index.js'
+import { pathPlaceAt } from '../geometry/index.js'
+import { fieldsOf } from '../kinds/index.js'
+import { printLength } from '../measure/index.js'
+import type { Check, Fix } from './finding.js'
+import { isSecondTwin, placeOnSheet } from './places.js'
+
+/** What is worth cutting extra, mm (J). */
+const EXTRA = 1
+/** From so many layers on their edges never lie quite flush. */
+const MANY = 5
+
+/** An edge of several layers that is sanded flush, with nothing to sand. */
+export const noTrim: Check = {
+  code: 'no-trim',
+  find: (derived) => {
+    const told = new Set<string>()
+    return derived.runs.flatMap((run) => {
+      const { join } = run
+      const field = fieldsOf(derived.kind).find((f) => f.id === 'trim')
+      if (join.course.type !== 'edges' || !field || derived.design.params.trim !== 0) return []
+      if (Math.max(0, ...run.holes.map((h) => h.sheets.length)) < MANY || isSecondTwin(join, told)) return []
+      told.add(join.id)
+      return [
+        {
+          key: `no-trim:${join.id}`,
+          code: 'no-trim',
+          rank: 'tip' as const,
+          run: join.id,
+          places: placeOnSheet(derived, join, join.course.sheet, pathPlaceAt(run.path, run.length / 2).at),
+          numbers: { layers: Math.max(...run.holes.map((h) => h.sheets.length)) },
+          words: { run: join.pairName ?? join.name },
+        },
+      ]
+    })
+  },
+  say: ({ numbers, words }) => ({
+    what: `${numbers.layers} layers end together along the ${words.run}, all cut to size.`,
+    why: 'So many edges never lie quite flush, and there is nothing left to trim and sand away.',
+  }),
+  fixes: (_finding, { kind }, _tryOut, unit): Fix[] => {
+    const field = fieldsOf(kind).find((f) => f.id === 'trim')
+    const label = `cut ${printLength(EXTRA, unit)} extra and trim after sewing`
+    return field
+      ? [{ label: label.charAt(0).toUpperCase() + label.slice(1), edit: setField(label, field.path, EXTRA) }]
+      : []
+  },
+}

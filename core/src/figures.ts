@@ -1,0 +1,51 @@
+import type { Derived } from './derive.js'
+import { boxHeight, boxWidth, pathArea } from './geometry/index.js'
+import { type BenchTime, benchTime } from './make/index.js'
+import { carried, closedThickness, reliefBox, weightOfWork } from './relief/index.js'
+import { type Reckoned, reckoner } from './working/index.js'
+
+/** What a maker weighs one variant against another by; mm, mm² and minutes unless said. */
+export interface Figures {
+  /** As it is carried. */
+  readonly width: number
+  readonly height: number
+  readonly empty: number
+  readonly full: number
+  readonly pieces: number
+  /** Leather to cut, all copies. */
+  readonly area: number
+  readonly runs: number
+  readonly holes: number
+  readonly thread: number
+  readonly thickest: number
+  readonly weight: Reckoned
+  readonly time: BenchTime
+  readonly carries: readonly string[]
+}
+
+/** The bare ground a relief keeps round the work. */
+const GROUND = 6
+
+/** The figures of a design, all from its pieces and runs as they would be made. */
+export function figuresOf(derived: Derived): Figures {
+  const { pieces, runs, master, edges, design } = derived
+  const leather = pieces.filter((p) => p.panel.role !== 'guide')
+  const work = carried(derived)
+  const box = work && reliefBox(work)
+  return {
+    width: box ? boxWidth(box) - GROUND : 0,
+    height: box ? boxHeight(box) - GROUND : 0,
+    ...closedThickness(derived),
+    pieces: leather.reduce((sum, p) => sum + p.count, 0),
+    area: leather
+      .filter((p) => !p.panel.stock)
+      .reduce((sum, p) => sum + p.count * Math.abs(pathArea(p.cut)), 0),
+    runs: runs.length,
+    holes: runs.reduce((sum, r) => sum + r.holes.length, 0),
+    thread: runs.reduce((sum, r) => sum + r.thread.value, 0),
+    thickest: Math.max(0, ...runs.map((r) => r.thickest)),
+    weight: weightOfWork(derived),
+    time: benchTime({ master, edges, runs }, reckoner(design.overrides)),
+    carries: master.carries,
+  }
+}

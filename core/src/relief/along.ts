@@ -1,0 +1,37 @@
+import { pathPlaceAt } from '../geometry/index.js'
+import { type LaidUp, sheetThickness } from '../layup/index.js'
+import type { Run } from '../stitch/index.js'
+
+/** Thickness of what a run sews, along it: distance from its start and thickness there, mm. */
+export interface SeamProfile {
+  readonly run: string
+  readonly name: string
+  readonly length: number
+  readonly points: readonly (readonly [number, number])[]
+  readonly thickest: number
+}
+
+/** Read this far apart along a run, mm. */
+const STEP = 0.5
+
+/** The thickness under a run from its start to its end; a step is read on both of its sides. */
+export function alongRun(run: Run, work: LaidUp, step = STEP): SeamProfile {
+  const sheets = work.sheets.filter((s) => run.join.through.includes(s.sheet.id))
+  const count = Math.max(1, Math.ceil(run.length / step))
+  const even = Array.from({ length: count + 1 }, (_, i) => (run.length * i) / count)
+  const beside = run.steps.flatMap((s) => [s.distance - 0.02, s.distance + 0.02])
+  const points = [...even, ...beside]
+    .filter((d) => d >= 0 && d <= run.length)
+    .sort((a, b) => a - b)
+    .map((d): readonly [number, number] => {
+      const { at } = pathPlaceAt(run.path, d)
+      return [d, sheets.reduce((sum, laid) => sum + sheetThickness(laid, at), 0)]
+    })
+  return {
+    run: run.join.id,
+    name: run.join.name,
+    length: run.length,
+    points,
+    thickest: Math.max(0, ...points.map((p) => p[1])),
+  }
+}

@@ -1,0 +1,8 @@
+export { type SeamProfile, alongRun } from './along.js'
+export { type Contour, contours, levelsOf } from './contours.js'
+export { type ReliefMap, mapHeight, mapThickest, reliefBox, reliefMap } from './map.js'
+export { type ProposedSkive, type SkiveProposal, proposeSkives, seamThickness } from './propose.js'
+export { type Spot, spotHeights, thickestSpot } from './spots.js'
+export { type OtherWay, otherWays } from './ways.js'
+export { weightOf } from './weight.js'
+export { type Asked, type Survey, carried, closedThickness, survey, weightOfWork } from './survey.js'

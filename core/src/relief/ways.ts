@@ -1,0 +1,79 @@
+import { type Edit, applyEdit, setField } from '../design/index.js'
+import { type Derived, derive } from '../derive.js'
+import { type Field, fieldsOf } from '../kinds/index.js'
+import { seamThickness } from './propose.js'
+
+/** Something else than skiving that would make seams thinner. */
+export interface OtherWay {
+  readonly label: string
+  readonly edit: Edit
+  /** How much thinner the thickest place of the seams gets, mm. */
+  readonly saves: number
+  /** Whether that alone reaches what is wanted. */
+  readonly enough: boolean
+}
+
+/** A leather is split by so much, and never below this, mm (J). */
+const SPLIT = 0.2
+const THINNEST = 0.4
+/** Less is not worth telling, mm. */
+const WORTH = 0.05
+
+/** Every single decision that could be taken otherwise: other choices, one fewer, a thinner leather. */
+function otherDecisions({ design, kind }: Derived): { label: string; edit: Edit }[] {
+  const at = (path: Field['path']): unknown =>
+    path.reduce<unknown>((inner, key) => (inner as Record<string, unknown> | undefined)?.[key], design)
+  const roles = kind.roles.filter((r) => r.when?.(design.params) ?? true).map((r) => r.id)
+  return fieldsOf(kind)
+    .filter((f) => f.path[0] === 'params' || f.type === 'leather')
+    .flatMap((field) => {
+      const now = at(field.path)
+      if (field.type === 'choice')
+        return field.choices
+          .filter((c) => c.value !== now)
+          .map((c) => ({
+            label: `${field.label}: ${c.label}`,
+            edit: setField(`${field.label}: ${c.label}`, field.path, c.value),
+          }))
+      if (field.type === 'count' && typeof now === 'number' && now > field.least)
+        return [
+          {
+            label: `${field.label}: ${now - 1} instead of ${now}`,
+            edit: setField(`${field.label} ${now - 1}`, field.path, now - 1),
+          },
+        ]
+      if (field.type !== 'leather' || !roles.includes(field.role)) return []
+      const leather = design.leathers[field.role]!
+      const thinner = Math.round((leather.thickness - SPLIT) * 100) / 100
+      if (thinner < THINNEST) return []
+      const label = `${field.label} split to ${thinner.toFixed(1)} mm`
+      return [
+        { label, edit: setField(label, field.path, { ...leather, use: 'own' as const, thickness: thinner }) },
+      ]
+    })
+}
+
+/** The highest rank of trouble a way may not bring: what it carries must still be carried. */
+const carriesAsMuch = (before: Derived, after: Derived): boolean =>
+  after.master.concerns?.every(
+    (c) => c.rank !== 'stop' || before.master.concerns?.some((b) => b.id === c.id),
+  ) ?? true
+
+/** What else would help along the seams of those ids, each tried on the real design; what saves most first. */
+export function otherWays(derived: Derived, ids: readonly string[], wanted: number): OtherWay[] {
+  const now = seamThickness(derived, ids)
+  return otherDecisions(derived)
+    .flatMap(({ label, edit }): OtherWay[] => {
+      const edited = applyEdit(derived.design, edit)
+      if (!edited.ok) return []
+      const after = derive(edited.design)
+      // A seam that is no longer there says nothing of how thick it would be.
+      if (!ids.every((id) => after.runs.some((r) => r.join.id === id))) return []
+      const left = seamThickness(after, ids)
+      const saves = now - left
+      return saves >= WORTH && carriesAsMuch(derived, after)
+        ? [{ label, edit, saves, enough: left <= wanted + 1e-9 }]
+        : []
+    })
+    .sort((a, b) => b.saves - a.saves)
+}

@@ -1,0 +1,74 @@
+import { type LaidUp, sheetThickness } from '../layup/index.js'
+import type { Run } from './run.js'
+
+/** What has to come after a run, because it covers the run's holes. */
+export interface Covered {
+  readonly run: Run
+  /** Names of the sheets that then lie over it. */
+  readonly by: readonly string[]
+  /** Runs that hold those sheets, by id. */
+  readonly before: readonly string[]
+}
+
+/** Holes covered by fewer than these are a crossing, not a cover. */
+const FEW = 2
+
+/** Sheets of leather, not sewn by the run, that lie over its holes on either side. */
+function coversOf(run: Run, work: LaidUp): readonly { id: string; name: string }[] {
+  return work.sheets
+    .filter((s) => s.part === 'whole' && s.sheet.type === 'panel' && !run.join.through.includes(s.sheet.id))
+    .filter((s) => {
+      let over = 0
+      for (const hole of run.holes) {
+        if (sheetThickness(s, hole.at) > 0) over += 1
+        if (over > FEW) return true
+      }
+      return false
+    })
+    .map(({ sheet }) => ({ id: sheet.id, name: sheet.name }))
+}
+
+/**
+ * Which runs must be sewn before which: one whose holes are covered by a sheet that is later held to the same work. What
+ * covers it and is held to something else altogether can still be folded away.
+ */
+export function coverings(runs: readonly Run[], works: readonly LaidUp[]): Covered[] {
+  return runs.map((run) => {
+    const work = works.find((w) => w.layup.id === run.join.layup)!
+    const covers = coversOf(run, work).flatMap((cover) => {
+      const holding = runs.filter(
+        (r) =>
+          r !== run &&
+          r.join.through.includes(cover.id) &&
+          r.join.through.some((id) => run.join.through.includes(id)),
+      )
+      return holding.length > 0 ? [{ ...cover, before: holding.map((r) => r.join.id) }] : []
+    })
+    return {
+      run,
+      by: [...new Set(covers.map((c) => c.name))],
+      before: [...new Set(covers.flatMap((c) => c.before))],
+    }
+  })
+}
+
+/** An order to sew in: each run before those that cover it, else as they stand. */
+export interface SewingOrder {
+  readonly order: readonly Covered[]
+  /** Runs that can't be reached in any order: each would have to come before itself. */
+  readonly stuck: readonly Covered[]
+}
+
+export function sewingOrder(runs: readonly Run[], works: readonly LaidUp[]): SewingOrder {
+  let left = coverings(runs, works)
+  const order: Covered[] = []
+  while (left.length > 0) {
+    const waits = new Set(left.flatMap((c) => c.before))
+    const ready = left.filter((c) => !waits.has(c.run.join.id))
+    const next = ready[0]
+    if (!next) return { order, stuck: left }
+    order.push(next)
+    left = left.filter((c) => c !== next)
+  }
+  return { order, stuck: [] }
+}
