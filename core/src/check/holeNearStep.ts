@@ -49,6 +49,17 @@ function findingOf(derived: Derived, run: Run, { step, hole, distance }: Near): 
   }
 }
 
+/** A run that goes up again on the other side meets the same piece twice: told once, at the worse of the two. */
+function together(findings: readonly Finding[]): Finding[] {
+  const byKey = new Map<string, Finding>()
+  for (const one of findings) {
+    const other = byKey.get(one.key)
+    const worse = other && other.numbers.distance! < one.numbers.distance! ? other : one
+    byKey.set(one.key, { ...worse, places: [...(other?.places ?? []), ...one.places] })
+  }
+  return [...byKey.values()]
+}
+
 /** Values of a setting that may move, nearest first, in tenths of a millimetre. */
 function nearby(field: Field & { type: 'length' }, now: number): number[] {
   const steps = Math.round((field.mayMove ?? 0) * 10)
@@ -88,7 +99,9 @@ export const holeNearStep: Check = {
     return derived.runs.flatMap((run) => {
       if (isSecondTwin(run.join, told)) return []
       told.add(run.join.id)
-      return nearHoles(run, derived.design.habits.stepClearance).map((near) => findingOf(derived, run, near))
+      return together(
+        nearHoles(run, derived.design.habits.stepClearance).map((near) => findingOf(derived, run, near)),
+      )
     })
   },
   say: ({ numbers, words }, unit) => ({

@@ -134,7 +134,9 @@ function rawOffset(
     out.push(...closing)
     for (const s of joined[i]!) trace?.set(s, i)
     // From a side that stays to one that moves the mitre runs nearer to the moving one than that one asks.
-    if (Math.min(Math.abs(distances[i]!), Math.abs(distances[next]!)) === 0)
+    const turning = pointCross(segmentTangent(segments[i]!, 1), segmentTangent(segments[next]!, 0))
+    const staysAndGoes = Math.min(Math.abs(distances[i]!), Math.abs(distances[next]!)) === 0
+    if (staysAndGoes && (distances[i]! + distances[next]!) * turning < -1e-12)
       for (const s of closing) steps?.set(s, [i, next])
     // A mitre's two legs belong to the sides they carry on.
     const onward = segmentTangent(segments[next]!, 0)

@@ -1,6 +1,17 @@
 import { readFileSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
-import { type Derived, type Design, type Edit, applyEdit, derive, readDesign } from '@drumlin/core'
+import {
+  type Derived,
+  type Design,
+  type Edit,
+  applyEdit,
+  derive,
+  fieldsOf,
+  freshDesign,
+  kindOf,
+  readDesign,
+  startingLeathers,
+} from '@drumlin/core'
 import { type EdgeWork, workEdges } from '../../src/edges/index.js'
 import type { Panel } from '../../src/master/index.js'
 import { STARTER_STORES } from '../../src/stores/index.js'
@@ -51,4 +62,32 @@ export function worked(panels: readonly Panel[], thicknesses: Readonly<Record<st
     ]),
   )
   return panels.map((panel) => workEdges(panel, leathers, reckoner({})))
+}
+
+/** A new design of a kind, cut from the starter stores. */
+export const freshOf = (kind: string, params: Readonly<Record<string, unknown>> = {}): Design =>
+  freshDesign({
+    id: 'fresh',
+    name: 'Fresh',
+    kind,
+    params,
+    leathers: startingLeathers(kindOf(kind), STARTER_STORES.leathers),
+    iron: STARTER_STORES.irons[1]!,
+    awl: STARTER_STORES.awls[0]!,
+    thread: STARTER_STORES.threads[0]!,
+  })
+
+/** The design with every choice of its kind taken once, and every count at both its ends. */
+export function variantsOf(design: Design): Design[] {
+  const with1 = (path: readonly string[], value: unknown): Design[] => {
+    const edited = applyEdit(design, { name: 'variant', changes: [{ path, value }] })
+    return edited.ok ? [edited.design] : []
+  }
+  return fieldsOf(kindOf(design.kind)).flatMap((field) => {
+    if (field.path[0] !== 'params') return []
+    if (field.type === 'choice') return field.choices.flatMap((c) => with1(field.path, c.value))
+    return field.type === 'count' || field.type === 'length'
+      ? [field.least, field.most].flatMap((end) => with1(field.path, end))
+      : []
+  })
 }

@@ -124,7 +124,7 @@ export const gussetedCase: Kind<CaseParams> = {
     lengthField('flap', 'length of the flap', 20, 120, { step: 1 }),
     choiceField('bridge', 'inside', [
       ['bridge', 'with a support under the bridge', 'spectacles do not lie on their lenses'],
-      ['none', 'left plain', 'for tools'],
+      ['none', 'left plain', 'for tools and other things'],
     ]),
     choiceField('closure', 'closed by', [
       ['snap', 'a snap', 'set in flap and front before they are sewn'],

@@ -53,6 +53,9 @@ const BENCH = {
   roundCorner: 5,
 } as const
 
+/** A pocket is never drawn shallower than this, mm. */
+const LEAST_INSIDE = 10
+
 /** The form is sawn from board as thick as the thing is deep. */
 const board = (thickness: number): Stock => ({
   name: 'board for the form',
@@ -80,7 +83,8 @@ function sizesOf(p: HolderParams, materials: Materials, reckon: Reckon): Sizes {
   const [front, back] = [leatherOf(materials, 'front'), leatherOf(materials, 'back')]
   const t = given('front leather', front.thickness, 'thickness')
   const wide = given('wide', p.wide)
-  const inside = given('inside', p.high - p.shown)
+  // A thing that stands out altogether is held by nothing; a stop says so.
+  const inside = given('inside', Math.max(LEAST_INSIDE, p.high - p.shown))
   const flange = size(
     'flange',
     'flange beside the wall',
@@ -344,7 +348,7 @@ function layups(p: HolderParams, s: Sizes, materials: Materials): Layup[] {
   const thing = contentSheet(
     'thing',
     'the thing',
-    box(0, 0, p.wide, p.high - p.shown),
+    box(0, 0, p.wide, Math.max(LEAST_INSIDE, p.high - p.shown)),
     p.deep,
     shift(left + s.flange.value + t, 0),
   )
@@ -431,6 +435,32 @@ function fits(p: HolderParams, s: Sizes, reckon: Reckon, materials: Materials): 
       has: size('fit.edgeHas', 'radius', '{edge}', '§11', { edge: given('edge', p.edge) }, (v) => v.edge),
     },
     {
+      id: 'held',
+      rank: 'stop',
+      why: 'hardly anything of the thing is inside, and it falls out',
+      what: 'the thing inside the holder',
+      panelId: 'back',
+      keys: [],
+      remedy: { field: 'shown', value: Math.floor(p.high / 3) },
+      at: point(s.pocketWide.value / 2, 2),
+      needs: size(
+        'fit.held',
+        'needs',
+        '{high} / 3 of it',
+        '§11',
+        { high: given('high', p.high) },
+        (v) => v.high / 3,
+      ),
+      has: size(
+        'fit.heldHas',
+        'inside',
+        '{high} − {shown}',
+        '§11',
+        { high: given('high', p.high), shown: given('shown', p.shown) },
+        (v) => v.high - v.shown,
+      ),
+    },
+    {
       id: 'slots-apart',
       rank: 'stop',
       why: 'the slots come too near the mouth or the foot and tear out',
@@ -467,7 +497,7 @@ export const mouldedHolder: Kind<HolderParams> = {
     lengthField('deep', 'thickness of the thing', 3, 60),
     lengthField('edge', 'radius of the form’s edge', 0, 30),
     lengthField('shown', 'standing out of the mouth', 0, 120),
-    shareField('shrink', 'shrinks in drying', '0.02 to 0.05 for most vegetable tanned leather'),
+    shareField('shrink', 'shrinks in drying', '0.02 to 0.05 for most vegetable tanned leather', 0.08, 0.005),
     lengthField('rough', 'left to trim all round', 5, 30),
     choiceField('hung', 'hung by', [
       ['loop', 'a loop through two slots in the back', 'the belt does not touch what is inside'],

@@ -3,14 +3,7 @@ import type { Concern, Fit } from '../../master/index.js'
 import { type Reckon, given } from '../../working/index.js'
 import type { Kind, Role } from '../kind.js'
 import { sizeBy } from '../parts/basics.js'
-import {
-  FINISH_FIELD,
-  MARGIN_FIELD,
-  choiceField,
-  countField,
-  leatherField,
-  lengthField,
-} from '../parts/fields.js'
+import { FINISH_FIELD, choiceField, countField, leatherField, lengthField } from '../parts/fields.js'
 import { strapJoins, strapLayups, strapPanels } from './lay.js'
 import { STRAP_DEFAULTS, type StrapParams, strapParams } from './params.js'
 import { type StrapSizes, strapSizes } from './sizes.js'
@@ -119,7 +112,7 @@ export const narrowStrap: Kind<StrapParams> = {
   roles: ROLES,
   fields: [
     ...ROLES.map(leatherField),
-    MARGIN_FIELD,
+    lengthField('margin', 'margin', 1.2, 6, { step: 0.1, hint: 'from the finished edge to the stitch line' }),
     FINISH_FIELD,
     lengthField('girth', 'girth', 80, 600, { step: 1, hint: 'round the wrist, or whatever it goes round' }),
     lengthField('ease', 'ease', 0, 40),
@@ -142,7 +135,7 @@ export const narrowStrap: Kind<StrapParams> = {
     lengthField('lap', 'turned back', 6, 40),
     choiceField('lining', 'flesh side', [
       ['lined', 'lined', 'smooth against the skin'],
-      ['none', 'left as it is', 'thinnest'],
+      ['none', 'left as it is', 'thinnest; the flesh lies against the skin'],
     ]),
     choiceField('edges', 'edges', [
       ['turned', 'turned over', 'no raw edge shows; the lining covers the border'],

@@ -50,6 +50,7 @@ function tongueShape(
   const [wide, narrow] = [p.wideEnd / 2 - inset, p.narrowEnd / 2 - inset]
   const [taper, end] = [bar + taperEnd(p, s), bar + s.long.value - inset]
   const c = p.wideEnd / 2
+  const round = Math.max(0, Math.min(narrow - 0.1, end - taper - 0.1))
   const tip: Named[] =
     p.tip === 'pointed'
       ? [
@@ -58,8 +59,8 @@ function tongueShape(
           { x: c - narrow, y: end - narrow, edge: 'left' },
         ]
       : [
-          { x: c + narrow, y: end, radius: narrow - 0.05, edge: 'tip-right', corner: 'tip-round-right' },
-          { x: c - narrow, y: end, radius: narrow - 0.05, edge: 'left', corner: 'tip-round-left' },
+          { x: c + narrow, y: end, radius: round, edge: 'tip-right', corner: 'tip-round-right' },
+          { x: c - narrow, y: end, radius: round, edge: 'left', corner: 'tip-round-left' },
         ]
   return outlineOf(
     [

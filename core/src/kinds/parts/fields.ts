@@ -37,14 +37,14 @@ export const lengthField = (
   { step = 0.5, ...rest }: LengthExtras = {},
 ): Field => ({ type: 'length', id, label, path: at(id), least, most, step, ...rest })
 
-export const shareField = (id: string, label: string, hint: string): Field => ({
+export const shareField = (id: string, label: string, hint: string, most = 1, step = 0.05): Field => ({
   type: 'share',
   id,
   label,
   path: at(id),
   least: 0,
-  most: 1,
-  step: 0.05,
+  most,
+  step,
   hint,
 })
 

@@ -84,17 +84,23 @@ export interface Radii {
   readonly footLeft?: number
 }
 
-/** A rectangle from the origin, `w` wide and `h` high, with edges top, right, foot, left and their rounded corners. */
-export const rectangleShape = (w: number, h: number, radii: Radii, fateOf: FateOf): Shape =>
-  outlineOf(
+/**
+ * A rectangle from the origin, `w` wide and `h` high, with edges top, right, foot, left and their rounded corners; no
+ * corner is rounded more than half of its sides has room for.
+ */
+export function rectangleShape(w: number, h: number, radii: Radii, fateOf: FateOf): Shape {
+  const most = Math.max(0, Math.min(w, h) / 2 - 0.1)
+  const r = (radius = 0): number => Math.min(radius, most)
+  return outlineOf(
     [
-      { x: 0, y: 0, radius: radii.topLeft ?? 0, edge: 'top', corner: 'top-left' },
-      { x: w, y: 0, radius: radii.topRight ?? 0, edge: 'right', corner: 'top-right' },
-      { x: w, y: h, radius: radii.footRight ?? 0, edge: 'foot', corner: 'foot-right' },
-      { x: 0, y: h, radius: radii.footLeft ?? 0, edge: 'left', corner: 'foot-left' },
+      { x: 0, y: 0, radius: r(radii.topLeft), edge: 'top', corner: 'top-left' },
+      { x: w, y: 0, radius: r(radii.topRight), edge: 'right', corner: 'top-right' },
+      { x: w, y: h, radius: r(radii.footRight), edge: 'foot', corner: 'foot-right' },
+      { x: 0, y: h, radius: r(radii.footLeft), edge: 'left', corner: 'foot-left' },
     ],
     fateOf,
   )
+}
 
 /** All four corners rounded alike. */
 export const allRound = (r: number): Radii => ({ topLeft: r, topRight: r, footRight: r, footLeft: r })

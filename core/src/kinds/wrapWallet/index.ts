@@ -5,7 +5,9 @@ import { type Reckon, given } from '../../working/index.js'
 import type { Kind, Role } from '../kind.js'
 import { counted, notesMaybe, sizeBy } from '../parts/basics.js'
 import {
-  EDGE_FIELDS,
+  CORNER_FIELD,
+  FINISH_FIELD,
+  MARGIN_FIELD,
   NOTE_FIELDS,
   choiceField,
   countField,
@@ -62,7 +64,9 @@ export const wrapWallet: Kind<WrapParams> = {
   fields: [
     ...ROLES.map(leatherField),
     ...NOTE_FIELDS,
-    ...EDGE_FIELDS,
+    MARGIN_FIELD,
+    CORNER_FIELD,
+    FINISH_FIELD,
     countField('folds', 'folds', 3, 6),
     countField('cards', 'cards', 0, 16),
     lengthField('ease', 'room all round', 1, 12),

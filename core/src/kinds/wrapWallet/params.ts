@@ -1,10 +1,14 @@
 import { z } from 'zod'
 import { EDGE_DEFAULTS, EDGE_SHAPE, type EdgeParams, NOTE_SHAPE, count, mm } from '../parts/schema.js'
 
+const { margin, corner, finish } = EDGE_SHAPE
+
 /** What a maker decides about a wrap wallet. Lengths in mm. */
 export const wrapParams = z.strictObject({
   ...NOTE_SHAPE,
-  ...EDGE_SHAPE,
+  margin,
+  corner,
+  finish,
   folds: count(3, 6),
   cards: count(0, 16),
   ease: mm(1, 12),
@@ -17,7 +21,7 @@ export const wrapParams = z.strictObject({
   band: z.enum(['loop', 'none']),
 })
 
-export interface WrapParams extends EdgeParams {
+export interface WrapParams extends Omit<EdgeParams, 'trim'> {
   readonly currency: string
   readonly notes: number
   readonly folds: number
@@ -32,7 +36,8 @@ export interface WrapParams extends EdgeParams {
 }
 
 export const WRAP_DEFAULTS: WrapParams = {
-  ...EDGE_DEFAULTS,
+  margin: EDGE_DEFAULTS.margin,
+  finish: EDGE_DEFAULTS.finish,
   corner: 8,
   currency: 'eur',
   notes: 6,
