@@ -6,6 +6,7 @@ export { sayFate } from './compareDrawn.js'
 export { type CouponPlan, couponPlan } from './coupons/index.js'
 export { type Derived, derive, workOf } from './derive.js'
 export {
+  type Change,
   type Design,
   type Edit,
   type Edited,

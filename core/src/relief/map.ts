@@ -3,13 +3,14 @@ import {
   type Point,
   boxGrown,
   boxUnion,
+  pointBetween,
   pathMoved,
   pathPoints,
   pointMoved,
 } from '../geometry/index.js'
 import { type EdgeProfile, profileLevel } from '../edges/index.js'
 import type { LaidSheet, LaidUp } from '../layup/index.js'
-import type { Band } from '../master/index.js'
+import type { Band, Clip } from '../master/index.js'
 
 /** Thickness of the laid-up work on a grid of square cells, row by row from the top, each read at its middle, mm. */
 export interface ReliefMap {
@@ -200,26 +201,30 @@ function addSheet(laid: LaidSheet, map: ReliefMap): void {
   })
 }
 
-/** What of a sheet can be seen of it in the work: its box cut down by its clips where those run square to it. */
-function shownBox({ box, sheet }: LaidSheet): Box {
-  return sheet.clips.reduce((b, { at, inward }) => {
-    if (Math.abs(inward.y) < 1e-9)
-      return inward.x > 0 ? { ...b, left: Math.max(b.left, at.x) } : { ...b, right: Math.min(b.right, at.x) }
-    if (Math.abs(inward.x) < 1e-9)
-      return inward.y > 0 ? { ...b, top: Math.max(b.top, at.y) } : { ...b, bottom: Math.min(b.bottom, at.y) }
-    return b
-  }, box)
+/** The ring cut down to what counts of it: all on the inner side of a line. */
+function ringClipped(ring: readonly Point[], { at, inward }: Clip): Point[] {
+  const depth = (p: Point): number => (p.x - at.x) * inward.x + (p.y - at.y) * inward.y
+  return ring.flatMap((p, i) => {
+    const before = ring[i === 0 ? ring.length - 1 : i - 1]!
+    const [d, b] = [depth(p), depth(before)]
+    const crosses = d > 0 !== b > 0
+    const edge = crosses ? [pointBetween(before, p, b / (b - d))] : []
+    return d > 0 ? [...edge, p] : edge
+  })
+}
+
+/** What of a sheet counts, as a box; undefined where nothing does. */
+function shownBox({ placed, sheet }: LaidSheet): Box | undefined {
+  const ring = sheet.clips.reduce<readonly Point[]>(ringClipped, pathPoints(placed, CHORDS))
+  if (ring.length === 0) return undefined
+  const [xs, ys] = [ring.map((p) => p.x), ring.map((p) => p.y)]
+  return { left: Math.min(...xs), right: Math.max(...xs), top: Math.min(...ys), bottom: Math.max(...ys) }
 }
 
 /** Everything the map has to show: all sheets of leather, with a little bare ground round them. */
 export const reliefBox = (work: LaidUp): Box =>
   boxGrown(
-    boxUnion(
-      work.sheets
-        .filter((s) => s.sheet.type === 'panel')
-        .map(shownBox)
-        .filter((b) => b.right > b.left && b.bottom > b.top),
-    ),
+    boxUnion(work.sheets.filter((s) => s.sheet.type === 'panel').flatMap((s) => shownBox(s) ?? [])),
     MARGIN,
   )
 

@@ -51,10 +51,10 @@ export function weightOf({ edges, runs, leathers, thread }: Weighed, reckon: Rec
       label: 'weight in grams',
       formula: '{leather} leather + {sewn} m thread × {tex} tex / 1000',
       source: '§16',
-      quantity: 'share',
+      quantity: 'count',
     },
     {
-      leather: given('leather', leather, 'share'),
+      leather: given('leather', leather, 'count'),
       sewn: given('thread', sewn / 1000, 'share'),
       tex: given('tex', thread.tex, 'share'),
     },

@@ -47,6 +47,7 @@ const state = computed(() => (job.saveError ? 'not saved' : job.pending > 0 ? 's
         @change="(draft) => job.edit(renameDraft(draft))"
       />
       <RouterLink class="drafts" :to="{ name: 'drafts', params: { id: jobId } }">Drafts</RouterLink>
+      <RouterLink class="drafts" :to="{ name: 'what-if', params: { id: jobId } }">What if</RouterLink>
       <span class="quiet" role="status">{{ job.record?.example ? 'example · ' : '' }}{{ state }}</span>
     </template>
     <span v-else class="name">Drumlin</span>

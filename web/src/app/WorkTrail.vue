@@ -14,14 +14,16 @@ const bench = computed(() =>
   route.name === 'pocket-book' || route.name === 'stores' ? job.record : undefined,
 )
 
-/** What contents ask for is settled on the Brief; everything else on the Draft. */
+/** What contents ask for is settled on the Brief, thickness on the Relief; the Draft is where everything is mended. */
+const THICK = new Set(['stack-too-thick', 'skive-too-thin', 'thin-under-stitch', 'skive-too-steep'])
 const open = computed(() => {
   const { settled } = job
   const left = here.value && settled ? job.findings.filter((f) => overruledFor(settled, f) === undefined) : []
   const brief = left.filter((f) => f.code === 'fit').length
-  return { brief, draft: left.length - brief }
+  const relief = left.filter((f) => THICK.has(f.code)).length
+  return { brief, relief, draft: left.length - brief }
 })
-const said = (name: 'brief' | 'draft'): string =>
+const said = (name: 'brief' | 'draft' | 'relief'): string =>
   open.value[name] === 0
     ? 'settled'
     : `${open.value[name]} ${open.value[name] === 1 ? 'needs' : 'need'} a look`

@@ -9,6 +9,18 @@ export const router = createRouter({
     { path: '/job/:id/brief', name: 'brief', component: () => import('../brief/BriefView.vue'), props: true },
     { path: '/job/:id/draft', name: 'draft', component: () => import('../draft/DraftView.vue'), props: true },
     {
+      path: '/job/:id/relief',
+      name: 'relief',
+      component: () => import('../relief/ReliefView.vue'),
+      props: true,
+    },
+    {
+      path: '/job/:id/what-if',
+      name: 'what-if',
+      component: () => import('../whatif/WhatIfView.vue'),
+      props: true,
+    },
+    {
       path: '/job/:id/drafts',
       name: 'drafts',
       component: () => import('../drafts/DraftsView.vue'),
@@ -29,4 +41,5 @@ export const router = createRouter({
 export const WAYPOINTS = [
   { name: 'brief', label: 'Brief' },
   { name: 'draft', label: 'Draft' },
+  { name: 'relief', label: 'Relief' },
 ] as const

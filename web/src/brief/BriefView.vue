@@ -28,6 +28,10 @@ const sizes = computed(() =>
 const unfit = computed(() =>
   job.findings.filter((f) => f.code === 'fit' && overruledFor(job.settled!, f) === undefined),
 )
+/** Parts this design has; settings decide which. */
+const roles = computed(() =>
+  derived.value.kind.roles.filter((r) => r.when?.(derived.value.design.params) ?? true),
+)
 const sheets = computed(() => (derived.value.works[0]?.sheets ?? []).filter((s) => s.part === 'whole'))
 /** Turned borders reach beyond the finished work, as they lie before they are turned. */
 const box = computed(() =>
@@ -67,7 +71,7 @@ const matrix = (m: { a: number; b: number; c: number; d: number; e: number; f: n
       <h1>{{ derived.kind.brief.length > 0 ? 'What goes in it' : 'What it is cut from' }}</h1>
       <SentenceLine v-for="s in derived.kind.brief" :key="s" :sentence="s" />
       <h2>Leather</h2>
-      <div v-for="role in derived.kind.roles" :key="role.id" class="role">
+      <div v-for="role in roles" :key="role.id" class="role">
         <SentenceLine :sentence="`${role.label}: {leather-${role.id}}`" />
         <p class="quiet">{{ role.why }}</p>
       </div>

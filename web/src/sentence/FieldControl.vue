@@ -2,26 +2,29 @@
 import { computed, ref } from 'vue'
 import { type Field, type Leather, printPitch, printWeight, setField } from '@drumlin/core'
 import { useSettings } from '../app/settings.js'
-import { useJob } from '../job/job.js'
 import { useStores } from '../job/stores.js'
 import ChoiceField, { type Option } from './ChoiceField.vue'
 import MeasureField from './MeasureField.vue'
 import { printMeasure } from './measures.js'
+import { useTarget } from './target.js'
 
 const props = defineProps<{ field: Field }>()
-const job = useJob()
+const target = useTarget()
 const stores = useStores()
 const settings = useSettings()
 const refusal = ref('')
 
 const valueAt = (path: readonly string[]): unknown =>
-  path.reduce<unknown>((inner, key) => (inner as Record<string, unknown> | undefined)?.[key], job.design)
+  path.reduce<unknown>(
+    (inner, key) => (inner as Record<string, unknown> | undefined)?.[key],
+    target.design.value,
+  )
 const value = computed(() => valueAt(props.field.path))
 const stocked = computed(() => value.value as { id: string; name: string })
 const leather = computed(() => value.value as Leather)
 
 function set(path: readonly string[], to: unknown, words: string, gesture?: string): void {
-  const refused = job.edit(setField(words, path, to), gesture)
+  const refused = target.edit(setField(words, path, to), gesture)
   refusal.value = refused ? `${refused.where}: ${refused.why}` : ''
 }
 

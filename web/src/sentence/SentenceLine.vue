@@ -1,15 +1,15 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { type Field, fieldsOf } from '@drumlin/core'
-import { useJob } from '../job/job.js'
+import { useTarget } from './target.js'
 import FieldControl from './FieldControl.vue'
 
 const props = defineProps<{ sentence: string }>()
-const job = useJob()
+const target = useTarget()
 
 type Part = { readonly words: string } | { readonly field: Field }
 const parts = computed<Part[]>(() => {
-  const fields = job.derived ? fieldsOf(job.derived.kind) : []
+  const fields = target.derived.value ? fieldsOf(target.derived.value.kind) : []
   return props.sentence
     .split(/(\{[\w-]+\})/)
     .filter(Boolean)

@@ -100,9 +100,17 @@ async function fetchExamples(): Promise<void> {
   <div class="shelf">
     <header class="head">
       <h1>Shelf</h1>
-      <button v-for="id in kindIds()" :key="id" class="act main" @click="start(id)">
-        Start a {{ kindOf(id).name.toLowerCase() }}
-      </button>
+      <v-menu>
+        <template #activator="{ props: opener }">
+          <button v-bind="opener" type="button" class="act main">Start a new job</button>
+        </template>
+        <v-list aria-label="What to make" max-width="460">
+          <v-list-item v-for="id in kindIds()" :key="id" @click="start(id)">
+            <span class="kind">{{ kindOf(id).name }}</span>
+            <span class="about quiet">{{ kindOf(id).about }}</span>
+          </v-list-item>
+        </v-list>
+      </v-menu>
       <button class="act" @click="picker?.click()">Open a design file</button>
       <input
         ref="picker"
@@ -117,8 +125,8 @@ async function fetchExamples(): Promise<void> {
     <p v-if="refused" class="refused" role="alert">{{ refused }}</p>
     <p v-if="said" role="status">{{ said }}</p>
     <p v-if="jobs.length === 0" class="first">
-      The shelf is empty. <strong>Start a bifold</strong> lays out a whole wallet for six cards at once, to be
-      changed from there; or
+      The shelf is empty. <button class="act" @click="start('bifold')">Start a bifold wallet</button> lays out
+      a whole wallet for six cards at once, to be changed from there; or
       <button class="act" @click="fetchExamples">look at the examples</button>
     </p>
     <section v-if="own.length > 0" aria-labelledby="own">
@@ -189,6 +197,16 @@ h2 .quiet {
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(330px, 1fr));
   gap: 16px;
+}
+.kind,
+.about {
+  display: block;
+}
+.kind {
+  font-weight: 650;
+}
+.about {
+  font-size: 13px;
 }
 .refused {
   color: var(--rowan);

@@ -3,7 +3,7 @@ import type { Glue, Join } from '../../master/index.js'
 import { firstTop, pileJoins, pileSides, sideGlue } from '../pockets/index.js'
 import { topRadius } from './bench.js'
 import { SIDES, type Side, coverIds, hasCards, pileOf } from './layup.js'
-import { coinTop, hasBacking } from './panels.js'
+import { coinTop, flapInset, hasBacking } from './panels.js'
 import type { BifoldParams } from './params.js'
 import type { BifoldSizes } from './sizes.js'
 
@@ -34,7 +34,7 @@ const twin = (p: BifoldParams, side: Side, id: string, name: string): Pick<Join,
 /** The flap of the coin pocket, sewn to the inside above it. */
 function flapJoin(s: BifoldSizes): Join {
   const inset = s.margin.value + s.pitch.value / 2
-  const to = Math.max(inset, s.pocketWidth.value - 2 * s.margin.value - inset)
+  const to = Math.max(inset, s.pocketWidth.value - 2 * flapInset(s) - inset)
   return {
     id: 'coin-flap',
     name: 'top of the coin flap',

@@ -5,7 +5,7 @@ import { box, rectangle } from '../parts/shape.js'
 import { clipAt, contentSheet, panelSheet, pileTurnedOver } from '../parts/sheets.js'
 import { type Pile, pileSheets, stackItems } from '../pockets/index.js'
 import { BENCH } from './bench.js'
-import { backingTop, coinTop, dividerHeight, hasBacking } from './panels.js'
+import { backingTop, coinTop, dividerHeight, flapInset, hasBacking } from './panels.js'
 import type { BifoldParams } from './params.js'
 import type { BifoldSizes } from './sizes.js'
 
@@ -110,7 +110,7 @@ function coinSheets(s: BifoldSizes, at: (m: Move) => Move): Sheet[] {
       at(shift(0, s.insideHeight.value - inset - high)),
     ),
     panelSheet('coin-pocket', 'coin pocket', 'coin-pocket', at(shift(0, top)), true),
-    panelSheet('coin-flap', 'flap', 'coin-flap', at(shift(s.margin.value, top - BENCH.flapAbove)), true),
+    panelSheet('coin-flap', 'flap', 'coin-flap', at(shift(flapInset(s), top - BENCH.flapAbove)), true),
   ]
 }
 

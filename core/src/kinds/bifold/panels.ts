@@ -158,6 +158,9 @@ function backing(p: BifoldParams, s: BifoldSizes, t: number): Panel {
 /** The backing begins a little above the uppermost pocket. */
 export const backingTop = (s: BifoldSizes): number => Math.max(0, firstTop(s.stack) - 5)
 
+/** The flap stays clear of the seams at its sides, mm. */
+export const flapInset = (s: BifoldSizes): number => s.margin.value + s.hole.value + 1
+
 /** A flat coin pocket and the flap that a snap holds down over it. */
 function coinPanels(p: BifoldParams, s: BifoldSizes, t: number): Panel[] {
   const w = s.pocketWidth.value
@@ -165,7 +168,7 @@ function coinPanels(p: BifoldParams, s: BifoldSizes, t: number): Panel[] {
   const fate = finishedFate(p.finish, p.trim, (e) => e === 'left' || e.startsWith('foot'))
   const front = rectangleShape(w, h, { footLeft: p.corner }, fate)
   const flapHigh = BENCH.flapAbove + BENCH.flapOver
-  const flapWide = w - 2 * s.margin.value
+  const flapWide = w - 2 * flapInset(s)
   const snap = point(w / 2, BENCH.flapOver - BENCH.snapIn)
   return [
     plainPanel({

@@ -109,8 +109,11 @@ function flapSheets(p: WrapParams, s: WrapSizes): PanelSheet[] {
   const [w, bend] = [s.across.value, s.sideBend.value]
   const one = (side: string, fold: number, edge: number, inward: number): PanelSheet => {
     const move = flipAbout(fold)
+    const second = s.strips[1]!
     return panelSheet(`body.${side}`, `${side} note flap`, 'body', move, true, [
       clipMoved(clipAt(point(edge, 0), point(inward, 0)), move),
+      clipAt(point(0, second.from), point(0, 1)),
+      clipAt(point(0, second.to), point(0, -1)),
     ])
   }
   return [one('left', -bend / 2, -bend, -1), one('right', w + bend / 2, w + bend, 1)]

@@ -1,0 +1,273 @@
+<script setup lang="ts">
+import { computed, onBeforeUnmount, ref, shallowRef, useTemplateRef, watch } from 'vue'
+import { RouterLink } from 'vue-router'
+import { type Survey, overruledFor, printWeight, sayFinding, workOf } from '@drumlin/core'
+import { useSettings } from '../app/settings.js'
+import { useJob } from '../job/job.js'
+import ChoiceField from '../sentence/ChoiceField.vue'
+import MeasureField from '../sentence/MeasureField.vue'
+import WorkingBox from '../sentence/WorkingBox.vue'
+import { useReliefBench, wasStopped } from './bench.js'
+import SeamGraph from './SeamGraph.vue'
+import SkiveProposals from './SkiveProposals.vue'
+import ThicknessMap from './ThicknessMap.vue'
+
+defineProps<{ id: string }>()
+const job = useJob()
+const settings = useSettings()
+const bench = useReliefBench()
+const derived = computed(() => job.derived!)
+const settled = computed(() => job.settled!)
+
+/** Cells of the map, mm. */
+const STEP = 0.25
+const state = ref(settled.value.works[0]?.layup.id ?? '')
+const contents = ref<'with' | 'without'>('without')
+const interval = ref(0.5)
+const survey = shallowRef<Survey>()
+const whole = shallowRef<Awaited<ReturnType<typeof bench.whole>>>()
+const failed = ref('')
+const proposals = useTemplateRef<InstanceType<typeof SkiveProposals>>('proposals')
+const shown = ref(false)
+
+const states = computed(() =>
+  derived.value.works.map((w) => ({ value: w.layup.id, label: w.layup.name, why: 'how the work lies' })),
+)
+const CONTENTS = [
+  { value: 'without', label: 'without what it carries', why: 'leather alone' },
+  { value: 'with', label: 'with what it carries', why: 'cards, notes and things lie in their places' },
+]
+const work = computed(() => derived.value.works.find((w) => w.layup.id === survey.value?.asked.state))
+
+/** Only the last question counts: an older answer that comes late is dropped. */
+let asked = 0
+async function look(): Promise<void> {
+  const { design, works } = derived.value
+  if (!works.some((w) => w.layup.id === state.value)) state.value = works[0]?.layup.id ?? ''
+  if (state.value === '') return
+  asked += 1
+  const number = asked
+  try {
+    const question = {
+      state: state.value,
+      contents: contents.value === 'with',
+      step: STEP,
+      interval: interval.value,
+    }
+    const found = await bench.survey(design, question)
+    if (number !== asked) return
+    survey.value = found
+    failed.value = ''
+    const all = await bench.whole(design)
+    if (number === asked) whole.value = all
+  } catch (error) {
+    if (!wasStopped(error)) failed.value = error instanceof Error ? error.message : String(error)
+  }
+}
+watch([derived, state, contents, interval], () => void look(), { immediate: true })
+onBeforeUnmount(() => (job.preview = undefined))
+
+/** Seams that belong together stand as one. */
+const seams = computed(() => {
+  const all = settled.value.runs
+  return all.flatMap((run, i) => {
+    const twin = all.findIndex((r) => r.join.id === run.join.twin)
+    if (twin >= 0 && twin < i) return []
+    const runs = twin >= 0 ? [run, all[twin]!] : [run]
+    return [
+      {
+        id: run.join.id,
+        name: twin >= 0 ? (run.join.pairName ?? run.join.name) : run.join.name,
+        runs: runs.map((r) => r.join.id),
+        thickest: Math.max(...runs.map((r) => r.thickest)),
+      },
+    ]
+  })
+})
+const chosen = ref<string>()
+const seam = computed(
+  () =>
+    seams.value.find((s) => s.id === chosen.value) ??
+    seams.value.reduce<(typeof seams.value)[number] | undefined>(
+      (a, b) => (a && a.thickest >= b.thickest ? a : b),
+      undefined,
+    ),
+)
+const seamOptions = computed(() =>
+  seams.value.map((s) => ({
+    value: s.id,
+    label: s.name,
+    why: `${printWeight(s.thickest, settings.unit)} at most`,
+  })),
+)
+const ownWanted = ref<number>()
+/** Until the maker says: what the iron reaches, or a little less than there is. */
+const wanted = computed(() => {
+  const now = seam.value?.thickest ?? 0
+  const { reach } = settled.value.design.iron
+  return ownWanted.value ?? (now > reach ? reach : Math.max(0.5, Math.floor(now * 10 - 3) / 10))
+})
+const sought = computed(() =>
+  seam.value ? { design: settled.value.design, runs: seam.value.runs, wanted: wanted.value } : undefined,
+)
+const shownRun = computed(() => derived.value.runs.find((r) => r.join.id === seam.value?.id))
+const shownSeam = computed(() => survey.value?.seams.find((s) => s.run === seam.value?.id))
+watch([sought], () => (shown.value = false))
+watch(settled, () => (shown.value = false))
+
+const areas = computed(() => {
+  if (!shown.value || survey.value?.asked.state !== settled.value.works[0]?.layup.id) return []
+  return proposals.value?.proposal?.skives.flatMap((s) => s.areas) ?? []
+})
+const THIN = new Set(['stack-too-thick', 'skive-too-thin', 'thin-under-stitch', 'skive-too-steep'])
+const found = computed(() =>
+  job.findings.filter((f) => THIN.has(f.code) && overruledFor(settled.value, f) === undefined),
+)
+const hasContents = computed(() =>
+  derived.value.works.some((w) => w.sheets.some((s) => s.sheet.type === 'content')),
+)
+const print = (mm: number): string => printWeight(mm, settings.unit)
+const reads = computed(
+  () => survey.value && work.value && workOf(derived.value.works, survey.value.asked.state),
+)
+</script>
+
+<template>
+  <div class="relief">
+    <section class="ground" aria-label="The relief">
+      <p v-if="derived.works.length === 0">Nothing is drawn yet; the Draft is where panels are drawn.</p>
+      <p v-else-if="failed" role="alert">The map could not be drawn: {{ failed }}</p>
+      <p v-else-if="!survey || !reads" role="status" class="quiet">Measuring …</p>
+      <template v-else>
+        <ThicknessMap :survey="survey" :work="reads" :areas="areas" />
+        <template v-if="seam && shownRun && shownSeam">
+          <h2>Along the {{ shownRun.join.name }}</h2>
+          <SeamGraph :seam="shownSeam" :run="shownRun" :wanted="wanted" :reach="derived.design.iron.reach" />
+        </template>
+      </template>
+    </section>
+    <aside class="side" aria-label="What the relief says">
+      <h1>{{ work?.layup.name ?? 'Relief' }}</h1>
+      <template v-if="survey && derived.works.length > 0">
+        <p class="sentence">
+          Looking at the work
+          <ChoiceField
+            :value="state"
+            label="state of the work"
+            :options="states"
+            @change="(v) => (state = v)"
+          />,
+          <ChoiceField
+            v-if="hasContents"
+            :value="contents"
+            label="what lies in it"
+            :options="CONTENTS"
+            @change="(v) => (contents = v as 'with')"
+          /><template v-if="hasContents">,</template> a contour every
+          <MeasureField
+            :value="interval"
+            label="contour interval"
+            sort="thickness"
+            :least="0.1"
+            :most="5"
+            :step="0.1"
+            @change="(v) => (interval = v)"
+          />.
+        </p>
+        <p class="sentence" data-thickest>
+          <strong class="big">{{ print(survey.spots[0]!.height) }}</strong> at the thickest, where
+          {{ survey.atThickest.join(', ') }} lie over one another.
+        </p>
+        <p v-if="whole" class="sentence" data-whole>
+          As it is carried it is <strong>{{ print(whole.closed.empty) }}</strong> thick empty<template
+            v-if="hasContents"
+            >, <strong>{{ print(whole.closed.full) }}</strong> with
+            {{ derived.master.carries.join(', ') }}</template
+          >. It weighs <strong>{{ Math.round(whole.weight.value) }} g</strong>.
+        </p>
+        <WorkingBox v-if="whole" :reckoned="whole.weight" />
+        <template v-if="seam && sought">
+          <p class="sentence wanted">
+            Wanted along the
+            <ChoiceField
+              :value="seam.id"
+              label="seam"
+              :options="seamOptions"
+              @change="(v) => ((chosen = v), (ownWanted = undefined))"
+            />:
+            <MeasureField
+              :value="wanted"
+              label="thickness wanted along the seam"
+              sort="thickness"
+              :least="0.3"
+              :most="20"
+              :step="0.1"
+              @change="(v) => (ownWanted = v)"
+            />; it is {{ print(seam.thickest) }} now.
+          </p>
+          <SkiveProposals ref="proposals" v-model:shown="shown" :sought="sought" />
+        </template>
+        <p v-else class="quiet">Nothing is sewn yet, so there is no seam to bring down.</p>
+        <p v-for="f in found" :key="f.key" class="finding" :class="f.rank">
+          <strong>{{ f.rank === 'stop' ? 'Stop' : f.rank === 'look' ? 'Look' : 'Tip' }}</strong>
+          {{ sayFinding(f, settings.unit).what }}
+          <RouterLink :to="{ name: 'draft', params: { id }, query: { finding: f.key } }"
+            >What can be done</RouterLink
+          >
+        </p>
+      </template>
+    </aside>
+  </div>
+</template>
+
+<style scoped>
+.relief {
+  flex: 1;
+  min-height: 0;
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 340px;
+}
+.ground {
+  background: var(--surface);
+  padding: 16px 28px;
+  overflow-y: auto;
+  min-width: 0;
+}
+.side {
+  border-left: 1px solid var(--hairline);
+  background: var(--ground);
+  padding: 14px 18px;
+  overflow-y: auto;
+}
+h1 {
+  font-size: 20px;
+  margin-bottom: 8px;
+}
+h1::first-letter {
+  text-transform: uppercase;
+}
+h2 {
+  font-size: 15px;
+  margin: 12px 0 4px;
+}
+.sentence {
+  margin: 0 0 8px;
+  line-height: 1.7;
+}
+.big {
+  font-size: 21px;
+}
+.wanted {
+  border-top: 1px solid var(--hairline);
+  padding-top: 8px;
+  margin-top: 8px;
+}
+.finding {
+  border-left: 4px solid var(--gorse-mark);
+  padding-left: 10px;
+  margin: 10px 0 0;
+}
+.finding.stop {
+  border-color: var(--rowan);
+}
+</style>

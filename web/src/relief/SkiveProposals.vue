@@ -1,0 +1,159 @@
+<script setup lang="ts">
+import { computed, toRef } from 'vue'
+import { type Edit, printWeight } from '@drumlin/core'
+import { useSettings } from '../app/settings.js'
+import { useJob } from '../job/job.js'
+import { type Sought, useProposals } from './proposals.js'
+
+const props = defineProps<{ sought: Sought }>()
+const shown = defineModel<boolean>('shown', { required: true })
+const job = useJob()
+const settings = useSettings()
+const { proposal, ways, seeking, failed, stop } = useProposals(toRef(props, 'sought'))
+defineExpose({ proposal })
+
+const print = (mm: number): string => printWeight(mm, settings.unit)
+const minutes = computed(() => proposal.value?.skives.reduce((sum, s) => sum + s.minutes, 0) ?? 0)
+const NUMBERS = ['No', 'One', 'Two', 'Three', 'Four', 'Five', 'Six', 'Seven', 'Eight', 'Nine']
+const counted = (n: number): string => `${NUMBERS[n] ?? n} ${n === 1 ? 'skive' : 'skives'}`
+
+function look(edit: Edit | undefined): void {
+  shown.value = !shown.value
+  job.preview = shown.value ? edit : undefined
+}
+function take(edit: Edit): void {
+  shown.value = false
+  job.edit(edit)
+}
+const trying = (edit: Edit): boolean => job.preview === edit
+</script>
+
+<template>
+  <section aria-label="Ways to get there" data-proposals>
+    <p v-if="seeking" role="status" class="quiet">
+      {{ seeking === 'skives' ? 'Looking for skives …' : 'Trying what else would help …' }}
+      <button class="plain link" @click="stop">Stop</button>
+    </p>
+    <p v-if="failed" role="alert" class="failed">That could not be worked out: {{ failed }}</p>
+    <template v-if="proposal">
+      <p v-if="proposal.skives.length === 0 && proposal.reachable" data-reached>
+        It is {{ print(proposal.now) }} at most: nothing has to be skived.
+      </p>
+      <template v-else-if="proposal.skives.length > 0">
+        <p v-if="proposal.reachable" data-reached>
+          {{ counted(proposal.skives.length) }} {{ proposal.skives.length === 1 ? 'reaches' : 'reach' }} it,
+          {{ Math.round(minutes) }} min in all:
+        </p>
+        <p v-else class="short" data-reached>
+          Skiving alone comes to <strong>{{ print(proposal.reached) }}</strong>, each leather as thin as it
+          bears under a stitch:
+        </p>
+        <ul class="skives figure">
+          <li v-for="s in proposal.skives" :key="s.key">
+            <span>{{ s.name }}</span>
+            <span class="right"
+              >{{ print(s.from).replace(/ mm$/, '') }} → {{ print(s.to).replace(/ mm$/, '') }}</span
+            >
+            <span class="right quiet">{{ Math.round(s.minutes) }} min</span>
+          </li>
+        </ul>
+        <p class="row">
+          <button class="act" :aria-pressed="shown" @click="look(proposal.edit)">
+            {{ shown ? 'As it was' : 'Show on the map' }}
+          </button>
+          <button v-if="proposal.edit" class="act main" @click="take(proposal.edit)">
+            Take {{ proposal.skives.length === 1 ? 'it' : 'them all' }}
+          </button>
+        </p>
+      </template>
+      <p v-else class="short" data-reached>Nothing under this seam can be skived.</p>
+    </template>
+    <template v-if="ways && ways.length > 0">
+      <h2>Or</h2>
+      <ul class="ways">
+        <li v-for="w in ways.slice(0, 8)" :key="w.label">
+          <span>
+            {{ w.label }} <strong class="figure">−{{ print(w.saves).replace(/ mm$/, '') }}</strong>
+            <span v-if="w.enough" class="quiet"> reaches it</span>
+          </span>
+          <span class="row">
+            <button
+              class="act small"
+              :aria-pressed="trying(w.edit)"
+              @click="job.preview = trying(w.edit) ? undefined : w.edit"
+            >
+              {{ trying(w.edit) ? 'Leave it' : 'Try it' }}
+            </button>
+            <button v-if="trying(w.edit)" class="act main small" @click="take(w.edit)">Take it</button>
+          </span>
+        </li>
+      </ul>
+    </template>
+    <p v-else-if="ways && proposal && !proposal.reachable" class="quiet">
+      No other single choice makes this seam thinner.
+    </p>
+  </section>
+</template>
+
+<style scoped>
+h2 {
+  font-size: 15px;
+  margin: 10px 0 4px;
+}
+.skives,
+.ways {
+  list-style: none;
+  margin: 0 0 10px;
+  padding: 0;
+}
+.skives {
+  background: var(--working);
+  border-left: 3px solid var(--hairline);
+  padding: 8px 10px;
+  font-size: 13px;
+}
+.skives li {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto 48px;
+  gap: 8px;
+  padding: 2px 0;
+}
+.right {
+  text-align: right;
+  white-space: nowrap;
+}
+.ways li {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+  gap: 8px;
+  padding: 3px 0;
+  border-bottom: 1px solid var(--hairline);
+  font-size: 14px;
+}
+.row {
+  display: flex;
+  gap: 8px;
+  margin: 0;
+}
+.small {
+  min-height: 26px;
+  padding: 1px 8px;
+  font-size: 14px;
+  white-space: nowrap;
+}
+.short {
+  border-left: 4px solid var(--gorse-mark);
+  padding-left: 10px;
+}
+.failed {
+  color: var(--rowan);
+}
+.link {
+  color: var(--loch);
+  text-decoration: underline;
+}
+p {
+  margin: 0 0 10px;
+}
+</style>

@@ -1,0 +1,250 @@
+<script setup lang="ts">
+import { computed, ref, useTemplateRef, watch } from 'vue'
+import {
+  type LaidUp,
+  type Path,
+  type Point,
+  type Survey,
+  layersAt,
+  pathData,
+  printWeight,
+} from '@drumlin/core'
+import { useSettings } from '../app/settings.js'
+import { arrowStep } from '../sheet/arrows.js'
+import { bandColour, bandCount, bandOf, inkOn } from './ramp.js'
+
+const props = defineProps<{ survey: Survey; work: LaidUp; areas: readonly Path[] }>()
+const settings = useSettings()
+const canvas = useTemplateRef<HTMLCanvasElement>('canvas')
+const thickest = computed(() => props.survey.spots[0]!)
+const interval = computed(() => props.survey.asked.interval)
+const bands = computed(() => bandCount(thickest.value.height, interval.value))
+const box = computed(() => {
+  const { left, top, step, columns, rows } = props.survey.map
+  return { left, top, width: columns * step, height: rows * step }
+})
+const print = (mm: number): string => printWeight(mm, settings.unit).replace(/ mm$/, '')
+/** A screen pixel in mm when the map is some 760 pixels wide. */
+const pixel = computed(() => Math.max(box.value.width / 760, box.value.height / 400))
+
+watch(
+  () => [props.survey, canvas.value] as const,
+  ([{ map }, element]) => {
+    const pen = element?.getContext('2d')
+    if (!element || !pen) return
+    element.width = map.columns
+    element.height = map.rows
+    const image = pen.createImageData(map.columns, map.rows)
+    const colours = Array.from({ length: bands.value }, (_, i) => {
+      const hex = bandColour(i, bands.value)
+      return [1, 3, 5].map((at) => Number.parseInt(hex.slice(at, at + 2), 16))
+    })
+    map.heights.forEach((height, i) => {
+      if (height <= 0) return
+      const [r, g, b] = colours[Math.min(bands.value - 1, bandOf(height, interval.value))]!
+      image.data.set([r!, g!, b!, 255], i * 4)
+    })
+    pen.putImageData(image, 0, 0)
+  },
+  { immediate: true, flush: 'post' },
+)
+
+const lines = computed(() =>
+  props.survey.contours.map(({ level, points }) => ({
+    level,
+    whole: Math.abs(level / (2 * interval.value) - Math.round(level / (2 * interval.value))) < 1e-6,
+    d: `M${points.map((p) => `${p.x.toFixed(2)} ${p.y.toFixed(2)}`).join('L')}Z`,
+  })),
+)
+const spots = computed(() =>
+  props.survey.spots.map((s) => ({
+    ...s,
+    text: print(s.height),
+    ink: inkOn(bandOf(s.height, interval.value), bands.value),
+    // Near the right border the figure stands on the other side of its dot.
+    left: s.at.x > box.value.left + box.value.width - 40 * pixel.value,
+  })),
+)
+
+/** The place that is read, in mm of the laid-up work. */
+const place = ref<Point>()
+const reading = computed(() => {
+  const at = place.value
+  if (!at) return undefined
+  const layers = layersAt(props.work, at, props.survey.asked.contents)
+  const total = layers.reduce((sum, l) => sum + l.thickness, 0)
+  return { at, total, layers: layers.map((l) => `${l.laid.sheet.name} ${print(l.thickness)}`).toReversed() }
+})
+watch(
+  () => props.survey.asked.state,
+  () => (place.value = undefined),
+)
+
+function pointed(event: PointerEvent): void {
+  const frame = (event.currentTarget as HTMLElement).getBoundingClientRect()
+  place.value = {
+    x: box.value.left + ((event.clientX - frame.left) / frame.width) * box.value.width,
+    y: box.value.top + ((event.clientY - frame.top) / frame.height) * box.value.height,
+  }
+}
+function pressed(event: KeyboardEvent): void {
+  if (event.key === 'Escape') place.value = undefined
+  const step = arrowStep(event)
+  if (!step) return
+  event.preventDefault()
+  const { left, top, width, height } = box.value
+  const from = place.value ?? thickest.value.at
+  place.value = {
+    x: Math.min(left + width, Math.max(left, from.x + step.x)),
+    y: Math.min(top + height, Math.max(top, from.y + step.y)),
+  }
+}
+</script>
+
+<template>
+  <div class="whole">
+    <div class="legend" aria-hidden="true">
+      <span v-for="i in bands" :key="i" class="swatch">
+        <span class="figure">{{ print((i - 1) * interval) }}</span>
+        <span class="colour" :style="{ background: bandColour(i - 1, bands) }" />
+      </span>
+      <span class="quiet said"
+        >{{ settings.unit === 'mm' ? 'mm' : 'oz' }} · contour every {{ print(interval) }}</span
+      >
+    </div>
+    <div
+      class="map"
+      tabindex="0"
+      role="group"
+      aria-roledescription="thickness map"
+      :aria-label="`Thickness map, at most ${printWeight(thickest.height, settings.unit)}; arrow keys read a place`"
+      :style="{
+        aspectRatio: `${box.width} / ${box.height}`,
+        maxWidth: `${(400 * box.width) / box.height}px`,
+      }"
+      @pointermove="pointed"
+      @pointerdown="pointed"
+      @keydown="pressed"
+    >
+      <canvas ref="canvas" />
+      <svg :viewBox="`${box.left} ${box.top} ${box.width} ${box.height}`" aria-hidden="true">
+        <path
+          v-for="(line, i) in lines"
+          :key="i"
+          :d="line.d"
+          class="contour"
+          :class="{ whole: line.whole }"
+          :stroke-width="(line.whole ? 1.4 : 0.7) * pixel"
+        />
+        <path
+          v-for="(area, i) in areas"
+          :key="`a${i}`"
+          :d="pathData(area)"
+          class="area"
+          :stroke-width="2 * pixel"
+        />
+        <g v-for="(s, i) in spots" :key="`s${i}`" :fill="s.ink">
+          <path
+            v-if="s.thickest"
+            :d="`M${s.at.x} ${s.at.y - 8 * pixel}l${8 * pixel} ${13 * pixel}h${-16 * pixel}Z`"
+            fill="none"
+            :stroke="s.ink"
+            :stroke-width="2 * pixel"
+          />
+          <circle v-else :cx="s.at.x" :cy="s.at.y" :r="2.2 * pixel" />
+          <text
+            :x="s.at.x + (s.left ? -1 : 1) * (s.thickest ? 12 : 6) * pixel"
+            :y="s.at.y + 5 * pixel"
+            :font-size="13 * pixel"
+            :text-anchor="s.left ? 'end' : 'start'"
+          >
+            {{ s.text }}
+          </text>
+        </g>
+        <g v-if="reading" class="cross" :stroke-width="1.5 * pixel">
+          <circle :cx="reading.at.x" :cy="reading.at.y" :r="7 * pixel" />
+          <path
+            :d="`M${reading.at.x - 12 * pixel} ${reading.at.y}h${24 * pixel}M${reading.at.x} ${reading.at.y - 12 * pixel}v${24 * pixel}`"
+          />
+        </g>
+      </svg>
+    </div>
+    <p class="reading" role="status" data-reading>
+      <template v-if="reading">
+        <strong class="figure">{{ printWeight(reading.total, settings.unit) }}</strong>
+        <span v-if="reading.layers.length > 0"> from the top: {{ reading.layers.join(' · ') }}</span>
+        <span v-else class="quiet"> nothing lies here</span>
+      </template>
+      <span v-else class="quiet"
+        >Point at the map, or give it the focus and use the arrow keys, to read any place.</span
+      >
+    </p>
+  </div>
+</template>
+
+<style scoped>
+.whole {
+  min-width: 0;
+}
+.legend {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: flex-end;
+  margin-bottom: 10px;
+  font-size: 12px;
+}
+.swatch {
+  display: flex;
+  flex-direction: column;
+  width: 30px;
+}
+.colour {
+  height: 12px;
+  border: 1px solid color-mix(in srgb, var(--ink) 25%, transparent);
+  border-left-width: 0;
+}
+.said {
+  margin-left: 14px;
+  font-size: 13px;
+}
+.map {
+  position: relative;
+  width: 100%;
+  cursor: crosshair;
+  touch-action: none;
+  background: #fbfbf7;
+}
+canvas,
+svg {
+  position: absolute;
+  inset: 0;
+  width: 100%;
+  height: 100%;
+}
+.contour {
+  fill: none;
+  stroke: #1f2d33;
+  stroke-opacity: 0.45;
+}
+.contour.whole {
+  stroke-opacity: 0.85;
+}
+.area {
+  fill: #7a4e7e;
+  fill-opacity: 0.28;
+  stroke: #7a4e7e;
+}
+text {
+  font-family: var(--mono);
+  font-weight: 600;
+}
+.cross {
+  fill: none;
+  stroke: #7a4e7e;
+}
+.reading {
+  margin: 8px 0 0;
+  min-height: 24px;
+  font-size: 14px;
+}
+</style>

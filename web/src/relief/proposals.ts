@@ -1,0 +1,58 @@
+import { type Ref, ref, shallowRef, watch } from 'vue'
+import type { Design, OtherWay, SkiveProposal } from '@drumlin/core'
+import { useReliefBench, wasStopped } from './bench.js'
+
+/** What is looked for: a thickness along some runs of a design. */
+export interface Sought {
+  readonly design: Design
+  readonly runs: readonly string[]
+  readonly wanted: number
+}
+
+/** How long the hand rests before ways are sought, ms. */
+const CALM = 250
+
+/** Skives that reach a thickness, and what else would help; sought anew whenever the question changes. */
+export function useProposals(sought: Ref<Sought | undefined>) {
+  const bench = useReliefBench()
+  const proposal = shallowRef<SkiveProposal>()
+  const ways = shallowRef<readonly OtherWay[]>()
+  const seeking = ref<'skives' | 'ways'>()
+  const failed = ref('')
+  let resting: ReturnType<typeof setTimeout> | undefined
+
+  async function seek({ design, runs, wanted }: Sought): Promise<void> {
+    failed.value = ''
+    try {
+      seeking.value = 'skives'
+      proposal.value = await bench.skives(design, runs, wanted)
+      seeking.value = 'ways'
+      ways.value = await bench.ways(design, runs, wanted)
+      seeking.value = undefined
+    } catch (error) {
+      // Stopped by the next question, or by the maker: either way nothing is wrong.
+      if (!wasStopped(error)) {
+        failed.value = error instanceof Error ? error.message : String(error)
+        seeking.value = undefined
+      }
+    }
+  }
+  watch(
+    sought,
+    (now) => {
+      clearTimeout(resting)
+      bench.stop()
+      proposal.value = undefined
+      ways.value = undefined
+      seeking.value = now ? 'skives' : undefined
+      if (now) resting = setTimeout(() => void seek(now), CALM)
+    },
+    { immediate: true },
+  )
+  function stop(): void {
+    clearTimeout(resting)
+    bench.stop()
+    seeking.value = undefined
+  }
+  return { proposal, ways, seeking, failed, stop }
+}

@@ -1,0 +1,271 @@
+<script setup lang="ts">
+import { computed, ref, shallowRef, watch } from 'vue'
+import { type Figures, type Finding, fieldsOf, printLength, printWeight } from '@drumlin/core'
+import { useRouter } from 'vue-router'
+import { useSettings } from '../app/settings.js'
+import { useJob } from '../job/job.js'
+import { useReliefBench, wasStopped } from '../relief/bench.js'
+import VariantColumn from './VariantColumn.vue'
+import { NOTHING_CHANGED, type Row, type Variant, changedFields, variantOf } from './variants.js'
+
+const props = defineProps<{ id: string }>()
+const job = useJob()
+const settings = useSettings()
+const router = useRouter()
+const bench = useReliefBench()
+const base = computed(() => job.settled!.design)
+const kind = computed(() => job.settled!.kind)
+
+/** The first is the work as it stands; up to two beside it. */
+const MOST = 2
+const variants = shallowRef<readonly Variant[]>([first('B')])
+function first(name: string): Variant {
+  const field = fieldsOf(kind.value).find((f) => f.id === 'school' || f.id === 'folds' || f.type === 'choice')
+  if (!field || field.type !== 'choice' || field.path[0] !== 'params') return { name, edit: NOTHING_CHANGED }
+  const other = field.choices.find((c) => c.value !== base.value.params[field.id])
+  return { name, edit: { name: 'as it is', changes: [{ path: field.path, value: other!.value }] } }
+}
+const add = (): void => void (variants.value = [...variants.value, { name: 'C', edit: NOTHING_CHANGED }])
+const remove = (i: number): void => void (variants.value = variants.value.filter((_, k) => k !== i))
+const change = (i: number, to: Variant): void =>
+  void (variants.value = variants.value.map((v, k) => (k === i ? to : v)))
+
+/** Every setting that some variant changes: the first column says how it is now. */
+const shownFields = computed(() =>
+  fieldsOf(kind.value).filter((f) =>
+    variants.value.some((v) => changedFields({ kind: kind.value }, v).includes(f)),
+  ),
+)
+
+interface Answer {
+  readonly figures: Figures
+  readonly findings: readonly Finding[]
+}
+const answers = shallowRef<readonly (Answer | undefined)[]>([])
+const failed = ref('')
+let asked = 0
+watch(
+  [base, variants],
+  async ([design, all]) => {
+    asked += 1
+    const number = asked
+    const designs = [design, ...all.map((v) => variantOf(design, v))]
+    const got: (Answer | undefined)[] = designs.map(() => undefined)
+    try {
+      for (const [i, one] of designs.entries()) {
+        got[i] = await bench.figures(one)
+        if (number !== asked) return
+        answers.value = [...got]
+      }
+      failed.value = ''
+    } catch (error) {
+      if (!wasStopped(error)) failed.value = error instanceof Error ? error.message : String(error)
+    }
+  },
+  { immediate: true },
+)
+
+const mm = (v: number): string => printLength(v, settings.unit)
+const time = (minutes: number): string =>
+  `${Math.floor(minutes / 60)} h ${String(Math.round(minutes % 60)).padStart(2, '0')}`
+const ROWS: readonly Row[] = [
+  { label: 'Width as carried', of: (f) => f.width, say: mm },
+  { label: 'Height as carried', of: (f) => f.height, say: mm },
+  { label: 'Thick, empty', of: (f) => f.empty, say: (v) => printWeight(v, settings.unit) },
+  { label: 'Thick, full', of: (f) => f.full, say: (v) => printWeight(v, settings.unit) },
+  { label: 'Thickest seam', of: (f) => f.thickest, say: (v) => printWeight(v, settings.unit) },
+  { label: 'Leather', of: (f) => f.area / 10000, say: (v) => `${v.toFixed(1)} dm²` },
+  { label: 'Weight', of: (f) => f.weight.value, say: (v) => `${Math.round(v)} g` },
+  { label: 'Pieces', of: (f) => f.pieces, say: String },
+  { label: 'Holes', of: (f) => f.holes, say: String },
+  { label: 'Thread', of: (f) => f.thread / 1000, say: (v) => `${v.toFixed(1)} m` },
+  { label: 'Time at the bench', of: (f) => f.time.total.value, say: time },
+]
+function difference(row: Row, i: number): string {
+  const [from, to] = [answers.value[0], answers.value[i]]
+  if (i === 0 || !from || !to) return ''
+  const by = row.of(to.figures) - row.of(from.figures)
+  const said = row.say(Math.abs(by))
+  return said === row.say(0) ? 'the same' : `${by > 0 ? '+' : '−'}${said}`
+}
+const troubles = (i: number): string => {
+  const found = answers.value[i]?.findings
+  if (!found) return ''
+  const stops = found.filter((f) => f.rank === 'stop').length
+  const looks = found.filter((f) => f.rank === 'look').length
+  if (stops + looks === 0) return 'nothing to look at'
+  return [stops > 0 ? `${stops} stop` : '', looks > 0 ? `${looks} to look at` : ''].filter(Boolean).join(', ')
+}
+
+async function take(i: number): Promise<void> {
+  const variant = variants.value[i]!
+  const names = changedFields({ kind: kind.value }, variant).map((f) => f.label)
+  const refused = job.edit({ ...variant.edit, name: `take ${variant.name}: ${names.join(', ')}` })
+  if (refused) failed.value = `${refused.where}: ${refused.why}`
+  else await router.push({ name: 'draft', params: { id: props.id } })
+}
+</script>
+
+<template>
+  <div class="whatif">
+    <header class="head">
+      <h1>What if</h1>
+      <p class="quiet">
+        The same work made otherwise, side by side. Nothing is changed until you take one; undo brings the
+        other back.
+      </p>
+      <button class="act" :disabled="variants.length >= MOST" @click="add">Put another beside it</button>
+    </header>
+    <p v-if="failed" role="alert" class="failed">{{ failed }}</p>
+    <table>
+      <thead>
+        <tr>
+          <td class="corner" />
+          <th scope="col">As it is</th>
+          <th v-for="(v, i) in variants" :key="v.name" scope="col">
+            {{ v.name }}
+            <button
+              v-if="i > 0"
+              class="plain quiet away"
+              :aria-label="`Take ${v.name} away`"
+              @click="remove(i)"
+            >
+              take away
+            </button>
+          </th>
+        </tr>
+        <tr class="settings">
+          <th scope="row">Made so</th>
+          <td>
+            <p v-for="f in shownFields" :key="f.id" class="is">
+              <span class="quiet">{{ f.label }}</span>
+              {{
+                f.type === 'choice'
+                  ? f.choices.find((c) => c.value === base.params[f.id])?.label
+                  : f.type === 'leather'
+                    ? `${base.leathers[f.role]?.name}, ${printWeight(base.leathers[f.role]?.thickness ?? 0, settings.unit)}`
+                    : f.type === 'length'
+                      ? mm(base.params[f.id] as number)
+                      : (base.params[f.id] ?? 'as it is')
+              }}
+            </p>
+          </td>
+          <td v-for="(v, i) in variants" :key="v.name">
+            <VariantColumn :model-value="v" :base="base" @update:model-value="(to) => change(i, to)" />
+          </td>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="row in ROWS" :key="row.label">
+          <th scope="row">{{ row.label }}</th>
+          <td v-for="i in variants.length + 1" :key="i" class="figure" :data-figure="`${row.label} ${i}`">
+            <template v-if="answers[i - 1]">
+              {{ row.say(row.of(answers[i - 1]!.figures)) }}
+              <span class="by" :class="{ same: difference(row, i - 1) === 'the same' }">{{
+                difference(row, i - 1)
+              }}</span>
+            </template>
+            <span v-else class="quiet">…</span>
+          </td>
+        </tr>
+        <tr>
+          <th scope="row">Carries</th>
+          <td v-for="i in variants.length + 1" :key="i">{{ answers[i - 1]?.figures.carries.join(', ') }}</td>
+        </tr>
+        <tr>
+          <th scope="row">Findings</th>
+          <td v-for="i in variants.length + 1" :key="i">{{ troubles(i - 1) }}</td>
+        </tr>
+      </tbody>
+      <tfoot>
+        <tr>
+          <td />
+          <td class="quiet">on the bench</td>
+          <td v-for="(v, i) in variants" :key="v.name">
+            <button
+              class="act main"
+              :disabled="v.edit.changes.length === 0"
+              :aria-label="`Take ${v.name}`"
+              @click="take(i)"
+            >
+              Take {{ v.name }}
+            </button>
+          </td>
+        </tr>
+      </tfoot>
+    </table>
+  </div>
+</template>
+
+<style scoped>
+.whatif {
+  flex: 1;
+  min-height: 0;
+  overflow-y: auto;
+  padding: 18px 28px;
+}
+.head {
+  display: flex;
+  align-items: baseline;
+  gap: 18px;
+  margin-bottom: 8px;
+}
+.head p {
+  flex: 1;
+  margin: 0;
+}
+h1 {
+  font-size: 22px;
+}
+table {
+  border-collapse: collapse;
+  width: 100%;
+  table-layout: fixed;
+}
+th,
+td {
+  text-align: left;
+  vertical-align: top;
+  padding: 5px 12px 5px 0;
+  border-bottom: 1px solid var(--hairline);
+}
+thead th {
+  font-size: 16px;
+}
+tbody th,
+.settings th {
+  font-weight: 400;
+  color: var(--quiet);
+}
+.corner {
+  width: 150px;
+}
+.away {
+  font-size: 13px;
+  font-weight: 400;
+  margin-left: 8px;
+  text-decoration: underline;
+}
+td.figure {
+  font-size: 16px;
+}
+.by {
+  color: var(--heather);
+  font-size: 13px;
+  margin-left: 8px;
+}
+.by.same {
+  color: var(--quiet);
+}
+.is {
+  margin: 0 0 6px;
+  font-size: 14px;
+}
+.is .quiet {
+  display: block;
+  font-size: 13px;
+}
+.failed {
+  color: var(--rowan);
+}
+</style>

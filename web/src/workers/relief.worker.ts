@@ -1,0 +1,47 @@
+import {
+  type Asked,
+  type Design,
+  closedThickness,
+  derive,
+  figuresOf,
+  findingsOf,
+  otherWays,
+  overruledFor,
+  proposeSkives,
+  survey,
+  weightOfWork,
+} from '@drumlin/core'
+
+/** What can be asked of this worker; `ask` comes back with the answer. */
+export type ReliefAsked = { readonly ask: number; readonly design: Design } & (
+  | { readonly what: 'survey'; readonly asked: Asked }
+  | { readonly what: 'whole' }
+  | { readonly what: 'skives' | 'ways'; readonly runs: readonly string[]; readonly wanted: number }
+  | { readonly what: 'figures' }
+)
+
+function answer(asked: ReliefAsked) {
+  const derived = derive(asked.design)
+  switch (asked.what) {
+    case 'survey':
+      return survey(derived, asked.asked)
+    case 'whole':
+      return { closed: closedThickness(derived), weight: weightOfWork(derived) }
+    case 'skives':
+      return proposeSkives(derived, asked.runs, asked.wanted)
+    case 'ways':
+      return otherWays(derived, asked.runs, asked.wanted)
+    case 'figures': {
+      const open = findingsOf(derived).filter((f) => overruledFor(derived, f) === undefined)
+      return { figures: figuresOf(derived), findings: open }
+    }
+  }
+}
+
+self.onmessage = ({ data }: MessageEvent<ReliefAsked>) => {
+  try {
+    self.postMessage({ ask: data.ask, answer: answer(data) })
+  } catch (error) {
+    self.postMessage({ ask: data.ask, error: error instanceof Error ? error.message : String(error) })
+  }
+}
