@@ -1,11 +1,11 @@
 import { type Page, expect, test } from '@playwright/test'
 import { readFileSync } from 'node:fs'
-import { accessible, openDemo, readDownload, saved, shownSize, write } from './support.js'
+import { accessible, openDemo, readDownload, saved, shownSize, write, startNew } from './support.js'
 
 /** An empty drawing by hand, started from the shelf. */
 async function startDrawing(page: Page): Promise<void> {
   await page.goto('/')
-  await page.getByRole('button', { name: 'Start a drawing by hand' }).click()
+  await startNew(page, 'Drawing by hand')
   await expect(page.getByRole('heading', { name: 'Nothing is drawn yet' })).toBeVisible()
 }
 const putOnSheet = (page: Page): Promise<void> =>

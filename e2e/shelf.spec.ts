@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs'
 import { expect, test } from '@playwright/test'
-import { BARE, accessible, openDemo, readDownload, saved, shownSize, write } from './support.js'
+import { BARE, accessible, openDemo, readDownload, saved, shownSize, write, startNew } from './support.js'
 
 const demoFile = new URL('../demo/designs/deckhands-fold.drumlin.json', import.meta.url)
 const asFile = (name: string, text: string) => ({
@@ -31,9 +31,9 @@ test('from nothing: a bare shelf, a brief in sentences, the size that comes of i
 
 test('examples are marked, can go and come back, and leave the maker’s own work alone', async ({ page }) => {
   await page.goto('/')
-  await page.getByRole('button', { name: 'Start a bifold wallet' }).click()
+  await startNew(page, 'Bifold wallet')
   await page.getByRole('link', { name: 'Shelf', exact: true }).click()
-  await expect(page.getByText('example', { exact: true })).toHaveCount(2)
+  await expect(page.getByText('example', { exact: true })).toHaveCount(9)
   await accessible(page)
   await page.getByRole('button', { name: 'Remove the examples' }).click()
   await expect(page.getByRole('link', { name: 'Deckhand’s fold' })).toHaveCount(0)

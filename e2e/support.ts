@@ -10,6 +10,12 @@ export async function openDemo(page: Page): Promise<void> {
   await expect(page.getByRole('heading', { level: 1, name: 'Outside' })).toBeVisible()
 }
 
+/** A new job of a kind, from the shelf. */
+export async function startNew(page: Page, kind: string): Promise<void> {
+  await page.getByRole('button', { name: 'Start a new job' }).click()
+  await page.getByLabel('What to make').getByText(kind, { exact: true }).click()
+}
+
 /** Writes into a field as a maker does. */
 export async function write(page: Page, label: string | RegExp, text: string): Promise<void> {
   const field = page.getByRole('textbox', { name: label }).first()

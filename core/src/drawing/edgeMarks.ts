@@ -140,6 +140,7 @@ function windowPath({ at, angle, length, width }: PanelMark & { type: 'window' }
 /** A mark the maker set, save notches, which are drawn like all notches. */
 export function setDrawing(
   mark: Exclude<PanelMark, { type: 'notch' | 'centre' }>,
+  all: readonly PanelMark[],
   unit: LengthUnit,
 ): Drawn[] {
   switch (mark.type) {
@@ -153,17 +154,21 @@ export function setDrawing(
           TYPE,
         ),
       ]
-    case 'hole':
+    case 'hole': {
+      // A row of holes of one size says it once, at the first.
+      const alike = all.filter((m) => m.type === 'hole' && m.punch === mark.punch)
+      if (alike[0] !== mark) return holeDrawing(mark.at, mark.punch)
       return [
         ...holeDrawing(mark.at, mark.punch),
         text(
           'marks',
           { x: mark.at.x + mark.punch / 2 + 1.6, y: mark.at.y - 1 },
-          printLength(mark.punch, unit),
+          `${alike.length > 1 ? `${alike.length} × ` : ''}${printLength(mark.punch, unit)}`,
           TYPE,
           'start',
         ),
       ]
+    }
     case 'text':
       return [text('marks', mark.at, mark.text, 3.2)]
     case 'up':

@@ -90,7 +90,7 @@ function markDrawing(mark: Mark, piece: Piece, unit: LengthUnit): Drawn[] {
 function setMarkDrawing(mark: PanelMark, piece: Piece, unit: LengthUnit): Drawn[] {
   if (mark.type === 'notch' || mark.type === 'centre')
     return notchDrawing(mark.at, mark.angle, mark.letters, piece)
-  return setDrawing(mark, unit)
+  return setDrawing(mark, piece.panel.marks ?? [], unit)
 }
 
 /** A long dash with a pair of facing chevrons at each end, hill or valley written beside it. */
@@ -197,20 +197,33 @@ function labelSpot(piece: Piece): Spot {
   return { at, grainY: at.y + 17, scale }
 }
 
+/** A narrow upright piece carries its label along it, read from the right. */
+function isUpright(piece: Piece): boolean {
+  const box = pathBox(piece.cut)
+  return boxWidth(box) < 45 && boxHeight(box) > 1.5 * boxWidth(box)
+}
+
 function labelDrawing(piece: Piece, job: JobName, unit: LengthUnit): Drawn[] {
-  const { at, scale } = labelSpot(piece)
   const lines = pieceLabel(piece, job, unit)
+  const upright = isUpright(piece)
+  const spot = labelSpot(piece)
+  const box = pathBox(piece.cut)
+  const room = boxWidth(box) / (lines.length * TYPE.line * 1.45 + TYPE.name)
+  const scale = upright ? Math.min(1, boxHeight(box) / 55, room) : spot.scale
   const [name, line] = [TYPE.name * scale, TYPE.line * scale]
-  return lines.map((words, i) =>
-    text(
+  const { x, y } = upright ? boxCentre(box) : spot.at
+  return lines.map((words, i) => {
+    const down = -6 * scale + i * line * 1.45 + (i === 0 ? 0 : name * 0.25)
+    return text(
       'label',
-      { x: at.x, y: at.y - 6 * scale + i * line * 1.45 + (i === 0 ? 0 : name * 0.25) },
+      upright ? { x: x + down, y } : { x, y: y + down },
       words,
       i === 0 ? name : line,
       'middle',
       i === 0,
-    ),
-  )
+      upright ? -Math.PI / 2 : 0,
+    )
+  })
 }
 
 /** The same drawing somewhere else on the sheet. */

@@ -76,7 +76,11 @@ export function benchTime({ master, edges, runs }: Made, reckon: Reckon): BenchT
     inputs: Parameters<Reckon>[1],
     minutes: number,
   ): Reckoned =>
-    reckon({ key: `time.${key}`, label, formula, source: '§17', quantity: 'count' }, inputs, () => minutes)
+    reckon(
+      { key: `time.${key}`, label, formula, source: '§17', quantity: 'count', measured: true },
+      inputs,
+      () => minutes,
+    )
   const parts = edges.filter((w) => w.panel.role !== 'guide')
   const pieces = sum(parts.map((w) => w.panel.count))
   const round = sum(parts.map((w) => w.panel.count * pathLength(w.cut)))

@@ -52,6 +52,7 @@ export function weightOf({ edges, runs, leathers, thread }: Weighed, reckon: Rec
       formula: '{leather} leather + {sewn} m thread × {tex} tex / 1000',
       source: '§16',
       quantity: 'count',
+      measured: true,
     },
     {
       leather: given('leather', leather, 'count'),

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { type Derived, SEWING_SENTENCES, printWeight } from '@drumlin/core'
+import { type Derived, SEWING_SENTENCES, printWeight, sewingOrder } from '@drumlin/core'
 import { useSettings } from '../app/settings.js'
 import SentenceLine from '../sentence/SentenceLine.vue'
 import WorkingBox from '../sentence/WorkingBox.vue'
@@ -8,14 +8,22 @@ import WorkingBox from '../sentence/WorkingBox.vue'
 /** The runs that go through a piece, with holes, thickness and thread. */
 const props = defineProps<{ derived: Derived; pieceId: string }>()
 const settings = useSettings()
+/** All runs in an order in which each can still be reached. */
+const order = computed(() => {
+  const { order: ready, stuck } = sewingOrder(props.derived.runs, props.derived.works)
+  return [...ready, ...stuck]
+})
+const before = (id: string): readonly string[] => order.value.find((c) => c.run.join.id === id)?.by ?? []
 const runs = computed(() =>
-  props.derived.runs.filter((r) =>
-    r.join.through.some((id) =>
-      props.derived.works[0]?.sheets.some(
-        (s) => s.sheet.id === id && s.sheet.type === 'panel' && s.sheet.panelId === props.pieceId,
+  order.value
+    .map((c) => c.run)
+    .filter((r) =>
+      r.join.through.some((id) =>
+        props.derived.works[0]?.sheets.some(
+          (s) => s.sheet.id === id && s.sheet.type === 'panel' && s.sheet.panelId === props.pieceId,
+        ),
       ),
     ),
-  ),
 )
 const total = computed(() =>
   runs.value.reduce(
@@ -29,6 +37,7 @@ const total = computed(() =>
   <details class="more">
     <summary>Sewing</summary>
     <SentenceLine v-for="s in SEWING_SENTENCES" :key="s" :sentence="s" />
+    <p v-if="runs.length > 1" class="quiet">In the order they can be reached:</p>
     <table v-if="runs.length > 0">
       <thead>
         <tr>
@@ -40,7 +49,13 @@ const total = computed(() =>
       </thead>
       <tbody>
         <tr v-for="r in runs" :key="r.join.id">
-          <th scope="row">{{ r.join.name }}</th>
+          <th scope="row">
+            {{ r.join.name }}
+            <span v-if="before(r.join.id).length > 0" class="before quiet"
+              >before {{ before(r.join.id).join(', ') }}
+              {{ before(r.join.id).length > 1 ? 'cover' : 'covers' }} it</span
+            >
+          </th>
           <td class="figure">{{ r.holes.length }}</td>
           <td class="figure">{{ printWeight(r.thickest, settings.unit) }}</td>
           <td class="figure">{{ (r.thread.value / 1000).toFixed(2) }} m</td>
@@ -82,6 +97,9 @@ th {
 thead th,
 tfoot th {
   font-weight: 650;
+}
+.before {
+  display: block;
 }
 td {
   text-align: right;

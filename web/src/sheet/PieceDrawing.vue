@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { type Piece, pathData, pieceDrawing } from '@drumlin/core'
+import { type Piece, pathBox, pathData, pieceDrawing } from '@drumlin/core'
 import { useSettings } from '../app/settings.js'
 import { gathered } from './paths.js'
 
@@ -16,13 +16,20 @@ const drawn = computed(() => gathered(pieceDrawing(props.piece, props.job, setti
 const words = computed(() => {
   const { pixel } = props
   if (pixel === undefined) return drawn.value.texts
-  const label = drawn.value.texts.filter((t) => t.layer === 'label').slice(0, 3)
+  const step = Math.max(4.4, 16 * pixel)
+  const named = drawn.value.texts.filter((t) => t.layer === 'label')
+  const upright = named.length > 0 && named[0]!.angle !== 0
+  const box = pathBox(props.piece.cut)
+  const room = Math.floor((upright ? box.right - box.left : box.bottom - box.top) / step)
+  const label = named.slice(0, Math.min(3, Math.max(1, room)))
   const rest = drawn.value.texts
     .filter((t) => t.layer !== 'label')
     .map((t) => ({ ...t, size: Math.max(t.size, 10.5 * pixel) }))
   const lines = label.map((t, i) => ({
     ...t,
-    at: { x: t.at.x, y: label[0]!.at.y + i * Math.max(4.4, 16 * pixel) },
+    at: upright
+      ? { x: (box.left + box.right) / 2 + (i - (label.length - 1) / 2 + 0.3) * step, y: t.at.y }
+      : { x: t.at.x, y: label[0]!.at.y + i * step },
     size: Math.max(t.size, (i === 0 ? 14 : 12) * pixel),
   }))
   return [...rest.filter((t) => t.layer !== 'grain'), ...lines]

@@ -112,7 +112,7 @@ function sizesOf(p: HolderParams, materials: Materials, reckon: Reckon): Sizes {
   const extra = size(
     'extra',
     'taken up by both walls',
-    '2 × {deep} − 0.43 × ({edge} edge + {foot} at the foot) + π × (2 × {k} − 1) × {t}',
+    '2 × {deep} − 2 × 0.43 × ({edge} edge + {foot} at the foot) + π × (2 × {k} − 1) × {t}',
     '§11',
     {
       deep: given('deep', p.deep),
