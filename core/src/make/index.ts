@@ -1,2 +1,2 @@
-export { PACE, skiveMinutes } from './pace.js'
+export { skiveMinutes } from './pace.js'
 export { type BenchTime, type Made, bandLength, benchTime } from './time.js'

@@ -8,6 +8,7 @@ import ChoiceField from '../sentence/ChoiceField.vue'
 import MeasureField from '../sentence/MeasureField.vue'
 import WorkingBox from '../sentence/WorkingBox.vue'
 import { useReliefBench, wasStopped } from './bench.js'
+import { type Seam, seamsOf } from './seams.js'
 import SeamGraph from './SeamGraph.vue'
 import SkiveProposals from './SkiveProposals.vue'
 import ThicknessMap from './ThicknessMap.vue'
@@ -67,31 +68,12 @@ async function look(): Promise<void> {
 watch([derived, state, contents, interval], () => void look(), { immediate: true })
 onBeforeUnmount(() => (job.preview = undefined))
 
-/** Seams that belong together stand as one. */
-const seams = computed(() => {
-  const all = settled.value.runs
-  return all.flatMap((run, i) => {
-    const twin = all.findIndex((r) => r.join.id === run.join.twin)
-    if (twin >= 0 && twin < i) return []
-    const runs = twin >= 0 ? [run, all[twin]!] : [run]
-    return [
-      {
-        id: run.join.id,
-        name: twin >= 0 ? (run.join.pairName ?? run.join.name) : run.join.name,
-        runs: runs.map((r) => r.join.id),
-        thickest: Math.max(...runs.map((r) => r.thickest)),
-      },
-    ]
-  })
-})
+const seams = computed(() => seamsOf(settled.value))
 const chosen = ref<string>()
 const seam = computed(
   () =>
     seams.value.find((s) => s.id === chosen.value) ??
-    seams.value.reduce<(typeof seams.value)[number] | undefined>(
-      (a, b) => (a && a.thickest >= b.thickest ? a : b),
-      undefined,
-    ),
+    seams.value.reduce<Seam | undefined>((a, b) => (a && a.thickest >= b.thickest ? a : b), undefined),
 )
 const seamOptions = computed(() =>
   seams.value.map((s) => ({

@@ -6,7 +6,8 @@ import { useSettings } from '../app/settings.js'
 import { useJob } from '../job/job.js'
 import { useReliefBench, wasStopped } from '../relief/bench.js'
 import VariantColumn from './VariantColumn.vue'
-import { NOTHING_CHANGED, type Row, type Variant, changedFields, variantOf } from './variants.js'
+import { type Row, rowsIn, sayDifference } from './rows.js'
+import { NOTHING_CHANGED, type Variant, changedFields, variantOf } from './variants.js'
 
 const props = defineProps<{ id: string }>()
 const job = useJob()
@@ -66,27 +67,10 @@ watch(
 )
 
 const mm = (v: number): string => printLength(v, settings.unit)
-const time = (minutes: number): string =>
-  `${Math.floor(minutes / 60)} h ${String(Math.round(minutes % 60)).padStart(2, '0')}`
-const ROWS: readonly Row[] = [
-  { label: 'Width as carried', of: (f) => f.width, say: mm },
-  { label: 'Height as carried', of: (f) => f.height, say: mm },
-  { label: 'Thick, empty', of: (f) => f.empty, say: (v) => printWeight(v, settings.unit) },
-  { label: 'Thick, full', of: (f) => f.full, say: (v) => printWeight(v, settings.unit) },
-  { label: 'Thickest seam', of: (f) => f.thickest, say: (v) => printWeight(v, settings.unit) },
-  { label: 'Leather', of: (f) => f.area / 10000, say: (v) => `${v.toFixed(1)} dm²` },
-  { label: 'Weight', of: (f) => f.weight.value, say: (v) => `${Math.round(v)} g` },
-  { label: 'Pieces', of: (f) => f.pieces, say: String },
-  { label: 'Holes', of: (f) => f.holes, say: String },
-  { label: 'Thread', of: (f) => f.thread / 1000, say: (v) => `${v.toFixed(1)} m` },
-  { label: 'Time at the bench', of: (f) => f.time.total.value, say: time },
-]
+const rows = computed(() => rowsIn(settings.unit))
 function difference(row: Row, i: number): string {
   const [from, to] = [answers.value[0], answers.value[i]]
-  if (i === 0 || !from || !to) return ''
-  const by = row.of(to.figures) - row.of(from.figures)
-  const said = row.say(Math.abs(by))
-  return said === row.say(0) ? 'the same' : `${by > 0 ? '+' : '−'}${said}`
+  return i > 0 && from && to ? sayDifference(row, from.figures, to.figures) : ''
 }
 const troubles = (i: number): string => {
   const found = answers.value[i]?.findings
@@ -156,7 +140,7 @@ async function take(i: number): Promise<void> {
         </tr>
       </thead>
       <tbody>
-        <tr v-for="row in ROWS" :key="row.label">
+        <tr v-for="row in rows" :key="row.label">
           <th scope="row">{{ row.label }}</th>
           <td v-for="i in variants.length + 1" :key="i" class="figure" :data-figure="`${row.label} ${i}`">
             <template v-if="answers[i - 1]">

@@ -1,4 +1,4 @@
-import type { Change, Derived, Design, Edit, Field, Figures } from '@drumlin/core'
+import type { Change, Derived, Design, Edit, Field } from '@drumlin/core'
 import { applyEdit, fieldsOf, mergedEdits } from '@drumlin/core'
 
 /** One way the work could be made: what is changed of the design as it stands. */
@@ -31,10 +31,3 @@ export const withoutField = (variant: Variant, field: Field): Variant => ({
 /** The settings a variant changes, in the order of the kind. */
 export const changedFields = (derived: Pick<Derived, 'kind'>, variant: Variant): readonly Field[] =>
   fieldsOf(derived.kind).filter((f) => variant.edit.changes.some((c) => samePath(c.path, f.path)))
-
-/** A figure of a variant, compared with that of the first. */
-export interface Row {
-  readonly label: string
-  readonly of: (figures: Figures) => number
-  readonly say: (value: number) => string
-}

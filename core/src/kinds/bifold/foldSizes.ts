@@ -1,4 +1,4 @@
-import { bookFold } from '../../formulas/index.js'
+import { betweenMiddles, bookFold } from '../../formulas/index.js'
 import { CARD, type Leather, NOTE_THICKNESS } from '../../stores/index.js'
 import { type Reckoned, given } from '../../working/index.js'
 import { sizeBy } from '../parts/basics.js'
@@ -86,7 +86,12 @@ export function foldSizes(start: Start): FoldSizes {
         ko: given('k', outer.neutral, 'share'),
         to: given('outer', outer.thickness, 'thickness'),
       },
-      (v) => v.ki * v.ti + v.notes + v.leaves + v.ko * v.to,
+      (v) =>
+        betweenMiddles({
+          inner: { thickness: v.ti, neutral: 1 - v.ki },
+          outer: { thickness: v.to, neutral: v.ko },
+          between: v.notes + v.leaves,
+        }),
     )
     const difference = size(
       `${key}.difference`,

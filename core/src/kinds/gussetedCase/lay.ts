@@ -1,116 +1,18 @@
 import { type Move, STAY, flipAbout, moveThen, point, shift, turn } from '../../geometry/index.js'
-import type { Join, Layup, Panel, PanelMark, Sheet } from '../../master/index.js'
-import { type Materials, leatherOf } from '../kind.js'
-import { type FoldedPanel, foldsOf, stripBend, stripSheet } from '../parts/folding.js'
+import type { Join, Layup, Sheet } from '../../master/index.js'
+import { type FoldedPanel, stripBend, stripSheet } from '../parts/folding.js'
 import { edgeSeam, lineSeam } from '../parts/seams.js'
-import { finishedFate, outlineOf, plainPanel, rectangle, rectangleShape, rimBand } from '../parts/shape.js'
+import { rectangle } from '../parts/shape.js'
 import { clipAt, clipMoved, contentSheet, panelSheet, pileMoved, pileTurnedOver } from '../parts/sheets.js'
-import {
-  type Pile,
-  firstTop,
-  pileJoins,
-  pileSheets,
-  pileSides,
-  slitPanelTop,
-  stackPanels,
-} from '../pockets/index.js'
+import { type Pile, firstTop, pileJoins, pileSheets, pileSides, slitPanelTop } from '../pockets/index.js'
 import type { CaseParams } from './params.js'
 import { BENCH, type CaseSizes } from './sizes.js'
+
+import { backTop } from './panels.js'
 
 type Side = 'left' | 'right'
 const SIDES: readonly Side[] = ['left', 'right']
 const other = (side: Side): Side => (side === 'left' ? 'right' : 'left')
-
-const backTop = (s: CaseSizes): number => s.strips[1]!.from
-const snapMark = (x: number, y: number, punch: number): PanelMark => ({
-  type: 'hole',
-  id: 'snap',
-  at: point(x, y),
-  punch,
-})
-
-export function casePanels(p: CaseParams, s: CaseSizes, materials: Materials): Panel[] {
-  const [w, h] = [s.width.value, s.height.value]
-  const [tb, tg] = ['body', 'gusset'].map((role) => leatherOf(materials, role).thickness)
-  const fate = finishedFate(p.finish, p.trim, (e) => ['left', 'right', 'foot'].includes(e))
-  const front = rectangleShape(w, h, {}, fate)
-  const back = rectangleShape(w, s.bodyLength.value, { topLeft: p.corner, topRight: p.corner }, fate)
-  const half = s.gussetHalf.value
-  const footRise = (s.margin.value * (half - s.margin.value)) / s.gussetHigh.value
-  const gusset = outlineOf(
-    [
-      { x: 0, y: 0, edge: 'top' },
-      { x: 2 * half, y: 0, edge: 'right' },
-      { x: half + s.margin.value, y: s.gussetHigh.value, edge: 'foot' },
-      // Folded flat, the foot lies level: its middle is cut a little higher.
-      { x: half, y: s.gussetHigh.value - footRise, edge: 'foot-2' },
-      { x: half - s.margin.value, y: s.gussetHigh.value, edge: 'left' },
-    ],
-    finishedFate(p.finish, p.trim, (e) => e === 'left' || e === 'right'),
-  )
-  const sides = ['left', 'right', 'foot']
-  const rims = (id: string, name: string, shape: typeof front, t: number) =>
-    sides.flatMap((e) => rimBand(`${id}.rim`, `sides and foot of the ${name}`, shape, [e], t))
-  const snapped = p.closure === 'snap'
-  return [
-    plainPanel({
-      id: 'back',
-      name: 'Back and flap',
-      role: 'body',
-      ...back,
-      folds: foldsOf({ strips: s.strips }, 0, w, 'valley'),
-      bands: rims('back', 'back', back, tb!),
-      marks: snapped ? [snapMark(w / 2, BENCH.snapIn, BENCH.snapCap)] : [],
-      notes: snapped ? ['set the cap of the snap before the front is sewn on'] : [],
-      labelAt: point(w / 2, backTop(s) + h / 2),
-    }),
-    plainPanel({
-      id: 'front',
-      name: 'Front',
-      role: 'body',
-      ...front,
-      bands: rims('front', 'front', front, tb!),
-      marks: snapped ? [snapMark(w / 2, p.flap - BENCH.snapIn, BENCH.snapStud)] : [],
-      notes: snapped ? ['set the stud of the snap before it is sewn'] : [],
-    }),
-    plainPanel({
-      id: 'gusset',
-      name: 'Side gusset',
-      role: 'gusset',
-      count: 2,
-      ...gusset,
-      folds: [
-        {
-          id: 'fold',
-          name: 'fold',
-          from: point(half, 0),
-          to: point(half, s.gussetHigh.value),
-          width: 0,
-          rises: 'valley',
-        },
-      ],
-      bands: ['left', 'right'].flatMap((e) => rimBand('gusset.rim', 'sides of the gusset', gusset, [e], tg!)),
-      grain: Math.PI / 2,
-    }),
-    ...(p.bridge === 'bridge'
-      ? [
-          plainPanel({
-            id: 'bridge',
-            name: 'Bridge support',
-            role: 'gusset',
-            ...rectangleShape(
-              s.bridge.value,
-              BENCH.bridgeWide,
-              {},
-              finishedFate(p.finish, 0, () => false),
-            ),
-            notes: ['finish its edges before it is sewn in; it stands as an arch between its tabs'],
-          }),
-        ]
-      : []),
-    ...(s.stack ? stackPanels(s.stack) : []),
-  ]
-}
 
 /** The pile of pockets in the middle of the back, on its grain side. */
 const pocketLeft = (s: CaseSizes): number => (s.width.value - s.stack!.sizes.pocketWidth.value) / 2

@@ -56,11 +56,3 @@ export const pileTurnedOver = (sheets: readonly Sheet[], over: Move): Sheet[] =>
   pileMoved(sheets, over)
     .reverse()
     .map((s) => (s.type === 'panel' ? { ...s, grainUp: !s.grainUp } : s))
-
-/** Ids of a pile told apart from another pile of the same sheets. */
-export const withSuffix = (sheets: readonly Sheet[], suffix: string): Sheet[] =>
-  sheets.map((s) => ({
-    ...s,
-    id: `${s.id}${suffix}`,
-    ...(s.type === 'panel' && s.turnedOver ? { turnedOver: `${s.turnedOver}${suffix}` } : {}),
-  }))

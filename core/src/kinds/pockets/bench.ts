@@ -1,4 +1,4 @@
-import { CARD, type Leather } from '../../stores/index.js'
+import { CARD } from '../../stores/index.js'
 import type { Stock } from '../../master/index.js'
 import type { PocketParams } from './params.js'
 
@@ -57,13 +57,4 @@ export function edgePieces(p: PocketParams): number {
   if (p.pockets === 0) return 0
   if (p.school === 'overlap') return overlapping(p)
   return p.school === 'lapped' && p.pockets > 1 ? 1.5 : 1
-}
-
-/** Thickness of one pile of pockets without cards where it is thickest, mm. */
-export function pileThickness(p: PocketParams, leather: Leather): number {
-  if (p.school === 'slits')
-    return p.pockets === 0
-      ? 0
-      : leather.thickness + (p.pouch === 'fabric' ? 2 * p.pockets * CLOTH.thickness : 0)
-  return overlapping(p) * leather.thickness
 }

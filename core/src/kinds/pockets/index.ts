@@ -1,4 +1,4 @@
-export { POCKET_BENCH, edgePieces, pileThickness } from './bench.js'
+export { edgePieces } from './bench.js'
 export { pileConcerns, pileFits } from './fits.js'
 export { type Pile, type Side, pileJoins, pileSheets, pileSides, sideGlue } from './lay.js'
 export { stackPanels } from './panels.js'

@@ -3,7 +3,7 @@ import type { Glue, Join, PanelSheet, Sheet } from '../../master/index.js'
 import { CARD } from '../../stores/index.js'
 import { cardOutline, clipAt, contentSheet, panelSheet } from '../parts/sheets.js'
 import { POCKET_BENCH as B } from './bench.js'
-import { pouchWidth } from './panels.js'
+import { pouchWidth } from './slits.js'
 import { type Stack, type StackItem, cardLeft, footRadius, slitPanelTop, stackItems } from './stack.js'
 
 /** One pile of a design: what tells its sheets apart, where it lies, and what its feet are sewn to. */

@@ -15,8 +15,10 @@ import {
   slopeBand,
   withNotch,
 } from '../parts/shape.js'
-import { CLOTH, POCKET_BENCH as B, TAPE } from './bench.js'
-import { type Stack, footRadius, slitPanelTop, stackItems } from './stack.js'
+import { POCKET_BENCH as B } from './bench.js'
+import { type Stack, footRadius } from './stack.js'
+
+import { guide, pouch, slitPanel, stay } from './slits.js'
 
 /** Every piece the pockets of a design need, the guide included. */
 export function stackPanels(stack: Stack): Panel[] {
@@ -195,108 +197,5 @@ function frontPocket(stack: Stack): Panel {
       ['right', 'foot-right', 'foot', 'foot-left', 'left'],
       start.leather.thickness,
     ),
-  })
-}
-
-/** One face with slits; their ends are round, so that they do not tear on. */
-function slitPanel(stack: Stack): Panel {
-  const { start, sizes, rounded, trimmed } = stack
-  const top = slitPanelTop(stack)
-  const [w, h, r] = [sizes.pocketWidth.value, stack.height - top, footRadius(stack)]
-  const shape = rectangleShape(
-    w,
-    h,
-    { footLeft: rounded.left ? r : 0, footRight: rounded.right ? r : 0 },
-    finishedFate(start.p.finish, start.p.trim, (e) =>
-      e === 'right' ? trimmed.right : e === 'left' ? trimmed.left : e.startsWith('foot'),
-    ),
-  )
-  return plainPanel({
-    id: 'slit-panel',
-    name: 'Slit panel',
-    role: 'pockets',
-    count: stack.piles,
-    flipped: stack.mirrored && rounded.left !== rounded.right ? stack.piles - 1 : 0,
-    ...shape,
-    marks: stackItems(stack).map(({ index, top: y }) => ({
-      type: 'slot',
-      id: `slit-${index + 1}`,
-      at: point(w / 2, y - top),
-      angle: 0,
-      length: sizes.slit.value,
-      punch: B.slitEnd,
-    })),
-    bands: rimBand(
-      'slitPanel.rim',
-      'sides and foot of the slit panel',
-      shape,
-      ['right', 'foot-right', 'foot', 'foot-left', 'left'],
-      start.leather.thickness,
-    ),
-  })
-}
-
-/** Width of the cloth behind a slit, mm: past the slit at both ends, short of the seams. */
-export const pouchWidth = ({ sizes }: Stack): number => sizes.slit.value + 2 * B.pouchSide
-
-/** Cloth folded once: one end stuck under the lower lip of its slit, the other above the slit. */
-function pouch(stack: Stack): Panel {
-  const depth = stack.sizes.depth.value
-  const [w, h] = [pouchWidth(stack), 2 * depth + B.pouchLap]
-  return plainPanel({
-    id: 'pouch',
-    name: 'Cloth pocket',
-    role: 'pockets',
-    stock: CLOTH,
-    count: stack.start.p.pockets * stack.piles,
-    ...rectangleShape(w, h, {}, () => ({ type: 'raw', finish: 'left', trim: 0 })),
-    folds: [
-      {
-        id: 'fold',
-        name: 'fold',
-        from: point(0, depth),
-        to: point(w, depth),
-        width: 0,
-        rises: 'valley',
-      },
-    ],
-    notes: ['this end under the lower lip', 'other end above the slit'],
-  })
-}
-
-/** Tape inside the turned tops. */
-function stay(stack: Stack): Panel {
-  const { p, margin } = stack.start
-  const w = stack.sizes.pocketWidth.value - 2 * margin.value
-  return plainPanel({
-    id: 'stay',
-    name: 'Tape of the tops',
-    role: 'pockets',
-    stock: TAPE,
-    count: p.pockets * stack.piles,
-    ...rectangleShape(w, B.turn - 1, {}, () => ({ type: 'raw', finish: 'left', trim: 0 })),
-  })
-}
-
-/** A stepped strip of card: laid along the top of the carrier, each step stops the top edge of one pocket. */
-function guide(stack: Stack): Panel {
-  const [body, step] = [58, 12]
-  const items = stackItems(stack)
-  const corners: Named[] = [{ x: 0, y: 0, edge: 'top' }]
-  items.forEach(({ index, top }) => {
-    const x = body + step * (items.length - 1 - index)
-    corners.push(
-      { x, y: index === 0 ? 0 : items[index - 1]!.top, edge: `side-${index + 1}` },
-      { x, y: top, edge: `step-${index + 1}` },
-    )
-  })
-  corners.push({ x: 0, y: items.at(-1)!.top, edge: 'left' })
-  return plainPanel({
-    id: 'guide',
-    name: 'Pocket guide',
-    role: 'guide',
-    ...outlineOf(corners, () => ({ type: 'raw', finish: 'left', trim: 0 })),
-    labelAt: point(body / 2, items[0]!.top + 5),
-    notes: ['top flush with the top of what carries the pockets', 'each step stops a pocket’s top'],
   })
 }

@@ -1,0 +1,40 @@
+import { type Figures, type LengthUnit, printLength, printWeight } from '@drumlin/core'
+
+/** A figure of a variant, and how it is said. */
+export interface Row {
+  readonly label: string
+  readonly of: (figures: Figures) => number
+  readonly say: (value: number) => string
+}
+
+/** Minutes as a maker says them: `2 h 05`. */
+export function sayTime(minutes: number): string {
+  const whole = Math.round(minutes)
+  return `${Math.floor(whole / 60)} h ${String(whole % 60).padStart(2, '0')}`
+}
+
+/** What is compared, from how it is carried to how long it takes. */
+export function rowsIn(unit: LengthUnit): readonly Row[] {
+  const mm = (v: number): string => printLength(v, unit)
+  const thick = (v: number): string => printWeight(v, unit)
+  return [
+    { label: 'Width as carried', of: (f) => f.width, say: mm },
+    { label: 'Height as carried', of: (f) => f.height, say: mm },
+    { label: 'Thick, empty', of: (f) => f.empty, say: thick },
+    { label: 'Thick, full', of: (f) => f.full, say: thick },
+    { label: 'Thickest seam', of: (f) => f.thickest, say: thick },
+    { label: 'Leather', of: (f) => f.area / 10000, say: (v) => `${v.toFixed(1)} dm²` },
+    { label: 'Weight', of: (f) => f.weight.value, say: (v) => `${Math.round(v)} g` },
+    { label: 'Pieces', of: (f) => f.pieces, say: String },
+    { label: 'Holes', of: (f) => f.holes, say: String },
+    { label: 'Thread', of: (f) => f.thread / 1000, say: (v) => `${v.toFixed(1)} m` },
+    { label: 'Time at the bench', of: (f) => f.time.total.value, say: sayTime },
+  ]
+}
+
+/** How a figure differs from the first one, as it is said: `−0.9 mm`, or `the same` where no difference shows. */
+export function sayDifference({ of, say }: Row, from: Figures, to: Figures): string {
+  const by = of(to) - of(from)
+  const said = say(Math.abs(by))
+  return said === say(0) ? 'the same' : `${by > 0 ? '+' : '−'}${said}`
+}
