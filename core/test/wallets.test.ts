@@ -1,8 +1,6 @@
 import { describe, expect, test } from 'vitest'
 import { findingsOf, fixesOf, sayFinding } from '@drumlin/core'
-import { mouldingExtra, rollFold } from '../src/formulas/index.js'
 import { boxHeight, boxWidth, pathBox, pathLength } from '../src/geometry/index.js'
-import { thicknessAt, withSkives } from '../src/layup/index.js'
 import { edgeChain } from '../src/master/index.js'
 import { sizeOf } from './support/designs.js'
 import { HALF_HOLE as HOLE, finishedBox as box, pieceOf as piece, plain } from './support/plain.js'
