@@ -19,7 +19,7 @@ const RAMP = [
   '#1b2b3a',
 ] as const
 /** From here on figures are written in white. */
-const DARK = 8
+const DARK = 9
 
 const stepOf = (band: number, bands: number): number =>
   bands <= 1 ? 0 : Math.round((Math.min(band, bands - 1) / (bands - 1)) * (RAMP.length - 1))

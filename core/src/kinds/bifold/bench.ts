@@ -6,8 +6,6 @@ import type { BifoldParams } from './params.js'
 
 /** Judgement values of the bench, mm unless said; each is shown in the working it goes into. */
 export const BENCH = {
-  /** Room over the uppermost card to the top edge. */
-  overCard: 2,
   /** Room all round a note. */
   noteEase: 3,
   /** A wallet for nothing in particular is still a wallet. */

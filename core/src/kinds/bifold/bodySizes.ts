@@ -1,7 +1,7 @@
 import { currencyOf, largestNote } from '../../stores/index.js'
 import { type Reckoned, given } from '../../working/index.js'
 import { sizeBy } from '../parts/basics.js'
-import { heightForCards } from '../pockets/index.js'
+import { heightForCards, roomOverCards } from '../pockets/index.js'
 import { BENCH, type Start, topRadius } from './bench.js'
 
 /** Widths of inside and outside. */
@@ -76,7 +76,7 @@ export function widths(
 
 /** Heights of inside and outside. */
 export function heights({ p, reckon, margin, hole }: Start, depth: Reckoned, shorten: Reckoned) {
-  const over = Math.max(BENCH.overCard, topRadius(p) - p.shown)
+  const over = roomOverCards(p, topRadius(p))
   const forCards = heightForCards({ p, reckon, margin, hole }, { depth, shorten }, over)
   const note = p.currency === 'none' ? undefined : largestNote(currencyOf(p.currency))
   const forNotes = reckon(

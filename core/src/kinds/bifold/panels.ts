@@ -156,7 +156,7 @@ function backing(p: BifoldParams, s: BifoldSizes, t: number): Panel {
 }
 
 /** The backing begins a little above the uppermost pocket. */
-export const backingTop = (s: BifoldSizes): number => Math.max(0, firstTop(s.stack) - 5)
+export const backingTop = (s: BifoldSizes): number => Math.max(s.stack.topRadius, firstTop(s.stack) - 5)
 
 /** The flap stays clear of the seams at its sides, mm. */
 export const flapInset = (s: BifoldSizes): number => s.margin.value + s.hole.value + 1

@@ -2,7 +2,7 @@ import type { Reckon, Reckoned } from '../../working/index.js'
 import { type Materials, leatherOf } from '../kind.js'
 import { type Basics, basicsOf } from '../parts/basics.js'
 import { type Stack, type StackSizes, stackSizes } from '../pockets/index.js'
-import { type Start, leavesOf } from './bench.js'
+import { type Start, leavesOf, topRadius } from './bench.js'
 import { heights, widths } from './bodySizes.js'
 import { type FoldSizes, foldSizes } from './foldSizes.js'
 import type { BifoldParams } from './params.js'
@@ -39,6 +39,7 @@ export function bifoldSizes(p: BifoldParams, materials: Materials, reckon: Recko
     start,
     sizes: pocket,
     height: height.insideHeight.value,
+    topRadius: topRadius(p),
     piles: p.coins === 'right' ? 1 : 2,
     mirrored: true,
     rounded: { left: true, right: false },

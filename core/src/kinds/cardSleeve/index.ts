@@ -19,6 +19,7 @@ import {
   pileSheets,
   pileSides,
   pocketFields,
+  roomOverCards,
   sideGlue,
   stackItems,
   stackPanels,
@@ -49,9 +50,6 @@ interface Sleeve {
   readonly both: boolean
 }
 
-/** Room over the uppermost card, mm (J). */
-const OVER_CARD = 2
-
 function sleeveOf(p: SleeveParams, materials: Materials, reckon: Reckon): Sleeve {
   const start = {
     ...basicsOf(p.margin, materials, reckon),
@@ -61,7 +59,7 @@ function sleeveOf(p: SleeveParams, materials: Materials, reckon: Reckon): Sleeve
   }
   const sizes = stackSizes(start)
   const size = sizeBy(reckon)
-  const forCards = heightForCards(start, sizes, OVER_CARD)
+  const forCards = heightForCards(start, sizes, roomOverCards(p, p.corner))
   const height = size('height', 'height', '{forCards} for the cards', '§9', { forCards }, (v) => v.forCards)
   const both = p.sides === 'both'
   const lined = p.lining === 'lined'
@@ -83,6 +81,7 @@ function sleeveOf(p: SleeveParams, materials: Materials, reckon: Reckon): Sleeve
     start,
     sizes,
     height: height.value,
+    topRadius: p.corner,
     piles: both ? 2 : 1,
     mirrored: false,
     rounded: { left: true, right: true },

@@ -16,8 +16,6 @@ export const BENCH = {
   snapIn: 12,
   snapCap: 4,
   snapStud: 3,
-  /** Room over the uppermost card on the back. */
-  overCard: 2,
 } as const
 
 /** Every finished size of the case, each with its working. */
@@ -143,6 +141,7 @@ export function caseSizes(p: CaseParams, materials: Materials, reckon: Reckon): 
           sizes: stackSizes(start),
           // The pile ends above the seam at the foot of the case.
           height: height.value - 2 * margin.value - hole.value,
+          topRadius: 0,
           piles: 1,
           mirrored: false,
           rounded: { left: false, right: false },

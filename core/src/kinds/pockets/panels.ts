@@ -148,12 +148,14 @@ function tShape(stack: Stack, bottom: number): { shape: Shape; bands: Band[] } {
 function fullWidth(stack: Stack, bottom: number): { shape: Shape; bands: Band[] } {
   const { p, leather } = stack.start
   const [w, t, strip] = [stack.sizes.pocketWidth.value, leather.thickness, Math.min(p.reveal, bottom - 1)]
+  // Its foot may reach into the rounding of what carries it.
+  const [{ rounded }, r] = [stack, Math.min(footRadius(stack), (bottom - strip) / 2)]
   const corners: Named[] = [
     { x: 0, y: 0, edge: 'top' },
     { x: w, y: 0, edge: 'right-arm' },
     { x: w, y: strip, edge: 'right' },
-    { x: w, y: bottom, edge: 'foot' },
-    { x: 0, y: bottom, edge: 'left' },
+    { x: w, y: bottom, radius: rounded.right ? r : 0, edge: 'foot', corner: 'foot-right' },
+    { x: 0, y: bottom, radius: rounded.left ? r : 0, edge: 'left', corner: 'foot-left' },
     { x: 0, y: strip, edge: 'left-arm' },
   ]
   const shape = outlineOf(

@@ -8,6 +8,8 @@ export interface Stack {
   readonly sizes: StackSizes
   /** Height of the carrier, mm; the front pocket's foot lies flush with its foot. */
   readonly height: number
+  /** Radius of the carrier's upper corners: nothing is laid on above them, mm. */
+  readonly topRadius: number
   /** How many such piles the design has: as many of each piece are cut, those on the second turned over. */
   readonly piles: 1 | 2
   /** Whether the two piles are mirror images, and which lower corners of the front pocket are rounded. */
@@ -57,9 +59,17 @@ export function stackItems(stack: Stack): StackItem[] {
   })
 }
 
+/** Room over the uppermost card, so that pockets and slits stay below rounded upper corners, mm. */
+export const roomOverCards = (p: StackStart['p'], topRadius: number): number =>
+  Math.max(
+    POCKET_BENCH.overCard,
+    topRadius - p.shown + (p.school === 'slits' && topRadius > 0 ? POCKET_BENCH.aboveSlit : 0),
+  )
+
 /** Top edge of a slit panel: some leather above the first slit, flush with the carrier where little would be left. */
 export function slitPanelTop(stack: Stack): number {
   const top = firstTop(stack) - Math.max(POCKET_BENCH.aboveSlit, stack.start.margin.value * 2)
+  if (stack.topRadius > 0) return Math.max(stack.topRadius, top)
   return top < POCKET_BENCH.overCard ? 0 : top
 }
 
