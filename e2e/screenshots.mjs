@@ -112,7 +112,7 @@ await page.waitForTimeout(500)
 await shot('case')
 await page.getByRole('link', { name: 'Shelf', exact: true }).click()
 await page.getByRole('link', { name: 'Deckhand’s fold' }).click()
-await page.getByRole('button', { name: 'Lamp' }).click()
+await page.getByRole('button', { name: 'Lamp', exact: true }).click()
 await shot('draft-lamp')
 
 await browser.close()

@@ -4,6 +4,11 @@ import {
   type Design,
   barePanel,
   derive,
+  figuresOf,
+  kindIds,
+  otherWays,
+  proposeSkives,
+  survey,
   drawnFromPath,
   findingsOf,
   fixesOf,
@@ -29,7 +34,7 @@ import {
   point,
   shift,
 } from '../src/geometry/index.js'
-import { demo, demoWith } from './support/designs.js'
+import { demo, demoWith, freshOf } from './support/designs.js'
 import { drawingOf, layer, turned, withFate } from './support/drawing.js'
 
 /** A panel of 60 segments: cubics, arcs and lines round a rounded shape. */
@@ -65,6 +70,26 @@ describe('reckoning', () => {
   const derived = derive(design)
   bench('its findings', () => void findingsOf(derived))
   bench('a transect', () => void transect(workOf(derived.works, 'open'), point(200, -4), point(200, 90)))
+})
+
+describe('re-reckoning each kind', () => {
+  for (const id of kindIds().filter((k) => k !== 'by-hand')) {
+    const fresh = freshOf(id)
+    bench(id, () => void derive(again(fresh)))
+  }
+})
+
+describe('the relief of the fullest bifold: twelve cards, lined, lapped', () => {
+  const fullest = demoWith({ 'params.pockets': 6, 'params.lining': 'lined' })
+  const outer = ['outer-left', 'outer-right']
+  const asked = { state: 'open', contents: true, interval: 0.5 }
+  bench('map, contours, figures and seams at 0.25 mm', () => void survey(fullest, { ...asked, step: 0.25 }), {
+    iterations: 8,
+  })
+  bench('the same at 1 mm', () => void survey(fullest, { ...asked, step: 1 }), { iterations: 8 })
+  bench('skives for 3.4 mm', () => void proposeSkives(fullest, outer, 3.4), { iterations: 8 })
+  bench('what else would help', () => void otherWays(fullest, outer, 3.4), { iterations: 4 })
+  bench('the figures of a variant', () => void figuresOf(fullest), { iterations: 8 })
 })
 
 describe('offset 3 mm in, 60 segments', () => {
