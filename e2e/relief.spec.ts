@@ -29,6 +29,11 @@ test('a card sleeve: from what goes in to the relief, a skive proposal looked at
 
   await page.getByRole('button', { name: 'Show on the map' }).click()
   await expect(page.locator('path.area').first()).toBeVisible()
+  // The map and the seam are those with the skives, and nothing is taken yet.
+  await expect(
+    page.getByRole('img', { name: /^Thickness along the outer seam.*at most 3\.[0-6]\d? mm/ }),
+  ).toBeVisible()
+  await expect(page.getByText('it is 4.5 mm now')).toBeVisible()
   await expect(page.getByRole('button', { name: /^Undo “skive/ })).toHaveCount(0)
   await page.getByRole('button', { name: /^Take/ }).first().click()
   await expect(page.getByText(/it is 3\.[0-6]\d? mm now/)).toBeVisible()

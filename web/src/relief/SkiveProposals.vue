@@ -18,8 +18,9 @@ const NUMBERS = ['No', 'One', 'Two', 'Three', 'Four', 'Five', 'Six', 'Seven', 'E
 const counted = (n: number): string => `${NUMBERS[n] ?? n} ${n === 1 ? 'skive' : 'skives'}`
 
 function look(edit: Edit | undefined): void {
-  shown.value = !shown.value
-  job.preview = shown.value ? edit : undefined
+  const now = !shown.value
+  shown.value = now
+  job.preview = now ? edit : undefined
 }
 function take(edit: Edit): void {
   shown.value = false
