@@ -19,7 +19,7 @@ test('a card sleeve: from what goes in to the relief, a skive proposal looked at
   await expect(page.locator('[data-thickest]')).toContainText('at the thickest, where')
   await expect(page.locator('[data-whole]')).toContainText('with 6 cards, folded notes')
   await write(page, 'thickness wanted along the seam', '3.6')
-  await expect(page.locator('[data-reached]')).toContainText('reach it')
+  await expect(page.locator('[data-reached]')).toContainText('reach it', { timeout: 15_000 })
   await accessible(page)
 
   const map = page.getByRole('group', { name: /^Thickness map/ })
@@ -52,13 +52,13 @@ test('what if: two variants beside the work, one of them taken', async ({ page }
   await page.getByRole('link', { name: 'Deckhand’s fold' }).click()
   await page.getByRole('link', { name: 'What if' }).click()
   const cell = (row: string, column: number) => page.locator(`[data-figure="${row} ${column}"]`)
-  await expect(cell('Thickest seam', 1)).toContainText('3.65 mm')
-  await expect(cell('Thickest seam', 2)).toContainText('3.2 mm')
+  await expect(cell('Thickest seam', 1)).toContainText('3.65 mm', { timeout: 15_000 })
+  await expect(cell('Thickest seam', 2)).toContainText('3.2 mm', { timeout: 15_000 })
   await page.getByRole('button', { name: 'Put another beside it' }).click()
   await page.getByRole('button', { name: /^change in C/ }).click()
   await page.getByText('card pockets a side', { exact: true }).last().click()
   await write(page, 'card pockets a side', '2')
-  await expect(cell('Pieces', 3)).toContainText('−2')
+  await expect(cell('Pieces', 3)).toContainText('−2', { timeout: 15_000 })
   await expect(page.getByText('4 cards, 8 notes')).toBeVisible()
   await accessible(page)
   await page.getByRole('button', { name: 'Take C', exact: true }).click()
@@ -68,6 +68,7 @@ test('what if: two variants beside the work, one of them taken', async ({ page }
 })
 
 test('every example opens on its pieces and on its relief', async ({ page }) => {
+  test.slow()
   const names = [
     'Harbour office fold',
     'Skipper’s long wallet',
@@ -84,7 +85,7 @@ test('every example opens on its pieces and on its relief', async ({ page }) => 
     await page.getByRole('link', { name }).click()
     await expect(page.locator('[data-piece]').first()).toBeVisible()
     await page.getByRole('link', { name: /^Relief/ }).click()
-    await expect(page.locator('[data-thickest]')).toContainText('mm at the thickest')
+    await expect(page.locator('[data-thickest]')).toContainText('mm at the thickest', { timeout: 20_000 })
   }
   expect(broken).toEqual([])
 })

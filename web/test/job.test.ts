@@ -50,6 +50,16 @@ describe('the job on the bench', () => {
     expect((await readJob('one'))!.head).toBe(0)
   })
 
+  test('a number that leaves nothing to draw is refused in words, and the work stays as it was', async () => {
+    const job = useJob()
+    await job.open('one')
+    const before = width(job)
+    const refused = job.edit(overrideNumber('pocket width', 'pocket.width', -200))
+    expect(refused?.why).toMatch(/^with that the pieces can’t be drawn \(.*\); it was left as it was$/)
+    await job.idle()
+    expect([width(job), (await readJob('one'))!.head]).toEqual([before, 0])
+  })
+
   test('a fix that is looked at changes what is shown and nothing that is kept', async () => {
     const job = useJob()
     await job.open('one')

@@ -38,6 +38,17 @@ function reckonedOnce(design: Design): Derived {
   return derived
 }
 
+/** Why nothing can be drawn of a design; undefined where it can. A number written over another may leave no outline. */
+export function undrawable(design: Design): string | undefined {
+  try {
+    reckonedOnce(design)
+    return undefined
+  } catch (error) {
+    if (!(error instanceof Error)) throw error
+    return `with that the pieces can’t be drawn (${error.message}); it was left as it was`
+  }
+}
+
 /** The job on the bench: its design, all that follows from it, and its log. Every edit is written at once. */
 export const useJob = defineStore('job', () => {
   const record = shallowRef<JobRecord>()
@@ -161,6 +172,8 @@ export const useJob = defineStore('job', () => {
     if (!design.value || !record.value) return undefined
     const edited = applyEdit(design.value, change)
     if (!edited.ok) return { where: edited.where, why: edited.why }
+    const why = undrawable(edited.design)
+    if (why !== undefined) return { where: change.name, why }
     preview.value = undefined
     design.value = edited.design
     const { id } = record.value

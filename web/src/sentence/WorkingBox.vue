@@ -26,8 +26,11 @@ const printed = computed(() =>
     ? print(props.reckoned.value)
     : printQuantity(props.reckoned.value, props.reckoned.quantity, settings.unit),
 )
-const writeOver = (value: number, gesture?: string): void =>
-  void job.edit(overrideNumber(props.reckoned.label, props.reckoned.key, value), gesture)
+const refusal = ref('')
+function writeOver(value: number, gesture?: string): void {
+  const refused = job.edit(overrideNumber(props.reckoned.label, props.reckoned.key, value), gesture)
+  refusal.value = refused?.why ?? ''
+}
 const takeBack = (): void => void job.edit(giveBack(props.reckoned.label, [props.reckoned.key]))
 </script>
 
@@ -53,6 +56,7 @@ const takeBack = (): void => void job.edit(giveBack(props.reckoned.label, [props
           :least="reckoned.quantity === 'length' ? -200 : 0"
           :most="2000"
           :step="reckoned.quantity === 'thickness' ? 0.05 : 1"
+          :refusal="refusal"
           @change="writeOver"
         />
       </span>

@@ -2,6 +2,7 @@
 import { computed, onMounted, ref, shallowRef } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { freshDesign, kindIds, kindOf, readDesign, readSentence, startingLeathers } from '@drumlin/core'
+import { undrawable } from '../job/job.js'
 import { useStores } from '../job/stores.js'
 import type { JobRecord } from '../storage/db.js'
 import { bringExamples, removeExamples } from '../storage/examples.js'
@@ -55,6 +56,11 @@ async function opened(event: Event): Promise<void> {
   const read = readDesign(await file.text())
   if (!read.ok) {
     refused.value = `${file.name}: ${readSentence(read.issue)}`
+    return
+  }
+  const why = undrawable(read.design)
+  if (why !== undefined) {
+    refused.value = `${file.name}: ${why}.`
     return
   }
   const taken = await readJob(read.design.id)

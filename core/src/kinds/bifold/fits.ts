@@ -1,11 +1,12 @@
 import { point } from '../../geometry/index.js'
 import type { Concern, Fit } from '../../master/index.js'
-import { type Reckon, given } from '../../working/index.js'
-import { counted, notesMaybe, sizeBy } from '../parts/basics.js'
+import type { Reckon } from '../../working/index.js'
+import { counted, notesMaybe } from '../parts/basics.js'
 import { pileConcerns, pileFits } from '../pockets/index.js'
 import { hasBacking } from './panels.js'
 import type { BifoldParams } from './params.js'
 import type { BifoldSizes } from './sizes.js'
+import { aboveSeam, betweenSeams, needed } from '../parts/fits.js'
 
 /** What it carries, as a maker would count it. */
 export function bifoldCarries(p: BifoldParams): string[] {
@@ -42,7 +43,6 @@ export function bifoldConcerns(p: BifoldParams, s: BifoldSizes): Concern[] {
 function noteFits(p: BifoldParams, s: BifoldSizes, reckon: Reckon): Fit[] {
   const note = notesMaybe(p)
   if (!note) return []
-  const size = sizeBy(reckon)
   return [
     {
       id: 'note-long',
@@ -52,22 +52,8 @@ function noteFits(p: BifoldParams, s: BifoldSizes, reckon: Reckon): Fit[] {
       panelId: 'outside',
       keys: ['half', 'inside.width'],
       at: point(s.outsideWidth.value / 4, s.outsideHeight.value / 2),
-      needs: size(
-        'fit.noteLong',
-        'needs',
-        '{note} note',
-        '§2',
-        { note: given('note', note.long) },
-        (v) => v.note,
-      ),
-      has: size(
-        'fit.noteWidth',
-        'room',
-        '{width} − 2 × ({margin} + {hole})',
-        '§2',
-        { width: s.insideWidth, margin: s.margin, hole: s.hole },
-        (v) => v.width - 2 * (v.margin + v.hole),
-      ),
+      needs: needed(reckon, 'fit.noteLong', 'note', note.long, '§2'),
+      has: betweenSeams(reckon, 'fit.noteWidth', s.insideWidth, s, '§2'),
     },
     {
       id: 'note-deep',
@@ -77,22 +63,8 @@ function noteFits(p: BifoldParams, s: BifoldSizes, reckon: Reckon): Fit[] {
       panelId: 'outside',
       keys: ['inside.height', 'outside.height'],
       at: point(s.outsideWidth.value / 2, 4),
-      needs: size(
-        'fit.noteDeep',
-        'needs',
-        '{note} note',
-        '§2',
-        { note: given('note', note.short) },
-        (v) => v.note,
-      ),
-      has: size(
-        'fit.noteHeight',
-        'room',
-        '{height} − {margin} margin − {hole}',
-        '§2',
-        { height: s.outsideHeight, margin: s.margin, hole: s.hole },
-        (v) => v.height - v.margin - v.hole,
-      ),
+      needs: needed(reckon, 'fit.noteDeep', 'note', note.short, '§2'),
+      has: aboveSeam(reckon, 'fit.noteHeight', s.outsideHeight, s, '§2'),
     },
     ...(p.coins === 'right'
       ? [
@@ -104,22 +76,8 @@ function noteFits(p: BifoldParams, s: BifoldSizes, reckon: Reckon): Fit[] {
             panelId: 'coin-pocket',
             keys: ['pocket.width'],
             at: point(s.pocketWidth.value / 2, 4),
-            needs: size(
-              'fit.fingers',
-              'needs',
-              '{two} for two fingers',
-              '§9',
-              { two: given('two', 50) },
-              (v) => v.two,
-            ),
-            has: size(
-              'fit.coinMouth',
-              'room',
-              '{width} − 2 × ({margin} + {hole})',
-              '§9',
-              { width: s.pocketWidth, margin: s.margin, hole: s.hole },
-              (v) => v.width - 2 * (v.margin + v.hole),
-            ),
+            needs: needed(reckon, 'fit.fingers', 'for two fingers', 50, '§9'),
+            has: betweenSeams(reckon, 'fit.coinMouth', s.pocketWidth, s, '§9'),
           },
         ]
       : []),

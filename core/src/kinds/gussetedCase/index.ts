@@ -9,6 +9,7 @@ import { caseJoins, caseLayups } from './lay.js'
 import { casePanels } from './panels.js'
 import { CASE_DEFAULTS, type CaseParams, caseParams } from './params.js'
 import { BENCH, type CaseSizes, caseSizes } from './sizes.js'
+import { needed, present } from '../parts/fits.js'
 
 const ROLES: readonly Role[] = [
   { id: 'body', label: 'Body', why: 'front, back and flap; 1.4 to 2 mm keeps its shape', usual: 1.6 },
@@ -33,15 +34,8 @@ function fits(p: CaseParams, s: CaseSizes, reckon: Reckon): Fit[] {
     keys: [],
     remedy: { field: 'flap', value: 25 },
     at: point(s.width.value / 2, p.flap),
-    needs: size(
-      'fit.flap',
-      'needs',
-      '{over} over the front',
-      '§3',
-      { over: given('over', 25) },
-      (v) => v.over,
-    ),
-    has: size('fit.flapHas', 'flap', '{flap}', '§3', { flap: given('flap', p.flap) }, (v) => v.flap),
+    needs: needed(reckon, 'fit.flap', 'over the front', 25, '§3'),
+    has: present(reckon, 'fit.flapHas', 'flap', given('flap', p.flap), '§3'),
   }
   const stack = s.stack
   if (!stack) return [flap]
@@ -62,7 +56,7 @@ function fits(p: CaseParams, s: CaseSizes, reckon: Reckon): Fit[] {
       { pocket: stack.sizes.pocketWidth, margin: s.margin },
       (v) => v.pocket + 2 * v.margin,
     ),
-    has: size('fit.pileHas', 'width of the back', '{width}', '§9', { width: s.width }, (v) => v.width),
+    has: present(reckon, 'fit.pileHas', 'width of the back', s.width, '§9'),
   }
   // Cards on the outside may stand above the back, where the flap bends over them.
   return [flap, wide, ...pileFits(stack, 'back', s.height).filter((f) => f.id !== 'card-tall')]

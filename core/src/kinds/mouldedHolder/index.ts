@@ -8,6 +8,7 @@ import { holderJoins, holderLayups } from './lay.js'
 import { holderPanels } from './panels.js'
 import { HOLDER_DEFAULTS, type HolderParams, holderParams } from './params.js'
 import { BENCH, type HolderSizes, holderSizes } from './sizes.js'
+import { needed, present } from '../parts/fits.js'
 
 const ROLES: readonly Role[] = [
   {
@@ -32,15 +33,8 @@ function fits(p: HolderParams, s: HolderSizes, reckon: Reckon, materials: Materi
       keys: [],
       remedy: { field: 'edge', value: Math.ceil(2 * t) / 2 },
       at: point(p.wide / 2, p.high / 2),
-      needs: size(
-        'fit.edge',
-        'needs',
-        '{t} thickness of the leather',
-        '§11',
-        { t: given('t', t, 'thickness') },
-        (v) => v.t,
-      ),
-      has: size('fit.edgeHas', 'radius', '{edge}', '§11', { edge: given('edge', p.edge) }, (v) => v.edge),
+      needs: needed(reckon, 'fit.edge', 'thickness of the leather', t, '§11', 'thickness'),
+      has: present(reckon, 'fit.edgeHas', 'radius', given('edge', p.edge), '§11'),
     },
     {
       id: 'held',
@@ -84,7 +78,7 @@ function fits(p: HolderParams, s: HolderSizes, reckon: Reckon, materials: Materi
         { spacing: s.spacing, rim: given('rim', p.hung === 'loop' ? BENCH.loopLap + 4 : BENCH.wingRim) },
         (v) => v.spacing + 2 * v.rim,
       ),
-      has: size('fit.beltHas', 'height of the back', '{high}', '§10', { high: s.pocketHigh }, (v) => v.high),
+      has: present(reckon, 'fit.beltHas', 'height of the back', s.pocketHigh, '§10'),
     },
   ]
 }

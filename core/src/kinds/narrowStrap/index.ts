@@ -8,6 +8,7 @@ import { strapJoins, strapLayups } from './lay.js'
 import { strapPanels } from './panels.js'
 import { STRAP_DEFAULTS, type StrapParams, strapParams } from './params.js'
 import { type StrapSizes, strapSizes } from './sizes.js'
+import { needed, present } from '../parts/fits.js'
 
 const ROLES: readonly Role[] = [
   { id: 'outside', label: 'Outside', why: 'thin enough to turn over: 0.8 to 1.2 mm', usual: 0.9 },
@@ -44,7 +45,7 @@ function fits(p: StrapParams, s: StrapSizes, reckon: Reckon): Fit[] {
         },
         (v) => ((v.holes - 1) / 2) * v.spacing + v.lap,
       ),
-      has: size('fit.holesHas', 'to the usual hole', '{usual}', '§10', { usual: s.usual }, (v) => v.usual),
+      has: present(reckon, 'fit.holesHas', 'to the usual hole', s.usual, '§10'),
     },
     {
       id: 'prong-in-hole',
@@ -55,15 +56,8 @@ function fits(p: StrapParams, s: StrapSizes, reckon: Reckon): Fit[] {
       keys: [],
       remedy: { field: 'hole', value: p.prong },
       at: point(p.wideEnd / 2, s.backEnd.value + s.usual.value),
-      needs: size(
-        'fit.prong',
-        'needs',
-        '{prong} prong',
-        '§10',
-        { prong: given('prong', p.prong) },
-        (v) => v.prong,
-      ),
-      has: size('fit.prongHas', 'hole', '{hole}', '§10', { hole: given('hole', p.hole) }, (v) => v.hole),
+      needs: needed(reckon, 'fit.prong', 'prong', p.prong, '§10'),
+      has: present(reckon, 'fit.prongHas', 'hole', given('hole', p.hole), '§10'),
     },
   ]
 }

@@ -27,6 +27,9 @@ import {
 /** Width of the rims that could be skived, mm (J). */
 export const RIM = 8
 
+/** No side of a panel is drawn shorter, whatever is written over its size, mm. */
+const LEAST_SIDE = 1
+
 /** A corner of a panel, and the names of the edges it starts. */
 export interface Named extends Corner {
   /** Edge that leaves this corner. */
@@ -88,7 +91,8 @@ export interface Radii {
  * A rectangle from the origin, `w` wide and `h` high, with edges top, right, foot, left and their rounded corners; no
  * corner is rounded more than half of its sides has room for.
  */
-export function rectangleShape(w: number, h: number, radii: Radii, fateOf: FateOf): Shape {
+export function rectangleShape(wide: number, high: number, radii: Radii, fateOf: FateOf): Shape {
+  const [w, h] = [Math.max(LEAST_SIDE, wide), Math.max(LEAST_SIDE, high)]
   const most = Math.max(0, Math.min(w, h) / 2 - 0.1)
   const r = (radius = 0): number => Math.min(radius, most)
   return outlineOf(

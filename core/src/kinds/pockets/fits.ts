@@ -6,10 +6,11 @@ import { type Reckoned, given } from '../../working/index.js'
 import { sizeBy } from '../parts/basics.js'
 import { POCKET_BENCH as B } from './bench.js'
 import { type Stack, firstTop } from './stack.js'
+import { aboveSeam, betweenSeams, needed } from '../parts/fits.js'
 
 /** Whether the cards go in between the stitches, stay under the edge of what carries them, and come out again. */
 export function pileFits(stack: Stack, carrier: string, height: Reckoned): Fit[] {
-  const { p, reckon, margin, hole } = stack.start
+  const { p, reckon } = stack.start
   const { pocketWidth, depth, shorten, slit } = stack.sizes
   if (p.pockets === 0) return []
   const size = sizeBy(reckon)
@@ -36,14 +37,7 @@ export function pileFits(stack: Stack, carrier: string, height: Reckoned): Fit[]
     has:
       p.school === 'slits'
         ? size('fit.cardRoom', 'room', '{slit} slit', '§9', { slit }, (v) => v.slit)
-        : size(
-            'fit.cardRoom',
-            'room',
-            '{width} pocket − 2 × ({margin} + {hole})',
-            '§9',
-            { width: pocketWidth, margin, hole },
-            (v) => v.width - 2 * (v.margin + v.hole),
-          ),
+        : betweenSeams(reckon, 'fit.cardRoom', pocketWidth, stack.start, '§9'),
   }
   const tall: Fit = {
     id: 'card-tall',
@@ -66,14 +60,7 @@ export function pileFits(stack: Stack, carrier: string, height: Reckoned): Fit[]
       },
       (v) => v.steps * v.reveal + v.card + v.shorten,
     ),
-    has: size(
-      'fit.cardHeight',
-      'room',
-      '{height} − {margin} margin − {hole}',
-      '§9',
-      { height, margin, hole },
-      (v) => v.height - v.margin - v.hole,
-    ),
+    has: aboveSeam(reckon, 'fit.cardHeight', height, stack.start, '§9'),
   }
   const grip: Fit = {
     id: 'card-grip',
@@ -84,14 +71,7 @@ export function pileFits(stack: Stack, carrier: string, height: Reckoned): Fit[]
     keys: [],
     remedy: { field: 'shown', value: B.grip },
     at: point(pocketWidth.value / 2, 0),
-    needs: size(
-      'fit.gripNeeds',
-      'needs',
-      '{grip} showing',
-      '§9',
-      { grip: given('grip', B.grip) },
-      (v) => v.grip,
-    ),
+    needs: needed(reckon, 'fit.gripNeeds', 'showing', B.grip, '§9'),
     has: size(
       'fit.grip',
       'showing',

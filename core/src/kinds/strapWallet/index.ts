@@ -14,6 +14,7 @@ import {
 import { strapWalletJoins, strapWalletLayups, strapWalletPanels } from './lay.js'
 import { STRAP_WALLET_DEFAULTS, type StrapWalletParams, strapWalletParams } from './params.js'
 import { type StrapWalletSizes, strapWalletSizes } from './sizes.js'
+import { betweenSeams, needed, present } from '../parts/fits.js'
 
 const ROLES: readonly Role[] = [
   { id: 'outside', label: 'Body', why: 'one piece folded up; 1.4 to 2 mm stands by itself', usual: 1.6 },
@@ -44,7 +45,7 @@ function fits(p: StrapWalletParams, s: StrapWalletSizes, reckon: Reckon): Fit[] 
       },
       (v) => v.lower + v.over,
     ),
-    has: size('fit.flapHas', 'flap', '{flap}', '§2', { flap: given('flap', p.flap) }, (v) => v.flap),
+    has: present(reckon, 'fit.flapHas', 'flap', given('flap', p.flap), '§2'),
   }
   if (!note) return [flap]
   return [
@@ -56,26 +57,8 @@ function fits(p: StrapWalletParams, s: StrapWalletSizes, reckon: Reckon): Fit[] 
       panelId: 'body',
       keys: ['width'],
       at: point(s.width.value / 2, s.length.value / 2),
-      needs: size(
-        'fit.noteLong',
-        'needs',
-        '{note} note',
-        '§2',
-        { note: given('note', note.long) },
-        (v) => v.note,
-      ),
-      has: size(
-        'fit.noteWidth',
-        'room',
-        '{width} − 2 × ({margin} + {hole})',
-        '§2',
-        {
-          width: s.width,
-          margin: s.margin,
-          hole: s.hole,
-        },
-        (v) => v.width - 2 * (v.margin + v.hole),
-      ),
+      needs: needed(reckon, 'fit.noteLong', 'note', note.long, '§2'),
+      has: betweenSeams(reckon, 'fit.noteWidth', s.width, s, '§2'),
     },
     flap,
   ]

@@ -1,9 +1,9 @@
 import { point } from '../../geometry/index.js'
 import type { Fit } from '../../master/index.js'
 import { CARD } from '../../stores/index.js'
-import { type Reckon, given } from '../../working/index.js'
+import type { Reckon } from '../../working/index.js'
 import type { Kind, Role } from '../kind.js'
-import { counted, notesMaybe, sizeBy } from '../parts/basics.js'
+import { counted, notesMaybe } from '../parts/basics.js'
 import {
   CORNER_FIELD,
   FINISH_FIELD,
@@ -15,6 +15,7 @@ import {
   lengthField,
   shareField,
 } from '../parts/fields.js'
+import { needed, present } from '../parts/fits.js'
 import { wrapJoins, wrapLayups, wrapPanels } from './lay.js'
 import { WRAP_DEFAULTS, type WrapParams, wrapParams } from './params.js'
 import { type WrapSizes, wrapSizes } from './sizes.js'
@@ -24,7 +25,6 @@ const ROLES: readonly Role[] = [
 ]
 
 function fits(p: WrapParams, s: WrapSizes, reckon: Reckon): Fit[] {
-  const size = sizeBy(reckon)
   const note = notesMaybe(p)
   const over = (id: string, what: string, needs: number, has: WrapSizes['across']): Fit => ({
     id,
@@ -34,8 +34,8 @@ function fits(p: WrapParams, s: WrapSizes, reckon: Reckon): Fit[] {
     panelId: 'body',
     keys: ['flat', 'across'],
     at: point(s.across.value / 2, s.strips[1]!.from + 10),
-    needs: size(`fit.${id}`, 'needs', '{needs}', '§3', { needs: given('needs', needs) }, (v) => v.needs),
-    has: size(`fit.${id}.has`, 'room', '{has} of the panel', '§3', { has }, (v) => v.has),
+    needs: needed(reckon, `fit.${id}`, 'along it', needs, '§3'),
+    has: present(reckon, `fit.${id}.has`, 'room', has, '§3'),
   })
   return [
     ...(p.cards > 0
