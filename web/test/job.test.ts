@@ -54,7 +54,7 @@ describe('the job on the bench', () => {
     const job = useJob()
     await job.open('one')
     const before = width(job)
-    const refused = job.edit(overrideNumber('pocket width', 'pocket.width', -200))
+    const refused = job.edit(overrideNumber('pocket width', 'pocket.width', 0))
     expect(refused?.why).toMatch(/^with that the pieces can’t be drawn \(.*\); it was left as it was$/)
     await job.idle()
     expect([width(job), (await readJob('one'))!.head]).toEqual([before, 0])
