@@ -24,15 +24,21 @@ const all = computed<Hit[]>(() => {
   if (!props.jobId || !derived) return [{ title: 'Shelf', sort: 'all jobs', to: { name: 'shelf' } }]
   const params = { id: props.jobId }
   const draft = (query: Record<string, string>) => ({ name: 'draft', params, query })
+  // A setting stands in the sentences of a piece, or else on the Brief.
+  const said = derived.pieces.flatMap((p) => derived.kind.sentences[p.id] ?? []).join(' ')
+  const setting = (id: string) =>
+    said.includes(`{${id}}`) ? draft({ field: id }) : { name: 'brief', params }
   return [
     ...derived.pieces.map((p) => ({ title: p.name, sort: 'piece', to: draft({ piece: p.id }) })),
-    ...fieldsOf(derived.kind).map((f) => ({ title: f.label, sort: 'setting', to: draft({ field: f.id }) })),
+    ...fieldsOf(derived.kind).map((f) => ({ title: f.label, sort: 'setting', to: setting(f.id) })),
     ...job.findings.map((f) => ({
       title: sayFinding(f, settings.unit).what,
       sort: 'finding',
       to: draft({ finding: f.key }),
     })),
     { title: 'Brief', sort: 'screen', to: { name: 'brief', params } },
+    { title: 'Relief', sort: 'screen', to: { name: 'relief', params } },
+    { title: 'What if', sort: 'screen', to: { name: 'what-if', params } },
     { title: 'Shelf', sort: 'all jobs', to: { name: 'shelf' } },
   ]
 })

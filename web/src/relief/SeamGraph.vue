@@ -57,7 +57,7 @@ const label = computed(
     </text>
     <path :d="line" class="height" />
     <text :x="x(peak)" :y="y(seam.thickest) - 5" class="figure" text-anchor="middle">
-      {{ printWeight(seam.thickest, settings.unit).replace(/ mm$/, '') }}
+      {{ printWeight(seam.thickest, settings.unit).replace(/ (mm|oz)$/, '') }}
     </text>
   </svg>
 </template>

@@ -53,7 +53,7 @@ const trying = (edit: Edit): boolean => job.preview === edit
           <li v-for="s in proposal.skives" :key="s.key">
             <span>{{ s.name }}</span>
             <span class="right"
-              >{{ print(s.from).replace(/ mm$/, '') }} → {{ print(s.to).replace(/ mm$/, '') }}</span
+              >{{ print(s.from).replace(/ (mm|oz)$/, '') }} → {{ print(s.to).replace(/ (mm|oz)$/, '') }}</span
             >
             <span class="right quiet">{{ Math.round(s.minutes) }} min</span>
           </li>
@@ -74,7 +74,7 @@ const trying = (edit: Edit): boolean => job.preview === edit
       <ul class="ways">
         <li v-for="w in ways.slice(0, 8)" :key="w.label">
           <span>
-            {{ w.label }} <strong class="figure">−{{ print(w.saves).replace(/ mm$/, '') }}</strong>
+            {{ w.label }} <strong class="figure">−{{ print(w.saves).replace(/ (mm|oz)$/, '') }}</strong>
             <span v-if="w.enough" class="quiet"> reaches it</span>
           </span>
           <span class="row">

@@ -23,7 +23,7 @@ const box = computed(() => {
   const { left, top, step, columns, rows } = props.survey.map
   return { left, top, width: columns * step, height: rows * step }
 })
-const print = (mm: number): string => printWeight(mm, settings.unit).replace(/ mm$/, '')
+const print = (mm: number): string => printWeight(mm, settings.unit).replace(/ (mm|oz)$/, '')
 /** A screen pixel in mm when the map is some 760 pixels wide. */
 const pixel = computed(() => Math.max(box.value.width / 760, box.value.height / 400))
 
@@ -62,7 +62,7 @@ const spots = computed(() =>
     text: print(s.height),
     ink: inkOn(bandOf(s.height, interval.value), bands.value),
     // Near the right border the figure stands on the other side of its dot.
-    left: s.at.x > box.value.left + box.value.width - 40 * pixel.value,
+    left: s.at.x > box.value.left + box.value.width - 56 * pixel.value,
   })),
 )
 
@@ -212,7 +212,7 @@ function pressed(event: KeyboardEvent): void {
   width: 100%;
   cursor: crosshair;
   touch-action: none;
-  background: #fbfbf7;
+  background: var(--surface);
 }
 canvas,
 svg {

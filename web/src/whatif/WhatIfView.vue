@@ -21,8 +21,11 @@ const kind = computed(() => job.settled!.kind)
 const MOST = 2
 const variants = shallowRef<readonly Variant[]>([first('B')])
 function first(name: string): Variant {
-  const field = fieldsOf(kind.value).find((f) => f.id === 'school' || f.id === 'folds' || f.type === 'choice')
-  if (!field || field.type !== 'choice' || field.path[0] !== 'params') return { name, edit: NOTHING_CHANGED }
+  // What is most often weighed: another school of pockets, else the first other way of making it.
+  const choices = fieldsOf(kind.value).filter((f) => f.type === 'choice' && f.path[0] === 'params')
+  const field =
+    choices.find((f) => f.id === 'school') ?? choices.find((f) => f.id !== 'currency' && f.id !== 'finish')
+  if (!field || field.type !== 'choice') return { name, edit: NOTHING_CHANGED }
   const other = field.choices.find((c) => c.value !== base.value.params[field.id])
   return { name, edit: { name: 'as it is', changes: [{ path: field.path, value: other!.value }] } }
 }
