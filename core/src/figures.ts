@@ -1,7 +1,7 @@
 import type { Derived } from './derive.js'
 import { boxHeight, boxWidth, pathArea } from './geometry/index.js'
 import { type BenchTime, benchTime } from './make/index.js'
-import { carried, closedThickness, reliefBox, weightOfWork } from './relief/index.js'
+import { carried, closedThickness, weightOfWork, workBox } from './relief/index.js'
 import { type Reckoned, reckoner } from './working/index.js'
 
 /** What a maker weighs one variant against another by; mm, mm² and minutes unless said. */
@@ -23,18 +23,15 @@ export interface Figures {
   readonly carries: readonly string[]
 }
 
-/** The bare ground a relief keeps round the work. */
-const GROUND = 6
-
 /** The figures of a design, all from its pieces and runs as they would be made. */
 export function figuresOf(derived: Derived): Figures {
   const { pieces, runs, master, edges, design } = derived
   const leather = pieces.filter((p) => p.panel.role !== 'guide')
   const work = carried(derived)
-  const box = work && reliefBox(work)
+  const box = work && workBox(work)
   return {
-    width: box ? boxWidth(box) - GROUND : 0,
-    height: box ? boxHeight(box) - GROUND : 0,
+    width: box ? boxWidth(box) : 0,
+    height: box ? boxHeight(box) : 0,
     ...closedThickness(derived),
     pieces: leather.reduce((sum, p) => sum + p.count, 0),
     area: leather

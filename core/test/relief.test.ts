@@ -5,6 +5,7 @@ import {
   closedThickness,
   derive,
   figuresOf,
+  findingsOf,
   otherWays,
   proposeSkives,
   readDesign,
@@ -13,8 +14,9 @@ import {
   weightOfWork,
   workOf,
 } from '@drumlin/core'
-import { type Point, pathNearest, pathPoints } from '../src/geometry/index.js'
+import { type Point, pathLength, pathNearest, pathPoints } from '../src/geometry/index.js'
 import { type LaidUp, sheetThickness, thicknessAt } from '../src/layup/index.js'
+import { edgeChain } from '../src/master/index.js'
 import { contours, levelsOf, mapHeight, mapThickest, reliefMap } from '../src/relief/index.js'
 import { demo, demoText, demoWith, freshOf } from './support/designs.js'
 
@@ -191,6 +193,22 @@ describe('proposals', () => {
     }
     expect(ways.map((w) => w.label)).toContain('school of the pockets: T, butted step to step')
   })
+  test('no other way brings a stop that was not there', () => {
+    const before = derive(freshOf('card-sleeve', { school: 'slits' }))
+    const stops = (d: Derived) =>
+      findingsOf(d)
+        .filter((f) => f.rank === 'stop')
+        .map((f) => f.key)
+    const ways = otherWays(before, ['outer'], 2)
+    for (const way of ways) {
+      const done = applyEdit(before.design, way.edit)
+      const fresh = done.ok ? stops(derive(done.design)).filter((key) => !stops(before).includes(key)) : ['?']
+      expect([way.label, fresh]).toEqual([way.label, []])
+    }
+    // The cloth left away would be thinner inside, but the cards would be lost.
+    expect(ways.map((w) => w.label)).not.toContain('behind each slit: nothing')
+    expect(otherWays(derive(demo()), both, 1.5, 'in').some((w) => w.label.endsWith(' oz'))).toBe(true)
+  })
   test('nothing is proposed where it is thin enough already', () => {
     const found = proposeSkives(derive(demo()), both, 4)
     expect([found.skives.length, found.edit, found.reachable]).toEqual([0, undefined, true])
@@ -205,6 +223,16 @@ describe('proposals', () => {
     const done = applyEdit(pouch.design, found.edit!)
     const added = done.ok ? done.design.drawn.flatMap((d) => d.skives.map((s) => s.id)) : []
     expect(added.some((id) => id.startsWith('seam-'))).toBe(true)
+    // Half a minute to set up, and 90 mm a minute or slower along the whole edge; each is shown where it lies.
+    for (const skive of found.skives.filter((s) => s.key.includes('.seam-'))) {
+      const panel = pouch.panels.find((p) => p.id === skive.panelId)!
+      const edge = edgeChain(panel, [skive.key.split('.seam-')[1]!])
+      expect(skive.minutes).toBeCloseTo(
+        panel.count * (0.5 + (pathLength(edge) / 90) * (1 + skive.from - skive.to)),
+        6,
+      )
+      expect(skive.areas.length).toBeGreaterThan(0)
+    }
   })
 })
 

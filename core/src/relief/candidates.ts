@@ -1,17 +1,19 @@
 import {
+  type Path,
   type Point,
-  pathMoved,
+  pathLength,
   pathNearest,
   pathPlaceAt,
   pointInside,
   pointMoved,
+  stripBetween,
 } from '../geometry/index.js'
 import type { Derived } from '../derive.js'
 import type { Change, Design } from '../design/index.js'
 import type { DrawnPanel } from '../drawn/index.js'
 import { type LaidSheet, type LaidUp, sheetThickness } from '../layup/index.js'
 import { bandLength, skiveMinutes } from '../make/index.js'
-import { type Panel, edgeChain } from '../master/index.js'
+import { type Panel, edgeChain, insetChainMaybe } from '../master/index.js'
 import type { Run } from '../stitch/index.js'
 
 /** A band of a panel that could be skived under a seam. */
@@ -23,6 +25,8 @@ export interface Candidate {
   readonly now: number
   readonly bears: number
   readonly minutes: (to: number) => number
+  /** Where it lies on the panel. */
+  readonly areas: readonly Path[]
   /** Whether it reaches a place of a sheet, in the panel's own coordinates. */
   readonly covers: (local: Point) => boolean
   /** What of the design changes to skive it to a thickness; knows of those already among the changes. */
@@ -35,7 +39,7 @@ const EDGE_WIDTH = 10
 const bandsOf = (panel: Panel, full: number, bears: number): Candidate[] => {
   const keys = [...new Set(panel.bands.filter((b) => b.start === b.end && !b.hollow).map((b) => b.key))]
   return keys.map((key) => {
-    const areas = panel.bands.filter((b) => b.key === key).flatMap((b) => b.areas)
+    const areas = panel.bands.filter((b) => b.key === key).flatMap((b) => b.areas.map((a) => a.outline))
     const band = panel.bands.find((b) => b.key === key)!
     const now = Math.min(band.start, full)
     return {
@@ -46,10 +50,11 @@ const bandsOf = (panel: Panel, full: number, bears: number): Candidate[] => {
       bears,
       minutes: (to) =>
         areas.reduce(
-          (sum, a) => sum + skiveMinutes(bandLength(a.outline), Math.max(0, full - to), panel.count),
+          (sum, area) => sum + skiveMinutes(bandLength(area), Math.max(0, full - to), panel.count),
           0,
         ),
-      covers: (local) => areas.some((a) => pointInside(local, a.outline)),
+      areas,
+      covers: (local) => areas.some((area) => pointInside(local, area)),
       change: (to) => ({ path: ['skives', key], value: to }),
     }
   })
@@ -64,7 +69,8 @@ function drawnOf(panel: Panel, drawn: DrawnPanel, full: number, bears: number): 
       const path = edgeChain(panel, [edge.id])
       const id = `seam-${edge.id}`
       const name = `${edge.name} of the ${panel.name.toLowerCase()}`
-      const length = path.segments.length > 0 ? bandLength({ ...path, closed: true }) : 0
+      const length = pathLength(path)
+      const inner = insetChainMaybe(panel, [edge.id], EDGE_WIDTH)
       return {
         key: `${panel.id}.${id}`,
         name,
@@ -72,6 +78,7 @@ function drawnOf(panel: Panel, drawn: DrawnPanel, full: number, bears: number): 
         now: full,
         bears,
         minutes: (to) => skiveMinutes(length, Math.max(0, full - to), panel.count),
+        areas: inner ? [stripBetween(path, inner)] : [],
         covers: (local) => pathNearest(path, local).distance < EDGE_WIDTH - 0.01,
         change: (to, design) => {
           const index = design.drawn.findIndex((d) => d.id === drawn.id)
@@ -145,9 +152,3 @@ export function samplesOf(
     })
   })
 }
-
-/** The outline of what a candidate would thin, where its panel lies. */
-export const candidatePaths = (panel: Panel, key: string, laid: LaidSheet) =>
-  panel.bands
-    .filter((b) => b.key === key)
-    .flatMap((b) => b.areas.map((a) => pathMoved(a.outline, laid.sheet.move)))

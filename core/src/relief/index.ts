@@ -1,6 +1,6 @@
 export { type SeamProfile } from './along.js'
 export { type Contour, contours, levelsOf } from './contours.js'
-export { type ReliefMap, mapHeight, mapThickest, reliefBox, reliefMap } from './map.js'
+export { type ReliefMap, mapHeight, mapThickest, reliefMap, workBox } from './map.js'
 export { type ProposedSkive, type SkiveProposal, proposeSkives } from './propose.js'
 export { type Spot } from './spots.js'
 export { type OtherWay, otherWays } from './ways.js'

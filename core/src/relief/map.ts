@@ -22,8 +22,8 @@ export interface ReliefMap {
   readonly heights: Float32Array
 }
 
-/** Bare ground round the work, mm. */
-const MARGIN = 3
+/** Bare ground shown round the work, mm. */
+const GROUND = 3
 /** Curves are walked as chords this near, mm. */
 const CHORDS = 0.001
 
@@ -221,18 +221,20 @@ function shownBox({ placed, sheet }: LaidSheet): Box | undefined {
   return { left: Math.min(...xs), right: Math.max(...xs), top: Math.min(...ys), bottom: Math.max(...ys) }
 }
 
-/** Everything the map has to show: all sheets of leather, with a little bare ground round them. */
-export const reliefBox = (work: LaidUp): Box =>
-  boxGrown(
-    boxUnion(work.sheets.filter((s) => s.sheet.type === 'panel').flatMap((s) => shownBox(s) ?? [])),
-    MARGIN,
-  )
+/** All of the leather that counts, where it lies. */
+export const workBox = (work: LaidUp): Box =>
+  boxUnion(work.sheets.filter((s) => s.sheet.type === 'panel').flatMap((s) => shownBox(s) ?? []))
 
 /**
  * Thickness of the work on a grid of `step` mm; what is carried lies in it where asked for. Each cell holds what
  * `thicknessAt` gives for its middle. Linear in the area; docs/formulas.md §16.
  */
-export function reliefMap(work: LaidUp, step: number, contents = false, box = reliefBox(work)): ReliefMap {
+export function reliefMap(
+  work: LaidUp,
+  step: number,
+  contents = false,
+  box = boxGrown(workBox(work), GROUND),
+): ReliefMap {
   const columns = Math.max(1, Math.ceil((box.right - box.left) / step))
   const rows = Math.max(1, Math.ceil((box.bottom - box.top) / step))
   const map = { left: box.left, top: box.top, step, columns, rows, heights: new Float32Array(columns * rows) }

@@ -1,7 +1,8 @@
-import type { Path } from '../geometry/index.js'
+import { type Path, pathMoved } from '../geometry/index.js'
 import { type Edit, applyEdit } from '../design/index.js'
 import { type Derived, derive } from '../derive.js'
-import { type Candidate, type Sample, candidatePaths, candidatesOf, samplesOf } from './candidates.js'
+import { type LengthUnit, printWeight } from '../measure/index.js'
+import { type Candidate, type Sample, candidatesOf, samplesOf } from './candidates.js'
 
 /** One skive that is proposed. */
 export interface ProposedSkive {
@@ -86,7 +87,12 @@ export const seamThickness = ({ runs }: Derived, ids: readonly string[]): number
  * Skives that bring the seams of those ids down to `wanted` mm, or as near as the leathers bear; tried on the real
  * design before they are given. docs/formulas.md §16.
  */
-export function proposeSkives(derived: Derived, ids: readonly string[], wanted: number): SkiveProposal {
+export function proposeSkives(
+  derived: Derived,
+  ids: readonly string[],
+  wanted: number,
+  unit: LengthUnit = 'mm',
+): SkiveProposal {
   const runs = derived.runs.filter((r) => ids.includes(r.join.id))
   const now = seamThickness(derived, ids)
   const sheets = derived.works.flatMap((w) =>
@@ -113,7 +119,7 @@ export function proposeSkives(derived: Derived, ids: readonly string[], wanted: 
   const to = lightest(samples, found, wanted)
   const chosen = found.flatMap((c, i) => (to[i]! < c.now - 1e-9 ? [{ c, to: roundTo(to[i]!) }] : []))
   if (chosen.length === 0) return none
-  const name = `skive for ${roundTo(wanted)} mm along the seam`
+  const name = `skive for ${printWeight(wanted, unit)} along the seam`
   // Skives of one drawn panel stand in one list: each is put to those before it.
   const edit = chosen.reduce<{ edit: Edit; design: Derived['design'] }>(
     (done, { c, to: t }) => {
@@ -142,9 +148,7 @@ export function proposeSkives(derived: Derived, ids: readonly string[], wanted: 
   }
 }
 
-const areasOf = ({ panels, works }: Derived, { key, panelId }: Candidate): Path[] => {
-  const panel = panels.find((p) => p.id === panelId)!
-  return (works[0]?.sheets ?? [])
+const areasOf = ({ works }: Derived, { areas, panelId }: Candidate): Path[] =>
+  (works[0]?.sheets ?? [])
     .filter((s) => s.part === 'whole' && s.sheet.type === 'panel' && s.sheet.panelId === panelId)
-    .flatMap((laid) => candidatePaths(panel, key, laid))
-}
+    .flatMap(({ sheet }) => areas.map((area) => pathMoved(area, sheet.move)))

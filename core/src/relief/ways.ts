@@ -1,6 +1,8 @@
+import { findingsOf } from '../check/index.js'
 import { type Edit, applyEdit, setField } from '../design/index.js'
 import { type Derived, derive } from '../derive.js'
 import { type Field, fieldsOf } from '../kinds/index.js'
+import { type LengthUnit, printWeight } from '../measure/index.js'
 import { seamThickness } from './propose.js'
 
 /** Something else than skiving that would make seams thinner. */
@@ -20,7 +22,7 @@ const THINNEST = 0.4
 const WORTH = 0.05
 
 /** Every single decision that could be taken otherwise: other choices, one fewer, a thinner leather. */
-function otherDecisions({ design, kind }: Derived): { label: string; edit: Edit }[] {
+function otherDecisions({ design, kind }: Derived, unit: LengthUnit): { label: string; edit: Edit }[] {
   const at = (path: Field['path']): unknown =>
     path.reduce<unknown>((inner, key) => (inner as Record<string, unknown> | undefined)?.[key], design)
   const roles = kind.roles.filter((r) => r.when?.(design.params) ?? true).map((r) => r.id)
@@ -46,23 +48,28 @@ function otherDecisions({ design, kind }: Derived): { label: string; edit: Edit 
       const leather = design.leathers[field.role]!
       const thinner = Math.round((leather.thickness - SPLIT) * 100) / 100
       if (thinner < THINNEST) return []
-      const label = `${field.label} split to ${thinner.toFixed(1)} mm`
+      const label = `${field.label} split to ${printWeight(thinner, unit)}`
       return [
         { label, edit: setField(label, field.path, { ...leather, use: 'own' as const, thickness: thinner }) },
       ]
     })
 }
 
-/** The highest rank of trouble a way may not bring: what it carries must still be carried. */
-const carriesAsMuch = (before: Derived, after: Derived): boolean =>
-  after.master.concerns?.every(
-    (c) => c.rank !== 'stop' || before.master.concerns?.some((b) => b.id === c.id),
-  ) ?? true
+/** Whether nothing would be a stop that is not one already. */
+function bringsNoStop(before: ReadonlySet<string>, after: Derived): boolean {
+  return findingsOf(after).every((f) => f.rank !== 'stop' || before.has(f.key))
+}
 
 /** What else would help along the seams of those ids, each tried on the real design; what saves most first. */
-export function otherWays(derived: Derived, ids: readonly string[], wanted: number): OtherWay[] {
+export function otherWays(
+  derived: Derived,
+  ids: readonly string[],
+  wanted: number,
+  unit: LengthUnit = 'mm',
+): OtherWay[] {
+  const stops = new Set(findingsOf(derived).flatMap((f) => (f.rank === 'stop' ? [f.key] : [])))
   const now = seamThickness(derived, ids)
-  return otherDecisions(derived)
+  return otherDecisions(derived, unit)
     .flatMap(({ label, edit }): OtherWay[] => {
       const edited = applyEdit(derived.design, edit)
       if (!edited.ok) return []
@@ -71,7 +78,7 @@ export function otherWays(derived: Derived, ids: readonly string[], wanted: numb
       if (!ids.every((id) => after.runs.some((r) => r.join.id === id))) return []
       const left = seamThickness(after, ids)
       const saves = now - left
-      return saves >= WORTH && carriesAsMuch(derived, after)
+      return saves >= WORTH && bringsNoStop(stops, after)
         ? [{ label, edit, saves, enough: left <= wanted + 1e-9 }]
         : []
     })
