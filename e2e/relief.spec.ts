@@ -35,6 +35,12 @@ test('a card sleeve: from what goes in to the relief, a skive proposal looked at
   ).toBeVisible()
   await expect(page.getByText('it is 4.5 mm now')).toBeVisible()
   await expect(page.getByRole('button', { name: /^Undo “skive/ })).toHaveCount(0)
+  await write(page, 'thickness wanted along the seam', '3.7')
+  await expect(page.locator('path.area')).toHaveCount(0)
+  await expect(
+    page.getByRole('img', { name: /^Thickness along the outer seam.*at most 4\.5 mm/ }),
+  ).toBeVisible()
+  await write(page, 'thickness wanted along the seam', '3.6')
   await page.getByRole('button', { name: /^Take/ }).first().click()
   await expect(page.getByText(/it is 3\.[0-6]\d? mm now/)).toBeVisible()
   await expect(page.locator('[data-reached]')).toContainText('nothing has to be skived')
@@ -44,7 +50,7 @@ test('a card sleeve: from what goes in to the relief, a skive proposal looked at
 
   await write(page, 'thickness wanted along the seam', '1.5')
   await expect(page.locator('[data-reached]')).toContainText('Skiving alone comes to')
-  await expect(page.getByText(/backs: |between the faces: nothing/).first()).toBeVisible({ timeout: 20_000 })
+  await expect(page.getByText('pockets on: one face only')).toBeVisible({ timeout: 20_000 })
 })
 
 test('what if: two variants beside the work, one of them taken', async ({ page }) => {
@@ -60,6 +66,8 @@ test('what if: two variants beside the work, one of them taken', async ({ page }
   await write(page, 'card pockets a side', '2')
   await expect(cell('Pieces', 3)).toContainText('−2', { timeout: 15_000 })
   await expect(page.getByText('4 cards, 8 notes')).toBeVisible()
+  await page.getByText('by a plain pace, minutes').first().click()
+  await expect(page.getByText(/punching and sewing, minutes \d+ = \(264 holes × 1\.5 s/)).toBeVisible()
   await accessible(page)
   await page.getByRole('button', { name: 'Take C', exact: true }).click()
   await expect(page.getByRole('button', { name: /^Undo “take C: card pockets a side”/ })).toBeVisible()

@@ -159,6 +159,7 @@ export {
   printLength,
   printPitch,
   printWeight,
+  printWeightBare,
   trimmed,
   weightMiddle,
 } from './measure/index.js'

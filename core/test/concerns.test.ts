@@ -96,6 +96,17 @@ describe('the order of sewing', () => {
     expect(at('pile')).toBeLessThan(at('foot'))
     expect(at('bridge-left')).toBeLessThan(at('foot'))
   })
+  test('feet on both faces of a single back can’t all be sewn: glued they need not be', () => {
+    const derived = derive(freshOf('card-sleeve', { centre: 'none' }))
+    const stuck = findingsOf(derived).filter((f) => f.code === 'covered-before-sewn')
+    expect(stuck.length).toBeGreaterThan(0)
+    expect(sayFinding(stuck[0]!, 'mm').what).toMatch(/^The foot of pocket 1.* can’t be reached/)
+    const [glue] = fixesOf(stuck[0]!, derived)
+    expect(glue!.label).toBe('Glue the feet of the pockets')
+    const done = applyEdit(derived.design, glue!.edit)
+    const left = done.ok ? findingsOf(derive(done.design)) : stuck
+    expect(left.filter((f) => f.rank === 'stop')).toEqual([])
+  })
   test('two seams each under the other’s leather are stuck, and it is said', () => {
     const derived = derive(freshOf('bifold'))
     const [a, b] = ['foot-1-left', 'outer-left'].map((id) => derived.runs.find((r) => r.join.id === id)!)

@@ -1,6 +1,7 @@
 import { describe, expect, test } from 'vitest'
 import { derive, explainLine, figuresOf } from '@drumlin/core'
 import { pathLength, point, polygon } from '../src/geometry/index.js'
+import { edgeChain } from '../src/master/index.js'
 import { bandLength, benchTime, skiveMinutes } from '../src/make/index.js'
 import { reckoner } from '../src/working/index.js'
 import { demoWith, freshOf } from './support/designs.js'
@@ -26,12 +27,22 @@ describe('how long it takes', () => {
     const round = derived.pieces
       .filter((p) => p.panel.role !== 'guide')
       .reduce((sum, p) => sum + p.count * pathLength(p.cut), 0)
-    expect(part('cut').value).toBeCloseTo(round / 200 + 8, 9)
+    expect(part('cut').value).toBeCloseTo(Math.round(round) / 200 + 8, 9)
   })
   test('no edge is turned, so nothing is counted for turning; with turned tops there is', () => {
     expect(part('turn').value).toBe(0)
     const turned = benchTime(demoWith({ 'params.tops': 'turned' }), reckoner({}))
     expect(turned.parts.find((p) => p.key === 'time.turn')!.value).toBeGreaterThan(5)
+  })
+  test('gluing: each coated edge once, what has to slide round the fold left out', () => {
+    const glue = derived.master.joins.flatMap((j) => j.glue)
+    expect(glue.some((g) => (g.endFree ?? 0) > 5)).toBe(true)
+    const all = glue.reduce((sum, g) => {
+      const sheet = derived.works[0]!.sheets.find((s) => s.sheet.id === g.sheet)!.sheet
+      const panel = derived.panels.find((p) => sheet.type === 'panel' && p.id === sheet.panelId)!
+      return sum + pathLength(edgeChain(panel, g.chain)) - (g.startFree ?? 0) - (g.endFree ?? 0)
+    }, 0)
+    expect(part('glue').value).toBeCloseTo(8 + Math.round(all) / 400, 6)
   })
   test('the parts make the whole, and each can show its working', () => {
     expect(time.total.value).toBeCloseTo(

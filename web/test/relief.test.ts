@@ -3,6 +3,7 @@ import {
   type Design,
   STARTER_STORES,
   derive,
+  fieldsOf,
   figuresOf,
   freshDesign,
   kindOf,
@@ -11,7 +12,7 @@ import {
 } from '@drumlin/core'
 import { bandColour, bandCount, bandOf, inkOn } from '../src/relief/ramp.js'
 import { seamsOf } from '../src/relief/seams.js'
-import { rowsIn, sayDifference, sayTime } from '../src/whatif/rows.js'
+import { rowsIn, sayDifference, sayTime, sayValue } from '../src/whatif/rows.js'
 import {
   NOTHING_CHANGED,
   type Variant,
@@ -135,6 +136,22 @@ describe('the rows that compare them', () => {
   test('every figure can be said', () => {
     for (const unit of ['mm', 'in'] as const)
       for (const one of rowsIn(unit)) expect(one.say(one.of(three!))).not.toMatch(/NaN|undefined/)
+  })
+  test('a setting is said by its label, a leather with its thickness, an iron by name, a length in the units', () => {
+    const design = fresh('bifold')
+    const said = (id: string, unit: 'mm' | 'in' = 'mm') =>
+      sayValue(
+        design,
+        fieldsOf(kindOf('bifold')).find((f) => f.id === id)!,
+        unit,
+      )
+    expect(said('school')).toBe('T, lapped')
+    expect(said('pockets')).toBe('3')
+    expect(said('foldShare')).toBe('0.6')
+    expect(said('reveal')).toBe('12.0 mm')
+    expect(said('reveal', 'in')).toMatch(/in$/)
+    expect(said('leather-outside')).toBe('Vegetable calf, 1.4 mm')
+    expect(said('iron')).toBe('No. 9 iron')
   })
   test('time is hours and minutes, and rounds up into the hour', () => {
     expect([sayTime(0), sayTime(59.6), sayTime(61), sayTime(125)]).toEqual([

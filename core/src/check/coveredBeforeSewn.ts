@@ -1,5 +1,7 @@
+import { setField } from '../design/index.js'
+import { fieldsOf } from '../kinds/index.js'
 import { sewingOrder } from '../stitch/index.js'
-import type { Check } from './finding.js'
+import type { Check, Fix } from './finding.js'
 import { placeOnSheet } from './places.js'
 
 /** Seams that no order of sewing leaves open to the needle. */
@@ -19,5 +21,10 @@ export const coveredBeforeSewn: Check = {
     what: `The ${words.run} can’t be reached: ${words.by} lies over it, and is held by a seam that has to come first.`,
     why: 'Whichever is sewn first covers the other. Glue one of them, or let the run end before the other piece begins.',
   }),
-  fixes: () => [],
+  // Feet that are glued need not be reached.
+  fixes: (_finding, { kind }): Fix[] => {
+    const feet = fieldsOf(kind).find((f) => f.id === 'feet')
+    const label = 'glue the feet of the pockets'
+    return feet ? [{ label: `G${label.slice(1)}`, edit: setField(label, feet.path, 'glued') }] : []
+  },
 }

@@ -13,8 +13,8 @@ export const PACE = {
   /** Turning an edge over: glue, fold, hammer; and each pleat or cut on the way. */
   turn: 60,
   perPleat: 0.25,
-  /** Gluing and pressing a join. */
-  glue: 250,
+  /** Coating an edge with glue; and pressing a join together. */
+  glue: 400,
   perGlue: 1,
   /** Seconds a hole, and a stitch by hand. */
   holeSeconds: 1.5,

@@ -2,8 +2,8 @@ import { pathArea, pathLength } from '../geometry/index.js'
 import type { EdgeWork } from '../edges/index.js'
 import { type Master, type Panel, edgeChain } from '../master/index.js'
 import type { Run } from '../stitch/index.js'
-import { type Reckon, type Reckoned, given } from '../working/index.js'
-import { PACE, skiveMinutes } from './pace.js'
+import { type Reckon, type Reckoned, type Given, given } from '../working/index.js'
+import { PACE } from './pace.js'
 
 /** What the time is worked out from. */
 export interface Made {
@@ -47,16 +47,22 @@ export function bandLength(outline: Parameters<typeof pathArea>[0]): number {
 
 const sum = (values: readonly number[]): number => values.reduce((a, b) => a + b, 0)
 
+/** Edges of placed panels that are glued in some join: what they are, and how much of each, mm. */
+function gluedEdges({ joins, layups }: Made['master'], panels: readonly Panel[]) {
+  const sheets = layups.flatMap((l) => l.sheets)
+  return joins
+    .flatMap((join) => join.glue)
+    .flatMap(({ sheet, chain, startFree = 0, endFree = 0 }) => {
+      const lies = sheets.find((s) => s.id === sheet)
+      const panel = lies?.type === 'panel' ? panels.find((p) => p.id === lies.panelId) : undefined
+      if (!panel) return []
+      const length = Math.max(0, pathLength(edgeChain(panel, chain)) - startFree - endFree)
+      return [{ edges: chain.map((edge) => `${panel.id} ${edge}`), length }]
+    })
+}
+
 /** Raw edges finished one by one, over all copies; those glued to others are finished together with the seam, mm. */
-function finishedEdges(panels: readonly Panel[], { joins, layups }: Made['master']): number {
-  const glued = new Set(
-    joins.flatMap((join) =>
-      join.glue.flatMap(({ sheet, chain }) => {
-        const lies = layups.flatMap((l) => l.sheets).find((s) => s.id === sheet)
-        return lies?.type === 'panel' ? chain.map((edge) => `${lies.panelId} ${edge}`) : []
-      }),
-    ),
-  )
+function finishedEdges(panels: readonly Panel[], glued: ReadonlySet<string>): number {
   const shown = (panel: Panel): number =>
     sum(
       panel.edges
@@ -67,100 +73,122 @@ function finishedEdges(panels: readonly Panel[], { joins, layups }: Made['master
   return sum(panels.map((panel) => panel.count * shown(panel)))
 }
 
+/** What there is to do, all copies counted; lengths mm. */
+function workOf({ master, edges, runs }: Made) {
+  const parts = edges.filter((w) => w.panel.role !== 'guide')
+  const each = (of: (work: EdgeWork) => number): number => sum(parts.map((w) => w.panel.count * of(w)))
+  const panels = parts.map((w) => w.panel)
+  const glued = gluedEdges(master, panels)
+  const seams = runs.filter((r) => r.join.course.type === 'edges' && r.join.glue.length > 0)
+  return {
+    round: each((w) => pathLength(w.cut)),
+    pieces: each(() => 1),
+    strips: each((w) => skivedStrips(w).length),
+    // A deeper skive takes as long as a longer one.
+    skived: each((w) => sum(skivedStrips(w).map((s) => s.length * (1 + s.depth)))),
+    turned: each((w) => sum(w.turned.map((t) => pathLength(t.finished)))),
+    pleats: each((w) => sum(w.treatments.map((t) => t.count))),
+    joins: master.joins.filter((j) => j.glue.length > 0).length,
+    coated: sum(glued.map((g) => g.length)),
+    runs: runs.length,
+    holes: sum(runs.map((r) => r.holes.length)),
+    stitches: sum(runs.map((r) => Math.max(0, r.holes.length - 1))),
+    edge: finishedEdges(panels, new Set(glued.flatMap((g) => g.edges))) + sum(seams.map((r) => r.length)),
+  }
+}
+
 /** Time to cut, skive, turn, glue, sew and finish, by a plain pace (J); docs/formulas.md §17. Nothing for drying. */
-export function benchTime({ master, edges, runs }: Made, reckon: Reckon): BenchTime {
-  const part = (
+export function benchTime(made: Made, reckon: Reckon): BenchTime {
+  const work = workOf(made)
+  const part = <I extends Readonly<Record<string, number>>>(
     key: string,
     label: string,
     formula: string,
-    inputs: Parameters<Reckon>[1],
-    minutes: number,
+    inputs: I,
+    minutes: (v: { readonly [K in keyof I]: number }) => number,
   ): Reckoned =>
     reckon(
-      { key: `time.${key}`, label, formula, source: '§17', quantity: 'count', measured: true },
-      inputs,
-      () => minutes,
+      {
+        key: `time.${key}`,
+        label: `${label}, minutes`,
+        formula,
+        source: '§17',
+        quantity: 'count',
+        measured: true,
+      },
+      Object.fromEntries(
+        Object.entries(inputs).map(([name, value]) => [
+          name,
+          given(name, value, Number.isInteger(value) ? 'count' : 'share'),
+        ]),
+      ) as { readonly [K in keyof I]: Given },
+      minutes,
     )
-  const parts = edges.filter((w) => w.panel.role !== 'guide')
-  const pieces = sum(parts.map((w) => w.panel.count))
-  const round = sum(parts.map((w) => w.panel.count * pathLength(w.cut)))
-  const strips = parts.flatMap((w) => skivedStrips(w).map((s) => ({ ...s, count: w.panel.count })))
-  const turned = sum(parts.map((w) => w.panel.count * sum(w.turned.map((t) => pathLength(t.finished)))))
-  const pleats = sum(parts.map((w) => w.panel.count * sum(w.treatments.map((t) => t.count))))
-  const stitches = sum(runs.map((r) => Math.max(0, r.holes.length - 1)))
-  const holes = sum(runs.map((r) => r.holes.length))
-  const edge =
-    finishedEdges(
-      parts.map((w) => w.panel),
-      master,
-    ) + sum(runs.filter((r) => r.join.course.type === 'edges' && r.join.glue.length > 0).map((r) => r.length))
-  const glued = sum(runs.map((r) => r.length))
-  const all = [
+  const whole = Object.fromEntries(Object.entries(work).map(([k, v]) => [k, Math.round(v)])) as typeof work
+  const { round, pieces, strips, skived, turned, pleats, joins, coated, runs, holes, stitches, edge } = whole
+  const parts = [
     part(
       'cut',
-      'cutting out, minutes',
-      '{round} mm round / 200 a minute + {pieces} pieces × 1',
-      { round: given('round', round, 'count'), pieces: given('pieces', pieces, 'count') },
-      round / PACE.cut + pieces * PACE.perPiece,
+      'cutting out',
+      '{round} mm round / {pace} a minute + {pieces} pieces × {each}',
+      { round, pace: PACE.cut, pieces, each: PACE.perPiece },
+      (v) => v.round / v.pace + v.pieces * v.each,
     ),
     part(
       'skive',
-      'skiving, minutes',
-      '{strips} strips, {length} mm long together, at 90 a minute and less where deep',
-      {
-        strips: given('strips', sum(strips.map((s) => s.count)), 'count'),
-        length: given('length', sum(strips.map((s) => s.count * s.length)), 'count'),
-      },
-      sum(strips.map((s) => skiveMinutes(s.length, s.depth, s.count))),
+      'skiving',
+      '{strips} strips × {each} + {skived} mm, deep ones counted longer, / {pace} a minute',
+      { strips, each: PACE.perSkive, skived, pace: PACE.skive },
+      (v) => v.strips * v.each + v.skived / v.pace,
     ),
     part(
       'turn',
-      'turning edges, minutes',
-      '{turned} mm / 60 a minute + {pleats} pleats and cuts × ¼',
-      { turned: given('turned', turned, 'count'), pleats: given('pleats', pleats, 'count') },
-      turned / PACE.turn + pleats * PACE.perPleat,
+      'turning edges',
+      '{turned} mm / {pace} a minute + {pleats} pleats and cuts × {each}',
+      { turned, pace: PACE.turn, pleats, each: PACE.perPleat },
+      (v) => v.turned / v.pace + v.pleats * v.each,
     ),
     part(
       'glue',
-      'gluing, minutes',
-      '{joins} joins × 1 + {glued} mm / 250 a minute',
-      { joins: given('joins', master.joins.length, 'count'), glued: given('glued', glued, 'count') },
-      master.joins.length * PACE.perGlue + glued / PACE.glue,
+      'gluing',
+      '{joins} joins × {each} + {coated} mm coated / {pace} a minute',
+      { joins, each: PACE.perGlue, coated, pace: PACE.glue },
+      (v) => v.joins * v.each + v.coated / v.pace,
     ),
     part(
       'sew',
-      'punching and sewing, minutes',
-      '({holes} holes × 1.5 s + {stitches} stitches × 9 s) / 60 + {runs} runs × 2',
+      'punching and sewing',
+      '({holes} holes × {punch} s + {stitches} stitches × {stitch} s) / 60 + {runs} runs × {each}',
       {
-        holes: given('holes', holes, 'count'),
-        stitches: given('stitches', stitches, 'count'),
-        runs: given('runs', runs.length, 'count'),
+        holes,
+        punch: PACE.holeSeconds,
+        stitches,
+        stitch: PACE.stitchSeconds,
+        runs,
+        each: PACE.perRun,
       },
-      (holes * PACE.holeSeconds + stitches * PACE.stitchSeconds) / 60 + runs.length * PACE.perRun,
+      (v) => (v.holes * v.punch + v.stitches * v.stitch) / 60 + v.runs * v.each,
     ),
     part(
       'edges',
-      'finishing edges, minutes',
-      '{edge} mm / 50 a minute',
-      { edge: given('edge', edge, 'count') },
-      edge / PACE.edge,
+      'finishing edges',
+      '{edge} mm / {pace} a minute',
+      { edge, pace: PACE.edge },
+      (v) => v.edge / v.pace,
     ),
   ]
-  return {
-    parts: all,
-    total: part(
-      'total',
-      'time at the bench, minutes',
-      '{cut} + {skive} + {turn} + {glue} + {sew} + {edges}',
-      {
-        cut: all[0]!,
-        skive: all[1]!,
-        turn: all[2]!,
-        glue: all[3]!,
-        sew: all[4]!,
-        edges: all[5]!,
-      },
-      sum(all.map((p) => p.value)),
-    ),
-  }
+  const [cut, skive, turn, glue, sew, edges] = parts
+  const total = reckon(
+    {
+      key: 'time.total',
+      label: 'time at the bench, minutes',
+      formula: '{cut} + {skive} + {turn} + {glue} + {sew} + {edges}',
+      source: '§17',
+      quantity: 'count',
+      measured: true,
+    },
+    { cut: cut!, skive: skive!, turn: turn!, glue: glue!, sew: sew!, edges: edges! },
+    (v) => v.cut + v.skive + v.turn + v.glue + v.sew + v.edges,
+  )
+  return { parts, total }
 }

@@ -1,6 +1,15 @@
 export { parseLength } from './length.js'
 export { parsePitch, pitchOfNumber, pitchOfSpi, printPitch } from './pitch.js'
-export { decimal, inchFraction, otherUnit, printBare, printLength, printWeight, trimmed } from './print.js'
+export {
+  decimal,
+  inchFraction,
+  otherUnit,
+  printBare,
+  printLength,
+  printWeight,
+  printWeightBare,
+  trimmed,
+} from './print.js'
 export { type MeasureError, type Parsed, measureSentence } from './result.js'
 export { threadDiameter } from './thread.js'
 export { type LengthUnit, OUNCE, roundTo } from './units.js'

@@ -34,7 +34,11 @@ export const otherUnit = (unit: LengthUnit): LengthUnit => (unit === 'mm' ? 'in'
 
 /** Thickness of leather: `1.4 mm`, or in the maker's ounces `3.5 oz`. */
 export const printWeight = (mm: number, unit: LengthUnit): string =>
-  unit === 'mm' ? `${trimmed(mm, 2)} mm` : `${trimmed(mm / OUNCE, 1)} oz`
+  `${printWeightBare(mm, unit)} ${unit === 'mm' ? 'mm' : 'oz'}`
+
+/** The same without its unit, for where that stands beside it. */
+export const printWeightBare = (mm: number, unit: LengthUnit): string =>
+  unit === 'mm' ? trimmed(mm, 2) : trimmed(mm / OUNCE, 1)
 
 /** As few decimals as say the same, at most `places`, at least one. */
 export function trimmed(value: number, places: number): string {

@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import { RouterLink, useRoute } from 'vue-router'
 import { overruledFor } from '@drumlin/core'
 import { useJob } from '../job/job.js'
+import { ABOUT_THICKNESS } from '../relief/seams.js'
 import { WAYPOINTS } from './routes.js'
 
 const props = defineProps<{ jobId: string | undefined }>()
@@ -15,12 +16,11 @@ const bench = computed(() =>
 )
 
 /** What contents ask for is settled on the Brief, thickness on the Relief; the Draft is where everything is mended. */
-const THICK = new Set(['stack-too-thick', 'skive-too-thin', 'thin-under-stitch', 'skive-too-steep'])
 const open = computed(() => {
   const { settled } = job
   const left = here.value && settled ? job.findings.filter((f) => overruledFor(settled, f) === undefined) : []
   const brief = left.filter((f) => f.code === 'fit').length
-  const relief = left.filter((f) => THICK.has(f.code)).length
+  const relief = left.filter((f) => ABOUT_THICKNESS.has(f.code)).length
   return { brief, relief, draft: left.length - brief }
 })
 const said = (name: 'brief' | 'draft' | 'relief'): string =>

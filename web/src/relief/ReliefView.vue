@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, onBeforeUnmount, ref, shallowRef, useTemplateRef, watch } from 'vue'
+import { computed, ref, shallowRef, useTemplateRef, watch } from 'vue'
 import { RouterLink } from 'vue-router'
 import { type Survey, overruledFor, printWeight, sayFinding, workOf } from '@drumlin/core'
 import { useSettings } from '../app/settings.js'
@@ -8,7 +8,7 @@ import ChoiceField from '../sentence/ChoiceField.vue'
 import MeasureField from '../sentence/MeasureField.vue'
 import WorkingBox from '../sentence/WorkingBox.vue'
 import { useReliefBench, wasStopped } from './bench.js'
-import { type Seam, seamsOf } from './seams.js'
+import { ABOUT_THICKNESS, type Seam, seamsOf } from './seams.js'
 import SeamGraph from './SeamGraph.vue'
 import SkiveProposals from './SkiveProposals.vue'
 import ThicknessMap from './ThicknessMap.vue'
@@ -29,7 +29,6 @@ const survey = shallowRef<Survey>()
 const whole = shallowRef<Awaited<ReturnType<typeof bench.whole>>>()
 const failed = ref('')
 const proposals = useTemplateRef<InstanceType<typeof SkiveProposals>>('proposals')
-const shown = ref(false)
 
 const states = computed(() =>
   derived.value.works.map((w) => ({ value: w.layup.id, label: w.layup.name, why: 'how the work lies' })),
@@ -66,7 +65,6 @@ async function look(): Promise<void> {
   }
 }
 watch([derived, state, contents, interval], () => void look(), { immediate: true })
-onBeforeUnmount(() => (job.preview = undefined))
 
 const seams = computed(() => seamsOf(settled.value))
 const chosen = ref<string>()
@@ -90,20 +88,19 @@ const wanted = computed(() => {
   return ownWanted.value ?? (now > reach ? reach : Math.max(0.5, Math.floor(now * 10 - 3) / 10))
 })
 const sought = computed(() =>
-  seam.value ? { design: settled.value.design, runs: seam.value.runs, wanted: wanted.value } : undefined,
+  seam.value
+    ? { design: settled.value.design, runs: seam.value.runs, wanted: wanted.value, unit: settings.unit }
+    : undefined,
 )
 const shownRun = computed(() => derived.value.runs.find((r) => r.join.id === seam.value?.id))
 const shownSeam = computed(() => survey.value?.seams.find((s) => s.run === seam.value?.id))
-watch([sought], () => (shown.value = false))
-watch(settled, () => (shown.value = false))
 
-const areas = computed(() => {
-  if (!shown.value || survey.value?.asked.state !== settled.value.works[0]?.layup.id) return []
-  return proposals.value?.proposal?.skives.flatMap((s) => s.areas) ?? []
-})
-const THIN = new Set(['stack-too-thick', 'skive-too-thin', 'thin-under-stitch', 'skive-too-steep'])
+/** Proposed skives are placed in the first state of the work. */
+const areas = computed(() =>
+  survey.value?.asked.state === settled.value.works[0]?.layup.id ? (proposals.value?.areas ?? []) : [],
+)
 const found = computed(() =>
-  job.findings.filter((f) => THIN.has(f.code) && overruledFor(settled.value, f) === undefined),
+  job.findings.filter((f) => ABOUT_THICKNESS.has(f.code) && overruledFor(settled.value, f) === undefined),
 )
 const hasContents = computed(() =>
   derived.value.works.some((w) => w.sheets.some((s) => s.sheet.type === 'content')),
@@ -187,7 +184,7 @@ const reads = computed(
               @change="(v) => (ownWanted = v)"
             />; it is {{ print(seam.thickest) }} now.
           </p>
-          <SkiveProposals ref="proposals" v-model:shown="shown" :sought="sought" />
+          <SkiveProposals ref="proposals" :sought="sought" />
         </template>
         <p v-else class="quiet">Nothing is sewn yet, so there is no seam to bring down.</p>
         <p v-for="f in found" :key="f.key" class="finding" :class="f.rank">

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { type Run, type SeamProfile, printLength, printWeight } from '@drumlin/core'
+import { type Run, type SeamProfile, printLength, printWeight, printWeightBare } from '@drumlin/core'
 import { useSettings } from '../app/settings.js'
 
 const props = defineProps<{ seam: SeamProfile; run: Run; wanted: number; reach: number }>()
@@ -51,13 +51,15 @@ const label = computed(
         {{ s.name }}
       </text>
     </g>
+    <line x1="0" :x2="WIDTH" :y1="y(reach)" :y2="y(reach)" class="reach" />
+    <text :x="WIDTH" :y="y(reach) - 4" text-anchor="end" class="quietly">reach of the iron</text>
     <line x1="0" :x2="WIDTH" :y1="y(wanted)" :y2="y(wanted)" class="wanted" />
     <text :x="WIDTH + 5" :y="y(wanted) + 4" class="figure want">
       {{ printWeight(wanted, settings.unit) }}
     </text>
     <path :d="line" class="height" />
     <text :x="x(peak)" :y="y(seam.thickest) - 5" class="figure" text-anchor="middle">
-      {{ printWeight(seam.thickest, settings.unit).replace(/ (mm|oz)$/, '') }}
+      {{ printWeightBare(seam.thickest, settings.unit) }}
     </text>
   </svg>
 </template>
@@ -75,6 +77,14 @@ svg {
   stroke: var(--heather);
   stroke-width: 1.6;
   stroke-dasharray: 2 4;
+}
+.reach {
+  stroke: var(--gorse-mark);
+  stroke-width: 1.4;
+  stroke-dasharray: 8 4;
+}
+.quietly {
+  fill: var(--quiet);
 }
 .height {
   fill: none;

@@ -1,32 +1,32 @@
 <script setup lang="ts">
-import { computed, toRef } from 'vue'
-import { type Edit, printWeight } from '@drumlin/core'
+import { computed, onScopeDispose, toRef, watch } from 'vue'
+import { type Edit, printWeight, printWeightBare } from '@drumlin/core'
 import { useSettings } from '../app/settings.js'
 import { useJob } from '../job/job.js'
 import { type Sought, useProposals } from './proposals.js'
 
 const props = defineProps<{ sought: Sought }>()
-const shown = defineModel<boolean>('shown', { required: true })
 const job = useJob()
 const settings = useSettings()
 const { proposal, ways, seeking, failed, stop } = useProposals(toRef(props, 'sought'))
-defineExpose({ proposal })
+
+const trying = (edit: Edit | undefined): boolean => edit !== undefined && job.preview === edit
+/** The proposal is what is being looked at. */
+const shown = computed(() => trying(proposal.value?.edit))
+/** Where its skives lie, while they are shown. */
+defineExpose({ areas: computed(() => (shown.value ? proposal.value!.skives.flatMap((s) => s.areas) : [])) })
+
+const look = (edit: Edit | undefined): void => void (job.preview = trying(edit) ? undefined : edit)
+// What was looked at belongs to the question it answered.
+const forget = (): void => void (job.preview = undefined)
+watch(() => props.sought, forget)
+onScopeDispose(forget)
 
 const print = (mm: number): string => printWeight(mm, settings.unit)
+const bare = (mm: number): string => printWeightBare(mm, settings.unit)
 const minutes = computed(() => proposal.value?.skives.reduce((sum, s) => sum + s.minutes, 0) ?? 0)
 const NUMBERS = ['No', 'One', 'Two', 'Three', 'Four', 'Five', 'Six', 'Seven', 'Eight', 'Nine']
 const counted = (n: number): string => `${NUMBERS[n] ?? n} ${n === 1 ? 'skive' : 'skives'}`
-
-function look(edit: Edit | undefined): void {
-  const now = !shown.value
-  shown.value = now
-  job.preview = now ? edit : undefined
-}
-function take(edit: Edit): void {
-  shown.value = false
-  job.edit(edit)
-}
-const trying = (edit: Edit): boolean => job.preview === edit
 </script>
 
 <template>
@@ -52,9 +52,7 @@ const trying = (edit: Edit): boolean => job.preview === edit
         <ul class="skives figure">
           <li v-for="s in proposal.skives" :key="s.key">
             <span>{{ s.name }}</span>
-            <span class="right"
-              >{{ print(s.from).replace(/ (mm|oz)$/, '') }} → {{ print(s.to).replace(/ (mm|oz)$/, '') }}</span
-            >
+            <span class="right">{{ bare(s.from) }} → {{ bare(s.to) }}</span>
             <span class="right quiet">{{ Math.round(s.minutes) }} min</span>
           </li>
         </ul>
@@ -62,7 +60,7 @@ const trying = (edit: Edit): boolean => job.preview === edit
           <button class="act" :aria-pressed="shown" @click="look(proposal.edit)">
             {{ shown ? 'As it was' : 'Show on the map' }}
           </button>
-          <button v-if="proposal.edit" class="act main" @click="take(proposal.edit)">
+          <button v-if="proposal.edit" class="act main" @click="job.edit(proposal.edit)">
             Take {{ proposal.skives.length === 1 ? 'it' : 'them all' }}
           </button>
         </p>
@@ -74,18 +72,14 @@ const trying = (edit: Edit): boolean => job.preview === edit
       <ul class="ways">
         <li v-for="w in ways.slice(0, 8)" :key="w.label">
           <span>
-            {{ w.label }} <strong class="figure">−{{ print(w.saves).replace(/ (mm|oz)$/, '') }}</strong>
+            {{ w.label }} <strong class="figure">−{{ bare(w.saves) }}</strong>
             <span v-if="w.enough" class="quiet"> reaches it</span>
           </span>
           <span class="row">
-            <button
-              class="act small"
-              :aria-pressed="trying(w.edit)"
-              @click="job.preview = trying(w.edit) ? undefined : w.edit"
-            >
+            <button class="act small" :aria-pressed="trying(w.edit)" @click="look(w.edit)">
               {{ trying(w.edit) ? 'Leave it' : 'Try it' }}
             </button>
-            <button v-if="trying(w.edit)" class="act main small" @click="take(w.edit)">Take it</button>
+            <button v-if="trying(w.edit)" class="act main small" @click="job.edit(w.edit)">Take it</button>
           </span>
         </li>
       </ul>

@@ -8,6 +8,7 @@ import {
   layersAt,
   pathData,
   printWeight,
+  printWeightBare,
 } from '@drumlin/core'
 import { useSettings } from '../app/settings.js'
 import { arrowStep } from '../sheet/arrows.js'
@@ -23,7 +24,7 @@ const box = computed(() => {
   const { left, top, step, columns, rows } = props.survey.map
   return { left, top, width: columns * step, height: rows * step }
 })
-const print = (mm: number): string => printWeight(mm, settings.unit).replace(/ (mm|oz)$/, '')
+const print = (mm: number): string => printWeightBare(mm, settings.unit)
 /** A screen pixel in mm when the map is some 760 pixels wide. */
 const pixel = computed(() => Math.max(box.value.width / 760, box.value.height / 400))
 

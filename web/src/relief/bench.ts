@@ -1,6 +1,6 @@
 import { onScopeDispose } from 'vue'
 import type { Asked, Design, Figures, Finding, OtherWay, SkiveProposal, Survey } from '@drumlin/core'
-import type { ReliefAsked } from '../workers/relief.worker.js'
+import type { ReliefAsked, WantedAlong } from '../workers/relief.worker.js'
 
 type Question = ReliefAsked extends infer Q ? (Q extends unknown ? Omit<Q, 'ask' | 'design'> : never) : never
 
@@ -52,10 +52,10 @@ export function useReliefBench() {
     survey: (design: Design, asked: Asked) => ask<Survey>(design, { what: 'survey', asked }),
     whole: (design: Design) =>
       ask<{ closed: { empty: number; full: number }; weight: Figures['weight'] }>(design, { what: 'whole' }),
-    skives: (design: Design, runs: readonly string[], wanted: number) =>
-      ask<SkiveProposal>(design, { what: 'skives', runs, wanted }),
-    ways: (design: Design, runs: readonly string[], wanted: number) =>
-      ask<readonly OtherWay[]>(design, { what: 'ways', runs, wanted }),
+    skives: (design: Design, question: WantedAlong) =>
+      ask<SkiveProposal>(design, { what: 'skives', ...question }),
+    ways: (design: Design, question: WantedAlong) =>
+      ask<readonly OtherWay[]>(design, { what: 'ways', ...question }),
     figures: (design: Design) =>
       ask<{ figures: Figures; findings: readonly Finding[] }>(design, { what: 'figures' }),
   }

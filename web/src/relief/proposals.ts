@@ -1,5 +1,5 @@
 import { type Ref, ref, shallowRef, watch } from 'vue'
-import type { Design, OtherWay, SkiveProposal } from '@drumlin/core'
+import type { Design, LengthUnit, OtherWay, SkiveProposal } from '@drumlin/core'
 import { useReliefBench, wasStopped } from './bench.js'
 
 /** What is looked for: a thickness along some runs of a design. */
@@ -7,6 +7,7 @@ export interface Sought {
   readonly design: Design
   readonly runs: readonly string[]
   readonly wanted: number
+  readonly unit: LengthUnit
 }
 
 /** How long the hand rests before ways are sought, ms. */
@@ -21,13 +22,13 @@ export function useProposals(sought: Ref<Sought | undefined>) {
   const failed = ref('')
   let resting: ReturnType<typeof setTimeout> | undefined
 
-  async function seek({ design, runs, wanted }: Sought): Promise<void> {
+  async function seek({ design, ...question }: Sought): Promise<void> {
     failed.value = ''
     try {
       seeking.value = 'skives'
-      proposal.value = await bench.skives(design, runs, wanted)
+      proposal.value = await bench.skives(design, question)
       seeking.value = 'ways'
-      ways.value = await bench.ways(design, runs, wanted)
+      ways.value = await bench.ways(design, question)
       seeking.value = undefined
     } catch (error) {
       // Stopped by the next question, or by the maker: either way nothing is wrong.

@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef, watch } from 'vue'
-import { type Figures, type Finding, fieldsOf, printLength, printWeight } from '@drumlin/core'
+import { type Figures, type Finding, fieldsOf } from '@drumlin/core'
 import { useRouter } from 'vue-router'
 import { useSettings } from '../app/settings.js'
 import { useJob } from '../job/job.js'
 import { useReliefBench, wasStopped } from '../relief/bench.js'
+import TimeWorking from './TimeWorking.vue'
 import VariantColumn from './VariantColumn.vue'
-import { type Row, rowsIn, sayDifference } from './rows.js'
+import { type Row, rowsIn, sayDifference, sayValue } from './rows.js'
 import { NOTHING_CHANGED, type Variant, changedFields, variantOf } from './variants.js'
 
 const props = defineProps<{ id: string }>()
@@ -69,7 +70,6 @@ watch(
   { immediate: true },
 )
 
-const mm = (v: number): string => printLength(v, settings.unit)
 const rows = computed(() => rowsIn(settings.unit))
 function difference(row: Row, i: number): string {
   const [from, to] = [answers.value[0], answers.value[i]]
@@ -126,15 +126,7 @@ async function take(i: number): Promise<void> {
           <td>
             <p v-for="f in shownFields" :key="f.id" class="is">
               <span class="quiet">{{ f.label }}</span>
-              {{
-                f.type === 'choice'
-                  ? f.choices.find((c) => c.value === base.params[f.id])?.label
-                  : f.type === 'leather'
-                    ? `${base.leathers[f.role]?.name}, ${printWeight(base.leathers[f.role]?.thickness ?? 0, settings.unit)}`
-                    : f.type === 'length'
-                      ? mm(base.params[f.id] as number)
-                      : (base.params[f.id] ?? 'as it is')
-              }}
+              {{ sayValue(base, f, settings.unit) }}
             </p>
           </td>
           <td v-for="(v, i) in variants" :key="v.name">
@@ -153,6 +145,12 @@ async function take(i: number): Promise<void> {
               }}</span>
             </template>
             <span v-else class="quiet">…</span>
+          </td>
+        </tr>
+        <tr>
+          <th scope="row">How the time is made up</th>
+          <td v-for="i in variants.length + 1" :key="i">
+            <TimeWorking v-if="answers[i - 1]" :time="answers[i - 1]!.figures.time" />
           </td>
         </tr>
         <tr>

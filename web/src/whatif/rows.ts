@@ -1,4 +1,11 @@
-import { type Figures, type LengthUnit, printLength, printWeight } from '@drumlin/core'
+import {
+  type Design,
+  type Field,
+  type Figures,
+  type LengthUnit,
+  printLength,
+  printWeight,
+} from '@drumlin/core'
 
 /** A figure of a variant, and how it is said. */
 export interface Row {
@@ -37,4 +44,19 @@ export function sayDifference({ of, say }: Row, from: Figures, to: Figures): str
   const by = of(to) - of(from)
   const said = say(Math.abs(by))
   return said === say(0) ? 'the same' : `${by > 0 ? '+' : '−'}${said}`
+}
+
+/** How a setting of a design is said: a choice by its label, a leather by name and thickness. */
+export function sayValue(design: Design, field: Field, unit: LengthUnit): string {
+  if (field.type === 'leather') {
+    const leather = design.leathers[field.role]
+    return leather ? `${leather.name}, ${printWeight(leather.thickness, unit)}` : 'none'
+  }
+  const value = field.path.reduce<unknown>(
+    (inner, key) => (inner as Record<string, unknown> | undefined)?.[key],
+    design,
+  )
+  if (field.type === 'choice') return field.choices.find((c) => c.value === value)?.label ?? String(value)
+  if (field.type === 'length') return printLength(Number(value), unit)
+  return typeof value === 'object' && value !== null && 'name' in value ? String(value.name) : String(value)
 }

@@ -1,6 +1,7 @@
 import {
   type Asked,
   type Design,
+  type LengthUnit,
   closedThickness,
   derive,
   figuresOf,
@@ -12,11 +13,18 @@ import {
   weightOfWork,
 } from '@drumlin/core'
 
+/** A thickness wanted along some runs, mm, and the units to say the ways there in. */
+export interface WantedAlong {
+  readonly runs: readonly string[]
+  readonly wanted: number
+  readonly unit: LengthUnit
+}
+
 /** What can be asked of this worker; `ask` comes back with the answer. */
 export type ReliefAsked = { readonly ask: number; readonly design: Design } & (
   | { readonly what: 'survey'; readonly asked: Asked }
   | { readonly what: 'whole' }
-  | { readonly what: 'skives' | 'ways'; readonly runs: readonly string[]; readonly wanted: number }
+  | ({ readonly what: 'skives' | 'ways' } & WantedAlong)
   | { readonly what: 'figures' }
 )
 
@@ -28,9 +36,9 @@ function answer(asked: ReliefAsked) {
     case 'whole':
       return { closed: closedThickness(derived), weight: weightOfWork(derived) }
     case 'skives':
-      return proposeSkives(derived, asked.runs, asked.wanted)
+      return proposeSkives(derived, asked.runs, asked.wanted, asked.unit)
     case 'ways':
-      return otherWays(derived, asked.runs, asked.wanted)
+      return otherWays(derived, asked.runs, asked.wanted, asked.unit)
     case 'figures': {
       const open = findingsOf(derived).filter((f) => overruledFor(derived, f) === undefined)
       return { figures: figuresOf(derived), findings: open }
