@@ -19,7 +19,7 @@ test('everything on the draft by keyboard: choose a piece, write a measure, move
   await reveal.press('ArrowUp')
   await expect(reveal).toHaveValue('13.0 mm')
   await expect(page.locator('[data-finding="hole-near-step"]').first()).toContainText(
-    'from the top of the card pocket 2',
+    'from the edge of the card pocket 2',
   )
 
   const end = page.getByRole('slider', { name: 'Transect end A', exact: true })

@@ -1,6 +1,15 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { type Derived, type Design, applyEdit, derive, fieldsOf, findingsOf, kindOf } from '@drumlin/core'
+import {
+  type Derived,
+  type Design,
+  applyEdit,
+  derive,
+  fieldsOf,
+  findingsOf,
+  fixesOf,
+  kindOf,
+} from '@drumlin/core'
 import { pathNearest, pathPoints, pointInside } from '../src/geometry/index.js'
 import { kindIds } from '../src/kinds/index.js'
 import { freshOf } from './support/designs.js'
@@ -67,7 +76,26 @@ describe.each(kinds)('%s, whatever is chosen', (id) => {
     ))
 })
 
+/** Choices that ask for another one with them; each has its way out. */
+const ASKS_MORE = new Set(['card-sleeve centre none', 'narrow-strap lining none'])
+
 describe('every kind as it first comes', () => {
+  test.each(kinds)(
+    '%s: every other single choice stands without a stop, or its stops have a way out',
+    (id) => {
+      const fresh = freshOf(id)
+      for (const field of fieldsOf(kindOf(id)))
+        for (const { value } of field.type === 'choice' && field.path[0] === 'params' ? field.choices : []) {
+          const edited = applyEdit(fresh, { name: 'other', changes: [{ path: field.path, value }] })
+          const derived = derive(edited.ok ? edited.design : fresh)
+          const stops = findingsOf(derived).filter((f) => f.rank === 'stop')
+          const said = `${id} ${field.id} ${value}`
+          if (ASKS_MORE.has(said))
+            for (const stop of stops) expect(fixesOf(stop, derived).length, said).toBeGreaterThan(0)
+          else expect([said, stops.map((f) => f.key)]).toEqual([said, []])
+        }
+    },
+  )
   test.each(kinds)('%s stands without a stop', (id) =>
     expect(findingsOf(derive(freshOf(id))).filter((f) => f.rank === 'stop')).toEqual([]),
   )

@@ -14,11 +14,14 @@ export const coveredBeforeSewn: Check = {
       rank: 'stop',
       run: run.join.id,
       places: placeOnSheet(derived, run.join, run.join.course.sheet, run.holes[0]!.at),
-      numbers: {},
+      numbers: { covers: by.length },
       words: { run: run.join.name, by: by.join(', ') },
     })),
-  say: ({ words }) => ({
-    what: `The ${words.run} can’t be reached: ${words.by} lies over it, and is held by a seam that has to come first.`,
+  say: ({ numbers, words }) => ({
+    what:
+      numbers.covers === 1
+        ? `The ${words.run} can’t be reached: ${words.by} lies over it, and is held by a seam that has to come first.`
+        : `The ${words.run} can’t be reached: ${words.by} lie over it, and are held by seams that have to come first.`,
     why: 'Whichever is sewn first covers the other. Glue one of them, or let the run end before the other piece begins.',
   }),
   // Feet that are glued need not be reached.

@@ -105,7 +105,7 @@ export const holeNearStep: Check = {
     })
   },
   say: ({ numbers, words }, unit) => ({
-    what: `A hole falls ${printLength(numbers.distance!, unit)} from the top of the ${words.step} (${words.run}); wanted at least ${printLength(numbers.clearance!, unit)}.`,
+    what: `A hole falls ${printLength(numbers.distance!, unit)} from the edge of the ${words.step} (${words.run}); wanted at least ${printLength(numbers.clearance!, unit)}.`,
     why: 'The stitch pulls at the step and opens it, or tears out of its edge.',
   }),
   fixes: (_, derived, tryOut, unit) => {

@@ -9,7 +9,7 @@ export const noRoom: Check = {
   code: 'no-room',
   find: (derived) =>
     derived.master.joins
-      .filter((join) => !derived.runs.some((r) => r.join.id === join.id))
+      .filter((join) => !join.glueOnly && !derived.runs.some((r) => r.join.id === join.id))
       .map((join) => {
         const sheet = derived.works[0]!.sheets.find((s) => s.sheet.id === join.course.sheet)!
         return {

@@ -59,16 +59,29 @@ export interface SewingOrder {
   readonly stuck: readonly Covered[]
 }
 
+/** Whether a run has to come before itself, by way of others among these. */
+function inCircle(start: Covered, among: readonly Covered[]): boolean {
+  const seen = new Set<string>()
+  const next = [...start.before]
+  for (let id = next.pop(); id !== undefined; id = next.pop()) {
+    if (id === start.run.join.id) return true
+    if (seen.has(id)) continue
+    seen.add(id)
+    next.push(...(among.find((c) => c.run.join.id === id)?.before ?? []))
+  }
+  return false
+}
+
 export function sewingOrder(runs: readonly Run[], works: readonly LaidUp[]): SewingOrder {
   let left = coverings(runs, works)
+  const stuck = left.filter((c) => inCircle(c, left))
+  left = left.filter((c) => !stuck.includes(c))
   const order: Covered[] = []
   while (left.length > 0) {
     const waits = new Set(left.flatMap((c) => c.before))
-    const ready = left.filter((c) => !waits.has(c.run.join.id))
-    const next = ready[0]
-    if (!next) return { order, stuck: left }
+    const next = left.find((c) => !waits.has(c.run.join.id))!
     order.push(next)
     left = left.filter((c) => c !== next)
   }
-  return { order, stuck: [] }
+  return { order, stuck }
 }

@@ -127,7 +127,7 @@ export const narrowStrap: Kind<StrapParams> = {
       ['pointed', 'pointed', 'finds the buckle easily'],
       ['round', 'round', 'nothing to bend up'],
     ]),
-    lengthField('lap', 'turned back', 6, 40),
+    lengthField('lap', 'turned back', 6, 40, { mayMove: 2 }),
     choiceField('lining', 'flesh side', [
       ['lined', 'lined', 'smooth against the skin'],
       ['none', 'left as it is', 'thinnest; the flesh lies against the skin'],
