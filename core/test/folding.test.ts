@@ -14,7 +14,6 @@ import {
 } from '../src/geometry/index.js'
 import {
   type FoldedPanel,
-  flipAboutLevel,
   foldedMove,
   foldsOf,
   isTurnedOver,
@@ -31,9 +30,10 @@ import {
   rimBand,
   withNotch,
 } from '../src/kinds/parts/shape.js'
-import { clipAt, clipMoved, pileMoved, pileTurnedOver } from '../src/kinds/parts/sheets.js'
+import { pileMoved, pileTurnedOver } from '../src/kinds/parts/sheets.js'
+import { clipAt, clipMoved } from '../src/master/index.js'
 import { contentSheet, panelSheet } from '../src/kinds/parts/sheets.js'
-import { STAY, flipAbout, shift } from '../src/geometry/index.js'
+import { STAY, flipAbout, flipAboutLevel, shift } from '../src/geometry/index.js'
 
 const anyStrips = fc
   .array(fc.record({ flat: fc.integer({ min: 20, max: 120 }), bend: fc.integer({ min: 1, max: 20 }) }), {

@@ -178,6 +178,13 @@ describe('the narrow strap', () => {
     const flat = ('at' in usual ? usual.at.y - bar : 0) + 46 + 72
     expect(flat - 2 * Math.PI * 0.5 * 2 - 6).toBeCloseTo(172, 9)
   })
+  test('the slot for the prong lies where the bar of the buckle does, in the middle of the bend', () => {
+    const buckle = d.panels.find((p) => p.id === 'buckle')!
+    const slot = buckle.marks!.find((m) => m.id === 'prong')!
+    const fold = buckle.folds[1]!
+    expect('at' in slot && slot.at.y).toBeCloseTo(fold.from.y, 9)
+    expect('length' in slot && slot.length).toBeCloseTo(Math.PI * (1 + 0.5) + 2, 9)
+  })
   test('three leaves at a turn-back: strap, lap and lining', () => {
     const lap = d.runs.find((r) => r.join.id === 'tongue-edge')!
     expect(lap.thickest).toBeCloseTo(3, 9)

@@ -47,6 +47,12 @@ describe.each(kinds)('%s, whatever is chosen', (id) => {
         const derived = derive(design)
         expect(finite(derived)).toBe(true)
         expect(derived.master.sizes.every(({ size }) => Number.isFinite(size.value))).toBe(true)
+        // No number is told of a piece that is not there.
+        for (const { panelId, size } of derived.master.sizes)
+          expect(
+            derived.panels.some((p) => p.id === panelId),
+            `${panelId} ${size.key}`,
+          ).toBe(true)
         expect(new Set(findingsOf(derived).map((f) => f.key)).size).toBe(findingsOf(derived).length)
       }),
       runs,

@@ -1,6 +1,8 @@
+import type { Derived } from '../derive.js'
 import { setField } from '../design/index.js'
 import { pathPlaceAt } from '../geometry/index.js'
 import { fieldsOf } from '../kinds/index.js'
+import type { Join } from '../master/index.js'
 import { printLength } from '../measure/index.js'
 import type { Check, Fix } from './finding.js'
 import { isSecondTwin, placeOnSheet } from './places.js'
@@ -10,6 +12,16 @@ const EXTRA = 1
 /** From so many layers on their edges never lie quite flush. */
 const MANY = 5
 
+/** Whether some edge that ends in the seam of this join is cut over size. */
+function hasTrim({ panels, works }: Derived, join: Join): boolean {
+  const sheets = works.find((w) => w.layup.id === join.layup)!.layup.sheets
+  return join.glue.some(({ sheet, chain }) => {
+    const lies = sheets.find((s) => s.id === sheet)
+    const panel = panels.find((p) => lies?.type === 'panel' && p.id === lies.panelId)
+    return panel?.edges.some((e) => chain.includes(e.id) && 'trim' in e.fate && e.fate.trim > 0)
+  })
+}
+
 /** An edge of several layers that is sanded flush, with nothing to sand. */
 export const noTrim: Check = {
   code: 'no-trim',
@@ -17,10 +29,10 @@ export const noTrim: Check = {
     const told = new Set<string>()
     return derived.runs.flatMap((run) => {
       const { join } = run
-      const field = fieldsOf(derived.kind).find((f) => f.id === 'trim')
-      if (join.course.type !== 'edges' || !field || derived.design.params.trim !== 0) return []
-      if (Math.max(0, ...run.holes.map((h) => h.sheets.length)) < MANY || isSecondTwin(join, told)) return []
+      const layers = Math.max(0, ...run.holes.map((h) => h.sheets.length))
+      if (join.course.type !== 'edges' || layers < MANY || isSecondTwin(join, told)) return []
       told.add(join.id)
+      if (hasTrim(derived, join)) return []
       return [
         {
           key: `no-trim:${join.id}`,
@@ -28,7 +40,7 @@ export const noTrim: Check = {
           rank: 'tip' as const,
           run: join.id,
           places: placeOnSheet(derived, join, join.course.sheet, pathPlaceAt(run.path, run.length / 2).at),
-          numbers: { layers: Math.max(...run.holes.map((h) => h.sheets.length)) },
+          numbers: { layers },
           words: { run: join.pairName ?? join.name },
         },
       ]

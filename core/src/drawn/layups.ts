@@ -9,7 +9,15 @@ import {
   polygon,
   shift,
 } from '../geometry/index.js'
-import type { Bend, Clip, Layup, PanelSheet, Sheet } from '../master/index.js'
+import {
+  type Bend,
+  type Clip,
+  type Layup,
+  type PanelSheet,
+  type Sheet,
+  clipAt,
+  clipMoved,
+} from '../master/index.js'
 import { isEnclosed, layersInOrder } from './materials.js'
 import type { DrawnMade } from './panel.js'
 
@@ -50,7 +58,6 @@ function sheetsOf(
   return grainUp ? sheets.toReversed() : sheets
 }
 
-const clipAt = (at: Point, inward: Point): Clip => ({ at, inward })
 const back = (p: Point): Point => pointScale(p, -1)
 
 /** A strip of a folded panel between neighbouring folds, in the panel's own coordinates. */
@@ -92,18 +99,6 @@ export function foldsInOrder({ opened }: DrawnMade): boolean {
     return parallel && (l.at.x - before.at.x) * l.beyond.x + (l.at.y - before.at.y) * l.beyond.y > 0
   })
 }
-
-/** Clips move with their sheet. */
-const clipMoved = (clip: Clip, move: Move): Clip => ({
-  at: {
-    x: move.a * clip.at.x + move.c * clip.at.y + move.e,
-    y: move.b * clip.at.x + move.d * clip.at.y + move.f,
-  },
-  inward: {
-    x: move.a * clip.inward.x + move.c * clip.inward.y,
-    y: move.b * clip.inward.x + move.d * clip.inward.y,
-  },
-})
 
 /** The sheets of one panel laid open where it lies in the work. */
 export function openSheets(made: DrawnMade): PanelSheet[] {

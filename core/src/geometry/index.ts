@@ -71,6 +71,7 @@ export {
   STAY,
   angleMoved,
   flipAbout,
+  flipAboutLevel,
   moveBack,
   moveThen,
   pathMoved,

@@ -23,6 +23,8 @@ export const turn = (angle: number): Move => {
 export const QUARTER_TURN: Move = { a: 0, b: 1, c: -1, d: 0, e: 0, f: 0 }
 /** Turned over about the upright line at x. */
 export const flipAbout = (x: number): Move => ({ ...STAY, a: -1, e: 2 * x })
+/** Turned over about the level line at y. */
+export const flipAboutLevel = (y: number): Move => ({ ...STAY, d: -1, f: 2 * y })
 
 /** First `inner`, then `outer`. */
 export const moveThen = (inner: Move, outer: Move): Move => ({

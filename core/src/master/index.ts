@@ -1,4 +1,5 @@
 export { chainsOf, edgeChain, insetChainMaybe } from './chains.js'
+export { clipAt, clipMoved } from './clip.js'
 export type {
   Bend,
   Clip,

@@ -1,4 +1,5 @@
 import type { Kind } from '../kind.js'
+import { stackSizesShown } from '../pockets/index.js'
 import { bifoldCarries, bifoldConcerns, bifoldFits } from './fits.js'
 import { bifoldJoins } from './joins.js'
 import { bifoldLayups, bifoldMatches } from './layup.js'
@@ -7,28 +8,14 @@ import { BIFOLD_DEFAULTS, type BifoldParams, bifoldParams } from './params.js'
 import { type BifoldSizes, bifoldSizes } from './sizes.js'
 import { BRIEF, FIELDS, ROLES, SENTENCES } from './words.js'
 
-/** The numbers shown with the pieces of a pile of pockets. */
-const POCKET_SIZES = [
-  ['pocket-top', 'shorten'],
-  ['pocket', 'lap'],
-  ['foot-pocket', 'sideRoom'],
-  ['slit-panel', 'slit'],
-] as const
-
-const sizesOf = (s: BifoldSizes, p: BifoldParams) => [
+const sizesOf = (s: BifoldSizes) => [
   ...[s.outsideWidth, s.outsideHeight, s.taken].map((size) => ({ panelId: 'outside', size })),
   ...[s.insideWidth, s.insideHeight].map((size) => ({ panelId: 'inside', size })),
   ...(s.cutAway.value > 0 ? [{ panelId: 'inside', size: s.cutAway }] : []),
   ...(s.liningTaken ? [{ panelId: 'lining', size: s.liningTaken }] : []),
   ...(s.dividerTaken ? [{ panelId: 'divider', size: s.dividerTaken }] : []),
   ...(s.dividerLiningTaken ? [{ panelId: 'divider-lining', size: s.dividerLiningTaken }] : []),
-  ...(p.pockets === 0
-    ? []
-    : POCKET_SIZES.flatMap(([panelId, own]) => [
-        { panelId, size: s.pocketWidth },
-        { panelId, size: s.depth },
-        { panelId, size: s[own] },
-      ])),
+  ...stackSizesShown(s.stack),
 ]
 
 /** A wallet folded once like a book: outside, inside that divides off the notes, card pockets on both halves. */
@@ -52,7 +39,7 @@ export const bifold: Kind<BifoldParams> = {
       fits: bifoldFits(params, sizes, reckon),
       concerns: bifoldConcerns(params, sizes),
       carries: bifoldCarries(params),
-      sizes: sizesOf(sizes, params),
+      sizes: sizesOf(sizes),
     }
   },
 }

@@ -1,5 +1,6 @@
-import { line as straight, point } from '../../geometry/index.js'
+import { point } from '../../geometry/index.js'
 import type { Glue, Join } from '../../master/index.js'
+import { edgeSeam, lineSeam } from '../parts/seams.js'
 import { firstTop, pileJoins, pileSides, sideGlue } from '../pockets/index.js'
 import { topRadius } from './bench.js'
 import { SIDES, type Side, coverIds, hasCards, pileOf } from './layup.js'
@@ -35,19 +36,14 @@ const twin = (p: BifoldParams, side: Side, id: string, name: string): Pick<Join,
 function flapJoin(s: BifoldSizes): Join {
   const inset = s.margin.value + s.pitch.value / 2
   const to = Math.max(inset, s.pocketWidth.value - 2 * flapInset(s) - inset)
-  return {
+  return lineSeam({
     id: 'coin-flap',
     name: 'top of the coin flap',
-    layup: 'open',
-    course: {
-      type: 'line',
-      sheet: 'coin-flap',
-      line: { segments: [straight(point(inset, s.margin.value), point(to, s.margin.value))], closed: false },
-    },
+    sheet: 'coin-flap',
+    points: [point(inset, s.margin.value), point(to, s.margin.value)],
     through: ['inside-right', 'coin-flap'],
     glue: [{ sheet: 'coin-flap', chain: ['top'], limit: 2 * s.margin.value }],
-    backstitches: { start: 2, end: 2 },
-  }
+  })
 }
 
 /** Down the pockets beside the fold, ending one hole short of the outer seam's last hole. */
@@ -56,48 +52,39 @@ function innerJoin(side: Side, p: BifoldParams, s: BifoldSizes): Join {
   const x = s.pocketWidth.value - s.margin.value
   const inFrame = (y: number) => point(side === 'left' ? x : s.insideWidth.value - x, y)
   const start = top + s.pitch.value / 2
-  const [from, to] = [inFrame(start), inFrame(Math.max(start, s.insideHeight.value - 2 * s.margin.value))]
+  const end = Math.max(start, s.insideHeight.value - 2 * s.margin.value)
   const backed = hasCards(p, side) && hasBacking(p)
-  return {
+  return lineSeam({
     id: `inner-${side}`,
     name: `seam beside the fold, ${side}`,
-    layup: 'open',
     ...twin(p, side, 'inner', 'seam beside the fold'),
-    course: {
-      type: 'line',
-      sheet: `inside-${side}`,
-      line: { segments: [straight(from, to)], closed: false },
-    },
+    sheet: `inside-${side}`,
+    points: [inFrame(start), inFrame(end)],
     // A hidden pocket opens towards the fold: its backing is not sewn to the inside there.
     through: [...(backed ? [] : [`inside-${side}`]), ...onInside(side, p, s)],
     glue: hasCoins(p, side)
       ? [{ sheet: 'coin-pocket', chain: ['right'], limit: s.margin.value }]
       : sideGlue(s.stack, pileOf(side, p, s), 'right', false),
-    backstitches: { start: 2, end: 1 },
-  }
+    back: [2, 1],
+  })
 }
 
 function outerJoin(side: Side, p: BifoldParams, s: BifoldSizes): Join {
   // At the cut-away the foot is parted: each seam ends on its own part.
   const end = s.cutAway.value > 2 ? (s.insideWidth.value + s.cutAway.value) / 2 : p.corner
-  const ends = { startTrim: outerStart(p, s), endTrim: s.insideWidth.value - end - s.reach.value }
-  return {
+  const endTrim = s.insideWidth.value - end - s.reach.value
+  return edgeSeam({
     id: `outer-${side}`,
     name: `outer seam, ${side}`,
-    layup: 'open',
     ...twin(p, side, 'outer', 'outer seam'),
-    course: {
-      type: 'edges',
-      sheet: `inside-${side}`,
-      margin: s.margin,
-      ...ends,
-      backwards: side === 'left',
-      chain: around(side, p, s.cutAway.value > 2),
-    },
+    sheet: `inside-${side}`,
+    margin: s.margin,
+    trims: [outerStart(p, s), endTrim],
+    backwards: side === 'left',
+    chain: around(side, p, s.cutAway.value > 2),
     through: [...coverIds(side, s), ...onInside(side, p, s)],
-    glue: outerGlue(side, p, s, ends.endTrim),
-    backstitches: { start: 2, end: 2 },
-  }
+    glue: outerGlue(side, p, s, endTrim),
+  })
 }
 
 /** The edges from the side of a half round its foot; in the order of the outline. */

@@ -24,6 +24,7 @@ import {
   stackItems,
   stackPanels,
   stackSizes,
+  stackSizesShown,
 } from '../pockets/index.js'
 import { SLEEVE_DEFAULTS, type SleeveParams, sleeveParams } from './params.js'
 
@@ -258,12 +259,7 @@ export const cardSleeve: Kind<SleeveParams> = {
       ],
       sizes: [
         ...[sizes.pocketWidth, s.height, s.closed].map((size) => ({ panelId: 'back', size })),
-        ...['pocket', 'pocket-top', 'foot-pocket', 'slit-panel'].flatMap((panelId) =>
-          [sizes.pocketWidth, sizes.depth, panelId === 'slit-panel' ? sizes.slit : sizes.lap].map((size) => ({
-            panelId,
-            size,
-          })),
-        ),
+        ...stackSizesShown(s.stack),
       ],
     }
   },

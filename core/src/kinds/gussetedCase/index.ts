@@ -4,7 +4,14 @@ import { type Reckon, given } from '../../working/index.js'
 import type { Kind, Role } from '../kind.js'
 import { counted, sizeBy } from '../parts/basics.js'
 import { EDGE_FIELDS, choiceField, leatherField, lengthField } from '../parts/fields.js'
-import { POCKET_SENTENCES, firstTop, pileConcerns, pileFits, pocketFields } from '../pockets/index.js'
+import {
+  POCKET_SENTENCES,
+  firstTop,
+  pileConcerns,
+  pileFits,
+  pocketFields,
+  stackSizesShown,
+} from '../pockets/index.js'
 import { caseJoins, caseLayups } from './lay.js'
 import { casePanels } from './panels.js'
 import { CASE_DEFAULTS, type CaseParams, caseParams } from './params.js'
@@ -162,11 +169,7 @@ export const gussetedCase: Kind<CaseParams> = {
         ...[s.width, s.height].map((size) => ({ panelId: 'front', size })),
         ...[s.gussetTop, s.gussetHigh].map((size) => ({ panelId: 'gusset', size })),
         ...(p.bridge === 'bridge' ? [s.bridge, s.rise].map((size) => ({ panelId: 'bridge', size })) : []),
-        ...(s.stack
-          ? ['pocket', 'foot-pocket', 'slit-panel'].flatMap((panelId) =>
-              [s.stack!.sizes.pocketWidth, s.stack!.sizes.depth].map((size) => ({ panelId, size })),
-            )
-          : []),
+        ...(s.stack ? stackSizesShown(s.stack) : []),
       ],
     }
   },

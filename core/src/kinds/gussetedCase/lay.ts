@@ -1,14 +1,13 @@
 import { type Move, STAY, flipAbout, moveThen, point, shift, turn } from '../../geometry/index.js'
-import type { Join, Layup, Sheet } from '../../master/index.js'
+import { type Join, type Layup, type Sheet, clipAt, clipMoved } from '../../master/index.js'
 import { type FoldedPanel, stripBend, stripSheet } from '../parts/folding.js'
 import { edgeSeam, lineSeam } from '../parts/seams.js'
 import { rectangle } from '../parts/shape.js'
-import { clipAt, clipMoved, contentSheet, panelSheet, pileMoved, pileTurnedOver } from '../parts/sheets.js'
+import { contentSheet, panelSheet, pileMoved, pileTurnedOver } from '../parts/sheets.js'
 import { type Pile, firstTop, pileJoins, pileSheets, pileSides, slitPanelTop } from '../pockets/index.js'
 import type { CaseParams } from './params.js'
-import { BENCH, type CaseSizes } from './sizes.js'
-
 import { backTop } from './panels.js'
+import { BENCH, type CaseSizes } from './sizes.js'
 
 type Side = 'left' | 'right'
 const SIDES: readonly Side[] = ['left', 'right']

@@ -2,7 +2,7 @@ import { point } from '../../geometry/index.js'
 import type { Panel, PanelMark } from '../../master/index.js'
 import { type Materials, leatherOf } from '../kind.js'
 import { foldsOf } from '../parts/folding.js'
-import { finishedFate, outlineOf, plainPanel, rectangleShape, rimBand } from '../parts/shape.js'
+import { finishedFate, outlineOf, plainPanel, rectangleShape, rimBands } from '../parts/shape.js'
 import { stackPanels } from '../pockets/index.js'
 import type { CaseParams } from './params.js'
 import { BENCH, type CaseSizes } from './sizes.js'
@@ -36,8 +36,8 @@ export function casePanels(p: CaseParams, s: CaseSizes, materials: Materials): P
     finishedFate(p.finish, p.trim, (e) => e === 'left' || e === 'right'),
   )
   const sides = ['left', 'right', 'foot']
-  const rims = (id: string, name: string, shape: typeof front, t: number) =>
-    sides.flatMap((e) => rimBand(`${id}.rim`, `sides and foot of the ${name}`, shape, [e], t))
+  const rims = (id: string, shape: typeof front) =>
+    rimBands(`${id}.rim`, `sides and foot of the ${id}`, shape, sides, tb!)
   const snapped = p.closure === 'snap'
   return [
     plainPanel({
@@ -46,7 +46,7 @@ export function casePanels(p: CaseParams, s: CaseSizes, materials: Materials): P
       role: 'body',
       ...back,
       folds: foldsOf({ strips: s.strips }, 0, w, 'valley'),
-      bands: rims('back', 'back', back, tb!),
+      bands: rims('back', back),
       marks: snapped ? [snapMark(w / 2, BENCH.snapIn, BENCH.snapCap)] : [],
       notes: snapped ? ['set the cap of the snap before the front is sewn on'] : [],
       labelAt: point(w / 2, backTop(s) + h / 2),
@@ -56,7 +56,7 @@ export function casePanels(p: CaseParams, s: CaseSizes, materials: Materials): P
       name: 'Front',
       role: 'body',
       ...front,
-      bands: rims('front', 'front', front, tb!),
+      bands: rims('front', front),
       marks: snapped ? [snapMark(w / 2, p.flap - BENCH.snapIn, BENCH.snapStud)] : [],
       notes: snapped ? ['set the stud of the snap before it is sewn'] : [],
     }),
@@ -76,7 +76,7 @@ export function casePanels(p: CaseParams, s: CaseSizes, materials: Materials): P
           rises: 'valley',
         },
       ],
-      bands: ['left', 'right'].flatMap((e) => rimBand('gusset.rim', 'sides of the gusset', gusset, [e], tg!)),
+      bands: rimBands('gusset.rim', 'sides of the gusset', gusset, ['left', 'right'], tg!),
       grain: Math.PI / 2,
     }),
     ...(p.bridge === 'bridge'

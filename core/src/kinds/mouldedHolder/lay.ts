@@ -1,14 +1,14 @@
-import { STAY, type Path, pathLength, pathPart, point, shift } from '../../geometry/index.js'
-import { type Join, type Layup, type Sheet, insetChainMaybe } from '../../master/index.js'
+import { STAY, pathLength, pathPart, point, shift } from '../../geometry/index.js'
+import { type Join, type Layup, type Sheet, insetChainMaybe, clipAt } from '../../master/index.js'
 import { type Materials, leatherOf } from '../kind.js'
 import { lineSeam } from '../parts/seams.js'
 import { box, plainPanel } from '../parts/shape.js'
-import { clipAt, contentSheet, panelSheet } from '../parts/sheets.js'
+import { contentSheet, panelSheet } from '../parts/sheets.js'
 import { pocketShape, upperSlot } from './panels.js'
 import type { HolderParams } from './params.js'
 import { BENCH, type HolderSizes, LEAST_INSIDE } from './sizes.js'
 
-/** The outline in the frame of the back. */
+/** From the left side of the back to the pocket, mm: what a wing takes. */
 const pocketLeft = (p: HolderParams, s: HolderSizes): number => (p.hung === 'wings' ? s.wing.value : 0)
 
 /** The two ends of the loop inside, and the part of it that shows. */
@@ -29,8 +29,6 @@ function loopSheets(p: HolderParams, s: HolderSizes): { outside: Sheet[]; ends: 
     ],
   }
 }
-
-const formedOutline = (p: HolderParams, s: HolderSizes): Path => pocketShape(p, s).outline
 
 export function holderLayups(p: HolderParams, s: HolderSizes, materials: Materials): Layup[] {
   const { outside, ends } = loopSheets(p, s)
@@ -53,7 +51,7 @@ export function holderLayups(p: HolderParams, s: HolderSizes, materials: Materia
         panelSheet('back', 'back', 'back', STAY, false),
         ...ends,
         thing,
-        { ...panelSheet('front', 'front', 'front', shift(left, 0), true), formed: formedOutline(p, s) },
+        { ...panelSheet('front', 'front', 'front', shift(left, 0), true), formed: pocketShape(p, s).outline },
       ],
     },
   ]

@@ -77,7 +77,7 @@ export function holderSizes(p: HolderParams, materials: Materials, reckon: Recko
     {
       deep: given('deep', p.deep),
       edge: given('edge', p.edge),
-      foot: given('foot', Math.max(front.thickness, 0)),
+      foot: given('foot', front.thickness),
       k: given('neutral share', front.neutral, 'share'),
       t,
     },
@@ -134,10 +134,10 @@ export function holderSizes(p: HolderParams, materials: Materials, reckon: Recko
   const wing = size(
     'wing',
     'width of a wing',
-    '{slot} slot + 2 × {rim} of leather',
+    p.hung === 'wings' ? '{slot} slot + 2 × {rim} of leather' : 'no wings: ({slot} + {rim}) × 0',
     '§10',
     { slot: given('slot', Math.max(BENCH.slotWide, p.beltThick + 1)), rim: given('rim', BENCH.wingRim) },
-    (v) => (p.hung === 'wings' ? v.slot + 2 * v.rim : 0 * v.rim),
+    (v) => (p.hung === 'wings' ? v.slot + 2 * v.rim : 0),
   )
   const closed = size(
     'closed',

@@ -4,12 +4,12 @@ import { type FoldedPanel, stripSheet } from '../parts/folding.js'
 import { edgeSeam, lineSeam } from '../parts/seams.js'
 import { panelSheet, pileMoved } from '../parts/sheets.js'
 import type { StrapParams } from './params.js'
-import { type StrapSizes } from './sizes.js'
-
 import { buckleFolded, lined, tongueFolded } from './panels.js'
+import type { StrapSizes } from './sizes.js'
 
 /** Between the two pieces laid side by side, mm. */
 const APART = 12
+
 /** Both pieces side by side, grain down and turned back, their linings on them. */
 export function strapLayups(p: StrapParams, s: StrapSizes): Layup[] {
   const x = p.wideEnd + APART

@@ -9,6 +9,7 @@ import {
   outlineOf,
   plainPanel,
   rectangleShape,
+  turnedFate,
 } from '../parts/shape.js'
 import type { StrapParams } from './params.js'
 import { BENCH, type StrapSizes } from './sizes.js'
@@ -21,16 +22,8 @@ const taperEnd = (p: StrapParams, s: StrapSizes): number =>
 
 const edgeFate = (p: StrapParams, materials: Materials): ((edge: string) => Fate) => {
   const plain = finishedFate(p.finish, 0, () => false)
-  const turned: Fate = {
-    type: 'turned',
-    width: Math.min(p.turn, p.narrowEnd / 2 - 1),
-    school: 'even',
-    atEdge: leatherOf(materials, 'outside').atEdge,
-    feather: p.turn / 2,
-    core: 'round',
-    lines: 1,
-    margin: p.margin,
-  }
+  const width = Math.min(p.turn, p.narrowEnd / 2 - 1)
+  const turned = turnedFate(width, 'even', leatherOf(materials, 'outside'), p.margin)
   return (edge) => (p.edges === 'turned' && edge !== 'end' && edge !== 'buckle-end' ? turned : plain(edge))
 }
 
@@ -167,7 +160,8 @@ export function strapPanels(p: StrapParams, s: StrapSizes, materials: Materials)
         {
           type: 'slot',
           id: 'prong',
-          at: point(c, buckle),
+          // The bar of the buckle lies in the middle of the bend.
+          at: point(c, buckle + (s.backBuckle.value - p.lap) / 2),
           angle: Math.PI / 2,
           length: s.slot.value,
           punch: p.prong,

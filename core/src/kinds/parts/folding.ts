@@ -1,9 +1,6 @@
-import { type Move, STAY, moveThen, point } from '../../geometry/index.js'
-import type { Bend, Fold, PanelSheet } from '../../master/index.js'
-import { clipAt, clipMoved, panelSheet } from './sheets.js'
-
-/** The flip over the level line at height y. */
-export const flipAboutLevel = (y: number): Move => ({ ...STAY, d: -1, f: 2 * y })
+import { type Move, STAY, flipAboutLevel, moveThen, point } from '../../geometry/index.js'
+import { type Bend, type Fold, type PanelSheet, clipAt, clipMoved } from '../../master/index.js'
+import { panelSheet } from './sheets.js'
 
 /** One strip of a panel folded up along y: where its flat part begins and ends in the panel's own coordinates, mm. */
 export interface Strip {

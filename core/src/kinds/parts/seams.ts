@@ -1,4 +1,4 @@
-import { type Point, openPath, polyline } from '../../geometry/index.js'
+import { type Point, polyline } from '../../geometry/index.js'
 import type { Glue, Join } from '../../master/index.js'
 import type { Reckoned } from '../../working/index.js'
 
@@ -28,7 +28,7 @@ const common = ({ id, name, through, glue, layup, twin, pairName, back }: SeamBa
 /** A run along a line drawn through points on a sheet, in the sheet's own coordinates. */
 export const lineSeam = (seam: SeamBase & { readonly points: readonly Point[] }): Join => ({
   ...common(seam),
-  course: { type: 'line', sheet: seam.sheet, line: openPath(polyline(seam.points).segments) },
+  course: { type: 'line', sheet: seam.sheet, line: polyline(seam.points) },
 })
 
 /** A run `margin` in along neighbouring edges of a sheet. */

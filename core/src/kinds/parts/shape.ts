@@ -20,9 +20,11 @@ import {
   type Edge,
   type Fate,
   type Panel,
+  type TurnedFate,
   edgeChain,
   insetChainMaybe,
 } from '../../master/index.js'
+import type { Leather } from '../../stores/index.js'
 
 /** Width of the rims that could be skived, mm (J). */
 export const RIM = 8
@@ -88,7 +90,7 @@ export interface Radii {
 }
 
 /**
- * A rectangle from the origin, `w` wide and `h` high, with edges top, right, foot, left and their rounded corners; no
+ * A rectangle from the origin, `wide` by `high` mm, with edges top, right, foot, left and their rounded corners; no
  * corner is rounded more than half of its sides has room for.
  */
 export function rectangleShape(wide: number, high: number, radii: Radii, fateOf: FateOf): Shape {
@@ -204,6 +206,32 @@ export function rimBand(
   const inner = known.length > 0 ? insetChainMaybe(panel, known, RIM) : undefined
   return inner ? [levelBand(key, name, t, t, [stripBetween(edgeChain(panel, known), inner)], false)] : []
 }
+
+/** A rim along each of several edges by itself, as one place to skive. */
+export const rimBands = (
+  key: string,
+  name: string,
+  shape: Shape,
+  edges: readonly string[],
+  t: number,
+): Band[] => edges.flatMap((edge) => rimBand(key, name, shape, [edge], t))
+
+/** A border of this leather turned over and held by one row. Lengths mm. */
+export const turnedFate = (
+  width: number,
+  school: TurnedFate['school'],
+  leather: Pick<Leather, 'atEdge'>,
+  margin: number,
+): TurnedFate => ({
+  type: 'turned',
+  width,
+  school,
+  atEdge: leather.atEdge,
+  feather: width / 2,
+  core: 'round',
+  lines: 1,
+  margin,
+})
 
 /** Edges cut to size and finished; those in `trimmed` are cut over size and trimmed flush after sewing. */
 export const finishedFate =

@@ -1,13 +1,5 @@
-import {
-  type Move,
-  type Path,
-  type Point,
-  moveThen,
-  point,
-  pointMoved,
-  roundedPolygon,
-} from '../../geometry/index.js'
-import type { Clip, ContentSheet, PanelSheet, Sheet } from '../../master/index.js'
+import { type Move, type Path, moveThen, point, roundedPolygon } from '../../geometry/index.js'
+import { type Clip, type ContentSheet, type PanelSheet, type Sheet, clipMoved } from '../../master/index.js'
 import { CARD } from '../../stores/index.js'
 
 export const panelSheet = (
@@ -36,16 +28,6 @@ export const cardOutline = (): Path =>
       radius: CARD.cornerRadius,
     })),
   ).path
-
-/** The part that counts moves with its sheet. */
-export const clipMoved = ({ at, inward }: Clip, move: Move): Clip => {
-  const origin = pointMoved(point(0, 0), move)
-  const tip = pointMoved(inward, move)
-  return { at: pointMoved(at, move), inward: point(tip.x - origin.x, tip.y - origin.y) }
-}
-
-/** Everything from above a line, or below it, and so on: `inward` points into what counts. */
-export const clipAt = (at: Point, inward: Point): Clip => ({ at, inward })
 
 /** A pile moved as a whole without turning it over. */
 export const pileMoved = (sheets: readonly Sheet[], move: Move): Sheet[] =>

@@ -4,4 +4,4 @@ export { type Pile, type Side, pileJoins, pileSheets, pileSides, sideGlue } from
 export { stackPanels } from './panels.js'
 export { POCKET_DEFAULTS, POCKET_SENTENCES, POCKET_SHAPE, type PocketParams, pocketFields } from './params.js'
 export { type StackSizes, type StackStart, heightForCards, stackSizes } from './sizes.js'
-export { type Stack, firstTop, roomOverCards, slitPanelTop, stackItems } from './stack.js'
+export { type Stack, firstTop, roomOverCards, slitPanelTop, stackItems, stackSizesShown } from './stack.js'

@@ -1,7 +1,8 @@
-import { type Move, line, moveThen, point, shift } from '../../geometry/index.js'
-import type { Glue, Join, PanelSheet, Sheet } from '../../master/index.js'
+import { type Move, type Point, moveThen, point, shift } from '../../geometry/index.js'
+import { type Glue, type Join, type PanelSheet, type Sheet, clipAt, clipMoved } from '../../master/index.js'
 import { CARD } from '../../stores/index.js'
-import { cardOutline, clipAt, contentSheet, panelSheet } from '../parts/sheets.js'
+import { cardOutline, contentSheet, panelSheet } from '../parts/sheets.js'
+import { lineSeam } from '../parts/seams.js'
 import { POCKET_BENCH as B } from './bench.js'
 import { pouchWidth } from './slits.js'
 import { type Stack, type StackItem, cardLeft, footRadius, slitPanelTop, stackItems } from './stack.js'
@@ -58,14 +59,7 @@ function slitSheets(stack: Stack, pile: Pile): Sheet[] {
   const depth = stack.sizes.depth.value
   const x = (stack.sizes.pocketWidth.value - pouchWidth(stack)) / 2
   const place = (m: Move): Move => moveThen(m, pile.move)
-  const clip = (move: Move, up: boolean) => {
-    const inward = up ? point(0, -1) : point(0, 1)
-    const [a, b] = [point(0, depth), point(inward.x, depth + inward.y)].map((p) => ({
-      x: move.a * p.x + move.c * p.y + move.e,
-      y: move.b * p.x + move.d * p.y + move.f,
-    }))
-    return clipAt(a!, point(b!.x - a!.x, b!.y - a!.y))
-  }
+  const clip = (move: Move, up: boolean) => clipMoved(clipAt(point(0, depth), point(0, up ? -1 : 1)), move)
   const leaves = stackItems(stack).flatMap((item): Sheet[] => {
     if (stack.start.p.pouch === 'none') return [cards(stack, item, pile)]
     const front = place(shift(x, item.top))
@@ -128,40 +122,31 @@ export function pileJoins(stack: Stack, pile: Pile, layup: string): Join[] {
 const twinOf = ({ twin }: Pile, id: string, name: string): Pick<Join, 'twin' | 'pairName'> =>
   twin === undefined ? {} : { twin: `${id}${twin}`, pairName: `${name}, both sides` }
 
-function across(stack: Stack, y: number): { from: number; to: number; y: number } {
-  const { p, margin, pitch } = stack.start
-  const { arm, pocketWidth } = stack.sizes
-  const inset = p.school === 'overlap' ? margin.value + pitch.value : arm.value + margin.value
-  return { from: inset, to: Math.max(inset, pocketWidth.value - inset), y }
+/** A row straight across a pocket, `inset` mm from both of its sides and `y` mm down. */
+function rowAcross(stack: Stack, inset: number, y: number): readonly [Point, Point] {
+  return [point(inset, y), point(Math.max(inset, stack.sizes.pocketWidth.value - inset), y)]
 }
 
-const lineOf = ({
-  from,
-  to,
-  y,
-}: {
-  from: number
-  to: number
-  y: number
-}): Join['course'] & { type: 'line' } => ({
-  type: 'line',
-  sheet: '',
-  line: { segments: [line(point(from, y), point(to, y))], closed: false },
-})
+/** Rows that end in the side seams keep a pitch clear of them. */
+const besideSeams = ({ start: { margin, pitch } }: Stack): number => margin.value + pitch.value
 
 function footJoin(stack: Stack, item: StackItem, pile: Pile, layup: string): Join {
-  const { p, hole } = stack.start
+  const { p, hole, margin } = stack.start
   const sheet = pocketId(item, pile)
   const id = `foot-${item.index + 1}`
+  const inset = p.school === 'overlap' ? besideSeams(stack) : stack.sizes.arm.value + margin.value
   return {
-    id: `${id}${pile.suffix}`,
-    name: `foot of pocket ${item.index + 1}${pile.said}`,
-    layup,
-    ...twinOf(pile, id, `foot of pocket ${item.index + 1}`),
-    course: { ...lineOf(across(stack, item.depth + hole.value)), sheet },
-    through: [...pile.carriers, sheet],
-    glue: p.feet === 'sewn' ? [] : [{ sheet, chain: ['foot'], limit: B.footMargin }],
-    backstitches: { start: 1, end: 1 },
+    ...lineSeam({
+      id: `${id}${pile.suffix}`,
+      name: `foot of pocket ${item.index + 1}${pile.said}`,
+      layup,
+      ...twinOf(pile, id, `foot of pocket ${item.index + 1}`),
+      sheet,
+      points: rowAcross(stack, inset, item.depth + hole.value),
+      through: [...pile.carriers, sheet],
+      glue: p.feet === 'sewn' ? [] : [{ sheet, chain: ['foot'], limit: B.footMargin }],
+      back: [1, 1],
+    }),
     ...(p.feet === 'glued' ? { glueOnly: true } : {}),
   }
 }
@@ -170,38 +155,35 @@ function footJoin(stack: Stack, item: StackItem, pile: Pile, layup: string): Joi
 function topJoin(stack: Stack, item: StackItem, pile: Pile, layup: string): Join {
   const sheet = pocketId(item, pile)
   const id = `pocket-top-row-${item.index + 1}`
-  const inset = stack.start.margin.value + stack.start.pitch.value
-  const width = stack.sizes.pocketWidth.value
-  return {
+  return lineSeam({
     id: `${id}${pile.suffix}`,
     name: `turned top of pocket ${item.index + 1}${pile.said}`,
     layup,
     ...twinOf(pile, id, `turned top of pocket ${item.index + 1}`),
-    course: { ...lineOf({ from: inset, to: width - inset, y: B.turnMargin }), sheet },
+    sheet,
+    points: rowAcross(stack, besideSeams(stack), B.turnMargin),
     through: [sheet, `stay-${item.index + 1}${pile.suffix}`],
-    glue: [],
-    backstitches: { start: 1, end: 1 },
-  }
+    back: [1, 1],
+  })
 }
 
 /** Across the top of a slit panel, so that it does not gape. */
 function slitTopJoin(stack: Stack, pile: Pile, layup: string): Join[] {
   if (stack.start.p.pockets === 0) return []
-  const { margin, pitch } = stack.start
+  const margin = stack.start.margin.value
   const sheet = `slits${pile.suffix}`
-  const inset = margin.value + pitch.value
-  const width = stack.sizes.pocketWidth.value
   return [
-    {
+    lineSeam({
       id: `slit-top${pile.suffix}`,
       name: `top of the slit panel${pile.said}`,
       layup,
       ...twinOf(pile, 'slit-top', 'top of the slit panel'),
-      course: { ...lineOf({ from: inset, to: width - inset, y: margin.value }), sheet },
+      sheet,
+      points: rowAcross(stack, besideSeams(stack), margin),
       through: [...pile.carriers, sheet],
-      glue: [{ sheet, chain: ['top'], limit: margin.value }],
-      backstitches: { start: 1, end: 1 },
-    },
+      glue: [{ sheet, chain: ['top'], limit: margin }],
+      back: [1, 1],
+    }),
   ]
 }
 

@@ -1,5 +1,5 @@
 import { point } from '../../geometry/index.js'
-import type { Band, Fate, Panel, PanelMark } from '../../master/index.js'
+import type { Band, Panel, PanelMark } from '../../master/index.js'
 import {
   type FateOf,
   type Named,
@@ -13,6 +13,7 @@ import {
   rectangleShape,
   rimBand,
   slopeBand,
+  turnedFate,
   withNotch,
 } from '../parts/shape.js'
 import { POCKET_BENCH as B } from './bench.js'
@@ -46,16 +47,7 @@ export function stackPanels(stack: Stack): Panel[] {
 /** Top edges are turned where that was chosen; all else is finished as edges are. */
 function fates({ start: { p, leather } }: Stack, trimmed: (edge: string) => boolean, upper = true): FateOf {
   const plain = finishedFate(p.finish, p.trim, trimmed)
-  const turned: Fate = {
-    type: 'turned',
-    width: B.turn,
-    school: 'feather',
-    atEdge: leather.atEdge,
-    feather: B.turn / 2,
-    core: 'round',
-    lines: 1,
-    margin: B.turnMargin,
-  }
+  const turned = turnedFate(B.turn, 'feather', leather, B.turnMargin)
   // What another pocket covers is left as cut.
   const hidden = new Set(['foot', 'left', 'right', 'under-left-arm', 'under-right-arm'])
   return (edge) =>

@@ -1,4 +1,5 @@
 import { CARD } from '../../stores/index.js'
+import type { Reckoned } from '../../working/index.js'
 import type { StackSizes, StackStart } from './sizes.js'
 import { POCKET_BENCH } from './bench.js'
 
@@ -79,3 +80,26 @@ export const cardLeft = ({ sizes }: Stack): number => (sizes.pocketWidth.value -
 /** Half the outline of a rounding that does not fit is worse than a corner. */
 export const footRadius = ({ start: { p }, sizes }: Stack): number =>
   Math.min(p.corner, sizes.depth.value / 2)
+
+/** The numbers shown with each piece of the pile that there is. */
+export function stackSizesShown(stack: Stack): { readonly panelId: string; readonly size: Reckoned }[] {
+  const { sizes, start } = stack
+  if (start.p.pockets === 0) return []
+  const items = stackItems(stack)
+  const own: readonly (readonly [string, Reckoned])[] =
+    start.p.school === 'slits'
+      ? [['slit-panel', sizes.slit]]
+      : [
+          [items[0]!.panelId, sizes.shorten],
+          ...items.filter((i) => !i.front).map((i) => [i.panelId, sizes.lap] as const),
+          ['foot-pocket', sizes.sideRoom],
+        ]
+  const shown = [...new Set(own.map(([panelId]) => panelId))]
+  return shown.flatMap((panelId) => [
+    ...[sizes.pocketWidth, sizes.depth].map((size) => ({ panelId, size })),
+    ...[...new Set(own.filter(([id]) => id === panelId).map(([, size]) => size))].map((size) => ({
+      panelId,
+      size,
+    })),
+  ])
+}

@@ -1,12 +1,12 @@
-import { point, shift } from '../../geometry/index.js'
-import type { Glue, Join, Layup, Panel, Sheet } from '../../master/index.js'
+import { flipAboutLevel, point, shift } from '../../geometry/index.js'
+import { type Glue, type Join, type Layup, type Panel, type Sheet, clipAt } from '../../master/index.js'
 import { CARD } from '../../stores/index.js'
 import { type Materials, leatherOf } from '../kind.js'
 import { notesMaybe } from '../parts/basics.js'
 import { type FoldedPanel, foldsOf, stripBend, stripSheet, stripsOf } from '../parts/folding.js'
 import { lineSeam } from '../parts/seams.js'
-import { allRound, finishedFate, plainPanel, rectangle, rectangleShape, rimBand } from '../parts/shape.js'
-import { cardOutline, clipAt, contentSheet, panelSheet } from '../parts/sheets.js'
+import { allRound, finishedFate, plainPanel, rectangle, rectangleShape, rimBands } from '../parts/shape.js'
+import { cardOutline, contentSheet, panelSheet, pileTurnedOver } from '../parts/sheets.js'
 import type { StrapWalletParams } from './params.js'
 import { BENCH, type StrapWalletSizes } from './sizes.js'
 
@@ -26,7 +26,9 @@ const strips = (p: StrapWalletParams, s: StrapWalletSizes) =>
 export function strapWalletPanels(p: StrapWalletParams, s: StrapWalletSizes, materials: Materials): Panel[] {
   const [w, h] = [s.width.value, s.length.value]
   const [flap, , front] = strips(p, s)
-  const trimmed = (e: string): boolean => e === 'right' || e === 'left'
+  const sides = ['left', 'right']
+  const t = (role: string): number => leatherOf(materials, role).thickness
+  const trimmed = (e: string): boolean => sides.includes(e)
   const body = rectangleShape(w, h, allRound(p.corner), finishedFate(p.finish, p.trim, trimmed))
   const inner = rectangleShape(
     w,
@@ -52,15 +54,7 @@ export function strapWalletPanels(p: StrapWalletParams, s: StrapWalletSizes, mat
       role: 'outside',
       ...body,
       folds: foldsOf({ strips: strips(p, s) }, 0, w, 'valley'),
-      bands: rimBand(
-        'body.rim',
-        'sides of the body',
-        body,
-        ['left'],
-        leatherOf(materials, 'outside').thickness,
-      ).concat(
-        rimBand('body.rim', 'sides of the body', body, ['right'], leatherOf(materials, 'outside').thickness),
-      ),
+      bands: rimBands('body.rim', 'sides of the body', body, sides, t('outside')),
       notes: ['cut in one piece'],
       labelAt: point(w / 2, (flap!.to + front!.from) / 2),
     }),
@@ -71,15 +65,7 @@ export function strapWalletPanels(p: StrapWalletParams, s: StrapWalletSizes, mat
             name: 'Inner pocket',
             role: 'inside',
             ...inner,
-            bands: ['left', 'right'].flatMap((e) =>
-              rimBand(
-                'inner.rim',
-                'sides of the inner pocket',
-                inner,
-                [e],
-                leatherOf(materials, 'inside').thickness,
-              ),
-            ),
+            bands: rimBands('inner.rim', 'sides of the inner pocket', inner, sides, t('inside')),
           }),
         ]
       : []),
@@ -166,12 +152,8 @@ export function strapWalletLayups(p: StrapWalletParams, s: StrapWalletSizes): La
       ? [panelSheet('inner', 'inner pocket', 'inner', shift(0, back!.from + BENCH.innerLower), true)]
       : []
   const full = [...notes, ...inner, ...cards]
-  const turned = (sheet: typeof onFlap): Sheet => {
-    // The tab goes with the flap: turned over about the fold of the flap.
-    const middle = (flap!.to + back!.from) / 2
-    const { e, f } = sheet!.move
-    return { ...sheet!, grainUp: true, move: { ...sheet!.move, d: -1, e, f: 2 * middle - f } }
-  }
+  // The tab goes with the flap: turned over about the fold of the flap.
+  const turned = pileTurnedOver([onFlap!], flipAboutLevel((flap!.to + back!.from) / 2))
   const strapX = (s.width.value - p.strap) / 2
   const strapAt = (id: string, up: boolean): Sheet =>
     panelSheet(id, 'strap', 'strap', shift(strapX, back!.from - p.strap), up, [
@@ -196,7 +178,7 @@ export function strapWalletLayups(p: StrapWalletParams, s: StrapWalletSizes): La
         ...full,
         stripSheet(shut, 2, false),
         stripSheet(shut, 0, false),
-        turned(onFlap),
+        ...turned,
         strapAt('strap-front', true),
       ],
       bends: [stripBend(shut, 0), stripBend(shut, 1)],

@@ -106,7 +106,7 @@ export const wrapWallet: Kind<WrapParams> = {
   master: (p, materials, reckon) => {
     const s = wrapSizes(p, materials, reckon)
     return {
-      panels: wrapPanels(p, s),
+      panels: wrapPanels(p, s, materials),
       layups: wrapLayups(p, s),
       joins: wrapJoins(p, s),
       matches: [],

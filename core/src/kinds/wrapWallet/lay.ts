@@ -1,18 +1,30 @@
 import { STAY, flipAbout, point, shift } from '../../geometry/index.js'
-import type { Fate, Fold, Join, Layup, Panel, PanelSheet, Sheet } from '../../master/index.js'
+import {
+  type Fate,
+  type Fold,
+  type Join,
+  type Layup,
+  type Panel,
+  type PanelSheet,
+  type Sheet,
+  clipAt,
+  clipMoved,
+} from '../../master/index.js'
+import { CARD } from '../../stores/index.js'
+import { type Materials, leatherOf } from '../kind.js'
 import { notesMaybe } from '../parts/basics.js'
 import { type FoldedPanel, foldsOf, stripBend, stripSheet } from '../parts/folding.js'
 import { edgeSeam } from '../parts/seams.js'
 import {
   type Named,
-  allRound,
   finishedFate,
   outlineOf,
   plainPanel,
   rectangle,
   rectangleShape,
+  turnedFate,
 } from '../parts/shape.js'
-import { cardOutline, clipAt, clipMoved, contentSheet, panelSheet } from '../parts/sheets.js'
+import { cardOutline, contentSheet, panelSheet } from '../parts/sheets.js'
 import type { WrapParams } from './params.js'
 import { BENCH, type WrapSizes } from './sizes.js'
 
@@ -21,20 +33,12 @@ const hasFlaps = (p: WrapParams): boolean => p.noteFlaps === 'turned'
 const flapWidth = (p: WrapParams, s: WrapSizes): number => Math.min(p.flapWidth, s.across.value / 2)
 const ear = (p: WrapParams, s: WrapSizes): number => Math.min(p.ear, flapWidth(p, s) - 2, s.flat.value / 3)
 
-export function wrapPanels(p: WrapParams, s: WrapSizes): Panel[] {
+export function wrapPanels(p: WrapParams, s: WrapSizes, materials: Materials): Panel[] {
   const [w, h] = [s.across.value, s.length.value]
   const second = s.strips[1]!
   const plain = finishedFate(p.finish, 0, () => false)
-  const turned: Fate = {
-    type: 'turned',
-    width: Math.min(p.turn, flapWidth(p, s) / 2),
-    school: 'even',
-    atEdge: 0.25,
-    feather: 4,
-    core: 'round',
-    lines: 1,
-    margin: p.margin,
-  }
+  const width = Math.min(p.turn, flapWidth(p, s) / 2)
+  const turned = turnedFate(width, 'even', leatherOf(materials, 'body'), p.margin)
   const fate = (edge: string): Fate => (edge.startsWith('note-') ? turned : plain(edge))
   const reach = s.sideBend.value + flapWidth(p, s)
   const cut = ear(p, s)
@@ -93,7 +97,7 @@ export function wrapPanels(p: WrapParams, s: WrapSizes): Panel[] {
             id: 'band',
             name: 'Loop',
             role: 'body',
-            ...rectangleShape(s.band.value, BENCH.bandWide, allRound(0), plain),
+            ...rectangleShape(s.band.value, BENCH.bandWide, {}, plain),
             notes: [`skive ${BENCH.bandLap} mm at both ends to half and glue them over each other`],
           }),
         ]
@@ -125,7 +129,7 @@ function contents(p: WrapParams, s: WrapSizes): { cards: Sheet[]; notes: Sheet[]
   const middle = (second.from + second.to) / 2
   const card = cardOutline()
   // A card lies along the panel: turned a quarter about the middle of the panel.
-  const along = { a: 0, b: 1, c: -1, d: 0, e: w / 2 + 53.98 / 2, f: middle - 85.6 / 2 }
+  const along = { a: 0, b: 1, c: -1, d: 0, e: w / 2 + CARD.height / 2, f: middle - CARD.width / 2 }
   return {
     cards:
       p.cards > 0
