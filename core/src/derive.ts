@@ -5,7 +5,7 @@ import { type EdgeWork, workEdges } from './edges/index.js'
 import { type LaidUp, layUp, withSkives } from './layup/index.js'
 import type { Master, Panel } from './master/index.js'
 import { type Piece, pieces } from './reckon/index.js'
-import { type Run, runMaybe } from './stitch/index.js'
+import { type Run, decorJoins, runsOf } from './stitch/index.js'
 import { reckoner } from './working/index.js'
 
 /** All that follows from a design. */
@@ -30,14 +30,15 @@ export function derive(design: Design): Derived {
   const drawn = withDrawn(made, design.drawn, design.ties, design.leathers, reckon)
   const panels = withSkives(drawn.panels, design.skives)
   const edges = panels.map((panel) => workEdges(panel, design.leathers, reckon))
-  const master = { ...drawn, sizes: [...drawn.sizes, ...edges.flatMap(edgeSizes)] }
+  const lines = decorJoins(design.sewing.lines, drawn.layups, panels, reckon)
+  const master = {
+    ...drawn,
+    joins: [...drawn.joins, ...lines],
+    sizes: [...drawn.sizes, ...edges.flatMap(edgeSizes)],
+  }
   const works = master.layups.map((layup) => layUp(layup, edges))
-  const runs = master.joins.flatMap((join) => {
-    if (join.glueOnly) return []
-    const work = workOf(works, join.layup)
-    const run = runMaybe(join, panels, work, design, reckon)
-    return run ? [run] : []
-  })
+  const runs = runsOf(master.joins, panels, (id) => workOf(works, id), design, reckon)
+  let cut: readonly Piece[] | undefined
   return {
     design,
     kind,
@@ -46,7 +47,10 @@ export function derive(design: Design): Derived {
     edges,
     works,
     runs,
-    pieces: pieces({ master, works: edges, open: works[0], runs, iron: design.iron }),
+    // Drawn when somebody looks: whoever tries out hundreds of designs for their holes does not.
+    get pieces() {
+      return (cut ??= pieces({ master, works: edges, open: works[0], runs }))
+    },
   }
 }
 

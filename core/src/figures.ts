@@ -42,7 +42,10 @@ export function figuresOf(derived: Derived): Figures {
     thread: runs.reduce((sum, r) => sum + r.thread.value, 0),
     thickest: Math.max(0, ...runs.map((r) => r.thickest)),
     weight: weightOfWork(derived),
-    time: benchTime({ master, edges, runs }, reckoner(design.overrides)),
+    time: benchTime(
+      { master, edges, runs, speed: design.habits, machine: design.machine },
+      reckoner(design.overrides),
+    ),
     carries: master.carries,
   }
 }

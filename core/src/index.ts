@@ -31,7 +31,18 @@ export {
   tieEdges,
   untie,
   setField,
+  setSchool,
   setSkives,
+  setStepping,
+  addLine,
+  freeLineId,
+  mergeRuns,
+  orderRuns,
+  removeLine,
+  splitRuns,
+  unmergeRun,
+  unsplitRuns,
+  wishRuns,
 } from './design/index.js'
 export {
   type Drawn,
@@ -48,6 +59,7 @@ export {
   readSentence,
   writeDesign,
 } from './exchange/json/index.js'
+export { type FitAsked, type Fitted, type Freedom, type Wish, fitToIron, freedomsOf } from './fit/index.js'
 export { type Figures, figuresOf } from './figures.js'
 export {
   type Found,
@@ -128,6 +140,7 @@ export {
   type Field,
   type Kind,
   type Sentence,
+  SEAM_SENTENCES,
   SEWING_SENTENCES,
   fieldsOf,
   kindIds,
@@ -192,7 +205,9 @@ export {
   weightOfWork,
 } from './relief/index.js'
 export { type Arrangement, type Piece, arrangeInRows } from './reckon/index.js'
-export { type Covered, type Run, sewingOrder } from './stitch/index.js'
+export { type Meeting, type Run, type Strikes, type Zip, type ZipSide } from './stitch/index.js'
+export { type SeamPlan, type SeamRow, seamPlan, tiedRun, zipFor } from './seams.js'
+export { type Decor, type Ease, type HoleSchool, type RunWish } from './sewing/index.js'
 export {
   type Awl,
   COLUMNS,
@@ -206,11 +221,16 @@ export {
   type Shelf,
   type Iron,
   type Leather,
+  type Machine,
   STARTER_STORES,
   type Stores,
   type Thread,
   type Trial,
   diameterOf,
+  needleFor,
+  parseThreadSize,
+  suitsPitch,
+  threadSizes,
   lessonsOf,
   readStoresData,
   reckonedThickness,

@@ -1,6 +1,7 @@
 import { describe, expect, test } from 'vitest'
 import {
   STARTER_STORES,
+  SEAM_SENTENCES,
   SEWING_SENTENCES,
   applyEdit,
   derive,
@@ -23,12 +24,22 @@ describe.each(kindIds().map((id) => [id, kindOf(id)] as const))('%s', (_, kind) 
   test('its defaults hold to its own schema', () =>
     expect(kind.params.safeParse(kind.defaults).success).toBe(true))
   test('every setting named in a sentence is one there is', () => {
-    const sentences = [...kind.brief, ...Object.values(kind.sentences).flat(), ...SEWING_SENTENCES]
+    const sentences = [
+      ...kind.brief,
+      ...Object.values(kind.sentences).flat(),
+      ...SEWING_SENTENCES,
+      ...SEAM_SENTENCES,
+    ]
     for (const id of sentences.flatMap(named)) expect(fields.map((f) => f.id)).toContain(id)
   })
   test('every setting stands in some sentence, so that it can be reached', () => {
     const reached = new Set(
-      [...kind.brief, ...Object.values(kind.sentences).flat(), ...SEWING_SENTENCES].flatMap(named),
+      [
+        ...kind.brief,
+        ...Object.values(kind.sentences).flat(),
+        ...SEWING_SENTENCES,
+        ...SEAM_SENTENCES,
+      ].flatMap(named),
     )
     // The Brief asks for the leather of every role by itself.
     const asked = fields.filter((f) => f.type !== 'leather' || kind.id !== 'by-hand').map((f) => f.id)

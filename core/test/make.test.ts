@@ -1,12 +1,13 @@
 import { describe, expect, test } from 'vitest'
-import { derive, explainLine, figuresOf } from '@drumlin/core'
+import { type Derived, derive, explainLine, figuresOf } from '@drumlin/core'
 import { pathLength, point, polygon } from '../src/geometry/index.js'
 import { edgeChain } from '../src/master/index.js'
-import { bandLength, benchTime, skiveMinutes } from '../src/make/index.js'
-import { reckoner } from '../src/working/index.js'
+import { bandLength, skiveMinutes } from '../src/make/index.js'
 import { demoWith, freshOf } from './support/designs.js'
 
 const strip = (w: number, h: number) => polygon([point(0, 0), point(w, 0), point(w, h), point(0, h)])
+
+const timeOf = (derived: Derived) => figuresOf(derived).time
 
 describe('how long it takes', () => {
   test('a strip is as long as its longer side, however it lies', () => {
@@ -17,7 +18,7 @@ describe('how long it takes', () => {
   test('90 mm skived 0.5 mm deep on four pieces: 4 × (½ + 1 × 1.5) = 8 minutes', () =>
     expect(skiveMinutes(90, 0.5, 4)).toBeCloseTo(8, 9))
   const derived = demoWith({})
-  const time = benchTime(derived, reckoner({}))
+  const time = timeOf(derived)
   const part = (key: string) => time.parts.find((p) => p.key === `time.${key}`)!
   test('sewing: holes at 1.5 s, stitches at 9 s, two minutes a run', () => {
     const holes = derived.runs.reduce((n, r) => n + r.holes.length, 0)
@@ -31,7 +32,7 @@ describe('how long it takes', () => {
   })
   test('no edge is turned, so nothing is counted for turning; with turned tops there is', () => {
     expect(part('turn').value).toBe(0)
-    const turned = benchTime(demoWith({ 'params.tops': 'turned' }), reckoner({}))
+    const turned = timeOf(demoWith({ 'params.tops': 'turned' }))
     expect(turned.parts.find((p) => p.key === 'time.turn')!.value).toBeGreaterThan(5)
   })
   test('gluing: each coated edge once, what has to slide round the fold left out', () => {
@@ -54,9 +55,7 @@ describe('how long it takes', () => {
   })
   test('what lies hidden under the next pocket is not finished: more pockets cost little at the edges', () => {
     const edges = (pockets: number): number =>
-      benchTime(demoWith({ 'params.pockets': pockets }), reckoner({})).parts.find(
-        (p) => p.key === 'time.edges',
-      )!.value
+      timeOf(demoWith({ 'params.pockets': pockets })).parts.find((p) => p.key === 'time.edges')!.value
     // Two more tops of 96 mm on either side, 50 mm a minute, and the seams get a little longer.
     expect(edges(5) - edges(3)).toBeLessThan((4 * 96) / 50 + 6)
   })

@@ -9,11 +9,11 @@ import {
   otherWays,
   proposeSkives,
   readDesign,
-  sewingOrder,
   survey,
   weightOfWork,
   workOf,
 } from '@drumlin/core'
+import { sewingOrder } from '../src/stitch/index.js'
 import { type Point, pathLength, pathNearest, pathPoints } from '../src/geometry/index.js'
 import { type LaidUp, sheetThickness, thicknessAt } from '../src/layup/index.js'
 import { edgeChain } from '../src/master/index.js'

@@ -41,15 +41,15 @@ describe('stitches on a side', () => {
 
 describe('holes along a run', () => {
   test('a straight 100 mm at 4 mm: 26 holes, first and last on the ends', () => {
-    const { holes } = holePlaces(polyline([point(0, 0), point(100, 0)]), 4, 'hole')
+    const { holes } = holePlaces(polyline([point(0, 0), point(100, 0)]), { pitch: 4, corners: 'hole' })
     expect(holes).toHaveLength(26)
     expect([holes[0]!.at, holes.at(-1)!.at]).toEqual([point(0, 0), point(100, 0)])
   })
   test('a sharp corner gets a hole, or is straddled evenly', () => {
     const corner = polyline([point(0, 0), point(60, 0), point(60, 40)])
-    const on = holePlaces(corner, 4, 'hole')
+    const on = holePlaces(corner, { pitch: 4, corners: 'hole' })
     expect(on.holes.filter((h) => pointDistance(h.at, point(60, 0)) < 1e-9)).toHaveLength(1)
-    const beside = holePlaces(corner, 4, 'straddled')
+    const beside = holePlaces(corner, { pitch: 4, corners: 'straddled' })
       .holes.map((h) => Math.abs(h.distance - 60))
       .sort((a, b) => a - b)
     expect(beside[0]).toBeGreaterThan(1.8)
@@ -63,7 +63,7 @@ describe('holes along a run', () => {
         fc.double({ min: 20, max: 160, noNaN: true }),
         fc.double({ min: 2.5, max: 4.5, noNaN: true }),
         (side, radius, foot, pitch) => {
-          const { holes, sides } = holePlaces(ell(side, radius, foot), pitch, 'hole')
+          const { holes, sides } = holePlaces(ell(side, radius, foot), { pitch, corners: 'hole' })
           for (const gap of gaps(holes)) expect(gap).toBeCloseTo(sides[0]!.pitch, 5)
           expect(pointDistance(holes.at(-1)!.at, point(radius + foot, side + radius))).toBeLessThan(1e-4)
           expect(Math.abs(sides[0]!.pitch - pitch) / pitch).toBeLessThan(1.2 / (2 * (holes.length - 2)))
@@ -72,7 +72,7 @@ describe('holes along a run', () => {
       { seed: 5, numRuns: 80 },
     ))
   test('walked either way the holes are the same places', () => {
-    const there = holePlaces(ell(50, 8, 70), 3, 'hole').holes
+    const there = holePlaces(ell(50, 8, 70), { pitch: 3, corners: 'hole' }).holes
     const back = holePlaces(
       {
         segments: [...ell(50, 8, 70).segments]
@@ -80,14 +80,15 @@ describe('holes along a run', () => {
           .map((s) => (s.type === 'arc' ? arc(s.to, s.from, s.centre, -s.sweep) : line(s.to, s.from))),
         closed: false,
       },
-      3,
-      'hole',
+      { pitch: 3, corners: 'hole' },
     ).holes
     expect(there).toHaveLength(back.length)
     there.forEach((h, i) => expect(pointDistance(h.at, back[back.length - 1 - i]!.at)).toBeLessThan(1e-4))
   })
   test('a run shorter than the pitch still has its two ends', () =>
-    expect(holePlaces(polyline([point(0, 0), point(2, 0)]), 4, 'hole').holes).toHaveLength(2))
+    expect(
+      holePlaces(polyline([point(0, 0), point(2, 0)]), { pitch: 4, corners: 'hole' }).holes,
+    ).toHaveLength(2))
 })
 
 describe('thread', () => {

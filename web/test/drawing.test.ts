@@ -28,6 +28,7 @@ const design = {
     iron: STARTER_STORES.irons[0]!,
     awl: STARTER_STORES.awls[0]!,
     thread: STARTER_STORES.threads[0]!,
+    machine: STARTER_STORES.machines[0]!,
   }),
   drawn: [flap],
 }
@@ -76,7 +77,7 @@ describe('drawing on the bench', () => {
       example: false,
       updated: 2,
     })
-    expect((await readJob('old'))!.design.version).toBe(4)
+    expect((await readJob('old'))!.design.version).toBe(5)
     expect((await listJobs()).map((j) => [j.id, j.design.drawn.length])).toEqual([
       ['old', 0],
       ['drawing', 1],

@@ -31,6 +31,7 @@ const fresh = (kind: string): Design =>
     iron: STARTER_STORES.irons[1]!,
     awl: STARTER_STORES.awls[0]!,
     thread: STARTER_STORES.threads[0]!,
+    machine: STARTER_STORES.machines[0]!,
   })
 
 /** How light a colour is, 0 to 1, by the eye. */

@@ -10,4 +10,5 @@ export const newBifold = (id = 'one'): Design =>
     iron: STARTER_STORES.irons[1]!,
     awl: STARTER_STORES.awls[0]!,
     thread: STARTER_STORES.threads[0]!,
+    machine: STARTER_STORES.machines[0]!,
   })

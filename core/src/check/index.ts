@@ -2,6 +2,8 @@ import { type Edit, applyEdit } from '../design/index.js'
 import { type Derived, derive } from '../derive.js'
 import type { LengthUnit } from '../measure/index.js'
 import type { Check, Finding, Fix, Rank, Saying } from './finding.js'
+import { acrossPull } from './acrossPull.js'
+import { bobbinRunsOut } from './bobbinRunsOut.js'
 import { concern } from './concern.js'
 import { coveredBeforeSewn } from './coveredBeforeSewn.js'
 import { drawingFault } from './drawingFault.js'
@@ -9,15 +11,21 @@ import { edgeFault } from './edgeFault.js'
 import { fit } from './fit.js'
 import { foldWithoutAllowance } from './foldWithoutAllowance.js'
 import { holeNearStep } from './holeNearStep.js'
+import { holesMeet } from './holesMeet.js'
 import { marginTooSmall } from './marginTooSmall.js'
 import { noRoom } from './noRoom.js'
 import { noTrim } from './noTrim.js'
+import { pitchOff } from './pitchOff.js'
+import { runLine } from './runLine.js'
 import { runTooLong } from './runTooLong.js'
 import { skiveTooSteep } from './skiveTooSteep.js'
 import { skiveTooThin } from './skiveTooThin.js'
 import { stackTooThick } from './stackTooThick.js'
 import { thinUnderStitch } from './thinUnderStitch.js'
+import { threadUnsuited } from './threadUnsuited.js'
 import { turnTooNarrow } from './turnTooNarrow.js'
+import { unequalHoles } from './unequalHoles.js'
+import { wishGone } from './wishGone.js'
 
 const CHECKS: readonly Check[] = [
   fit,
@@ -36,6 +44,14 @@ const CHECKS: readonly Check[] = [
   turnTooNarrow,
   runTooLong,
   noTrim,
+  unequalHoles,
+  runLine,
+  holesMeet,
+  acrossPull,
+  pitchOff,
+  threadUnsuited,
+  bobbinRunsOut,
+  wishGone,
 ]
 const ORDER: Readonly<Record<Rank, number>> = { stop: 0, look: 1, tip: 2 }
 

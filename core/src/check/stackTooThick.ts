@@ -14,16 +14,23 @@ interface Thick {
   readonly run: Run
   readonly reach: number
   readonly tool: string
-  readonly past: 'iron' | 'awl'
+  readonly past: 'iron' | 'awl' | 'needle' | 'foot'
 }
 
-function tooThick(derived: Derived): Thick[] {
-  const { iron, awl } = derived.design
-  return derived.runs.flatMap((run): Thick[] => {
-    if (run.thickest > awl.reach + 1e-9) return [{ run, reach: awl.reach, tool: awl.name, past: 'awl' }]
-    return run.thickest > iron.reach + 1e-9 ? [{ run, reach: iron.reach, tool: iron.name, past: 'iron' }] : []
-  })
+/** What is too short for a run: by hand the iron first, then the awl; by machine the needle or the lift of the foot. */
+function tooShort(run: Run, { awl, machine }: Derived['design']): Thick | undefined {
+  const over = (reach: number): boolean => run.thickest > reach + 1e-9
+  const { iron, holes } = run.ways
+  if (holes === 'machine') {
+    if (over(machine.lift)) return { run, reach: machine.lift, tool: machine.name, past: 'foot' }
+    return over(machine.reach) ? { run, reach: machine.reach, tool: machine.name, past: 'needle' } : undefined
+  }
+  if (over(awl.reach)) return { run, reach: awl.reach, tool: awl.name, past: 'awl' }
+  return over(iron.reach) ? { run, reach: iron.reach, tool: iron.name, past: 'iron' } : undefined
 }
+
+const tooThick = (derived: Derived): Thick[] =>
+  derived.runs.flatMap((run) => tooShort(run, derived.design) ?? [])
 
 /** Bands that lie under holes thicker than `reach`, with the thinnest their leather bears. */
 function bandsUnder(derived: Derived, reach: number): { key: string; bears: number; now: number }[] {
@@ -106,7 +113,7 @@ export const stackTooThick: Check = {
         {
           key: `stack-too-thick:${run.join.id}`,
           code: 'stack-too-thick',
-          rank: past === 'awl' ? 'stop' : 'look',
+          rank: past === 'iron' ? 'look' : 'stop',
           run: run.join.id,
           places: placeOnSheet(derived, run.join, run.join.course.sheet, hole.at),
           numbers: { thickness: run.thickest, reach },

@@ -1,5 +1,6 @@
+import { PLAIN_SEWING } from '../sewing/index.js'
 import { kindOf } from '../kinds/index.js'
-import type { Awl, Iron, Leather, Thread } from '../stores/index.js'
+import type { Awl, Iron, Leather, Machine, Thread } from '../stores/index.js'
 import { DEFAULT_HABITS, DESIGN_FORMAT, DESIGN_VERSION, type Design, designSchema } from './schema.js'
 
 export interface FreshDesign {
@@ -11,6 +12,7 @@ export interface FreshDesign {
   readonly iron: Iron
   readonly awl: Awl
   readonly thread: Thread
+  readonly machine: Machine
 }
 
 /** A new design of a kind with that kind's defaults. Throws where the materials or parameters do not hold. */
@@ -24,6 +26,7 @@ export const freshDesign = ({ params, ...rest }: FreshDesign): Design =>
     overrides: {},
     skives: {},
     lengths: {},
+    sewing: PLAIN_SEWING,
     drawn: [],
     ties: [],
     habits: DEFAULT_HABITS,

@@ -24,3 +24,17 @@ export {
 export { type FreshDesign, freshDesign } from './fresh.js'
 export { DESIGN_FORMAT, DESIGN_VERSION, type Design, type Habits, designSchema } from './schema.js'
 export { OLDEST_VERSION, editUpToDate, upToDate } from './versions.js'
+export {
+  addLine,
+  dropWishes,
+  freeLineId,
+  mergeRuns,
+  orderRuns,
+  removeLine,
+  setSchool,
+  setStepping,
+  splitRuns,
+  unmergeRun,
+  unsplitRuns,
+  wishRuns,
+} from './sewingEdits.js'

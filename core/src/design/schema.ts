@@ -2,11 +2,22 @@ import { z } from 'zod'
 import { drawnPanelSchema, tieSchema } from '../drawn/index.js'
 import { kindIds, kindOf } from '../kinds/index.js'
 import { drawnProblems } from './drawnProblems.js'
-import { awlSchema, idSchema, ironSchema, leatherSchema, threadSchema } from '../stores/index.js'
+import { sewingSchema } from '../sewing/index.js'
+import {
+  awlSchema,
+  idSchema,
+  ironSchema,
+  leatherSchema,
+  machineSchema,
+  threadSchema,
+} from '../stores/index.js'
 
 export const DESIGN_FORMAT = 'drumlin.design'
 /** The version this code writes. Older ones are brought up to it by `versions.ts`. */
-export const DESIGN_VERSION = 4
+export const DESIGN_VERSION = 5
+
+/** What version 4 did not ask, with what it reckoned with (J); docs/formulas.md §17 and §18. */
+const SINCE_5 = { play: 0.04, evenOver: 5, holeSeconds: 1.5, stitchSeconds: 9, runMinutes: 2 } as const
 
 /** The workshop's own ways; lengths in mm. */
 export const habitsSchema = z.strictObject({
@@ -19,6 +30,14 @@ export const habitsSchema = z.strictObject({
   comfortable: z.number().min(200).max(10000),
   /** A hole keeps at least this far from the step of a pocket. */
   stepClearance: z.number().min(0).max(5),
+  /** Share by which a pitch may differ from the iron's own before it shows. */
+  play: z.number().min(0).max(0.2).default(SINCE_5.play),
+  /** Over how many last stitches a stepped side is evened out. */
+  evenOver: z.number().int().min(1).max(30).default(SINCE_5.evenOver),
+  /** Seconds for a hole, for a stitch by hand; minutes to thread up and begin a run. */
+  holeSeconds: z.number().min(0.1).max(60).default(SINCE_5.holeSeconds),
+  stitchSeconds: z.number().min(0.5).max(120).default(SINCE_5.stitchSeconds),
+  runMinutes: z.number().min(0).max(30).default(SINCE_5.runMinutes),
 })
 export type Habits = z.infer<typeof habitsSchema>
 
@@ -29,6 +48,7 @@ export const DEFAULT_HABITS: Habits = {
   waste: 0.06,
   comfortable: 2000,
   stepClearance: 1,
+  ...SINCE_5,
 }
 
 /** What the maker decided, and nothing that can be worked out. Materials are copied in, so it opens anywhere. */
@@ -46,6 +66,8 @@ export const designSchema = z
     iron: ironSchema,
     awl: awlSchema,
     thread: threadSchema,
+    machine: machineSchema,
+    sewing: sewingSchema,
     /** Numbers the maker wrote over computed ones, by the key of the working. */
     overrides: z.record(z.string(), z.number()),
     /** Thicknesses wanted in named bands, by the band's key, mm. */

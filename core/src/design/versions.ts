@@ -1,4 +1,5 @@
 import { STARTER_STORES, leatherOf1 } from '../stores/index.js'
+import { PLAIN_SEWING } from '../sewing/index.js'
 import type { Edit } from './edit.js'
 import { DEFAULT_HABITS, DESIGN_VERSION } from './schema.js'
 
@@ -58,6 +59,8 @@ const STEPS: readonly ((design: Plain) => Plain)[] = [
       },
     }
   },
+  // Version 4 sewed every join as it was proposed, and by hand.
+  (four) => ({ ...four, version: 5, machine: STARTER_STORES.machines[0], sewing: PLAIN_SEWING }),
 ]
 
 /** The oldest version that can still be read. */

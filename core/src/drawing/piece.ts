@@ -37,6 +37,7 @@ import { type Drawn, stroke, text } from './primitives.js'
 /** Line weights in mm: the language must survive a black-and-white printer, so weight and form carry it. */
 const WEIGHT = { cut: 0.5, finished: 0.18, fold: 0.25, fine: 0.15, tick: 0.35 } as const
 const LONG_DASH = [7, 2.2] as const
+const SHORT_DASH = [2, 1.2] as const
 const TYPE = { name: 4.2, line: 3, mark: 2.8 } as const
 
 /** Everything drawn for a piece, in its own coordinates, from the lowest layer to the uppermost. */
@@ -68,6 +69,8 @@ function markDrawing(mark: Mark, piece: Piece, unit: LengthUnit): Drawn[] {
       return [{ type: 'dots', layer: 'glue', points: stipple(mark.area, mark.without), diameter: 0.3 }]
     case 'skive':
       return skiveDrawing(mark, piece.thickness ?? mark.start, unit)
+    case 'stitchLine':
+      return [stroke('holes', mark.path, WEIGHT.fine, SHORT_DASH)]
     case 'notch':
       return notchDrawing(mark.at, mark.angle, mark.letters, piece)
     case 'grain':

@@ -33,6 +33,8 @@ export { easeLimit, edgeDistance, lockstitch, nudge, phaseIntervals, proudLoop }
 export { narrowestPocket, sideRoom, topCardHeight } from './pocket.js'
 export {
   arcPerStitch,
+  bobbinHolds,
+  edgeLoops,
   equalisedStitches,
   halfAcross,
   meanStack,

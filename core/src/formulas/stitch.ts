@@ -43,3 +43,16 @@ export const arcPerStitch = (radius: number, pitch: number): number =>
 
 /** Half of a slanted slot measured across the seam, mm; slant in radians. */
 export const halfAcross = (slotLength: number, slant: number): number => (slotLength * Math.sin(slant)) / 2
+
+/** Thread of loops laid over the edge at the ends of a seam, their holes `edge` mm from it; docs/formulas.md §6. */
+export const edgeLoops = (loops: number, edge: number, thickness: number): number =>
+  loops * (2 * edge + 2 * thickness)
+
+/** Metres of thread of `diameter` mm wound on a bobbin, lengths mm; `fill` is the share of the room it takes up. */
+export const bobbinHolds = (
+  across: number,
+  core: number,
+  wide: number,
+  diameter: number,
+  fill: number,
+): number => ((across ** 2 - core ** 2) * wide * fill) / (diameter ** 2 * 1000)

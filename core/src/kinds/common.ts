@@ -46,10 +46,94 @@ export const COMMON_FIELDS: readonly Field[] = [
     most: 5,
     step: 0.1,
   },
+  {
+    type: 'share',
+    id: 'play',
+    label: 'how far a pitch may differ from the iron’s',
+    path: ['habits', 'play'],
+    least: 0,
+    most: 0.2,
+    step: 0.005,
+  },
+  {
+    type: 'count',
+    id: 'evenOver',
+    label: 'stitches a stepped side is evened out over',
+    path: ['habits', 'evenOver'],
+    least: 1,
+    most: 30,
+  },
+  {
+    type: 'share',
+    id: 'holeSeconds',
+    label: 'seconds to punch a hole',
+    path: ['habits', 'holeSeconds'],
+    least: 0.1,
+    most: 60,
+    step: 0.5,
+  },
+  {
+    type: 'share',
+    id: 'stitchSeconds',
+    label: 'seconds to sew a stitch',
+    path: ['habits', 'stitchSeconds'],
+    least: 0.5,
+    most: 120,
+    step: 0.5,
+  },
+  {
+    type: 'share',
+    id: 'runMinutes',
+    label: 'minutes to begin a run',
+    path: ['habits', 'runMinutes'],
+    least: 0,
+    most: 30,
+    step: 0.5,
+  },
+  { type: 'machine', id: 'machine', label: 'sewing machine', path: ['machine'] },
+  {
+    type: 'choice',
+    id: 'holeSchool',
+    label: 'how holes are made',
+    path: ['sewing', 'holes'],
+    choices: [
+      {
+        value: 'through',
+        label: 'through all layers at once',
+        why: 'fast, and they always meet; the back looks different',
+      },
+      {
+        value: 'apart',
+        label: 'each side apart and mirrored',
+        why: 'both faces perfect; the counts have to agree exactly',
+      },
+      { value: 'machine', label: 'by the machine', why: 'its needle makes them; only the line is drawn' },
+    ],
+  },
+  {
+    type: 'choice',
+    id: 'stepping',
+    label: 'how a side comes to whole stitches',
+    path: ['sewing', 'stepping'],
+    choices: [
+      { value: 'evened', label: 'evened out over each side', why: 'no stitch differs enough to show' },
+      {
+        value: 'stepped',
+        label: 'stepped with the iron, the last stitches evened out',
+        why: 'the iron’s own pitch wherever it is looked at',
+      },
+    ],
+  },
 ]
 
 /** What is said of the sewing of any design. */
 export const SEWING_SENTENCES: readonly string[] = [
   'Sewn by hand with {thread}, {tail} left at each needle, no thread longer than {comfortable}.',
   'Holes with the {iron} or the {awl}, {cornerSchool}, none nearer than {stepClearance} to a step.',
+]
+
+/** What is said of the holes and the speed, where the runs are planned. */
+export const SEAM_SENTENCES: readonly string[] = [
+  'Holes {holeSchool}, {stepping}; a pitch may differ by {play}, and a stepped side is evened out over its last {evenOver} stitches.',
+  'By hand {holeSeconds} s a hole, {stitchSeconds} s a stitch and {runMinutes} minutes to begin a run; by machine with the {machine}.',
 ]

@@ -35,6 +35,7 @@ export type Field =
   | (FieldBase & { readonly type: 'iron' })
   | (FieldBase & { readonly type: 'awl' })
   | (FieldBase & { readonly type: 'thread' })
+  | (FieldBase & { readonly type: 'machine' })
 
 /** Plain words with settings in place, by field id: `Carries {pockets} card pockets a side`. */
 export type Sentence = string

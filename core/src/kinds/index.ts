@@ -35,6 +35,6 @@ export function kindOf(id: string): Kind {
 /** Every setting a design of this kind has, the shared ones included. */
 export const fieldsOf = (kind: Kind): readonly Field[] => [...kind.fields, ...COMMON_FIELDS]
 
-export { SEWING_SENTENCES } from './common.js'
+export { SEAM_SENTENCES, SEWING_SENTENCES } from './common.js'
 export type { Choice, Field, Sentence } from './fields.js'
 export { type Kind, type Materials, type Role, startingLeathers } from './kind.js'

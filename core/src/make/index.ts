@@ -1,2 +1,3 @@
 export { skiveMinutes } from './pace.js'
 export { type BenchTime, type Made, bandLength, benchTime } from './time.js'
+export { type Speed, sewingMinutes } from './sewing.js'

@@ -16,10 +16,6 @@ export const PACE = {
   /** Coating an edge with glue; and pressing a join together. */
   glue: 400,
   perGlue: 1,
-  /** Seconds a hole, and a stitch by hand. */
-  holeSeconds: 1.5,
-  stitchSeconds: 9,
-  perRun: 2,
   /** Bevelling, sanding and finishing an edge in all its passes. */
   edge: 50,
 } as const

@@ -3,13 +3,18 @@ import type { EdgeWork } from '../edges/index.js'
 import { type Master, type Panel, edgeChain } from '../master/index.js'
 import type { Run } from '../stitch/index.js'
 import { type Reckon, type Reckoned, type Given, given } from '../working/index.js'
+import type { Machine } from '../stores/index.js'
 import { PACE } from './pace.js'
+import { type Speed, punchedHoles } from './sewing.js'
 
 /** What the time is worked out from. */
 export interface Made {
   readonly master: Pick<Master, 'joins' | 'layups'>
   readonly edges: readonly EdgeWork[]
   readonly runs: readonly Run[]
+  /** How fast the maker sews, and the machine. */
+  readonly speed: Speed
+  readonly machine: Pick<Machine, 'speed'>
 }
 
 /** Time at the bench by the sort of work, each with its working, and altogether; minutes. */
@@ -91,8 +96,9 @@ function workOf({ master, edges, runs }: Made) {
     joins: master.joins.filter((j) => j.glue.length > 0).length,
     coated: sum(glued.map((g) => g.length)),
     runs: runs.length,
-    holes: sum(runs.map((r) => r.holes.length)),
-    stitches: sum(runs.map((r) => Math.max(0, r.holes.length - 1))),
+    holes: sum(runs.map(punchedHoles)),
+    stitches: sum(runs.filter((r) => r.ways.holes !== 'machine').map((r) => r.stitches)),
+    machined: sum(runs.filter((r) => r.ways.holes === 'machine').map((r) => r.stitches)),
     edge: finishedEdges(panels, new Set(glued.flatMap((g) => g.edges))) + sum(seams.map((r) => r.length)),
   }
 }
@@ -125,7 +131,22 @@ export function benchTime(made: Made, reckon: Reckon): BenchTime {
       minutes,
     )
   const whole = Object.fromEntries(Object.entries(work).map(([k, v]) => [k, Math.round(v)])) as typeof work
-  const { round, pieces, strips, skived, turned, pleats, joins, coated, runs, holes, stitches, edge } = whole
+  const {
+    round,
+    pieces,
+    strips,
+    skived,
+    turned,
+    pleats,
+    joins,
+    coated,
+    runs,
+    holes,
+    stitches,
+    machined,
+    edge,
+  } = whole
+  const { speed } = made
   const parts = [
     part(
       'cut',
@@ -158,16 +179,22 @@ export function benchTime(made: Made, reckon: Reckon): BenchTime {
     part(
       'sew',
       'punching and sewing',
-      '({holes} holes × {punch} s + {stitches} stitches × {stitch} s) / 60 + {runs} runs × {each}',
+      '({holes} holes × {punch} s + {stitches} stitches × {stitch} s) / 60' +
+        (machined > 0 ? ' + {machined} by machine / {fast} a minute' : '') +
+        ' + {runs} runs × {each}',
       {
         holes,
-        punch: PACE.holeSeconds,
+        punch: speed.holeSeconds,
         stitches,
-        stitch: PACE.stitchSeconds,
+        stitch: speed.stitchSeconds,
+        ...(machined > 0 ? { machined, fast: made.machine.speed } : {}),
         runs,
-        each: PACE.perRun,
-      },
-      (v) => (v.holes * v.punch + v.stitches * v.stitch) / 60 + v.runs * v.each,
+        each: speed.runMinutes,
+      } as { [name: string]: number },
+      (v) =>
+        (v.holes! * v.punch! + v.stitches! * v.stitch!) / 60 +
+        (machined > 0 ? v.machined! / v.fast! : 0) +
+        v.runs! * v.each!,
     ),
     part(
       'edges',

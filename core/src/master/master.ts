@@ -93,6 +93,8 @@ export interface Join {
   readonly name: string
   readonly layup: string
   readonly course: EdgeCourse | LineCourse
+  /** The same seam on the other panel, where that does not lie edge to edge under the course. */
+  readonly mate?: EdgeCourse | LineCourse
   /** Sheets that the thread goes through where they lie under the line. */
   readonly through: readonly string[]
   /** Edges glued down before the run is sewn. */
@@ -102,6 +104,8 @@ export interface Join {
   readonly twin?: string
   /** What the two are called together. */
   readonly pairName?: string
+  /** Holds nothing: stitches for the look of it. */
+  readonly decor?: boolean
   /** Held by glue alone: there is no run of stitches. */
   readonly glueOnly?: boolean
 }

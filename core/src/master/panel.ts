@@ -192,6 +192,8 @@ export interface Panel {
   readonly behind?: { readonly panelId: string; readonly sort: LayerSort }
   /** Thickness of what its turned edges are turned over, mm. */
   readonly core?: number
+  /** Which way it is pulled when the thing is used, radians: a strap along its length. */
+  readonly pull?: number
   /** Where a drawing was drawn apart for its folds, one after the other: what lies beyond each moved by so much. */
   readonly letIns?: readonly { readonly across: Across; readonly by: number }[]
 }

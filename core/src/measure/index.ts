@@ -10,7 +10,7 @@ export {
   printWeightBare,
   trimmed,
 } from './print.js'
-export { type MeasureError, type Parsed, measureSentence } from './result.js'
+export { type MeasureError, type Parsed, measureSentence, refused, understood } from './result.js'
 export { threadDiameter } from './thread.js'
 export { type LengthUnit, OUNCE, roundTo } from './units.js'
 export { type WeightRange, parseWeight, weightMiddle } from './weight.js'

@@ -3,7 +3,13 @@ export type Parsed<T> =
   { readonly ok: true; readonly value: T } | { readonly ok: false; readonly error: MeasureError }
 
 export type MeasureErrorCode =
-  'EMPTY' | 'NOT_UNDERSTOOD' | 'UNIT_UNKNOWN' | 'UNITS_DO_NOT_FIT' | 'NOT_FINITE' | 'TOO_SMALL'
+  | 'EMPTY'
+  | 'NOT_UNDERSTOOD'
+  | 'UNIT_UNKNOWN'
+  | 'UNITS_DO_NOT_FIT'
+  | 'NOT_FINITE'
+  | 'TOO_SMALL'
+  | 'OUT_OF_RANGE'
 
 /** Why a measure could not be read. `near` is the piece of text that stopped the reading. */
 export interface MeasureError {
@@ -31,6 +37,7 @@ const REASONS: Record<MeasureErrorCode, (near: string) => string> = {
   UNIT_UNKNOWN: (near) => `“${near}” is not a unit known here.`,
   UNITS_DO_NOT_FIT: (near) => `“${near}” mixes units that do not go together.`,
   NOT_FINITE: (near) => `“${near}” divides by nothing.`,
+  OUT_OF_RANGE: (near) => `“${near}” is finer or heavier than any thread that is sewn with.`,
   TOO_SMALL: (near) => `“${near}” must be more than 0.`,
 }
 

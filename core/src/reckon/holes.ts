@@ -1,16 +1,16 @@
-import { type Point, pointDistance } from '../geometry/index.js'
+import { type Point, pointDistance, polyline } from '../geometry/index.js'
 import type { LaidUp } from '../layup/index.js'
 import type { Panel } from '../master/index.js'
 import { type HolePlace, type Run, holesInSheet } from '../stitch/index.js'
 import type { Iron } from '../stores/index.js'
-import type { PieceHole } from './piece.js'
+import type { Mark, PieceHole } from './piece.js'
 
 /** Holes nearer than this on two copies of a piece are the same hole, mm. */
 const SAME_HOLE = 0.05
 
 interface SheetHoles {
   readonly clipped: boolean
-  readonly byRun: readonly (readonly HolePlace[])[]
+  readonly byRun: readonly { readonly iron: Iron; readonly holes: readonly HolePlace[] }[]
 }
 
 const near = (a: Point, b: Point): boolean => pointDistance(a, b) < SAME_HOLE
@@ -35,9 +35,9 @@ function sheetsOf(panel: Panel, work: LaidUp, runs: readonly Run[]): SheetHoles[
     .map((laid) => ({
       clipped: laid.sheet.clips.length > 0,
       byRun: runs
-        .filter((r) => r.join.through.includes(laid.sheet.id))
-        .map((run) => holesInSheet(run, laid))
-        .filter((holes) => holes.length > 0),
+        .filter((r) => r.ways.holes !== 'machine' && r.join.through.includes(laid.sheet.id))
+        .map((run) => ({ iron: run.ways.iron, holes: holesInSheet(run, laid) }))
+        .filter(({ holes }) => holes.length > 0),
     }))
 }
 
@@ -46,18 +46,31 @@ function sheetsOf(panel: Panel, work: LaidUp, runs: readonly Run[]): SheetHoles[
  * whole sheets are copies cut from one drawing, so only runs whose holes fall alike on every copy are marked. The rest
  * are punched through with the layers below.
  */
-export function markedHoles(panel: Panel, work: LaidUp, runs: readonly Run[], iron: Iron): PieceHole[] {
+export function markedHoles(panel: Panel, work: LaidUp, runs: readonly Run[]): PieceHole[] {
   const sheets = sheetsOf(panel, work, runs)
   const parts = sheets.filter((s) => s.clipped).flatMap((s) => s.byRun)
   const [first, ...copies] = sheets.filter((s) => !s.clipped)
-  const shared = (first?.byRun ?? []).filter((holes) =>
-    copies.every((c) => c.byRun.some((other) => sameSet(holes, other))),
+  const shared = (first?.byRun ?? []).filter(({ holes }) =>
+    copies.every((c) => c.byRun.some((other) => sameSet(holes, other.holes))),
   )
-  return [...parts, ...shared].flat().map((h) => slot(h, iron))
+  return [...parts, ...shared].flatMap(({ holes, iron }) => holes.map((h) => slot(h, iron)))
+}
+
+/** Lines a machine sews along, where they cross a panel: its needle makes the holes. */
+export function machineLines(panel: Panel, work: LaidUp, runs: readonly Run[]): Mark[] {
+  return work.sheets
+    .filter((s) => s.part === 'whole' && s.sheet.type === 'panel' && s.sheet.panelId === panel.id)
+    .flatMap((laid) =>
+      runs
+        .filter((r) => r.ways.holes === 'machine' && r.join.through.includes(laid.sheet.id))
+        .map((run) => holesInSheet(run, laid))
+        .filter((holes) => holes.length > 1)
+        .map((holes): Mark => ({ type: 'stitchLine', path: polyline(holes.map((h) => h.at)) })),
+    )
 }
 
 /** The slot slants the same way along the seam, whichever side it is marked from. */
-const slot = (h: HolePlace, iron: Iron): PieceHole => ({
+export const slot = (h: HolePlace, iron: Iron): PieceHole => ({
   at: h.at,
   angle: h.angle - (iron.slant * Math.PI) / 180,
   length: iron.slotLength,

@@ -39,6 +39,8 @@ export type Mark =
   /** Inside the area and outside what is left out of it. */
   | { readonly type: 'glue'; readonly area: Path; readonly without?: Path }
   | { readonly type: 'notch'; readonly at: Point; readonly angle: number; readonly letters: string }
+  /** Sewn along by machine. */
+  | { readonly type: 'stitchLine'; readonly path: Path }
   | { readonly type: 'grain'; readonly at: Point; readonly angle: number }
 
 /** A hole as it is marked on a piece: a slot of the iron's own length, width and slant. */
@@ -68,3 +70,6 @@ export interface Piece {
   readonly marks: readonly Mark[]
   readonly holes: readonly PieceHole[]
 }
+
+/** What guides are cut from. */
+export const CARD_STOCK = { name: 'card', swatch: '#ffffff' } as const

@@ -2,14 +2,11 @@ import type { EdgeWork } from '../edges/index.js'
 import type { LaidUp } from '../layup/index.js'
 import type { Master } from '../master/index.js'
 import type { Run } from '../stitch/index.js'
-import type { Iron } from '../stores/index.js'
 import { blockMarks, doubledMarks, edgeSkiveMarks, turnMarks } from './edgeMarks.js'
-import { markedHoles } from './holes.js'
+import { machineLines, markedHoles } from './holes.js'
 import { foldMarks, glueMarks, grainMark, notchMarks, skiveMarks } from './marks.js'
-import type { Piece } from './piece.js'
-
-/** What guides are cut from. */
-const CARD_STOCK = { name: 'card', swatch: '#ffffff' }
+import { CARD_STOCK, type Piece } from './piece.js'
+import { templatePieces } from './templates.js'
 
 export interface PieceInputs {
   readonly master: Master
@@ -17,15 +14,14 @@ export interface PieceInputs {
   /** The work laid open; a design without panels has none. */
   readonly open: LaidUp | undefined
   readonly runs: readonly Run[]
-  readonly iron: Iron
 }
 
 /** Every piece to cut, with all its marks. */
 export function pieces(inputs: PieceInputs): Piece[] {
-  return inputs.works.map((work) => pieceOf(work, inputs))
+  return [...inputs.works.map((work) => pieceOf(work, inputs)), ...templatePieces(inputs.runs, inputs.open)]
 }
 
-function pieceOf(work: EdgeWork, { master, open, runs, iron }: PieceInputs): Piece {
+function pieceOf(work: EdgeWork, { master, open, runs }: PieceInputs): Piece {
   const { panel, stock } = work
   return {
     panel,
@@ -49,8 +45,9 @@ function pieceOf(work: EdgeWork, { master, open, runs, iron }: PieceInputs): Pie
       ...(open ? notchMarks(panel, master, open) : []),
       ...(panel.marks ?? []).map((mark) => ({ type: 'set', mark }) as const),
       ...(stock?.leather ? [grainMark(panel)] : []),
+      ...(open ? machineLines(panel, open, runs) : []),
       ...blockMarks(work),
     ],
-    holes: open ? markedHoles(panel, open, runs, iron) : [],
+    holes: open ? markedHoles(panel, open, runs) : [],
   }
 }

@@ -1,4 +1,11 @@
-import { type Path, pathLength, pathMoved, pathPart, pathReversed } from '../geometry/index.js'
+import {
+  type Path,
+  offsetOpenMaybe,
+  pathLength,
+  pathMoved,
+  pathPart,
+  pathReversed,
+} from '../geometry/index.js'
 import {
   type EdgeCourse,
   type Join,
@@ -16,9 +23,9 @@ export function panelSheetOf(sheets: readonly Sheet[], id: string): PanelSheet {
   return sheet
 }
 
-function edgeCourse(course: EdgeCourse, panel: Panel, sheet: PanelSheet): Path | undefined {
+function edgeCourse(course: EdgeCourse, panel: Panel, sheet: PanelSheet, beside: number): Path | undefined {
   if (!course.chain.every((id) => panel.edges.some((e) => e.id === id))) return undefined
-  const inset = insetChainMaybe(panel, course.chain, course.margin.value)
+  const inset = insetChainMaybe(panel, course.chain, course.margin.value + beside)
   if (!inset) return undefined
   const whole = course.backwards ? pathReversed(inset) : inset
   const end = pathLength(whole) - course.endTrim
@@ -27,14 +34,18 @@ function edgeCourse(course: EdgeCourse, panel: Panel, sheet: PanelSheet): Path |
     : undefined
 }
 
-/** The line a join is sewn along, in the coordinates of the laid-up work; undefined where no room is left for one. */
-export function coursePathMaybe(
-  join: Join,
+/**
+ * The line of a course in the coordinates of the laid-up work, or one `beside` mm beside it (further in from an edge; to
+ * the right of a line); undefined where no room is left for it.
+ */
+export function courseMaybe(
+  course: Join['course'],
   panels: readonly Panel[],
   sheets: readonly Sheet[],
+  beside = 0,
 ): Path | undefined {
-  const sheet = panelSheetOf(sheets, join.course.sheet)
-  if (join.course.type === 'edges') return edgeCourse(join.course, panelOf(panels, sheet.panelId), sheet)
-  const { line } = join.course
-  return pathLength(line) > 0.01 ? pathMoved(line, sheet.move) : undefined
+  const sheet = panelSheetOf(sheets, course.sheet)
+  if (course.type === 'edges') return edgeCourse(course, panelOf(panels, sheet.panelId), sheet, beside)
+  const line = beside === 0 ? course.line : offsetOpenMaybe(course.line, beside)
+  return line && pathLength(line) > 0.01 ? pathMoved(line, sheet.move) : undefined
 }

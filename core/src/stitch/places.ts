@@ -3,7 +3,10 @@ import {
   type Path,
   type Point,
   type Segment,
+  arcRadius,
   openPath,
+  pathEnd,
+  pathStart,
   pointCross,
   pointDistance,
   pointDot,
@@ -26,12 +29,30 @@ export interface HolePlace {
 /** How holes meet a sharp corner of the stitch line. */
 export type CornerSchool = 'hole' | 'straddled'
 
-/** One side of a run between sharp corners, evenly stepped. */
+/** One side of a run between sharp corners. */
 export interface Side {
   readonly stitches: number
   /** The pitch used, mm, measured straight from hole to hole as dividers step it. */
   readonly pitch: number
+  /** The pitch of its last stitches, where those alone were evened out; and how many they are. */
+  readonly last?: { readonly pitch: number; readonly stitches: number }
+  /** Which holes of the run are its first and last. */
+  readonly from: number
+  readonly to: number
+  /** How long it is, mm. */
+  readonly length: number
 }
+
+/** How a side is brought to a whole number of stitches. */
+export interface Steps {
+  readonly pitch: number
+  readonly corners: CornerSchool
+  /** Stepped at the pitch itself until so many stitches are left, which are evened out; evened over all where left out. */
+  readonly evenOver?: number
+}
+
+/** A side shorter than this is none, mm. */
+const NOTHING = 1e-6
 
 /** A turn sharper than this is a corner, not a curve (about 20 degrees). */
 const SHARP = Math.PI / 9
@@ -101,6 +122,31 @@ function parameterAway(segment: Segment, here: Point, from: number, pitch: numbe
   return t
 }
 
+/** How far a hole `pitch` mm on lies along a line, as its parameter: where a circle round `here` leaves it. */
+function alongLine(segment: Segment & { type: 'line' }, here: Point, pitch: number): number {
+  const { from, to } = segment
+  const [dx, dy, ex, ey] = [to.x - from.x, to.y - from.y, from.x - here.x, from.y - here.y]
+  const a = dx * dx + dy * dy
+  const half = ex * dx + ey * dy
+  return (-half + Math.sqrt(Math.max(0, half * half - a * (ex * ex + ey * ey - pitch * pitch)))) / a
+}
+
+/** The same on an arc from a place on it: by the angle its chord spans. */
+const alongArc = (segment: Segment & { type: 'arc' }, parameter: number, pitch: number): number =>
+  parameter + (2 * Math.asin(pitch / (2 * arcRadius(segment)))) / Math.abs(segment.sweep)
+
+function nextParameter(
+  segment: Segment,
+  here: Point,
+  from: number,
+  fromHere: boolean,
+  pitch: number,
+): number {
+  if (segment.type === 'line') return Math.min(1, alongLine(segment, here, pitch))
+  if (segment.type === 'arc' && fromHere) return Math.min(1, alongArc(segment, from, pitch))
+  return parameterAway(segment, here, from, pitch)
+}
+
 /** The next hole `pitch` mm away in a straight line. Past the end the path counts as running straight on. */
 function nextHole({ path }: Measured, { segment, parameter, past }: Reached, pitch: number): Reached {
   const last = path.segments.length - 1
@@ -108,72 +154,97 @@ function nextHole({ path }: Measured, { segment, parameter, past }: Reached, pit
   const here = segmentPoint(path.segments[segment]!, parameter)
   for (let k = segment; k <= last; k += 1) {
     const one = path.segments[k]!
-    if (pointDistance(here, one.to) >= pitch)
+    if (pointDistance(here, one.to) >= pitch) {
+      const first = k === segment
       return {
         segment: k,
-        parameter: parameterAway(one, here, k === segment ? parameter : 0, pitch),
+        parameter: nextParameter(one, here, first ? parameter : 0, first, pitch),
         past: 0,
       }
+    }
   }
   return { segment: last, parameter: 1, past: pitch - pointDistance(here, path.segments[last]!.to) }
 }
 
-/** The places of `count` steps of `pitch`, first hole at `start` mm. */
-function steps(m: Measured, start: number, count: number, pitch: number): Reached[] {
-  const out = [placeAt(m, start)]
+/** The places of `count` steps of `pitch` after the first. */
+function steps(m: Measured, first: Reached, count: number, pitch: number): Reached[] {
+  const out = [first]
   for (let i = 0; i < count; i += 1) out.push(nextHole(m, out[out.length - 1]!, pitch))
   return out
 }
 
-/** Steps that end exactly where they should: the pitch is drawn in until the last hole falls on its place. */
-function fittedSteps(
-  m: Measured,
-  count: number,
-  startPhase: number,
-  endPhase: number,
-): { places: Reached[]; pitch: number } {
-  let pitch = m.total / (count + startPhase + endPhase)
-  if (m.straight)
+interface Fitted {
+  readonly places: Reached[]
+  readonly pitch: number
+}
+
+/**
+ * `count` equal steps that end exactly where they should: the pitch is drawn in until the last hole falls on its place.
+ * `phases` are the parts of a pitch left free before the first hole and after the last.
+ */
+function fittedSteps(m: Measured, from: number, count: number, phases: readonly [number, number]): Fitted {
+  const [before, after] = phases
+  const whole = count + before + after
+  let pitch = (m.total - from) / whole
+  if (m.straight) {
+    const at = (i: number): number => Math.min(1, (from + (before + i) * pitch) / m.total)
     return {
-      places: Array.from({ length: count + 1 }, (_, i) => ({
-        segment: 0,
-        parameter: Math.min(1, ((startPhase + i) * pitch) / m.total),
-        past: 0,
-      })),
+      places: Array.from({ length: count + 1 }, (_, i) => ({ segment: 0, parameter: at(i), past: 0 })),
       pitch,
     }
-  let places = steps(m, startPhase * pitch, count, pitch)
+  }
+  const stepped = (): Reached[] => steps(m, placeAt(m, from + before * pitch), count, pitch)
+  let places = stepped()
   for (let round = 0; round < 8; round += 1) {
-    const miss = m.total - endPhase * pitch - distanceOf(m, places[places.length - 1]!)
+    const miss = m.total - after * pitch - distanceOf(m, places[places.length - 1]!)
     if (Math.abs(miss) < 1e-7) break
-    pitch += miss / (count + startPhase + endPhase)
-    places = steps(m, startPhase * pitch, count, pitch)
+    pitch += miss / whole
+    places = stepped()
   }
   return { places, pitch }
 }
 
+/** Stepped at the pitch itself, and only the last stitches evened out. */
+function steppedSide(
+  m: Measured,
+  count: number,
+  phases: readonly [number, number],
+  ways: Steps,
+): Fitted & { last: Side['last'] } {
+  const over = Math.min(count, ways.evenOver!)
+  const exact = steps(m, placeAt(m, phases[0] * ways.pitch), count - over, ways.pitch)
+  const rest = fittedSteps(m, distanceOf(m, exact[exact.length - 1]!), over, [0, phases[1]])
+  return {
+    places: [...exact.slice(0, -1), ...rest.places],
+    pitch: over === count ? rest.pitch : ways.pitch,
+    last: { pitch: rest.pitch, stitches: over },
+  }
+}
+
+/** Whether a path comes back to where it began. */
+export const isRound = (path: Path): boolean => pointDistance(pathStart(path), pathEnd(path)) < 1e-6
+
 /**
- * Holes along a run at a pitch as near as possible to `pitch`: each side between sharp corners is equalised on its
- * own; a corner gets a hole or is straddled evenly. First and last hole lie on the ends of the run.
+ * Holes along a run at a pitch as near as possible to the one wished for: each side between sharp corners is brought to
+ * a whole number on its own; a corner gets a hole or is straddled evenly. First and last hole lie on the ends of the
+ * run; one that comes back to its beginning has a single hole there.
  */
-export function holePlaces(
-  path: Path,
-  pitch: number,
-  school: CornerSchool,
-): { holes: HolePlace[]; sides: Side[] } {
+export function holePlaces(path: Path, ways: Steps): { holes: HolePlace[]; sides: Side[] } {
   const parts = sidesOf(path)
   const holes: HolePlace[] = []
   const sides: Side[] = []
   let before = 0
   parts.forEach((part, i) => {
     const m = measured(part)
-    const straddle = (has: boolean): number => (has && school === 'straddled' ? 0.5 : 0)
-    const [startPhase, endPhase] = [straddle(i > 0), straddle(i < parts.length - 1)]
-    const count = equalisedStitches(m.total, pitch, startPhase + endPhase)
-    const fitted = fittedSteps(m, count, startPhase, endPhase)
-    sides.push({ stitches: count + startPhase + endPhase, pitch: fitted.pitch })
-    const sharedCorner = i > 0 && school === 'hole'
-    for (const place of sharedCorner ? fitted.places.slice(1) : fitted.places) {
+    if (m.total < NOTHING) return
+    const straddle = (has: boolean): number => (has && ways.corners === 'straddled' ? 0.5 : 0)
+    const phases = [straddle(i > 0), straddle(i < parts.length - 1)] as const
+    const count = equalisedStitches(m.total, ways.pitch, phases[0] + phases[1])
+    const fitted: Fitted & { readonly last?: Side['last'] } =
+      ways.evenOver === undefined ? fittedSteps(m, 0, count, phases) : steppedSide(m, count, phases, ways)
+    const shared = holes.length > 0 && ways.corners === 'hole'
+    const from = holes.length - (shared ? 1 : 0)
+    for (const place of shared ? fitted.places.slice(1) : fitted.places) {
       const segment = part.segments[place.segment]!
       const along = segmentTangent(segment, place.parameter)
       holes.push({
@@ -182,7 +253,15 @@ export function holePlaces(
         distance: before + Math.min(distanceOf(m, place), m.total),
       })
     }
+    sides.push({
+      stitches: count + phases[0] + phases[1],
+      pitch: fitted.pitch,
+      ...(fitted.last ? { last: fitted.last } : {}),
+      from,
+      to: holes.length - 1,
+      length: m.total,
+    })
     before += m.total
   })
-  return { holes, sides }
+  return { holes: isRound(path) && holes.length > 2 ? holes.slice(0, -1) : holes, sides }
 }

@@ -3,17 +3,21 @@ import {
   angleMoved,
   pathCrossings,
   pathLength,
+  pathNearest,
   pathPlaceAt,
   pointMoved,
   segmentLength,
 } from '../geometry/index.js'
 import { type LaidSheet, type LaidUp, layersAt, sheetThickness } from '../layup/index.js'
 import type { Join, Panel } from '../master/index.js'
-import type { Iron } from '../stores/index.js'
 import type { Reckon, Reckoned } from '../working/index.js'
-import { coursePathMaybe } from './course.js'
-import { type CornerSchool, type HolePlace, type Side, holePlaces } from './places.js'
+import { type OtherSide, otherSideMaybe } from './apart.js'
+import { lockedThread } from './lockstitch.js'
+import type { HolePlace, Side } from './places.js'
+import { type Planned, planRuns } from './plan.js'
 import { saddleThread } from './thread.js'
+import { threadJoins } from './threadJoins.js'
+import { type RunWays, type SewingWays, stepsFor } from './ways.js'
 
 export interface Hole extends HolePlace {
   /** Thickness the thread passes here, mm. */
@@ -33,27 +37,27 @@ export interface Step {
 /** One unbroken line of sewing, with its holes. */
 export interface Run {
   readonly join: Join
+  readonly ways: RunWays
   readonly path: Path
   readonly length: number
   readonly holes: readonly Hole[]
   readonly sides: readonly Side[]
+  /** It comes back to its first hole. */
+  readonly round: boolean
+  readonly stitches: number
   readonly steps: readonly Step[]
   readonly thickest: number
   /** All the thread it takes. */
   readonly thread: Reckoned
+  /** Needle and bobbin thread of a run sewn by machine. */
+  readonly locked?: { readonly needle: Reckoned; readonly bobbin: Reckoned }
   /** In how many lengths of thread it is sewn. */
   readonly lengths: number
+  /** Holes where a new length of thread begins, by number: away from corners, steps and ends. */
+  readonly joinsAt: readonly number[]
+  /** The other side with holes of its own, where the sides are holed apart. */
+  readonly other?: OtherSide
 }
-
-/** What a run follows: the iron, the workshop's own ways, and in how many lengths of thread it is sewn, by run. */
-export interface SewingWays {
-  readonly iron: Iron
-  readonly lengths: Readonly<Record<string, number>>
-  readonly habits: { readonly cornerSchool: CornerSchool; readonly tail: number; readonly waste: number }
-}
-
-const through = (work: LaidUp, join: Join): LaidSheet[] =>
-  work.sheets.filter((s) => join.through.includes(s.sheet.id))
 
 function stacked(place: HolePlace, sheets: readonly LaidSheet[]): Hole {
   const there: string[] = []
@@ -103,57 +107,98 @@ function stepsOf(path: Path, work: LaidUp, sheets: readonly LaidSheet[]): Step[]
   )
 }
 
-/** The run of one join; undefined where the panels leave no room for its line. */
-export function runMaybe(
-  join: Join,
-  panels: readonly Panel[],
-  work: LaidUp,
-  ways: SewingWays,
+const sum = (values: readonly number[]): number => values.reduce((a, b) => a + b, 0)
+
+/** From a hole to the nearest edge of what is sewn, mm: what a loop over the edge has to go round. */
+const toEdge = (hole: Hole | undefined, sheets: readonly LaidSheet[]): number =>
+  hole
+    ? Math.min(
+        ...sheets
+          .filter((s) => s.part === 'whole' && hole.sheets.includes(s.sheet.id))
+          .map((s) => pathNearest(s.placed, hole.at).distance),
+        hole.stack === 0 ? 0 : Infinity,
+      )
+    : 0
+
+function threadOf(
+  plan: Planned,
+  holes: readonly Hole[],
+  sheets: readonly LaidSheet[],
+  all: SewingWays,
+  lengths: number,
   reckon: Reckon,
-): Run | undefined {
-  const path = coursePathMaybe(join, panels, work.layup.sheets)
-  if (!path) return undefined
-  const sheets = through(work, join)
-  const { iron, habits } = ways
-  const { holes: places, sides } = holePlaces(path, iron.pitch, habits.cornerSchool)
-  const holes = places.map((place) => stacked(place, sheets))
-  const stitches = Math.max(0, holes.length - 1)
-  const lengths = Object.hasOwn(ways.lengths, join.id) ? ways.lengths[join.id]! : 1
-  const thread = saddleThread(
-    {
-      id: join.id,
-      name: join.name,
-      stitches,
-      pitch:
-        sides.reduce((sum, s) => sum + s.pitch * s.stitches, 0) /
-        Math.max(
-          1e-9,
-          sides.reduce((sum, s) => sum + s.stitches, 0),
-        ),
-      stacks: holes.map((h) => h.stack),
-      backstitches: join.backstitches.start + join.backstitches.end,
-      tail: habits.tail,
-      waste: habits.waste,
-      factor: Math.max(0, ...sheets.map((s) => s.work?.stock?.threadFactor ?? 0)) || 1,
-      lengths,
-    },
-    reckon,
-  )
+) {
+  const { join, sides, ways } = plan
+  const stitches = plan.round ? holes.length : Math.max(0, holes.length - 1)
+  const counted = sum(sides.map((s) => s.stitches))
+  const common = {
+    id: join.id,
+    name: join.name,
+    stitches,
+    pitch: sum(sides.map((s) => s.pitch * s.stitches)) / Math.max(1e-9, counted),
+    stacks: (plan.round ? [...holes, holes[0]!] : holes).map((h) => h.stack),
+    backstitches: join.backstitches.start + join.backstitches.end,
+    tail: all.habits.tail,
+    waste: all.habits.waste,
+    factor: Math.max(0, ...sheets.map((s) => s.work?.stock?.threadFactor ?? 0)) || 1,
+  }
+  if (ways.holes === 'machine') return lockedThread(common, reckon)
+  const { start, end } = ways.over
+  const reach =
+    start + end === 0
+      ? 0
+      : (start * toEdge(holes[0], sheets) + end * toEdge(holes[holes.length - 1], sheets)) / (start + end)
+  return { thread: saddleThread({ ...common, lengths, loops: start + end, edge: reach }, reckon) }
+}
+
+function runOf(plan: Planned, work: LaidUp, panels: readonly Panel[], all: SewingWays, reckon: Reckon): Run {
+  const { join, path } = plan
+  const sheets = work.sheets.filter((s) => join.through.includes(s.sheet.id))
+  const holes = plan.holes.map((place) => stacked(place, sheets))
+  const lengths =
+    plan.ways.holes !== 'machine' && Object.hasOwn(all.lengths, join.id) ? all.lengths[join.id]! : 1
+  const steps = stepsOf(path, work, sheets)
+  const other =
+    plan.ways.holes === 'apart'
+      ? otherSideMaybe({ ...plan, holes }, work, panels, stepsFor(plan.ways, all), plan.ways.wish.ease)
+      : undefined
   return {
+    ...(other ? { other } : {}),
     join,
+    ways: plan.ways,
     path,
     length: pathLength(path),
     holes,
-    sides,
-    thread,
+    sides: plan.sides,
+    round: plan.round,
+    stitches: plan.round ? holes.length : Math.max(0, holes.length - 1),
+    ...threadOf(plan, holes, sheets, all, lengths, reckon),
     lengths,
-    steps: stepsOf(path, work, sheets),
+    joinsAt: threadJoins(holes, plan.sides, steps, lengths),
+    steps,
     thickest: Math.max(0, ...holes.map((h) => h.stack)),
   }
 }
 
-/** Holes of a run that go through one sheet, in that sheet's own coordinates. */
-export const holesInSheet = (run: Run, laid: LaidSheet): readonly HolePlace[] =>
-  run.holes
-    .filter((h) => h.sheets.includes(laid.sheet.id))
-    .map((h) => ({ ...h, at: pointMoved(h.at, laid.toSheet), angle: angleMoved(h.angle, laid.toSheet) }))
+/** All runs of the work with what lies under every hole; a join whose panels leave no room for its line has none. */
+export function runsOf(
+  joins: readonly Join[],
+  panels: readonly Panel[],
+  workOf: (layup: string) => LaidUp,
+  all: SewingWays,
+  reckon: Reckon,
+): Run[] {
+  return planRuns(joins, panels, workOf, all).map((plan) =>
+    runOf(plan, workOf(plan.join.layup), panels, all, reckon),
+  )
+}
+
+/** Holes of a run that go through one sheet, in that sheet's own coordinates; of the other side its own. */
+export function holesInSheet(run: Run, laid: LaidSheet): readonly HolePlace[] {
+  const own = run.other?.sheet === laid.sheet.id ? run.other.holes : undefined
+  return (own ?? run.holes.filter((h) => h.sheets.includes(laid.sheet.id))).map((h) => ({
+    ...h,
+    at: pointMoved(h.at, laid.toSheet),
+    angle: angleMoved(h.angle, laid.toSheet),
+  }))
+}

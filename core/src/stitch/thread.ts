@@ -1,7 +1,8 @@
-import { meanStack, saddleStitchThread, throughWork } from '../formulas/index.js'
+import { edgeLoops, meanStack, saddleStitchThread, throughWork } from '../formulas/index.js'
 import { type Reckon, type Reckoned, given } from '../working/index.js'
 
-export interface SaddleRun {
+/** What a run takes thread for, however it is sewn. */
+export interface ThreadedRun {
   readonly id: string
   readonly name: string
   readonly stitches: number
@@ -15,6 +16,12 @@ export interface SaddleRun {
   readonly waste: number
   /** What the leather really takes, as a multiple of the formula, from its test pieces. */
   readonly factor: number
+}
+
+export interface SaddleRun extends ThreadedRun {
+  /** Loops over the edge at its ends, and how far their holes lie from it, mm. */
+  readonly loops: number
+  readonly edge: number
   /** Lengths of thread it is sewn with; each new one starts two stitches back. */
   readonly lengths: number
 }
@@ -44,7 +51,9 @@ export function saddleThread(run: SaddleRun, reckon: Reckon): Reckoned {
       key: `thread.${run.id}`,
       label: `thread for the ${run.name}`,
       formula:
-        '(2 × {stitches} × {pitch} + {holes} + {back} backstitches × 2 × ({pitch} + {mean}) + {ends} × {tail} tails) × {factor}',
+        '(2 × {stitches} × {pitch} + {holes} + {back} backstitches × 2 × ({pitch} + {mean})' +
+        (run.loops > 0 ? ' + {loops} loops × 2 × ({edge} + {mean})' : '') +
+        ' + {ends} × {tail} tails) × {factor}',
       source: '§6',
     },
     {
@@ -54,17 +63,22 @@ export function saddleThread(run: SaddleRun, reckon: Reckon): Reckoned {
       back: given('backstitches', run.backstitches + 2 * (run.lengths - 1), 'count'),
       ends: given('ends', 2 * run.lengths, 'count'),
       mean: given('mean', meanStack(stacks), 'thickness'),
+      ...(run.loops > 0
+        ? { loops: given('loops', run.loops, 'count'), edge: given('hole to edge', run.edge, 'thickness') }
+        : {}),
       tail: given('tail', run.tail),
       factor: given('factor', (1 + run.waste) * run.factor, 'share'),
     },
     (v) =>
-      saddleStitchThread({
+      (saddleStitchThread({
         stitches: v.stitches,
         pitch: v.pitch,
         stacks,
         backstitches: v.back,
         ends: v.ends,
         tail: v.tail,
-      }) * v.factor,
+      }) +
+        edgeLoops(v.loops ?? 0, v.edge ?? 0, v.mean)) *
+      v.factor,
   )
 }

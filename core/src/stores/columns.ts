@@ -1,13 +1,24 @@
 import { type Leather, type Stores, reckonedThickness } from './schema.js'
 
 /** The shelves of the stores. */
-export type Shelf = 'leathers' | 'irons' | 'awls' | 'threads'
+export type Shelf = 'leathers' | 'irons' | 'awls' | 'threads' | 'machines'
 
 /** What is asked of a thing on a shelf, and how it is written. Lengths in mm. */
 export interface Column {
   readonly key: string
   readonly label: string
-  readonly type: 'text' | 'colour' | 'choice' | 'fine' | 'thickness' | 'pitch' | 'range' | 'count' | 'share'
+  readonly type:
+    | 'text'
+    | 'colour'
+    | 'choice'
+    | 'fine'
+    | 'thickness'
+    | 'pitch'
+    | 'range'
+    | 'count'
+    | 'counts'
+    | 'share'
+    | 'thread'
   readonly choices?: readonly string[]
   readonly least?: number
   readonly most?: number
@@ -48,6 +59,7 @@ export const COLUMNS: Readonly<Record<Shelf, readonly Column[]>> = {
     text('name', 'name'),
     measure('pitch', 'pitch', 'pitch', 1.5, 12, 0.01),
     measure('prongs', 'prongs', 'count', 2, 24, 1),
+    { key: 'narrow', label: 'also in', type: 'counts' },
     measure('slotLength', 'slot', 'fine', 0.3, 4, 0.1),
     measure('slotWidth', 'slot width', 'fine', 0.1, 2, 0.1),
     measure('slant', 'slant, degrees', 'share', 0, 90, 1),
@@ -57,9 +69,20 @@ export const COLUMNS: Readonly<Record<Shelf, readonly Column[]>> = {
   threads: [
     text('name', 'name'),
     choice('fibre', 'fibre', 'linen', 'cotton', 'polyester', 'nylon'),
-    measure('tex', 'tex', 'share', 10, 2000, 5),
+    { key: 'tex', label: 'size', type: 'thread' },
     measure('packing', 'packing', 'share', 0.4, 1, 0.01),
     { key: 'colour', label: 'colour', type: 'colour' },
+    measure('spool', 'metres on a spool', 'share', 1, 20000, 10),
+  ],
+  machines: [
+    text('name', 'name'),
+    measure('stitch', 'stitch', 'pitch', 1, 12, 0.1),
+    measure('lift', 'foot lifts', 'thickness', 1, 30, 0.5),
+    measure('reach', 'sews', 'thickness', 0.5, 25, 0.5),
+    measure('speed', 'stitches a minute', 'share', 10, 3000, 10),
+    measure('bobbinAcross', 'bobbin across', 'fine', 8, 80, 0.5),
+    measure('bobbinCore', 'its core', 'fine', 2, 60, 0.5),
+    measure('bobbinWide', 'wide', 'fine', 3, 60, 0.5),
   ],
 }
 
@@ -68,6 +91,7 @@ export const SHELF_NAMES: Readonly<Record<Shelf, { readonly title: string; reado
   irons: { title: 'Irons', one: 'iron' },
   awls: { title: 'Awls', one: 'awl' },
   threads: { title: 'Thread', one: 'thread' },
+  machines: { title: 'Machines', one: 'machine' },
 }
 
 export type Good = Stores[Shelf][number]

@@ -9,7 +9,8 @@ export {
   currencyOf,
   largestNote,
 } from './contents.js'
-export { diameterOf } from './fibres.js'
+export { FIBRE_DENSITY, diameterOf } from './fibres.js'
+export { type ThreadSizes, parseThreadSize, suitsPitch, threadSizes, needleFor } from './threadSizes.js'
 export { type Learnt, type Lessons, lessonsOf, trialProblem, withLessons } from './trials.js'
 export { leatherOf1, readStoresData } from './versions.js'
 export {
@@ -18,6 +19,7 @@ export {
   type HidePart,
   type Iron,
   type Leather,
+  type Machine,
   type Stores,
   type Thread,
   type Trial,
@@ -25,6 +27,7 @@ export {
   id as idSchema,
   ironSchema,
   leatherSchema,
+  machineSchema,
   reckonedThickness,
   thicknessRange,
   storesSchema,

@@ -4,7 +4,7 @@ import type { Stores } from './schema.js'
 /** What a bare workshop starts with: plain goods by what they are, for the maker to replace with their own. */
 export const STARTER_STORES: Stores = {
   format: 'drumlin.stores',
-  version: 2,
+  version: 3,
   leathers: [
     {
       id: 'veg-calf-14',
@@ -85,6 +85,7 @@ export const STARTER_STORES: Stores = {
       name: '2.7 mm iron',
       pitch: 2.7,
       prongs: 10,
+      narrow: [4, 2],
       slotLength: 1.5,
       slotWidth: 0.4,
       slant: 45,
@@ -95,6 +96,7 @@ export const STARTER_STORES: Stores = {
       name: 'No. 9 iron',
       pitch: 27.07 / 9,
       prongs: 8,
+      narrow: [4, 2],
       slotLength: 1.7,
       slotWidth: 0.5,
       slant: 45,
@@ -105,6 +107,7 @@ export const STARTER_STORES: Stores = {
       name: '3.38 mm iron',
       pitch: 3.38,
       prongs: 8,
+      narrow: [4, 2],
       slotLength: 1.9,
       slotWidth: 0.5,
       slant: 45,
@@ -115,6 +118,7 @@ export const STARTER_STORES: Stores = {
       name: '3.85 mm iron',
       pitch: 3.85,
       prongs: 6,
+      narrow: [4, 2],
       slotLength: 2.1,
       slotWidth: 0.6,
       slant: 45,
@@ -126,7 +130,15 @@ export const STARTER_STORES: Stores = {
     { id: 'awl-fine', name: 'Fine awl, 25 mm blade', reach: 7 },
   ],
   threads: [
-    { id: 'linen-18-3', name: 'Linen 18/3', fibre: 'linen', tex: 275, packing: 0.6, colour: '#d8d2bd' },
+    {
+      id: 'linen-18-3',
+      name: 'Linen 18/3',
+      fibre: 'linen',
+      tex: 275,
+      packing: 0.6,
+      colour: '#d8d2bd',
+      spool: 100,
+    },
     {
       id: 'polyester-fine',
       name: 'Braided polyester, fine',
@@ -134,6 +146,29 @@ export const STARTER_STORES: Stores = {
       tex: 190,
       packing: 0.65,
       colour: '#3d4a52',
+      spool: 150,
+    },
+    {
+      id: 'nylon-70',
+      name: 'Bonded nylon for the machine',
+      fibre: 'nylon',
+      tex: 70,
+      packing: 0.7,
+      colour: '#e7e3d6',
+      spool: 1000,
+    },
+  ],
+  machines: [
+    {
+      id: 'machine-walking',
+      name: 'Walking-foot machine',
+      stitch: 4,
+      lift: 12,
+      reach: 8,
+      speed: 200,
+      bobbinAcross: 24,
+      bobbinCore: 8,
+      bobbinWide: 10,
     },
   ],
 }

@@ -1,4 +1,5 @@
 import { LEATHER_SINCE_2 } from './leather.js'
+import { STARTER_STORES } from './starter.js'
 import { type Stores, storesSchema } from './schema.js'
 
 type Plain = Record<string, unknown>
@@ -11,7 +12,10 @@ export const leatherOf1 = (leather: unknown): unknown => {
 
 /** Reads stores of any version. Throws what the schema says where they do not hold. */
 export function readStoresData(data: unknown): Stores {
-  const found = data as Plain
-  if (found.version !== 1) return storesSchema.parse(found)
-  return storesSchema.parse({ ...found, version: 2, leathers: (found.leathers as unknown[]).map(leatherOf1) })
+  let found = data as Plain
+  if (found.version === 1)
+    found = { ...found, version: 2, leathers: (found.leathers as unknown[]).map(leatherOf1) }
+  // Version 2 knew no machines; irons and threads it knew with less said of them, which the schema fills in.
+  if (found.version === 2) found = { ...found, version: 3, machines: STARTER_STORES.machines }
+  return storesSchema.parse(found)
 }

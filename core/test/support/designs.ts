@@ -75,6 +75,7 @@ export const freshOf = (kind: string, params: Readonly<Record<string, unknown>> 
     iron: STARTER_STORES.irons[1]!,
     awl: STARTER_STORES.awls[0]!,
     thread: STARTER_STORES.threads[0]!,
+    machine: STARTER_STORES.machines[0]!,
   })
 
 /** The design with every choice of its kind taken once, and every count at both its ends. */

@@ -66,6 +66,7 @@ export function drawingOf(
     iron: STARTER_STORES.irons[2]!,
     awl: STARTER_STORES.awls[0]!,
     thread: STARTER_STORES.threads[0]!,
+    machine: STARTER_STORES.machines[0]!,
   })
   const layers = Object.fromEntries(
     panels.flatMap((p) =>

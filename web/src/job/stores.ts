@@ -3,6 +3,7 @@ import {
   type Good,
   type Iron,
   type Leather,
+  type Machine,
   type Shelf,
   type Stores,
   type Thread,
@@ -19,6 +20,7 @@ interface Stocked {
   readonly irons: readonly Iron[]
   readonly awls: readonly Awl[]
   readonly threads: readonly Thread[]
+  readonly machines: readonly Machine[]
 }
 
 const together = (a: Stores, b: Stores | undefined): Stocked => ({
@@ -26,6 +28,7 @@ const together = (a: Stores, b: Stores | undefined): Stocked => ({
   irons: [...(b?.irons ?? []), ...a.irons.filter((i) => !b?.irons.some((o) => o.id === i.id))],
   awls: [...(b?.awls ?? []), ...a.awls.filter((i) => !b?.awls.some((o) => o.id === i.id))],
   threads: [...(b?.threads ?? []), ...a.threads.filter((i) => !b?.threads.some((o) => o.id === i.id))],
+  machines: [...(b?.machines ?? []), ...a.machines.filter((i) => !b?.machines.some((o) => o.id === i.id))],
 })
 
 /** What lies on the shelves, for every menu that offers leather, irons or thread. */
@@ -33,7 +36,7 @@ export const useStores = defineStore('stores', () => {
   const own = shallowRef<Stores>()
   const examples = shallowRef<Stores>()
   const all = computed<Stocked>(() =>
-    own.value ? together(own.value, examples.value) : { leathers: [], irons: [], awls: [], threads: [] },
+    own.value ? together(own.value, examples.value) : { leathers: [], irons: [], awls: [], threads: [], machines: [] },
   )
   const isExample = (id: string): boolean => examples.value?.leathers.some((l) => l.id === id) ?? false
 

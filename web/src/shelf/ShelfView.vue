@@ -41,6 +41,7 @@ async function start(id: string): Promise<void> {
     iron: shelf.irons[1] ?? shelf.irons[0]!,
     awl: shelf.awls[0]!,
     thread: shelf.threads[0]!,
+    machine: shelf.machines[0]!,
   })
   await createJob(design, false, Date.now())
   // What is drawn by hand asks nothing first: it begins on the sheet.

@@ -66,8 +66,9 @@ export function strapJoins(p: StrapParams, s: StrapSizes): Join[] {
       name,
       sheet: `${sheet}.2`,
       points: [
-        point(p.wideEnd / 2 - wide / 2 + margin.value, y),
-        point(p.wideEnd / 2 + wide / 2 - margin.value, y),
+        // The rows along the edges go on past it: it keeps as much away from them as they from the edge.
+        point(p.wideEnd / 2 - wide / 2 + 2 * margin.value, y),
+        point(p.wideEnd / 2 + wide / 2 - 2 * margin.value, y),
       ],
       through: through(sheet, strips).filter((one) => !one.endsWith('lining')),
       back: [1, 1],

@@ -129,9 +129,9 @@ export function strapPanels(p: StrapParams, s: StrapSizes, materials: Materials)
   const cut = finishedFate(p.finish, 0, () => false)
   const c = p.wideEnd / 2
   const [bar, buckle] = [s.backEnd.value, s.backEnd.value + p.short]
-  const common = { grain: Math.PI / 2 }
+  const common = { grain: Math.PI / 2, pull: Math.PI / 2 }
   const liningOf = (id: string, name: string, shape: Shape, marks: PanelMark[]): Panel[] =>
-    lined(p) ? [plainPanel({ id, name, role: 'lining', ...shape, marks, grain: Math.PI / 2 })] : []
+    lined(p) ? [plainPanel({ id, name, role: 'lining', ...shape, marks, ...common })] : []
   return [
     plainPanel({
       id: 'tongue',

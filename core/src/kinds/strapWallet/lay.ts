@@ -89,6 +89,7 @@ export function strapWalletPanels(p: StrapWalletParams, s: StrapWalletSizes, mat
         cut,
       ),
       grain: Math.PI / 2,
+      pull: Math.PI / 2,
       notes: ['from the straightest edge of the hide'],
     }),
   ]
@@ -218,8 +219,8 @@ export function strapWalletJoins(p: StrapWalletParams, s: StrapWalletSizes): Joi
       id: `side-${which}`,
       name: `${which} side`,
       sheet: 'body.1',
-      // On the back, from the fold at the foot up to just under the end of the front.
-      points: [point(x, back!.to), point(x, back!.to - s.front.value + margin.value)],
+      // On the back, from just above the fold at the foot up to just under the end of the front.
+      points: [point(x, back!.to - margin.value), point(x, back!.to - s.front.value + margin.value)],
       through: ['body.1', ...inner, 'body.2'],
       twin: which === 'left' ? 'side-right' : 'side-left',
       pairName: 'both sides',

@@ -1,0 +1,102 @@
+import { wishRuns } from '../design/index.js'
+import type { Derived } from '../derive.js'
+import { workOf } from '../derive.js'
+import { pointAdd, pointDistance, pointScale, type Point } from '../geometry/index.js'
+import { type LaidSheet, sheetThickness } from '../layup/index.js'
+import { type Run, pullOf } from '../stitch/index.js'
+import type { Check, Finding, Fix } from './finding.js'
+import { isSecondTwin, placeOnSheet } from './places.js'
+
+/** Stitches that run nearer to square across the pull than this weaken the leather like a perforation. */
+const ACROSS = Math.PI / 3
+/** A row over less of the width leaves enough leather beside it (J). */
+const SHARE = 0.5
+/** A row near the end of a strap has nothing beyond it to tear off, mm. */
+const BEYOND = 8
+const STEP = 0.5
+
+/** How far a sheet goes on from a place in a direction, mm. */
+function goesOn(from: Point, angle: number, sheet: LaidSheet, most: number): number {
+  const way = { x: Math.cos(angle), y: Math.sin(angle) }
+  let far = 0
+  while (far < most && sheetThickness(sheet, pointAdd(from, pointScale(way, far + STEP))) > 0) far += STEP
+  return far
+}
+
+/** Stretches of neighbouring stitches that go across a direction, as first and last hole. */
+function stretchesAcross(run: Run, pull: number): { from: number; to: number }[] {
+  const found: { from: number; to: number }[] = []
+  for (let i = 0; i + 1 < run.holes.length; i += 1) {
+    const [a, b] = [run.holes[i]!.at, run.holes[i + 1]!.at]
+    const angle = Math.abs(Math.atan2(b.y - a.y, b.x - a.x) - pull) % Math.PI
+    if (Math.min(angle, Math.PI - angle) < ACROSS) continue
+    const last = found[found.length - 1]
+    if (last?.to === i) found[found.length - 1] = { from: last.from, to: i + 1 }
+    else found.push({ from: i, to: i + 1 })
+  }
+  return found
+}
+
+function weakened(derived: Derived, run: Run): { hole: number; share: number; panel: string } | undefined {
+  const work = workOf(derived.works, run.join.layup)
+  for (const laid of work.sheets) {
+    if (laid.part !== 'whole' || !run.join.through.includes(laid.sheet.id)) continue
+    const pull = pullOf(laid)
+    if (pull === undefined) continue
+    for (const { from, to } of stretchesAcross(run, pull)) {
+      const middle = Math.floor((from + to) / 2)
+      const at = run.holes[middle]!.at
+      if (sheetThickness(laid, at) === 0) continue
+      if ([pull, pull + Math.PI].some((way) => goesOn(at, way, laid, BEYOND) < BEYOND)) continue
+      const wide = [pull - Math.PI / 2, pull + Math.PI / 2].reduce(
+        (sum, way) => sum + goesOn(at, way, laid, 400),
+        0,
+      )
+      const share = pointDistance(run.holes[from]!.at, run.holes[to]!.at) / Math.max(1e-9, wide)
+      if (share >= SHARE) return { hole: middle, share, panel: laid.sheet.name }
+    }
+  }
+  return undefined
+}
+
+/** A stitch line across the pull of a strap or a handle: it tears there like a perforation. */
+export const acrossPull: Check = {
+  code: 'across-pull',
+  find: (derived) => {
+    const told = new Set<string>()
+    return derived.runs.flatMap((run): Finding[] => {
+      if (isSecondTwin(run.join, told)) return []
+      const weak = weakened(derived, run)
+      if (!weak) return []
+      told.add(run.join.id)
+      return [
+        {
+          key: `across-pull:${run.join.id}`,
+          code: 'across-pull',
+          rank: 'look',
+          run: run.join.id,
+          places: placeOnSheet(derived, run.join, run.join.course.sheet, run.holes[weak.hole]!.at),
+          numbers: { share: weak.share },
+          words: { run: run.join.name, panel: weak.panel },
+        },
+      ]
+    })
+  },
+  say: ({ numbers, words }) => ({
+    what: `The ${words.run} goes across the pull of the ${words.panel}, over ${Math.round(Math.min(1, numbers.share!) * 100)} % of its width.`,
+    why: 'Holes in a row across a strap tear like a perforation. Rows along the pull, locked at their ends, hold as much and weaken it less.',
+  }),
+  fixes: ({ run }, derived): Fix[] => {
+    const own = derived.runs.find((r) => r.join.id === run)!
+    const ids = [own.join.id, ...(own.join.twin ? [own.join.twin] : [])]
+    return [
+      {
+        label: 'Sew two rows along the pull instead',
+        edit: wishRuns(`sew the ${own.join.name} along the pull`, ids, {
+          along: true,
+          back: { start: 2, end: 2 },
+        }),
+      },
+    ]
+  },
+}

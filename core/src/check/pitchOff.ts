@@ -1,0 +1,82 @@
+import { setField, wishRuns } from '../design/index.js'
+import { fieldsOf } from '../kinds/index.js'
+import { decimal, printPitch } from '../measure/index.js'
+import type { Run, Side } from '../stitch/index.js'
+import type { Check, Finding, Fix } from './finding.js'
+import { isSecondTwin, placeOnSheet } from './places.js'
+
+/** Pitches of a side that are stepped, with how many stitches have them. */
+const pitchesOf = (side: Side): number[] => [side.pitch, ...(side.last ? [side.last.pitch] : [])]
+
+/** The pitch of a run, or of its other side, that is furthest from the iron's own. */
+function furthest(run: Run): { pitch: number; off: number; side: number } {
+  const sides = [...run.sides, ...(run.other?.sides ?? [])]
+  return sides
+    .flatMap((side, i) =>
+      pitchesOf(side).map((pitch) => ({ pitch, off: Math.abs(pitch / run.ways.pitch - 1), side: i })),
+    )
+    .reduce((a, b) => (b.off > a.off ? b : a), { pitch: run.ways.pitch, off: 0, side: 0 })
+}
+
+/** A side that comes to no whole number of the iron's steps: the holes have to be drawn in or out further than shows. */
+export const pitchOff: Check = {
+  code: 'pitch-off',
+  find: (derived) => {
+    const told = new Set<string>()
+    const { play } = derived.design.habits
+    return derived.runs.flatMap((run): Finding[] => {
+      if (run.ways.holes === 'machine' || isSecondTwin(run.join, told)) return []
+      const { pitch, off, side } = furthest(run)
+      if (off <= play + 1e-9) return []
+      told.add(run.join.id)
+      const within = run.sides[side]
+      const hole = run.holes[Math.floor(((within?.from ?? 0) + (within?.to ?? run.holes.length - 1)) / 2)]
+      const few = run.stitches < 1 / (2 * play)
+      return [
+        {
+          key: `pitch-off:${run.join.id}`,
+          code: 'pitch-off',
+          // A short row has few holes to spread the difference over; that hardly shows.
+          rank: few ? 'tip' : 'look',
+          run: run.join.id,
+          places: hole ? placeOnSheet(derived, run.join, run.join.course.sheet, hole.at) : [],
+          numbers: { pitch, iron: run.ways.pitch, off, play },
+          words: {
+            run: run.join.twin ? (run.join.pairName ?? run.join.name) : run.join.name,
+            tool: run.ways.iron.name,
+          },
+        },
+      ]
+    })
+  },
+  say: ({ numbers, words }, unit) => ({
+    what: `The ${words.run} comes out at ${printPitch(numbers.pitch!, unit)} from hole to hole; the ${words.tool} steps ${printPitch(numbers.iron!, unit)}, and ${decimal(100 * numbers.play!, 0)} % is let pass.`,
+    why: 'The prongs can’t fall in the last holes: they are marked with dividers and opened one by one, or the row shows where it was squeezed.',
+  }),
+  fixes: ({ run }, derived): Fix[] => {
+    const own = derived.runs.find((r) => r.join.id === run)!
+    const ids = [own.join.id, ...(own.join.twin ? [own.join.twin] : [])]
+    const evened =
+      own.ways.stepping === 'stepped'
+        ? [
+            {
+              label: 'Even it out over the whole side',
+              edit: wishRuns('even the pitch out', ids, { stepping: 'evened' }),
+            },
+          ]
+        : []
+    const play = fieldsOf(derived.kind).find((f) => f.id === 'play')
+    const off = Math.ceil(furthest(own).off * 100) / 100
+    return [
+      ...evened,
+      ...(play && off <= 0.2
+        ? [
+            {
+              label: `Let ${decimal(100 * off, 0)} % pass`,
+              edit: setField(`pitch may differ by ${decimal(100 * off, 0)} %`, play.path, off),
+            },
+          ]
+        : []),
+    ]
+  },
+}

@@ -1,0 +1,58 @@
+import { setField } from '../design/index.js'
+import { decimal } from '../measure/index.js'
+import { diameterOf, suitsPitch } from '../stores/index.js'
+import type { Check, Finding, Fix } from './finding.js'
+
+/** Thread too fine or too heavy for its stitch; told once, for the longest run it does not suit. */
+export const threadUnsuited: Check = {
+  code: 'thread-unsuited',
+  find: ({ runs, design }): Finding[] => {
+    const diameter = diameterOf(design.thread)
+    const wrong = runs
+      .map((run) => ({ run, suits: suitsPitch(diameter, run.ways.pitch, run.ways.holes === 'machine') }))
+      .filter(({ suits }) => !suits.fits)
+    const worst = wrong.toSorted((a, b) => b.run.length - a.run.length)[0]
+    if (!worst) return []
+    const { run, suits } = worst
+    return [
+      {
+        key: 'thread-unsuited',
+        code: 'thread-unsuited',
+        rank: 'tip',
+        run: run.join.id,
+        places: [],
+        numbers: { diameter, least: suits.least, most: suits.most },
+        words: { run: run.join.name, thread: design.thread.name },
+      },
+    ]
+  },
+  say: ({ numbers, words }) => ({
+    what: `${words.thread} is ${decimal(numbers.diameter!, 2)} mm thick; for the stitches of the ${words.run} ${decimal(numbers.least!, 2)} to ${decimal(numbers.most!, 2)} mm suit.`,
+    why:
+      numbers.diameter! > numbers.most!
+        ? 'Thread too heavy for its stitch crowds the holes and stands up in beads.'
+        : 'Thread too fine for its stitch sinks in and looks lost, and bears less.',
+  }),
+  fixes: ({ run }, { design, runs }): Fix[] => {
+    const own = runs.find((r) => r.join.id === run)!
+    const { least, most } = suitsPitch(
+      diameterOf(design.thread),
+      own.ways.pitch,
+      own.ways.holes === 'machine',
+    )
+    const tex =
+      Math.round((design.thread.tex * ((least + most) / 2 / diameterOf(design.thread)) ** 2) / 5) * 5
+    return tex >= 10 && tex <= 2000
+      ? [
+          {
+            label: `Thread of ${tex} tex`,
+            edit: setField(`thread of ${tex} tex`, ['thread'], {
+              ...design.thread,
+              name: `${design.thread.name}, ${tex} tex`.slice(0, 80),
+              tex,
+            }),
+          },
+        ]
+      : []
+  },
+}

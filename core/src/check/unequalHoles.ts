@@ -1,0 +1,81 @@
+import { setSchool, wishRuns } from '../design/index.js'
+import { decimal } from '../measure/index.js'
+import { zipFor } from '../seams.js'
+import type { Check, Finding, Fix } from './finding.js'
+import { isSecondTwin, placeOnSheet } from './places.js'
+
+/** The two edges of a seam have holes of their own, and not as many: the last ones find no mate. */
+export const unequalHoles: Check = {
+  code: 'unequal-holes',
+  find: (derived) => {
+    const told = new Set<string>()
+    return derived.runs.flatMap((run): Finding[] => {
+      if (isSecondTwin(run.join, told) || told.has(run.join.id)) return []
+      const zip = zipFor(derived, run)
+      if (!zip.back || zip.extra.length === 0) return []
+      told.add(run.join.id)
+      // A tie is told from the first of its two runs.
+      for (const other of derived.runs)
+        if (other.join.course.sheet === zip.back.sheet && !run.other) told.add(other.join.id)
+      const [first] = zip.extra
+      const at = (first!.on === 'front' ? zip.front : zip.back).holes[first!.hole]?.at
+      const onFront = first!.on === 'front' || run.other !== undefined
+      return [
+        {
+          key: `unequal-holes:${run.join.id}`,
+          code: 'unequal-holes',
+          rank: 'stop',
+          run: run.join.id,
+          places: at && onFront ? placeOnSheet(derived, run.join, run.join.course.sheet, at) : [],
+          numbers: { front: zip.front.holes.length, back: zip.back.holes.length, many: zip.extra.length },
+          words: {
+            run: run.other && run.join.twin ? (run.join.pairName ?? run.join.name) : run.join.name,
+            front: zip.front.name,
+            back: zip.back.name,
+            more: first!.on === 'front' ? zip.front.name : zip.back.name,
+            from: first!.between[0],
+            to: first!.between[1],
+          },
+        },
+      ]
+    })
+  },
+  say: ({ numbers, words }) => ({
+    what: `${numbers.front} holes on the ${words.front}, ${numbers.back} on the ${words.back} (${words.run}): ${numbers.many === 1 ? 'one' : numbers.many} too many on the ${words.more}${numbers.many === 1 ? `, between ${words.from} and ${words.to}` : ''}.`,
+    why: 'Sewn hole to hole the edges creep past each other and the last holes are left over.',
+  }),
+  fixes: ({ run }, derived): Fix[] => {
+    const own = derived.runs.find((r) => r.join.id === run)!
+    if (!own.other) return []
+    const ids = [own.join.id, ...(own.join.twin ? [own.join.twin] : [])]
+    const zip = zipFor(derived, own)
+    const spread = `ease the ${own.join.name} evenly`
+    const corners = `ease the ${own.join.name} in at the corners`
+    const rounded = own.path.segments.some((s) => s.type !== 'line')
+    return [
+      ...(zip.ease === undefined || zip.ease.share <= zip.ease.limit
+        ? [
+            {
+              label: `Give both as many holes, ${zip.ease ? `easing in ${decimal(zip.ease.by, 1)} mm evenly` : 'evenly spread'}`,
+              edit: wishRuns(spread, ids, { ease: 'spread' }),
+            },
+          ]
+        : []),
+      ...(rounded
+        ? [
+            {
+              label: 'Give both as many holes, the ease in the corners',
+              edit: wishRuns(corners, ids, { ease: 'corners' }),
+            },
+          ]
+        : []),
+      {
+        label: 'Punch through all layers at once',
+        edit:
+          own.ways.wish.holes === undefined
+            ? setSchool('punch through all layers at once', 'through')
+            : wishRuns('punch through all layers at once', ids, { holes: 'through' }),
+      },
+    ]
+  },
+}

@@ -1,0 +1,3 @@
+export { type Allowed, type FitAsked, type Fitted, type Moved, fitToIron } from './fit.js'
+export { type Freedom, freedomsOf } from './freedoms.js'
+export { type Limits, type Miss, type Wish, trueMisses } from './wishes.js'

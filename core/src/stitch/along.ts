@@ -1,0 +1,60 @@
+import {
+  type Path,
+  type Point,
+  line,
+  openPath,
+  pathEnd,
+  pathLength,
+  pathStart,
+  point,
+  pointAdd,
+  pointDistance,
+  pointScale,
+} from '../geometry/index.js'
+import { type LaidSheet, sheetThickness } from '../layup/index.js'
+
+/** Rows along the pull are looked for in steps of this, mm. */
+const STEP = 0.5
+
+/** How far one can go from a place in a direction over all of the sheets, up to `most` mm. */
+function reachOver(from: Point, way: Point, sheets: readonly LaidSheet[], most: number): number {
+  let far = 0
+  while (far + STEP <= most) {
+    const next = pointAdd(from, pointScale(way, far + STEP))
+    if (!sheets.every((s) => sheetThickness(s, next) > 0)) break
+    far += STEP
+  }
+  return far
+}
+
+/** Which way a sheet is pulled in the laid-up work, radians; undefined where it is not. */
+export function pullOf(laid: LaidSheet): number | undefined {
+  const pull = laid.work?.panel.pull
+  if (pull === undefined) return undefined
+  const { a, b, c, d } = laid.sheet.move
+  const [x, y] = [Math.cos(pull), Math.sin(pull)]
+  return Math.atan2(b * x + d * y, a * x + c * y)
+}
+
+/**
+ * In place of a row across the pull two rows along it, from the row's ends into the layers it holds: as long together as
+ * the row, so that as many stitches bear. Undefined where the layers leave no room for three stitches in each.
+ */
+export function rowsAlongMaybe(
+  row: Path,
+  pull: number,
+  held: readonly LaidSheet[],
+  pitch: number,
+): [Path, Path] | undefined {
+  const ends = [pathStart(row), pathEnd(row)] as const
+  const least = 3 * pitch
+  const wanted = Math.max(least, pathLength(row) / 2)
+  const ways = [pull, pull + Math.PI].map((angle) => point(Math.cos(angle), Math.sin(angle)))
+  const reaches = ways.map((way) => Math.min(...ends.map((end) => reachOver(end, way, held, wanted))))
+  const best = reaches[0]! >= reaches[1]! ? 0 : 1
+  if (reaches[best]! < least || pointDistance(...ends) < pitch) return undefined
+  const [first, second] = ends.map((end) =>
+    openPath([line(end, pointAdd(end, pointScale(ways[best]!, reaches[best]!)))]),
+  )
+  return [first!, second!]
+}

@@ -1,0 +1,92 @@
+import { type Path, pathLength, pathPlaceAt } from '../geometry/index.js'
+import type { LaidUp } from '../layup/index.js'
+import type { Panel } from '../master/index.js'
+import type { Ease } from '../sewing/index.js'
+import { type SewnLine, mateOf } from './mate.js'
+import { type HolePlace, type Side, type Steps, holePlaces } from './places.js'
+
+/** The other side of a run whose sides are holed apart, with holes of its own. In the coordinates of the work. */
+export interface OtherSide {
+  readonly sheet: string
+  readonly path: Path
+  readonly length: number
+  readonly holes: readonly HolePlace[]
+  readonly sides: readonly Side[]
+}
+
+/** A run's line with its holes, and what they go through. */
+interface HoledLine extends SewnLine {
+  readonly holes: readonly (HolePlace & { readonly sheets: readonly string[] })[]
+  readonly sides: readonly Side[]
+}
+
+/** Turns on this much of a radius or less count as corners where ease is gathered, mm. */
+const CORNER_RADIUS = 60
+
+/** Stretches of a path that bend, from and to, mm. */
+function bends(path: Path): { from: number; to: number }[] {
+  let start = 0
+  return path.segments.flatMap((segment) => {
+    const from = start
+    const length = pathLength({ segments: [segment], closed: false })
+    start += length
+    const round =
+      segment.type === 'cubic' ||
+      (segment.type === 'arc' && Math.abs(length / Math.max(1e-9, Math.abs(segment.sweep))) <= CORNER_RADIUS)
+    return round && length > 0 ? [{ from, to: start }] : []
+  })
+}
+
+/** Where a place of the run comes to lie on an edge that is longer or shorter: spread evenly, or taken up in the corners. */
+export function eased(path: Path, other: number, ease: Ease): (distance: number) => number {
+  const length = pathLength(path)
+  const corners = ease === 'corners' ? bends(path) : []
+  const curved = corners.reduce((sum, c) => sum + c.to - c.from, 0)
+  if (curved < 1e-6) return (d) => (d * other) / length
+  const slope = (other - length) / curved
+  return (d) => d + slope * corners.reduce((sum, c) => sum + Math.max(0, Math.min(d, c.to) - c.from), 0)
+}
+
+/** Holes that follow those of the run, hole for hole. */
+function following(run: HoledLine, path: Path, ease: Ease) {
+  const to = eased(run.path, pathLength(path), ease)
+  const holes = run.holes.map((hole): HolePlace => {
+    const distance = to(hole.distance)
+    const { at, angle } = pathPlaceAt(path, distance)
+    return { at, angle, distance }
+  })
+  const sides = run.sides.map((side): Side => {
+    const end = Math.min(side.to, holes.length - 1)
+    const length = holes[end]!.distance - holes[side.from]!.distance
+    return {
+      stitches: side.stitches,
+      pitch: length / Math.max(1, side.stitches),
+      from: side.from,
+      to: side.to,
+      length,
+    }
+  })
+  return { holes, sides }
+}
+
+/**
+ * Holes of the other side of a run. Each side is stepped along its own edge, as two pieces lying apart are, unless the
+ * maker asked for it to follow the first. Undefined where there is no other edge along the run.
+ */
+export function otherSideMaybe(
+  run: HoledLine,
+  work: LaidUp,
+  panels: readonly Panel[],
+  steps: Steps,
+  ease: Ease | undefined,
+): OtherSide | undefined {
+  const mate = mateOf(run, work, panels)
+  if (!mate?.path) return undefined
+  const { path, laid } = mate
+  return {
+    sheet: laid.sheet.id,
+    path,
+    length: pathLength(path),
+    ...(ease === undefined ? holePlaces(path, steps) : following(run, path, ease)),
+  }
+}

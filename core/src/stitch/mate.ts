@@ -1,0 +1,107 @@
+import {
+  type Path,
+  type Point,
+  closedPath,
+  offsetLargestMaybe,
+  openPath,
+  pathLength,
+  pathMoved,
+  pathNearest,
+  pathPart,
+  pathPlaceAt,
+  pathReversed,
+  pointMoved,
+  segmentLength,
+} from '../geometry/index.js'
+import type { LaidSheet, LaidUp } from '../layup/index.js'
+import { type Join, type Panel, panelOf } from '../master/index.js'
+import { courseMaybe } from './course.js'
+import { isRound } from './places.js'
+
+/** As much of a run as its other side depends on. */
+export interface SewnLine {
+  readonly join: Join
+  readonly path: Path
+  readonly holes: readonly { readonly sheets: readonly string[] }[]
+}
+
+/** The other side of a seam: the sheet whose holes have to meet those of the run, and the line they lie on there. */
+export interface Mate {
+  readonly laid: LaidSheet
+  /** In the coordinates of the work. Undefined where the sheet has no edge along the seam: its holes are the run's. */
+  readonly path: Path | undefined
+}
+
+/** An edge further than this from where the run goes is another edge, mm. */
+const SAME_EDGE = 4
+
+const carrierOf = (run: SewnLine, work: LaidUp): LaidSheet | undefined =>
+  work.sheets.find((s) => s.part === 'whole' && s.sheet.id === run.join.course.sheet)
+
+/** The sheet on the other face of the seam that most of the run goes through. */
+function mateSheet(run: SewnLine, work: LaidUp, carrier: LaidSheet): LaidSheet | undefined {
+  const sewn = work.sheets.filter((s) => s.part === 'whole' && run.join.through.includes(s.sheet.id))
+  const middle = sewn.indexOf(carrier) < sewn.length / 2 ? sewn.toReversed() : sewn
+  const cover = (s: LaidSheet): number => run.holes.filter((h) => h.sheets.includes(s.sheet.id)).length
+  return middle
+    .filter((s) => s !== carrier && s.sheet.type === 'panel')
+    .reduce<LaidSheet | undefined>((a, b) => (a && cover(a) >= cover(b) ? a : b), undefined)
+}
+
+/** How far along a path its place nearest to a point lies, and how far off that is. */
+function distanceAlong(path: Path, p: Point): { along: number; off: number } {
+  const near = pathNearest(path, p)
+  const before = path.segments.slice(0, near.segment).reduce((sum, s) => sum + segmentLength(s), 0)
+  return { along: before + segmentLength(path.segments[near.segment]!, near.parameter), off: near.distance }
+}
+
+/** The stretch of a loop between two places, the way that passes the third. */
+function stretchMaybe(loop: Path, start: Point, middle: Point, end: Point): Path | undefined {
+  const [a, m, b] = [start, middle, end].map((p) => distanceAlong(loop, p))
+  if (a!.off > SAME_EDGE || m!.off > SAME_EDGE || b!.off > SAME_EDGE) return undefined
+  const total = pathLength(loop)
+  const on = (from: number, to: number): number => (((to - from) % total) + total) % total
+  const forward = on(a!.along, m!.along) <= on(a!.along, b!.along)
+  const [from, to] = forward ? [a!.along, b!.along] : [b!.along, a!.along]
+  const span = on(from, to)
+  if (span < 0.01) return undefined
+  // Two stretches where it passes the start of the loop; either may come out as nothing.
+  const parts = [
+    [from, Math.min(total, from + span)],
+    [0, from + span - total],
+  ].filter(([a, b]) => b! - a! > 1e-6)
+  const part = openPath(parts.flatMap(([a, b]) => pathPart(loop, a!, b!).segments))
+  return forward ? part : pathReversed(part)
+}
+
+/** A run that comes round is followed up to just before its end, mm. */
+const SHORT_OF = 1e-3
+
+/** The line along the mate's own edge, as far in from it as the run lies from the edge of what carries it. */
+function edgePathMaybe(run: SewnLine, carrier: LaidSheet, laid: LaidSheet, panel: Panel): Path | undefined {
+  const length = pathLength(run.path)
+  const [start, middle, end] = [0, length / 2, isRound(run.path) ? length - SHORT_OF : length].map(
+    (d) => pathPlaceAt(run.path, d).at,
+  )
+  const margin = pathNearest(carrier.placed, middle!).distance
+  const loop = offsetLargestMaybe(closedPath(panel.outline.segments), -margin)
+  if (!loop) return undefined
+  const local = (p: Point | undefined): Point => pointMoved(p!, laid.toSheet)
+  const part = stretchMaybe(openPath(loop.segments), local(start), local(middle), local(end))
+  return part && pathMoved(part, laid.sheet.move)
+}
+
+/** Where the other side of a run lies; undefined where it holds a single sheet. */
+export function mateOf(run: SewnLine, work: LaidUp, panels: readonly Panel[]): Mate | undefined {
+  const { mate, course } = run.join
+  if (mate) {
+    const laid = work.sheets.find((s) => s.part === 'whole' && s.sheet.id === mate.sheet)
+    return laid && { laid, path: courseMaybe(mate, panels, work.layup.sheets) }
+  }
+  const carrier = carrierOf(run, work)
+  const laid = carrier && mateSheet(run, work, carrier)
+  if (!laid || laid.sheet.type !== 'panel') return undefined
+  const panel = panelOf(panels, laid.sheet.panelId)
+  const path = course.type === 'edges' ? edgePathMaybe(run, carrier, laid, panel) : undefined
+  return { laid, path }
+}

@@ -1,0 +1,111 @@
+import { bobbinHolds } from '../formulas/index.js'
+import { type Machine, type Thread, diameterOf } from '../stores/index.js'
+import { type Reckon, type Reckoned, given } from '../working/index.js'
+import type { Run } from './run.js'
+
+/** Share of a bobbin's room that thread fills when it is wound evenly (J); docs/formulas.md §18. */
+const FILL = 0.7
+
+/** Where a bobbin runs out while a run is sewn. */
+export interface RunsOut {
+  readonly run: string
+  /** The stitch it stops at. */
+  readonly stitch: number
+}
+
+/** Thread for the whole work, mm unless said. */
+export interface Supplies {
+  readonly thread: Reckoned
+  /** Share of a full spool. */
+  readonly spools: Reckoned
+  readonly bobbins:
+    | {
+        readonly thread: Reckoned
+        readonly holds: Reckoned
+        readonly count: number
+        readonly runsOut: readonly RunsOut[]
+      }
+    | undefined
+}
+
+/** What all runs take together, with how far spools and bobbins go. Runs are sewn in the order given. */
+export function suppliesOf(runs: readonly Run[], thread: Thread, machine: Machine, reckon: Reckon): Supplies {
+  const total = reckon(
+    {
+      key: 'thread.all',
+      label: 'thread altogether',
+      formula: '{count} runs, added up',
+      source: '§6',
+      measured: true,
+    },
+    { count: given('runs', runs.length, 'count') },
+    () => runs.reduce((sum, r) => sum + r.thread.value, 0),
+  )
+  const spools = reckon(
+    {
+      key: 'thread.spools',
+      label: 'spools',
+      formula: '{all} / {spool} on a full spool',
+      source: '§18',
+      quantity: 'share',
+      measured: true,
+    },
+    { all: total, spool: given('spool', thread.spool * 1000) },
+    (v) => v.all / v.spool,
+  )
+  return { thread: total, spools, bobbins: bobbinsOf(runs, thread, machine, reckon) }
+}
+
+function bobbinsOf(
+  runs: readonly Run[],
+  thread: Thread,
+  machine: Machine,
+  reckon: Reckon,
+): Supplies['bobbins'] {
+  const locked = runs.flatMap((run) => (run.locked ? [{ run, bobbin: run.locked.bobbin.value }] : []))
+  if (locked.length === 0) return undefined
+  const holds = reckon(
+    {
+      key: 'thread.bobbin',
+      label: 'thread on a full bobbin',
+      formula: '({across}² − {core}²) × {wide} × {fill} / {thread}²',
+      source: '§18',
+    },
+    {
+      across: given('across', machine.bobbinAcross),
+      core: given('core', machine.bobbinCore),
+      wide: given('wide', machine.bobbinWide),
+      fill: given('filled', FILL, 'share'),
+      thread: given('thread', diameterOf(thread), 'thickness'),
+    },
+    (v) => 1000 * bobbinHolds(v.across, v.core, v.wide, v.thread, v.fill),
+  )
+  const used = reckon(
+    {
+      key: 'thread.bobbins',
+      label: 'bobbin thread altogether',
+      formula: '{count} runs by machine, added up',
+      source: '§6',
+      measured: true,
+    },
+    { count: given('runs', locked.length, 'count') },
+    () => locked.reduce((sum, l) => sum + l.bobbin, 0),
+  )
+  return {
+    thread: used,
+    holds,
+    count: Math.ceil(used.value / holds.value - 1e-9),
+    runsOut: runningOut(locked, holds.value),
+  }
+}
+
+function runningOut(locked: readonly { run: Run; bobbin: number }[], holds: number): RunsOut[] {
+  const found: RunsOut[] = []
+  let used = 0
+  for (const { run, bobbin } of locked) {
+    for (let n = Math.floor(used / holds) + 1; n * holds < used + bobbin - 1e-9; n += 1)
+      found.push({ run: run.join.id, stitch: Math.floor(((n * holds - used) / bobbin) * run.stitches) })
+    used += bobbin
+  }
+  return found
+}

@@ -1,0 +1,190 @@
+import { pathLength, pathNearest, segmentLength } from '../geometry/index.js'
+import { easeLimit } from '../formulas/index.js'
+import type { LaidUp } from '../layup/index.js'
+import type { Panel } from '../master/index.js'
+import { mateOf } from './mate.js'
+import type { HolePlace, Side } from './places.js'
+import type { Run } from './run.js'
+import { teethOf, type Tooth } from './teeth.js'
+
+/** A place named on an unrolled edge. */
+export interface ZipMark {
+  readonly distance: number
+  readonly sort: 'start' | 'end' | 'corner' | 'step' | 'thread'
+  readonly label: string
+}
+
+/** One edge of a seam, unrolled straight; distances from its start, mm. */
+export interface ZipSide {
+  readonly sheet: string
+  readonly name: string
+  readonly length: number
+  readonly holes: readonly HolePlace[]
+  readonly sides: readonly Side[]
+  readonly marks: readonly ZipMark[]
+}
+
+/** Two edges of a seam against each other, or one line alone. */
+export interface Zip {
+  readonly run: string
+  readonly front: ZipSide
+  readonly back: ZipSide | undefined
+  readonly teeth: readonly Tooth[]
+  /** Holes that have no mate. */
+  readonly extra: readonly {
+    readonly on: 'front' | 'back'
+    readonly hole: number
+    readonly between: readonly [string, string]
+  }[]
+  /** How much longer one edge is than the other, mm, as a share, and the share that can be eased in unseen. */
+  readonly ease:
+    | {
+        readonly longer: 'front' | 'back'
+        readonly by: number
+        readonly share: number
+        readonly limit: number
+      }
+    | undefined
+}
+
+/** A pucker of this height a stitch does not show (J), mm; docs/formulas.md §7. */
+const PUCKER = 0.3
+/** Edges that differ by less are the same, mm. */
+const SAME_LENGTH = 0.05
+
+/** Longer names would run into each other. */
+const cornerMarks = (sides: readonly Side[], holes: readonly HolePlace[]): ZipMark[] =>
+  sides.slice(1).map((side, i) => ({
+    distance: holes[Math.min(side.from, holes.length - 1)]!.distance,
+    sort: 'corner',
+    label: sides.length > 2 ? `corner ${i + 1}` : 'corner',
+  }))
+
+const byDistance = (a: ZipMark, b: ZipMark): number => a.distance - b.distance
+
+const endMarks = (length: number): ZipMark[] => [
+  { distance: 0, sort: 'start', label: 'start' },
+  { distance: length, sort: 'end', label: 'end' },
+]
+
+function frontOf(run: Run, name: string): ZipSide {
+  return {
+    sheet: run.join.course.sheet,
+    name,
+    length: run.length,
+    holes: run.holes,
+    sides: run.sides,
+    marks: [
+      ...endMarks(run.length),
+      ...cornerMarks(run.sides, run.holes),
+      ...run.steps
+        .filter((s) => s.open)
+        .map((s): ZipMark => ({ distance: s.distance, sort: 'step', label: s.name })),
+      ...run.joinsAt.map((i): ZipMark => ({
+        distance: run.holes[i]!.distance,
+        sort: 'thread',
+        label: 'new thread',
+      })),
+    ].toSorted(byDistance),
+  }
+}
+
+/** The holes of a run where they come out on the other sheet, measured along that sheet's own edge. */
+function throughHoles(run: Run, path: Run['path'] | undefined): HolePlace[] {
+  if (!path) return [...run.holes]
+  const starts = path.segments.reduce<number[]>(
+    (all, s) => [...all, all[all.length - 1]! + segmentLength(s)],
+    [0],
+  )
+  return run.holes.map((hole) => {
+    const near = pathNearest(path, hole.at)
+    return {
+      ...hole,
+      distance: starts[near.segment]! + segmentLength(path.segments[near.segment]!, near.parameter),
+    }
+  })
+}
+
+function backOf(run: Run, work: LaidUp, panels: readonly Panel[]): ZipSide | undefined {
+  const nameOf = (id: string): string => work.sheets.find((s) => s.sheet.id === id)?.sheet.name ?? id
+  if (run.other) {
+    const { sheet, length, holes, sides } = run.other
+    return {
+      sheet,
+      name: nameOf(sheet),
+      length,
+      holes,
+      sides,
+      marks: [...endMarks(length), ...cornerMarks(sides, holes)].toSorted(byDistance),
+    }
+  }
+  const mate = mateOf(run, work, panels)
+  if (!mate) return undefined
+  const length = mate.path ? pathLength(mate.path) : run.length
+  const holes = throughHoles(run, mate.path)
+  return {
+    sheet: mate.laid.sheet.id,
+    name: mate.laid.sheet.name,
+    length,
+    holes,
+    sides: run.sides,
+    marks: [...endMarks(length), ...cornerMarks(run.sides, holes)].toSorted(byDistance),
+  }
+}
+
+/** The marks a place lies between. */
+function between(side: ZipSide, hole: number): readonly [string, string] {
+  const { distance } = side.holes[hole]!
+  const before = side.marks.findLast((m) => m.sort !== 'thread' && m.distance <= distance)
+  const after = side.marks.find((m) => m.sort !== 'thread' && m.distance > distance)
+  return [before?.label ?? 'start', after?.label ?? 'end']
+}
+
+function zipped(run: Run, front: ZipSide, back: ZipSide | undefined): Zip {
+  if (!back) return { run: run.join.id, front, back, teeth: [], extra: [], ease: undefined }
+  const { teeth, alone } = teethOf(front, back, run.ways.pitch)
+  const by = Math.abs(front.length - back.length)
+  const share = by / Math.max(1e-9, (front.length + back.length) / 2)
+  return {
+    run: run.join.id,
+    front,
+    back,
+    teeth,
+    // Along the edge with the steps and corners the place can be named.
+    extra: alone.map(({ on, hole }) => {
+      const side = on === 'front' ? front : back
+      const beside = front.holes.findIndex(
+        (h) => h.distance >= (side.holes[hole]!.distance * front.length) / side.length,
+      )
+      return { on, hole, between: between(front, beside < 0 ? front.holes.length - 1 : beside) }
+    }),
+    ease:
+      by < SAME_LENGTH
+        ? undefined
+        : {
+            longer: front.length > back.length ? 'front' : 'back',
+            by,
+            share,
+            limit: easeLimit(run.ways.pitch, PUCKER),
+          },
+  }
+}
+
+const carrierName = (run: Run, work: LaidUp): string =>
+  work.sheets.find((s) => s.sheet.id === run.join.course.sheet)?.sheet.name ?? run.join.name
+
+/** A run with both its edges unrolled, hole against hole. */
+export const zipOf = (run: Run, work: LaidUp, panels: readonly Panel[]): Zip =>
+  zipped(run, frontOf(run, carrierName(run, work)), backOf(run, work, panels))
+
+/** Two runs along edges that belong together, of panels that lie apart: the second walked whichever way fits the first. */
+export function zipOfTwo(first: Run, second: Run, works: readonly LaidUp[]): Zip {
+  const work = (run: Run): LaidUp => works.find((w) => w.layup.id === run.join.layup)!
+  const front = frontOf(first, carrierName(first, work(first)))
+  const back = frontOf(second, carrierName(second, work(second)))
+  return zipped(first, front, { ...back, marks: back.marks.filter((m) => m.sort !== 'thread') })
+}
+
+/** The place of the work a tooth of the zip belongs to. */
+export const toothPlace = (zip: Zip, on: 'front' | 'back', hole: number) =>
+  (on === 'front' ? zip.front : zip.back)?.holes[hole]?.at
