@@ -31,6 +31,7 @@ export {
   tieEdges,
   untie,
   setField,
+  setLengths,
   setSchool,
   setSkives,
   setStepping,
@@ -201,12 +202,13 @@ export {
   mapHeight,
   otherWays,
   proposeSkives,
+  alongRun,
   survey,
   weightOfWork,
 } from './relief/index.js'
 export { type Arrangement, type Piece, arrangeInRows } from './reckon/index.js'
 export { type Meeting, type Run, type Strikes, type Zip, type ZipSide } from './stitch/index.js'
-export { type SeamPlan, type SeamRow, seamPlan, tiedRun, zipFor } from './seams.js'
+export { type SeamPlan, type SeamRow, mergesFor, seamPlan, zipFor } from './seams.js'
 export { type Decor, type Ease, type HoleSchool, type RunWish } from './sewing/index.js'
 export {
   type Awl,

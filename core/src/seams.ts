@@ -1,7 +1,10 @@
 import { type Derived, workOf } from './derive.js'
 import { meanStack } from './formulas/index.js'
+import { pointDistance } from './geometry/index.js'
+import type { LaidUp } from './layup/index.js'
 import { sewingMinutes } from './make/index.js'
 import {
+  MERGE_PITCHES,
   type Meeting,
   type Run,
   type Strikes,
@@ -43,6 +46,37 @@ export function zipFor(derived: Derived, run: Run): Zip {
     : zipOf(run, workOf(derived.works, run.join.layup), derived.panels)
 }
 
+/** The outermost sheets of a run, and the face that shows: thread ends lie on the other. */
+export interface Faces {
+  readonly above: string
+  readonly below: string
+  readonly shows: 'above' | 'below'
+}
+
+/** As asked; else the face of the outside leather, or the one seen from above. */
+function facesOf(run: Run, work: LaidUp): Faces {
+  const sewn = work.sheets.filter((s) => s.part === 'whole' && run.join.through.includes(s.sheet.id))
+  const [below, above] = [sewn[0], sewn[sewn.length - 1]]
+  const outside = (laid: typeof below): boolean => laid?.work?.panel.role === 'outside'
+  return {
+    above: above?.sheet.name ?? '',
+    below: below?.sheet.name ?? '',
+    shows: run.ways.wish.shows ?? (outside(below) && !outside(above) ? 'below' : 'above'),
+  }
+}
+
+/** Runs that could be sewn on from an end of this one. */
+export function mergesFor({ runs }: Derived, run: Run): Run[] {
+  const ends = (r: Run) => (r.round ? [] : [r.holes[0]!.at, r.holes[r.holes.length - 1]!.at])
+  const near = MERGE_PITCHES * run.ways.pitch
+  return runs.filter(
+    (other) =>
+      other !== run &&
+      other.join.layup === run.join.layup &&
+      ends(run).some((a) => ends(other).some((b) => pointDistance(a, b) <= near)),
+  )
+}
+
 /** A row of the table of runs. Lengths mm, times minutes. */
 export interface SeamRow {
   readonly run: Run
@@ -55,6 +89,8 @@ export interface SeamRow {
   readonly strikes: readonly Strikes[]
   readonly minutes: Reckoned
   readonly meetings: readonly Meeting[]
+  /** What lies outermost on either face of it, and which of the two is looked at. */
+  readonly faces: Faces
   /** What covers it afterwards. */
   readonly coveredBy: readonly string[]
 }
@@ -84,6 +120,7 @@ export function seamPlan(derived: Derived): SeamPlan {
       strikes: strikesOf(run),
       minutes: sewingMinutes(run, design.habits, design.machine, reckon),
       meetings: met.filter((m) => m.first === run.join.id || m.second === run.join.id),
+      faces: facesOf(run, workOf(works, run.join.layup)),
       coveredBy: by,
     }
   })

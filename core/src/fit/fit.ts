@@ -1,17 +1,8 @@
 import { type Design, type Edit, applyEdit } from '../design/index.js'
 import { type Derived, derive } from '../derive.js'
 import { FINEST, type Freedom, changesFor, movedTo } from './freedoms.js'
-import { type Model, alike, flattened, predicted } from './model.js'
-import {
-  type Limits,
-  type Miss,
-  WISHES,
-  type Wish,
-  lengthsOf,
-  missed,
-  missesOf,
-  trueMisses,
-} from './wishes.js'
+import { type Missed, type Model, alike, flattened, missedBy, predict, reduced } from './model.js'
+import { type Limits, type Miss, WISHES, type Wish, lengthsOf, missedOf, trueMisses } from './wishes.js'
 
 /** What may move, and by how much either way, mm. */
 export interface Allowed {
@@ -85,15 +76,15 @@ class Bench {
     if (!here) return undefined
     const base = lengthsOf(here)
     const flat = flattened(base)
-    const slopes = moves.map((_, j) => {
+    const slopes = moves.map((_, j): Float64Array => {
       for (const by of [NUDGE, -NUDGE]) {
         const nudged = this.at(moves.map((m, i) => (i === j ? m + by : m)))
         const lengths = nudged && lengthsOf(nudged)
         if (lengths && alike(lengths, base)) return flattened(lengths).map((l, i) => (l - flat[i]!) / by)
       }
-      return flat.map(() => 0)
+      return new Float64Array(flat.length)
     })
-    return { base, at: moves, slopes }
+    return { runs: base, base: flat, at: moves, slopes }
   }
 }
 
@@ -110,29 +101,35 @@ function drawn(design: Design): Derived | undefined {
 const costOf = (moves: readonly number[], allowed: readonly Allowed[]): number =>
   moves.reduce((sum, m, i) => sum + (m === 0 ? 0 : 0.05 + Math.abs(m) / allowed[i]!.by), 0)
 
-/** Every way to move up to three of the things, each in steps. */
-function* candidates(allowed: readonly Allowed[]): Generator<number[]> {
-  const stepsOf = ({ by, freedom }: Allowed): number[] =>
-    Array.from({ length: 2 * STEPS }, (_, i) => ((i < STEPS ? i - STEPS : i - STEPS + 1) * by) / STEPS).map(
-      (m) => movedTo(freedom, Math.round(m / FINEST) * FINEST) - freedom.now,
-    )
-  const none = allowed.map(() => 0)
-  yield none
+const stepsOf = ({ by, freedom }: Allowed): number[] =>
+  Array.from({ length: 2 * STEPS + 1 }, (_, i) => ((i - STEPS) * by) / STEPS)
+    .map((m) => movedTo(freedom, Math.round(m / FINEST) * FINEST) - freedom.now)
+    .filter((m) => Math.abs(m) > 1e-9)
+
+/**
+ * Shows `see` every way to move up to three of the things, each in steps. The moves shown are written over by the next
+ * ones: whoever keeps them makes a copy.
+ */
+function eachCandidate(allowed: readonly Allowed[], see: (moves: readonly number[]) => void): void {
+  const steps = allowed.map(stepsOf)
+  const moves = allowed.map(() => 0)
   const most = allowed.length <= 4 ? AT_ONCE : AT_ONCE - 1
-  function* from(first: number, moves: number[], left: number): Generator<number[]> {
-    for (let j = first; j < allowed.length; j += 1)
-      for (const step of stepsOf(allowed[j]!)) {
-        if (step === 0) continue
-        const next = moves.map((m, i) => (i === j ? step : m))
-        yield next
-        if (left > 1) yield* from(j + 1, next, left - 1)
+  const from = (first: number, left: number): void => {
+    for (let j = first; j < moves.length; j += 1) {
+      for (const step of steps[j]!) {
+        moves[j] = step
+        see(moves)
+        if (left > 1) from(j + 1, left - 1)
       }
+      moves[j] = 0
+    }
   }
-  yield* from(0, none, most)
+  see(moves)
+  from(0, most)
 }
 
-const keep = (misses: readonly Miss[], wishes: readonly Wish[]): Miss[] =>
-  misses.filter((m) => wishes.includes(m.wish))
+/** Wishes that are kept: all of them, or all but one. */
+const KEPT: readonly (readonly Wish[])[] = [WISHES, ...WISHES.map((w) => WISHES.filter((o) => o !== w))]
 
 interface Best {
   readonly moves: readonly number[]
@@ -143,42 +140,76 @@ interface Best {
 const better = (a: Best, b: Best): boolean =>
   a.left < b.left - 1e-9 || (a.left < b.left + 1e-9 && a.cost < b.cost)
 
-/** By the model, the moves that miss least, cheapest first among equals. */
-function promising(model: Model, bench: Bench, limits: Limits, wishes: readonly Wish[]): Best[] {
-  const best: Best[] = []
-  for (const moves of candidates(bench.allowed)) {
-    const cost = costOf(moves, bench.allowed)
-    const worst = best[LOOKED_AT - 1]
-    if (worst && worst.left < 1e-9 && cost >= worst.cost) continue
-    const one = { moves, left: missed(keep(missesOf(predicted(model, moves), limits), wishes)), cost }
-    if (worst && !better(one, worst)) continue
-    const place = best.findIndex((b) => better(one, b))
-    best.splice(place < 0 ? best.length : place, 0, one)
-    if (best.length > LOOKED_AT) best.pop()
+/** Of what is offered the few that miss least, cheapest first among equals. */
+class Few {
+  readonly best: Best[] = []
+  offer(moves: readonly number[], left: number, cost: number): void {
+    const worst = this.best[LOOKED_AT - 1]
+    if (worst && (left > worst.left + 1e-9 || (left > worst.left - 1e-9 && cost >= worst.cost))) return
+    const one = { moves: [...moves], left, cost }
+    const place = this.best.findIndex((b) => better(one, b))
+    this.best.splice(place < 0 ? this.best.length : place, 0, one)
+    if (this.best.length > LOOKED_AT) this.best.pop()
   }
-  return best
 }
 
-/** The cheapest moves that really hold, or those that really miss least. */
-function solved(bench: Bench, limits: Limits, wishes: readonly Wish[]): Best {
-  const none = bench.allowed.map(() => 0)
-  const truly = (moves: readonly number[]): Best => {
+const NOTHING_MISSED: Missed = { pitch: 0, steps: 0, counts: 0, off: 0 }
+
+/** What the model promises: for every set of wishes its best moves, and how near the pitches could be brought. */
+interface Promised {
+  readonly few: readonly Few[]
+  readonly off: number
+}
+
+function promised(model: Model, bench: Bench, limits: Limits): Promised {
+  const few = KEPT.map(() => new Few())
+  const { moving, still } = reduced(model)
+  const [missed, always] = [{ ...NOTHING_MISSED }, { ...NOTHING_MISSED }]
+  missedBy(still.runs, still.base, limits, always)
+  const lengths = new Float64Array(moving.base.length)
+  let off = Infinity
+  eachCandidate(bench.allowed, (moves) => {
+    predict(moving, moves, lengths)
+    missedBy(moving.runs, lengths, limits, missed)
+    if (missed.steps + missed.counts + always.steps + always.counts < 1e-9)
+      off = Math.min(off, Math.max(always.off, missed.off))
+    const cost = costOf(moves, bench.allowed)
+    KEPT.forEach((wishes, k) => {
+      let left = 0
+      for (const wish of wishes) left += missed[wish] + always[wish]
+      few[k]!.offer(moves, left, cost)
+    })
+  })
+  return { few, off }
+}
+
+/** For every set of wishes the cheapest moves that really hold, or those that really miss least. */
+function solved(bench: Bench, limits: Limits): { best: readonly Best[]; off: number } {
+  const truly = (moves: readonly number[], wishes: readonly Wish[]): Best => {
     const derived = bench.at(moves)
-    const left = derived ? missed(keep(trueMisses(derived, limits), wishes)) : Infinity
+    const left = derived ? missedOf(trueMisses(derived, limits), wishes) : Infinity
     return { moves, left, cost: costOf(moves, bench.allowed) }
   }
-  let best = truly(none)
-  for (let round = 0; round < ROUNDS && best.left > 1e-9; round += 1) {
-    const model = bench.modelAt(best.moves)
+  const none = bench.allowed.map(() => 0)
+  const best = KEPT.map((wishes) => truly(none, wishes))
+  let off = Infinity
+  for (let round = 0; round < ROUNDS && best[0]!.left > 1e-9; round += 1) {
+    const from = best[0]!
+    const model = bench.modelAt(from.moves)
     if (!model) break
-    const before = best
-    for (const { moves } of promising(model, bench, limits, wishes)) {
-      const one = truly(moves)
-      if (better(one, best)) best = one
-    }
-    if (best === before) break
+    const found = promised(model, bench, limits)
+    off = Math.min(off, found.off)
+    KEPT.forEach((wishes, k) => {
+      for (const { moves } of found.few[k]!.best) {
+        if (best[k]!.left <= 1e-9 && k > 0) break
+        const one = truly(moves, wishes)
+        if (better(one, best[k]!)) best[k] = one
+      }
+    })
+    if (best[0] === from) break
   }
-  return best.left > 1e-9 ? best : drawnBack(best, truly)
+  const whole = best[0]!
+  return { best: whole.left > 1e-9 ? best : [drawnBack(whole, (m) => truly(m, WISHES))], off }
 }
 
 /** The same with every move as small as still holds, in steps of the finest. */
@@ -200,8 +231,6 @@ function drawnBack(found: Best, truly: (moves: readonly number[]) => Best): Best
   return best
 }
 
-const PLAYS = [0.01, 0.015, 0.02, 0.025, 0.03, 0.04, 0.05, 0.06, 0.08, 0.1] as const
-
 /**
  * The smallest changes, of what may move, with which every side takes whole stitches near the iron's own pitch, edges
  * that meet have as many holes, and none lies near a step; or what comes nearest, and which wishes stand against each
@@ -214,33 +243,20 @@ export function fitToIron(
 ): Fitted {
   const allowed = asked.allowed.filter((a) => a.by >= FINEST)
   const bench = new Bench(design, allowed, progress)
-  const best = solved(bench, asked, WISHES)
+  const { best, off } = solved(bench, asked)
+  const [whole, ...without] = best
   const moved = allowed.flatMap(({ freedom }, i): Moved[] =>
-    best.moves[i] === 0 ? [] : [{ freedom, to: movedTo(freedom, best.moves[i]!) }],
+    whole!.moves[i] === 0 ? [] : [{ freedom, to: movedTo(freedom, whole!.moves[i]!) }],
   )
-  const after = bench.at(best.moves)
-  const left = after ? trueMisses(after, asked) : []
-  const changes = changesFor(bench.freedoms, best.moves)
-  const failed = best.left > 1e-9
-  const clash = failed
-    ? WISHES.map((wish) => ({
-        wish,
-        helps:
-          solved(
-            bench,
-            asked,
-            WISHES.filter((w) => w !== wish),
-          ).left <= 1e-9,
-      }))
-    : []
+  const after = bench.at(whole!.moves)
+  const changes = changesFor(bench.freedoms, whole!.moves)
+  const failed = whole!.left > 1e-9
   return {
     moved,
     edit: changes.length > 0 ? { name: 'fit to the iron', changes } : undefined,
-    left,
-    clash,
-    playNeeded: failed
-      ? PLAYS.find((play) => play > asked.play && solved(bench, { ...asked, play }, WISHES).left <= 1e-9)
-      : undefined,
+    left: after ? trueMisses(after, asked) : [],
+    clash: failed ? WISHES.map((wish, i) => ({ wish, helps: without[i]!.left <= 1e-9 })) : [],
+    playNeeded: failed && Number.isFinite(off) && off > asked.play ? Math.ceil(off * 200) / 200 : undefined,
     tried: bench.tried,
   }
 }

@@ -1,33 +1,25 @@
-import type { RunLengths } from './wishes.js'
+import { equalisedStitches } from '../formulas/index.js'
+import type { Limits, RunLengths, Wish } from './wishes.js'
 
 /** How lengths grow with each thing that may be moved, close to where they were measured. */
 export interface Model {
-  readonly base: readonly RunLengths[]
+  readonly runs: readonly RunLengths[]
+  readonly base: Float64Array
   /** By how much each thing was moved when it was measured. */
   readonly at: readonly number[]
   /** Per thing: change of every length, in the order they are read off, for a move of 1 mm. */
-  readonly slopes: readonly (readonly number[])[]
+  readonly slopes: readonly Float64Array[]
 }
 
 /** All lengths of runs in a row, so that they can be added up. */
-export const flattened = (runs: readonly RunLengths[]): number[] =>
-  runs.flatMap((r) => [
-    ...r.sides.map((s) => s.length),
-    ...r.steps.map((s) => s.distance),
-    ...r.other.map((s) => s.length),
-  ])
-
-/** The same runs with other lengths in their places. */
-export function restored(runs: readonly RunLengths[], lengths: readonly number[]): RunLengths[] {
-  let i = 0
-  const next = (): number => lengths[i++]!
-  return runs.map((r) => ({
-    ...r,
-    sides: r.sides.map((s) => ({ ...s, length: next() })),
-    steps: r.steps.map((s) => ({ ...s, distance: next() })),
-    other: r.other.map((s) => ({ ...s, length: next() })),
-  }))
-}
+export const flattened = (runs: readonly RunLengths[]): Float64Array =>
+  Float64Array.from(
+    runs.flatMap((r) => [
+      ...r.sides.map((s) => s.length),
+      ...r.steps.map((s) => s.distance),
+      ...r.other.map((s) => s.length),
+    ]),
+  )
 
 /** Whether two layouts are of the same runs, sides and steps, so that one can be reckoned from the other. */
 export const alike = (a: readonly RunLengths[], b: readonly RunLengths[]): boolean =>
@@ -40,12 +32,136 @@ export const alike = (a: readonly RunLengths[], b: readonly RunLengths[]): boole
       r.other.length === b[i]!.other.length,
   )
 
-/** What the lengths would be with things moved by so much. */
-export function predicted(model: Model, moves: readonly number[]): RunLengths[] {
-  const lengths = flattened(model.base)
-  moves.forEach((move, j) => {
-    const by = move - model.at[j]!
-    if (by !== 0) model.slopes[j]!.forEach((slope, i) => (lengths[i]! += slope * by))
-  })
-  return restored(model.base, lengths)
+const widthOf = (run: RunLengths): number => run.sides.length + run.steps.length + run.other.length
+
+const same = (a: Float64Array, b: Float64Array): boolean => a.every((v, i) => Math.abs(v - b[i]!) < 1e-7)
+
+/**
+ * The model without what need not be reckoned again and again: runs that nothing moves, and of two that mirror each
+ * other and answer alike the second.
+ */
+export function reduced(model: Model): { moving: Model; still: Model } {
+  const kept: { run: RunLengths; from: number; moves: boolean }[] = []
+  const part = (of: Float64Array, from: number, run: RunLengths): Float64Array =>
+    of.subarray(from, from + widthOf(run))
+  let from = 0
+  for (const run of model.runs) {
+    const at = from
+    from += widthOf(run)
+    const twin = kept.find((k) => k.run.run === run.twin)
+    const rows = [model.base, ...model.slopes]
+    if (
+      twin &&
+      widthOf(twin.run) === widthOf(run) &&
+      rows.every((r) => same(part(r, twin.from, twin.run), part(r, at, run)))
+    )
+      continue
+    kept.push({
+      run,
+      from: at,
+      moves: model.slopes.some((s) => part(s, at, run).some((v) => Math.abs(v) > 1e-9)),
+    })
+  }
+  const of = (moves: boolean): Model => {
+    const chosen = kept.filter((k) => k.moves === moves)
+    const gather = (row: Float64Array): Float64Array =>
+      Float64Array.from(chosen.flatMap((k) => [...part(row, k.from, k.run)]))
+    return {
+      runs: chosen.map((k) => k.run),
+      base: gather(model.base),
+      at: model.at,
+      slopes: model.slopes.map(gather),
+    }
+  }
+  return { moving: of(true), still: of(false) }
+}
+
+/** What is missed of each wish, and the furthest any pitch is off, as a share. */
+export type Missed = Record<Wish, number> & { off: number }
+
+/** Lengths after moves, written into `out`. */
+export function predict(model: Model, moves: readonly number[], out: Float64Array): void {
+  const { base } = model
+  for (let i = 0; i < base.length; i += 1) out[i] = base[i]!
+  for (let j = 0; j < moves.length; j += 1) {
+    const by = moves[j]! - model.at[j]!
+    if (by === 0) continue
+    const slopes = model.slopes[j]!
+    for (let i = 0; i < out.length; i += 1) out[i]! += slopes[i]! * by
+  }
+}
+
+const countOf = (length: number, pitch: number, phases: number): number =>
+  equalisedStitches(length, pitch, phases) + phases
+
+/**
+ * What runs of these lengths would miss. It is asked tens of thousands of times, so nothing is made on the way; it says
+ * the same as `trueMisses` does of holes that are really laid, but for what a curve's chords differ from its arc.
+ */
+export function missedBy(
+  runs: readonly RunLengths[],
+  lengths: Float64Array,
+  { play, clearance }: Limits,
+  out: Missed,
+): void {
+  out.pitch = out.steps = out.counts = out.off = 0
+  const counts: number[] = []
+  let i = 0
+  for (let r = 0; r < runs.length; r += 1) {
+    const run = runs[r]!
+    const first = i
+    const stitches = laid(run, run.sides, lengths, first, play, out)
+    i += run.sides.length
+    for (let k = 0; k < run.steps.length; k += 1) {
+      const near = nearestHole(lengths[i++]!, run, lengths, first)
+      out.steps += Math.max(0, clearance - near) / Math.max(0.1, clearance)
+    }
+    if (run.other.length > 0) {
+      out.counts += Math.abs(stitches - laid(run, run.other, lengths, i, play, out))
+      i += run.other.length
+    }
+    counts.push(stitches)
+    const twin = run.twin === undefined ? -1 : runs.findIndex((other) => other.run === run.twin)
+    if (twin >= 0 && twin < r) out.counts += 2 * Math.abs(stitches - counts[twin]!)
+  }
+}
+
+/** Stitches of sides whose lengths begin at `first`, with what their pitches miss added to `out`. */
+function laid(
+  run: RunLengths,
+  sides: RunLengths['sides'],
+  lengths: Float64Array,
+  first: number,
+  play: number,
+  out: Missed,
+): number {
+  let stitches = 0
+  for (let k = 0; k < sides.length; k += 1) {
+    const length = lengths[first + k]!
+    const count = countOf(length, run.pitch, sides[k]!.phases)
+    const off = Math.abs(length / count / run.pitch - 1)
+    out.pitch += Math.max(0, off - play)
+    if (off > out.off) out.off = off
+    stitches += count
+  }
+  return stitches
+}
+
+/** Distance of the nearest hole from a place along a run whose sides begin at `first` in the row of lengths. */
+function nearestHole(distance: number, run: RunLengths, lengths: Float64Array, first: number): number {
+  let [start, nearest] = [0, Infinity]
+  for (let k = 0; k < run.sides.length; k += 1) {
+    const [length, phases] = [lengths[first + k]!, run.sides[k]!.phases]
+    const pitch = length / countOf(length, run.pitch, phases)
+    const lead = k > 0 && phases > 0 ? pitch / 2 : 0
+    const most = Math.round(
+      (length - lead - (phases > 0 && k < run.sides.length - 1 ? pitch / 2 : 0)) / pitch,
+    )
+    const along = (distance - start - lead) / pitch
+    const low = Math.min(most, Math.max(0, Math.floor(along)))
+    for (let n = low; n <= Math.min(most, low + 1); n += 1)
+      nearest = Math.min(nearest, Math.abs(start + lead + n * pitch - distance))
+    start += length
+  }
+  return nearest
 }

@@ -1,5 +1,4 @@
 import type { Derived } from '../derive.js'
-import { equalisedStitches } from '../formulas/index.js'
 import type { Run, Side } from '../stitch/index.js'
 
 /** What has to hold: pitches near the iron's own, no hole near a step, as many holes on edges that meet. */
@@ -61,57 +60,6 @@ export const lengthsOf = ({ runs }: Derived): RunLengths[] =>
       twin: run.join.twin,
     }))
 
-const stitchesOn = ({ length, phases }: SideLengths, pitch: number): number =>
-  equalisedStitches(length, pitch, phases) + phases
-
-const countOf = (sides: readonly SideLengths[], pitch: number): number =>
-  sides.reduce((sum, s) => sum + stitchesOn(s, pitch), 0)
-
-/** Distance of the nearest hole from a place along a run laid out in these sides. */
-function nearestHoleTo(distance: number, run: RunLengths): number {
-  let start = 0
-  let nearest = Infinity
-  for (const side of run.sides) {
-    const pitch = side.length / stitchesOn(side, run.pitch)
-    const first = start + (side.phases > 0 ? pitch / 2 : 0)
-    const along = (distance - first) / pitch
-    const most = Math.round((side.length - (first - start)) / pitch)
-    for (const i of [Math.floor(along), Math.ceil(along)])
-      if (i >= 0 && i <= most) nearest = Math.min(nearest, Math.abs(first + i * pitch - distance))
-    start += side.length
-  }
-  return nearest
-}
-
-function runMisses(run: RunLengths, limits: Limits): Miss[] {
-  const offs = [...run.sides, ...run.other].map((side) =>
-    Math.abs(side.length / stitchesOn(side, run.pitch) / run.pitch - 1),
-  )
-  const pitch = offs.reduce((sum, off) => sum + Math.max(0, off - limits.play), 0)
-  const steps = run.steps.reduce(
-    (sum, s) =>
-      sum + Math.max(0, limits.clearance - nearestHoleTo(s.distance, run)) / Math.max(0.1, limits.clearance),
-    0,
-  )
-  const counts =
-    run.other.length > 0 ? Math.abs(countOf(run.sides, run.pitch) - countOf(run.other, run.pitch)) : 0
-  return [
-    { run: run.run, wish: 'pitch', by: pitch },
-    { run: run.run, wish: 'steps', by: steps },
-    { run: run.run, wish: 'counts', by: counts },
-  ]
-}
-
-/** Everything that misses what is asked, reckoned from lengths alone. */
-export function missesOf(runs: readonly RunLengths[], limits: Limits): Miss[] {
-  const twins = runs.flatMap((run): Miss[] => {
-    const twin = runs.find((r) => r.run === run.twin)
-    const by = twin ? Math.abs(countOf(run.sides, run.pitch) - countOf(twin.sides, twin.pitch)) : 0
-    return by > 0 ? [{ run: run.run, wish: 'counts', by }] : []
-  })
-  return [...runs.flatMap((r) => runMisses(r, limits)), ...twins].filter((m) => m.by > 1e-9)
-}
-
 const holeDistance = (run: Run, distance: number): number =>
   Math.min(...run.holes.map((h) => Math.abs(h.distance - distance)))
 
@@ -149,5 +97,6 @@ export function trueMisses(derived: Derived, limits: Limits): Miss[] {
     .filter((m) => m.by > 1e-9)
 }
 
-/** How much is missed altogether; a count that differs weighs as a whole hole. */
-export const missed = (misses: readonly Miss[]): number => misses.reduce((sum, m) => sum + m.by, 0)
+/** How much is missed of some wishes altogether; a count that differs weighs as a whole hole. */
+export const missedOf = (misses: readonly Miss[], wishes: readonly Wish[]): number =>
+  misses.reduce((sum, m) => sum + (wishes.includes(m.wish) ? m.by : 0), 0)

@@ -33,8 +33,8 @@ export function equalisedStitches(length: number, pitch: number, phases = 0): nu
   const pitches = length / pitch - phases
   const fewer = Math.floor(pitches)
   if (fewer < 1) return Math.max(phases > 0 ? 0 : 1, Math.round(pitches))
-  const miss = (n: number): number => Math.abs(length / (n + phases) - pitch)
-  return miss(fewer) <= miss(fewer + 1) ? fewer : fewer + 1
+  const [few, more] = [length / (fewer + phases) - pitch, length / (fewer + 1 + phases) - pitch]
+  return Math.abs(few) <= Math.abs(more) ? fewer : fewer + 1
 }
 
 /** Arc used up by a stitch of `pitch` mm stepped straight over a curve of `radius` mm; docs/formulas.md §7 [7.05]. */

@@ -1,4 +1,4 @@
-export { type SeamProfile } from './along.js'
+export { type SeamProfile, alongRun } from './along.js'
 export { type Contour, contours, levelsOf } from './contours.js'
 export { type ReliefMap, mapHeight, mapThickest, reliefMap, workBox } from './map.js'
 export { type ProposedSkive, type SkiveProposal, proposeSkives } from './propose.js'

@@ -1,4 +1,13 @@
-import { type Path, pathLength, pathPlaceAt } from '../geometry/index.js'
+import {
+  type Path,
+  type Segment,
+  pathLength,
+  pathPlaceAt,
+  pointCross,
+  pointDot,
+  segmentLength,
+  segmentTangent,
+} from '../geometry/index.js'
 import type { LaidUp } from '../layup/index.js'
 import type { Panel } from '../master/index.js'
 import type { Ease } from '../sewing/index.js'
@@ -22,19 +31,26 @@ interface HoledLine extends SewnLine {
 
 /** Turns on this much of a radius or less count as corners where ease is gathered, mm. */
 const CORNER_RADIUS = 60
+/** A slight bend is no corner, radians. */
+const LEAST_TURN = Math.PI / 12
 
-/** Stretches of a path that bend, from and to, mm. */
-function bends(path: Path): { from: number; to: number }[] {
+/** Stretches of a path that turn as corners do, from and to, mm. */
+export function bends(path: Path): { from: number; to: number }[] {
   let start = 0
   return path.segments.flatMap((segment) => {
     const from = start
-    const length = pathLength({ segments: [segment], closed: false })
+    const length = segmentLength(segment)
     start += length
-    const round =
-      segment.type === 'cubic' ||
-      (segment.type === 'arc' && Math.abs(length / Math.max(1e-9, Math.abs(segment.sweep))) <= CORNER_RADIUS)
-    return round && length > 0 ? [{ from, to: start }] : []
+    const turned = segment.type === 'line' ? 0 : Math.abs(turnOf(segment))
+    return turned > LEAST_TURN && length / turned <= CORNER_RADIUS ? [{ from, to: start }] : []
   })
+}
+
+/** How far one turns while walking a segment, radians. */
+function turnOf(segment: Segment): number {
+  if (segment.type === 'arc') return segment.sweep
+  const [a, b] = [segmentTangent(segment, 0), segmentTangent(segment, 1)]
+  return Math.atan2(pointCross(a, b), pointDot(a, b))
 }
 
 /** Where a place of the run comes to lie on an edge that is longer or shorter: spread evenly, or taken up in the corners. */

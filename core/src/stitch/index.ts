@@ -1,7 +1,7 @@
 export { panelSheetOf } from './course.js'
 export { pullOf } from './along.js'
 export { type CornerSchool, type HolePlace, type Side, type Steps, holePlaces, isRound } from './places.js'
-export { SAME_HOLE, nearestHole, pathExtended } from './plan.js'
+export { MERGE_PITCHES, SAME_HOLE, nearestHole, pathExtended } from './plan.js'
 export { type Hole, type Run, type Step, holesInSheet, runsOf } from './run.js'
 export { type SaddleRun } from './thread.js'
 export { type Covered, type SewingOrder, sewingOrder } from './order.js'

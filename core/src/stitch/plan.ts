@@ -29,7 +29,7 @@ export interface Planned {
 }
 
 /** Ends of two runs nearer than so many pitches can be sewn over in one. */
-const MERGE_PITCHES = 2
+export const MERGE_PITCHES = 2
 /** Holes nearer than this are one, mm. */
 export const SAME_HOLE = 0.3
 

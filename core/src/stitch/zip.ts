@@ -2,6 +2,7 @@ import { pathLength, pathNearest, segmentLength } from '../geometry/index.js'
 import { easeLimit } from '../formulas/index.js'
 import type { LaidUp } from '../layup/index.js'
 import type { Panel } from '../master/index.js'
+import { bends } from './apart.js'
 import { mateOf } from './mate.js'
 import type { HolePlace, Side } from './places.js'
 import type { Run } from './run.js'
@@ -18,6 +19,8 @@ export interface ZipMark {
 export interface ZipSide {
   readonly sheet: string
   readonly name: string
+  /** Colour of its leather. */
+  readonly swatch: string
   readonly length: number
   readonly holes: readonly HolePlace[]
   readonly sides: readonly Side[]
@@ -52,13 +55,16 @@ const PUCKER = 0.3
 /** Edges that differ by less are the same, mm. */
 const SAME_LENGTH = 0.05
 
-/** Longer names would run into each other. */
 const cornerMarks = (sides: readonly Side[], holes: readonly HolePlace[]): ZipMark[] =>
   sides.slice(1).map((side, i) => ({
     distance: holes[Math.min(side.from, holes.length - 1)]!.distance,
     sort: 'corner',
     label: sides.length > 2 ? `corner ${i + 1}` : 'corner',
   }))
+
+/** Rounded corners are marked in their middle; wider curves are no corners. */
+const curveMarks = (path: Run['path']): ZipMark[] =>
+  bends(path).map(({ from, to }) => ({ distance: (from + to) / 2, sort: 'corner', label: 'corner' }))
 
 const byDistance = (a: ZipMark, b: ZipMark): number => a.distance - b.distance
 
@@ -67,16 +73,21 @@ const endMarks = (length: number): ZipMark[] => [
   { distance: length, sort: 'end', label: 'end' },
 ]
 
-function frontOf(run: Run, name: string): ZipSide {
+function namedSheet(id: string, work: LaidUp): Pick<ZipSide, 'sheet' | 'name' | 'swatch'> {
+  const laid = work.sheets.find((s) => s.sheet.id === id)
+  return { sheet: id, name: laid?.sheet.name ?? id, swatch: laid?.work?.stock?.swatch ?? '#ffffff' }
+}
+
+function frontOf(run: Run, work: LaidUp): ZipSide {
   return {
-    sheet: run.join.course.sheet,
-    name,
+    ...namedSheet(run.join.course.sheet, work),
     length: run.length,
     holes: run.holes,
     sides: run.sides,
     marks: [
       ...endMarks(run.length),
       ...cornerMarks(run.sides, run.holes),
+      ...curveMarks(run.path),
       ...run.steps
         .filter((s) => s.open)
         .map((s): ZipMark => ({ distance: s.distance, sort: 'step', label: s.name })),
@@ -106,16 +117,14 @@ function throughHoles(run: Run, path: Run['path'] | undefined): HolePlace[] {
 }
 
 function backOf(run: Run, work: LaidUp, panels: readonly Panel[]): ZipSide | undefined {
-  const nameOf = (id: string): string => work.sheets.find((s) => s.sheet.id === id)?.sheet.name ?? id
   if (run.other) {
     const { sheet, length, holes, sides } = run.other
     return {
-      sheet,
-      name: nameOf(sheet),
+      ...namedSheet(sheet, work),
       length,
       holes,
       sides,
-      marks: [...endMarks(length), ...cornerMarks(sides, holes)].toSorted(byDistance),
+      marks: [...endMarks(length), ...cornerMarks(sides, holes), ...curveMarks(run.other.path)].toSorted(byDistance),
     }
   }
   const mate = mateOf(run, work, panels)
@@ -123,8 +132,7 @@ function backOf(run: Run, work: LaidUp, panels: readonly Panel[]): ZipSide | und
   const length = mate.path ? pathLength(mate.path) : run.length
   const holes = throughHoles(run, mate.path)
   return {
-    sheet: mate.laid.sheet.id,
-    name: mate.laid.sheet.name,
+    ...namedSheet(mate.laid.sheet.id, work),
     length,
     holes,
     sides: run.sides,
@@ -170,18 +178,15 @@ function zipped(run: Run, front: ZipSide, back: ZipSide | undefined): Zip {
   }
 }
 
-const carrierName = (run: Run, work: LaidUp): string =>
-  work.sheets.find((s) => s.sheet.id === run.join.course.sheet)?.sheet.name ?? run.join.name
-
 /** A run with both its edges unrolled, hole against hole. */
 export const zipOf = (run: Run, work: LaidUp, panels: readonly Panel[]): Zip =>
-  zipped(run, frontOf(run, carrierName(run, work)), backOf(run, work, panels))
+  zipped(run, frontOf(run, work), backOf(run, work, panels))
 
 /** Two runs along edges that belong together, of panels that lie apart: the second walked whichever way fits the first. */
 export function zipOfTwo(first: Run, second: Run, works: readonly LaidUp[]): Zip {
   const work = (run: Run): LaidUp => works.find((w) => w.layup.id === run.join.layup)!
-  const front = frontOf(first, carrierName(first, work(first)))
-  const back = frontOf(second, carrierName(second, work(second)))
+  const front = frontOf(first, work(first))
+  const back = frontOf(second, work(second))
   return zipped(first, front, { ...back, marks: back.marks.filter((m) => m.sort !== 'thread') })
 }
 

@@ -37,6 +37,12 @@ const all = computed<Hit[]>(() => {
       to: draft({ finding: f.key }),
     })),
     { title: 'Brief', sort: 'screen', to: { name: 'brief', params } },
+    ...derived.runs.map((r) => ({
+      title: r.join.name,
+      sort: 'run',
+      to: { name: 'seams', params, query: { run: r.join.id } },
+    })),
+    { title: 'Seams', sort: 'screen', to: { name: 'seams', params } },
     { title: 'Relief', sort: 'screen', to: { name: 'relief', params } },
     { title: 'What if', sort: 'screen', to: { name: 'what-if', params } },
     { title: 'Shelf', sort: 'all jobs', to: { name: 'shelf' } },

@@ -8,6 +8,7 @@ const KEYS = [
   ['Enter', 'choose the piece; take the number as written'],
   ['↑ ↓ in a number', 'one step; with Shift a tenth, with Alt ten'],
   ['arrows on a transect end', '1 mm; with Shift 0.1 mm, with Alt 10 mm'],
+  ['arrows on the zip', 'the next hole; with Alt ten on; Home and End the first and last'],
   ['arrows on the relief', 'read the next place: 1 mm; with Shift 0.1 mm, with Alt 10 mm'],
   ['arrows on a point or a handle', '1 mm; with Shift 0.1 mm, with Alt 10 mm'],
   ['Delete on a point', 'takes it out'],

@@ -4,6 +4,7 @@ import { RouterLink, useRoute } from 'vue-router'
 import { overruledFor } from '@drumlin/core'
 import { useJob } from '../job/job.js'
 import { ABOUT_THICKNESS } from '../relief/seams.js'
+import { ABOUT_SEAMS } from '../seams/words.js'
 import { WAYPOINTS } from './routes.js'
 
 const props = defineProps<{ jobId: string | undefined }>()
@@ -21,9 +22,10 @@ const open = computed(() => {
   const left = here.value && settled ? job.findings.filter((f) => overruledFor(settled, f) === undefined) : []
   const brief = left.filter((f) => f.code === 'fit').length
   const relief = left.filter((f) => ABOUT_THICKNESS.has(f.code)).length
-  return { brief, relief, draft: left.length - brief }
+  const seams = left.filter((f) => ABOUT_SEAMS.has(f.code)).length
+  return { brief, seams, relief, draft: left.length - brief }
 })
-const said = (name: 'brief' | 'draft' | 'relief'): string =>
+const said = (name: 'brief' | 'draft' | 'seams' | 'relief'): string =>
   open.value[name] === 0
     ? 'settled'
     : `${open.value[name]} ${open.value[name] === 1 ? 'needs' : 'need'} a look`

@@ -8,6 +8,7 @@ export const router = createRouter({
     { path: '/', name: 'shelf', component: ShelfView },
     { path: '/job/:id/brief', name: 'brief', component: () => import('../brief/BriefView.vue'), props: true },
     { path: '/job/:id/draft', name: 'draft', component: () => import('../draft/DraftView.vue'), props: true },
+    { path: '/job/:id/seams', name: 'seams', component: () => import('../seams/SeamsView.vue'), props: true },
     {
       path: '/job/:id/relief',
       name: 'relief',
@@ -41,5 +42,6 @@ export const router = createRouter({
 export const WAYPOINTS = [
   { name: 'brief', label: 'Brief' },
   { name: 'draft', label: 'Draft' },
+  { name: 'seams', label: 'Seams' },
   { name: 'relief', label: 'Relief' },
 ] as const

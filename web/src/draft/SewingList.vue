@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { type Derived, SEWING_SENTENCES, printWeight, sewingOrder } from '@drumlin/core'
+import { type Derived, SEWING_SENTENCES, printWeight, seamPlan } from '@drumlin/core'
 import { useSettings } from '../app/settings.js'
 import SentenceLine from '../sentence/SentenceLine.vue'
 import WorkingBox from '../sentence/WorkingBox.vue'
@@ -9,14 +9,12 @@ import WorkingBox from '../sentence/WorkingBox.vue'
 const props = defineProps<{ derived: Derived; pieceId: string }>()
 const settings = useSettings()
 /** All runs in an order in which each can still be reached. */
-const order = computed(() => {
-  const { order: ready, stuck } = sewingOrder(props.derived.runs, props.derived.works)
-  return [...ready, ...stuck]
-})
-const before = (id: string): readonly string[] => order.value.find((c) => c.run.join.id === id)?.by ?? []
+const order = computed(() => seamPlan(props.derived).rows)
+const before = (id: string): readonly string[] =>
+  order.value.find((r) => r.run.join.id === id)?.coveredBy ?? []
 const runs = computed(() =>
   order.value
-    .map((c) => c.run)
+    .map((r) => r.run)
     .filter((r) =>
       r.join.through.some((id) =>
         props.derived.works[0]?.sheets.some(

@@ -36,7 +36,9 @@ export const useStores = defineStore('stores', () => {
   const own = shallowRef<Stores>()
   const examples = shallowRef<Stores>()
   const all = computed<Stocked>(() =>
-    own.value ? together(own.value, examples.value) : { leathers: [], irons: [], awls: [], threads: [], machines: [] },
+    own.value
+      ? together(own.value, examples.value)
+      : { leathers: [], irons: [], awls: [], threads: [], machines: [] },
   )
   const isExample = (id: string): boolean => examples.value?.leathers.some((l) => l.id === id) ?? false
 

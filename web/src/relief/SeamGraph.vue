@@ -3,11 +3,14 @@ import { computed } from 'vue'
 import { type Run, type SeamProfile, printLength, printWeight, printWeightBare } from '@drumlin/core'
 import { useSettings } from '../app/settings.js'
 
-const props = defineProps<{ seam: SeamProfile; run: Run; wanted: number; reach: number }>()
+const props = withDefaults(
+  defineProps<{ seam: SeamProfile; run: Run; wanted?: number; reach: number; tool?: string }>(),
+  { wanted: undefined, tool: 'the iron' },
+)
 const settings = useSettings()
 const [WIDTH, HEIGHT, FOOT] = [760, 120, 22]
 /** The scale begins at nothing and ends a little above whatever has to be seen. */
-const top = computed(() => Math.max(props.seam.thickest, props.wanted, props.reach) * 1.2)
+const top = computed(() => Math.max(props.seam.thickest, props.wanted ?? 0, props.reach) * 1.2)
 const x = (d: number): number => (d / Math.max(1e-9, props.seam.length)) * WIDTH
 const y = (t: number): number => HEIGHT - (t / top.value) * (HEIGHT - 8)
 const line = computed(() =>
@@ -52,11 +55,15 @@ const label = computed(
       </text>
     </g>
     <line x1="0" :x2="WIDTH" :y1="y(reach)" :y2="y(reach)" class="reach" />
-    <text :x="WIDTH" :y="y(reach) - 4" text-anchor="end" class="quietly">reach of the iron</text>
-    <line x1="0" :x2="WIDTH" :y1="y(wanted)" :y2="y(wanted)" class="wanted" />
-    <text :x="WIDTH + 5" :y="y(wanted) + 4" class="figure want">
-      {{ printWeight(wanted, settings.unit) }}
+    <text :x="WIDTH" :y="y(reach) - 4" text-anchor="end" class="quietly">
+      reach of {{ tool }} {{ printWeight(reach, settings.unit) }}
     </text>
+    <template v-if="wanted !== undefined">
+      <line x1="0" :x2="WIDTH" :y1="y(wanted)" :y2="y(wanted)" class="wanted" />
+      <text :x="WIDTH + 5" :y="y(wanted) + 4" class="figure want">
+        {{ printWeight(wanted, settings.unit) }}
+      </text>
+    </template>
     <path :d="line" class="height" />
     <text :x="x(peak)" :y="y(seam.thickest) - 5" class="figure" text-anchor="middle">
       {{ printWeightBare(seam.thickest, settings.unit) }}

@@ -73,6 +73,11 @@ const options = computed<Option[]>(() => {
       )
     case 'awl':
       return offered(stores.all.awls, (a) => `reaches ${printWeight(a.reach, unit)}`)
+    case 'machine':
+      return offered(
+        stores.all.machines,
+        (m) => `sews ${printWeight(m.reach, unit)}, stitch ${printPitch(m.stitch, unit)}`,
+      )
     case 'thread':
       return offered(stores.all.threads, (t) => `${t.fibre}, ${t.tex} tex`)
     default:
@@ -90,7 +95,9 @@ function chosen(id: string): void {
         ? stores.all.irons
         : field.type === 'awl'
           ? stores.all.awls
-          : stores.all.threads
+          : field.type === 'machine'
+            ? stores.all.machines
+            : stores.all.threads
   const one = shelf.find((s) => s.id === id)
   if (one) set(field.path, one, `${field.label}: ${name}`)
 }

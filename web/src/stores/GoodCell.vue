@@ -1,6 +1,14 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { type Column, type Good, measureSentence, parseWeight, printWeight } from '@drumlin/core'
+import {
+  type Column,
+  type Good,
+  type Thread,
+  measureSentence,
+  parseThreadSize,
+  parseWeight,
+  printWeight,
+} from '@drumlin/core'
 import { useSettings } from '../app/settings.js'
 import MeasureField from '../sentence/MeasureField.vue'
 import NameField from '../sentence/NameField.vue'
@@ -24,10 +32,30 @@ const range = computed(() => {
     : `${printWeight(low, settings.unit).replace(/ \w+$/, '')}–${printWeight(high, settings.unit)}`
 })
 
+/** What stands in a field that is written rather than stepped. */
+const shown = computed(() => {
+  if (props.column.type === 'range') return range.value
+  if (props.column.type === 'thread') return `Tex ${value.value as number}`
+  return props.column.type === 'counts' ? (value.value as number[]).join(', ') : (value.value as string)
+})
+
+/** Numbers of prongs, apart by commas or spaces; nothing where it is the one iron only. */
+function countsOf(text: string): number[] | undefined {
+  const parts = text.split(/[\s,;]+/).filter(Boolean)
+  return parts.every((p) => /^\d{1,2}$/.test(p)) ? parts.map(Number) : undefined
+}
+
 function written(text: string): void {
   error.value = ''
-  if (props.column.type !== 'range') return emit('change', text)
-  const read = parseWeight(text)
+  if (props.column.type === 'counts') {
+    const counts = countsOf(text)
+    if (counts) emit('change', counts)
+    else error.value = `“${text}” was not understood. Write numbers of prongs such as 4, 2.`
+    return
+  }
+  if (props.column.type !== 'range' && props.column.type !== 'thread') return emit('change', text)
+  const read: ReturnType<typeof parseWeight> | ReturnType<typeof parseThreadSize> =
+    props.column.type === 'range' ? parseWeight(text) : parseThreadSize(text, props.good as Thread)
   if (read.ok) emit('change', read.value)
   else error.value = measureSentence(read.error)
 }
@@ -59,7 +87,7 @@ function written(text: string): void {
   <template v-else>
     <NameField
       class="text"
-      :value="column.type === 'range' ? range : (value as string)"
+      :value="shown"
       :label="label"
       :most="80"
       :invalid="error !== ''"

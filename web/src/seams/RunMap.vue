@@ -1,0 +1,147 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { type Derived, type Run, type SeamRow, boxGrown, boxUnion, pathData } from '@drumlin/core'
+
+/** The state of the work a run lies in, with all its runs: where each goes, and the hole that is looked at. */
+const props = defineProps<{
+  derived: Derived
+  rows: readonly SeamRow[]
+  run: Run
+  hole: number | undefined
+}>()
+const emit = defineEmits<{ choose: [id: string] }>()
+
+const work = computed(() => props.derived.works.find((w) => w.layup.id === props.run.join.layup)!)
+const sheets = computed(() => work.value.sheets.filter((s) => s.part === 'whole' && s.sheet.type === 'panel'))
+const box = computed(() => boxGrown(boxUnion(sheets.value.map((s) => s.box)), 7))
+const view = computed(() => {
+  const { left, top, right, bottom } = box.value
+  return `${left} ${top} ${right - left} ${bottom - top}`
+})
+/** mm a pixel takes when the drawing is about 380 px wide and 200 high. */
+const pixel = computed(() => {
+  const { left, top, right, bottom } = box.value
+  return Math.max((right - left) / 380, (bottom - top) / 200)
+})
+const outlines = computed(() =>
+  sheets.value.map((s) => ({ d: pathData(s.placed), through: props.run.join.through.includes(s.sheet.id) })),
+)
+const runs = computed(() =>
+  props.rows
+    .filter((r) => r.run.join.layup === props.run.join.layup)
+    .map((r) => ({
+      id: r.run.join.id,
+      number: r.number,
+      name: r.run.join.name,
+      d: pathData(r.run.path),
+      dots: r.run.holes.map((h) => h.at),
+      chosen: r.run.join.id === props.run.join.id,
+      at: r.run.holes[0]!.at,
+    })),
+)
+const chosen = computed(() => runs.value.find((r) => r.chosen))
+const here = computed(() => (props.hole === undefined ? undefined : props.run.holes[props.hole]?.at))
+</script>
+
+<template>
+  <svg :viewBox="view" class="map" role="group" aria-label="Where the runs go">
+    <path
+      v-for="(o, i) in outlines"
+      :key="i"
+      :d="o.d"
+      class="sheet"
+      :class="{ through: o.through }"
+      :stroke-width="pixel"
+    />
+    <g
+      v-for="r in runs"
+      :key="r.id"
+      class="run"
+      :class="{ chosen: r.chosen }"
+      role="button"
+      tabindex="0"
+      :aria-label="`Run ${r.number}, ${r.name}`"
+      :aria-pressed="r.chosen"
+      @click="emit('choose', r.id)"
+      @keydown.enter="emit('choose', r.id)"
+      @keydown.space.prevent="emit('choose', r.id)"
+    >
+      <path :d="r.d" class="reach" :stroke-width="10 * pixel" />
+      <path
+        :d="r.d"
+        class="line"
+        :stroke-width="(r.chosen ? 2.6 : 1.4) * pixel"
+        :stroke-dasharray="`${3 * pixel} ${2 * pixel}`"
+      />
+    </g>
+    <g v-for="r in runs" :key="`n${r.id}`" class="number" :class="{ chosen: r.chosen }" aria-hidden="true">
+      <circle :cx="r.at.x" :cy="r.at.y" :r="8 * pixel" :stroke-width="pixel" />
+      <text :x="r.at.x" :y="r.at.y + 3.8 * pixel" :font-size="11 * pixel" text-anchor="middle">
+        {{ r.number }}
+      </text>
+    </g>
+    <circle
+      v-if="here && chosen"
+      :cx="here.x"
+      :cy="here.y"
+      :r="7 * pixel"
+      class="here"
+      :stroke-width="2.6 * pixel"
+      data-ring
+    />
+  </svg>
+</template>
+
+<style scoped>
+.map {
+  display: block;
+  width: 100%;
+  height: 210px;
+}
+.sheet {
+  fill: none;
+  stroke: var(--hairline);
+}
+.sheet.through {
+  fill: var(--moss);
+  fill-opacity: 0.07;
+  stroke: var(--quiet);
+}
+.reach {
+  stroke: transparent;
+  fill: none;
+  pointer-events: stroke;
+}
+.run {
+  cursor: pointer;
+}
+.line {
+  fill: none;
+  stroke: var(--ink);
+}
+.chosen .line {
+  stroke: var(--heather);
+}
+.number circle {
+  fill: var(--surface);
+  stroke: var(--ink);
+}
+.number text {
+  fill: var(--ink);
+  font-weight: 650;
+}
+.number {
+  pointer-events: none;
+}
+.number.chosen circle {
+  fill: var(--heather);
+  stroke: var(--heather);
+}
+.number.chosen text {
+  fill: var(--surface);
+}
+.here {
+  fill: none;
+  stroke: var(--rowan);
+}
+</style>

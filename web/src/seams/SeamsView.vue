@@ -1,0 +1,289 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import { useRoute } from 'vue-router'
+import {
+  type Finding,
+  SEAM_SENTENCES,
+  SEWING_SENTENCES,
+  alongRun,
+  overruledFor,
+  printLength,
+  seamPlan,
+  zipFor,
+} from '@drumlin/core'
+import { useSettings } from '../app/settings.js'
+import FindingItem from '../draft/FindingItem.vue'
+import OutputRow from '../draft/OutputRow.vue'
+import { useJob } from '../job/job.js'
+import SeamGraph from '../relief/SeamGraph.vue'
+import SentenceLine from '../sentence/SentenceLine.vue'
+import WorkingBox from '../sentence/WorkingBox.vue'
+import FitPanel from './FitPanel.vue'
+import LineForm from './LineForm.vue'
+import RunActs from './RunActs.vue'
+import RunMap from './RunMap.vue'
+import RunSentence from './RunSentence.vue'
+import RunTable from './RunTable.vue'
+import ThreadPanel from './ThreadPanel.vue'
+import ZipDrawing from './ZipDrawing.vue'
+import { ABOUT_SEAMS, layerWords, pitchWords, sharedWords, strikeWords } from './words.js'
+
+defineProps<{ id: string }>()
+const job = useJob()
+const route = useRoute()
+const settings = useSettings()
+const derived = computed(() => job.derived!)
+const settled = computed(() => job.settled!)
+const plan = computed(() => seamPlan(derived.value))
+const chosen = ref(typeof route.query.run === 'string' ? route.query.run : undefined)
+const hole = ref<number>()
+
+const found = computed(() => job.findings.filter((f) => ABOUT_SEAMS.has(f.code)))
+/** The run that was chosen; else the one of the first finding, or the longest. */
+const row = computed(() => {
+  const { rows } = plan.value
+  const at = (id: string | undefined) => rows.find((r) => r.run.join.id === id)
+  const troubled = found.value.find(
+    (f) => f.run !== undefined && overruledFor(settled.value, f) === undefined,
+  )
+  return (
+    at(chosen.value) ??
+    at(troubled?.run) ??
+    rows.toSorted((a, b) => b.run.holes.length - a.run.holes.length)[0]
+  )
+})
+watch(
+  () => row.value?.run.join.id,
+  () => (hole.value = undefined),
+)
+const zip = computed(() => row.value && zipFor(derived.value, row.value.run))
+const profile = computed(() => {
+  const run = row.value?.run
+  const work = run && derived.value.works.find((w) => w.layup.id === run.join.layup)
+  return work && alongRun(run, work)
+})
+const reach = computed(() => {
+  const run = row.value?.run
+  const { machine } = derived.value.design
+  return run?.ways.holes === 'machine' ? machine.reach : (run?.ways.iron.reach ?? 0)
+})
+const ids = computed(() => {
+  const join = row.value?.run.join
+  return join ? [join.id, ...(join.twin ? [join.twin] : [])] : []
+})
+const own = computed(() => found.value.filter((f) => f.run === undefined || ids.value.includes(f.run)))
+const elsewhere = computed(() =>
+  found.value.filter((f) => !own.value.includes(f) && overruledFor(settled.value, f) === undefined),
+)
+const shared = computed(() => (row.value ? sharedWords(row.value, derived.value.runs) : []))
+const layers = computed(() => (row.value ? layerWords(row.value.run, derived.value) : []))
+
+function choose(id: string): void {
+  chosen.value = id
+}
+/** The hole a finding is about, ringed. */
+function show(finding: Finding): void {
+  if (finding.run === undefined) return
+  chosen.value = finding.run
+  const run = derived.value.runs.find((r) => r.join.id === finding.run)
+  const extra = zip.value?.extra[0]
+  const at = finding.code === 'unequal-holes' && extra ? extra.hole : finding.numbers.hole
+  requestAnimationFrame(() => (hole.value = at ?? Math.floor((run?.holes.length ?? 0) / 2)))
+}
+</script>
+
+<template>
+  <div class="seams">
+    <section class="ground" aria-label="The seams">
+      <p v-if="!row || !zip">
+        Nothing is sewn yet: edges are given to a seam on the Draft, where each edge says what becomes of it.
+      </p>
+      <template v-else>
+        <ZipDrawing v-model:chosen="hole" :zip="zip" :run="row.run" />
+        <div class="middle">
+          <div>
+            <h2>Where it runs</h2>
+            <RunMap :derived="derived" :rows="plan.rows" :run="row.run" :hole="hole" @choose="choose" />
+          </div>
+          <RunTable :plan="plan" :chosen="row.run.join.id" @choose="choose" />
+        </div>
+        <h2>Thickness under the {{ row.run.ways.holes === 'machine' ? 'needle' : 'iron' }}</h2>
+        <SeamGraph
+          v-if="profile"
+          :seam="profile"
+          :run="row.run"
+          :reach="reach"
+          :tool="row.run.ways.holes === 'machine' ? 'the needle' : 'the iron'"
+        />
+      </template>
+    </section>
+    <aside class="side" aria-label="The chosen run">
+      <div v-if="row && zip" class="body">
+        <h1>{{ row.run.join.name }}</h1>
+        <p v-if="zip.back" class="sews">
+          Sews the <strong>{{ zip.front.name }}</strong> to the <strong>{{ zip.back.name }}</strong>,
+          {{ printLength(row.run.length, settings.unit) }} long.
+        </p>
+        <p v-else class="sews">
+          A line on the <strong>{{ zip.front.name }}</strong>,
+          {{ printLength(row.run.length, settings.unit) }} long.
+        </p>
+        <p v-if="zip.ease" class="sews">
+          The {{ zip.ease.longer === 'front' ? zip.front.name : zip.back?.name }} is longer by
+          {{ printLength(zip.ease.by, settings.unit) }} ({{ (100 * zip.ease.share).toFixed(1) }} %; up to
+          {{ (100 * zip.ease.limit).toFixed(1) }} % eases in unseen).
+        </p>
+        <ul v-if="own.length > 0" class="findings" aria-label="Findings">
+          <FindingItem v-for="f in own" :key="f.key" :finding="f" :settled="settled" @show="show" />
+        </ul>
+        <RunSentence :key="row.run.join.id" :derived="derived" :row="row" />
+        <RunActs :derived="derived" :row="row" :rows="plan.rows" :ids="ids" :hole="hole" />
+        <p v-if="elsewhere.length > 0" class="quiet">
+          On other runs:
+          <button
+            v-for="f in elsewhere.slice(0, 4)"
+            :key="f.key"
+            class="plain link"
+            @click="f.run && choose(f.run)"
+          >
+            {{ f.words.run ?? f.code }}
+          </button>
+        </p>
+        <FitPanel :settled="settled" />
+        <WorkingBox :key="row.run.thread.key" :reckoned="row.run.thread" />
+        <WorkingBox :key="row.minutes.key" :reckoned="row.minutes" />
+        <details class="more">
+          <summary>Holes side by side</summary>
+          <table>
+            <thead>
+              <tr>
+                <th scope="col">Side</th>
+                <th scope="col">long</th>
+                <th scope="col">stitches</th>
+                <th scope="col">pitch</th>
+              </tr>
+            </thead>
+            <tbody>
+              <tr v-for="(s, i) in row.run.sides" :key="i">
+                <th scope="row">{{ i + 1 }}</th>
+                <td class="figure">{{ printLength(s.length, settings.unit) }}</td>
+                <td class="figure">{{ Math.round(s.stitches * 10) / 10 }}</td>
+                <td class="figure">
+                  {{ pitchWords([s.pitch], settings.unit)
+                  }}<template v-if="s.last"
+                    >, last {{ s.last.stitches }}: {{ pitchWords([s.last.pitch], settings.unit) }}</template
+                  >
+                </td>
+              </tr>
+            </tbody>
+          </table>
+          <p v-if="row.strikes.length > 0">Punched with {{ strikeWords(row.strikes) }}.</p>
+          <p v-for="s in shared" :key="s">{{ s }}</p>
+          <ul class="list">
+            <li v-for="(l, i) in layers" :key="i">{{ l.holes }} through {{ l.names || 'nothing' }}</li>
+          </ul>
+        </details>
+        <ThreadPanel :derived="derived" :plan="plan" />
+        <LineForm :derived="derived" @added="choose" />
+        <details class="more">
+          <summary>The whole work</summary>
+          <SentenceLine v-for="s in [...SEWING_SENTENCES, ...SEAM_SENTENCES]" :key="s" :sentence="s" />
+        </details>
+      </div>
+      <div v-else class="body">
+        <h1>Seams</h1>
+        <LineForm :derived="derived" @added="choose" />
+      </div>
+      <OutputRow :derived="settled" />
+    </aside>
+  </div>
+</template>
+
+<style scoped>
+.seams {
+  flex: 1;
+  min-height: 0;
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 340px;
+}
+.ground {
+  background: var(--surface);
+  padding: 14px 24px;
+  overflow-y: auto;
+  min-width: 0;
+}
+.middle {
+  display: grid;
+  grid-template-columns: minmax(0, 5fr) minmax(0, 6fr);
+  gap: 20px;
+  margin-top: 6px;
+}
+.side {
+  border-left: 1px solid var(--hairline);
+  background: var(--ground);
+  display: flex;
+  flex-direction: column;
+  min-height: 0;
+}
+.body {
+  flex: 1;
+  padding: 14px 18px;
+  overflow-y: auto;
+}
+h1 {
+  font-size: 20px;
+  margin-bottom: 6px;
+}
+h1::first-letter {
+  text-transform: uppercase;
+}
+h2 {
+  font-size: 13px;
+  margin: 6px 0 2px;
+}
+.sews {
+  margin: 0 0 6px;
+}
+.findings,
+.list {
+  list-style: none;
+  padding: 0;
+  margin: 4px 0 8px;
+}
+.more {
+  border-top: 1px solid var(--hairline);
+  padding: 8px 0;
+}
+.more summary {
+  cursor: pointer;
+  font-weight: 650;
+  min-height: 26px;
+}
+.link {
+  text-decoration: underline;
+  text-underline-offset: 3px;
+  margin-right: 10px;
+  text-align: left;
+}
+table {
+  width: 100%;
+  border-collapse: collapse;
+  font-size: 13px;
+}
+th {
+  text-align: left;
+  font-weight: 400;
+}
+thead th {
+  font-weight: 650;
+}
+td {
+  text-align: right;
+}
+thead th:nth-child(n + 2) {
+  text-align: right;
+}
+tr {
+  border-bottom: 1px solid var(--hairline);
+}
+</style>
