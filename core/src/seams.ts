@@ -1,6 +1,6 @@
 import { type Derived, workOf } from './derive.js'
 import { meanStack } from './formulas/index.js'
-import { pointDistance } from './geometry/index.js'
+import { pathNearest, pointDistance, segmentLength } from './geometry/index.js'
 import type { LaidUp } from './layup/index.js'
 import { sewingMinutes } from './make/index.js'
 import {
@@ -10,6 +10,7 @@ import {
   type Strikes,
   type Supplies,
   type Zip,
+  type ZipMark,
   meetings,
   sewingOrder,
   strikesOf,
@@ -17,6 +18,7 @@ import {
   zipOf,
   zipOfTwo,
 } from './stitch/index.js'
+import { letterOf } from './reckon/index.js'
 import { type Reckoned, reckoner } from './working/index.js'
 
 /** The run along the edge that the drawing ties to the edge of this one. */
@@ -38,12 +40,27 @@ export function tiedRun({ design, runs, works }: Derived, run: Run): Run | undef
   return runs.find((other) => other !== run && mates.some((tie) => lies(at(other), tie)))
 }
 
+/** A notch further than this from a run belongs to another edge, mm. */
+const NOTCH_REACH = 8
+
+/** Notches that lie beside a run, lettered as they are on the pieces. */
+function notchesBeside(run: Run, { master }: Derived): ZipMark[] {
+  return master.matches.flatMap((match, i): ZipMark[] => {
+    if (![match.sheetA, match.sheetB].some((id) => run.join.through.includes(id))) return []
+    const near = pathNearest(run.path, match.at)
+    if (near.distance > NOTCH_REACH) return []
+    const before = run.path.segments.slice(0, near.segment).reduce((sum, s) => sum + segmentLength(s), 0)
+    const distance = before + segmentLength(run.path.segments[near.segment]!, near.parameter)
+    return [{ distance, sort: 'notch', label: letterOf(i) }]
+  })
+}
+
 /** Both edges of a run's seam unrolled: of one run through all layers, or of two edges that the drawing ties. */
 export function zipFor(derived: Derived, run: Run): Zip {
   const tied = tiedRun(derived, run)
   return tied
     ? zipOfTwo(run, tied, derived.works)
-    : zipOf(run, workOf(derived.works, run.join.layup), derived.panels)
+    : zipOf(run, workOf(derived.works, run.join.layup), derived.panels, notchesBeside(run, derived))
 }
 
 /** The outermost sheets of a run, and the face that shows: thread ends lie on the other. */

@@ -5,9 +5,12 @@ import {
   barePanel,
   derive,
   figuresOf,
+  fitToIron,
+  freedomsOf,
   kindIds,
   otherWays,
   proposeSkives,
+  seamPlan,
   survey,
   drawnFromPath,
   findingsOf,
@@ -21,14 +24,18 @@ import {
 } from '@drumlin/core'
 import { writePdf } from '@drumlin/core/pdf'
 import { pdfFonts } from '../../cli/src/fonts.js'
+import { holePlaces, teethOf } from '../src/stitch/index.js'
 import {
   type Path,
+  arc,
   closedPath,
   cubic,
   line,
   offsetClosed,
+  openPath,
   overlay,
   overlayRegions,
+  pathLength,
   pathMoved,
   pathPoints,
   point,
@@ -107,6 +114,43 @@ describe('two versions laid over each other', () => {
     () => void intersectD([points], [otherPoints], FillRule.NonZero, 3),
   )
   bench('ours: the largest distance', () => void overlay(panel, other))
+})
+
+/** A bag of five seams round two panels, 300 holes on either side of each: 3,000 in all. */
+const bagSeam = (radius: number): Path =>
+  openPath([
+    line(point(0, 0), point(0, 340)),
+    arc(point(0, 340), point(radius, 340 + radius), point(radius, 340), -Math.PI / 2),
+    line(point(radius, 340 + radius), point(460 - radius, 340 + radius)),
+    arc(point(460 - radius, 340 + radius), point(460, 340), point(460 - radius, 340), -Math.PI / 2),
+    line(point(460, 340), point(460, 0)),
+  ])
+describe('holes of a bag, 3,000 of them', () => {
+  const sides = [40, 42, 44, 46, 48].map((r) => [bagSeam(r), bagSeam(r + 2)] as const)
+  const steps = { pitch: 3.85, corners: 'hole' } as const
+  const lay = () => {
+    const holes = sides.map(([a, b]) => {
+      const [front, back] = [holePlaces(a, steps), holePlaces(b, steps)]
+      return teethOf({ length: pathLength(a), ...front }, { length: pathLength(b), ...back }, steps.pitch)
+    })
+    return holes.reduce((n, h) => n + h.teeth.length, 0)
+  }
+  bench('laid out and matched', () => void lay())
+})
+
+describe('fit to the iron, the fullest bifold, from holes beside steps', () => {
+  const wide = demoWith({ 'params.pockets': 6, 'params.reveal': 11.3 })
+  const allowed = freedomsOf(wide)
+    .filter((f) => f.usual > 0)
+    .map((freedom) => ({ freedom, by: freedom.usual }))
+  bench(
+    'found, or said what clashes',
+    () => void fitToIron(wide.design, { allowed, play: 0.04, clearance: 1 }),
+    {
+      iterations: 5,
+    },
+  )
+  bench('the plan of its seams', () => void seamPlan(wide), { iterations: 8 })
 })
 
 const fonts = await pdfFonts()

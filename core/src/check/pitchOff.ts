@@ -9,13 +9,18 @@ import { isSecondTwin, placeOnSheet } from './places.js'
 const pitchesOf = (side: Side): number[] => [side.pitch, ...(side.last ? [side.last.pitch] : [])]
 
 /** The pitch of a run, or of its other side, that is furthest from the iron's own. */
-function furthest(run: Run): { pitch: number; off: number; side: number } {
+function furthest(run: Run): { pitch: number; off: number; side: number; stitches: number } {
   const sides = [...run.sides, ...(run.other?.sides ?? [])]
   return sides
     .flatMap((side, i) =>
-      pitchesOf(side).map((pitch) => ({ pitch, off: Math.abs(pitch / run.ways.pitch - 1), side: i })),
+      pitchesOf(side).map((pitch) => ({
+        stitches: side.stitches,
+        pitch,
+        off: Math.abs(pitch / run.ways.pitch - 1),
+        side: i,
+      })),
     )
-    .reduce((a, b) => (b.off > a.off ? b : a), { pitch: run.ways.pitch, off: 0, side: 0 })
+    .reduce((a, b) => (b.off > a.off ? b : a), { pitch: run.ways.pitch, off: 0, side: 0, stitches: 0 })
 }
 
 /** A side that comes to no whole number of the iron's steps: the holes have to be drawn in or out further than shows. */
@@ -26,17 +31,17 @@ export const pitchOff: Check = {
     const { play } = derived.design.habits
     return derived.runs.flatMap((run): Finding[] => {
       if (run.ways.holes === 'machine' || isSecondTwin(run.join, told)) return []
-      const { pitch, off, side } = furthest(run)
+      const { pitch, off, side, stitches } = furthest(run)
       if (off <= play + 1e-9) return []
       told.add(run.join.id)
       const within = run.sides[side]
       const hole = run.holes[Math.floor(((within?.from ?? 0) + (within?.to ?? run.holes.length - 1)) / 2)]
-      const few = run.stitches < 1 / (2 * play)
+      const few = stitches < 1 / (2 * play)
       return [
         {
           key: `pitch-off:${run.join.id}`,
           code: 'pitch-off',
-          // A short row has few holes to spread the difference over; that hardly shows.
+          // A short side has few holes to spread the difference over; that hardly shows.
           rank: few ? 'tip' : 'look',
           run: run.join.id,
           places: hole ? placeOnSheet(derived, run.join, run.join.course.sheet, hole.at) : [],
@@ -50,7 +55,7 @@ export const pitchOff: Check = {
     })
   },
   say: ({ numbers, words }, unit) => ({
-    what: `The ${words.run} comes out at ${printPitch(numbers.pitch!, unit)} from hole to hole; the ${words.tool} steps ${printPitch(numbers.iron!, unit)}, and ${decimal(100 * numbers.play!, 0)} % is let pass.`,
+    what: `${printPitch(numbers.pitch!, unit)} from hole to hole on the ${words.run}; the ${words.tool} steps ${printPitch(numbers.iron!, unit)}, and ${decimal(100 * numbers.play!, 0)} % is let pass.`,
     why: 'The prongs can’t fall in the last holes: they are marked with dividers and opened one by one, or the row shows where it was squeezed.',
   }),
   fixes: ({ run }, derived): Fix[] => {

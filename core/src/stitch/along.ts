@@ -19,10 +19,11 @@ const STEP = 0.5
 /** How far one can go from a place in a direction over all of the sheets, up to `most` mm. */
 function reachOver(from: Point, way: Point, sheets: readonly LaidSheet[], most: number): number {
   let far = 0
-  while (far + STEP <= most) {
-    const next = pointAdd(from, pointScale(way, far + STEP))
-    if (!sheets.every((s) => sheetThickness(s, next) > 0)) break
-    far += STEP
+  while (far < most) {
+    const next = Math.min(most, far + STEP)
+    const place = pointAdd(from, pointScale(way, next))
+    if (!sheets.every((s) => sheetThickness(s, place) > 0)) break
+    far = next
   }
   return far
 }

@@ -72,16 +72,17 @@ function inCircle(start: Covered, among: readonly Covered[]): boolean {
   return false
 }
 
+/** Each run in the order they stand, but first whatever it would cover. */
 export function sewingOrder(runs: readonly Run[], works: readonly LaidUp[]): SewingOrder {
-  let left = coverings(runs, works)
-  const stuck = left.filter((c) => inCircle(c, left))
-  left = left.filter((c) => !stuck.includes(c))
+  const all = coverings(runs, works)
+  const stuck = all.filter((c) => inCircle(c, all))
+  const ready = all.filter((c) => !stuck.includes(c))
   const order: Covered[] = []
-  while (left.length > 0) {
-    const waits = new Set(left.flatMap((c) => c.before))
-    const next = left.find((c) => !waits.has(c.run.join.id))!
-    order.push(next)
-    left = left.filter((c) => c !== next)
+  const take = (one: Covered): void => {
+    if (order.includes(one)) return
+    for (const first of ready) if (first.before.includes(one.run.join.id)) take(first)
+    order.push(one)
   }
+  ready.forEach(take)
   return { order, stuck }
 }

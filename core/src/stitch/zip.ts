@@ -11,7 +11,7 @@ import { teethOf, type Tooth } from './teeth.js'
 /** A place named on an unrolled edge. */
 export interface ZipMark {
   readonly distance: number
-  readonly sort: 'start' | 'end' | 'corner' | 'step' | 'thread'
+  readonly sort: 'start' | 'end' | 'corner' | 'step' | 'notch' | 'thread'
   readonly label: string
 }
 
@@ -78,7 +78,7 @@ function namedSheet(id: string, work: LaidUp): Pick<ZipSide, 'sheet' | 'name' | 
   return { sheet: id, name: laid?.sheet.name ?? id, swatch: laid?.work?.stock?.swatch ?? '#ffffff' }
 }
 
-function frontOf(run: Run, work: LaidUp): ZipSide {
+function frontOf(run: Run, work: LaidUp, notches: readonly ZipMark[]): ZipSide {
   return {
     ...namedSheet(run.join.course.sheet, work),
     length: run.length,
@@ -88,6 +88,7 @@ function frontOf(run: Run, work: LaidUp): ZipSide {
       ...endMarks(run.length),
       ...cornerMarks(run.sides, run.holes),
       ...curveMarks(run.path),
+      ...notches,
       ...run.steps
         .filter((s) => s.open)
         .map((s): ZipMark => ({ distance: s.distance, sort: 'step', label: s.name })),
@@ -124,7 +125,9 @@ function backOf(run: Run, work: LaidUp, panels: readonly Panel[]): ZipSide | und
       length,
       holes,
       sides,
-      marks: [...endMarks(length), ...cornerMarks(sides, holes), ...curveMarks(run.other.path)].toSorted(byDistance),
+      marks: [...endMarks(length), ...cornerMarks(sides, holes), ...curveMarks(run.other.path)].toSorted(
+        byDistance,
+      ),
     }
   }
   const mate = mateOf(run, work, panels)
@@ -140,11 +143,14 @@ function backOf(run: Run, work: LaidUp, panels: readonly Panel[]): ZipSide | und
   }
 }
 
+/** Marks a place can be told by. */
+const names = ({ sort }: ZipMark): boolean => sort !== 'thread' && sort !== 'notch'
+
 /** The marks a place lies between. */
 function between(side: ZipSide, hole: number): readonly [string, string] {
   const { distance } = side.holes[hole]!
-  const before = side.marks.findLast((m) => m.sort !== 'thread' && m.distance <= distance)
-  const after = side.marks.find((m) => m.sort !== 'thread' && m.distance > distance)
+  const before = side.marks.findLast((m) => names(m) && m.distance <= distance)
+  const after = side.marks.find((m) => names(m) && m.distance > distance)
   return [before?.label ?? 'start', after?.label ?? 'end']
 }
 
@@ -179,17 +185,17 @@ function zipped(run: Run, front: ZipSide, back: ZipSide | undefined): Zip {
 }
 
 /** A run with both its edges unrolled, hole against hole. */
-export const zipOf = (run: Run, work: LaidUp, panels: readonly Panel[]): Zip =>
-  zipped(run, frontOf(run, work), backOf(run, work, panels))
+export const zipOf = (
+  run: Run,
+  work: LaidUp,
+  panels: readonly Panel[],
+  notches: readonly ZipMark[] = [],
+): Zip => zipped(run, frontOf(run, work, notches), backOf(run, work, panels))
 
 /** Two runs along edges that belong together, of panels that lie apart: the second walked whichever way fits the first. */
 export function zipOfTwo(first: Run, second: Run, works: readonly LaidUp[]): Zip {
   const work = (run: Run): LaidUp => works.find((w) => w.layup.id === run.join.layup)!
-  const front = frontOf(first, work(first))
-  const back = frontOf(second, work(second))
+  const front = frontOf(first, work(first), [])
+  const back = frontOf(second, work(second), [])
   return zipped(first, front, { ...back, marks: back.marks.filter((m) => m.sort !== 'thread') })
 }
-
-/** The place of the work a tooth of the zip belongs to. */
-export const toothPlace = (zip: Zip, on: 'front' | 'back', hole: number) =>
-  (on === 'front' ? zip.front : zip.back)?.holes[hole]?.at

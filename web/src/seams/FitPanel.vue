@@ -9,6 +9,7 @@ import {
   derive,
   freedomsOf,
   printLength,
+  trimmed,
 } from '@drumlin/core'
 import { useSettings } from '../app/settings.js'
 import { useJob } from '../job/job.js'
@@ -51,7 +52,9 @@ function take(): void {
   if (fitted.value?.edit) job.edit(fitted.value.edit)
 }
 
-const print = (mm: number): string => printLength(mm, settings.unit)
+/** A knife keeps less than a tenth of a millimetre, so hundredths are shown. */
+const print = (mm: number): string =>
+  settings.unit === 'mm' ? `${trimmed(mm, 2)} mm` : printLength(mm, settings.unit)
 const percent = (share: number): string => `${Math.round(share * 1000) / 10} %`
 const WISH_WORDS: Readonly<Record<Wish, string>> = {
   pitch: 'pitches near the iron’s own',

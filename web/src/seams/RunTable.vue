@@ -75,7 +75,7 @@ const metres = (mm: number): string => (mm / 1000).toFixed(2)
 
 <style scoped>
 .scroll {
-  max-height: 250px;
+  max-height: 286px;
   overflow-y: auto;
 }
 table {
