@@ -68,7 +68,7 @@ function panelChanges(before: DrawnPanel, now: DrawnPanel, unit: LengthUnit): De
       ? []
       : [{ label: `${label}, ${edge.name}`, before: sayFate(old.fate, unit), now: sayFate(edge.fate, unit) }]
   })
-  const rest = (['name', 'role', 'count', 'flipped', 'grain', 'split', 'block'] as const).flatMap(
+  const rest = (['name', 'role', 'count', 'flipped', 'grain', 'pull', 'split', 'block'] as const).flatMap(
     (key): DecisionChange[] =>
       before[key] === now[key]
         ? []

@@ -1,8 +1,21 @@
-import { setField } from '../design/index.js'
+import { type Design, removeLine, setField, wishRuns } from '../design/index.js'
 import { boxCentre, pathBox } from '../geometry/index.js'
 import { fieldsOf } from '../kinds/index.js'
 import { printLength } from '../measure/index.js'
-import type { Check } from './finding.js'
+import type { Check, Fix } from './finding.js'
+
+/** Ends the maker moved so far in that nothing is left between them. */
+function startedWhereItWas(design: Design, run: string): Fix[] {
+  const wish = Object.hasOwn(design.sewing.runs, run) ? design.sewing.runs[run]! : {}
+  return wish.startBy === undefined && wish.endBy === undefined
+    ? []
+    : [
+        {
+          label: 'Start and end it where it was',
+          edit: wishRuns('start and end it where it was', [run], { startBy: undefined, endBy: undefined }),
+        },
+      ]
+}
 
 /** A join whose stitch line has no room on its panels. */
 export const noRoom: Check = {
@@ -30,8 +43,12 @@ export const noRoom: Check = {
     why: 'Its line would be shorter than nothing: the margins meet. A smaller margin or a larger panel makes room.',
   }),
   // Whichever setting was moved from its usual value may be what takes the room; those that are not are left out.
-  fixes: (_, { kind, design }, _tryOut, unit) =>
-    fieldsOf(kind).flatMap((field) => {
+  fixes: ({ run }, { kind, design, master }, _tryOut, unit) => [
+    ...(master.joins.some((j) => j.id === run && j.decor)
+      ? [{ label: 'Take the line away', edit: removeLine(design, run!) }]
+      : []),
+    ...startedWhereItWas(design, run!),
+    ...fieldsOf(kind).flatMap((field) => {
       const [section, key] = field.path
       const usual = section === 'params' ? (kind.defaults as Record<string, unknown>)[key!] : undefined
       if (field.type !== 'length' || typeof usual !== 'number' || design.params[key!] === usual) return []
@@ -40,4 +57,5 @@ export const noRoom: Check = {
         { label: words.charAt(0).toUpperCase() + words.slice(1), edit: setField(words, field.path, usual) },
       ]
     }),
+  ],
 }

@@ -16,7 +16,7 @@ export const DESIGN_FORMAT = 'drumlin.design'
 /** The version this code writes. Older ones are brought up to it by `versions.ts`. */
 export const DESIGN_VERSION = 5
 
-/** What version 4 did not ask, with what it reckoned with (J); docs/formulas.md §17 and §18. */
+/** What version 4 did not ask, with what it reckoned with (J); docs/formulas.md §17 and §19. */
 const SINCE_5 = { play: 0.04, evenOver: 5, holeSeconds: 1.5, stitchSeconds: 9, runMinutes: 2 } as const
 
 /** The workshop's own ways; lengths in mm. */

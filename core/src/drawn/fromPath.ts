@@ -185,5 +185,6 @@ export function takenOver(panel: Panel, thickness: number): DrawnPanel {
     folds: foldsFrom(panel),
     skives: skivesFrom(panel, thickness),
     grain: panel.grain,
+    ...(panel.pull === undefined ? {} : { pull: panel.pull }),
   }
 }

@@ -137,6 +137,7 @@ export function makeDrawn(drawn: DrawnPanel, leathers: Leathers, reckon: Reckon)
     ),
     bands: bandsOf(drawn, own.thickness, folds, opened),
     grain: drawn.grain,
+    ...(drawn.pull === undefined ? {} : { pull: drawn.pull }),
     notes: drawn.split === null ? [] : [`split to ${own.thickness} mm`],
     core,
     letIns: opened.letIns,

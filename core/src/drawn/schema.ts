@@ -150,6 +150,8 @@ export const drawnPanelSchema = z.strictObject({
   layers: z.array(layerSchema).max(20),
   marks: z.array(markSchema).max(300),
   grain: angle,
+  /** Which way it is pulled when the thing is used, as a strap or a handle is; left out where it is not. */
+  pull: angle.optional(),
   split: mm(0.2, 8).nullable(),
   block: mm(0, 60),
   /** Where it lies in the work, and whether its grain side is up there. */

@@ -1,4 +1,4 @@
-import { lockstitch, proudLoop, saddleStitchThread } from '../formulas/index.js'
+import { bobbinHolds, lockstitch, proudLoop, saddleStitchThread } from '../formulas/index.js'
 import { OUNCE, pitchOfNumber, pitchOfSpi, threadDiameter } from '../measure/index.js'
 import { type Entry, type Values, answer, count, entry, mm, number, share, thin } from './entry.js'
 import { board, evenHoles, rounds, strip } from './sketches.js'
@@ -126,5 +126,39 @@ export const SEWING: readonly Entry[] = [
       ),
     ],
     (v) => evenHoles(v.stitches! * v.pitch!, v.stitches!),
+  ),
+  entry(
+    'thread-systems',
+    '§1',
+    'Thread by other systems',
+    'what the same thread is called elsewhere',
+    { tex: { ...number('tex, g/km', 135), least: 5, most: 3000 } },
+    [
+      answer('denier', '9 × {tex}', (v) => 9 * v.tex!, 'share'),
+      answer('ticket', '3000 / {tex}', (v) => 3000 / v.tex!, 'share'),
+      answer('cotton ticket', '1771.6 / {tex}', (v) => 1771.6 / v.tex!, 'share'),
+      answer('Nm', '1000 / {tex}', (v) => 1000 / v.tex!, 'share'),
+      answer('lea of three plies', '3 × 1653.5 / {tex}', (v) => (3 * 1653.5) / v.tex!, 'share'),
+    ],
+    (v) => rounds(threadDiameter(v.tex!, 1.38, 0.65)),
+  ),
+  entry(
+    'bobbin',
+    '§19',
+    'Thread on a bobbin',
+    'how far a full one goes',
+    {
+      across: mm('across the winding', 24),
+      core: { ...mm('across the core', 8), least: 0.5 },
+      wide: mm('between the flanges', 10),
+      fill: { ...share('share filled', 0.7), least: 0.1 },
+      thread: { ...thin('thread', 0.35), least: 0.05 },
+    },
+    [
+      answer('thread', '({across}² − {core}²) × {wide} × {fill} / {thread}²', (v) =>
+        v.across! > v.core! ? 1000 * bobbinHolds(v.across!, v.core!, v.wide!, v.thread!, v.fill!) : 0,
+      ),
+    ],
+    (v) => rounds(v.thread!),
   ),
 ]

@@ -1,12 +1,9 @@
 export {
   type Decor,
   type Ease,
-  EASES,
-  HOLE_SCHOOLS,
   type HoleSchool,
   PLAIN_SEWING,
   type RunWish,
-  STEPPINGS,
   type Sewing,
   type Stepping,
   sewingSchema,

@@ -2,15 +2,15 @@ import { z } from 'zod'
 import { ironSchema } from '../stores/index.js'
 
 /** How holes are made: through all layers at once, each side on its own and mirrored, or by the machine's needle. */
-export const HOLE_SCHOOLS = ['through', 'apart', 'machine'] as const
+const HOLE_SCHOOLS = ['through', 'apart', 'machine'] as const
 export type HoleSchool = (typeof HOLE_SCHOOLS)[number]
 
 /** How a pitch is brought to a whole number: spread over the side, or the iron's own up to the last few stitches. */
-export const STEPPINGS = ['evened', 'stepped'] as const
+const STEPPINGS = ['evened', 'stepped'] as const
 export type Stepping = (typeof STEPPINGS)[number]
 
 /** Where the longer of two edges is eased in. */
-export const EASES = ['spread', 'corners'] as const
+const EASES = ['spread', 'corners'] as const
 export type Ease = (typeof EASES)[number]
 
 const ends = (most: number) =>

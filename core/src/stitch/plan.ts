@@ -168,7 +168,7 @@ function parted(whole: Planned, all: SewingWays): Planned[] {
 }
 
 /** The hole of a run nearest to a distance along it, by its number. */
-export function nearestHole(holes: readonly HolePlace[], distance: number): number {
+function nearestHole(holes: readonly HolePlace[], distance: number): number {
   let best = 0
   for (let i = 1; i < holes.length; i += 1)
     if (Math.abs(holes[i]!.distance - distance) < Math.abs(holes[best]!.distance - distance)) best = i

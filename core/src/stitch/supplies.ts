@@ -3,7 +3,7 @@ import { type Machine, type Thread, diameterOf } from '../stores/index.js'
 import { type Reckon, type Reckoned, given } from '../working/index.js'
 import type { Run } from './run.js'
 
-/** Share of a bobbin's room that thread fills when it is wound evenly (J); docs/formulas.md §18. */
+/** Share of a bobbin's room that thread fills when it is wound evenly (J); docs/formulas.md §19. */
 const FILL = 0.7
 
 /** Where a bobbin runs out while a run is sewn. */
@@ -46,7 +46,7 @@ export function suppliesOf(runs: readonly Run[], thread: Thread, machine: Machin
       key: 'thread.spools',
       label: 'spools',
       formula: '{all} / {spool} on a full spool',
-      source: '§18',
+      source: '§19',
       quantity: 'share',
       measured: true,
     },
@@ -69,7 +69,7 @@ function bobbinsOf(
       key: 'thread.bobbin',
       label: 'thread on a full bobbin',
       formula: '({across}² − {core}²) × {wide} × {fill} / {thread}²',
-      source: '§18',
+      source: '§19',
     },
     {
       across: given('across', machine.bobbinAcross),

@@ -52,6 +52,8 @@ export interface Zip {
 
 /** A pucker of this height a stitch does not show (J), mm; docs/formulas.md §7. */
 const PUCKER = 0.3
+/** Marks nearer than this are one, mm. */
+const SAME_PLACE = 0.6
 /** Edges that differ by less are the same, mm. */
 const SAME_LENGTH = 0.05
 
@@ -88,7 +90,10 @@ function frontOf(run: Run, work: LaidUp, notches: readonly ZipMark[]): ZipSide {
       ...endMarks(run.length),
       ...cornerMarks(run.sides, run.holes),
       ...curveMarks(run.path),
-      ...notches,
+      // Where a piece ends there is often a notch too; its name says more.
+      ...notches.filter(
+        (n) => !run.steps.some((s) => s.open && Math.abs(s.distance - n.distance) < SAME_PLACE),
+      ),
       ...run.steps
         .filter((s) => s.open)
         .map((s): ZipMark => ({ distance: s.distance, sort: 'step', label: s.name })),

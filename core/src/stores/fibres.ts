@@ -2,7 +2,7 @@ import { threadDiameter } from '../measure/index.js'
 import type { Thread } from './schema.js'
 
 /** Density of the fibre in g/cm³; docs/formulas.md §1. */
-export const FIBRE_DENSITY: Readonly<Record<Thread['fibre'], number>> = {
+const FIBRE_DENSITY: Readonly<Record<Thread['fibre'], number>> = {
   linen: 1.5,
   cotton: 1.52,
   polyester: 1.38,

@@ -9,7 +9,7 @@ export {
   currencyOf,
   largestNote,
 } from './contents.js'
-export { FIBRE_DENSITY, diameterOf } from './fibres.js'
+export { diameterOf } from './fibres.js'
 export { type ThreadSizes, parseThreadSize, suitsPitch, threadSizes, needleFor } from './threadSizes.js'
 export { type Learnt, type Lessons, lessonsOf, trialProblem, withLessons } from './trials.js'
 export { leatherOf1, readStoresData } from './versions.js'

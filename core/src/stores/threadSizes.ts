@@ -76,7 +76,7 @@ export function parseThreadSize(text: string, thread: Thread): Parsed<number> {
   return refused('NOT_UNDERSTOOD', text, text.trim(), EXAMPLE)
 }
 
-/** Thread of this share of the pitch fills its stitch without crowding the next (J); docs/formulas.md §18. */
+/** Thread of this share of the pitch fills its stitch without crowding the next (J); docs/formulas.md §19. */
 const HAND = { least: 0.14, most: 0.25 }
 const BY_MACHINE = { least: 0.07, most: 0.2 }
 
@@ -91,7 +91,7 @@ export function suitsPitch(
   return { least, most, fits: diameter >= least && diameter <= most }
 }
 
-/** Blade of a machine needle over the thread in its groove (J); docs/formulas.md §18. */
+/** Blade of a machine needle over the thread in its groove (J); docs/formulas.md §19. */
 const BLADE = 3
 
 /** A machine needle for a thread: its number is a hundred times its blade in mm, in steps of ten. */

@@ -17,6 +17,20 @@ const SPLITS = [
   { value: 'no', label: 'not split', why: 'used at the thickness it has' },
   { value: 'split', label: 'split to', why: 'the whole piece thinned; cut it as a block first' },
 ]
+const PULLS = [
+  { value: 'none', label: 'not pulled', why: 'nothing hangs on it' },
+  { value: 'down', label: 'pulled up and down', why: 'a strap or handle: no stitch line should go across' },
+  { value: 'across', label: 'pulled from side to side', why: 'a strap or handle lying on its side' },
+]
+const pulled = computed(() => {
+  const { pull } = props.drawn
+  return pull === undefined ? 'none' : Math.abs(Math.sin(pull)) > 0.5 ? 'down' : 'across'
+})
+function setPull(to: string): void {
+  const { pull: _, ...rest } = props.drawn
+  const name = PULLS.find((p) => p.value === to)!.label
+  emit('change', name, to === 'none' ? rest : { ...rest, pull: to === 'down' ? Math.PI / 2 : 0 })
+}
 const HALVES = [
   { value: 'half', label: 'a half, mirrored', why: 'both sides stay alike' },
   { value: 'whole', label: 'whole', why: 'both sides drawn on their own' },
@@ -95,7 +109,8 @@ const unmirror = (): void => emit('change', 'draw it whole', wholeDrawn(props.dr
       label="half or whole"
       :options="HALVES"
       @change="unmirror"
-    /><template v-else>whole</template>.
+    /><template v-else>whole</template>; it is
+    <ChoiceField :value="pulled" label="which way it is pulled" :options="PULLS" @change="setPull" />.
   </p>
 </template>
 

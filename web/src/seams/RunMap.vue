@@ -14,14 +14,22 @@ const emit = defineEmits<{ choose: [id: string] }>()
 const work = computed(() => props.derived.works.find((w) => w.layup.id === props.run.join.layup)!)
 const sheets = computed(() => work.value.sheets.filter((s) => s.part === 'whole' && s.sheet.type === 'panel'))
 const box = computed(() => boxGrown(boxUnion(sheets.value.map((s) => s.box)), 7))
+/** What stands higher than the drawing has room for is laid on its side. */
+const tall = computed(() => box.value.bottom - box.value.top > 1.2 * (box.value.right - box.value.left))
+const lie = computed(() => (tall.value ? 'rotate(-90)' : undefined))
+const lying = (p: { x: number; y: number }): { x: number; y: number } =>
+  tall.value ? { x: p.y, y: -p.x } : p
 const view = computed(() => {
   const { left, top, right, bottom } = box.value
-  return `${left} ${top} ${right - left} ${bottom - top}`
+  return tall.value
+    ? `${top} ${-right} ${bottom - top} ${right - left}`
+    : `${left} ${top} ${right - left} ${bottom - top}`
 })
 /** mm a pixel takes when the drawing is about 380 px wide and 200 high. */
 const pixel = computed(() => {
   const { left, top, right, bottom } = box.value
-  return Math.max((right - left) / 380, (bottom - top) / 200)
+  const [wide, high] = tall.value ? [bottom - top, right - left] : [right - left, bottom - top]
+  return Math.max(wide / 380, high / 200)
 })
 const outlines = computed(() =>
   sheets.value.map((s) => ({ d: pathData(s.placed), through: props.run.join.through.includes(s.sheet.id) })),
@@ -34,13 +42,15 @@ const runs = computed(() =>
       number: r.number,
       name: r.run.join.name,
       d: pathData(r.run.path),
-      dots: r.run.holes.map((h) => h.at),
       chosen: r.run.join.id === props.run.join.id,
-      at: r.run.holes[0]!.at,
+      at: lying(r.run.holes[0]!.at),
     })),
 )
 const chosen = computed(() => runs.value.find((r) => r.chosen))
-const here = computed(() => (props.hole === undefined ? undefined : props.run.holes[props.hole]?.at))
+const here = computed(() => {
+  const hole = props.hole === undefined ? undefined : props.run.holes[props.hole]
+  return hole && lying(hole.at)
+})
 </script>
 
 <template>
@@ -48,6 +58,7 @@ const here = computed(() => (props.hole === undefined ? undefined : props.run.ho
     <path
       v-for="(o, i) in outlines"
       :key="i"
+      :transform="lie"
       :d="o.d"
       class="sheet"
       :class="{ through: o.through }"
@@ -56,6 +67,7 @@ const here = computed(() => (props.hole === undefined ? undefined : props.run.ho
     <g
       v-for="r in runs"
       :key="r.id"
+      :transform="lie"
       class="run"
       :class="{ chosen: r.chosen }"
       role="button"

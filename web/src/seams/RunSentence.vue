@@ -1,21 +1,26 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { type Derived, type Run, type RunWish, type SeamRow, setLengths, wishRuns } from '@drumlin/core'
+import { type Derived, type Run, type RunWish, type SeamRow, wishRuns } from '@drumlin/core'
 import { useJob } from '../job/job.js'
 import { useStores } from '../job/stores.js'
 import ChoiceField from '../sentence/ChoiceField.vue'
 import MeasureField from '../sentence/MeasureField.vue'
+import RunEnds from './RunEnds.vue'
 
-const props = defineProps<{ derived: Derived; row: SeamRow }>()
+const props = defineProps<{
+  derived: Derived
+  row: SeamRow
+  /** The runs that are changed together. */
+  ids: readonly string[]
+}>()
+/** A seam and the one that mirrors it are decided together, unless the maker wants otherwise. */
+const both = defineModel<boolean>('both', { required: true })
 const job = useJob()
 const stores = useStores()
 const refusal = ref('')
-/** A seam and the one that mirrors it are decided together, unless the maker wants otherwise. */
-const both = ref(true)
 const run = computed(() => props.row.run)
 const wish = computed(() => run.value.ways.wish)
 const twin = computed(() => run.value.join.twin)
-const ids = computed(() => [run.value.join.id, ...(both.value && twin.value ? [twin.value] : [])])
 /** Parts of a run, and rows beside one another, share their line and holes: those are said of the whole. */
 const wholeOf = (id: string): string => id.replace(/~2$|\/\d+$/, '')
 const shape = computed(
@@ -25,7 +30,7 @@ const OF_PART: readonly (keyof RunWish)[] = ['back', 'over', 'shows', 'without']
 
 function want(name: string, change: Partial<Record<keyof RunWish, unknown>>, gesture?: string): void {
   const ofPart = Object.keys(change).every((key) => OF_PART.includes(key as keyof RunWish))
-  const owners = ids.value.map(ofPart ? (id) => id.replace(/~2$/, '') : wholeOf)
+  const owners = props.ids.map(ofPart ? (id) => id.replace(/~2$/, '') : wholeOf)
   const refused = job.edit(wishRuns(name, owners, change as Partial<RunWish>), gesture)
   refusal.value = refused ? `${refused.where}: ${refused.why}` : ''
 }
@@ -71,44 +76,8 @@ const setRows = (to: string): void =>
     along: to === 'along' ? true : undefined,
     second: to === 'two' ? Math.round(run.value.ways.pitch * 10) / 10 : undefined,
   })
-const faces = computed(() => {
-  const { above, below } = props.row.faces
-  const same = above === below
-  return [
-    { value: 'above', label: same ? 'the side above' : `the ${above}`, why: 'seen from above as it lies' },
-    { value: 'below', label: same ? 'the side below' : `the ${below}`, why: 'seen from below as it lies' },
-  ]
-})
-const hidden = computed(() => faces.value.find((f) => f.value !== props.row.faces.shows)!.label)
-const back = computed(() => run.value.join.backstitches)
-const over = computed(() => run.value.ways.over)
 const machine = computed(() => run.value.ways.holes === 'machine')
-const layers = computed(() => {
-  const work = props.derived.works.find((w) => w.layup.id === run.value.join.layup)
-  const join = props.derived.master.joins.find((j) => run.value.join.id.startsWith(j.id))
-  return (join?.through ?? run.value.join.through).map((id) => ({
-    id,
-    name: work?.sheets.find((s) => s.sheet.id === id)?.sheet.name ?? id,
-    sewn: run.value.join.through.includes(id),
-  }))
-})
-function setLayer(id: string, sewn: boolean): void {
-  const without = layers.value.filter((l) => (l.id === id ? !sewn : !l.sewn)).map((l) => l.id)
-  want(sewn ? 'sew one layer more' : 'leave one layer out', {
-    without: without.length > 0 ? without : undefined,
-  })
-}
-function setCount(count: number): void {
-  job.edit(
-    setLengths(
-      `sew it in ${count} ${count === 1 ? 'length' : 'lengths'}`,
-      ids.value,
-      count > 1 ? count : undefined,
-    ),
-  )
-}
 const ofRun = (r: Run): string => `the ${r.join.name}`
-defineExpose({ ids })
 </script>
 
 <template>
@@ -170,102 +139,7 @@ defineExpose({ ids })
       further in</template
     >.
   </p>
-  <p class="sentence">
-    Start
-    <MeasureField
-      :value="shape.startBy ?? 0"
-      label="start further in by"
-      sort="fine"
-      :least="-60"
-      :most="600"
-      :step="0.5"
-      @change="(v, g) => want(`start of ${ofRun(run)}`, { startBy: v === 0 ? undefined : v }, g)"
-    />
-    further in, with
-    <MeasureField
-      :value="back.start"
-      :label="machine ? 'back-tacks at the start' : 'backstitches at the start'"
-      sort="count"
-      :least="0"
-      :most="6"
-      :step="1"
-      @change="(v) => want('at the start', { back: { start: v, end: back.end } })"
-    />
-    {{ machine ? 'back-tacks' : 'backstitches'
-    }}<template v-if="!machine"
-      >, over the edge
-      <MeasureField
-        :value="over.start"
-        label="times over the edge at the start"
-        sort="count"
-        :least="0"
-        :most="2"
-        :step="1"
-        @change="(v) => want('over the edge', { over: { start: v, end: over.end } })"
-      />×</template
-    >; end
-    <MeasureField
-      :value="shape.endBy ?? 0"
-      label="end further in by"
-      sort="fine"
-      :least="-60"
-      :most="600"
-      :step="0.5"
-      @change="(v, g) => want(`end of ${ofRun(run)}`, { endBy: v === 0 ? undefined : v }, g)"
-    />
-    further in, with
-    <MeasureField
-      :value="back.end"
-      :label="machine ? 'back-tacks at the end' : 'backstitches at the end'"
-      sort="count"
-      :least="0"
-      :most="6"
-      :step="1"
-      @change="(v) => want('at the end', { back: { start: back.start, end: v } })"
-    /><template v-if="!machine"
-      >, over it
-      <MeasureField
-        :value="over.end"
-        label="times over the edge at the end"
-        sort="count"
-        :least="0"
-        :most="2"
-        :step="1"
-        @change="(v) => want('over the edge', { over: { start: over.start, end: v } })"
-      />×</template
-    >. The side that shows is
-    <ChoiceField
-      :value="row.faces.shows"
-      label="side that shows"
-      :options="faces"
-      @change="(v) => want('side that shows', { shows: v })"
-    />; thread ends lie on {{ hidden }}.
-    <template v-if="!machine"
-      >Sewn in
-      <MeasureField
-        :value="run.lengths"
-        label="lengths of thread"
-        sort="count"
-        :least="1"
-        :most="20"
-        :step="1"
-        @change="setCount"
-      />
-      {{ run.lengths === 1 ? 'length' : 'lengths' }} of thread.</template
-    >
-  </p>
-  <details class="layers">
-    <summary>Through {{ layers.filter((l) => l.sewn).length }} of {{ layers.length }} pieces</summary>
-    <label v-for="l in layers" :key="l.id">
-      <input
-        type="checkbox"
-        :checked="l.sewn"
-        :disabled="l.sewn && layers.filter((o) => o.sewn).length === 1"
-        @change="setLayer(l.id, ($event.target as HTMLInputElement).checked)"
-      />
-      {{ l.name }}
-    </label>
-  </details>
+  <RunEnds :derived="derived" :row="row" :ids="ids" :shape="shape" @want="want" />
   <label v-if="twin" class="both"><input v-model="both" type="checkbox" /> the other side alike</label>
   <p v-if="refusal" role="alert" class="refused">{{ refusal }}</p>
 </template>
@@ -274,13 +148,6 @@ defineExpose({ ids })
 .sentence {
   margin: 0 0 8px;
   line-height: 1.75;
-}
-.layers {
-  margin-bottom: 6px;
-}
-.layers summary {
-  cursor: pointer;
-  min-height: 26px;
 }
 label {
   display: block;

@@ -24,9 +24,10 @@ import RunActs from './RunActs.vue'
 import RunMap from './RunMap.vue'
 import RunSentence from './RunSentence.vue'
 import RunTable from './RunTable.vue'
+import SideHoles from './SideHoles.vue'
 import ThreadPanel from './ThreadPanel.vue'
 import ZipDrawing from './ZipDrawing.vue'
-import { ABOUT_SEAMS, layerWords, pitchWords, sharedWords, strikeWords } from './words.js'
+import { ABOUT_SEAMS } from './words.js'
 
 defineProps<{ id: string }>()
 const job = useJob()
@@ -71,12 +72,13 @@ const ids = computed(() => {
   const join = row.value?.run.join
   return join ? [join.id, ...(join.twin ? [join.twin] : [])] : []
 })
+const both = ref(true)
+/** What is changed together: a run and the one that mirrors it, unless the maker wants otherwise. */
+const together = computed(() => (both.value ? ids.value : ids.value.slice(0, 1)))
 const own = computed(() => found.value.filter((f) => f.run === undefined || ids.value.includes(f.run)))
 const elsewhere = computed(() =>
   found.value.filter((f) => !own.value.includes(f) && overruledFor(settled.value, f) === undefined),
 )
-const shared = computed(() => (row.value ? sharedWords(row.value, derived.value.runs) : []))
-const layers = computed(() => (row.value ? layerWords(row.value.run, derived.value) : []))
 
 function choose(id: string): void {
   chosen.value = id
@@ -136,8 +138,14 @@ function show(finding: Finding): void {
         <ul v-if="own.length > 0" class="findings" aria-label="Findings">
           <FindingItem v-for="f in own" :key="f.key" :finding="f" :settled="settled" @show="show" />
         </ul>
-        <RunSentence :key="row.run.join.id" :derived="derived" :row="row" />
-        <RunActs :derived="derived" :row="row" :rows="plan.rows" :ids="ids" :hole="hole" />
+        <RunSentence
+          :key="row.run.join.id"
+          v-model:both="both"
+          :derived="derived"
+          :row="row"
+          :ids="together"
+        />
+        <RunActs :derived="derived" :row="row" :rows="plan.rows" :ids="together" :hole="hole" />
         <p v-if="elsewhere.length > 0" class="quiet">
           On other runs:
           <button
@@ -152,37 +160,7 @@ function show(finding: Finding): void {
         <FitPanel :settled="settled" />
         <WorkingBox :key="row.run.thread.key" :reckoned="row.run.thread" />
         <WorkingBox :key="row.minutes.key" :reckoned="row.minutes" />
-        <details class="more">
-          <summary>Holes side by side</summary>
-          <table>
-            <thead>
-              <tr>
-                <th scope="col">Side</th>
-                <th scope="col">long</th>
-                <th scope="col">stitches</th>
-                <th scope="col">pitch</th>
-              </tr>
-            </thead>
-            <tbody>
-              <tr v-for="(s, i) in row.run.sides" :key="i">
-                <th scope="row">{{ i + 1 }}</th>
-                <td class="figure">{{ printLength(s.length, settings.unit) }}</td>
-                <td class="figure">{{ Math.round(s.stitches * 10) / 10 }}</td>
-                <td class="figure">
-                  {{ pitchWords([s.pitch], settings.unit)
-                  }}<template v-if="s.last"
-                    >, last {{ s.last.stitches }}: {{ pitchWords([s.last.pitch], settings.unit) }}</template
-                  >
-                </td>
-              </tr>
-            </tbody>
-          </table>
-          <p v-if="row.strikes.length > 0">Punched with {{ strikeWords(row.strikes) }}.</p>
-          <p v-for="s in shared" :key="s">{{ s }}</p>
-          <ul class="list">
-            <li v-for="(l, i) in layers" :key="i">{{ l.holes }} through {{ l.names || 'nothing' }}</li>
-          </ul>
-        </details>
+        <SideHoles :derived="derived" :row="row" />
         <ThreadPanel :derived="derived" :plan="plan" />
         <LineForm :derived="derived" @added="choose" />
         <details class="more">
@@ -244,8 +222,7 @@ h2 {
 .sews {
   margin: 0 0 6px;
 }
-.findings,
-.list {
+.findings {
   list-style: none;
   padding: 0;
   margin: 4px 0 8px;
@@ -264,26 +241,5 @@ h2 {
   text-underline-offset: 3px;
   margin-right: 10px;
   text-align: left;
-}
-table {
-  width: 100%;
-  border-collapse: collapse;
-  font-size: 13px;
-}
-th {
-  text-align: left;
-  font-weight: 400;
-}
-thead th {
-  font-weight: 650;
-}
-td {
-  text-align: right;
-}
-thead th:nth-child(n + 2) {
-  text-align: right;
-}
-tr {
-  border-bottom: 1px solid var(--hairline);
 }
 </style>

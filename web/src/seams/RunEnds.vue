@@ -1,0 +1,181 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { type Derived, type Run, type RunWish, type SeamRow, setLengths } from '@drumlin/core'
+import { useJob } from '../job/job.js'
+import ChoiceField from '../sentence/ChoiceField.vue'
+import MeasureField from '../sentence/MeasureField.vue'
+
+/** Where a run starts and ends and how it is locked there, which side shows, and what it goes through. */
+const props = defineProps<{
+  derived: Derived
+  row: SeamRow
+  ids: readonly string[]
+  /** Wishes that a part shares with its whole. */
+  shape: RunWish
+}>()
+const emit = defineEmits<{
+  want: [name: string, change: Partial<Record<keyof RunWish, unknown>>, gesture?: string]
+}>()
+const want = (name: string, change: Partial<Record<keyof RunWish, unknown>>, gesture?: string): void =>
+  emit('want', name, change, gesture)
+const job = useJob()
+const run = computed(() => props.row.run)
+const faces = computed(() => {
+  const { above, below } = props.row.faces
+  const same = above === below
+  return [
+    { value: 'above', label: same ? 'the side above' : `the ${above}`, why: 'seen from above as it lies' },
+    { value: 'below', label: same ? 'the side below' : `the ${below}`, why: 'seen from below as it lies' },
+  ]
+})
+const hidden = computed(() => faces.value.find((f) => f.value !== props.row.faces.shows)!.label)
+const back = computed(() => run.value.join.backstitches)
+const over = computed(() => run.value.ways.over)
+const backWord = computed(() => {
+  const word = machine.value ? 'back-tack' : 'backstitch'
+  return back.value.start === 1 ? word : machine.value ? `${word}s` : `${word}es`
+})
+const machine = computed(() => run.value.ways.holes === 'machine')
+const layers = computed(() => {
+  const work = props.derived.works.find((w) => w.layup.id === run.value.join.layup)
+  const join = props.derived.master.joins.find((j) => run.value.join.id.startsWith(j.id))
+  return (join?.through ?? run.value.join.through).map((id) => ({
+    id,
+    name: work?.sheets.find((s) => s.sheet.id === id)?.sheet.name ?? id,
+    sewn: run.value.join.through.includes(id),
+  }))
+})
+function setLayer(id: string, sewn: boolean): void {
+  const without = layers.value.filter((l) => (l.id === id ? !sewn : !l.sewn)).map((l) => l.id)
+  want(sewn ? 'sew one layer more' : 'leave one layer out', {
+    without: without.length > 0 ? without : undefined,
+  })
+}
+function setCount(count: number): void {
+  job.edit(
+    setLengths(
+      `sew it in ${count} ${count === 1 ? 'length' : 'lengths'}`,
+      props.ids,
+      count > 1 ? count : undefined,
+    ),
+  )
+}
+const ofRun = (r: Run): string => `the ${r.join.name}`
+</script>
+
+<template>
+  <p class="sentence">
+    Start
+    <MeasureField
+      :value="shape.startBy ?? 0"
+      label="start further in by"
+      sort="fine"
+      :least="-60"
+      :most="600"
+      :step="0.5"
+      @change="(v, g) => want(`start of ${ofRun(run)}`, { startBy: v === 0 ? undefined : v }, g)"
+    />
+    further in, with
+    <MeasureField
+      :value="back.start"
+      :label="machine ? 'back-tacks at the start' : 'backstitches at the start'"
+      sort="count"
+      :least="0"
+      :most="6"
+      :step="1"
+      @change="(v) => want('at the start', { back: { start: v, end: back.end } })"
+    />
+    {{ backWord
+    }}<template v-if="!machine"
+      >, over the edge
+      <MeasureField
+        :value="over.start"
+        label="times over the edge at the start"
+        sort="count"
+        :least="0"
+        :most="2"
+        :step="1"
+        @change="(v) => want('over the edge', { over: { start: v, end: over.end } })"
+      />×</template
+    >; end
+    <MeasureField
+      :value="shape.endBy ?? 0"
+      label="end further in by"
+      sort="fine"
+      :least="-60"
+      :most="600"
+      :step="0.5"
+      @change="(v, g) => want(`end of ${ofRun(run)}`, { endBy: v === 0 ? undefined : v }, g)"
+    />
+    further in, with
+    <MeasureField
+      :value="back.end"
+      :label="machine ? 'back-tacks at the end' : 'backstitches at the end'"
+      sort="count"
+      :least="0"
+      :most="6"
+      :step="1"
+      @change="(v) => want('at the end', { back: { start: back.start, end: v } })"
+    /><template v-if="!machine"
+      >, over it
+      <MeasureField
+        :value="over.end"
+        label="times over the edge at the end"
+        sort="count"
+        :least="0"
+        :most="2"
+        :step="1"
+        @change="(v) => want('over the edge', { over: { start: over.start, end: v } })"
+      />×</template
+    >. The side that shows is
+    <ChoiceField
+      :value="row.faces.shows"
+      label="side that shows"
+      :options="faces"
+      @change="(v) => want('side that shows', { shows: v })"
+    />; thread ends lie on {{ hidden }}.
+    <template v-if="!machine"
+      >Sewn in
+      <MeasureField
+        :value="run.lengths"
+        label="lengths of thread"
+        sort="count"
+        :least="1"
+        :most="20"
+        :step="1"
+        @change="setCount"
+      />
+      {{ run.lengths === 1 ? 'length' : 'lengths' }} of thread.</template
+    >
+  </p>
+  <details class="layers">
+    <summary>Through {{ layers.filter((l) => l.sewn).length }} of {{ layers.length }} pieces</summary>
+    <label v-for="l in layers" :key="l.id">
+      <input
+        type="checkbox"
+        :checked="l.sewn"
+        :disabled="l.sewn && layers.filter((o) => o.sewn).length === 1"
+        @change="setLayer(l.id, ($event.target as HTMLInputElement).checked)"
+      />
+      {{ l.name }}
+    </label>
+  </details>
+</template>
+
+<style scoped>
+.sentence {
+  margin: 0 0 8px;
+  line-height: 1.75;
+}
+.layers {
+  margin-bottom: 6px;
+}
+.layers summary {
+  cursor: pointer;
+  min-height: 26px;
+}
+label {
+  display: block;
+  min-height: 26px;
+}
+</style>

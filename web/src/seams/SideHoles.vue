@@ -1,0 +1,84 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { type Derived, type SeamRow, printLength } from '@drumlin/core'
+import { useSettings } from '../app/settings.js'
+import { layerWords, pitchWords, sharedWords, strikeWords } from './words.js'
+
+/** Stitches and pitch of every side of a run, how it is punched, what it shares, and what it goes through. */
+const props = defineProps<{ derived: Derived; row: SeamRow }>()
+const settings = useSettings()
+const shared = computed(() => sharedWords(props.row, props.derived.runs))
+const layers = computed(() => layerWords(props.row.run, props.derived))
+</script>
+
+<template>
+  <details class="more">
+    <summary>Holes side by side</summary>
+    <table>
+      <thead>
+        <tr>
+          <th scope="col">Side</th>
+          <th scope="col">long</th>
+          <th scope="col">stitches</th>
+          <th scope="col">pitch</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="(s, i) in row.run.sides" :key="i">
+          <th scope="row">{{ i + 1 }}</th>
+          <td class="figure">{{ printLength(s.length, settings.unit) }}</td>
+          <td class="figure">{{ Math.round(s.stitches * 10) / 10 }}</td>
+          <td class="figure">
+            {{ pitchWords([s.pitch], settings.unit)
+            }}<template v-if="s.last"
+              >, last {{ s.last.stitches }}: {{ pitchWords([s.last.pitch], settings.unit) }}</template
+            >
+          </td>
+        </tr>
+      </tbody>
+    </table>
+    <p v-if="row.strikes.length > 0">Punched with {{ strikeWords(row.strikes) }}.</p>
+    <p v-for="s in shared" :key="s">{{ s }}</p>
+    <ul class="list">
+      <li v-for="(l, i) in layers" :key="i">{{ l.holes }} through {{ l.names || 'nothing' }}</li>
+    </ul>
+  </details>
+</template>
+
+<style scoped>
+.more {
+  border-top: 1px solid var(--hairline);
+  padding: 8px 0;
+}
+.more summary {
+  cursor: pointer;
+  font-weight: 650;
+  min-height: 26px;
+}
+.list {
+  list-style: none;
+  padding: 0;
+  margin: 4px 0 8px;
+}
+table {
+  width: 100%;
+  border-collapse: collapse;
+  font-size: 13px;
+}
+th {
+  text-align: left;
+  font-weight: 400;
+}
+thead th {
+  font-weight: 650;
+}
+td {
+  text-align: right;
+}
+thead th:nth-child(n + 2) {
+  text-align: right;
+}
+tr {
+  border-bottom: 1px solid var(--hairline);
+}
+</style>
