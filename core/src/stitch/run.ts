@@ -107,6 +107,10 @@ function stepsOf(path: Path, work: LaidUp, sheets: readonly LaidSheet[]): Step[]
   )
 }
 
+/** What the stitches of a side come to, straight from hole to hole, mm. */
+const stepped = ({ pitch, stitches, last }: Side): number =>
+  last ? pitch * (stitches - last.stitches) + last.pitch * last.stitches : pitch * stitches
+
 const sum = (values: readonly number[]): number => values.reduce((a, b) => a + b, 0)
 
 /** From a hole to the nearest edge of what is sewn, mm: what a loop over the edge has to go round. */
@@ -135,7 +139,7 @@ function threadOf(
     id: join.id,
     name: join.name,
     stitches,
-    pitch: sum(sides.map((s) => s.pitch * s.stitches)) / Math.max(1e-9, counted),
+    pitch: sum(sides.map(stepped)) / Math.max(1e-9, counted),
     stacks: (plan.round ? [...holes, holes[0]!] : holes).map((h) => h.stack),
     backstitches: join.backstitches.start + join.backstitches.end,
     tail: all.habits.tail,

@@ -197,10 +197,43 @@ export const zipOf = (
   notches: readonly ZipMark[] = [],
 ): Zip => zipped(run, frontOf(run, work, notches), backOf(run, work, panels))
 
-/** Two runs along edges that belong together, of panels that lie apart: the second walked whichever way fits the first. */
+/** The same edge walked from its other end. */
+function turnedRound(side: ZipSide): ZipSide {
+  const last = side.holes.length - 1
+  const from = (distance: number): number => side.length - distance
+  return {
+    ...side,
+    holes: side.holes
+      .toReversed()
+      .map((h) => ({ ...h, distance: from(h.distance), angle: h.angle + Math.PI })),
+    sides: side.sides
+      .toReversed()
+      .map((s) => ({ ...s, from: last - Math.min(s.to, last), to: last - s.from })),
+    marks: side.marks
+      .map((m): ZipMark => {
+        const sort = m.sort === 'start' ? 'end' : m.sort === 'end' ? 'start' : m.sort
+        return {
+          ...m,
+          sort,
+          label: sort === 'start' || sort === 'end' ? sort : m.label,
+          distance: from(m.distance),
+        }
+      })
+      .toSorted(byDistance),
+  }
+}
+
+const off = (zip: Zip): number => zip.teeth.reduce((sum, t) => sum + Math.abs(t.off), 0)
+
+/**
+ * Two runs along edges that belong together, of panels that lie apart. Which ends meet is not drawn: the second is walked
+ * the way in which its holes and corners fall nearer to those of the first.
+ */
 export function zipOfTwo(first: Run, second: Run, works: readonly LaidUp[]): Zip {
   const work = (run: Run): LaidUp => works.find((w) => w.layup.id === run.join.layup)!
   const front = frontOf(first, work(first), [])
-  const back = frontOf(second, work(second), [])
-  return zipped(first, front, { ...back, marks: back.marks.filter((m) => m.sort !== 'thread') })
+  const whole = frontOf(second, work(second), [])
+  const back = { ...whole, marks: whole.marks.filter((m) => m.sort !== 'thread') }
+  const [as, turned] = [zipped(first, front, back), zipped(first, front, turnedRound(back))]
+  return off(turned) < off(as) - 1e-6 ? turned : as
 }
