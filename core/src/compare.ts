@@ -77,6 +77,7 @@ function said(value: unknown, field: Field | undefined, unit: LengthUnit, thickn
       ? (field.choices.find((c) => c.value === value)?.label ?? String(value))
       : String(value)
   if (thickness) return printWeight(value, unit)
+  if (field?.type === 'percent') return `${trimmed(100 * value, 2).replace(/\.0$/, '')} %`
   return field?.type === 'count' || field?.type === 'share'
     ? trimmed(value, 3).replace(/\.0$/, '')
     : printLength(value, unit)

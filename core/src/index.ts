@@ -208,7 +208,7 @@ export {
 } from './relief/index.js'
 export { type Arrangement, type Piece, arrangeInRows } from './reckon/index.js'
 export { type Meeting, type Run, type Strikes, type Zip, type ZipSide } from './stitch/index.js'
-export { type SeamPlan, type SeamRow, mergesFor, seamPlan, zipFor } from './seams.js'
+export { type SeamPlan, type SeamRow, mergesFor, seamOrder, seamPlan, zipFor } from './seams.js'
 export { type Decor, type Ease, type HoleSchool, type RunWish } from './sewing/index.js'
 export {
   type Awl,

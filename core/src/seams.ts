@@ -120,13 +120,21 @@ export interface SeamPlan {
   readonly holes: number
 }
 
+/** All runs in an order in which each can still be reached, with what covers each afterwards. */
+export function seamOrder({
+  runs,
+  works,
+}: Derived): readonly { readonly run: Run; readonly by: readonly string[] }[] {
+  const { order, stuck } = sewingOrder(runs, works)
+  return [...order, ...stuck]
+}
+
 /** The sewing of the whole work as a plan. */
 export function seamPlan(derived: Derived): SeamPlan {
   const { runs, works, design } = derived
-  const { order, stuck } = sewingOrder(runs, works)
   const reckon = reckoner(design.overrides)
   const met = meetings(runs)
-  const rows = [...order, ...stuck].map(({ run, by }, i): SeamRow => {
+  const rows = seamOrder(derived).map(({ run, by }, i): SeamRow => {
     const tied = tiedRun(derived, run)
     return {
       run,

@@ -5,6 +5,7 @@ import { lengthsOf } from '../src/fit/wishes.js'
 import { flattened, missedBy } from '../src/fit/model.js'
 import { trueMisses } from '../src/fit/index.js'
 import { demo, demoWith, withValues } from './support/designs.js'
+import { drawingOf, panelOf, withFate } from './support/drawing.js'
 
 const allowing = (design: Design, by: Record<string, number>) =>
   freedomsOf(derive(design)).flatMap((freedom) =>
@@ -98,5 +99,24 @@ describe('fitting to the iron', () => {
         expect(out.pitch).toBeCloseTo(sum('pitch'), 6)
         expect(out.steps).toBeCloseTo(sum('steps'), 6)
       }
+  })
+  test('edges tied by the drawing come to as many holes when an end of one may move', () => {
+    const sewn = { type: 'sewn' as const, margin: 3, finish: 'left' as const }
+    const panel = (id: string, width: number, edge: string) =>
+      withFate(panelOf('rectangle', { width, height: 60 }, { id, name: id }), sewn, edge)
+    const [first, second] = [
+      { panel: 'first', edge: 'top' },
+      { panel: 'second', edge: 'foot' },
+    ]
+    const ties = [{ id: 'tie', type: 'equal', when: 'warn', first, second }]
+    const design = withValues(drawingOf([panel('first', 90, 'top'), panel('second', 96, 'foot')]), { ties })
+    const runs = (d: Design) => derive(d).runs.map((r) => r.holes.length)
+    expect(new Set(runs(design)).size).toBe(2)
+    const end = freedomsOf(derive(design)).find((f) => f.sort === 'end' && f.id.includes('second'))!
+    const fitted = fitToIron(design, { allowed: [{ freedom: end, by: 6 }], play: 0.04, clearance: 1 })
+    expect(fitted.left).toEqual([])
+    const edited = applyEdit(design, fitted.edit!)
+    if (!edited.ok) throw new Error(edited.why)
+    expect(new Set(runs(edited.design)).size).toBe(1)
   })
 })

@@ -1,6 +1,6 @@
 import { setSchool, wishRuns } from '../design/index.js'
 import { decimal } from '../measure/index.js'
-import { zipFor } from '../seams.js'
+import { tiedRun, zipFor } from '../seams.js'
 import type { Check, Finding, Fix } from './finding.js'
 import { isSecondTwin, placeOnSheet } from './places.js'
 
@@ -11,6 +11,8 @@ export const unequalHoles: Check = {
     const told = new Set<string>()
     return derived.runs.flatMap((run): Finding[] => {
       if (isSecondTwin(run.join, told) || told.has(run.join.id)) return []
+      // Holes that go through all layers meet of themselves.
+      if (!run.other && !tiedRun(derived, run)) return []
       const zip = zipFor(derived, run)
       if (!zip.back || zip.extra.length === 0) return []
       told.add(run.join.id)

@@ -8,7 +8,7 @@ import { roundTo } from '../measure/index.js'
 export interface Freedom {
   readonly id: string
   readonly label: string
-  readonly sort: 'setting' | 'size' | 'start'
+  readonly sort: 'setting' | 'size' | 'start' | 'end'
   /** Where it stands in the design; runs that mirror each other are moved alike. */
   readonly paths: readonly (readonly string[])[]
   readonly now: number
@@ -21,30 +21,31 @@ export interface Freedom {
 const valueAt = (design: Design, path: readonly string[]): unknown =>
   path.reduce<unknown>((inner, key) => (inner as Record<string, unknown> | undefined)?.[key], design)
 
-/** Starts of runs that cross open steps: half a stitch either way puts the holes elsewhere between them. */
-function starts({ runs, design }: Derived): Freedom[] {
+/** Starts and ends of runs. Where open steps are crossed, half a stitch at the start puts the holes elsewhere between them. */
+function ends({ runs, design }: Derived): Freedom[] {
   return runs
     .filter(
-      (run, i) => run.steps.some((s) => s.open) && !runs.slice(0, i).some((r) => r.join.id === run.join.twin),
+      (run, i) =>
+        !/~2$|\/\d+$/.test(run.join.id) && !runs.slice(0, i).some((r) => r.join.id === run.join.twin),
     )
-    .map((run) => ({
-      id: `start ${run.join.id}`,
-      label: `start of the ${run.join.twin ? (run.join.pairName ?? run.join.name) : run.join.name}`,
-      sort: 'start',
-      paths: [run.join.id, ...(run.join.twin ? [run.join.twin] : [])].map((id) => [
-        'sewing',
-        'runs',
-        id,
-        'startBy',
-      ]),
-      now: wishOf(design.sewing, run.join.id).startBy ?? 0,
-      least: -60,
-      most: 600,
-      usual: Math.round(run.ways.pitch * 5) / 10,
-    }))
+    .flatMap((run) => {
+      const [{ startBy = 0, endBy = 0 }, { join }] = [wishOf(design.sewing, run.join.id), run]
+      const one = (sort: 'start' | 'end', now: number, usual: number): Freedom => ({
+        id: `${sort} ${join.id}`,
+        label: `${sort} of the ${join.twin ? (join.pairName ?? join.name) : join.name}`,
+        sort,
+        paths: [join.id, ...(join.twin ? [join.twin] : [])].map((id) => ['sewing', 'runs', id, `${sort}By`]),
+        now,
+        least: -60,
+        most: 600,
+        usual,
+      })
+      const steps = run.steps.some((s) => s.open)
+      return [one('start', startBy, steps ? Math.round(run.ways.pitch * 5) / 10 : 0), one('end', endBy, 0)]
+    })
 }
 
-/** All that can be moved: settings that are lengths, starts of runs, then computed sizes of the panels. */
+/** All that can be moved: settings that are lengths, starts and ends of runs, then computed sizes of the panels. */
 export function freedomsOf(derived: Derived): Freedom[] {
   const { design, kind, master } = derived
   const settings = fieldsOf(kind).flatMap((field): Freedom[] => {
@@ -81,7 +82,7 @@ export function freedomsOf(derived: Derived): Freedom[] {
       },
     ]
   })
-  return [...settings, ...starts(derived), ...sizes]
+  return [...settings, ...ends(derived), ...sizes]
 }
 
 /** Numbers a knife keeps, mm. */

@@ -48,7 +48,7 @@ export function reduced(model: Model): { moving: Model; still: Model } {
   for (const run of model.runs) {
     const at = from
     from += widthOf(run)
-    const twin = kept.find((k) => k.run.run === run.twin)
+    const twin = kept.find((k) => run.alike.includes(k.run.run))
     const rows = [model.base, ...model.slopes]
     if (
       twin &&
@@ -62,8 +62,10 @@ export function reduced(model: Model): { moving: Model; still: Model } {
       moves: model.slopes.some((s) => part(s, at, run).some((v) => Math.abs(v) > 1e-9)),
     })
   }
+  // A run that stays is still compared with one that moves.
+  const moving = new Set(kept.filter((k) => k.moves).flatMap((k) => [k.run.run, ...k.run.alike]))
   const of = (moves: boolean): Model => {
-    const chosen = kept.filter((k) => k.moves === moves)
+    const chosen = kept.filter((k) => moving.has(k.run.run) === moves)
     const gather = (row: Float64Array): Float64Array =>
       Float64Array.from(chosen.flatMap((k) => [...part(row, k.from, k.run)]))
     return {
@@ -121,8 +123,10 @@ export function missedBy(
       i += run.other.length
     }
     counts.push(stitches)
-    const twin = run.twin === undefined ? -1 : runs.findIndex((other) => other.run === run.twin)
-    if (twin >= 0 && twin < r) out.counts += 2 * Math.abs(stitches - counts[twin]!)
+    for (const id of run.alike) {
+      const other = runs.findIndex((o) => o.run === id)
+      if (other >= 0 && other < r) out.counts += 2 * Math.abs(stitches - counts[other]!)
+    }
   }
 }
 

@@ -1,4 +1,5 @@
 import type { Derived } from '../derive.js'
+import { tiedRun } from '../seams.js'
 import type { Run, Side } from '../stitch/index.js'
 
 /** What has to hold: pitches near the iron's own, no hole near a step, as many holes on edges that meet. */
@@ -26,7 +27,8 @@ export interface RunLengths {
   readonly sides: readonly SideLengths[]
   readonly steps: readonly { readonly name: string; readonly distance: number }[]
   readonly other: readonly SideLengths[]
-  readonly twin: string | undefined
+  /** Runs that must have as many holes: the one that mirrors it, and the one along the edge tied to its own. */
+  readonly alike: readonly string[]
 }
 
 /** How far something misses what is asked, in shares of it: 0 where it holds. */
@@ -44,9 +46,16 @@ const lengthsOfSide = (side: Side, last: number): SideLengths => ({
   phases: side.to <= last ? Math.max(0, phasesOf(side)) : 0,
 })
 
+/** Runs that must have as many holes as this one, of those that are there. */
+function alikeRuns(derived: Derived, run: Run): Run[] {
+  const twin = derived.runs.find((r) => r.join.id === run.join.twin)
+  const tied = tiedRun(derived, run)
+  return [...(twin ? [twin] : []), ...(tied ? [tied] : [])]
+}
+
 /** The runs punched by hand, as lengths. */
-export const lengthsOf = ({ runs }: Derived): RunLengths[] =>
-  runs
+export const lengthsOf = (derived: Derived): RunLengths[] =>
+  derived.runs
     .filter((run) => run.ways.holes !== 'machine')
     .map((run) => ({
       run: run.join.id,
@@ -57,7 +66,7 @@ export const lengthsOf = ({ runs }: Derived): RunLengths[] =>
         run.other && !run.ways.wish.ease
           ? run.other.sides.map((s) => lengthsOfSide(s, run.other!.holes.length - 1))
           : [],
-      twin: run.join.twin,
+      alike: alikeRuns(derived, run).map((r) => r.join.id),
     }))
 
 const holeDistance = (run: Run, distance: number): number =>
@@ -75,7 +84,6 @@ export function trueMisses(derived: Derived, limits: Limits): Miss[] {
     .filter((run) => run.ways.holes !== 'machine')
     .flatMap((run): Miss[] => {
       const sides = [...run.sides, ...(run.other?.sides ?? [])]
-      const twin = derived.runs.find((r) => r.join.id === run.join.twin)
       const pitch = sides.reduce((sum, s) => sum + Math.max(0, offOf(run, s) - limits.play), 0)
       const steps = run.steps
         .filter((s) => s.open)
@@ -87,7 +95,10 @@ export function trueMisses(derived: Derived, limits: Limits): Miss[] {
         )
       const counts =
         (run.other ? Math.abs(run.other.holes.length - run.holes.length) : 0) +
-        (twin ? Math.abs(twin.holes.length - run.holes.length) : 0)
+        alikeRuns(derived, run).reduce(
+          (sum, other) => sum + Math.abs(other.holes.length - run.holes.length),
+          0,
+        )
       return [
         { run: run.join.id, wish: 'pitch', by: pitch },
         { run: run.join.id, wish: 'steps', by: steps },

@@ -47,7 +47,7 @@ export const COMMON_FIELDS: readonly Field[] = [
     step: 0.1,
   },
   {
-    type: 'share',
+    type: 'percent',
     id: 'play',
     label: 'how far a pitch may differ from the iron’s',
     path: ['habits', 'play'],

@@ -25,7 +25,7 @@ export type Field =
     })
   | (FieldBase & { readonly type: 'count'; readonly least: number; readonly most: number })
   | (FieldBase & {
-      readonly type: 'share'
+      readonly type: 'share' | 'percent'
       readonly least: number
       readonly most: number
       readonly step: number

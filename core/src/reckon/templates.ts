@@ -1,6 +1,7 @@
 import type { EdgeWork } from '../edges/index.js'
 import {
   type Path,
+  type Point,
   boxGrown,
   offsetOpenMaybe,
   pathBox,
@@ -8,6 +9,7 @@ import {
   pathNearest,
   pathPlaceAt,
   point,
+  pointBetween,
   polygon,
   stripBetween,
 } from '../geometry/index.js'
@@ -18,7 +20,7 @@ import { slot } from './holes.js'
 import { CARD_STOCK, type Piece } from './piece.js'
 
 /** A template reaches so far past the first and last hole, and so far in from the holes, mm. */
-const [PAST, INWARD] = [6, 12]
+const [PAST, INWARD] = [6, 22]
 /** Beside a line that follows no edge it is as wide on both sides. */
 const FARTHEST_EDGE = 12
 
@@ -32,6 +34,22 @@ function edgeBeside(run: Run, work: LaidUp): number | undefined {
   const [dx, dy] = [at.x - middle.at.x, at.y - middle.at.y]
   const right = -Math.sin(middle.angle) * dx + Math.cos(middle.angle) * dy
   return right >= 0 ? distance : -distance
+}
+
+/** A label needs so long a level stretch of the strip, mm. */
+const LABEL = 60
+
+/** The middle of the strip's longest level stretch, where its name has room; undefined where it has none. */
+function labelSpot(run: Run, inward: number): Point | undefined {
+  const level = run.path.segments
+    .filter(
+      (s) => s.type === 'line' && Math.abs(s.to.y - s.from.y) < 1 && Math.abs(s.to.x - s.from.x) >= LABEL,
+    )
+    .toSorted((a, b) => Math.abs(b.to.x - b.from.x) - Math.abs(a.to.x - a.from.x))[0]
+  if (!level) return undefined
+  const [middle, ahead] = [pointBetween(level.from, level.to, 0.5), Math.sign(level.to.x - level.from.x)]
+  // To the right of one who walks along it where `inward` is positive.
+  return point(middle.x, middle.y + (ahead * inward) / 2)
 }
 
 /** A strip of card along a run: one side of it is the finished edge, where the run follows one. */
@@ -49,9 +67,11 @@ function outlineOf(run: Run, work: LaidUp): Path {
 
 function templateOf(run: Run, work: LaidUp): Piece {
   const outline = outlineOf(run, work)
+  const spot = labelSpot(run, (edgeBeside(run, work) ?? INWARD) >= 0 ? -INWARD : INWARD)
   const panel: Panel = {
     id: `template-${run.join.id}`,
-    name: `Hole template, ${run.join.name}`,
+    // Turned over it serves the run that mirrors this one.
+    name: `Hole template, ${run.join.twin ? (run.join.pairName ?? run.join.name) : run.join.name}`,
     role: 'guide',
     count: 1,
     flipped: 0,
@@ -60,7 +80,8 @@ function templateOf(run: Run, work: LaidUp): Piece {
     folds: [],
     bands: [],
     grain: 0,
-    notes: [run.join.twin ? 'turned over for the other side' : 'lay its edge on the finished edge'],
+    ...(spot ? { labelAt: spot } : {}),
+    notes: [],
   }
   const edgeWork: EdgeWork = {
     panel,

@@ -97,8 +97,14 @@ export function otherSideMaybe(
   ease: Ease | undefined,
 ): OtherSide | undefined {
   const mate = mateOf(run, work, panels)
-  if (!mate?.path) return undefined
+  if (!mate) return undefined
   const { path, laid } = mate
+  // A row that follows no edge is marked on both pieces from one line: its holes are the same on either.
+  if (!path) {
+    const all = run.holes.every((h) => h.sheets.includes(laid.sheet.id))
+    const { path: line, holes, sides } = run
+    return all ? { sheet: laid.sheet.id, path: line, length: pathLength(line), holes, sides } : undefined
+  }
   return {
     sheet: laid.sheet.id,
     path,

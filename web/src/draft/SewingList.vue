@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { type Derived, SEWING_SENTENCES, printWeight, seamPlan } from '@drumlin/core'
+import { type Derived, SEWING_SENTENCES, printWeight, seamOrder } from '@drumlin/core'
 import { useSettings } from '../app/settings.js'
 import SentenceLine from '../sentence/SentenceLine.vue'
 import WorkingBox from '../sentence/WorkingBox.vue'
@@ -9,9 +9,8 @@ import WorkingBox from '../sentence/WorkingBox.vue'
 const props = defineProps<{ derived: Derived; pieceId: string }>()
 const settings = useSettings()
 /** All runs in an order in which each can still be reached. */
-const order = computed(() => seamPlan(props.derived).rows)
-const before = (id: string): readonly string[] =>
-  order.value.find((r) => r.run.join.id === id)?.coveredBy ?? []
+const order = computed(() => seamOrder(props.derived))
+const before = (id: string): readonly string[] => order.value.find((r) => r.run.join.id === id)?.by ?? []
 const runs = computed(() =>
   order.value
     .map((r) => r.run)

@@ -50,7 +50,7 @@ const print = (mm: number): string =>
       <MeasureField
         :value="play"
         label="pitch may differ by"
-        sort="share"
+        sort="percent"
         :least="0"
         :most="0.2"
         :step="0.005"

@@ -30,7 +30,10 @@ function set(path: readonly string[], to: unknown, words: string, gesture?: stri
 
 const range = computed(() => {
   const { field } = props
-  return field.type === 'length' || field.type === 'share' || field.type === 'count'
+  return field.type === 'length' ||
+    field.type === 'share' ||
+    field.type === 'percent' ||
+    field.type === 'count'
     ? {
         least: field.least,
         most: field.most,

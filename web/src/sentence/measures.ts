@@ -13,7 +13,7 @@ import {
 } from '@drumlin/core'
 
 /** How a number is read and printed where it stands in a sentence. */
-export type MeasureSort = 'length' | 'fine' | 'pitch' | 'thickness' | 'count' | 'share'
+export type MeasureSort = 'length' | 'fine' | 'pitch' | 'thickness' | 'count' | 'share' | 'percent'
 
 export type Reading =
   { readonly ok: true; readonly value: number } | { readonly ok: false; readonly why: string }
@@ -23,6 +23,7 @@ export function printMeasure(value: number, sort: MeasureSort, unit: LengthUnit)
   if (sort === 'fine') return unit === 'mm' ? `${trimmed(value, 3)} mm` : printLength(value, unit)
   if (sort === 'thickness') return printWeight(value, unit)
   if (sort === 'pitch') return printPitch(value, unit)
+  if (sort === 'percent') return `${trimmed(100 * value, 2).replace(/\.0$/, '')} %`
   return sort === 'count' ? String(value) : trimmed(value, 3)
 }
 
@@ -43,6 +44,10 @@ function readPlain(text: string, whole: boolean): Reading {
 
 function readMeasure(text: string, sort: MeasureSort, unit: LengthUnit): Reading {
   if (sort === 'count' || sort === 'share') return readPlain(text, sort === 'count')
+  if (sort === 'percent') {
+    const percent = readPlain(text.replace(/%\s*$/, ''), false)
+    return percent.ok ? { ok: true, value: percent.value / 100 } : percent
+  }
   if (sort === 'pitch') {
     const pitch = parsePitch(text)
     return pitch.ok ? pitch : { ok: false, why: measureSentence(pitch.error) }
