@@ -12,6 +12,7 @@ import {
   type Zip,
   type ZipMark,
   meetings,
+  pullOf,
   sewingOrder,
   strikesOf,
   suppliesOf,
@@ -108,6 +109,8 @@ export interface SeamRow {
   readonly meetings: readonly Meeting[]
   /** What lies outermost on either face of it, and which of the two is looked at. */
   readonly faces: Faces
+  /** It lies on a strap or a handle. */
+  readonly pulled: boolean
   /** What covers it afterwards. */
   readonly coveredBy: readonly string[]
 }
@@ -146,6 +149,9 @@ export function seamPlan(derived: Derived): SeamPlan {
       minutes: sewingMinutes(run, design.habits, design.machine, reckon),
       meetings: met.filter((m) => m.first === run.join.id || m.second === run.join.id),
       faces: facesOf(run, workOf(works, run.join.layup)),
+      pulled: workOf(works, run.join.layup).sheets.some(
+        (s) => run.join.through.includes(s.sheet.id) && pullOf(s) !== undefined,
+      ),
       coveredBy: by,
     }
   })

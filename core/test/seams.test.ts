@@ -62,6 +62,22 @@ describe('a run as the maker wants it', () => {
     const all = (run: typeof plain) => run.holes.reduce((sum, h) => sum + h.stack, 0)
     expect(all(less)).toBeLessThan(all(plain) - 10)
   })
+  test('each part of a parted run leaves out what it leaves out, and no more', () => {
+    const design = demo()
+    const edited = applyEdit(design, splitRuns(design, 'part', [OUTER], 0.5))
+    if (!edited.ok) throw new Error(edited.why)
+    const wished = applyEdit(edited.design, wishRuns('leave', [OUTER], { without: ['inside-left'] }))
+    const [a, b] = [OUTER, `${OUTER}/2`].map((id) => runOf(derive(wished.ok ? wished.design : design), id))
+    expect(a!.join.through).not.toContain('inside-left')
+    expect(b!.join.through).toContain('inside-left')
+  })
+  test('a second row that has no room is said, and taken back', () => {
+    const derived = wishing({ second: -6 })
+    expect(runOf(derived, `${OUTER}~2`)?.holes.some((h) => h.stack > 0) ?? false).toBe(false)
+    const found = findingsOf(derived).find((f) => f.run === `${OUTER}~2`)!
+    expect(found.rank).toBe('stop')
+    expect(fixesOf(found, derived).map((f) => f.label)).toContain('Sew it in one row')
+  })
   test('an end over the edge twice takes two loops more: 2 × (2 × 3 + 2 × mean), and its waste', () => {
     const mean = plain.holes.reduce((sum, h) => sum + h.stack, 0) / plain.holes.length
     const looped = runOf(wishing({ over: { start: 0, end: 2 } }), OUTER)

@@ -141,6 +141,10 @@ describe('the shelves', () => {
       'narrower than the bobbin',
     )
   })
+  test('an iron whose slots would run into one another is refused', () =>
+    expect(message({ ...STARTER_STORES, irons: [{ ...iron!, slotLength: 4, slant: 20 }] })).toContain(
+      'ends before the next begins',
+    ))
   test('shelves of version 2 get machines, irons their narrow ones, threads their spools', () => {
     const { machines: _, ...two } = STARTER_STORES
     const old = {

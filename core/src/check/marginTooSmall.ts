@@ -1,5 +1,5 @@
 import { overrideNumber, setField } from '../design/index.js'
-import type { Derived } from '../derive.js'
+import { type Derived, workOf } from '../derive.js'
 import { halfAcross } from '../formulas/index.js'
 import { fieldsOf } from '../kinds/index.js'
 import { printLength } from '../measure/index.js'
@@ -43,7 +43,7 @@ export const marginTooSmall: Check = {
       if (margin >= wanted - 1e-6 || (join.twin !== undefined && told.has(join.twin))) return []
       told.add(join.id)
       const run = derived.runs.find((r) => r.join.id === join.id)
-      const panel = derived.works[0]!.sheets.find((s) => s.sheet.id === course.sheet)
+      const panel = workOf(derived.works, join.layup).sheets.find((s) => s.sheet.id === course.sheet)
       const at = run?.holes[Math.floor(run.holes.length / 3)]?.at
       return [
         {

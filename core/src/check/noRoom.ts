@@ -2,6 +2,9 @@ import { type Design, removeLine, setField, wishRuns } from '../design/index.js'
 import { boxCentre, pathBox } from '../geometry/index.js'
 import { fieldsOf } from '../kinds/index.js'
 import { printLength } from '../measure/index.js'
+import { type Derived, workOf } from '../derive.js'
+import type { Join } from '../master/index.js'
+import { wishOf } from '../stitch/index.js'
 import type { Check, Fix } from './finding.js'
 
 /** Ends the maker moved so far in that nothing is left between them. */
@@ -17,27 +20,39 @@ function startedWhereItWas(design: Design, run: string): Fix[] {
       ]
 }
 
+/** Joins of which no run could be laid, and second rows that were asked for and have none. */
+function withoutRoom({ master, runs, design }: Derived): Join[] {
+  const laid = new Set(runs.map((r) => r.join.id))
+  const merged = new Set(design.sewing.merges.map((m) => m.then))
+  const missing = (id: string): boolean => !laid.has(id) && !merged.has(id)
+  return master.joins
+    .filter((join) => !join.glueOnly)
+    .flatMap((join) => {
+      const second = { ...join, id: `${join.id}~2`, name: `${join.name}, second row` }
+      if (missing(join.id)) return [join]
+      return wishOf(design.sewing, join.id).second !== undefined && missing(second.id) ? [second] : []
+    })
+}
+
 /** A join whose stitch line has no room on its panels. */
 export const noRoom: Check = {
   code: 'no-room',
   find: (derived) =>
-    derived.master.joins
-      .filter((join) => !join.glueOnly && !derived.runs.some((r) => r.join.id === join.id))
-      .map((join) => {
-        const sheet = derived.works[0]!.sheets.find((s) => s.sheet.id === join.course.sheet)!
-        return {
-          key: `no-room:${join.id}`,
-          code: 'no-room',
-          rank: 'stop' as const,
-          run: join.id,
-          places:
-            sheet.sheet.type === 'panel'
-              ? [{ panelId: sheet.sheet.panelId, at: boxCentre(pathBox(sheet.outline)) }]
-              : [],
-          numbers: {},
-          words: { run: join.name },
-        }
-      }),
+    withoutRoom(derived).map((join) => {
+      const sheet = workOf(derived.works, join.layup).sheets.find((s) => s.sheet.id === join.course.sheet)!
+      return {
+        key: `no-room:${join.id}`,
+        code: 'no-room',
+        rank: 'stop' as const,
+        run: join.id,
+        places:
+          sheet.sheet.type === 'panel'
+            ? [{ panelId: sheet.sheet.panelId, at: boxCentre(pathBox(sheet.outline)) }]
+            : [],
+        numbers: {},
+        words: { run: join.name },
+      }
+    }),
   say: ({ words }) => ({
     what: `No room is left for the ${words.run}.`,
     why: 'Its line would be shorter than nothing: the margins meet. A smaller margin or a larger panel makes room.',
@@ -48,6 +63,14 @@ export const noRoom: Check = {
       ? [{ label: 'Take the line away', edit: removeLine(design, run!) }]
       : []),
     ...startedWhereItWas(design, run!),
+    ...(run!.endsWith('~2')
+      ? [
+          {
+            label: 'Sew it in one row',
+            edit: wishRuns('sew it in one row', [run!.slice(0, -2)], { second: undefined }),
+          },
+        ]
+      : []),
     ...fieldsOf(kind).flatMap((field) => {
       const [section, key] = field.path
       const usual = section === 'params' ? (kind.defaults as Record<string, unknown>)[key!] : undefined

@@ -99,13 +99,11 @@ function laidRow(join: Join, { suffix, name, path }: Row, ways: RunWays, all: Se
   const { wish } = ways
   const line = wish.reversed ? pathReversed(path) : path
   const { holes, sides } = holePlaces(line, stepsFor(ways, all))
-  const without = wish.without ?? []
   return {
     join: {
       ...join,
       id: `${join.id}${suffix}`,
       name,
-      through: without.length > 0 ? join.through.filter((id) => !without.includes(id)) : join.through,
       backstitches: wish.back ?? join.backstitches,
       ...(join.twin === undefined ? {} : { twin: `${join.twin}${suffix}` }),
     },
@@ -117,14 +115,20 @@ function laidRow(join: Join, { suffix, name, path }: Row, ways: RunWays, all: Se
   }
 }
 
+/** A run without the layers it leaves out; parts of one run may leave out different ones. */
+function leaving(plan: Planned): Planned {
+  const { without } = plan.ways.wish
+  if (!without) return plan
+  return { ...plan, join: { ...plan.join, through: plan.join.through.filter((id) => !without.includes(id)) } }
+}
+
 /** The holes of some stretch of a run as a run of its own; it begins and ends on holes of the whole. */
 function partOf(whole: Planned, from: number, to: number, number: number, all: SewingWays): Planned {
   const id = number === 1 ? whole.join.id : `${whole.join.id}/${number}`
   const own = number === 1 ? whole.ways : runWays(id, all)
   const [start, end] = [whole.holes[from]!.distance, whole.holes[to]!.distance]
-  const without = number === 1 ? [] : (own.wish.without ?? [])
   const { twin } = whole.join
-  return {
+  return leaving({
     ...whole,
     // Its holes are those of the whole; how they are sewn it may have its own wishes for.
     ways: { ...whole.ways, over: own.over, wish: own.wish },
@@ -132,7 +136,6 @@ function partOf(whole: Planned, from: number, to: number, number: number, all: S
       ...whole.join,
       id,
       name: `${whole.join.name}, part ${number}`,
-      through: whole.join.through.filter((one) => !without.includes(one)),
       backstitches: own.wish.back ?? whole.join.backstitches,
       ...(twin === undefined ? {} : { twin: number === 1 ? twin : `${twin}/${number}` }),
     },
@@ -153,7 +156,7 @@ function partOf(whole: Planned, from: number, to: number, number: number, all: S
           ]
         : []
     }),
-  }
+  })
 }
 
 function parted(whole: Planned, all: SewingWays): Planned[] {
@@ -163,7 +166,7 @@ function parted(whole: Planned, all: SewingWays): Planned[] {
   const length = pathLength(whole.path)
   const at = shares.map((share) => nearestHole(whole.holes, share * length)).filter((i) => i > 0 && i < last)
   const cuts = [...new Set([0, ...at.toSorted((a, b) => a - b), last])]
-  if (cuts.length <= 2 || whole.round) return [whole]
+  if (cuts.length <= 2 || whole.round) return [leaving(whole)]
   return cuts.slice(1).map((to, i) => partOf(whole, cuts[i]!, to, i + 1, all))
 }
 

@@ -21,19 +21,24 @@ const prongs = z
   .max(24)
 
 /** A pricking iron: pitch, slot and how deep it goes. Slant in degrees from the line of the seam. */
-export const ironSchema = z.strictObject({
-  id,
-  name,
-  pitch: mm(1.5, 12),
-  prongs,
-  /** The same iron in narrower widths, for curves, corners and ends: how many prongs each has. */
-  narrow: z.array(prongs).max(6).default([2]),
-  slotLength: mm(0.3, 4),
-  slotWidth: mm(0.1, 2),
-  slant: z.number().min(0).max(90),
-  /** How thick a stack it still marks or cuts through from one side, mm. */
-  reach: mm(0.5, 15),
-})
+export const ironSchema = z
+  .strictObject({
+    id,
+    name,
+    pitch: mm(1.5, 12),
+    prongs,
+    /** The same iron in narrower widths, for curves, corners and ends: how many prongs each has. */
+    narrow: z.array(prongs).max(6).default([2]),
+    slotLength: mm(0.3, 4),
+    slotWidth: mm(0.1, 2),
+    slant: z.number().min(0).max(90),
+    /** How thick a stack it still marks or cuts through from one side, mm. */
+    reach: mm(0.5, 15),
+  })
+  .refine((iron) => iron.slotLength * Math.cos((iron.slant * Math.PI) / 180) < iron.pitch, {
+    path: ['slotLength'],
+    message: 'a slot ends before the next begins: shorter than the pitch, as far as it lies along the seam',
+  })
 export type Iron = z.infer<typeof ironSchema>
 
 /** An awl: how thick a stack it opens in one push, mm. */

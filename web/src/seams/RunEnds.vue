@@ -20,6 +20,11 @@ const want = (name: string, change: Partial<Record<keyof RunWish, unknown>>, ges
   emit('want', name, change, gesture)
 const job = useJob()
 const run = computed(() => props.row.run)
+/** Where a parted run starts and ends is said once it is whole again. */
+const parted = computed(() => {
+  const { splits } = props.derived.design.sewing
+  return Object.hasOwn(splits, run.value.join.id.replace(/\/\d+$/, ''))
+})
 const faces = computed(() => {
   const { above, below } = props.row.faces
   const same = above === below
@@ -66,16 +71,19 @@ const ofRun = (r: Run): string => `the ${r.join.name}`
 <template>
   <p class="sentence">
     Start
-    <MeasureField
-      :value="shape.startBy ?? 0"
-      label="start further in by"
-      sort="fine"
-      :least="-60"
-      :most="600"
-      :step="0.5"
-      @change="(v, g) => want(`start of ${ofRun(run)}`, { startBy: v === 0 ? undefined : v }, g)"
-    />
-    further in, with
+    <template v-if="!parted">
+      <MeasureField
+        :value="shape.startBy ?? 0"
+        label="start further in by"
+        sort="fine"
+        :least="-60"
+        :most="600"
+        :step="0.5"
+        @change="(v, g) => want(`start of ${ofRun(run)}`, { startBy: v === 0 ? undefined : v }, g)"
+      />
+      further in,
+    </template>
+    with
     <MeasureField
       :value="back.start"
       :label="machine ? 'back-tacks at the start' : 'backstitches at the start'"
@@ -98,16 +106,19 @@ const ofRun = (r: Run): string => `the ${r.join.name}`
         @change="(v) => want('over the edge', { over: { start: v, end: over.end } })"
       />×</template
     >; end
-    <MeasureField
-      :value="shape.endBy ?? 0"
-      label="end further in by"
-      sort="fine"
-      :least="-60"
-      :most="600"
-      :step="0.5"
-      @change="(v, g) => want(`end of ${ofRun(run)}`, { endBy: v === 0 ? undefined : v }, g)"
-    />
-    further in, with
+    <template v-if="!parted">
+      <MeasureField
+        :value="shape.endBy ?? 0"
+        label="end further in by"
+        sort="fine"
+        :least="-60"
+        :most="600"
+        :step="0.5"
+        @change="(v, g) => want(`end of ${ofRun(run)}`, { endBy: v === 0 ? undefined : v }, g)"
+      />
+      further in,
+    </template>
+    with
     <MeasureField
       :value="back.end"
       :label="machine ? 'back-tacks at the end' : 'backstitches at the end'"

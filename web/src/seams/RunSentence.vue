@@ -70,6 +70,10 @@ const EVERY = [
   { value: '1', label: 'every hole', why: '' },
   { value: '2', label: 'every other hole', why: 'long stitches at twice the pitch' },
 ]
+/** Rows along the pull are for what is pulled. */
+const rowChoices = computed(() =>
+  ROWS.filter((r) => r.value !== 'along' || props.row.pulled || shape.value.along),
+)
 const rows = computed(() => (shape.value.along ? 'along' : shape.value.second ? 'two' : 'one'))
 const setRows = (to: string): void =>
   want(to === 'one' ? 'one row' : to === 'two' ? 'two rows' : 'two rows along the pull', {
@@ -124,7 +128,7 @@ const ofRun = (r: Run): string => `the ${r.join.name}`
         label="how the sides meet"
         :options="EASES"
         @change="(v) => want('how the sides meet', { ease: v === 'none' ? undefined : v })" /></template
-    >. In <ChoiceField :value="rows" label="rows" :options="ROWS" @change="setRows" /><template
+    >. In <ChoiceField :value="rows" label="rows" :options="rowChoices" @change="setRows" /><template
       v-if="shape.second"
       >, the second
       <MeasureField
