@@ -247,3 +247,18 @@ describe('what is found along the lines', () => {
     expect(fixesOf(found, heavy)).toHaveLength(1)
   })
 })
+
+describe('punched through all layers', () => {
+  test('every hole of every example comes out where it goes in: nothing is slanted, nothing left over', () => {
+    for (const kind of ['bifold', 'gusseted-case', 'card-sleeve'])
+      for (const holes of ['through', 'machine']) {
+        const derived = derive(withValues(freshOf(kind), { 'sewing.holes': holes }))
+        for (const run of derived.runs) {
+          const zip = zipFor(derived, run)
+          expect(zip.extra).toEqual([])
+          expect(zip.teeth.some((t) => t.slanted)).toBe(false)
+          expect(zip.ease).toBeUndefined()
+        }
+      }
+  })
+})

@@ -64,7 +64,7 @@ export function eased(path: Path, other: number, ease: Ease): (distance: number)
 }
 
 /** Holes that follow those of the run, hole for hole. */
-function following(run: HoledLine, path: Path, ease: Ease) {
+export function following(run: HoledLine, path: Path, ease: Ease) {
   const to = eased(run.path, pathLength(path), ease)
   const holes = run.holes.map((hole): HolePlace => {
     const distance = to(hole.distance)

@@ -1,8 +1,8 @@
-import { pathLength, pathNearest, segmentLength } from '../geometry/index.js'
+import { pathLength } from '../geometry/index.js'
 import { easeLimit } from '../formulas/index.js'
 import type { LaidUp } from '../layup/index.js'
 import type { Panel } from '../master/index.js'
-import { bends } from './apart.js'
+import { bends, following } from './apart.js'
 import { mateOf } from './mate.js'
 import type { HolePlace, Side } from './places.js'
 import type { Run } from './run.js'
@@ -106,22 +106,6 @@ function frontOf(run: Run, work: LaidUp, notches: readonly ZipMark[]): ZipSide {
   }
 }
 
-/** The holes of a run where they come out on the other sheet, measured along that sheet's own edge. */
-function throughHoles(run: Run, path: Run['path'] | undefined): HolePlace[] {
-  if (!path) return [...run.holes]
-  const starts = path.segments.reduce<number[]>(
-    (all, s) => [...all, all[all.length - 1]! + segmentLength(s)],
-    [0],
-  )
-  return run.holes.map((hole) => {
-    const near = pathNearest(path, hole.at)
-    return {
-      ...hole,
-      distance: starts[near.segment]! + segmentLength(path.segments[near.segment]!, near.parameter),
-    }
-  })
-}
-
 function backOf(run: Run, work: LaidUp, panels: readonly Panel[]): ZipSide | undefined {
   if (run.other) {
     const { sheet, length, holes, sides } = run.other
@@ -137,15 +121,26 @@ function backOf(run: Run, work: LaidUp, panels: readonly Panel[]): ZipSide | und
   }
   const mate = mateOf(run, work, panels)
   if (!mate) return undefined
-  const length = mate.path ? pathLength(mate.path) : run.length
-  const holes = throughHoles(run, mate.path)
+  // A seam whose other edge lies elsewhere is as long as that edge is; its holes follow those of the run.
+  if (run.join.mate && mate.path) return elsewhere(run, mate.path, namedSheet(mate.laid.sheet.id, work))
+  // What is punched through all layers comes out where it goes in.
+  const { length, holes, sides } = run
+  const corners = [...cornerMarks(sides, holes), ...curveMarks(run.path)]
   return {
     ...namedSheet(mate.laid.sheet.id, work),
     length,
     holes,
-    sides: run.sides,
-    marks: [...endMarks(length), ...cornerMarks(run.sides, holes)].toSorted(byDistance),
+    sides,
+    marks: [...endMarks(length), ...corners].toSorted(byDistance),
   }
+}
+
+/** The other edge of a seam that does not lie under the run, eased onto it evenly or as the maker asked. */
+function elsewhere(run: Run, path: Run['path'], named: Pick<ZipSide, 'sheet' | 'name' | 'swatch'>): ZipSide {
+  const { holes, sides } = following(run, path, run.ways.wish.ease ?? 'spread')
+  const length = pathLength(path)
+  const corners = [...cornerMarks(sides, holes), ...curveMarks(path)]
+  return { ...named, length, holes, sides, marks: [...endMarks(length), ...corners].toSorted(byDistance) }
 }
 
 /** Marks a place can be told by. */

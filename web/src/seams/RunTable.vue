@@ -17,7 +17,8 @@ async function inSight(): Promise<void> {
 }
 onMounted(inSight)
 watch(() => props.chosen, inSight)
-const metres = (mm: number): string => (mm / 1000).toFixed(2)
+/** Thread is sold by the metre or by the yard. */
+const far = (mm: number): string => (mm / (settings.unit === 'mm' ? 1000 : 914.4)).toFixed(2)
 </script>
 
 <template>
@@ -29,7 +30,7 @@ const metres = (mm: number): string => (mm / 1000).toFixed(2)
           <th scope="col">Run</th>
           <th scope="col">{{ settings.unit === 'mm' ? 'mm' : 'oz' }} thick</th>
           <th scope="col">Holes</th>
-          <th scope="col">m thread</th>
+          <th scope="col">{{ settings.unit === 'mm' ? 'm' : 'yd' }} thread</th>
           <th scope="col">min</th>
         </tr>
       </thead>
@@ -55,7 +56,7 @@ const metres = (mm: number): string => (mm / 1000).toFixed(2)
           </th>
           <td class="figure">{{ printWeightBare(r.run.thickest, settings.unit) }}</td>
           <td class="figure" :class="{ stop: differs(r) }">{{ holes(r) }}</td>
-          <td class="figure">{{ metres(r.run.thread.value) }}</td>
+          <td class="figure">{{ far(r.run.thread.value) }}</td>
           <td class="figure">{{ Math.round(r.minutes.value) }}</td>
         </tr>
       </tbody>
@@ -65,7 +66,7 @@ const metres = (mm: number): string => (mm / 1000).toFixed(2)
           <th scope="row">Together</th>
           <td />
           <td class="figure">{{ plan.holes }}</td>
-          <td class="figure">{{ metres(plan.supplies.thread.value) }}</td>
+          <td class="figure">{{ far(plan.supplies.thread.value) }}</td>
           <td class="figure">{{ Math.round(plan.minutes) }}</td>
         </tr>
       </tfoot>
