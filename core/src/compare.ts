@@ -65,6 +65,37 @@ const NAMES: Readonly<Record<string, string>> = {
   overruled: 'overruled findings',
 }
 
+const OF_RUN: Readonly<Record<string, string>> = {
+  holes: 'how its holes are made',
+  stepping: 'how its sides are stepped',
+  iron: 'iron',
+  pitch: 'pitch',
+  reversed: 'turned round',
+  startBy: 'start further in',
+  endBy: 'end further in',
+  back: 'backstitches',
+  over: 'over the edge',
+  shows: 'side that shows',
+  every: 'every so many holes',
+  second: 'second row',
+  along: 'rows along the pull',
+  without: 'layers left out',
+  ease: 'ease',
+  template: 'hole template',
+}
+const OF_SEWING: Readonly<Record<string, string>> = {
+  merges: 'runs sewn in one',
+  lines: 'decorative lines',
+  order: 'order of sewing',
+}
+
+/** What was decided of the sewing, as the maker says it: “outer-left, second row”. */
+function sewingLabel([, part, run, wish, ...inner]: readonly string[]): string {
+  if (part === 'splits') return `${run}, parted`
+  if (part !== 'runs' || run === undefined) return OF_SEWING[part!] ?? 'sewing'
+  return [run, ...(wish === undefined ? ['as wished'] : [OF_RUN[wish] ?? wish]), ...inner].join(', ')
+}
+
 const fieldAt = (fields: readonly Field[], path: readonly string[]): Field | undefined =>
   fields.find((f) => f.path.length <= path.length && f.path.every((key, i) => key === path[i]))
 
@@ -94,7 +125,8 @@ export function compareDecisions(before: Design, now: Design, unit: LengthUnit):
     const inner = field ? path.slice(field.path.length) : path.slice(1)
     const head = field?.label ?? NAMES[path[0]!] ?? path[0]!
     const thickness = path[0] === 'skives' || inner.includes('thickness')
-    const label = [head, ...inner].join(field ? ', ' : ' ')
+    const label =
+      path[0] === 'sewing' && !field ? sewingLabel(path) : [head, ...inner].join(field ? ', ' : ' ')
     return { label, before: said(was, field, unit, thickness), now: said(is, field, unit, thickness) }
   })
   const ties =

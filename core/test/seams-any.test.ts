@@ -5,6 +5,7 @@ import {
   type Design,
   type RunWish,
   applyEdit,
+  compareDecisions,
   derive,
   findingsOf,
   fixesOf,
@@ -99,6 +100,17 @@ describe('whatever is wished of whatever run', () => {
     })
     const read = readDesign(writeDesign(design))
     expect(read.ok && read.design.sewing).toEqual(design.sewing)
+  })
+  test('two drafts say what was decided differently about a run', () => {
+    const wished = withValues(demo(), {
+      'sewing.holes': 'apart',
+      'sewing.runs': { 'outer-left': { second: 4, back: { start: 3, end: 1 } } },
+      'sewing.splits': { 'inner-left': [0.5] },
+    })
+    const labels = compareDecisions(demo(), wished, 'mm').map((c) => c.label)
+    expect(labels).toContain('how holes are made')
+    expect(labels).toContain('inner-left, parted')
+    expect(labels.some((l) => l.startsWith('outer-left'))).toBe(true)
   })
   test.each([
     ['a part of more than the whole', ['splits', { 'outer-left': [1.4] }], /sewing\.splits\.outer-left\.0/],

@@ -173,6 +173,29 @@ function steps(m: Measured, first: Reached, count: number, pitch: number): Reach
   return out
 }
 
+/** Where `count` steps of `pitch` lead, without stopping at each: along a line they are taken at once. */
+function walked(m: Measured, first: Reached, count: number, pitch: number): Reached {
+  let at = first
+  let left = count
+  while (left > 0) {
+    const segment = m.path.segments[at.segment]!
+    const length = segment.type === 'line' && at.past === 0 ? pointDistance(segment.from, segment.to) : 0
+    const stride = Math.min(left, Math.floor(((1 - at.parameter) * length) / pitch))
+    if (stride > 0) {
+      at = {
+        segment: at.segment,
+        parameter: Math.min(1, at.parameter + (stride * pitch) / length),
+        past: 0,
+      }
+      left -= stride
+    } else {
+      at = nextHole(m, at, pitch)
+      left -= 1
+    }
+  }
+  return at
+}
+
 interface Fitted {
   readonly places: Reached[]
   readonly pitch: number
@@ -193,14 +216,13 @@ function fittedSteps(m: Measured, from: number, count: number, phases: readonly 
       pitch,
     }
   }
-  const stepped = (): Reached[] => steps(m, placeAt(m, from + before * pitch), count, pitch)
-  let places = stepped()
+  const first = (): Reached => placeAt(m, from + before * pitch)
   for (let round = 0; round < 8; round += 1) {
-    const miss = m.total - after * pitch - distanceOf(m, places[places.length - 1]!)
+    const miss = m.total - after * pitch - distanceOf(m, walked(m, first(), count, pitch))
     if (Math.abs(miss) < 1e-7) break
     pitch += miss / whole
-    places = stepped()
   }
+  const places = steps(m, first(), count, pitch)
   return { places, pitch }
 }
 
