@@ -60,7 +60,16 @@ export {
   readSentence,
   writeDesign,
 } from './exchange/json/index.js'
-export { type FitAsked, type Fitted, type Freedom, type Wish, fitToIron, freedomsOf } from './fit/index.js'
+export {
+  type FitAsked,
+  type Fitted,
+  type Freedom,
+  type RunHoles,
+  type Wish,
+  fitToIron,
+  freedomsOf,
+  holesChanged,
+} from './fit/index.js'
 export { type Figures, figuresOf } from './figures.js'
 export {
   type Found,

@@ -1,5 +1,13 @@
 import { describe, expect, test } from 'vitest'
-import { type Derived, type Design, applyEdit, derive, fitToIron, freedomsOf } from '@drumlin/core'
+import {
+  type Derived,
+  type Design,
+  applyEdit,
+  derive,
+  fitToIron,
+  freedomsOf,
+  holesChanged,
+} from '@drumlin/core'
 import { pointDistance } from '../src/geometry/index.js'
 import { lengthsOf } from '../src/fit/wishes.js'
 import { flattened, missedBy } from '../src/fit/model.js'
@@ -51,6 +59,21 @@ describe('fitting to the iron', () => {
       expect(heard.at(-1)).toBe(fitted.tried)
     },
   )
+  test('before and after: only runs whose holes can be told apart, with how near a step they come', () => {
+    const before = demoWith({ 'params.reveal': 12.7 })
+    const changed = holesChanged(before, demoWith({}))
+    const outer = changed.find((c) => c.run.join.id === 'outer-left')!
+    const least = (d: Derived): number => {
+      const run = d.runs.find((r) => r.join.id === 'outer-left')!
+      const gaps = run.steps
+        .filter((s) => s.open)
+        .flatMap((s) => run.holes.map((h) => Math.abs(h.distance - s.distance)))
+      return Math.min(...gaps)
+    }
+    expect(outer.before.step).toBeCloseTo(least(before), 9)
+    expect(outer.after!.step).toBeCloseTo(least(demoWith({})), 9)
+    expect(holesChanged(before, before)).toEqual([])
+  })
   test('the change is no larger than it has to be: half of it does not do', () => {
     const design = withValues(demo(), { 'params.reveal': 12.7 })
     const fitted = fitToIron(design, { allowed: allowing(design, { reveal: 1.5 }), play: 0.04, clearance: 1 })

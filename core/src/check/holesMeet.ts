@@ -1,5 +1,5 @@
 import { wishRuns } from '../design/index.js'
-import { decimal } from '../measure/index.js'
+import { printLength } from '../measure/index.js'
 import { meetings } from '../stitch/index.js'
 import type { Check, Fix } from './finding.js'
 import { placeOnSheet } from './places.js'
@@ -24,18 +24,18 @@ export const holesMeet: Check = {
           words: { run: run.join.name, other: other.join.name },
         }
       }),
-  say: ({ numbers, words }) => ({
-    what: `A hole of the ${words.run} falls ${decimal(numbers.apart!, 1)} mm from one of the ${words.other}${numbers.holes! > 1 ? `, and ${numbers.holes! - 1} more nearly as close` : ''}.`,
+  say: ({ numbers, words }, unit) => ({
+    what: `A hole of the ${words.run} falls ${printLength(numbers.apart!, unit)} from one of the ${words.other}${numbers.holes! > 1 ? `, and ${numbers.holes! - 1} more nearly as close` : ''}.`,
     why: 'Two slots that close tear into one when the thread is pulled. Let them share the hole, or keep a stitch apart.',
   }),
   // An end that comes too near is drawn back by half a pitch, or on to the other run's hole.
-  fixes: ({ run, numbers }, derived): Fix[] => {
+  fixes: ({ run, numbers }, derived, _tryOut, unit): Fix[] => {
     const own = derived.runs.find((r) => r.join.id === run)!
     const last = own.holes.length - 1
     const end = numbers.hole! > last / 2 ? 'endBy' : 'startBy'
     const now = own.ways.wish[end] ?? 0
     return [own.ways.pitch / 2, own.ways.pitch].map((by) => ({
-      label: `${end === 'endBy' ? 'End' : 'Start'} it ${decimal(by, 1)} mm further in`,
+      label: `${end === 'endBy' ? 'End' : 'Start'} it ${printLength(by, unit)} further in`,
       edit: wishRuns(`${end === 'endBy' ? 'end' : 'start'} the ${own.join.name} further in`, [own.join.id], {
         [end]: Math.round((now + by) * 100) / 100,
       }),

@@ -1,5 +1,5 @@
 import { setSchool, wishRuns } from '../design/index.js'
-import { decimal } from '../measure/index.js'
+import { printLength } from '../measure/index.js'
 import { tiedRun, zipFor } from '../seams.js'
 import type { Check, Finding, Fix } from './finding.js'
 import { isSecondTwin, placeOnSheet } from './places.js'
@@ -46,7 +46,7 @@ export const unequalHoles: Check = {
     what: `${numbers.front} holes on the ${words.front}, ${numbers.back} on the ${words.back} (${words.run}): ${numbers.many === 1 ? 'one' : numbers.many} too many on the ${words.more}${numbers.many === 1 ? `, between ${words.from} and ${words.to}` : ''}.`,
     why: 'Sewn hole to hole the edges creep past each other and the last holes are left over.',
   }),
-  fixes: ({ run }, derived): Fix[] => {
+  fixes: ({ run }, derived, _tryOut, unit): Fix[] => {
     const own = derived.runs.find((r) => r.join.id === run)!
     if (!own.other) return []
     const ids = [own.join.id, ...(own.join.twin ? [own.join.twin] : [])]
@@ -58,7 +58,7 @@ export const unequalHoles: Check = {
       ...(zip.ease === undefined || zip.ease.share <= zip.ease.limit
         ? [
             {
-              label: `Give both as many holes, ${zip.ease ? `easing in ${decimal(zip.ease.by, 1)} mm evenly` : 'evenly spread'}`,
+              label: `Give both as many holes, ${zip.ease ? `easing in ${printLength(zip.ease.by, unit)} evenly` : 'evenly spread'}`,
               edit: wishRuns(spread, ids, { ease: 'spread' }),
             },
           ]

@@ -1,3 +1,4 @@
 export { type Allowed, type FitAsked, type Fitted, type Moved, fitToIron } from './fit.js'
 export { type Freedom, freedomsOf } from './freedoms.js'
 export { type Limits, type Miss, type Wish, trueMisses } from './wishes.js'
+export { type RunHoles, holesChanged } from './report.js'

@@ -72,6 +72,10 @@ export const lengthsOf = (derived: Derived): RunLengths[] =>
 const holeDistance = (run: Run, distance: number): number =>
   Math.min(...run.holes.map((h) => Math.abs(h.distance - distance)))
 
+/** How near a hole comes to an open step of a run, mm; Infinity where it crosses none. */
+export const nearestStep = (run: Run): number =>
+  Math.min(...run.steps.filter((s) => s.open).map((s) => holeDistance(run, s.distance)))
+
 const offOf = (run: Run, side: Side): number =>
   Math.max(
     Math.abs(side.pitch / run.ways.pitch - 1),

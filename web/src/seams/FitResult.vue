@@ -3,10 +3,11 @@ import { computed } from 'vue'
 import {
   type Derived,
   type Fitted,
-  type Run,
+  type RunHoles,
   type Wish,
   applyEdit,
   derive,
+  holesChanged,
   printLength,
   trimmed,
 } from '@drumlin/core'
@@ -40,36 +41,14 @@ const after = computed(() => {
   const edited = edit && applyEdit(props.settled.design, edit)
   return edited?.ok ? derive(edited.design) : undefined
 })
-const nearest = (run: Run): number =>
-  Math.min(
-    ...run.steps
-      .filter((s) => s.open)
-      .map((s) => Math.min(...run.holes.map((h) => Math.abs(h.distance - s.distance)))),
-  )
-const said = (run: Run | undefined): string => {
-  if (!run) return '–'
-  const count =
-    run.other && run.other.holes.length !== run.holes.length
-      ? `${run.holes.length} | ${run.other.holes.length}`
-      : `${run.holes.length}`
-  const step = nearest(run)
-  return `${count} at ${pitchWords(
-    run.sides.map((s) => s.pitch),
-    settings.unit,
-  )}${Number.isFinite(step) ? `, step ${step.toFixed(1)}` : ''}`
+/** “54 at 3.01, step 1.1 mm”. */
+function said(holes: RunHoles | undefined): string {
+  if (!holes) return '–'
+  const count = holes.back === undefined ? `${holes.holes}` : `${holes.holes} | ${holes.back}`
+  const step = holes.step === undefined ? '' : `, step ${printLength(holes.step, settings.unit)}`
+  return `${count} at ${pitchWords(holes.pitches, settings.unit)}${step}`
 }
-const rows = computed(() =>
-  after.value
-    ? props.settled.runs
-        .map((run) => ({
-          id: run.join.id,
-          name: run.join.name,
-          before: said(run),
-          now: said(after.value!.runs.find((r) => r.join.id === run.join.id)),
-        }))
-        .filter((r) => r.before !== r.now)
-    : [],
-)
+const rows = computed(() => (after.value ? holesChanged(props.settled, after.value) : []))
 const left = computed(() => {
   const wishes = [...new Set(props.fitted.left.map((m) => m.wish))]
   return wishes.map((wish) => {
@@ -94,7 +73,7 @@ const left = computed(() => {
             >; it could without asking for {{ helping.join(', or for ') }}</template
           >.
           <template v-if="fitted.playNeeded !== undefined">
-            Letting pitches differ by {{ percent(fitted.playNeeded) }} would do.</template
+            Letting pitches differ by about {{ percent(fitted.playNeeded) }} would do.</template
           >
           <template v-if="fitted.moved.length > 0"> The nearest:</template>
         </p>
@@ -116,10 +95,10 @@ const left = computed(() => {
           </tr>
         </thead>
         <tbody>
-          <tr v-for="r in rows" :key="r.id">
-            <th scope="row">{{ r.name }}</th>
-            <td>{{ r.before }}</td>
-            <td>{{ r.now }}</td>
+          <tr v-for="r in rows" :key="r.run.join.id">
+            <th scope="row">{{ r.run.join.name }}</th>
+            <td>{{ said(r.before) }}</td>
+            <td>{{ said(r.after) }}</td>
           </tr>
         </tbody>
       </table>
