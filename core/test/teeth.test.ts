@@ -190,3 +190,32 @@ describe('a clash of rounder and less round corners', () => {
     expect(holes('inside')).toBeGreaterThan(2 * 55)
   })
 })
+
+describe('a seam that keeps its margin on one piece and not on the other', () => {
+  /** The outside with corners of the foot rounded by so much, punched through all layers. */
+  const rounded = (radius: number) => {
+    const design = rounder()
+    const [outside] = design.drawn
+    const [wide, high] = [outside!.nodes[3]!.x, outside!.nodes[5]!.y]
+    const going = { type: 'arc' as const, rise: radius * (1 - Math.SQRT1_2) }
+    const nodes = outside!.nodes.map((n, i) => {
+      if (i === 4) return { ...n, y: high - radius, going }
+      if (i === 5) return { ...n, x: wide - radius }
+      if (i === 6) return { ...n, x: radius, going }
+      return i === 7 ? { ...n, y: high - radius } : n
+    })
+    return derive({
+      ...design,
+      drawn: [{ ...outside!, nodes }],
+      sewing: { ...design.sewing, holes: 'through' },
+    })
+  }
+  const near = (radius: number) => findingsOf(rounded(radius)).find((f) => f.code === 'seam-near-edge')
+  // Inside the corner of 6 mm one of 12 lies (√2 − 1) × 6 = 2.5 mm further in: half a millimetre is left of 3.
+  test('rounder corners behind it leave half a millimetre to the edge', () => {
+    const found = near(12)!
+    expect(found.numbers.distance).toBeCloseTo(3 - (Math.SQRT2 - 1) * 6, 1)
+    expect(sayFinding(found, 'mm').what).toContain('of the edge of the outside; the slots want 1.1 mm')
+  })
+  test('corners nearly alike leave enough', () => expect(near(8)).toBeUndefined())
+})

@@ -18,6 +18,7 @@ import { noTrim } from './noTrim.js'
 import { pitchOff } from './pitchOff.js'
 import { runLine } from './runLine.js'
 import { runTooLong } from './runTooLong.js'
+import { seamNearEdge } from './seamNearEdge.js'
 import { skiveTooSteep } from './skiveTooSteep.js'
 import { skiveTooThin } from './skiveTooThin.js'
 import { stackTooThick } from './stackTooThick.js'
@@ -48,6 +49,7 @@ const CHECKS: readonly Check[] = [
   runLine,
   holesMeet,
   acrossPull,
+  seamNearEdge,
   pitchOff,
   threadUnsuited,
   bobbinRunsOut,

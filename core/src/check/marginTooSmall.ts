@@ -16,6 +16,9 @@ const THICKNESSES = 1.5
 const halfSlot = ({ iron }: Derived['design']): number =>
   halfAcross(iron.slotLength, (iron.slant * Math.PI) / 180)
 
+/** The least margin where a slot does not break into the bevel, mm. */
+export const leastMargin = (derived: Derived): number => halfSlot(derived.design) + BEVEL
+
 /** The least margin where the hole does not break into the bevel, and the one a maker would want, mm. */
 function margins(derived: Derived, join: Join): { least: number; wanted: number } {
   const thickest = Math.max(
@@ -23,7 +26,7 @@ function margins(derived: Derived, join: Join): { least: number; wanted: number 
       (id) => derived.works.flatMap((w) => w.sheets).find((s) => s.sheet.id === id)?.thickness ?? 0,
     ),
   )
-  const least = halfSlot(derived.design) + BEVEL
+  const least = leastMargin(derived)
   return { least, wanted: Math.max(least + LAND, THICKNESSES * thickest) }
 }
 

@@ -14,6 +14,7 @@ export const ABOUT_SEAMS: ReadonlySet<string> = new Set([
   'bobbin-runs-out',
   'wish-gone',
   'margin-too-small',
+  'seam-near-edge',
   'covered-before-sewn',
   'no-room',
 ])
