@@ -32,9 +32,7 @@ export {
   untie,
   setField,
   setLengths,
-  setSchool,
   setSkives,
-  setStepping,
   addLine,
   freeLineId,
   mergeRuns,
@@ -216,9 +214,9 @@ export {
   weightOfWork,
 } from './relief/index.js'
 export { type Arrangement, type Piece, arrangeInRows } from './reckon/index.js'
-export { type Meeting, type Run, type Strikes, type Zip, type ZipSide } from './stitch/index.js'
+export { type Run, type Strikes, type Zip, type ZipSide } from './stitch/index.js'
 export { type SeamPlan, type SeamRow, mergesFor, seamOrder, seamPlan, zipFor } from './seams.js'
-export { type Decor, type Ease, type HoleSchool, type RunWish } from './sewing/index.js'
+export { type RunWish } from './sewing/index.js'
 export {
   type Awl,
   COLUMNS,

@@ -1,6 +1,6 @@
 import { type Derived, workOf } from './derive.js'
 import { meanStack } from './formulas/index.js'
-import { pathNearest, pointDistance, segmentLength } from './geometry/index.js'
+import { pathDistanceOf, pathNearest, pointDistance } from './geometry/index.js'
 import type { LaidUp } from './layup/index.js'
 import { sewingMinutes } from './make/index.js'
 import {
@@ -50,8 +50,7 @@ function notchesBeside(run: Run, { master }: Derived): ZipMark[] {
     if (![match.sheetA, match.sheetB].some((id) => run.join.through.includes(id))) return []
     const near = pathNearest(run.path, match.at)
     if (near.distance > NOTCH_REACH) return []
-    const before = run.path.segments.slice(0, near.segment).reduce((sum, s) => sum + segmentLength(s), 0)
-    const distance = before + segmentLength(run.path.segments[near.segment]!, near.parameter)
+    const distance = pathDistanceOf(run.path, near)
     return [{ distance, sort: 'notch', label: letterOf(i) }]
   })
 }

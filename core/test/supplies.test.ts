@@ -12,7 +12,6 @@ import {
   threadSizes,
 } from '@drumlin/core'
 import { bobbinHolds } from '../src/formulas/index.js'
-import { pointDistance } from '../src/geometry/index.js'
 import { STARTER_STORES, readStoresData } from '../src/stores/index.js'
 import { demo, demoWith, withValues } from './support/designs.js'
 
@@ -101,13 +100,6 @@ describe('how a run is punched', () => {
     const every = seamPlan(demoWith({ 'sewing.runs': { 'foot-1-left': { every: 2 } } }))
     const row = every.rows.find((r) => r.run.join.id === 'foot-1-left')!
     expect(row.strikes).toEqual([{ prongs: 0, blows: row.run.holes.length - 1 }])
-  })
-  test('an iron bent round: no blow leaves a prong more than 0.3 mm beside its hole', () => {
-    const run = rows.find((r) => r.run.join.id === 'outer-left')!.run
-    const wide = run.holes.slice(0, 8)
-    const [a, b] = [wide[0]!.at, wide[7]!.at]
-    const chord = pointDistance(a, b)
-    expect(Math.abs(chord - 7 * demo().iron.pitch)).toBeLessThan(0.3)
   })
 })
 

@@ -1,4 +1,4 @@
-import { setField } from '../design/index.js'
+import { setField, valueAt } from '../design/index.js'
 import type { Derived } from '../derive.js'
 import { type Field, fieldsOf } from '../kinds/index.js'
 import { type LengthUnit, printLength, roundTo } from '../measure/index.js'
@@ -66,9 +66,6 @@ function nearby(field: Field & { type: 'length' }, now: number): number[] {
   const around = Array.from({ length: steps }, (_, i) => (i + 1) / 10).flatMap((d) => [now + d, now - d])
   return around.map((v) => roundTo(v, 2)).filter((v) => v >= field.least && v <= field.most)
 }
-
-const valueAt = (target: unknown, path: readonly string[]): unknown =>
-  path.reduce<unknown>((inner, key) => (inner as Record<string, unknown> | undefined)?.[key], target)
 
 function fixBy(field: Field, derived: Derived, tryOut: TryOut, unit: LengthUnit): Fix[] {
   if (field.type !== 'length' || !field.mayMove) return []

@@ -35,7 +35,8 @@ function put(target: unknown, path: Change['path'], value: unknown): unknown {
   return copy
 }
 
-const at = (target: unknown, path: Change['path']): unknown =>
+/** What stands at a path of a design; undefined where nothing does. */
+export const valueAt = (target: unknown, path: Change['path']): unknown =>
   path.reduce<unknown>(
     (inner, key) => (isContainer(inner) && Object.hasOwn(inner, key) ? inner[key] : undefined),
     target,
@@ -46,7 +47,7 @@ export function applyEdit(design: Design, edit: Edit): Edited {
   const before: Change[] = []
   let next: unknown = design
   for (const { path, value } of edit.changes) {
-    before.unshift({ path, value: at(next, path) })
+    before.unshift({ path, value: valueAt(next, path) })
     next = put(next, path, value)
   }
   const checked = designSchema.safeParse(next)

@@ -8,7 +8,15 @@ export {
   tieEdges,
   untie,
 } from './drawnEdits.js'
-export { type Change, type Edit, type Edited, applyEdit, mergedEdits, mergedInverses } from './edit.js'
+export {
+  type Change,
+  type Edit,
+  type Edited,
+  applyEdit,
+  valueAt,
+  mergedEdits,
+  mergedInverses,
+} from './edit.js'
 export {
   giveBack,
   heed,
@@ -32,7 +40,6 @@ export {
   orderRuns,
   removeLine,
   setSchool,
-  setStepping,
   splitRuns,
   unmergeRun,
   unsplitRuns,

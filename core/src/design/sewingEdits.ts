@@ -1,4 +1,4 @@
-import { type Decor, type HoleSchool, type RunWish, type Stepping } from '../sewing/index.js'
+import { type Decor, type HoleSchool, type RunWish } from '../sewing/index.js'
 import type { Change, Edit } from './edit.js'
 import type { Design } from './schema.js'
 
@@ -18,11 +18,6 @@ export const wishRuns = (
 export const setSchool = (name: string, holes: HoleSchool): Edit => ({
   name,
   changes: [{ path: ['sewing', 'holes'], value: holes }],
-})
-
-export const setStepping = (name: string, stepping: Stepping): Edit => ({
-  name,
-  changes: [{ path: ['sewing', 'stepping'], value: stepping }],
 })
 
 /** A run parted at another share of its length, mm over mm. */

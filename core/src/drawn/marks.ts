@@ -5,9 +5,9 @@ import {
   openPath,
   inwardSide,
   pathLength,
+  pathDistanceOf,
   pathNearest,
   pathPlaceAt,
-  segmentLength,
 } from '../geometry/index.js'
 import type { Edge, Panel, PanelMark } from '../master/index.js'
 import type { DrawnMark, DrawnPanel, MarkPlace } from './schema.js'
@@ -61,14 +61,7 @@ function placesOf(
           .slice(0, 1)
           .map(({ edge }) => {
             const path = edgePath(panel, edge)
-            const near = pathNearest(path, at)
-            const before = path.segments.slice(0, near.segment).reduce((sum, s) => sum + segmentLength(s), 0)
-            return alongEdge(
-              panel,
-              edge,
-              before + segmentLength(path.segments[near.segment]!, near.parameter),
-              0,
-            )
+            return alongEdge(panel, edge, pathDistanceOf(path, pathNearest(path, at)), 0)
           }),
       )
     }

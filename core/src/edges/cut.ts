@@ -7,11 +7,11 @@ import {
   line,
   pathCrossings,
   pathLength,
+  pathDistanceOf,
+  pathStretch,
   pathNearest,
-  pathPart,
   pointsMeet,
   polyline,
-  segmentLength,
 } from '../geometry/index.js'
 import type { Fate, Panel } from '../master/index.js'
 import type { Turn } from './turn.js'
@@ -40,20 +40,7 @@ export function grownOutline(panel: Panel, grow: (segment: number) => number): P
   return distances.every((d) => d === 0) ? panel.outline : offsetSidesMaybe(panel.outline, distances)?.path
 }
 
-const distanceOf = (path: Path, p: Point): number => {
-  const near = pathNearest(path, p)
-  const before = path.segments.slice(0, near.segment).reduce((sum, s) => sum + segmentLength(s), 0)
-  return before + segmentLength(path.segments[near.segment]!, near.parameter)
-}
-
-/** The stretch of a closed path from one distance on to another, round its start where need be. */
-function stretch(path: Path, from: number, to: number): Path {
-  if (to > from + 1e-9) return pathPart(path, from, to)
-  const head = to > 1e-9 ? pathPart(path, 0, to).segments : []
-  const total = pathLength(path)
-  const tail = total - from > 1e-9 ? pathPart(path, from, total).segments : []
-  return openPath([...tail, ...head])
-}
+const distanceOf = (path: Path, p: Point): number => pathDistanceOf(path, pathNearest(path, p))
 
 /** Where a ray from inside the cut line meets it first. */
 function meets(path: Path, from: Point, to: Point): Point | undefined {
@@ -79,7 +66,7 @@ export function withCornerCut(path: Path, points: readonly Point[]): Path {
   const by = polyline(middle ? [start, root, end] : [start, end]).segments
   if (ahead < 1e-6 || total - ahead < 1e-6) return path
   // Walked from start to end the outline covers `ahead`; the shorter way round is the corner.
-  if (ahead <= total / 2) return closedPath([...by, ...stretch(path, b, a).segments])
+  if (ahead <= total / 2) return closedPath([...by, ...pathStretch(path, b, a).segments])
   const back = polyline(middle ? [end, root, start] : [end, start]).segments
-  return closedPath([...back, ...stretch(path, a, b).segments])
+  return closedPath([...back, ...pathStretch(path, a, b).segments])
 }

@@ -1,4 +1,4 @@
-import type { Change, Design } from '../design/index.js'
+import { type Change, valueAt } from '../design/index.js'
 import type { Derived } from '../derive.js'
 import { fieldsOf } from '../kinds/index.js'
 import { wishOf } from '../stitch/index.js'
@@ -17,9 +17,6 @@ export interface Freedom {
   /** By how much it may usually be moved either way; 0 where it is left alone unless the maker says so. */
   readonly usual: number
 }
-
-const valueAt = (design: Design, path: readonly string[]): unknown =>
-  path.reduce<unknown>((inner, key) => (inner as Record<string, unknown> | undefined)?.[key], design)
 
 /** Starts and ends of runs. Where open steps are crossed, half a stitch at the start puts the holes elsewhere between them. */
 function ends({ runs, design }: Derived): Freedom[] {

@@ -20,6 +20,8 @@ export {
   openPath,
   inwardSide,
   pathArea,
+  pathDistanceOf,
+  pathStretch,
   stripBetween,
   pathEnd,
   pathLength,

@@ -81,6 +81,22 @@ export function pathPart(path: Path, from: number, to: number): Path {
   return openPath(parts)
 }
 
+/** The stretch of a path that closes on itself from one distance on to another, past its start where need be. */
+export function pathStretch(path: Path, from: number, to: number): Path {
+  if (to > from + 1e-9) return pathPart(path, from, to)
+  const head = to > 1e-9 ? pathPart(path, 0, to).segments : []
+  const total = pathLength(path)
+  const tail = total - from > 1e-9 ? pathPart(path, from, total).segments : []
+  return openPath([...tail, ...head])
+}
+
+/** How far along a path a place of it lies, mm. */
+export function pathDistanceOf(path: Path, place: Pick<PathPlace, 'segment' | 'parameter'>): number {
+  let before = 0
+  for (let i = 0; i < place.segment; i += 1) before += segmentLength(path.segments[i]!)
+  return before + segmentLength(path.segments[place.segment]!, place.parameter)
+}
+
 /** Signed area in mm², positive for an outline walked clockwise on the screen. Exact for lines, arcs and cubics. */
 export const pathArea = (path: Path): number => path.segments.reduce((sum, s) => sum + segmentArea(s), 0)
 

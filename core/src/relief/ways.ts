@@ -1,7 +1,7 @@
 import { findingsOf } from '../check/index.js'
-import { type Edit, applyEdit, setField } from '../design/index.js'
+import { type Edit, valueAt, applyEdit, setField } from '../design/index.js'
 import { type Derived, derive } from '../derive.js'
-import { type Field, fieldsOf } from '../kinds/index.js'
+import { fieldsOf } from '../kinds/index.js'
 import { type LengthUnit, printWeight } from '../measure/index.js'
 import { seamThickness } from './propose.js'
 
@@ -23,13 +23,11 @@ const WORTH = 0.05
 
 /** Every single decision that could be taken otherwise: other choices, one fewer, a thinner leather. */
 function otherDecisions({ design, kind }: Derived, unit: LengthUnit): { label: string; edit: Edit }[] {
-  const at = (path: Field['path']): unknown =>
-    path.reduce<unknown>((inner, key) => (inner as Record<string, unknown> | undefined)?.[key], design)
   const roles = kind.roles.filter((r) => r.when?.(design.params) ?? true).map((r) => r.id)
   return fieldsOf(kind)
     .filter((f) => f.path[0] === 'params' || f.type === 'leather')
     .flatMap((field) => {
-      const now = at(field.path)
+      const now = valueAt(design, field.path)
       if (field.type === 'choice')
         return field.choices
           .filter((c) => c.value !== now)

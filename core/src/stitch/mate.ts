@@ -6,12 +6,12 @@ import {
   openPath,
   pathLength,
   pathMoved,
+  pathDistanceOf,
+  pathStretch,
   pathNearest,
-  pathPart,
   pathPlaceAt,
   pathReversed,
   pointMoved,
-  segmentLength,
 } from '../geometry/index.js'
 import type { LaidSheet, LaidUp } from '../layup/index.js'
 import { type Join, type Panel, panelOf } from '../master/index.js'
@@ -48,29 +48,17 @@ function mateSheet(run: SewnLine, work: LaidUp, carrier: LaidSheet): LaidSheet |
     .reduce<LaidSheet | undefined>((a, b) => (a && cover(a) >= cover(b) ? a : b), undefined)
 }
 
-/** How far along a path its place nearest to a point lies, and how far off that is. */
-function distanceAlong(path: Path, p: Point): { along: number; off: number } {
-  const near = pathNearest(path, p)
-  const before = path.segments.slice(0, near.segment).reduce((sum, s) => sum + segmentLength(s), 0)
-  return { along: before + segmentLength(path.segments[near.segment]!, near.parameter), off: near.distance }
-}
-
 /** The stretch of a loop between two places, the way that passes the third. */
 function stretchMaybe(loop: Path, start: Point, middle: Point, end: Point): Path | undefined {
-  const [a, m, b] = [start, middle, end].map((p) => distanceAlong(loop, p))
-  if (a!.off > SAME_EDGE || m!.off > SAME_EDGE || b!.off > SAME_EDGE) return undefined
+  const nearest = [start, middle, end].map((p) => pathNearest(loop, p))
+  if (nearest.some((near) => near.distance > SAME_EDGE)) return undefined
+  const [a, m, b] = nearest.map((near) => pathDistanceOf(loop, near))
   const total = pathLength(loop)
   const on = (from: number, to: number): number => (((to - from) % total) + total) % total
-  const forward = on(a!.along, m!.along) <= on(a!.along, b!.along)
-  const [from, to] = forward ? [a!.along, b!.along] : [b!.along, a!.along]
-  const span = on(from, to)
-  if (span < 0.01) return undefined
-  // Two stretches where it passes the start of the loop; either may come out as nothing.
-  const parts = [
-    [from, Math.min(total, from + span)],
-    [0, from + span - total],
-  ].filter(([a, b]) => b! - a! > 1e-6)
-  const part = openPath(parts.flatMap(([a, b]) => pathPart(loop, a!, b!).segments))
+  const forward = on(a!, m!) <= on(a!, b!)
+  const [from, to] = forward ? [a!, b!] : [b!, a!]
+  if (on(from, to) < 0.01) return undefined
+  const part = pathStretch(loop, from, to)
   return forward ? part : pathReversed(part)
 }
 

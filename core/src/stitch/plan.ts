@@ -7,6 +7,7 @@ import {
   pathPart,
   pathReversed,
   pathStart,
+  pathStretch,
   pointDistance,
 } from '../geometry/index.js'
 import type { LaidUp } from '../layup/index.js'
@@ -43,7 +44,7 @@ function startedMaybe(path: Path, startBy: number, endBy: number): Path | undefi
   if (isRound(path)) {
     const from = ((startBy % length) + length) % length
     if (from < 0.01 || length - from < 0.01) return path
-    return openPath([...pathPart(path, from, length).segments, ...pathPart(path, 0, from).segments])
+    return pathStretch(path, from, from)
   }
   const [cutStart, cutEnd] = [Math.max(0, startBy), Math.max(0, endBy)]
   if (length - cutStart - cutEnd <= 0.01) return undefined

@@ -31,11 +31,11 @@ const total = computed(() =>
 </script>
 
 <template>
-  <details class="more">
+  <details class="fold">
     <summary>Sewing</summary>
     <SentenceLine v-for="s in SEWING_SENTENCES" :key="s" :sentence="s" />
     <p v-if="runs.length > 1" class="quiet">In the order they can be reached:</p>
-    <table v-if="runs.length > 0">
+    <table v-if="runs.length > 0" class="compared">
       <thead>
         <tr>
           <th scope="col">Run</th>
@@ -72,37 +72,7 @@ const total = computed(() =>
 </template>
 
 <style scoped>
-.more {
-  border-top: 1px solid var(--hairline);
-  padding: 8px 0;
-}
-.more summary {
-  cursor: pointer;
-  font-weight: 650;
-  min-height: 26px;
-}
-table {
-  width: 100%;
-  border-collapse: collapse;
-  font-size: 13px;
-  margin-bottom: 8px;
-}
-th {
-  text-align: left;
-  font-weight: 400;
-}
-thead th,
-tfoot th {
-  font-weight: 650;
-}
 .before {
   display: block;
-}
-td {
-  text-align: right;
-  white-space: nowrap;
-}
-tr {
-  border-bottom: 1px solid var(--hairline);
 }
 </style>

@@ -126,11 +126,11 @@ watch(
         </ul>
       </section>
       <p v-else class="nothing quiet">Nothing found that needs a look.</p>
-      <details v-if="!drawn && piece.panel.bands.length > 0 && piece.thickness" class="more">
+      <details v-if="!drawn && piece.panel.bands.length > 0 && piece.thickness" class="fold">
         <summary>Skives</summary>
         <SkiveList :panel="piece.panel" :thickness="piece.thickness" />
       </details>
-      <details v-if="!drawn" class="more">
+      <details v-if="!drawn" class="fold">
         <summary>Edges</summary>
         <ul class="list">
           <li v-for="e in edges" :key="e.id">
@@ -180,15 +180,6 @@ h1 {
   border-top: 1px solid var(--hairline);
   padding-top: 10px;
   margin: 10px 0;
-}
-.more {
-  border-top: 1px solid var(--hairline);
-  padding: 8px 0;
-}
-.more summary {
-  cursor: pointer;
-  font-weight: 650;
-  min-height: 26px;
 }
 .list {
   list-style: none;

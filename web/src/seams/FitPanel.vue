@@ -1,21 +1,21 @@
 <script setup lang="ts">
 import { computed, onScopeDispose, ref, watch } from 'vue'
-import { type Derived, type Freedom, freedomsOf, printLength, trimmed } from '@drumlin/core'
-import { useSettings } from '../app/settings.js'
+import { type Derived, type Freedom, freedomsOf } from '@drumlin/core'
 import { useJob } from '../job/job.js'
 import MeasureField from '../sentence/MeasureField.vue'
+import FreedomList from './FreedomList.vue'
 import FitResult from './FitResult.vue'
 import { useFitting } from './fitting.js'
 
 const props = defineProps<{ settled: Derived }>()
 const job = useJob()
-const settings = useSettings()
 const { fitted, tried, failed, seek, stop, forget } = useFitting()
 
 const freedoms = computed(() => freedomsOf(props.settled))
 /** How far each may move, mm, where the maker changed it; 0 keeps it where it is. */
 const own = ref<Record<string, number>>({})
 const by = (f: Freedom): number => own.value[f.id] ?? f.usual
+const move = (id: string, to: number): void => void (own.value = { ...own.value, [id]: to })
 const usual = computed(() => freedoms.value.filter((f) => f.usual > 0))
 const others = computed(() => freedoms.value.filter((f) => f.usual === 0))
 const allowed = computed(() =>
@@ -36,14 +36,10 @@ function letGo(): void {
 watch(() => props.settled, letGo)
 watch(asked, letGo)
 onScopeDispose(() => (job.preview = undefined))
-
-/** A knife keeps less than a tenth of a millimetre, so hundredths are shown. */
-const print = (mm: number): string =>
-  settings.unit === 'mm' ? `${trimmed(mm, 2)} mm` : printLength(mm, settings.unit)
 </script>
 
 <template>
-  <details class="fit" data-fit>
+  <details class="fold" data-fit>
     <summary>Fit to the iron</summary>
     <p class="sentence">
       Whole stitches on every side, as many left and right and on edges that meet; pitches within
@@ -68,36 +64,10 @@ const print = (mm: number): string =>
       />
       to a step. What may move, either way:
     </p>
-    <ul class="free">
-      <li v-for="f in usual" :key="f.id">
-        {{ f.label }}
-        <MeasureField
-          :value="by(f)"
-          :label="`${f.label} may move by`"
-          sort="fine"
-          :least="0"
-          :most="20"
-          :step="0.1"
-          @change="(v) => (own = { ...own, [f.id]: v })"
-        />
-      </li>
-    </ul>
+    <FreedomList :freedoms="usual" :by="by" @change="move" />
     <details>
       <summary class="quiet">Let something else move</summary>
-      <ul class="free">
-        <li v-for="f in others" :key="f.id">
-          {{ f.label }} <span class="quiet figure">{{ print(f.now) }}</span>
-          <MeasureField
-            :value="by(f)"
-            :label="`${f.label} may move by`"
-            sort="fine"
-            :least="0"
-            :most="20"
-            :step="0.1"
-            @change="(v) => (own = { ...own, [f.id]: v })"
-          />
-        </li>
-      </ul>
+      <FreedomList :freedoms="others" :by="by" shown @change="move" />
     </details>
     <p class="row">
       <button v-if="tried === undefined" class="act main" @click="go">Find the smallest changes</button>
@@ -112,33 +82,13 @@ const print = (mm: number): string =>
 </template>
 
 <style scoped>
-.fit {
-  border-top: 1px solid var(--hairline);
-  padding: 8px 0;
-}
 summary {
   cursor: pointer;
   min-height: 26px;
 }
-.fit > summary {
-  font-weight: 650;
-}
 .sentence {
   line-height: 1.7;
   margin: 0 0 6px;
-}
-.free {
-  list-style: none;
-  margin: 0 0 8px;
-  padding: 0;
-}
-.free li {
-  display: flex;
-  gap: 8px;
-  justify-content: space-between;
-  align-items: baseline;
-  border-bottom: 1px solid var(--hairline);
-  padding: 2px 0;
 }
 .row {
   display: flex;

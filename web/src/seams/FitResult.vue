@@ -86,7 +86,7 @@ const left = computed(() => {
           {{ m.freedom.label }} {{ print(m.freedom.now) }} → {{ print(m.to) }}
         </li>
       </ul>
-      <table v-if="rows.length > 0">
+      <table v-if="rows.length > 0" class="compared">
         <thead>
           <tr>
             <th scope="col">Run</th>
@@ -135,22 +135,6 @@ const left = computed(() => {
 .short {
   border-left: 4px solid var(--gorse-mark);
   padding-left: 10px;
-}
-table {
-  width: 100%;
-  border-collapse: collapse;
-  font-size: 13px;
-  margin-bottom: 8px;
-}
-th {
-  text-align: left;
-  font-weight: 400;
-}
-thead th {
-  font-weight: 650;
-}
-tr {
-  border-bottom: 1px solid var(--hairline);
 }
 td {
   font-family: var(--mono);

@@ -49,7 +49,7 @@ function add(): void {
 </script>
 
 <template>
-  <details v-if="own" class="line" data-line-form>
+  <details v-if="own" class="fold" data-line-form>
     <summary>Add a decorative line</summary>
     <p class="sentence">
       On the
@@ -76,15 +76,6 @@ function add(): void {
 </template>
 
 <style scoped>
-.line {
-  border-top: 1px solid var(--hairline);
-  padding: 8px 0;
-}
-summary {
-  cursor: pointer;
-  font-weight: 650;
-  min-height: 26px;
-}
 .edges {
   display: flex;
   flex-wrap: wrap;

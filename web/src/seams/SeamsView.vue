@@ -163,7 +163,7 @@ function show(finding: Finding): void {
         <SideHoles :derived="derived" :row="row" />
         <ThreadPanel :derived="derived" :plan="plan" />
         <LineForm :derived="derived" @added="choose" />
-        <details class="more">
+        <details class="fold">
           <summary>The whole work</summary>
           <SentenceLine v-for="s in [...SEWING_SENTENCES, ...SEAM_SENTENCES]" :key="s" :sentence="s" />
         </details>
@@ -226,15 +226,6 @@ h2 {
   list-style: none;
   padding: 0;
   margin: 4px 0 8px;
-}
-.more {
-  border-top: 1px solid var(--hairline);
-  padding: 8px 0;
-}
-.more summary {
-  cursor: pointer;
-  font-weight: 650;
-  min-height: 26px;
 }
 .link {
   text-decoration: underline;

@@ -12,9 +12,9 @@ const layers = computed(() => layerWords(props.row.run, props.derived))
 </script>
 
 <template>
-  <details class="more">
+  <details class="fold">
     <summary>Holes side by side</summary>
-    <table>
+    <table class="compared">
       <thead>
         <tr>
           <th scope="col">Side</th>
@@ -46,39 +46,9 @@ const layers = computed(() => layerWords(props.row.run, props.derived))
 </template>
 
 <style scoped>
-.more {
-  border-top: 1px solid var(--hairline);
-  padding: 8px 0;
-}
-.more summary {
-  cursor: pointer;
-  font-weight: 650;
-  min-height: 26px;
-}
 .list {
   list-style: none;
   padding: 0;
   margin: 4px 0 8px;
-}
-table {
-  width: 100%;
-  border-collapse: collapse;
-  font-size: 13px;
-}
-th {
-  text-align: left;
-  font-weight: 400;
-}
-thead th {
-  font-weight: 650;
-}
-td {
-  text-align: right;
-}
-thead th:nth-child(n + 2) {
-  text-align: right;
-}
-tr {
-  border-bottom: 1px solid var(--hairline);
 }
 </style>

@@ -23,7 +23,7 @@ const nameOf = (id: string): string => props.plan.rows.find((r) => r.run.join.id
 </script>
 
 <template>
-  <details class="thread" data-thread>
+  <details class="fold" data-thread>
     <summary>Thread and needles</summary>
     <p class="colour">
       <span class="dot" :style="{ background: thread.colour }" aria-hidden="true" />{{ thread.name }},
@@ -58,15 +58,6 @@ const nameOf = (id: string): string => props.plan.rows.find((r) => r.run.join.id
 </template>
 
 <style scoped>
-.thread {
-  border-top: 1px solid var(--hairline);
-  padding: 8px 0;
-}
-summary {
-  cursor: pointer;
-  font-weight: 650;
-  min-height: 26px;
-}
 p {
   margin: 0 0 6px;
 }
