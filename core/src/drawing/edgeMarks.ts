@@ -137,6 +137,42 @@ function windowPath({ at, angle, length, width }: PanelMark & { type: 'window' }
   return closedPath(points.map((p, i) => line(p, points[(i + 1) % 4]!)))
 }
 
+/** Hardware as large as it is, with a centre cross, what it needs punched, and its name. */
+function hardwareDrawing(mark: PanelMark & { type: 'hardware' }): Drawn[] {
+  const { at, angle, across, high, holes, slots } = mark
+  const place = ({ along, aside }: { along: number; aside: number }): Point =>
+    circlePoint(circlePoint(at, along, angle), aside, angle + Math.PI / 2)
+  const reach = Math.max(across, high) / 2 + 1
+  const outline = mark.round
+    ? circle(at, across / 2)
+    : windowPath({ type: 'window', id: mark.id, at, angle, length: high, width: across })
+  return [
+    stroke('marks', outline, WEIGHT.fine),
+    ...[0, Math.PI / 2].map((by) =>
+      stroke(
+        'marks',
+        openPath([line(circlePoint(at, -reach, angle + by), circlePoint(at, reach, angle + by))]),
+        WEIGHT.fine,
+      ),
+    ),
+    ...holes.map((h) => stroke('marks', circle(place(h), h.punch / 2), WEIGHT.tick)),
+    ...slots.map((s) => {
+      const middle = place(s)
+      return stroke(
+        'marks',
+        openPath([
+          line(
+            circlePoint(middle, -s.length / 2, angle + Math.PI / 2),
+            circlePoint(middle, s.length / 2, angle + Math.PI / 2),
+          ),
+        ]),
+        WEIGHT.tick,
+      )
+    }),
+    text('marks', { x: at.x, y: at.y + reach + 2.6 }, mark.name, 2.4),
+  ]
+}
+
 /** A mark the maker set, save notches, which are drawn like all notches. */
 export function setDrawing(
   mark: Exclude<PanelMark, { type: 'notch' | 'centre' }>,
@@ -175,6 +211,8 @@ export function setDrawing(
       return arrow(mark.at, mark.angle, 'up')
     case 'grain':
       return arrow(mark.at, mark.angle, 'grain')
+    case 'hardware':
+      return hardwareDrawing(mark)
     case 'window':
       return [
         stroke('marks', windowPath(mark), WEIGHT.fine, [1.6, 1]),

@@ -46,6 +46,19 @@ export {
   pointUnit,
   pointsMeet,
 } from './point.js'
+export {
+  type Point3,
+  point3,
+  point3Add,
+  point3Along,
+  point3Cross,
+  point3Distance,
+  point3Dot,
+  point3Scale,
+  point3Subtract,
+  point3Turned,
+  point3Unit,
+} from './point3.js'
 export { type Region, overlayRegions, regionArea } from './regions.js'
 export { type Corner, type RoundedPolygon, roundedPolygon } from './rounded.js'
 export { type Across, pathSpread, pointSpread } from './spread.js'

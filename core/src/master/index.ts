@@ -1,5 +1,7 @@
 export { chainsOf, edgeChain, insetChainMaybe } from './chains.js'
 export { clipAt, clipMoved } from './clip.js'
+export type { Corner, Fitting, Hanging, Room, StrapRun, Turning } from './fitting.js'
+export type { Frame, Riding, Standing, Stood, StoodPart } from './stand.js'
 export type {
   Bend,
   Clip,
@@ -24,6 +26,7 @@ export {
   type EdgeSkive,
   type Fate,
   type Fold,
+  type HardwareMark,
   type LayerSort,
   type Panel,
   type PanelMark,

@@ -1,6 +1,8 @@
 import type { Move, Path, Point } from '../geometry/index.js'
 import type { Reckoned } from '../working/index.js'
+import type { Corner, Fitting, Hanging, Room, StrapRun, Turning } from './fitting.js'
 import type { Panel } from './panel.js'
+import type { Standing } from './stand.js'
 
 /** The part of a placed sheet that counts: all that lies on the `inside` side of a line through `at`. */
 export interface Clip {
@@ -95,7 +97,7 @@ export interface Join {
   readonly course: EdgeCourse | LineCourse
   /** The same seam on the other panel, where that does not lie edge to edge under the course. */
   readonly mate?: EdgeCourse | LineCourse
-  /** Sheets that the thread goes through where they lie under the line. */
+  /** Sheets that the thread goes through where they lie under the line, or under that of the mate. */
   readonly through: readonly string[]
   /** Edges glued down before the run is sewn. */
   readonly glue: readonly Glue[]
@@ -181,4 +183,14 @@ export interface Master {
   /** The numbers makers ask for, by panel, each with its working. */
   readonly sizes: readonly { readonly panelId: string; readonly size: Reckoned }[]
   readonly faults?: readonly Fault[]
+  /** The finished work in space, shut (0) to open (1); where there is none, the laid-out work is folded. */
+  readonly standing?: (opened: number) => Standing
+  readonly fittings?: readonly Fitting[]
+  readonly turning?: Turning
+  readonly corners?: readonly Corner[]
+  readonly room?: Room
+  readonly hanging?: readonly Hanging[]
+  readonly strapRuns?: readonly StrapRun[]
+  /** Outside as it stands, mm. */
+  readonly outside?: { readonly wide: Reckoned; readonly high: Reckoned; readonly deep: Reckoned }
 }

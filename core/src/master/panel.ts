@@ -42,6 +42,8 @@ export interface SewnFate {
   readonly margin: number
   readonly trim: number
   readonly finish: 'burnished' | 'painted' | 'left'
+  /** Ends up inside the work: the stitch line is then where the work ends. */
+  readonly inside?: true
 }
 
 /** The piece is cut doubled: this straight edge lies on a fold of the leather. */
@@ -150,6 +152,19 @@ export type PanelMark =
   | { readonly type: 'hole'; readonly id: string; readonly at: Point; readonly punch: number }
   | { readonly type: 'text'; readonly id: string; readonly at: Point; readonly text: string }
   | { readonly type: 'up' | 'grain'; readonly id: string; readonly at: Point; readonly angle: number }
+  /** Hardware at true size, with the holes it needs: how far each lies from its centre along `angle`. */
+  | {
+      readonly type: 'hardware'
+      readonly id: string
+      readonly at: Point
+      readonly angle: number
+      readonly round: boolean
+      readonly across: number
+      readonly high: number
+      readonly holes: readonly { readonly along: number; readonly aside: number; readonly punch: number }[]
+      readonly slots: readonly { readonly along: number; readonly aside: number; readonly length: number }[]
+      readonly name: string
+    }
   | {
       readonly type: 'window'
       readonly id: string
@@ -158,6 +173,8 @@ export type PanelMark =
       readonly length: number
       readonly width: number
     }
+
+export type HardwareMark = PanelMark & { readonly type: 'hardware' }
 
 /** What a component is to the panel it follows. */
 export type LayerSort = 'lining' | 'reinforcement' | 'board' | 'foam' | 'interlining'

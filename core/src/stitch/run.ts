@@ -71,6 +71,16 @@ function stacked(place: HolePlace, sheets: readonly LaidSheet[]): Hole {
   return { at: place.at, angle: place.angle, distance: place.distance, stack, sheets: there }
 }
 
+/** What lies at the other edge is sewn with it: its thickness counts at every hole. */
+function withMateStack(holes: readonly Hole[], other: OtherSide, sheets: readonly LaidSheet[]): Hole[] {
+  const last = Math.max(1, holes.length - 1)
+  return holes.map((hole, i) => {
+    const there = other.holes[Math.round((i * (other.holes.length - 1)) / last)]
+    const more = there ? sheets.reduce((sum, s) => sum + sheetThickness(s, there.at), 0) : 0
+    return { ...hole, stack: hole.stack + more }
+  })
+}
+
 /** Steps nearer than this are one, mm. */
 const SAME_STEP = 0.05
 
@@ -158,14 +168,23 @@ function threadOf(
 function runOf(plan: Planned, work: LaidUp, panels: readonly Panel[], all: SewingWays, reckon: Reckon): Run {
   const { join, path } = plan
   const sheets = work.sheets.filter((s) => join.through.includes(s.sheet.id))
-  const holes = plan.holes.map((place) => stacked(place, sheets))
+  const alone = plan.holes.map((place) => stacked(place, sheets))
   const lengths =
     plan.ways.holes !== 'machine' && Object.hasOwn(all.lengths, join.id) ? all.lengths[join.id]! : 1
   const steps = stepsOf(path, work, sheets)
+  // Edges that lie apart are holed each for itself, even where the needle goes through both at once.
+  const apart = plan.ways.holes === 'apart'
   const other =
-    plan.ways.holes === 'apart'
-      ? otherSideMaybe({ ...plan, holes }, work, panels, stepsFor(plan.ways, all), plan.ways.wish.ease)
+    apart || join.mate
+      ? otherSideMaybe(
+          { ...plan, holes: alone },
+          work,
+          panels,
+          stepsFor(plan.ways, all),
+          plan.ways.wish.ease ?? (apart ? undefined : 'spread'),
+        )
       : undefined
+  const holes = join.mate && other ? withMateStack(alone, other, sheets) : alone
   return {
     ...(other ? { other } : {}),
     join,
@@ -199,7 +218,13 @@ export function runsOf(
 
 /** Holes of a run that go through one sheet, in that sheet's own coordinates; of the other side its own. */
 export function holesInSheet(run: Run, laid: LaidSheet): readonly HolePlace[] {
-  const own = run.other?.sheet === laid.sheet.id ? run.other.holes : undefined
+  const { other, join } = run
+  const there = join.mate
+    ? other?.holes.filter((h) => sheetThickness(laid, h.at) > 0)
+    : other?.sheet === laid.sheet.id
+      ? other.holes
+      : undefined
+  const own = there && there.length > 0 ? there : undefined
   return (own ?? run.holes.filter((h) => h.sheets.includes(laid.sheet.id))).map((h) => ({
     ...h,
     at: pointMoved(h.at, laid.toSheet),

@@ -1,0 +1,80 @@
+import type { Point } from '../geometry/index.js'
+import type { Reckoned } from '../working/index.js'
+
+/** Hardware at its place on a panel. What it is comes from the design's own hardware, by role. */
+export interface Fitting {
+  readonly id: string
+  readonly name: string
+  readonly role: string
+  /** The sheet it is set on, and where, in that panel's coordinates. */
+  readonly sheet: string
+  readonly at: Point
+  /** Which way is up on it, radians. */
+  readonly up: number
+  /** Sheets of the laid-out work that it goes through, and how many times each lies there where it is turned back. */
+  readonly through: readonly { readonly sheet: string; readonly times: number }[]
+  /** The run after which it can no longer be reached, by join. */
+  readonly before?: string
+  /** It can only be set once this run is sewn. */
+  readonly after?: string
+  /** Held in a loop of leather or by its tape: no hole is punched for it. */
+  readonly held?: boolean
+  /** How many of it the place takes: a pair of rivets side by side is 2. */
+  readonly count: number
+  /** Which half of a snap, magnet or lock this is. */
+  readonly half?: 'upper' | 'lower'
+  /** A zip's length and its stops, mm. */
+  readonly length?: Reckoned
+}
+
+/** A bag that is sewn inside out: what turning it depends on. Lengths in mm. */
+export interface Turning {
+  /** The role of the leather that is hardest to turn. */
+  readonly role: string
+  /** Round the body that has to go through. */
+  readonly girth: Reckoned
+  /** Round the opening it goes through. */
+  readonly opening: Reckoned
+  /** Names of the parts that lie inside out while it is sewn, in the order they are turned. */
+  readonly inside: readonly string[]
+  readonly panelId: string
+}
+
+/** A corner that leather is sewn round. Lengths in mm, radians. */
+export interface Corner {
+  readonly id: string
+  readonly name: string
+  readonly panelId: string
+  readonly at: Point
+  readonly radius: Reckoned
+  readonly angle: number
+  readonly allowance: number
+  /** The role of the leather that has to go round. */
+  readonly role: string
+}
+
+/** The room inside a bag and the mouth that things go through. */
+export interface Room {
+  readonly wide: Reckoned
+  readonly high: Reckoned
+  readonly deep: Reckoned
+  readonly mouthWide: Reckoned
+  readonly mouthDeep: Reckoned
+  /** Settings that make it larger, by field id. */
+  readonly fields: { readonly wide: string; readonly high: string; readonly deep: string }
+  readonly panelId: string
+}
+
+/** What a bag hangs from: places on standing sheets. */
+export interface Hanging {
+  readonly name: string
+  readonly points: readonly { readonly sheet: string; readonly at: Point }[]
+}
+
+/** A length of strap leather that is cut in one run if the hide is long enough, mm. */
+export interface StrapRun {
+  readonly panelId: string
+  readonly name: string
+  readonly role: string
+  readonly length: Reckoned
+}

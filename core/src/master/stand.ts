@@ -1,0 +1,50 @@
+import type { Path, Point, Point3 } from '../geometry/index.js'
+import type { Clip } from './master.js'
+
+/** Where a flat part of a panel stands: its corner, which way its course runs off, and where its grain looks. */
+export interface Frame {
+  readonly origin: Point3
+  /** Unit vector along the course where it begins. */
+  readonly along: Point3
+  /** Unit vector out of the grain side where the course begins. */
+  readonly rise: Point3
+}
+
+/**
+ * Part of a panel as it stands: bent along one direction only, straight across it. The panel's length from `from` in the
+ * direction of `along` is laid along the course, a path from (0, 0) that sets off to the right; up in it is out of the
+ * grain side. Beyond its ends the course goes on straight.
+ */
+export interface StoodPart {
+  /** What of the panel belongs to this part, in the panel's coordinates. */
+  readonly clips: readonly Clip[]
+  readonly from: Point
+  /** Unit vector, in the panel's coordinates. */
+  readonly along: Point
+  readonly course: Path
+  readonly frame: Frame
+  /** What lies further across than these is a flange that stands out square, its flesh away from the middle, mm. */
+  readonly flanges?: { readonly from: number; readonly to: number }
+}
+
+/** A placed panel as it stands in the finished work. */
+export interface Stood {
+  readonly sheet: string
+  readonly parts: readonly StoodPart[]
+  /** How far the middle of its thickness lies outside the skeleton of stitch lines, towards the grain, mm. */
+  readonly proud: number
+  /** What it belongs to where parts of the picture can be left out. */
+  readonly group?: 'straps'
+}
+
+/** A sheet that lies on one that stands, as it does in the laid-out work. */
+export interface Riding {
+  readonly sheet: string
+  readonly on: string
+}
+
+/** The finished work in space. */
+export interface Standing {
+  readonly stood: readonly Stood[]
+  readonly riding: readonly Riding[]
+}

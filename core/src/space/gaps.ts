@@ -1,0 +1,41 @@
+import { type Point, type Point3, pointMoved, point3Distance } from '../geometry/index.js'
+import type { LaidUp } from '../layup/index.js'
+import type { Master } from '../master/index.js'
+import type { Run } from '../stitch/index.js'
+import { placeInSpace } from './place.js'
+import { type OnStage, onStage } from './stage.js'
+
+/** How far apart the two edges of a seam stand where they should meet, mm. */
+export interface Gap {
+  readonly run: string
+  readonly name: string
+  readonly most: number
+  /** Where it is worst: on the edge the run follows, in the coordinates of the laid-out work. */
+  readonly at: Point
+  /** Pairs of places that are sewn to each other, in space. */
+  readonly pairs: readonly (readonly [Point3, Point3])[]
+}
+
+/** For every seam of edges that lie apart: how well they meet in the finished work. Stitch line against stitch line. */
+export function gapsOf(master: Master, runs: readonly Run[], open: LaidUp, opened = 0): Gap[] {
+  if (!master.standing) return []
+  const stage = onStage(master, open, opened)
+  return runs.flatMap((run) => gapOf(run, stage) ?? [])
+}
+
+function gapOf(run: Run, stage: readonly OnStage[]): Gap | undefined {
+  const { mate, course } = run.join
+  const [front, back] = [course.sheet, mate?.sheet].map((id) => stage.find((s) => s.laid.sheet.id === id))
+  if (!front || !back || !run.other) return undefined
+  const other = run.other
+  const on = (s: OnStage, p: Point): Point3 =>
+    placeInSpace(s.parts, pointMoved(pointMoved(p, s.laid.toSheet), s.toHost)).at
+  const pairs = run.holes.flatMap((hole, i) => {
+    const there = other.holes[i]
+    return there ? [[on(front, hole.at), on(back, there.at)] as const] : []
+  })
+  const apart = pairs.map(([a, b]) => point3Distance(a, b))
+  const most = Math.max(0, ...apart)
+  const worst = run.holes[Math.max(0, apart.indexOf(most))]
+  return worst && { run: run.join.id, name: run.join.name, most, at: worst.at, pairs }
+}

@@ -1,0 +1,6 @@
+export { type Stretch, courseOf } from './course.js'
+export { type Gap, gapsOf } from './gaps.js'
+export { type Mesh } from './mesh.js'
+export { type Picture, type PictureSheet, pictureOf } from './picture.js'
+export { placeInSpace } from './place.js'
+export { type OnStage, onStage } from './stage.js'

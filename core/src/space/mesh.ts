@@ -1,0 +1,183 @@
+import earcut from 'earcut'
+import {
+  type Path,
+  type Point,
+  type Point3,
+  pathBox,
+  pathPoints,
+  point3Along,
+  pointMoved,
+  type Move,
+} from '../geometry/index.js'
+import type { Clip } from '../master/index.js'
+import { courseBreaks } from './course.js'
+import { type ReadyPart, onCourse, placeOnPart } from './place.js'
+import { cells, clipped } from './slabs.js'
+
+/** Faces of a piece of leather in space: three numbers a corner, three corners a face. Lengths mm. */
+export interface Mesh {
+  readonly positions: Float32Array
+  readonly normals: Float32Array
+  /** The first so many corners are the grain side; the flesh side and the cut edges follow. */
+  readonly grain: number
+  /** Its outline as pairs of places, on both faces. */
+  readonly outline: Float32Array
+}
+
+/** Chords of an outline lie this near to it, mm. */
+const CHORDS = 0.25
+/** A piece that lies on others is broken into so many cells at most each way, so that it can follow what lies below. */
+const MOST_CELLS = 14
+const CELL = 7
+
+/** What is drawn: an outline in coordinates of the panel that stands, and how thick and how far out it lies there. */
+export interface Covered {
+  readonly outline: Path
+  /** From the outline's coordinates to those of the standing panel. */
+  readonly move: Move
+  readonly clips: readonly Clip[]
+  /** Thickness, and how far its middle lies out of the grain side, at a place of the standing panel, mm. */
+  readonly thickness: (p: Point) => number
+  readonly off: (p: Point) => number
+  /** It follows what lies under it, so it has to be broken up. */
+  readonly follows: boolean
+}
+
+interface Corner3 {
+  readonly at: Point3
+  readonly grain: Point3
+  readonly half: number
+}
+
+class Faces {
+  readonly positions: number[] = []
+  readonly normals: number[] = []
+  add(corners: readonly Point3[], normal: (i: number) => Point3): void {
+    corners.forEach((p, i) => {
+      const n = normal(i)
+      this.positions.push(p.x, p.y, p.z)
+      this.normals.push(n.x, n.y, n.z)
+    })
+  }
+}
+
+const evenBreaks = (from: number, to: number): number[] => {
+  const count = Math.min(MOST_CELLS, Math.floor((to - from) / CELL))
+  return Array.from({ length: Math.max(0, count - 1) }, (_, i) => from + ((i + 1) * (to - from)) / count)
+}
+
+/** Which points of a polygon lie on the outline it was cut from, so that its cut edge shows there. */
+function onOutline(points: readonly Point[]): (a: Point, b: Point) => boolean {
+  const key = (p: Point): string => `${Math.round(p.x * 1e4)},${Math.round(p.y * 1e4)}`
+  const edges = points.map((p, i) => [p, points[(i + 1) % points.length]!] as const)
+  const ends = new Map<string, number[]>()
+  edges.forEach(([p], i) => {
+    const k = key(p)
+    ends.set(k, [...(ends.get(k) ?? []), i, (i + points.length - 1) % points.length])
+  })
+  const near = (p: Point, [a, b]: readonly [Point, Point]): boolean => {
+    const [ux, uy] = [b.x - a.x, b.y - a.y]
+    const length = Math.hypot(ux, uy)
+    if (length < 1e-9) return false
+    const along = ((p.x - a.x) * ux + (p.y - a.y) * uy) / length
+    return Math.abs((p.x - a.x) * uy - (p.y - a.y) * ux) / length < 1e-3 && along > -1e-3 && along < length + 1e-3
+  }
+  return (a, b) => {
+    const known = ends.get(key(a)) ?? ends.get(key(b))
+    const middle = { x: (a.x + b.x) / 2, y: (a.y + b.y) / 2 }
+    return known ? known.some((i) => near(middle, edges[i]!)) : edges.some((e) => near(middle, e))
+  }
+}
+
+/** A piece of leather in space, laid over the parts of a standing panel. */
+export function meshOf(parts: readonly ReadyPart[], covered: Covered): Mesh {
+  const [grainSide, rest, outline] = [new Faces(), new Faces(), [] as number[]]
+  const whole = covered.clips.reduce<Point[]>(
+    (polygon, { at, inward }) => clipped(polygon, at, inward),
+    pathPoints(covered.outline, CHORDS).map((p) => pointMoved(p, covered.move)),
+  )
+  if (whole.length > 2) for (const part of parts) addPart(part, whole, covered, { grainSide, rest, outline })
+  return {
+    positions: new Float32Array([...grainSide.positions, ...rest.positions]),
+    normals: new Float32Array([...grainSide.normals, ...rest.normals]),
+    grain: grainSide.positions.length / 3,
+    outline: new Float32Array(outline),
+  }
+}
+
+function addPart(
+  part: ReadyPart,
+  whole: readonly Point[],
+  covered: Covered,
+  to: { grainSide: Faces; rest: Faces; outline: number[] },
+): void {
+  const polygon = part.clips.reduce<Point[]>((p, { at, inward }) => clipped(p, at, inward), [...whole])
+  if (polygon.length < 3) return
+  const back = (s: number, r: number): Point => ({
+    x: part.from.x + part.along.x * s - part.along.y * r,
+    y: part.from.y + part.along.y * s + part.along.x * r,
+  })
+  const unrolled = polygon.map((p) => {
+    const { s, r } = onCourse(part, p)
+    return { x: s, y: r }
+  })
+  const shown = onOutline(whole.map((p) => ({ x: onCourse(part, p).s, y: onCourse(part, p).r })))
+  const box = pathBox({ closed: true, segments: unrolled.map((from, i) => ({ type: 'line', from, to: unrolled[(i + 1) % unrolled.length]! })) })
+  const along = [...courseBreaks(part.walk), ...(covered.follows ? evenBreaks(box.left, box.right) : [])]
+  const across = [
+    ...(part.flanges ? [part.flanges.from, part.flanges.to] : []),
+    ...(covered.follows ? evenBreaks(box.top, box.bottom) : []),
+  ]
+  const known = new Map<string, Corner3>()
+  const corner = (p: Point): Corner3 => {
+    const key = `${p.x.toFixed(4)} ${p.y.toFixed(4)}`
+    const before = known.get(key)
+    if (before) return before
+    const flat = back(p.x, p.y)
+    const { at, grain } = placeOnPart(part, { s: p.x, r: p.y }, covered.off(flat))
+    const made = { at, grain, half: covered.thickness(flat) / 2 }
+    known.set(key, made)
+    return made
+  }
+  for (const cell of cells(unrolled, along, across)) addCell(cell.map((p) => ({ p, c: corner(p) })), shown, to)
+}
+
+function addCell(
+  cell: readonly { p: Point; c: Corner3 }[],
+  shown: (a: Point, b: Point) => boolean,
+  { grainSide, rest, outline }: { grainSide: Faces; rest: Faces; outline: number[] },
+): void {
+  const up = ({ at, grain, half }: Corner3): Point3 => point3Along(at, grain, half)
+  const down = ({ at, grain, half }: Corner3): Point3 => point3Along(at, grain, -half)
+  const faces = earcut(cell.flatMap(({ p }) => [p.x, p.y]))
+  for (let i = 0; i < faces.length; i += 3) {
+    const three = [faces[i]!, faces[i + 1]!, faces[i + 2]!].map((k) => cell[k]!.c)
+    grainSide.add(three.map(up), (k) => three[k]!.grain)
+    rest.add(three.toReversed().map(down), (k) => {
+      const { x, y, z } = three[2 - k]!.grain
+      return { x: -x, y: -y, z: -z }
+    })
+  }
+  cell.forEach((a, i) => {
+    const b = cell[(i + 1) % cell.length]!
+    if (!shown(a.p, b.p)) return
+    const [a1, a2, b1, b2] = [up(a.c), down(a.c), up(b.c), down(b.c)]
+    const normal = squareTo(a1, b1, a2)
+    rest.add([a1, a2, b1, b1, a2, b2], () => normal)
+    for (const [from, till] of [
+      [a1, b1],
+      [a2, b2],
+    ] as const)
+      outline.push(from.x, from.y, from.z, till.x, till.y, till.z)
+  })
+}
+
+function squareTo(a: Point3, b: Point3, c: Point3): Point3 {
+  const [u, v] = [
+    { x: b.x - a.x, y: b.y - a.y, z: b.z - a.z },
+    { x: c.x - a.x, y: c.y - a.y, z: c.z - a.z },
+  ]
+  const n = { x: u.y * v.z - u.z * v.y, y: u.z * v.x - u.x * v.z, z: u.x * v.y - u.y * v.x }
+  const length = Math.hypot(n.x, n.y, n.z) || 1
+  return { x: n.x / length, y: n.y / length, z: n.z / length }
+}

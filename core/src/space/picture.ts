@@ -1,0 +1,129 @@
+import {
+  type Path,
+  type Point,
+  type Point3,
+  offsetSidesMaybe,
+  pointMoved,
+  point3Along,
+} from '../geometry/index.js'
+import { type LaidUp, sheetThickness } from '../layup/index.js'
+import { type Clip, type Master, type Panel, clipMoved } from '../master/index.js'
+import type { Run } from '../stitch/index.js'
+import { type Mesh, meshOf } from './mesh.js'
+import { type OnStage, onStage } from './stage.js'
+import { placeInSpace } from './place.js'
+
+/** A piece of leather in the picture. */
+export interface PictureSheet {
+  readonly id: string
+  readonly name: string
+  readonly panelId: string
+  readonly swatch: string
+  readonly group: 'straps' | undefined
+  readonly mesh: Mesh
+}
+
+/** The finished thing in space: leather and thread. Lengths mm. */
+export interface Picture {
+  readonly sheets: readonly PictureSheet[]
+  /** Stitches as pairs of places, three numbers each; those of seams that end up inside are left out. */
+  readonly stitches: Float32Array
+  readonly strapStitches: Float32Array
+}
+
+/** What shows of a panel once it is sewn: less what ends up inside. */
+export function shownOutline(panel: Panel): Path {
+  const distances = panel.outline.segments.map((_, i) => {
+    const fate = panel.edges.find((e) => i >= e.first && i <= e.last)?.fate
+    return fate?.type === 'sewn' && fate.inside ? -fate.margin : 0
+  })
+  if (distances.every((d) => d === 0)) return panel.outline
+  return offsetSidesMaybe(panel.outline, distances)?.path ?? panel.outline
+}
+
+const isInside = (run: Run, panels: readonly Panel[], stage: readonly OnStage[]): boolean => {
+  const { course } = run.join
+  const on = stage.find((s) => s.laid.sheet.id === course.sheet)?.laid.sheet
+  const panel = on?.type === 'panel' ? panels.find((p) => p.id === on.panelId) : undefined
+  if (course.type !== 'edges' || !panel) return false
+  const edge = panel.edges.find((e) => e.id === course.chain[0])
+  return edge?.fate.type === 'sewn' && edge.fate.inside === true
+}
+
+/** The picture of a work, shut (0) to open (1). `panels` and `runs` as they were reckoned, `open` laid out. */
+export function pictureOf(
+  { master, panels, runs }: { master: Master; panels: readonly Panel[]; runs: readonly Run[] },
+  open: LaidUp,
+  opened: number,
+): Picture {
+  const stage = onStage(master, open, opened)
+  const sheets = stage.map((one): PictureSheet => {
+    const { laid, toHost } = one
+    const { sheet } = laid
+    const host = stage.find((s) => s.parts === one.parts && !s.rides)
+    const toWork = host ? host.laid.sheet.move : undefined
+    const clips: Clip[] = sheet.clips.map((c) => (host ? clipMoved(c, host.laid.toSheet) : c))
+    return {
+      id: sheet.id,
+      name: sheet.name,
+      panelId: sheet.type === 'panel' ? sheet.panelId : '',
+      swatch: laid.work?.stock?.swatch ?? '#ffffff',
+      group: one.group,
+      mesh: meshOf(one.parts, {
+        outline: sheet.type === 'panel' && sheet.formed ? sheet.formed : shownOutline(laid.work!.panel),
+        move: toHost,
+        clips,
+        thickness: one.rides
+          ? (p) => Math.max(0.1, sheetThickness(laid, toWork ? pointMoved(p, toWork) : p) || laid.thickness)
+          : () => laid.thickness,
+        off: one.off,
+        follows: one.rides,
+      }),
+    }
+  })
+  const [own, straps] = [[] as number[], [] as number[]]
+  for (const run of runs) {
+    if (run.join.decor !== true && isInside(run, panels, stage)) continue
+    const strap = stage.find((s) => s.laid.sheet.id === run.join.course.sheet)?.group === 'straps'
+    sewn(run, stage, strap ? straps : own)
+  }
+  return { sheets, stitches: new Float32Array(own), strapStitches: new Float32Array(straps) }
+}
+
+/** Thread lies this far off the leather so that it shows, mm. */
+const PROUD = 0.25
+
+/** Stitches on both faces of what a run holds. */
+function sewn(run: Run, stage: readonly OnStage[], into: number[]): void {
+  const places = run.holes.map(({ at, sheets }) => {
+    const held = stage.filter((s) => sheets.includes(s.laid.sheet.id))
+    const [first] = held
+    if (!first) return undefined
+    const host = stage.find((s) => s.parts === first.parts && !s.rides)
+    const p: Point = host ? pointMoved(at, host.laid.toSheet) : at
+    const levels = held
+      .filter((s) => s.parts === first.parts)
+      .map((s) => [s.off(p) - s.laid.thickness / 2, s.off(p) + s.laid.thickness / 2] as const)
+    const { at: place, grain } = placeInSpace(first.parts, p)
+    return {
+      above: point3Along(place, grain, Math.max(...levels.map((l) => l[1])) + PROUD),
+      below: point3Along(place, grain, Math.min(...levels.map((l) => l[0])) - PROUD),
+    }
+  })
+  const stitch = (a: Point3, b: Point3): void => {
+    // A stitch sinks into its holes: a little of it shows at neither end.
+    const at = (t: number): Point3 => ({
+      x: a.x + (b.x - a.x) * t,
+      y: a.y + (b.y - a.y) * t,
+      z: a.z + (b.z - a.z) * t,
+    })
+    const [from, to] = [at(0.12), at(0.88)]
+    into.push(from.x, from.y, from.z, to.x, to.y, to.z)
+  }
+  places.slice(1).forEach((place, i) => {
+    const before = places[i]
+    if (!place || !before) return
+    stitch(before.above, place.above)
+    stitch(before.below, place.below)
+  })
+}

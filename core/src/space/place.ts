@@ -1,0 +1,81 @@
+import {
+  type Move,
+  type Point,
+  type Point3,
+  pointDot,
+  pointMoved,
+  pointRight,
+  pointSubtract,
+  point3Along,
+  point3Cross,
+} from '../geometry/index.js'
+import type { Clip, Stood, StoodPart } from '../master/index.js'
+import { type Coursed, courseAt, coursed } from './course.js'
+
+/** A place of a panel in space, and the unit vector out of its grain side there. */
+export interface Placed3 {
+  readonly at: Point3
+  readonly grain: Point3
+}
+
+/** A part ready to be asked for many places. */
+export interface ReadyPart extends StoodPart {
+  readonly walk: Coursed
+  readonly across: Point3
+}
+
+export const readyParts = ({ parts }: Stood): readonly ReadyPart[] =>
+  parts.map((part) => ({
+    ...part,
+    walk: coursed(part.course),
+    across: point3Cross(part.frame.along, part.frame.rise),
+  }))
+
+/** How far a place lies along a part's course and across it, mm. */
+export function onCourse(part: StoodPart, p: Point): { s: number; r: number } {
+  const d = pointSubtract(p, part.from)
+  return { s: pointDot(d, part.along), r: pointDot(d, pointRight(part.along)) }
+}
+
+/** The middle of the leather `off` mm out of the grain side at a place of a part. */
+export function placeOnPart(part: ReadyPart, { s, r }: { s: number; r: number }, off: number): Placed3 {
+  const { origin, along, rise } = part.frame
+  const { at, way } = courseAt(part.walk, s)
+  // Up in the course is out of the grain side: square to the way walked, on its left.
+  const grain = {
+    x: rise.x * way.x - along.x * way.y,
+    y: rise.y * way.x - along.y * way.y,
+    z: rise.z * way.x - along.z * way.y,
+  }
+  const on = (across: number): Point3 =>
+    point3Along(point3Along(point3Along(origin, along, at.x), rise, at.y), part.across, across)
+  const { flanges } = part
+  const edge = flanges ? Math.min(flanges.to, Math.max(flanges.from, r)) : r
+  if (edge === r) return { at: point3Along(on(r), grain, off), grain }
+  // A flange stands out of the grain side; its own grain looks back over the leather.
+  const out = edge === flanges!.to ? -1 : 1
+  const turned = { x: part.across.x * out, y: part.across.y * out, z: part.across.z * out }
+  return {
+    at: point3Along(point3Along(on(edge), grain, Math.abs(r - edge)), turned, off),
+    grain: turned,
+  }
+}
+
+const insideBy = (p: Point, { at, inward }: Clip): number =>
+  (p.x - at.x) * inward.x + (p.y - at.y) * inward.y
+
+/** The part of a stood panel that a place belongs to; the nearest where it lies on no part's own side. */
+export function partAt(parts: readonly ReadyPart[], p: Point): ReadyPart {
+  const depth = (part: ReadyPart): number => Math.min(Infinity, ...part.clips.map((c) => insideBy(p, c)))
+  return parts.reduce((a, b) => (depth(b) > depth(a) && depth(a) < 0 ? b : a))
+}
+
+/** Where a place of a panel comes to stand, `off` mm out of the grain side of the skeleton. */
+export function placeInSpace(parts: readonly ReadyPart[], p: Point, off = 0): Placed3 {
+  const part = partAt(parts, p)
+  return placeOnPart(part, onCourse(part, p), off)
+}
+
+/** The same for a place given in the coordinates of the laid-out work. */
+export const placeFromWork = (parts: readonly ReadyPart[], p: Point, toSheet: Move, off = 0): Placed3 =>
+  placeInSpace(parts, pointMoved(p, toSheet), off)

@@ -1,0 +1,52 @@
+import type { Point } from '../geometry/index.js'
+
+/** What of a polygon lies on the side of a line that `inward` points to; may touch itself along the line. */
+export function clipped(polygon: readonly Point[], at: Point, inward: Point): Point[] {
+  const depth = (p: Point): number => (p.x - at.x) * inward.x + (p.y - at.y) * inward.y
+  const kept: Point[] = []
+  polygon.forEach((b, i) => {
+    const a = polygon[(i + polygon.length - 1) % polygon.length]!
+    const [da, db] = [depth(a), depth(b)]
+    if (da >= 0 !== db >= 0) {
+      const share = da / (da - db)
+      kept.push({ x: a.x + (b.x - a.x) * share, y: a.y + (b.y - a.y) * share })
+    }
+    if (db >= 0) kept.push(b)
+  })
+  return kept
+}
+
+/** Breaks nearer than this are one, mm. */
+const SAME_BREAK = 1e-6
+
+/** A polygon in slabs between neighbouring breaks along x; beyond the outermost breaks it goes on. */
+export function slabs(polygon: readonly Point[], breaks: readonly number[]): Point[][] {
+  const [least, most] = polygon.reduce(([a, b], p) => [Math.min(a, p.x), Math.max(b, p.x)], [
+    Infinity,
+    -Infinity,
+  ])
+  const inner = [...breaks]
+    .toSorted((a, b) => a - b)
+    .filter((b, i, all) => b > least + SAME_BREAK && b < most - SAME_BREAK && b - (all[i - 1] ?? -Infinity) > SAME_BREAK)
+  const cuts = [least, ...inner, most]
+  return cuts
+    .slice(1)
+    .map((to, i) => {
+      const after =
+        i === 0 ? [...polygon] : clipped(polygon, { x: cuts[i]!, y: 0 }, { x: 1, y: 0 })
+      return i === cuts.length - 2 ? after : clipped(after, { x: to, y: 0 }, { x: -1, y: 0 })
+    })
+    .filter((p) => p.length > 2)
+}
+
+/** The same with breaks along y too. */
+export const cells = (
+  polygon: readonly Point[],
+  alongX: readonly number[],
+  alongY: readonly number[],
+): Point[][] => {
+  const turned = (points: readonly Point[]): Point[] => points.map((p) => ({ x: p.y, y: p.x }))
+  return slabs(polygon, alongX).flatMap((slab) =>
+    alongY.length === 0 ? [slab] : slabs(turned(slab), alongY).map(turned),
+  )
+}
