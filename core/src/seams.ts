@@ -45,13 +45,14 @@ export function tiedRun({ design, runs, works }: Derived, run: Run): Run | undef
 const NOTCH_REACH = 8
 
 /** Notches that lie beside a run, lettered as they are on the pieces. */
-function notchesBeside(run: Run, { master }: Derived): ZipMark[] {
-  return master.matches.flatMap((match, i): ZipMark[] => {
+function notchesBeside(run: Run, path: Run['path'], { master }: Derived): ZipMark[] {
+  return master.matches.flatMap((match, i) => {
     if (![match.sheetA, match.sheetB].some((id) => run.join.through.includes(id))) return []
-    const near = pathNearest(run.path, match.at)
-    if (near.distance > NOTCH_REACH) return []
-    const distance = pathDistanceOf(run.path, near)
-    return [{ distance, sort: 'notch', label: letterOf(i) }]
+    return [match.at, match.atB].flatMap((at): ZipMark[] => {
+      const near = at && pathNearest(path, at)
+      if (!near || near.distance > NOTCH_REACH) return []
+      return [{ distance: pathDistanceOf(path, near), sort: 'notch', label: letterOf(i) }]
+    })
   })
 }
 
@@ -60,7 +61,13 @@ export function zipFor(derived: Derived, run: Run): Zip {
   const tied = tiedRun(derived, run)
   return tied
     ? zipOfTwo(run, tied, derived.works)
-    : zipOf(run, workOf(derived.works, run.join.layup), derived.panels, notchesBeside(run, derived))
+    : zipOf(
+        run,
+        workOf(derived.works, run.join.layup),
+        derived.panels,
+        notchesBeside(run, run.path, derived),
+        run.join.mate && run.other ? notchesBeside(run, run.other.path, derived) : [],
+      )
 }
 
 /** The outermost sheets of a run, and the face that shows: thread ends lie on the other. */

@@ -213,6 +213,8 @@ export function setDrawing(
       return arrow(mark.at, mark.angle, 'grain')
     case 'hardware':
       return hardwareDrawing(mark)
+    case 'cuts':
+      return mark.paths.map((path) => stroke('cut', path, WEIGHT.tick))
     case 'window':
       return [
         stroke('marks', windowPath(mark), WEIGHT.fine, [1.6, 1]),

@@ -27,6 +27,32 @@ export const seamRoll = (thickness: number, neutral: number, alpha: number) => (
   shift: -((Math.PI - alpha) * neutral - Math.sin(alpha)) * thickness,
 })
 
+/** What two turned seams add to a width between stitch lines, outside and inside: an upper bound; §8 [8.05]. */
+export function turnedWidth(thickness: number, neutral: number, alpha: number) {
+  const { height, shift } = seamRoll(thickness, neutral, alpha)
+  const outside = 2 * (height + shift)
+  return { outside, inside: outside - 2 * thickness }
+}
+
+/** Where the middle of a tapered gusset stands beside the panels: the way along the middle of its strip; §8 [8.06]. */
+export function taperedStrip(gusset: TaperedGusset, span: number, steps = 12) {
+  const { radius, height, top, bottom } = gusset
+  const lean = (top - bottom) / (2 * height)
+  const upright = (height - radius) * Math.sqrt(1 - lean ** 2)
+  const corner = Array.from({ length: steps + 1 }, (_, i) =>
+    taperedPoint(gusset, (Math.PI / 2) * (1 - i / steps)),
+  )
+  const quarter = corner[0]!.along
+  // From an end down to the foot: the straight side, the corner, half the bottom; then the same back up.
+  const down = [
+    { along: 0, half: top / 2 },
+    ...corner.map(({ along, half }) => ({ along: upright + quarter - along, half })),
+  ]
+  const length = 2 * (upright + quarter) + span - 2 * radius
+  const up = down.toReversed().map(({ along, half }) => ({ along: length - along, half }))
+  return { length, upright, quarter, points: [...down, ...up] }
+}
+
 const SIMPSON = 200
 /** ∫ sqrt(1 − m sin²) from 0 to phi: the length of a quarter ellipse, by Simpson's rule. */
 function ellipticE(phi: number, m: number): number {

@@ -18,6 +18,8 @@ export {
   seamRoll,
   snips,
   taperedPoint,
+  taperedStrip,
+  turnedWidth,
 } from './gusset.js'
 export {
   SQUARE_FOOT_DM2,

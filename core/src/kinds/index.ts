@@ -8,6 +8,7 @@ import type { Kind } from './kind.js'
 import { mouldedHolder } from './mouldedHolder/index.js'
 import { narrowStrap } from './narrowStrap/index.js'
 import { strapWallet } from './strapWallet/index.js'
+import { tote } from './tote.js'
 import { wrapWallet } from './wrapWallet/index.js'
 
 /** Every kind there is, by id. Their parameters are checked by the design's schema before they get here. */
@@ -19,6 +20,7 @@ const KINDS: Readonly<Record<string, Kind>> = {
   'moulded-holder': mouldedHolder as unknown as Kind,
   'gusseted-case': gussetedCase as unknown as Kind,
   'narrow-strap': narrowStrap as unknown as Kind,
+  tote: tote as unknown as Kind,
   'by-hand': byHand as unknown as Kind,
 }
 

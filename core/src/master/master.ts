@@ -119,6 +119,8 @@ export interface Match {
   readonly sheetB: string
   /** In the coordinates of the laid-up work. */
   readonly at: Point
+  /** Where it falls on the second sheet, where that lies apart. */
+  readonly atB?: Point
 }
 
 /** What has to go in or stay inside: what it needs and what there is, mm. */

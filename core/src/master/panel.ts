@@ -149,6 +149,8 @@ export type PanelMark =
       readonly length: number
       readonly punch: number
     }
+  /** Cut into an allowance: snips and V cuts. */
+  | { readonly type: 'cuts'; readonly id: string; readonly at: Point; readonly paths: readonly Path[] }
   | { readonly type: 'hole'; readonly id: string; readonly at: Point; readonly punch: number }
   | { readonly type: 'text'; readonly id: string; readonly at: Point; readonly text: string }
   | { readonly type: 'up' | 'grain'; readonly id: string; readonly at: Point; readonly angle: number }

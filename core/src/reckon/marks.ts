@@ -67,6 +67,9 @@ const LETTERS = 'abcdefghijklmnopqrstuvwxyz'
 export const letterOf = (index: number): string =>
   index < 26 ? LETTERS[index]! : `${LETTERS[Math.floor(index / 26) - 1]}${LETTERS[index % 26]}`
 
+/** A match of edges that lie apart is given on the stitch line, no farther in than this, mm. */
+const NOTCH_IN = 25
+
 /** Ticks square to the edge where a match falls on this panel, lettered by the order of the matches. */
 export function notchMarks(panel: Panel, master: Master, work: LaidUp): Mark[] {
   const ticks = new Map<string, { at: Point; angle: number; letters: string[] }>()
@@ -74,8 +77,10 @@ export function notchMarks(panel: Panel, master: Master, work: LaidUp): Mark[] {
     for (const id of [match.sheetA, match.sheetB]) {
       const laid = work.sheets.find((s) => s.sheet.id === id)
       if (laid?.sheet.type !== 'panel' || laid.sheet.panelId !== panel.id) continue
-      const near = pathNearest(panel.outline, pointMoved(match.at, laid.toSheet))
-      if (near.distance > 0.5) continue
+      const there = id === match.sheetB ? (match.atB ?? match.at) : match.at
+      const near = pathNearest(panel.outline, pointMoved(there, laid.toSheet))
+      // The stitch line is where edges that lie apart meet: their notch is cut at the edge beside it.
+      if (near.distance > (match.atB ? NOTCH_IN : 0.5)) continue
       const key = `${near.at.x.toFixed(2)},${near.at.y.toFixed(2)}`
       const tick = ticks.get(key) ?? { at: near.at, angle: edgeAngle(panel, near.at), letters: [] }
       tick.letters.push(letterOf(index))

@@ -1,4 +1,3 @@
-export { type Stretch, courseOf } from './course.js'
 export { type Gap, gapsOf } from './gaps.js'
 export { type Mesh } from './mesh.js'
 export { type Picture, type PictureSheet, pictureOf } from './picture.js'

@@ -8,9 +8,9 @@ import {
   point3Along,
   pointMoved,
   type Move,
+  courseBreaks,
 } from '../geometry/index.js'
 import type { Clip } from '../master/index.js'
-import { courseBreaks } from './course.js'
 import { type ReadyPart, onCourse, placeOnPart } from './place.js'
 import { cells, clipped } from './slabs.js'
 

@@ -8,9 +8,11 @@ import {
   pointSubtract,
   point3Along,
   point3Cross,
+  type Coursed,
+  courseAt,
+  coursed,
 } from '../geometry/index.js'
 import type { Clip, Stood, StoodPart } from '../master/index.js'
-import { type Coursed, courseAt, coursed } from './course.js'
 
 /** A place of a panel in space, and the unit vector out of its grain side there. */
 export interface Placed3 {

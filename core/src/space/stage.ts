@@ -9,10 +9,10 @@ import {
   pointRight,
   pointSubtract,
   pointUnit,
+  courseOf,
 } from '../geometry/index.js'
 import { type LaidSheet, type LaidUp, sheetThickness } from '../layup/index.js'
 import type { Fold, Master, Standing, StoodPart } from '../master/index.js'
-import { courseOf } from './course.js'
 import { type ReadyPart, readyParts } from './place.js'
 
 /** A placed sheet with where it stands. Lengths mm. */

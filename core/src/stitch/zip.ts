@@ -1,8 +1,7 @@
-import { pathLength } from '../geometry/index.js'
 import { easeLimit } from '../formulas/index.js'
 import type { LaidUp } from '../layup/index.js'
 import type { Panel } from '../master/index.js'
-import { bends, following } from './apart.js'
+import { bends } from './apart.js'
 import { mateOf } from './mate.js'
 import type { HolePlace, Side } from './places.js'
 import type { Run } from './run.js'
@@ -106,7 +105,12 @@ function frontOf(run: Run, work: LaidUp, notches: readonly ZipMark[]): ZipSide {
   }
 }
 
-function backOf(run: Run, work: LaidUp, panels: readonly Panel[]): ZipSide | undefined {
+function backOf(
+  run: Run,
+  work: LaidUp,
+  panels: readonly Panel[],
+  notches: readonly ZipMark[],
+): ZipSide | undefined {
   if (run.other) {
     const { sheet, length, holes, sides } = run.other
     return {
@@ -114,15 +118,16 @@ function backOf(run: Run, work: LaidUp, panels: readonly Panel[]): ZipSide | und
       length,
       holes,
       sides,
-      marks: [...endMarks(length), ...cornerMarks(sides, holes), ...curveMarks(run.other.path)].toSorted(
-        byDistance,
-      ),
+      marks: [
+        ...endMarks(length),
+        ...cornerMarks(sides, holes),
+        ...curveMarks(run.other.path),
+        ...notches,
+      ].toSorted(byDistance),
     }
   }
   const mate = mateOf(run, work, panels)
   if (!mate) return undefined
-  // A seam whose other edge lies elsewhere is as long as that edge is; its holes follow those of the run.
-  if (run.join.mate && mate.path) return elsewhere(run, mate.path, namedSheet(mate.laid.sheet.id, work))
   // What is punched through all layers comes out where it goes in.
   const { length, holes, sides } = run
   const corners = [...cornerMarks(sides, holes), ...curveMarks(run.path)]
@@ -133,14 +138,6 @@ function backOf(run: Run, work: LaidUp, panels: readonly Panel[]): ZipSide | und
     sides,
     marks: [...endMarks(length), ...corners].toSorted(byDistance),
   }
-}
-
-/** The other edge of a seam that does not lie under the run, eased onto it evenly or as the maker asked. */
-function elsewhere(run: Run, path: Run['path'], named: Pick<ZipSide, 'sheet' | 'name' | 'swatch'>): ZipSide {
-  const { holes, sides } = following(run, path, run.ways.wish.ease ?? 'spread')
-  const length = pathLength(path)
-  const corners = [...cornerMarks(sides, holes), ...curveMarks(path)]
-  return { ...named, length, holes, sides, marks: [...endMarks(length), ...corners].toSorted(byDistance) }
 }
 
 /** Marks a place can be told by. */
@@ -190,7 +187,8 @@ export const zipOf = (
   work: LaidUp,
   panels: readonly Panel[],
   notches: readonly ZipMark[] = [],
-): Zip => zipped(run, frontOf(run, work, notches), backOf(run, work, panels))
+  there: readonly ZipMark[] = [],
+): Zip => zipped(run, frontOf(run, work, notches), backOf(run, work, panels, there))
 
 /** The same edge walked from its other end. */
 function turnedRound(side: ZipSide): ZipSide {

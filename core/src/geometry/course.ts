@@ -1,17 +1,7 @@
-import {
-  type Path,
-  type Point,
-  type Segment,
-  arc,
-  line,
-  openPath,
-  point,
-  polyline,
-  segmentLength,
-  segmentParameterAt,
-  segmentPoint,
-  segmentTangent,
-} from '../geometry/index.js'
+import { segmentLength, segmentParameterAt } from './length.js'
+import { type Path, openPath, polyline } from './path.js'
+import { type Point, point } from './point.js'
+import { type Segment, arc, line, segmentPoint, segmentTangent } from './segment.js'
 
 /** A stretch of a course: `length` mm of leather, turned by `turn` radians on the way, towards the flesh where positive. */
 export interface Stretch {

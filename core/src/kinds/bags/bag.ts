@@ -1,0 +1,232 @@
+import { turnedWidth } from '../../formulas/index.js'
+import type { Fate } from '../../master/index.js'
+import type { Leather } from '../../stores/index.js'
+import { type Given, type Reckon, type Reckoned, given } from '../../working/index.js'
+import { type Materials, leatherOf } from '../kind.js'
+import { type Basics, basicsOf, sizeBy } from '../parts/basics.js'
+import type { BagParams } from './params.js'
+
+/** Judgement values of the bench, mm unless said. */
+export const BENCH = {
+  /** Angle of the allowances to the panel in a pressed turned seam, radians. */
+  alpha: Math.PI / 4,
+  /** Stretch a snipped allowance bears as a share, widest gap, and how far a facet may stand off. */
+  strain: 0.12,
+  gap: 2.5,
+  facet: 0.2,
+  leastRoot: 1.5,
+  /** A piece that laps another for a seam. */
+  lap: 12,
+  /** Room between a flap and the front it closes over. */
+  flapRoom: 2,
+  /** Bend of a flap over the back’s top edge, inner radius. */
+  flapBend: 3,
+  /** A gusset left long sticks out so far. */
+  long: 15,
+} as const
+
+/** Sizes all bodies share. Between stitch lines where not said otherwise. */
+export interface BagSizes extends Basics {
+  readonly wide: Reckoned
+  readonly high: Reckoned
+  readonly deep: Reckoned
+  readonly outWide: Reckoned
+  readonly outHigh: Reckoned
+  readonly outDeep: Reckoned
+}
+
+/** A bag being worked out: what was decided, the leathers, and the sizes of its body. */
+export interface Bag {
+  readonly p: BagParams
+  readonly materials: Materials
+  readonly reckon: Reckon
+  readonly size: ReturnType<typeof sizeBy>
+  readonly body: Leather
+  readonly gusset: Leather
+  /** From the cut edge of a seamed piece to its stitch line. */
+  readonly margin: Reckoned
+  readonly seamed: Fate
+  /** A straight edge at the top, before anything is sewn to it. */
+  readonly topFate: Fate
+  readonly plain: Fate
+  readonly s: BagSizes
+  /** How far the middle of body and gusset leather lies outside the stitch lines. */
+  readonly proud: { readonly flat: number; readonly walls: number }
+}
+
+/** How a body takes its seams: what stays flat and what turns a flange. */
+interface Adds {
+  readonly formula: string
+  readonly wideIn: number
+  readonly deepIn: number
+  readonly highIn: number
+  readonly wideOut: number
+  readonly deepOut: number
+  readonly highOut: number
+}
+
+export const isSetIn = (p: BagParams): boolean => p.body === 'set-in'
+export const isBoxed = (p: BagParams): boolean => p.body === 'boxed' || p.body === 'boxed-folded'
+export const isFan = (p: BagParams): boolean => p.body === 'folded' || p.body === 'bellows'
+export const isWrapped = (p: BagParams): boolean => !isBoxed(p) && !isFan(p)
+/** Board and what covers it takes room from the height. */
+export const basePile = (p: BagParams): number =>
+  p.base === 'board' ? p.board : p.base === 'cushioned' ? p.board + p.foam : 0
+
+/** What seams and leather add to the sizes between stitch lines, inside and outside; docs/formulas.md §20. */
+function addsOf(p: BagParams, body: Leather, gusset: Leather, margin: number, lining: number): Adds {
+  const [tp, tg, k] = [body.thickness, gusset.thickness, gusset.neutral]
+  const lined = 2 * lining
+  if (isBoxed(p)) {
+    const bend = (Math.PI / 2) * body.neutral * tp
+    return {
+      formula: 'sharp bends take π / 2 × neutral share × thickness',
+      wideIn: -bend - lined,
+      deepIn: -bend - lined,
+      highIn: -bend / 2 - lining,
+      wideOut: 2 * tp - bend,
+      deepOut: 2 * tp - bend,
+      highOut: tp - bend / 2,
+    }
+  }
+  if (isFan(p))
+    return {
+      formula: 'front and back meet at the foot',
+      wideIn: 0,
+      deepIn: -lined,
+      highIn: 0,
+      wideOut: p.seam === 'raw' ? 2 * margin : 0,
+      deepOut: 2 * tp,
+      highOut: p.seam === 'raw' ? margin : 0,
+    }
+  const walls = { wide: isSetIn(p) ? tg : tg, deep: tp, base: isSetIn(p) ? tp : tg }
+  if (p.seam === 'turned') {
+    const roll = (t: number, n: number) => turnedWidth(t, n, BENCH.alpha)
+    const [w, d, b] = [roll(walls.wide, k), roll(walls.deep, body.neutral), roll(walls.base, k)]
+    return {
+      formula: 'a turned seam rolls: the walls stand outside the stitch lines',
+      wideIn: w.inside - lined,
+      deepIn: d.inside - lined,
+      highIn: b.inside / 2 - lining,
+      wideOut: w.outside,
+      deepOut: d.outside,
+      highOut: b.outside / 2,
+    }
+  }
+  // Raw edges out: the piece that turns a flange loses its own thickness, the other stands a bend further out.
+  const flange = (2 - Math.PI * k) * tg
+  return isSetIn(p)
+    ? {
+        formula: 'the side’s border turns out against the body',
+        wideIn: -2 * tg - lined,
+        deepIn: flange - lined,
+        highIn: flange / 2 - lining,
+        wideOut: 2 * margin,
+        deepOut: flange + 2 * tp,
+        highOut: flange / 2 + tp,
+      }
+    : {
+        formula: 'the gusset’s border turns out against the panels',
+        wideIn: -2 * tg - lined,
+        deepIn: flange - lined,
+        highIn: -tg - lining,
+        wideOut: 2 * margin,
+        deepOut: flange + 2 * tp,
+        highOut: margin,
+      }
+}
+
+function proudOf(p: BagParams, body: Leather, gusset: Leather): Bag['proud'] {
+  const [tp, tg] = [body.thickness, gusset.thickness]
+  if (isBoxed(p)) {
+    const out = (0.5 - body.neutral) * tp
+    return { flat: out, walls: out }
+  }
+  if (isFan(p)) return { flat: tp / 2, walls: 0 }
+  if (p.seam === 'turned') {
+    const roll = (t: number, k: number): number => (turnedWidth(t, k, BENCH.alpha).outside - t) / 2
+    return { flat: roll(tp, body.neutral), walls: roll(tg, gusset.neutral) }
+  }
+  return { flat: ((2 - Math.PI * gusset.neutral) * tg) / 2 + tp / 2, walls: -tg / 2 }
+}
+
+function sizesOf(
+  p: BagParams,
+  adds: Adds,
+  size: Bag['size'],
+  base: number,
+): Omit<BagSizes, keyof Basics> {
+  const inner = (key: string, label: string, room: number, add: number, more = 0): Reckoned =>
+    size(
+      `bag.${key}`,
+      `${label} between the stitch lines`,
+      `{room} room inside ${add >= 0 ? '−' : '+'} {add}${more > 0 ? ' + {base} base' : ''}; ${adds.formula}`,
+      '§20',
+      {
+        room: given('room', room),
+        add: given('add', Math.abs(add), 'thickness'),
+        base: given('base', more, 'thickness'),
+      },
+      (v) => v.room - Math.sign(add) * v.add + v.base,
+    )
+  const outer = (key: string, label: string, of: Reckoned, add: number): Reckoned =>
+    size(
+      `bag.out.${key}`,
+      `${label} outside`,
+      '{size} between the stitch lines + {add}',
+      '§20',
+      { size: of, add: given('add', add, 'thickness') },
+      (v) => v.size + v.add,
+    )
+  const wide = inner('wide', 'width', p.wide, adds.wideIn)
+  const high = inner('high', 'height', p.high, adds.highIn, base)
+  const deep = inner('deep', 'depth', p.deep, adds.deepIn)
+  return {
+    wide,
+    high,
+    deep,
+    outWide: outer('wide', 'width', wide, adds.wideOut),
+    outHigh: outer('high', 'height', high, adds.highOut),
+    outDeep: outer('deep', 'depth', deep, adds.deepOut),
+  }
+}
+
+/** The bag with its sizes, before any of its parts are drawn. */
+export function bagOf(p: BagParams, materials: Materials, reckon: Reckon): Bag {
+  const [body, gusset] = [leatherOf(materials, 'body'), leatherOf(materials, 'gusset')]
+  const lining = p.lining === 'lined' ? leatherOf(materials, 'lining').thickness : 0
+  const turned = p.seam === 'turned'
+  const basics = basicsOf(turned ? p.allowance : p.margin, materials, reckon)
+  const size = sizeBy(reckon)
+  const adds = addsOf(p, body, gusset, basics.margin.value, lining)
+  return {
+    p,
+    materials,
+    reckon,
+    size,
+    body,
+    gusset,
+    margin: basics.margin,
+    seamed: turned
+      ? { type: 'sewn', margin: basics.margin.value, trim: 0, finish: 'left', inside: true }
+      : { type: 'sewn', margin: basics.margin.value, trim: p.trim, finish: p.finish },
+    topFate:
+      p.top === 'rolled'
+        ? {
+            type: 'rolled',
+            width: p.topBand,
+            school: 'feather',
+            atEdge: body.atEdge,
+            feather: 8,
+            core: 'round',
+            lines: 1,
+            margin: Math.max(2, p.topBand - 6),
+          }
+        : { type: 'raw', finish: p.finish, trim: 0 },
+    plain: { type: 'raw', finish: p.finish, trim: 0 },
+    s: { ...basics, ...sizesOf(p, adds, size, basePile(p)) },
+    proud: proudOf(p, body, gusset),
+  }
+}
+
+export const thick = (leather: Leather): Given => given(leather.name, leather.thickness, 'thickness')

@@ -1,0 +1,77 @@
+import {
+  type Box,
+  boxHeight,
+  boxUnion,
+  boxWidth,
+  moveThen,
+  pathBox,
+  pathMoved,
+  pointMoved,
+  shift,
+} from '../../geometry/index.js'
+import { type Layup, type Match, type Panel, type PanelSheet, panelOf } from '../../master/index.js'
+import type { Part } from './parts.js'
+
+/** Room between pieces laid out beside each other, for their letters, mm. */
+const ROOM = 40
+/** A row of pieces is about so wide, mm. */
+const ROW = 1500
+
+/** Every pile with what lies on it from other parts, in the coordinates of its base. */
+function pilesOf(all: Part): PanelSheet[][] {
+  return all.piles.map((pile) => {
+    let sheets = [...pile.sheets]
+    const pending = [...all.onto]
+    for (let placed = true; placed; ) {
+      placed = false
+      for (const one of [...pending]) {
+        const at = sheets.findIndex((s) => s.id === one.on)
+        if (at < 0) continue
+        // Nearer the base first: what comes later lies further out.
+        const move = moveThen(one.sheet.move, sheets[at]!.move)
+        const sheet = { ...one.sheet, move }
+        sheets = one.where === 'inside' ? [sheet, ...sheets] : [...sheets, sheet]
+        pending.splice(pending.indexOf(one), 1)
+        placed = true
+      }
+    }
+    return sheets
+  })
+}
+
+const boxOf = (sheets: readonly PanelSheet[], panels: readonly Panel[]): Box =>
+  boxUnion(sheets.map((s) => pathBox(pathMoved(panelOf(panels, s.panelId).outline, s.move))))
+
+/** All panels laid out, none over another but those that lie on each other in the work; the first at the origin. */
+export function bagLayup(all: Part): Layup {
+  let [x, y, row] = [0, 0, 0]
+  const sheets = pilesOf(all).flatMap((pile, i) => {
+    const box = boxOf(pile, all.panels)
+    if (x > 0 && x + boxWidth(box) > ROW) {
+      x = 0
+      y += row + ROOM
+      row = 0
+    }
+    const to = i === 0 ? shift(0, 0) : shift(x - box.left, y - box.top)
+    x += boxWidth(box) + ROOM + (i === 0 ? box.left : 0)
+    row = Math.max(row, boxHeight(box))
+    return pile.map((s) => ({ ...s, move: moveThen(s.move, to) }))
+  })
+  return { id: 'open', name: 'laid out', carrier: all.panels[0]!.id, sheets }
+}
+
+/** Places that meet, as they lie in the laid-out work. */
+export const bagMatches = (all: Part, { sheets }: Layup): Match[] =>
+  all.meetings.flatMap(({ id, a, b }) => {
+    const [one, other] = [a, b].map(({ sheet }) => sheets.find((s) => s.id === sheet))
+    if (!one || !other) return []
+    return [
+      {
+        id,
+        sheetA: a.sheet,
+        sheetB: b.sheet,
+        at: pointMoved(a.at, one.move),
+        atB: pointMoved(b.at, other.move),
+      },
+    ]
+  })

@@ -1,0 +1,123 @@
+import { type Move, type Point, pointMoved, moveBack } from '../../geometry/index.js'
+import type {
+  Concern,
+  Corner,
+  Fit,
+  Fitting,
+  Hanging,
+  Join,
+  Panel,
+  PanelSheet,
+  Riding,
+  Stood,
+  StrapRun,
+} from '../../master/index.js'
+import type { Reckoned } from '../../working/index.js'
+import { panelSheet } from '../parts/sheets.js'
+
+/** Panels that lie together in the laid-out work, lowest first, in the coordinates of the one that carries them. */
+export interface Pile {
+  readonly base: string
+  readonly sheets: readonly PanelSheet[]
+}
+
+/** Two places on two sheets that come to lie on each other, each in its own panel's coordinates. */
+export interface Meeting {
+  readonly id: string
+  readonly a: { readonly sheet: string; readonly at: Point }
+  readonly b: { readonly sheet: string; readonly at: Point }
+}
+
+/** A part of a bag: all it brings. Parts are put together by laying their lists end to end. */
+export interface Part {
+  readonly panels: readonly Panel[]
+  readonly piles: readonly Pile[]
+  /** Sheets that lie on a sheet of another part: inside it (below) or on its outside (above). */
+  readonly onto: readonly { readonly on: string; readonly where: 'inside' | 'outside'; readonly sheet: PanelSheet }[]
+  readonly joins: readonly Join[]
+  readonly meetings: readonly Meeting[]
+  readonly sizes: readonly { readonly panelId: string; readonly size: Reckoned }[]
+  readonly concerns: readonly Concern[]
+  readonly fits: readonly Fit[]
+  readonly fittings: readonly Fitting[]
+  readonly corners: readonly Corner[]
+  readonly hanging: readonly Hanging[]
+  readonly strapRuns: readonly StrapRun[]
+  readonly stood: (opened: number) => readonly Stood[]
+}
+
+const NOTHING: Part = {
+  panels: [],
+  piles: [],
+  onto: [],
+  joins: [],
+  meetings: [],
+  sizes: [],
+  concerns: [],
+  fits: [],
+  fittings: [],
+  corners: [],
+  hanging: [],
+  strapRuns: [],
+  stood: () => [],
+}
+
+/** A part with only so much to it. */
+export const part = (some: Partial<Part>): Part => ({ ...NOTHING, ...some })
+
+/** Several parts as one. */
+export const together = (parts: readonly Part[]): Part =>
+  parts.reduce<Part>(
+    (a, b) => ({
+      panels: [...a.panels, ...b.panels],
+      piles: [...a.piles, ...b.piles],
+      onto: [...a.onto, ...b.onto],
+      joins: [...a.joins, ...b.joins],
+      meetings: [...a.meetings, ...b.meetings],
+      sizes: [...a.sizes, ...b.sizes],
+      concerns: [...a.concerns, ...b.concerns],
+      fits: [...a.fits, ...b.fits],
+      fittings: [...a.fittings, ...b.fittings],
+      corners: [...a.corners, ...b.corners],
+      hanging: [...a.hanging, ...b.hanging],
+      strapRuns: [...a.strapRuns, ...b.strapRuns],
+      stood: (opened) => [...a.stood(opened), ...b.stood(opened)],
+    }),
+    NOTHING,
+  )
+
+/** A panel lying by itself, grain side up; its sheet has the panel's id unless it is one of several. */
+export const alone = (panel: Panel, id = panel.id, name = panel.name.toLowerCase()): Pile => ({
+  base: id,
+  sheets: [panelSheet(id, name, panel.id, { a: 1, b: 0, c: 0, d: 1, e: 0, f: 0 }, true)],
+})
+
+/** A sheet on another part's sheet: `move` in the coordinates of that panel. What lies inside shows its flesh. */
+export const onto = (
+  on: string,
+  where: 'inside' | 'outside',
+  panel: Panel,
+  move: Move,
+  id = panel.id,
+  grainUp = where === 'outside',
+): Part['onto'][number] => ({
+  on,
+  where,
+  sheet: panelSheet(id, panel.name.toLowerCase(), panel.id, move, grainUp),
+})
+
+/** What lies on others, in space too. */
+export const ridingOf = (all: Part): Riding[] => {
+  const host = (id: string): string => {
+    const up = all.onto.find((o) => o.sheet.id === id)
+    if (up) return host(up.on)
+    return all.piles.find((p) => p.sheets.some((s) => s.id === id))?.base ?? id
+  }
+  const inPiles = all.piles.flatMap((p) =>
+    p.sheets.filter((s) => s.id !== p.base).map((s) => ({ sheet: s.id, on: p.base })),
+  )
+  return [...inPiles, ...all.onto.map((o) => ({ sheet: o.sheet.id, on: host(o.on) }))]
+}
+
+/** Where a place of a panel lies on another one that it was moved onto. */
+export const fromOther = (p: Point, move: Move): Point => pointMoved(p, moveBack(move))

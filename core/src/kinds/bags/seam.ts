@@ -1,0 +1,70 @@
+import { type Path, pathLength, pathPart, pathReversed } from '../../geometry/index.js'
+import type { Join } from '../../master/index.js'
+import { given } from '../../working/index.js'
+import { edgeSeam } from '../parts/seams.js'
+import type { Bag } from './bag.js'
+
+/** A second row lies so far out in the allowance, mm. */
+const SECOND = 3
+/** Seams begin so far under the top edge, mm. */
+export const TOP_IN = 2
+
+interface BodySeam {
+  readonly id: string
+  readonly name: string
+  readonly sheet: string
+  readonly chain: readonly string[]
+  /** The stitch line on the other piece, walked the same way; and the sheet it is drawn on. */
+  readonly mate: Path
+  readonly mateSheet: string
+  /** Which way its allowance lies: 1 to the right of who walks along it. */
+  readonly out: 1 | -1
+  readonly through: readonly string[]
+  readonly twin?: string
+  readonly pairName?: string
+  readonly trims?: readonly [number, number]
+  /** The line beside the mate's stitch line, so far out in its allowance. */
+  readonly beside?: (by: number) => Path
+}
+
+/** The seam between an edge of one piece and a line on another that lies apart; in two rows where asked for. */
+export function bodySeams(bag: Bag, seam: BodySeam): Join[] {
+  const { p, margin, reckon } = bag
+  const [start, end] = seam.trims ?? [TOP_IN, TOP_IN]
+  const trimmed = (path: Path): Path => pathPart(path, start, pathLength(path) - end)
+  const one = (suffix: string, words: string, by: number): Join => ({
+    ...edgeSeam({
+      id: `${seam.id}${suffix}`,
+      name: `${seam.name}${words}`,
+      sheet: seam.sheet,
+      chain: seam.chain,
+      margin:
+        by === 0
+          ? margin
+          : reckon(
+              {
+                key: 'margin.second',
+                label: 'second row',
+                formula: '{margin} − {by}, in the allowance',
+                source: '§20',
+              },
+              { margin, by: given('by', by) },
+              (v) => v.margin - v.by,
+            ),
+      trims: [start, end],
+      through: seam.through,
+      glue: [{ sheet: seam.sheet, chain: seam.chain, limit: Math.max(1, margin.value - 1) }],
+      ...(seam.twin ? { twin: `${seam.twin}${suffix}` } : {}),
+      ...(seam.pairName ? { pairName: seam.pairName } : {}),
+    }),
+    mate: {
+      type: 'line',
+      sheet: seam.mateSheet,
+      line: trimmed(by === 0 || !seam.beside ? seam.mate : seam.beside(by)),
+    },
+  })
+  const second = p.rows === 2 && p.seam === 'turned' && margin.value > SECOND + 1.5
+  return [one('', '', 0), ...(second ? [{ ...one('-second', ', second row', SECOND), glue: [] }] : [])]
+}
+
+export const reversedIf = (path: Path, reversed: boolean): Path => (reversed ? pathReversed(path) : path)
