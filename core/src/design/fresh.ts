@@ -1,6 +1,6 @@
 import { PLAIN_SEWING } from '../sewing/index.js'
-import { kindOf } from '../kinds/index.js'
-import type { Awl, Iron, Leather, Machine, Thread } from '../stores/index.js'
+import { kindOf, startingHardware } from '../kinds/index.js'
+import { type Awl, type Hardware, type Iron, type Leather, type Machine, STARTER_STORES, type Thread } from '../stores/index.js'
 import { DEFAULT_HABITS, DESIGN_FORMAT, DESIGN_VERSION, type Design, designSchema } from './schema.js'
 
 export interface FreshDesign {
@@ -13,16 +13,20 @@ export interface FreshDesign {
   readonly awl: Awl
   readonly thread: Thread
   readonly machine: Machine
+  /** By the part it plays; what comes nearest of common hardware where left out. */
+  readonly hardware?: Readonly<Record<string, Hardware>>
 }
 
 /** A new design of a kind with that kind's defaults. Throws where the materials or parameters do not hold. */
-export const freshDesign = ({ params, ...rest }: FreshDesign): Design =>
+export const freshDesign = ({ params, hardware, ...rest }: FreshDesign): Design =>
   designSchema.parse({
     format: DESIGN_FORMAT,
     version: DESIGN_VERSION,
     draft: 'first draft',
     ...rest,
     params: { ...kindOf(rest.kind).defaults, ...params },
+    hardware: { ...startingHardware(kindOf(rest.kind), STARTER_STORES.hardware), ...hardware },
+    contents: [],
     overrides: {},
     skives: {},
     lengths: {},

@@ -5,16 +5,18 @@ import { drawnProblems } from './drawnProblems.js'
 import { sewingSchema } from '../sewing/index.js'
 import {
   awlSchema,
+  hardwareSchema,
   idSchema,
   ironSchema,
   leatherSchema,
   machineSchema,
+  thingSchema,
   threadSchema,
 } from '../stores/index.js'
 
 export const DESIGN_FORMAT = 'drumlin.design'
 /** The version this code writes. Older ones are brought up to it by `versions.ts`. */
-export const DESIGN_VERSION = 5
+export const DESIGN_VERSION = 6
 
 /** What version 4 did not ask, with what it reckoned with (J); docs/formulas.md §17 and §19. */
 const SINCE_5 = { play: 0.04, evenOver: 5, holeSeconds: 1.5, stitchSeconds: 9, runMinutes: 2 } as const
@@ -63,6 +65,10 @@ export const designSchema = z
     kind: z.enum(kindIds() as [string, ...string[]]),
     params: z.record(z.string(), z.unknown()),
     leathers: z.record(z.string(), leatherSchema),
+    /** Hardware by the part it plays. */
+    hardware: z.record(z.string(), hardwareSchema),
+    /** What goes in, and how many of each. */
+    contents: z.array(z.strictObject({ thing: thingSchema, count: z.number().int().min(1).max(40) })).max(24),
     iron: ironSchema,
     awl: awlSchema,
     thread: threadSchema,
@@ -94,6 +100,12 @@ export const designSchema = z
         code: 'custom',
         path: ['leathers', role.id],
         message: `a leather for the ${role.label.toLowerCase()} is needed`,
+      })
+    for (const role of (kind.hardware ?? []).filter((r) => !Object.hasOwn(design.hardware, r.id)))
+      context.addIssue({
+        code: 'custom',
+        path: ['hardware', role.id],
+        message: `hardware for the ${role.label.toLowerCase()} is needed`,
       })
     for (const { path, message } of drawnProblems(design.drawn, design.leathers))
       context.addIssue({ code: 'custom', path: ['drawn', ...path], message })

@@ -1,5 +1,6 @@
 import { STARTER_STORES, leatherOf1 } from '../stores/index.js'
 import { PLAIN_SEWING } from '../sewing/index.js'
+import { kindMaybe, startingHardware as hardwareFor } from '../kinds/index.js'
 import type { Edit } from './edit.js'
 import { DEFAULT_HABITS, DESIGN_VERSION } from './schema.js'
 
@@ -7,6 +8,11 @@ type Plain = Record<string, unknown>
 
 const isPlain = (value: unknown): value is Plain =>
   typeof value === 'object' && value !== null && !Array.isArray(value)
+
+const startingHardware = (kind: unknown): Plain => {
+  const known = typeof kind === 'string' ? kindMaybe(kind) : undefined
+  return known ? hardwareFor(known, STARTER_STORES.hardware) : {}
+}
 
 const BIFOLD_SINCE_4 = {
   feet: 'both',
@@ -61,6 +67,8 @@ const STEPS: readonly ((design: Plain) => Plain)[] = [
   },
   // Version 4 sewed every join as it was proposed, and by hand.
   (four) => ({ ...four, version: 5, machine: STARTER_STORES.machines[0], sewing: PLAIN_SEWING }),
+  // Version 5 knew no hardware of its own, and only small goods, which say what they carry in their settings.
+  (five) => ({ ...five, version: 6, hardware: startingHardware(five.kind), contents: [] }),
 ]
 
 /** The oldest version that can still be read. */

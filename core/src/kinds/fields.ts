@@ -1,3 +1,5 @@
+import type { HardwareSort } from '../stores/index.js'
+
 /** One choice, with the reason a maker would take it. */
 export interface Choice {
   readonly value: string
@@ -32,6 +34,7 @@ export type Field =
     })
   | (FieldBase & { readonly type: 'choice'; readonly choices: readonly Choice[] })
   | (FieldBase & { readonly type: 'leather'; readonly role: string })
+  | (FieldBase & { readonly type: 'hardware'; readonly role: string; readonly sort: HardwareSort })
   | (FieldBase & { readonly type: 'iron' })
   | (FieldBase & { readonly type: 'awl' })
   | (FieldBase & { readonly type: 'thread' })

@@ -1,14 +1,18 @@
 import { bifold } from './bifold/index.js'
+import { briefcase } from './briefcase/index.js'
 import { byHand } from './byHand.js'
 import { cardSleeve } from './cardSleeve/index.js'
 import { COMMON_FIELDS } from './common.js'
 import type { Field } from './fields.js'
+import { flapBag } from './flapBag/index.js'
 import { gussetedCase } from './gussetedCase/index.js'
 import type { Kind } from './kind.js'
 import { mouldedHolder } from './mouldedHolder/index.js'
 import { narrowStrap } from './narrowStrap/index.js'
+import { portfolio } from './portfolio/index.js'
+import { rucksack } from './rucksack/index.js'
 import { strapWallet } from './strapWallet/index.js'
-import { tote } from './tote.js'
+import { tote } from './tote/index.js'
 import { wrapWallet } from './wrapWallet/index.js'
 
 /** Every kind there is, by id. Their parameters are checked by the design's schema before they get here. */
@@ -21,6 +25,10 @@ const KINDS: Readonly<Record<string, Kind>> = {
   'gusseted-case': gussetedCase as unknown as Kind,
   'narrow-strap': narrowStrap as unknown as Kind,
   tote: tote as unknown as Kind,
+  'flap-bag': flapBag as unknown as Kind,
+  portfolio: portfolio as unknown as Kind,
+  briefcase: briefcase as unknown as Kind,
+  rucksack: rucksack as unknown as Kind,
   'by-hand': byHand as unknown as Kind,
 }
 
@@ -39,4 +47,11 @@ export const fieldsOf = (kind: Kind): readonly Field[] => [...kind.fields, ...CO
 
 export { SEAM_SENTENCES, SEWING_SENTENCES } from './common.js'
 export type { Choice, Field, Sentence } from './fields.js'
-export { type Kind, type Materials, type Role, startingLeathers } from './kind.js'
+export {
+  type HardwareRole,
+  type Kind,
+  type Materials,
+  type Role,
+  startingHardware,
+  startingLeathers,
+} from './kind.js'

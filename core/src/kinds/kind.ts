@@ -1,6 +1,6 @@
 import type { ZodType } from 'zod'
 import type { Master } from '../master/index.js'
-import type { Iron, Leather } from '../stores/index.js'
+import type { Hardware, HardwareSort, Iron, Leather } from '../stores/index.js'
 import type { Reckon } from '../working/index.js'
 import type { Field, Sentence } from './fields.js'
 
@@ -12,6 +12,16 @@ export interface Role {
   /** Thickness usual for it, mm: what a new design looks for on the shelf. */
   readonly usual: number
   /** Whether a design with these settings uses it; always where left out. */
+  readonly when?: (params: Readonly<Record<string, unknown>>) => boolean
+}
+
+/** A part that hardware plays in the design. */
+export interface HardwareRole {
+  readonly id: string
+  readonly label: string
+  readonly sort: HardwareSort
+  /** Size usual for it, mm: what a new design looks for on the shelf. */
+  readonly usual: number
   readonly when?: (params: Readonly<Record<string, unknown>>) => boolean
 }
 
@@ -30,6 +40,7 @@ export interface Kind<P = Readonly<Record<string, unknown>>> {
   readonly params: ZodType<P>
   readonly defaults: P
   readonly roles: readonly Role[]
+  readonly hardware?: readonly HardwareRole[]
   readonly fields: readonly Field[]
   /** What the Brief asks, in order; field ids. */
   readonly brief: readonly Sentence[]
@@ -52,3 +63,15 @@ export function leatherOf(materials: Materials, role: string): Leather {
   if (!leather) throw new RangeError(`no leather for the role “${role}”`)
   return leather
 }
+
+/** For each part that hardware plays, what on the shelf comes nearest to what is usual; a part with none on it is left out. */
+export const startingHardware = (kind: Kind, shelf: readonly Hardware[]): Record<string, Hardware> =>
+  Object.fromEntries(
+    (kind.hardware ?? []).flatMap((role) => {
+      const fit = shelf.filter((h) => h.sort === role.sort)
+      const [first] = fit
+      if (!first) return []
+      const off = (h: Hardware): number => Math.abs(h.across - role.usual)
+      return [[role.id, fit.reduce((a, b) => (off(b) < off(a) ? b : a), first)]]
+    }),
+  )

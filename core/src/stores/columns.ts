@@ -1,7 +1,8 @@
+import { HARDWARE_SORTS } from './hardware.js'
 import { type Leather, type Stores, reckonedThickness } from './schema.js'
 
 /** The shelves of the stores. */
-export type Shelf = 'leathers' | 'irons' | 'awls' | 'threads' | 'machines'
+export type Shelf = 'leathers' | 'irons' | 'awls' | 'threads' | 'machines' | 'hardware' | 'things'
 
 /** What is asked of a thing on a shelf, and how it is written. Lengths in mm. */
 export interface Column {
@@ -17,6 +18,8 @@ export interface Column {
     | 'range'
     | 'count'
     | 'counts'
+    | 'lengths'
+    | 'yesno'
     | 'share'
     | 'thread'
   readonly choices?: readonly string[]
@@ -84,6 +87,28 @@ export const COLUMNS: Readonly<Record<Shelf, readonly Column[]>> = {
     measure('bobbinCore', 'its core', 'fine', 2, 60, 0.5),
     measure('bobbinWide', 'wide', 'fine', 3, 60, 0.5),
   ],
+  hardware: [
+    text('name', 'name'),
+    choice('sort', 'what it is', ...HARDWARE_SORTS),
+    measure('across', 'across, or clear width', 'fine', 2, 120, 0.5),
+    measure('high', 'the other way', 'fine', 0, 120, 0.5),
+    measure('bar', 'bar or shank', 'fine', 0, 12, 0.1),
+    measure('hole', 'hole or slot', 'fine', 0, 60, 0.5),
+    measure('prongs', 'prongs', 'count', 0, 4, 1),
+    measure('apart', 'prongs apart', 'fine', 0, 60, 0.5),
+    { key: 'posts', label: 'posts to be had', type: 'lengths' },
+    measure('setting', 'setting takes', 'fine', 0, 10, 0.1),
+    measure('pressed', 'stack pressed to', 'share', 0.6, 1, 0.01),
+    measure('washer', 'washer', 'fine', 0, 4, 0.1),
+  ],
+  things: [
+    text('name', 'name'),
+    measure('wide', 'width', 'fine', 5, 700, 1),
+    measure('high', 'height', 'fine', 5, 700, 1),
+    measure('deep', 'thickness', 'fine', 1, 320, 1),
+    measure('grams', 'grams', 'share', 0, 30000, 10),
+    { key: 'upright', label: 'stands upright', type: 'yesno' },
+  ],
 }
 
 export const SHELF_NAMES: Readonly<Record<Shelf, { readonly title: string; readonly one: string }>> = {
@@ -92,6 +117,8 @@ export const SHELF_NAMES: Readonly<Record<Shelf, { readonly title: string; reado
   awls: { title: 'Awls', one: 'awl' },
   threads: { title: 'Thread', one: 'thread' },
   machines: { title: 'Machines', one: 'machine' },
+  hardware: { title: 'Hardware', one: 'piece of hardware' },
+  things: { title: 'Things carried', one: 'thing' },
 }
 
 export type Good = Stores[Shelf][number]

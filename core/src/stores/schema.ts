@@ -1,6 +1,8 @@
 import { z } from 'zod'
+import { hardwareSchema } from './hardware.js'
 import { leatherSchema } from './leather.js'
 import { colour, id, mm, name } from './parts.js'
+import { thingSchema } from './things.js'
 
 export {
   type HidePart,
@@ -90,11 +92,13 @@ export type Machine = z.infer<typeof machineSchema>
 /** Everything a workshop has on its shelves that a design may use. */
 export const storesSchema = z.strictObject({
   format: z.literal('drumlin.stores'),
-  version: z.literal(3),
+  version: z.literal(4),
   leathers: z.array(leatherSchema),
   irons: z.array(ironSchema),
   awls: z.array(awlSchema),
   threads: z.array(threadSchema),
   machines: z.array(machineSchema),
+  hardware: z.array(hardwareSchema),
+  things: z.array(thingSchema),
 })
 export type Stores = z.infer<typeof storesSchema>

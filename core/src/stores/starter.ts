@@ -1,10 +1,12 @@
+import { STARTER_HARDWARE } from './hardware.js'
 import { LEATHER_SINCE_2 } from './leather.js'
 import type { Stores } from './schema.js'
+import { STARTER_THINGS } from './things.js'
 
 /** What a bare workshop starts with: plain goods by what they are, for the maker to replace with their own. */
 export const STARTER_STORES: Stores = {
   format: 'drumlin.stores',
-  version: 3,
+  version: 4,
   leathers: [
     {
       id: 'veg-calf-14',
@@ -171,4 +173,6 @@ export const STARTER_STORES: Stores = {
       bobbinWide: 10,
     },
   ],
+  hardware: [...STARTER_HARDWARE],
+  things: [...STARTER_THINGS],
 }

@@ -17,5 +17,8 @@ export function readStoresData(data: unknown): Stores {
     found = { ...found, version: 2, leathers: (found.leathers as unknown[]).map(leatherOf1) }
   // Version 2 knew no machines; irons and threads it knew with less said of them, which the schema fills in.
   if (found.version === 2) found = { ...found, version: 3, machines: STARTER_STORES.machines }
+  // Version 3 knew no hardware and nothing to put into a bag.
+  if (found.version === 3)
+    found = { ...found, version: 4, hardware: STARTER_STORES.hardware, things: STARTER_STORES.things }
   return storesSchema.parse(found)
 }

@@ -14,7 +14,7 @@ import { type Named, outlineOf, plainPanel } from '../parts/shape.js'
 import { X, Y, Z, minus } from './axes.js'
 import { type Bag } from './bag.js'
 import { type Flap, flapCorners, flapFolds, flapOf, flapPart, isFlapEdge } from './flap.js'
-import { type Meeting, type Part, alone, part } from './parts.js'
+import { type Body, type Face as Place, type Meeting, alone, part } from './parts.js'
 import { cutMarks } from './profile.js'
 import { TOP_IN } from './seam.js'
 
@@ -104,12 +104,12 @@ function facesOf(bag: Bag, { w, h0 }: Box): Face[] {
 }
 
 /** Two panels, or one folded at the foot, with a square cut out of each foot corner. */
-export function boxedBody(bag: Bag): Part {
+export function boxedBody(bag: Bag): Body {
   const box = boxOf(bag)
   const faces = facesOf(bag, box)
   const panels = bag.p.body === 'boxed' ? [panelOf(bag, box, 'front'), panelOf(bag, box, 'back')] : [wholePanel(bag, box)]
   const { s } = bag
-  return part({
+  const made = part({
     panels,
     piles: panels.map((q) => alone(q)),
     joins: seams(bag, box, faces),
@@ -123,6 +123,49 @@ export function boxedBody(bag: Bag): Part {
     ],
     stood: (opened) => standing(bag, box, faces, 1 - opened),
   })
+  const neutral = bag.body.neutral * bag.body.thickness
+  const z = neutral + box.c.value - box.bend / 2
+  const top = box.fold - box.bend / 2 + neutral
+  const place = (at: Face): Place => {
+    const way = at.id === 'front' ? 1 : -1
+    const [o, x, y] = [at.place(point(box.w / 2, 0)), at.way(point(1, 0)), at.way(point(0, 1))]
+    return {
+      sheet: at.sheet,
+      move: { a: x.x, b: x.y, c: y.x, d: y.y, e: o.x, f: o.y },
+      wide: box.xr - box.xl,
+      high: box.fold,
+      proud: bag.proud.flat,
+      frame: () => ({
+        origin: point3(0, top, way * z),
+        right: way > 0 ? X : minus(X),
+        down: minus(Y),
+        grain: way > 0 ? Z : minus(Z),
+      }),
+    }
+  }
+  const [front, back] = faces.map(place) as [Place, Place]
+  // The side seam runs down the middle of a side: things are put beside it, on the back's half.
+  const side = (way: 1 | -1): Place => ({
+    ...back,
+    move: { ...back.move, e: back.move.e - way * back.move.a * (box.w / 2 - box.m - box.c.value / 2) },
+    wide: box.c.value - 2 * box.m,
+    frame: () => ({
+      origin: point3(way * ((box.xr - box.xl) / 2), top, -box.c.value / 2),
+      right: way > 0 ? minus(Z) : Z,
+      down: minus(Y),
+      grain: way > 0 ? X : minus(X),
+    }),
+  })
+  return {
+    ...made,
+    front,
+    back,
+    right: side(1),
+    left: side(-1),
+    flap: box.flap,
+    apart: 2 * z,
+    lean: 0,
+  }
 }
 
 /** The corner points of one face below its top edge, from its right end to its left. */

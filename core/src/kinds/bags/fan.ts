@@ -3,6 +3,7 @@ import {
   type Point,
   type Point3,
   STAY,
+  shift,
   point,
   point3,
   point3Cross,
@@ -21,7 +22,7 @@ import { panelSheet } from '../parts/sheets.js'
 import { STRAIGHT, X, flatPart, minus } from './axes.js'
 import { type Bag } from './bag.js'
 import { type Flap, flapCorners, flapFolds, flapOf, flapPart, isFlapEdge } from './flap.js'
-import { type Part, alone, part } from './parts.js'
+import { type Body, type Face, alone, part } from './parts.js'
 import { type Profile, profileShape } from './profile.js'
 import { TOP_IN } from './seam.js'
 
@@ -122,7 +123,7 @@ function sidePanel(bag: Bag, fan: Fan): Panel {
 }
 
 /** Front and back meet along the foot; sides in pleats between them. */
-export function fanBody(bag: Bag): Part {
+export function fanBody(bag: Bag): Body {
   const { s, p, gusset, margin } = bag
   const m = margin.value
   const fan = fanOf(bag)
@@ -169,7 +170,7 @@ export function fanBody(bag: Bag): Part {
     },
     () => closed.closed,
   )
-  return part({
+  const made = part({
     panels: [front, back, side],
     piles: [
       alone(front),
@@ -207,6 +208,34 @@ export function fanBody(bag: Bag): Part {
     concerns: fanConcerns(bag, fan),
     stood: (opened) => standing(bag, profile, fan, flap, opened),
   })
+  const face = (way: 1 | -1, aside = 0): Face => ({
+    sheet: way > 0 ? 'front' : 'back',
+    move: shift(wide / 2 + aside, 0),
+    wide: profile.span,
+    high: profile.rise,
+    proud: bag.proud.flat,
+    frame: (opened) => {
+      const [c, sn] = [Math.cos(fan.lean * opened), Math.sin(fan.lean * opened)]
+      return {
+        origin: point3(0, profile.rise * c, way * profile.rise * sn),
+        right: way > 0 ? X : minus(X),
+        down: point3(0, -c, -way * sn),
+        grain: point3(0, -sn, way * c),
+      }
+    },
+  })
+  // A side that folds carries nothing: what would go there goes on the corners of the back.
+  const corner = profile.span / 2 - 20
+  return {
+    ...made,
+    front: face(1),
+    back: face(-1),
+    right: face(-1, -corner),
+    left: face(-1, corner),
+    flap,
+    apart,
+    lean: fan.lean,
+  }
 }
 
 function fanConcerns({ s, p }: Bag, fan: Fan): Concern[] {

@@ -2,15 +2,21 @@ import type { Master } from '../../master/index.js'
 import type { Reckon } from '../../working/index.js'
 import type { Materials } from '../kind.js'
 import { type Bag, bagOf, isBoxed, isFan, isSetIn } from './bag.js'
+import { boardBase, feet, overlappingBase } from './base.js'
 import { boxedBody } from './boxed.js'
+import { divider } from './divider.js'
 import { fanBody } from './fan.js'
+import { handles } from './handles.js'
+import { innerPocket, linings, organiser } from './inside.js'
 import { bagLayup, bagMatches } from './lay.js'
 import type { BagParams } from './params.js'
-import { type Part, ridingOf, together } from './parts.js'
+import { type Body, type Part, part, ridingOf, together } from './parts.js'
 import { setInBody } from './setIn.js'
+import { shoulderPair, shoulderStrap } from './straps.js'
+import { closure, sewnFlap, topEdges } from './top.js'
 import { wrapBody } from './wrap.js'
 
-const bodyOf = (bag: Bag): Part =>
+const bodyOf = (bag: Bag): Body =>
   isBoxed(bag.p)
     ? boxedBody(bag)
     : isFan(bag.p)
@@ -19,10 +25,63 @@ const bodyOf = (bag: Bag): Part =>
         ? setInBody(bag)
         : wrapBody(bag)
 
+/** Body and all that is put on it, in the order it is sewn. */
+function partsOf(bag: Bag): Part {
+  const { p } = bag
+  const body = bodyOf(bag)
+  const sewn = p.flap === 'sewn' ? sewnFlap(bag, body) : undefined
+  const { joins, ...rest } = body
+  const before = together([
+    p.lining === 'lined' ? linings(bag, body) : part({}),
+    topEdges(bag, body),
+    p.slip === 'pad'
+      ? innerPocket(bag, body.back, 'slip', 'Pad slip', {
+          wide: body.back.wide - 8,
+          high: body.back.high * 0.72,
+          full: 0,
+        })
+      : part({}),
+    p.pocket === 'none'
+      ? part({})
+      : innerPocket(bag, p.slip === 'pad' ? body.front : body.back, 'pocket', 'Inner pocket', {
+          wide: p.pocketWide,
+          high: p.pocketHigh,
+          full: p.pocket === 'full' ? p.fullness : 0,
+        }),
+    p.organiser === 'covered' ? organiser(bag, body.front) : part({}),
+    p.divider === 'none' ? part({}) : divider(bag, body),
+    p.base === 'overlapping' ? overlappingBase(bag, body) : part({}),
+    sewn ? sewn.part : part({}),
+    handles(bag, body),
+    p.strap === 'shoulder' ? shoulderStrap(bag, body) : part({}),
+    p.strap === 'pair' ? shoulderPair(bag, body) : part({}),
+    closure(bag, body, sewn ? sewn.flap : body.flap),
+    p.base === 'board' || p.base === 'cushioned' ? boardBase(bag) : part({}),
+    p.feet === 'feet' ? feet(bag, body) : part({}),
+  ])
+  const all = together([part({ ...rest, joins: [] }), before, part({ joins })])
+  return withLinings(all)
+}
+
+/** A lining lies in every seam of what it lines. */
+function withLinings(all: Part): Part {
+  const lining = new Map(
+    all.onto.filter((o) => o.sheet.panelId.endsWith('-lining')).map((o) => [o.on, o.sheet.id]),
+  )
+  if (lining.size === 0) return all
+  return {
+    ...all,
+    joins: all.joins.map((join) => ({
+      ...join,
+      through: [...join.through, ...join.through.flatMap((id) => lining.get(id) ?? [])],
+    })),
+  }
+}
+
 /** Everything a bag is made of: its body and what is put on it. */
 export function bagMaster(p: BagParams, materials: Materials, reckon: Reckon): Master {
   const bag = bagOf(p, materials, reckon)
-  const all = together([bodyOf(bag)])
+  const all = partsOf(bag)
   const layup = bagLayup(all)
   const riding = ridingOf(all)
   return {

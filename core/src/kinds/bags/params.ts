@@ -6,6 +6,8 @@ export const bagParams = z.strictObject({
   wide: mm(60, 700),
   high: mm(60, 700),
   deep: mm(0, 320),
+  /** Kept free round what goes in. */
+  ease: mm(0, 40),
   /** How the sides are made. */
   body: z.enum(['wrap', 'wrap-three', 'tapered', 'set-in', 'boxed', 'boxed-folded', 'folded', 'bellows']),
   /** Corner of the front, or of the side that is set in, at the stitch line. */
@@ -35,7 +37,7 @@ export const bagParams = z.strictObject({
   pocketHigh: mm(40, 400),
   pocketWide: mm(50, 600),
   fullness: mm(0, 60),
-  divider: z.enum(['none', 'one', 'tapered']),
+  divider: z.enum(['none', 'one']),
   organiser: z.enum(['none', 'covered']),
   cards: count(0, 6),
   pens: count(0, 4),
@@ -65,6 +67,7 @@ export const bagParams = z.strictObject({
   strapShort: mm(80, 600),
   strapTip: mm(20, 120),
   strapPad: z.enum(['none', 'pad']),
+  strapJoin: z.enum(['none', 'joined']),
   lap: mm(15, 90),
 })
 export type BagParams = z.infer<typeof bagParams>
@@ -74,6 +77,7 @@ export const BAG_DEFAULTS: BagParams = {
   wide: 280,
   high: 220,
   deep: 80,
+  ease: 6,
   body: 'wrap',
   radius: 30,
   topDeep: 80,
@@ -125,5 +129,6 @@ export const BAG_DEFAULTS: BagParams = {
   strapShort: 300,
   strapTip: 60,
   strapPad: 'none',
+  strapJoin: 'none',
   lap: 45,
 }

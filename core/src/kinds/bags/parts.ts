@@ -1,4 +1,4 @@
-import { type Move, type Point, pointMoved, moveBack } from '../../geometry/index.js'
+import { type Move, type Point, type Point3, pointMoved, moveBack } from '../../geometry/index.js'
 import type {
   Concern,
   Corner,
@@ -14,6 +14,7 @@ import type {
 } from '../../master/index.js'
 import type { Reckoned } from '../../working/index.js'
 import { panelSheet } from '../parts/sheets.js'
+import type { Flap } from './flap.js'
 
 /** Panels that lie together in the laid-out work, lowest first, in the coordinates of the one that carries them. */
 export interface Pile {
@@ -60,6 +61,38 @@ const NOTHING: Part = {
   hanging: [],
   strapRuns: [],
   stood: () => [],
+}
+
+/** A place to put things on a bag: its own coordinates have x to the right of who looks at it, y down from its top edge. */
+export interface Face {
+  readonly sheet: string
+  /** From the face's coordinates to those of the panel of its sheet. */
+  readonly move: Move
+  readonly wide: number
+  readonly high: number
+  /** Where its top middle stands between the stitch lines, and its directions in space. */
+  readonly frame: (opened: number) => {
+    readonly origin: Point3
+    readonly right: Point3
+    readonly down: Point3
+    readonly grain: Point3
+  }
+  /** How far the middle of its leather lies outside the stitch lines, mm. */
+  readonly proud: number
+}
+
+/** A bag's body: its panels, and where other parts can be put on it. */
+export interface Body extends Part {
+  readonly front: Face
+  readonly back: Face
+  /** Right and left side at the top; the back where the sides fold. */
+  readonly right: Face
+  readonly left: Face
+  /** The height of the foot's stitch line or fold, and from middle to middle of the leather at the top, mm. */
+  readonly flap: Flap | undefined
+  /** Middle to middle of the leather of front and back at the top edge, mm. */
+  readonly apart: number
+  readonly lean: number
 }
 
 /** A part with only so much to it. */

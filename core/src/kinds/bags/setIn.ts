@@ -1,9 +1,9 @@
-import { type Path, courseOf, point, point3, polyline } from '../../geometry/index.js'
+import { type Path, point, point3, polyline, shift } from '../../geometry/index.js'
 import { type Named, box, outlineOf, plainPanel, slopeBand } from '../parts/shape.js'
 import { STRAIGHT, X, Y, Z, flatPart, minus } from './axes.js'
 import { type Bag } from './bag.js'
 import { type Flap, flapCorners, flapFolds, flapOf, flapPart } from './flap.js'
-import { type Meeting, type Part, alone, part } from './parts.js'
+import { type Body, type Face, type Meeting, alone, part } from './parts.js'
 import {
   type Profile,
   cornerCuts,
@@ -32,7 +32,7 @@ function cornerWays({ p, body }: Bag): CornerWays {
 }
 
 /** One piece for front, foot and back, with or without a flap, and sides set in. */
-export function setInBody(bag: Bag): Part {
+export function setInBody(bag: Bag): Body {
   const { s, p, margin } = bag
   const [wide, rise, m] = [s.wide.value, s.high.value, margin.value]
   const span = s.deep.value
@@ -76,7 +76,8 @@ export function setInBody(bag: Bag): Part {
       pairName: 'the seams of the sides',
     })
   }
-  return part({
+  const ways = cornerWays(bag)
+  const made = part({
     panels: [body, side],
     piles: [
       alone(body),
@@ -103,7 +104,7 @@ export function setInBody(bag: Bag): Part {
             from: point(w / 2, strip.length.value),
             along: point(0, -1),
             course: strip.course,
-            frame: { origin: point3(0, rise, span / 2), along: minus(Y), rise: Z },
+            frame: { origin: point3(0, rise, span / 2 + ways.outward), along: minus(Y), rise: Z },
           },
           ...(flap
             ? [flapPart(flap, 1 - opened, point3(w / 2, rise, -span / 2), Y, minus(Z))]
@@ -126,6 +127,44 @@ export function setInBody(bag: Bag): Part {
       })),
     ],
   })
+  const length = strip.length.value
+  const face = (way: 1 | -1): Face => ({
+    sheet: 'body',
+    // Drawn back uppermost, the front hangs upside down.
+    move: way > 0 ? { a: -1, b: 0, c: 0, d: -1, e: w / 2, f: length } : shift(w / 2, 0),
+    wide,
+    high: rise,
+    proud: bag.proud.flat,
+    frame: () => ({
+      origin: point3(0, rise, (way * span) / 2),
+      right: way > 0 ? X : minus(X),
+      down: minus(Y),
+      grain: way > 0 ? Z : minus(Z),
+    }),
+  })
+  const end = (way: 1 | -1): Face => ({
+    sheet: way > 0 ? 'side-right' : 'side-left',
+    move: shift(span / 2 + m, 0),
+    wide: span,
+    high: rise,
+    proud: bag.proud.walls,
+    frame: () => ({
+      origin: point3((way * wide) / 2, rise, 0),
+      right: way > 0 ? minus(Z) : Z,
+      down: minus(Y),
+      grain: way > 0 ? X : minus(X),
+    }),
+  })
+  return {
+    ...made,
+    front: face(1),
+    back: face(-1),
+    right: end(1),
+    left: end(-1),
+    flap,
+    apart: span + 2 * bag.proud.flat,
+    lean: 0,
+  }
 }
 
 /** The corner squares of a flange folded out at a sharp corner are cut away. */

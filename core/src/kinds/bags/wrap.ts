@@ -3,10 +3,10 @@ import { type EdgeSkive, type Panel, type PanelSheet, type Stood } from '../../m
 import { lineSeam } from '../parts/seams.js'
 import { plainPanel, rectangleShape } from '../parts/shape.js'
 import { panelSheet } from '../parts/sheets.js'
-import { X, Y, flatPart, minus } from './axes.js'
+import { X, Y, Z, flatPart, minus } from './axes.js'
 import { BENCH, type Bag } from './bag.js'
 import { type Flap, flapCorners, flapFolds, flapOf, flapPart, isFlapEdge } from './flap.js'
-import { type Meeting, type Part, alone, part } from './parts.js'
+import { type Body, type Face, type Meeting, type Part, alone, part } from './parts.js'
 import {
   type Profile,
   cornerCuts,
@@ -44,7 +44,7 @@ export const seamSkives = (
       }
 
 /** Front and back with a gusset round sides and foot, in one strip, in three, or tapering. */
-export function wrapBody(bag: Bag): Part {
+export function wrapBody(bag: Bag): Body {
   const { s, p, margin } = bag
   const [span, rise, m] = [s.wide.value, s.high.value, margin.value]
   const profile: Profile = { span, rise, radius: radiusFor(p.radius, span, rise) }
@@ -78,7 +78,39 @@ export function wrapBody(bag: Bag): Part {
       pairName: 'the two gusset seams',
     })
   })
-  return part({
+  const [c, sn, half] = [Math.cos(strip.lean), Math.sin(strip.lean), s.deep.value / 2]
+  const face = (sheet: 'front' | 'back', way: 1 | -1): Face => ({
+    sheet,
+    move: shift(span / 2 + m, 0),
+    wide: span,
+    high: rise,
+    proud: bag.proud.flat,
+    frame: () => ({
+      origin: point3(0, rise * c, way * (half + rise * sn)),
+      right: way > 0 ? X : minus(X),
+      down: point3(0, -c, -way * sn),
+      grain: point3(0, -sn, way * c),
+    }),
+  })
+  const three = p.body === 'wrap-three'
+  const side = (way: 1 | -1): Face => ({
+    sheet: three ? `gusset-${way > 0 ? 'right' : 'left'}` : 'gusset',
+    // Seen from outside the right end of the strip runs down with the back to the right.
+    move:
+      way > 0 || three
+        ? { a: 0, b: -1, c: 1, d: 0, e: 0, f: level }
+        : { a: 0, b: 1, c: -1, d: 0, e: strip.length.value, f: level },
+    wide: 2 * strip.halves[0]!.y,
+    high: rise,
+    proud: bag.proud.walls,
+    frame: () => ({
+      origin: point3((way * span) / 2, rise * c, 0),
+      right: way > 0 ? minus(Z) : Z,
+      down: minus(Y),
+      grain: way > 0 ? X : minus(X),
+    }),
+  })
+  const made = part({
     panels: [...panels, ...gussets.panels],
     piles: [...panels.map((q) => alone(q)), gussets.pile],
     joins: [...gussets.joins, ...seams],
@@ -110,6 +142,16 @@ export function wrapBody(bag: Bag): Part {
       },
     ],
   })
+  return {
+    ...made,
+    front: face('front', 1),
+    back: face('back', -1),
+    right: side(1),
+    left: side(-1),
+    flap,
+    apart,
+    lean: strip.lean,
+  }
 }
 
 const widened = ({ halves }: Strip, by: number) => halves.map((q) => point(q.x, q.y + by))

@@ -1,0 +1,315 @@
+import { handleArc, pipedCover, turnBack } from '../../formulas/index.js'
+import { type Point3, courseOf, point, point3Along, point3Cross } from '../../geometry/index.js'
+import type { Fitting, Join, StoodPart } from '../../master/index.js'
+import { type Reckoned, given } from '../../working/index.js'
+import { leatherOf } from '../kind.js'
+import { type Bag } from './bag.js'
+import { onPanel, putOn, rectanglePanel, row } from './onFace.js'
+import { type Body, type Face, type Part, alone, part, together } from './parts.js'
+import { arcOver } from './straps.js'
+import { firstSeam } from './top.js'
+
+/** Bar of a ring, room below the top edge, stitch row under the cord, and what a rolled handle’s flanges take, mm. */
+const BENCH = { bar: 4, under: 4, flange: 6, tab: 30 } as const
+
+interface Hand {
+  readonly face: Face
+  readonly suffix: string
+  readonly words: string
+}
+
+/** Handles on front and back, or one on the top of the back or the flap. */
+export function handles(bag: Bag, body: Body): Part {
+  const { p } = bag
+  if (p.handle === 'none') return part({})
+  const on: Hand[] =
+    p.handles === 2
+      ? [
+          { face: body.front, suffix: 'front', words: 'of the front' },
+          { face: body.back, suffix: 'back', words: 'of the back' },
+        ]
+      : [{ face: body.back, suffix: 'back', words: '' }]
+  return together(on.map((hand, i) => handle(bag, body, hand, i === 0)))
+}
+
+/** The free arc of a handle, its thickness counted, mm. */
+function arcOf(bag: Bag, thickness: number, k: number): Reckoned {
+  const { p, size } = bag
+  return size(
+    'handle.arc',
+    'handle between its ends, as an arc',
+    'arc over {span} that rises {rise}; leather {t}, {k} of it inside the middle',
+    '§10',
+    {
+      span: given('span', p.handleSpan),
+      rise: given('rise', p.handleRise),
+      t: given('thickness', thickness, 'thickness'),
+      k: given('neutral share', k, 'share'),
+    },
+    (v) => handleArc(v.span, v.rise, v.t, v.k),
+  )
+}
+
+function handle(bag: Bag, body: Body, { face, suffix, words }: Hand, first: boolean): Part {
+  const { p, size, materials } = bag
+  const strap = leatherOf(materials, 'straps')
+  const t = strap.thickness
+  const layers = p.handle === 'doubled' ? 2 : 1
+  const arc = arcOf(bag, layers * t, strap.neutral)
+  const ring = p.handle === 'ring'
+  const rolled = p.handle === 'rolled'
+  const back = size(
+    'handle.back',
+    'turned back round the ring',
+    'π × ({bar} ring / 2 + {k} × {t})',
+    '§10',
+    { bar: given('ring', BENCH.bar), k: given('neutral share', strap.neutral, 'share'), t: given('leather', t, 'thickness') },
+    (v) => turnBack(v.bar, v.t, v.k, 0),
+  )
+  // Round both rings and back underneath, so that the ends meet in the middle.
+  const length = ring
+    ? size(
+        'handle.length',
+        'handle strip: out, round both rings, back to where its ends meet in the middle',
+        '2 × {arc} + 2 × {back}',
+        '§10',
+        { arc, back },
+        (v) => 2 * v.arc + 2 * v.back,
+      )
+    : size(
+        'handle.length',
+        'handle with both ends',
+        '{arc} + 2 × {ends} sewn on',
+        '§10',
+        { arc, ends: given('ends', p.lap) },
+        (v) => v.arc + 2 * v.ends,
+      )
+  const wide = rolled
+    ? size(
+        'handle.cover',
+        'cover round the cord, with a flange on either side',
+        'once round a cord of {cord} with {t} leather + 2 × {flange}',
+        '§10',
+        { cord: given('cord', p.handleCord), t: given('leather', t, 'thickness'), flange: given('flange', BENCH.flange) },
+        (v) => pipedCover(v.cord, v.t, strap.neutral, v.cord / 2 + 2 * v.t) + 2 * v.flange,
+      )
+    : size('handle.wide', 'width', '{wide}', '§10', { wide: given('width', p.handleWide) }, (v) => v.wide)
+  const id = `handle-${suffix}`
+  const w = wide.value
+  const m = p.margin
+  const panel = rectanglePanel(bag, 'handle', 'Handle', 'straps', length.value, w, {
+    count: p.handles * layers,
+    corner: rolled || ring ? 0 : Math.min(w / 2 - 0.5, 10),
+    grain: 0,
+    pull: 0,
+    notes: [
+      ...(rolled ? [`round a cord of ${p.handleCord} mm, ${Math.round(arc.value)} mm long`] : []),
+      ...(ring ? ['its ends meet under the middle; edges sewn through both layers'] : []),
+    ],
+  })
+  const top = BENCH.under
+  const lap = p.lap
+  const half = p.handleSpan / 2
+  const sewn = p.handleFix === 'sewn'
+  const seams: Join[] = ring
+    ? []
+    : ([-1, 1] as const).flatMap((way): Join[] => {
+        const x = (q: number): number => (way < 0 ? q : length.value - q)
+        const box = [point(x(lap - m), m), point(x(m), m), point(x(m), w - m), point(x(lap - m), w - m)]
+        return sewn
+          ? [
+              {
+                ...row(
+                  `${id}-${way < 0 ? 'left' : 'right'}`,
+                  `${way < 0 ? 'left' : 'right'} end of the handle ${words}`.trim(),
+                  id,
+                  box,
+                  [id, ...(layers === 2 ? [`${id}-under`] : []), face.sheet],
+                ),
+                mate: {
+                  type: 'line',
+                  sheet: face.sheet,
+                  line: lineThrough(
+                    box.map((q) => {
+                      // The end hangs down the face: its length runs up from the lap, its width across.
+                      const down = top + lap - Math.abs(q.x - x(0))
+                      return onPanel(face, way * half + (way < 0 ? q.y - w / 2 : w / 2 - q.y), down)
+                    }),
+                  ),
+                },
+              },
+            ]
+          : []
+      })
+  const edges: Join[] =
+    layers === 2 || ring || rolled
+      ? [m, w - m].map((y, i) =>
+          row(
+            `${id}-edge-${i + 1}`,
+            `edge ${i + 1} of the handle ${words}`.trim(),
+            id,
+            rolled
+              ? [point(lap + 6, y), point(length.value - lap - 6, y)]
+              : ring
+                ? [point(length.value / 4 + 4, y), point((3 * length.value) / 4 - 4, y)]
+                : [point(lap + 4, y), point(length.value - lap - 4, y)],
+            [id, ...(layers === 2 ? [`${id}-under`] : [])],
+          ),
+        )
+      : []
+  const rivets: Fitting[] =
+    !ring && !sewn
+      ? ([-1, 1] as const).flatMap((way) =>
+          [0.3, 0.75].map((share, i): Fitting => ({
+            id: `${id}-rivet-${way < 0 ? 'left' : 'right'}-${i + 1}`,
+            name: `rivet of the handle ${words}`.trim(),
+            role: 'rivet',
+            sheet: face.sheet,
+            at: onPanel(face, way * half, top + lap * share),
+            up: -Math.PI / 2,
+            through: [
+              { sheet: face.sheet, times: 1 },
+              { sheet: id, times: layers },
+              ...(p.top === 'doubled' && top + lap * share < p.topBand
+                ? [{ sheet: `facing-${face === body.front ? 'front' : 'back'}`, times: 1 }]
+                : []),
+            ],
+            count: 1,
+            ...(firstSeam(body) ? { before: firstSeam(body)! } : {}),
+          })),
+        )
+      : []
+  const rings = ring ? ringTabs(bag, face, suffix, half, strap.thickness, strap.neutral) : part({})
+  return together([
+    rings,
+    part({
+      panels: first ? [panel] : [],
+      piles: [
+        {
+          base: id,
+          sheets: [
+            ...(layers === 2
+              ? [{ ...alone(panel, `${id}-under`, 'handle, under layer').sheets[0]!, grainUp: false }]
+              : []),
+            alone(panel, id, 'handle').sheets[0]!,
+          ],
+        },
+      ],
+      joins: [...edges, ...seams],
+      fittings: rivets,
+      sizes: first
+        ? [arc, ...(ring ? [back] : []), length, ...(rolled ? [wide] : [])].map((size) => ({ panelId: 'handle', size }))
+        : [],
+      strapRuns: first ? [{ panelId: 'handle', name: 'handle', role: 'straps', length }] : [],
+      stood: (opened) => {
+        const frame = face.frame(opened)
+        const at = point3Along(frame.origin, frame.grain, face.proud + bag.body.thickness / 2 + t / 2)
+        return [
+          {
+            sheet: id,
+            proud: 0,
+            group: 'straps',
+            parts: arcParts(at, frame, p.handleSpan, length.value, ring ? length.value / 4 : lap, w, ring, top),
+          },
+        ]
+      },
+    }),
+  ])
+}
+
+const lineThrough = (points: readonly { x: number; y: number }[]) => ({
+  closed: false,
+  segments: points.slice(1).map((to, i) => ({ type: 'line' as const, from: points[i]!, to })),
+})
+
+/** A handle over a span: its ends hang down the face, the rest goes over in an arc. */
+function arcParts(
+  at: Point3,
+  { right, down, grain }: { right: Point3; down: Point3; grain: Point3 },
+  span: number,
+  length: number,
+  end: number,
+  wide: number,
+  ring: boolean,
+  top: number,
+): StoodPart[] {
+  const up = { x: -down.x, y: -down.y, z: -down.z }
+  const free = length - 2 * end
+  // The leather's own length makes the arc: the angle whose arc of that length spans the chord.
+  const turn = arcOver(free, span)
+  const heading = turn / 2
+  const start = point3Along(at, right, -span / 2)
+  const along = point3Along({ x: right.x * Math.cos(heading), y: right.y * Math.cos(heading), z: right.z * Math.cos(heading) }, up, Math.sin(heading))
+  const out = point3Cross(grain, along)
+  const arc: StoodPart = {
+    clips: [
+      { at: point(end, 0), inward: point(1, 0) },
+      { at: point(length - end, 0), inward: point(-1, 0) },
+    ],
+    from: point(end, wide / 2),
+    along: point(1, 0),
+    course: courseOf([{ length: free, turn }]),
+    frame: { origin: start, along, rise: out },
+  }
+  if (ring) return [arc]
+  const hang = (way: 1 | -1): StoodPart => ({
+    clips: [{ at: point(way < 0 ? end : length - end, 0), inward: point(way, 0) }],
+    from: point(way < 0 ? 0 : length, wide / 2),
+    along: point(-way, 0),
+    course: courseOf([{ length: end }]),
+    frame: {
+      origin: point3Along(point3Along(at, right, (way * span) / 2), down, top + end),
+      along: up,
+      rise: grain,
+    },
+  })
+  return [arc, hang(-1), hang(1)]
+}
+
+/** Two loops of leather that hold the rings of a handle. */
+function ringTabs(bag: Bag, face: Face, suffix: string, half: number, t: number, k: number): Part {
+  const { p, size } = bag
+  const length = size(
+    'handle.tab',
+    'tab round a ring, both ends sewn down',
+    '2 × {lap} + π × ({bar} ring / 2 + {k} × {t})',
+    '§10',
+    { lap: given('end', BENCH.tab), bar: given('ring', BENCH.bar), k: given('neutral share', k, 'share'), t: given('leather', t, 'thickness') },
+    (v) => 2 * v.lap + turnBack(v.bar, v.t, v.k, 0),
+  )
+  const wide = p.handleWide
+  const panel = rectanglePanel(bag, 'ring-tab', 'Tab of a ring', 'straps', wide, length.value, {
+    count: 2,
+    pull: Math.PI / 2,
+  })
+  const ways = [-1, 1] as const
+  return part({
+    panels: [panel],
+    onto: ways.map((way, i) => putOn(face, panel, { x: way * half, y: 6 }, `ring-tab-${suffix}-${i + 1}`)),
+    joins: ways.map((_, i) => {
+      const sheet = `ring-tab-${suffix}-${i + 1}`
+      const m = p.margin
+      return row(
+        `${sheet}-seam`,
+        `tab ${i + 1} of the handle’s rings`,
+        sheet,
+        [point(m, m), point(m, BENCH.tab - m), point(wide - m, BENCH.tab - m), point(wide - m, m)],
+        [sheet, face.sheet],
+        [1, 1],
+      )
+    }),
+    sizes: [{ panelId: 'ring-tab', size: length }],
+    fittings: ways.map((way, i): Fitting => ({
+      id: `handle-ring-${suffix}-${i + 1}`,
+      name: `ring ${i + 1} of the handle`,
+      role: 'ring',
+      sheet: face.sheet,
+      at: onPanel(face, way * half, 2),
+      up: -Math.PI / 2,
+      through: [],
+      held: true,
+      count: 1,
+      before: `ring-tab-${suffix}-${i + 1}-seam`,
+    })),
+  })
+}

@@ -1,0 +1,222 @@
+import { sideRoom } from '../../formulas/index.js'
+import { STAY, point } from '../../geometry/index.js'
+import type { Join, Panel } from '../../master/index.js'
+import { CARD } from '../../stores/index.js'
+import { given } from '../../working/index.js'
+import { leatherOf } from '../kind.js'
+import { plainPanel } from '../parts/shape.js'
+import { type Bag } from './bag.js'
+import { onPanel, putOn, rectanglePanel, row, uSeam } from './onFace.js'
+import { type Body, type Face, type Part, onto, part } from './parts.js'
+import { profileShape } from './profile.js'
+
+/** A lining is smaller by so much all round, mm; a pen is so thick; a cover reaches so far over. */
+const BENCH = { lining: 1, pen: 11, penHigh: 120, cover: 70, cardHigh: 62 } as const
+
+/** A pocket on the inside of a face, flat or with fullness in a pleat at each side. */
+export function innerPocket(bag: Bag, face: Face, id: string, name: string, size: { wide: number; high: number; full: number }): Part {
+  const { size: reckon } = bag
+  const margin = bag.p.margin
+  const wide = Math.min(size.wide, face.wide - 6)
+  const high = Math.min(size.high, face.high - 12)
+  const across = reckon(
+    `${id}.wide`,
+    'pocket cut wide',
+    size.full > 0 ? '{wide} where it is sewn + 2 × {full} for the pleats' : '{wide}',
+    '§20',
+    { wide: given('width', wide), full: given('fullness', size.full / 2) },
+    (v) => v.wide + 2 * v.full,
+  )
+  const full = size.full > 0
+  const panel = rectanglePanel(bag, id, name, 'inner', across.value, high, {
+    foot: full ? 0 : 8,
+    folds: full
+      ? [size.full / 2 + margin, across.value - size.full / 2 - margin].map((x, i) => ({
+          id: `pleat-${i + 1}`,
+          name: 'pleat',
+          from: point(x, 0),
+          to: point(x, high),
+          width: 0,
+          rises: 'hill' as const,
+          angle: 0,
+          note: 'pleat to the side seam',
+        }))
+      : [],
+    notes: full ? ['sew the sides first, then lay the pleats and sew the foot'] : [],
+  })
+  const top = face.high - high - 6
+  const lies = putOn(face, panel, { x: 0, y: top, inside: true })
+  const seam = uSeam(bag, `${id}-seam`, `seam of the ${name.toLowerCase()}`, id, face.sheet, full ? 0 : 8)
+  return part({
+    panels: [panel],
+    onto: [lies],
+    joins: full ? fullSeams(bag, face, id, name, across.value, high, wide, top) : [seam],
+    sizes: [{ panelId: id, size: across }],
+  })
+}
+
+/** Sides of a full pocket come in to a narrower place on what it is sewn to; its foot is pleated to that. */
+function fullSeams(
+  bag: Bag,
+  face: Face,
+  id: string,
+  name: string,
+  across: number,
+  high: number,
+  wide: number,
+  top: number,
+): Join[] {
+  const m = bag.p.margin
+  const foot = high - m
+  const there = (x: number, y: number) => onPanel(face, x, top + y)
+  const seam = (way: 'right' | 'left', x: number, to: number): Join => ({
+    ...row(`${id}-${way}`, `${way} side of the ${name.toLowerCase()}`, id, [point(x, 3), point(x, foot)], [id, face.sheet]),
+    mate: {
+      type: 'line',
+      sheet: face.sheet,
+      line: { closed: false, segments: [{ type: 'line', from: there(to, 3), to: there(to, foot) }] },
+    },
+    twin: way === 'right' ? `${id}-left` : `${id}-right`,
+    pairName: `the sides of the ${name.toLowerCase()}`,
+  })
+  const half = wide / 2 - m
+  const pleats = (across - wide) / 2
+  return [
+    // Seen from inside, the right of the piece is the left of the face.
+    seam('right', across - m, -half),
+    seam('left', m, half),
+    row(
+      `${id}-foot`,
+      `foot of the ${name.toLowerCase()}`,
+      id,
+      [point(across - m - pleats, foot), point(m + pleats, foot)],
+      [id, face.sheet],
+    ),
+  ]
+}
+
+/** Card places and pen places beside each other on the inside of a face, under a cover. */
+export function organiser(bag: Bag, face: Face): Part {
+  const { p, size, materials, margin } = bag
+  const inner = leatherOf(materials, 'inner')
+  const room = sideRoom(CARD.thickness, 2 * inner.give * CARD.width)
+  const card = size(
+    'organiser.card',
+    'a card place between its rows',
+    '{card} card + 2 × {room} room',
+    '§9',
+    { card: given('card', CARD.width), room: given('room', Math.max(1.5, room)) },
+    (v) => v.card + 2 * v.room,
+  )
+  const pen = size(
+    'organiser.pen',
+    'a pen place between its rows',
+    'π / 2 × {pen} pen + {room} room',
+    '§20',
+    { pen: given('pen', BENCH.pen), room: given('room', 3) },
+    (v) => (Math.PI / 2) * v.pen + v.room,
+  )
+  const m = p.margin
+  const asked = p.cards * card.value + p.pens * pen.value + 2 * m
+  const wide = Math.min(asked, face.wide - 8)
+  const high = p.pens > 0 ? BENCH.penHigh : BENCH.cardHigh
+  const places = rectanglePanel(bag, 'places', 'Card and pen places', 'inner', wide, high, { foot: 6 })
+  const cover = rectanglePanel(bag, 'cover', 'Cover of the places', 'inner', wide + 8, BENCH.cover + 14, { foot: 12 })
+  const top = Math.max(30, face.high * 0.3)
+  const walls = Array.from({ length: Math.max(0, p.cards + p.pens - 1) }, (_, i) =>
+    i + 1 <= p.cards ? m + (i + 1) * card.value : m + p.cards * card.value + (i + 1 - p.cards) * pen.value,
+  ).filter((x) => x < wide - m - 4)
+  const over = margin.value + 2
+  return part({
+    panels: [places, cover],
+    onto: [
+      putOn(face, places, { x: 0, y: top, inside: true }),
+      putOn(face, cover, { x: 0, y: top - 14, inside: true }),
+    ],
+    joins: [
+      uSeam(bag, 'places-seam', 'seam of the card and pen places', 'places', face.sheet, 6),
+      ...walls.map((x, i) =>
+        row(
+          `places-wall-${i + 1}`,
+          `row between places ${i + 1} and ${i + 2}`,
+          'places',
+          [point(x, 3), point(x, high - m - 2)],
+          ['places', face.sheet],
+        ),
+      ),
+      row(
+        'cover-seam',
+        'row that holds the cover',
+        'cover',
+        [point(5, m), point(wide + 3, m)],
+        ['cover', face.sheet],
+      ),
+    ],
+    sizes: [
+      { panelId: 'places', size: card },
+      ...(p.pens > 0 ? [{ panelId: 'places', size: pen }] : []),
+    ],
+    fits: [
+      {
+        id: 'places-wide',
+        rank: 'stop',
+        what: 'the card and pen places',
+        panelId: 'places',
+        at: point(wide / 2, high / 2),
+        why: 'the last places are too narrow or missing: fewer of them, or a wider bag',
+        keys: [],
+        remedy: { field: 'cards', value: Math.max(0, p.cards - 1) },
+        needs: size('fit.places', 'needs', '{asked} in all', '§9', { asked: given('places', asked) }, (v) => v.asked),
+        has: size('fit.placesHas', 'between the seams', '{wide}', '§9', { wide: given('width', face.wide - 8) }, (v) => v.wide),
+      },
+    ],
+    concerns:
+      over > 40
+        ? []
+        : p.cards + p.pens === 0
+          ? [
+              {
+                id: 'no-places',
+                rank: 'look',
+                panelId: 'places',
+                at: point(wide / 2, high / 2),
+                what: 'The panel under the cover has no place for a card or a pen',
+                why: 'Ask for one, or leave the panel out.',
+              },
+            ]
+          : [],
+  })
+}
+
+/** A lining behind front and back, or behind the whole body, smaller so that it doesn’t wrinkle. */
+export function linings(bag: Bag, body: Body): Part {
+  const behind = [...new Map([body.front, body.back].map((f) => [f.sheet, f])).values()]
+  const made = behind.map((face): { panel: Panel; sheet: Part['onto'][number] } => {
+    const outer = body.panels.find((q) => q.id === face.sheet)!
+    const less = BENCH.lining
+    const w = face.wide - 2 * less
+    const whole = behind.length === 1 && outer.id === 'body'
+    const high = whole ? 2 * face.high + bag.s.deep.value - 2 * less : face.high - 2 * less
+    const shape = profileShape(
+      { span: w, rise: high, radius: whole || bag.p.radius < 1 ? 0 : Math.min(bag.p.radius, w / 2 - 1, high - 1) },
+      0,
+      () => bag.plain,
+    )
+    const panel = plainPanel({
+      id: `${outer.id}-lining`,
+      name: `Lining of the ${outer.id}`,
+      role: 'lining',
+      ...shape,
+      behind: { panelId: outer.id, sort: 'lining' },
+      notes: ['glued all over in the shape it will have, its top finished with the body’s'],
+    })
+    const x = onPanel(face, 0, less)
+    const move = {
+      ...STAY,
+      e: x.x - w / 2,
+      f: whole ? Math.min(onPanel(body.front, 0, less).y, onPanel(body.back, 0, less).y) : x.y,
+    }
+    return { panel, sheet: onto(face.sheet, 'inside', panel, move) }
+  })
+  return part({ panels: made.map((q) => q.panel), onto: made.map((q) => q.sheet) })
+}

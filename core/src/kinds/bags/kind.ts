@@ -1,0 +1,69 @@
+import type { Sentence } from '../fields.js'
+import type { Kind, Role } from '../kind.js'
+import { FINISH_FIELD, leatherField } from '../parts/fields.js'
+import { BAG_HARDWARE, BAG_MEASURES, type BagChoice, bagChoiceFields, bagHardwareFields } from './fields.js'
+import { bagMaster } from './master.js'
+import { BAG_DEFAULTS, type BagParams, bagParams } from './params.js'
+import { BAG_SENTENCES } from './words.js'
+
+const needsInner = (p: Readonly<Record<string, unknown>>): boolean =>
+  p.pocket !== 'none' ||
+  p.divider !== 'none' ||
+  p.organiser !== 'none' ||
+  p.slip !== 'none' ||
+  p.closure === 'zip' ||
+  p.base === 'board' ||
+  p.base === 'cushioned' ||
+  p.strapPad === 'pad'
+
+const ROLES: readonly Role[] = [
+  { id: 'body', label: 'Body', why: 'front, back and flap; soft enough to turn, firm enough to stand', usual: 1.8 },
+  { id: 'gusset', label: 'Gusset', why: 'sides and foot; a little lighter than the body', usual: 1.4 },
+  { id: 'inner', label: 'Inside', why: 'pockets, divider and covers; light', usual: 0.9, when: needsInner },
+  { id: 'lining', label: 'Lining', why: 'thin; glued in', usual: 0.8, when: (p) => p.lining === 'lined' },
+  {
+    id: 'straps',
+    label: 'Straps',
+    why: 'handles, straps and tabs: firm, and cut along the backbone',
+    usual: 2.5,
+    when: (p) => p.handle !== 'none' || p.strap !== 'none' || p.closure === 'strap',
+  },
+]
+
+interface BagKind {
+  readonly id: string
+  readonly name: string
+  readonly about: string
+  /** Values of settings that suit it; all where left out. */
+  readonly suits: Partial<Record<BagChoice, readonly string[]>>
+  readonly usual: Partial<BagParams>
+  readonly brief: readonly Sentence[]
+}
+
+const FIRST: readonly Sentence[] = [
+  'Inside it is {wide} wide, {high} high and {deep} deep; {ease} of room is kept round what goes in.',
+]
+const CARRIED: readonly Sentence[] = [
+  'Carried by {handles} handles, {handle}, and {strap}, {carried} from ring to ring.',
+]
+
+/** A kind of bag: all of them are built of the same parts, each with what suits it and its own usual sizes. */
+export const bagKind = ({ id, name, about, suits, usual, brief }: BagKind): Kind<BagParams> => ({
+  id,
+  name,
+  about,
+  params: bagParams,
+  defaults: { ...BAG_DEFAULTS, ...usual },
+  roles: ROLES,
+  hardware: BAG_HARDWARE,
+  fields: [
+    ...ROLES.map(leatherField),
+    FINISH_FIELD,
+    ...BAG_MEASURES,
+    ...bagChoiceFields(suits),
+    ...bagHardwareFields,
+  ],
+  brief: [...FIRST, ...brief, ...CARRIED],
+  sentences: BAG_SENTENCES,
+  master: bagMaster,
+})

@@ -1,0 +1,68 @@
+import type { Sentence } from '../fields.js'
+
+const BODY: readonly Sentence[] = [
+  'Body {body}, sewn {seam}: allowance {allowance} turned, {margin} with raw edges, which are cut {trim} over size; finished {finish}.',
+  'Corners {radius}; allowances {seamSkive}, {rows} rows in a turned seam. Top edges {top}, {topBand} wide.',
+]
+const STRAPS: readonly Sentence[] = [
+  'Cut from {leather-straps}, {strapWide} wide, {strapJoin}; {carried} from ring to ring as worn, {strapShort} of it the short part.',
+  '{strapHoles} holes {strapSpacing} apart, {strapTip} to the tip; ends turned back {lap}. Buckle: {hardware-buckle}.',
+]
+const HANDLE: readonly Sentence[] = [
+  '{handles} of them, {handle}, from {leather-straps}; {handleWide} wide, {handleRise} clear, {handleSpan} from end to end.',
+  'Ends {lap} long, {handleFix} with {hardware-rivet}; cord {handleCord}. Rings: {hardware-ring}.',
+]
+const GUSSET: readonly Sentence[] = [
+  'Cut from {leather-gusset}; ends {ends}, {cornerEase} shorter at each corner. Depth inside {deep}, at the top of a tapering one {topDeep}.',
+]
+const POCKET: readonly Sentence[] = [
+  'Inside: {pocket}, {pocketWide} wide and {pocketHigh} high, fullness {fullness}; cut from {leather-inner}.',
+]
+const TOP: readonly Sentence[] = ['Top edges {top}, {topBand} wide.']
+
+/** What is said of each panel a bag may have. */
+export const BAG_SENTENCES: Readonly<Record<string, readonly Sentence[]>> = {
+  front: ['Cut from {leather-body}, {wide} wide and {high} high inside.', ...BODY],
+  back: [
+    'Cut from {leather-body}; {flap}, which comes down {flapLength} with corners of {flapRadius}. Shut by {closure}.',
+    ...BODY,
+  ],
+  body: [
+    'Cut from {leather-body}, {wide} wide and {high} high inside; foot {grooves}. {flap}, {flapLength} down the front, corners {flapRadius}; shut by {closure}.',
+    ...BODY,
+  ],
+  gusset: GUSSET,
+  'gusset-side': GUSSET,
+  'gusset-foot': GUSSET,
+  side: [
+    ...GUSSET,
+    'A side that folds has {pleats} pleats that open to {pleatAngle} degrees.',
+  ],
+  flap: ['Cut from {leather-body}: {flap}, {flapLength} down the front, corners {flapRadius}; shut by {closure}.'],
+  'facing-front': TOP,
+  'facing-back': TOP,
+  pocket: POCKET,
+  slip: ['Inside of the back: {slip}, cut from {leather-inner}.'],
+  places: ['Inside of the front: {organiser}, {cards} for cards and {pens} for pens; cut from {leather-inner}.'],
+  cover: ['Inside of the front: {organiser}; cut from {leather-inner}.'],
+  divider: ['Inside: {divider}, cut from {leather-inner}.'],
+  'front-lining': ['{lining}: {leather-lining}.'],
+  'back-lining': ['{lining}: {leather-lining}.'],
+  'body-lining': ['{lining}: {leather-lining}.'],
+  'base-cover': ['In the foot: {base}; board {board}, foam {foam}, cover from {leather-inner}.'],
+  board: ['In the foot: {base}; board {board}.'],
+  foam: ['In the foot: {base}; foam {foam}.'],
+  'base-panel': ['On the foot: {base} {baseLap}; cut from {leather-gusset}. {feet}: {hardware-foot}.'],
+  handle: HANDLE,
+  'ring-tab': HANDLE,
+  tab: STRAPS,
+  'strap-long': STRAPS,
+  'strap-short': STRAPS,
+  keeper: STRAPS,
+  yoke: ['Holds {strap}; cut from {leather-gusset}.'],
+  pad: ['Straps {strapPad}; cut from {leather-inner}.'],
+  'closing-strap': ['Shut by {closure}; cut from {leather-straps}.'],
+  'closing-loop': ['Shut by {closure}; cut from {leather-straps}.'],
+  'zip-front': ['Shut by {closure}: {hardware-zip}; bands from {leather-inner}.'],
+  'zip-back': ['Shut by {closure}: {hardware-zip}; bands from {leather-inner}.'],
+}

@@ -1,0 +1,41 @@
+import { bagKind } from '../bags/kind.js'
+
+/** A bag for the back with a rolled top, a boxed foot under an overlapping panel, and two straps. */
+export const rucksack = bagKind({
+  id: 'rucksack',
+  name: 'Rucksack',
+  about: 'rolled top, boxed foot under an overlapping panel, two straps over the shoulders',
+  suits: {
+    body: ['boxed-folded', 'boxed', 'set-in', 'wrap'],
+    flap: ['none'],
+    closure: ['strap', 'snap', 'none', 'zip'],
+    organiser: ['none'],
+    slip: ['none'],
+    strap: ['pair'],
+    handle: ['none', 'flat', 'doubled'],
+  },
+  usual: {
+    body: 'boxed-folded',
+    wide: 280,
+    high: 420,
+    deep: 120,
+    top: 'rolled',
+    topBand: 40,
+    base: 'overlapping',
+    baseLap: 60,
+    closure: 'strap',
+    pocket: 'flat',
+    strap: 'pair',
+    carried: 760,
+    strapShort: 240,
+    strapHoles: 5,
+    strapWide: 35,
+    handle: 'flat',
+    handles: 1,
+    handleRise: 35,
+    handleSpan: 90,
+    handleWide: 25,
+    lap: 40,
+  },
+  brief: ['Built as {body}, sewn {seam}; top {top}, shut by {closure}. On the foot {base}. Inside {pocket}.'],
+})
