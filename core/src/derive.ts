@@ -3,6 +3,7 @@ import { type Kind, type Materials, kindOf } from './kinds/index.js'
 import { withDrawn } from './drawn/index.js'
 import { type EdgeWork, workEdges } from './edges/index.js'
 import { type LaidUp, layUp, withSkives } from './layup/index.js'
+import { type SetFitting, fittingsOf, hardwareMarks } from './fittings/index.js'
 import type { Master, Panel } from './master/index.js'
 import { type Piece, pieces } from './reckon/index.js'
 import { type Run, decorJoins, runsOf } from './stitch/index.js'
@@ -17,6 +18,7 @@ export interface Derived {
   readonly edges: readonly EdgeWork[]
   readonly works: readonly LaidUp[]
   readonly runs: readonly Run[]
+  readonly fittings: readonly SetFitting[]
   readonly pieces: readonly Piece[]
 }
 
@@ -38,6 +40,7 @@ export function derive(design: Design): Derived {
   }
   const works = master.layups.map((layup) => layUp(layup, edges))
   const runs = runsOf(master.joins, panels, (id) => workOf(works, id), design, reckon)
+  const fittings = fittingsOf(master, design.hardware, works[0], runs, reckon)
   let cut: readonly Piece[] | undefined
   return {
     design,
@@ -47,9 +50,16 @@ export function derive(design: Design): Derived {
     edges,
     works,
     runs,
+    fittings,
     // Drawn when somebody looks: whoever tries out hundreds of designs for their holes does not.
     get pieces() {
-      return (cut ??= pieces({ master, works: edges, open: works[0], runs }))
+      return (cut ??= pieces({
+        master,
+        works: edges,
+        open: works[0],
+        runs,
+        hardware: hardwareMarks(fittings, works[0]),
+      }))
     },
   }
 }

@@ -27,11 +27,12 @@ export interface Figures {
 export function figuresOf(derived: Derived): Figures {
   const { pieces, runs, master, edges, design } = derived
   const leather = pieces.filter((p) => p.panel.role !== 'guide')
-  const work = carried(derived)
+  const { outside } = master
+  const work = outside ? undefined : carried(derived)
   const box = work && workBox(work)
   return {
-    width: box ? boxWidth(box) : 0,
-    height: box ? boxHeight(box) : 0,
+    width: outside ? outside.wide.value : box ? boxWidth(box) : 0,
+    height: outside ? outside.high.value : box ? boxHeight(box) : 0,
     ...closedThickness(derived),
     pieces: leather.reduce((sum, p) => sum + p.count, 0),
     area: leather

@@ -1,4 +1,4 @@
-import { type Path, pathArea, pointDistance, pointInside } from '../geometry/index.js'
+import { type Path, type Point, pathArea, pointDistance, pointInside, segmentPoint } from '../geometry/index.js'
 import { type Edge, type Panel, chainsOf, edgeChain, insetChainMaybe, isTurned } from '../master/index.js'
 import type { Leather } from '../stores/index.js'
 import type { Reckon } from '../working/index.js'
@@ -124,11 +124,17 @@ const skivesOf = (panel: Panel, stock: CutFrom): EdgeProfile[] =>
 const chordLength = (path: Path): number =>
   path.segments.reduce((sum, s) => sum + pointDistance(s.from, s.to), 0)
 
+/** The middle of the middle segment: away from the ends, which may lie on another edge. */
+function middleOf(path: Path): Point {
+  const segment = path.segments[Math.floor(path.segments.length / 2)]!
+  return segmentPoint(segment, 0.5)
+}
+
 /** How much shorter than the finished edge a landing may honestly be: a bend all the way round takes 2π widths. */
 function landsBadly(panel: Panel, { finished, landing, turn }: TurnedWork): boolean {
   if (
     !landing ||
-    !pointInside(landing.segments[Math.floor(landing.segments.length / 2)]!.from, panel.outline)
+    !pointInside(middleOf(landing), panel.outline)
   )
     return true
   return chordLength(landing) < chordLength(finished) - 4 * Math.PI * turn.fate.width

@@ -12,7 +12,12 @@ export interface Fitting {
   /** Which way is up on it, radians. */
   readonly up: number
   /** Sheets of the laid-out work that it goes through, and how many times each lies there where it is turned back. */
-  readonly through: readonly { readonly sheet: string; readonly times: number }[]
+  readonly through: readonly {
+    readonly sheet: string
+    readonly times: number
+    /** Where on that panel, where it does not lie there in the laid-out work. */
+    readonly at?: Point
+  }[]
   /** The run after which it can no longer be reached, by join. */
   readonly before?: string
   /** It can only be set once this run is sewn. */

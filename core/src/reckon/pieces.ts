@@ -1,6 +1,6 @@
 import type { EdgeWork } from '../edges/index.js'
 import type { LaidUp } from '../layup/index.js'
-import type { Master } from '../master/index.js'
+import type { Master, PanelMark } from '../master/index.js'
 import type { Run } from '../stitch/index.js'
 import { blockMarks, doubledMarks, edgeSkiveMarks, turnMarks } from './edgeMarks.js'
 import { machineLines, markedHoles } from './holes.js'
@@ -14,6 +14,8 @@ export interface PieceInputs {
   /** The work laid open; a design without panels has none. */
   readonly open: LaidUp | undefined
   readonly runs: readonly Run[]
+  /** Hardware on each panel, by id. */
+  readonly hardware: ReadonlyMap<string, readonly PanelMark[]>
 }
 
 /** Every piece to cut, with all its marks. */
@@ -21,7 +23,7 @@ export function pieces(inputs: PieceInputs): Piece[] {
   return [...inputs.works.map((work) => pieceOf(work, inputs)), ...templatePieces(inputs.runs, inputs.open)]
 }
 
-function pieceOf(work: EdgeWork, { master, open, runs }: PieceInputs): Piece {
+function pieceOf(work: EdgeWork, { master, open, runs, hardware }: PieceInputs): Piece {
   const { panel, stock } = work
   return {
     panel,
@@ -43,7 +45,9 @@ function pieceOf(work: EdgeWork, { master, open, runs }: PieceInputs): Piece {
       ...foldMarks(panel),
       ...doubledMarks(panel),
       ...(open ? notchMarks(panel, master, open) : []),
-      ...(panel.marks ?? []).map((mark) => ({ type: 'set', mark }) as const),
+      ...[...(panel.marks ?? []), ...(hardware.get(panel.id) ?? [])].map(
+        (mark) => ({ type: 'set', mark }) as const,
+      ),
       ...(stock?.leather ? [grainMark(panel)] : []),
       ...(open ? machineLines(panel, open, runs) : []),
       ...blockMarks(work),

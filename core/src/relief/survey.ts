@@ -37,6 +37,8 @@ export const carried = ({ works }: Derived): LaidUp | undefined =>
 
 /** Thickness of the work as it is carried, empty and with what goes in, mm; 0 for a design without panels. */
 export function closedThickness(derived: Derived): { readonly empty: number; readonly full: number } {
+  const { outside } = derived.master
+  if (outside) return { empty: outside.deep.value, full: outside.deep.value }
   const work = carried(derived)
   if (!work) return { empty: 0, full: 0 }
   const [empty, full] = [false, true].map((contents) => mapThickest(reliefMap(work, COARSE, contents)))

@@ -176,7 +176,7 @@ export function feet(bag: Bag, body: Body): Part {
           up: -Math.PI / 2,
           through: [
             { sheet: middle.sheet, times: 1 },
-            ...(board ? [{ sheet: 'board', times: 1 }] : []),
+            ...(board ? [{ sheet: 'board', times: 1, at: point(p.wide / 2 - 1 + dx, p.deep / 2 - 1 + dz) }] : []),
           ],
           count: 1,
         },

@@ -4,7 +4,7 @@ import type { Fitting, Join, StoodPart } from '../../master/index.js'
 import { type Reckoned, given } from '../../working/index.js'
 import { leatherOf } from '../kind.js'
 import { type Bag } from './bag.js'
-import { onPanel, putOn, rectanglePanel, row } from './onFace.js'
+import { onPanel, putOn, rectanglePanel, row, rowsAlong } from './onFace.js'
 import { type Body, type Face, type Part, alone, part, together } from './parts.js'
 import { arcOver } from './straps.js'
 import { firstSeam } from './top.js'
@@ -146,7 +146,7 @@ function handle(bag: Bag, body: Body, { face, suffix, words }: Hand, first: bool
       ? [m, w - m].map((y, i) =>
           row(
             `${id}-edge-${i + 1}`,
-            `edge ${i + 1} of the handle ${words}`.trim(),
+            `edge row ${i + 1} of the handle ${words}`.trim(),
             id,
             rolled
               ? [point(lap + 6, y), point(length.value - lap - 6, y)]
@@ -169,7 +169,11 @@ function handle(bag: Bag, body: Body, { face, suffix, words }: Hand, first: bool
             up: -Math.PI / 2,
             through: [
               { sheet: face.sheet, times: 1 },
-              { sheet: id, times: layers },
+              {
+                sheet: id,
+                times: layers,
+                at: point(way < 0 ? lap * (1 - share) : length.value - lap * (1 - share), w / 2),
+              },
               ...(p.top === 'doubled' && top + lap * share < p.topBand
                 ? [{ sheet: `facing-${face === body.front ? 'front' : 'back'}`, times: 1 }]
                 : []),
@@ -286,17 +290,13 @@ function ringTabs(bag: Bag, face: Face, suffix: string, half: number, t: number,
   return part({
     panels: [panel],
     onto: ways.map((way, i) => putOn(face, panel, { x: way * half, y: 6 }, `ring-tab-${suffix}-${i + 1}`)),
-    joins: ways.map((_, i) => {
+    joins: ways.flatMap((_, i) => {
       const sheet = `ring-tab-${suffix}-${i + 1}`
-      const m = p.margin
-      return row(
-        `${sheet}-seam`,
-        `tab ${i + 1} of the handle’s rings`,
+      const m = Math.min(p.margin, wide / 4)
+      return rowsAlong(`${sheet}-seam`, `tab ${i + 1} of the handle’s rings`, sheet, [m, wide - m], [m, BENCH.tab - 2], [
         sheet,
-        [point(m, m), point(m, BENCH.tab - m), point(wide - m, BENCH.tab - m), point(wide - m, m)],
-        [sheet, face.sheet],
-        [1, 1],
-      )
+        face.sheet,
+      ])
     }),
     sizes: [{ panelId: 'ring-tab', size: length }],
     fittings: ways.map((way, i): Fitting => ({
@@ -309,7 +309,7 @@ function ringTabs(bag: Bag, face: Face, suffix: string, half: number, t: number,
       through: [],
       held: true,
       count: 1,
-      before: `ring-tab-${suffix}-${i + 1}-seam`,
+      before: `ring-tab-${suffix}-${i + 1}-seam-1`,
     })),
   })
 }

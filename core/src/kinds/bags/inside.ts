@@ -14,11 +14,12 @@ import { profileShape } from './profile.js'
 const BENCH = { lining: 1, pen: 11, penHigh: 120, cover: 70, cardHigh: 62 } as const
 
 /** A pocket on the inside of a face, flat or with fullness in a pleat at each side. */
-export function innerPocket(bag: Bag, face: Face, id: string, name: string, size: { wide: number; high: number; full: number }): Part {
+export function innerPocket(bag: Bag, face: Face, id: string, name: string, size: { wide: number; high: number; full: number; above?: number }): Part {
   const { size: reckon } = bag
   const margin = bag.p.margin
   const wide = Math.min(size.wide, face.wide - 6)
-  const high = Math.min(size.high, face.high - 12)
+  const above = size.above ?? 0
+  const high = Math.min(size.high, face.high - 12 - above)
   const across = reckon(
     `${id}.wide`,
     'pocket cut wide',
@@ -44,7 +45,7 @@ export function innerPocket(bag: Bag, face: Face, id: string, name: string, size
       : [],
     notes: full ? ['sew the sides first, then lay the pleats and sew the foot'] : [],
   })
-  const top = face.high - high - 6
+  const top = face.high - high - 6 - above
   const lies = putOn(face, panel, { x: 0, y: top, inside: true })
   const seam = uSeam(bag, `${id}-seam`, `seam of the ${name.toLowerCase()}`, id, face.sheet, full ? 0 : 8)
   return part({

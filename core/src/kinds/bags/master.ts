@@ -10,6 +10,7 @@ import { handles } from './handles.js'
 import { innerPocket, linings, organiser } from './inside.js'
 import { bagLayup, bagMatches } from './lay.js'
 import type { BagParams } from './params.js'
+import { insideSizes, roomOf, turningOf } from './room.js'
 import { type Body, type Part, part, ridingOf, together } from './parts.js'
 import { setInBody } from './setIn.js'
 import { shoulderPair, shoulderStrap } from './straps.js'
@@ -47,6 +48,8 @@ function partsOf(bag: Bag): Part {
           wide: p.pocketWide,
           high: p.pocketHigh,
           full: p.pocket === 'full' ? p.fullness : 0,
+          // A row of the base panel would go through the pocket too.
+          above: p.base === 'overlapping' ? p.baseLap : 0,
         }),
     p.organiser === 'covered' ? organiser(bag, body.front) : part({}),
     p.divider === 'none' ? part({}) : divider(bag, body),
@@ -92,12 +95,14 @@ export function bagMaster(p: BagParams, materials: Materials, reckon: Reckon): M
     fits: all.fits,
     concerns: all.concerns,
     carries: [],
-    sizes: all.sizes,
+    sizes: [...all.sizes, ...insideSizes(bag, all)],
     standing: (opened) => ({ stood: all.stood(opened), riding }),
     fittings: all.fittings,
     corners: all.corners,
     hanging: all.hanging,
     strapRuns: all.strapRuns,
+    room: roomOf(bag, all),
+    ...(p.seam === 'turned' ? { turning: turningOf(bag, all) } : {}),
     outside: { wide: bag.s.outWide, high: bag.s.outHigh, deep: bag.s.outDeep },
   }
 }

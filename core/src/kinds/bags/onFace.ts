@@ -1,8 +1,7 @@
-import { type Move, type Point, STAY, boxWidth, flipAbout, moveThen, pathBox, pointMoved, shift } from '../../geometry/index.js'
-import type { Fate, Panel, Stood } from '../../master/index.js'
+import { type Move, type Point, STAY, boxWidth, flipAbout, moveThen, pathBox, point, pointMoved, shift } from '../../geometry/index.js'
+import type { Fate, Panel } from '../../master/index.js'
 import { edgeSeam, lineSeam } from '../parts/seams.js'
 import { type Shape, plainPanel, rectangleShape } from '../parts/shape.js'
-import { flatPart } from './axes.js'
 import type { Bag } from './bag.js'
 import { type Face, type Part, onto } from './parts.js'
 
@@ -91,22 +90,15 @@ export const row = (
   back: readonly [number, number] = [2, 2],
 ) => lineSeam({ id, name, sheet, points, through, back })
 
-/** A piece that stands by itself: its upper left corner at a place of a face, so far out of it. */
-export function standOnFace(
-  face: Face,
+/** Rows along the pull at both sides of a piece: none across it, where it would tear. */
+export const rowsAlong = (
+  id: string,
+  name: string,
   sheet: string,
-  wide: number,
-  y: number,
-  off: number,
-  opened: number,
-  group?: 'straps',
-): Stood {
-  const { origin, right, down, grain } = face.frame(opened)
-  const at = (v: 'x' | 'y' | 'z'): number => origin[v] - (right[v] * wide) / 2 + down[v] * y + grain[v] * off
-  return {
-    sheet,
-    proud: 0,
-    parts: [flatPart({ x: at('x'), y: at('y'), z: at('z') }, right, grain)],
-    ...(group ? { group } : {}),
-  }
-}
+  xs: readonly [number, number],
+  ys: readonly [number, number],
+  through: readonly string[],
+) =>
+  xs.map((x, i) =>
+    row(`${id}-${i + 1}`, `${name}, row ${i + 1}`, sheet, [point(x, ys[0]), point(x, ys[1])], through, [1, 1]),
+  )

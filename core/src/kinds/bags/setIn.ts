@@ -77,6 +77,9 @@ export function setInBody(bag: Bag): Body {
     })
   }
   const ways = cornerWays(bag)
+  const { groove } = ways
+  // A groove’s walls and what bends between them stand outside the side’s own corner.
+  const out = groove ? groove.deep + groove.bend / (Math.PI / 2) : ways.outward
   const made = part({
     panels: [body, side],
     piles: [
@@ -104,7 +107,7 @@ export function setInBody(bag: Bag): Body {
             from: point(w / 2, strip.length.value),
             along: point(0, -1),
             course: strip.course,
-            frame: { origin: point3(0, rise, span / 2 + ways.outward), along: minus(Y), rise: Z },
+            frame: { origin: point3(0, rise, span / 2 + out), along: minus(Y), rise: Z },
           },
           ...(flap
             ? [flapPart(flap, 1 - opened, point3(w / 2, rise, -span / 2), Y, minus(Z))]

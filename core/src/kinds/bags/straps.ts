@@ -4,7 +4,7 @@ import type { Fitting, Hanging, Join, Panel, PanelMark, Stood } from '../../mast
 import { type Reckoned, given } from '../../working/index.js'
 import { leatherOf } from '../kind.js'
 import { type Bag } from './bag.js'
-import { onPanel, putOn, rectanglePanel, row } from './onFace.js'
+import { onPanel, putOn, rectanglePanel, row, rowsAlong } from './onFace.js'
 import { type Body, type Face, type Part, alone, part, together } from './parts.js'
 
 /** Bars, ends and loops of straps, mm. */
@@ -207,15 +207,11 @@ function tabs(bag: Bag, places: readonly { face: Face; x: number; y: number; id:
   return part({
     panels: [panel],
     onto: places.map(({ face, x, y, id }) => putOn(face, panel, { x, y }, `tab-${id}`)),
-    joins: places.map(({ face, id, words }) =>
-      row(
-        `tab-${id}-seam`,
-        `tab ${words}`,
+    joins: places.flatMap(({ face, id, words }) =>
+      rowsAlong(`tab-${id}-seam`, `tab ${words}`, `tab-${id}`, [m, wide - m], [m, BENCH.tab - 2], [
         `tab-${id}`,
-        [point(m, m), point(m, BENCH.tab - m), point(wide - m, BENCH.tab - m), point(wide - m, m)],
-        [`tab-${id}`, face.sheet],
-        [1, 1],
-      ),
+        face.sheet,
+      ]),
     ),
     fittings: places.map(({ face, x, y, id, words }): Fitting => ({
       id: `ring-${id}`,
@@ -227,7 +223,7 @@ function tabs(bag: Bag, places: readonly { face: Face; x: number; y: number; id:
       through: [],
       held: true,
       count: 1,
-      before: `tab-${id}-seam`,
+      before: `tab-${id}-seam-1`,
     })),
     sizes: [{ panelId: 'tab', size: length }],
   })
@@ -378,7 +374,7 @@ export function shoulderPair(bag: Bag, body: Body): Part {
   const apart = Math.min(back.wide / 3, 60)
   const yokeWide = Math.min(back.wide - 10, 2 * apart + p.strapWide + 30)
   const yoke = rectanglePanel(bag, 'yoke', 'Strap panel', 'gusset', yokeWide, BENCH.yokeHigh, { corner: 10 })
-  const top = p.top === 'rolled' ? Math.max(14, p.topBand) : 14
+  const top = (p.top === 'rolled' ? Math.max(14, p.topBand) : 14) + (p.closure === 'strap' ? 46 : 0)
   const corner = back.wide / 2 - p.strapWide / 2 - 6
   const places = [
     { face: back, x: -corner, y: back.high - BENCH.tab - 18, id: 'right', words: 'at the right corner' },

@@ -1,9 +1,9 @@
-import { type Point3, courseOf, point, point3Along } from '../../geometry/index.js'
+import { type Point3, courseOf, moveThen, point, point3Along } from '../../geometry/index.js'
 import type { Fitting, Join } from '../../master/index.js'
 import { given } from '../../working/index.js'
 import { type Bag } from './bag.js'
 import { type Flap, flapOf, flapPart, flapReach } from './flap.js'
-import { onPanel, putOn, rectanglePanel, row } from './onFace.js'
+import { onPanel, putOn, rectanglePanel, row, rowsAlong } from './onFace.js'
 import { type Body, type Part, alone, part, together } from './parts.js'
 import { outlineOf, plainPanel } from '../parts/shape.js'
 
@@ -233,17 +233,34 @@ function strapped(bag: Bag, body: Body, tip: Tip | undefined): Part {
           move: { a: -1, b: 0, c: 0, d: -1, e: tip.at(0).x + BENCH.strapWide / 2, f: tip.at(sewn).y },
         },
       }
-    : putOn(body.back, strap, { x: 0, y: 12 })
+    : {
+        on: body.back.sheet,
+        where: 'outside' as const,
+        sheet: {
+          type: 'panel' as const,
+          id: 'closing-strap',
+          name: 'closing strap',
+          panelId: 'closing-strap',
+          grainUp: true,
+          clips: [],
+          // Sewn below the top edge of the back, it reaches up and over.
+          move: moveThen(
+            { a: -1, b: 0, c: 0, d: -1, e: BENCH.strapWide / 2, f: (p.top === 'rolled' ? p.topBand : 6) + sewn },
+            body.back.move,
+          ),
+        },
+      }
   const far = sewn - m
   return part({
     panels: [strap, keeper],
     onto: [onto, putOn(body.front, keeper, { x: 0, y: down })],
     joins: [
-      row(
+      ...rowsAlong(
         'closing-seam',
-        'seam of the closing strap',
+        'closing strap',
         'closing-strap',
-        [point(BENCH.strapWide - m, m), point(m, m), point(m, far), point(BENCH.strapWide - m, far)],
+        [m, BENCH.strapWide - m],
+        [m, far],
         ['closing-strap', tip ? tip.sheet : body.back.sheet],
       ),
       ...([0, 1] as const).map((i) =>

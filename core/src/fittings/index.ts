@@ -1,0 +1,1 @@
+export { type SetFitting, fittingsOf, hardwareMarks, isPosted } from './plan.js'

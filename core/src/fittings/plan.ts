@@ -1,0 +1,197 @@
+import { domeShank, postLength } from '../formulas/index.js'
+import {
+  type Point,
+  angleMoved,
+  pathNearest,
+  pointDistance,
+  pointInside,
+  pointMoved,
+} from '../geometry/index.js'
+import { type LaidSheet, type LaidUp, sheetThickness } from '../layup/index.js'
+import type { Fitting, HardwareMark, Master, PanelMark } from '../master/index.js'
+import type { Run } from '../stitch/index.js'
+import { type Hardware, POSTED } from '../stores/index.js'
+import { type Reckon, type Reckoned, given } from '../working/index.js'
+
+/** Hardware at its place, worked out. Lengths in mm. */
+export interface SetFitting {
+  readonly fitting: Fitting
+  readonly hardware: Hardware
+  /** What it is set through; undefined where it is held in a loop. */
+  readonly stack: Reckoned | undefined
+  /** Post that is needed over that stack. */
+  readonly wanted: Reckoned | undefined
+  /** The shortest post to be had that is long enough; undefined where none is. */
+  readonly post: number | undefined
+  /** Washers that make up what the post is too long. */
+  readonly washers: number
+  /** From its rim to the nearest edge of what it is set on, and to the nearest hole of a seam. */
+  readonly toEdge: number
+  readonly toSeam: number
+  /** Names of what later covers it. */
+  readonly coveredBy: readonly string[]
+  /** The run before which it has to be set, by name. */
+  readonly before: string | undefined
+}
+
+/** Too long a post by less is let pass: setting takes it up, mm. */
+const SPARE = 0.6
+
+export const isPosted = ({ sort }: Hardware): boolean => POSTED.includes(sort)
+
+const laidOf = (open: LaidUp, id: string): LaidSheet | undefined =>
+  open.sheets.find((s) => s.part === 'whole' && s.sheet.id === id)
+
+/** Thickness of a layer where it is set through: at that place of the laid-out work, or the leather’s own. */
+function layerAt(open: LaidUp, sheet: string, place: Point): number {
+  const laid = laidOf(open, sheet)
+  if (!laid) return 0
+  return sheetThickness(laid, place) || laid.thickness
+}
+
+function stackOf(fitting: Fitting, open: LaidUp, place: Point, reckon: Reckon): Reckoned {
+  const layers = fitting.through.flatMap(({ sheet, times }) =>
+    Array.from({ length: times }, () => ({
+      name: laidOf(open, sheet)?.sheet.name ?? sheet,
+      thickness: layerAt(open, sheet, place),
+    })),
+  )
+  return reckon(
+    {
+      key: `fitting.${fitting.id}.stack`,
+      label: `stack under the ${fitting.name}`,
+      formula: layers.map((l, i) => `{l${i}} ${l.name}`).join(' + ') || '0',
+      source: '§21',
+      quantity: 'thickness',
+      measured: true,
+    },
+    Object.fromEntries(layers.map((l, i) => [`l${i}`, given(l.name, l.thickness, 'thickness')])),
+    (v) => Object.values(v).reduce((sum, one) => sum + one, 0),
+  )
+}
+
+function wantedPost(fitting: Fitting, ware: Hardware, stack: Reckoned, reckon: Reckon): Reckoned {
+  const burr = ware.sort === 'burr'
+  return reckon(
+    {
+      key: `fitting.${fitting.id}.post`,
+      label: burr ? 'shank to leave standing' : 'post needed',
+      formula: burr
+        ? '{pressed} × {stack} + {burr} burr + {dome} for the dome'
+        : '{pressed} × {stack} + {setting} for setting',
+      source: '§21',
+    },
+    {
+      pressed: given('pressed to', ware.pressed, 'share'),
+      stack,
+      burr: given('burr', ware.washer),
+      dome: given('dome', burr ? domeShank(ware.bar, 1.5 * ware.bar, 0.5 * ware.bar) : 0),
+      setting: given('setting', ware.setting),
+    },
+    (v) =>
+      burr
+        ? v.stack * v.pressed + v.burr + v.dome
+        : postLength(v.stack, v.pressed, v.setting),
+  )
+}
+
+const reach = ({ across, high }: Hardware): number => Math.max(across, high) / 2
+
+function coversOf(fitting: Fitting, open: LaidUp, place: Point): string[] {
+  const own = new Set([fitting.sheet, ...fitting.through.map((t) => t.sheet)])
+  return open.sheets
+    .filter((s) => s.part === 'whole' && s.sheet.type === 'panel' && !own.has(s.sheet.id))
+    .filter((s) => sheetThickness(s, place) > 0)
+    .map((s) => s.sheet.name)
+}
+
+function setOne(fitting: Fitting, ware: Hardware, open: LaidUp, runs: readonly Run[], reckon: Reckon): SetFitting | undefined {
+  const laid = laidOf(open, fitting.sheet)
+  if (!laid) return undefined
+  const place = pointMoved(fitting.at, laid.sheet.move)
+  const posted = isPosted(ware) && fitting.held !== true
+  const stack = posted ? stackOf(fitting, open, place, reckon) : undefined
+  const wanted = stack && wantedPost(fitting, ware, stack, reckon)
+  const post = wanted && ware.posts.find((p) => p >= wanted.value - 1e-9)
+  const spare = post !== undefined && ware.sort !== 'burr' ? post - wanted!.value : 0
+  const holes = runs
+    .filter((r) => r.join.through.includes(fitting.sheet))
+    .flatMap((r) => [...r.holes, ...(r.other?.holes ?? [])])
+  return {
+    fitting,
+    hardware: ware,
+    stack,
+    wanted,
+    post,
+    washers: ware.washer > 0 && spare > SPARE ? Math.max(0, Math.floor(spare / ware.washer)) : 0,
+    toEdge: pointInside(fitting.at, laid.outline)
+      ? pathNearest(laid.outline, fitting.at).distance - reach(ware)
+      : -reach(ware),
+    toSeam: Math.min(Infinity, ...holes.map((h) => pointDistance(h.at, place))) - reach(ware),
+    coveredBy: posted ? coversOf(fitting, open, place) : [],
+    before: runs.find((r) => r.join.id === fitting.before)?.join.name,
+  }
+}
+
+/** All hardware of a work at its places; a part without hardware of its own is left out. */
+export function fittingsOf(
+  master: Master,
+  hardware: Readonly<Record<string, Hardware>>,
+  open: LaidUp | undefined,
+  runs: readonly Run[],
+  reckon: Reckon,
+): SetFitting[] {
+  if (!open) return []
+  return (master.fittings ?? []).flatMap((fitting) => {
+    const ware = Object.hasOwn(hardware, fitting.role) ? hardware[fitting.role] : undefined
+    return ware ? (setOne(fitting, ware, open, runs, reckon) ?? []) : []
+  })
+}
+
+/** Two copies of a piece are drawn once: places nearer than this on it are one, mm. */
+const SAME = 0.1
+
+function markOf({ fitting, hardware: ware }: SetFitting, at: Point, angle: number, panel: string): HardwareMark {
+  const posted = isPosted(ware) && fitting.held !== true
+  return {
+    type: 'hardware',
+    id: `${panel}-${fitting.id}`,
+    at,
+    angle,
+    round: ware.high === 0,
+    across: ware.across,
+    high: ware.high || ware.across,
+    holes: posted && ware.prongs === 0 ? [{ along: 0, aside: 0, punch: ware.hole }] : [],
+    slots:
+      posted && ware.prongs > 0
+        ? Array.from({ length: ware.prongs }, (_, i) => ({
+            along: 0,
+            aside: (i - (ware.prongs - 1) / 2) * ware.apart,
+            length: ware.hole,
+          }))
+        : [],
+    name: fitting.name,
+  }
+}
+
+/** Holes, slots and outlines of hardware on every piece it goes through, by panel; and which way is up. */
+export function hardwareMarks(set: readonly SetFitting[], open: LaidUp | undefined): ReadonlyMap<string, readonly PanelMark[]> {
+  const marks = new Map<string, PanelMark[]>()
+  for (const one of set) {
+    const { fitting } = one
+    const base = open && laidOf(open, fitting.sheet)
+    if (!base) continue
+    const place = pointMoved(fitting.at, base.sheet.move)
+    const up = angleMoved(fitting.up, base.sheet.move)
+    for (const { sheet, at } of [{ sheet: fitting.sheet, at: undefined }, ...fitting.through]) {
+      const laid = laidOf(open, sheet)
+      if (laid?.sheet.type !== 'panel') continue
+      const there = at ?? pointMoved(place, laid.toSheet)
+      const list = marks.get(laid.sheet.panelId) ?? []
+      if (list.some((m) => pointDistance(m.at, there) < SAME)) continue
+      list.push(markOf(one, there, angleMoved(up, laid.toSheet), laid.sheet.panelId))
+      marks.set(laid.sheet.panelId, list)
+    }
+  }
+  return marks
+}

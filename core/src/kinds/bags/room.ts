@@ -1,0 +1,113 @@
+import type { Room, Turning } from '../../master/index.js'
+import { type Reckoned, given } from '../../working/index.js'
+import { type Bag, basePile, isBoxed, isFan } from './bag.js'
+import type { Part } from './parts.js'
+
+const insideOf = (bag: Bag, key: 'wide' | 'high' | 'deep', label: string): Reckoned => {
+  const { p, s, size } = bag
+  // Worked backwards from the size between stitch lines, so that a number written over that shows here.
+  const less = s[key].figured - p[key] - (key === 'high' ? basePile(p) : 0)
+  return size(
+    `bag.in.${key}`,
+    `${label} inside`,
+    key === 'high' && basePile(p) > 0
+      ? '{size} between the stitch lines − {less} − {base} base'
+      : '{size} between the stitch lines − {less}',
+    '§20',
+    {
+      size: s[key],
+      less: given('seams and leather', less, 'thickness'),
+      base: given('base', key === 'high' ? basePile(p) : 0, 'thickness'),
+    },
+    (v) => v.size - v.less - v.base,
+  )
+}
+
+/** The finished sizes inside. */
+export const insideSizes = (bag: Bag, { panels }: Part) =>
+  (
+    [
+      ['wide', 'width'],
+      ['high', 'height'],
+      ['deep', 'depth'],
+    ] as const
+  ).map(([key, label]) => ({ panelId: panels[0]!.id, size: insideOf(bag, key, label) }))
+
+/** The room inside and its mouth: a taper is as deep as its slimmer end lets a thing stand. */
+export function roomOf(bag: Bag, { panels }: Part): Room {
+  const { p, size } = bag
+  const wide = insideOf(bag, 'wide', 'width')
+  const high = insideOf(bag, 'high', 'height')
+  const whole = insideOf(bag, 'deep', 'depth')
+  const least = p.body === 'tapered' ? Math.min(p.deep, p.topDeep) : isFan(p) ? p.deep / 2 : p.deep
+  const deep =
+    least === p.deep
+      ? whole
+      : size(
+          'room.deep',
+          'depth a thing can have',
+          isFan(p) ? '{deep} / 2: halfway between foot and top' : '{least} at the slimmer end',
+          '§20',
+          { deep: whole, least: given('slimmer end', least) },
+          (v) => (isFan(p) ? v.deep / 2 : v.least),
+        )
+  const zip = p.closure === 'zip'
+  const mouthWide = size(
+    'mouth.wide',
+    'mouth, width',
+    zip ? '{wide} inside − 2 × {ends} at the zip’s ends' : '{wide} inside',
+    '§20',
+    { wide, ends: given('ends', 12) },
+    (v) => (zip ? v.wide - 2 * v.ends : v.wide),
+  )
+  const top = p.body === 'tapered' ? p.topDeep : p.deep
+  const mouthDeep = size(
+    'mouth.deep',
+    'mouth, depth it opens to',
+    zip ? '{top} depth at the top, as far as the bands give way' : '{top} depth at the top, walls pushed apart',
+    '§20',
+    { top: given('depth', zip ? top : Math.max(top, p.deep + 10)) },
+    (v) => v.top,
+  )
+  return {
+    wide,
+    high,
+    deep,
+    mouthWide,
+    mouthDeep,
+    fields: { wide: 'wide', high: 'high', deep: 'deep' },
+    panelId: panels[0]!.id,
+  }
+}
+
+/** What turning a bag depends on: it goes through its own mouth. */
+export function turningOf(bag: Bag, { panels }: Part): Turning {
+  const { p, s, size } = bag
+  const firm = bag.body.thickness >= bag.gusset.thickness ? 'body' : 'gusset'
+  const girth = size(
+    'turning.girth',
+    'round the body, and across its foot',
+    '2 × {high} + 2 × {wide} + {deep}',
+    '§20',
+    { high: s.high, wide: s.wide, deep: s.deep },
+    (v) => 2 * v.high + 2 * v.wide + v.deep,
+  )
+  const opening = size(
+    'turning.opening',
+    'round the mouth',
+    '2 × ({wide} + {deep})',
+    '§20',
+    { wide: s.wide, deep: given('depth of the mouth', p.body === 'tapered' ? p.topDeep : p.deep) },
+    (v) => 2 * (v.wide + v.deep),
+  )
+  return {
+    role: firm,
+    girth,
+    opening,
+    panelId: panels[0]!.id,
+    inside: [
+      ...(isBoxed(p) ? ['front', 'back'] : panels.filter((q) => q.role === 'body' || q.role === 'gusset').map((q) => q.name.toLowerCase())),
+      ...(p.flap === 'one' ? ['flap, rolled up inside'] : []),
+    ],
+  }
+}
