@@ -26,6 +26,19 @@ import { thinUnderStitch } from './thinUnderStitch.js'
 import { threadUnsuited } from './threadUnsuited.js'
 import { turnTooNarrow } from './turnTooNarrow.js'
 import { unequalHoles } from './unequalHoles.js'
+import { allowanceSmall } from './allowanceSmall.js'
+import { contentsFit } from './contentsFit.js'
+import { cornerTight } from './cornerTight.js'
+import { edgesApart } from './edgesApart.js'
+import { glueInMouth } from './glueInMouth.js'
+import { hangsLevel } from './hangsLevel.js'
+import { hardToTurn } from './hardToTurn.js'
+import { hardwareClose } from './hardwareClose.js'
+import { hardwareCovered } from './hardwareCovered.js'
+import { postTooShort } from './postTooShort.js'
+import { sameHand } from './sameHand.js'
+import { strapTooLong } from './strapTooLong.js'
+import { topSags } from './topSags.js'
 import { wishGone } from './wishGone.js'
 
 const CHECKS: readonly Check[] = [
@@ -53,6 +66,19 @@ const CHECKS: readonly Check[] = [
   pitchOff,
   threadUnsuited,
   bobbinRunsOut,
+  contentsFit,
+  edgesApart,
+  cornerTight,
+  hardToTurn,
+  postTooShort,
+  sameHand,
+  hardwareClose,
+  hardwareCovered,
+  allowanceSmall,
+  glueInMouth,
+  topSags,
+  strapTooLong,
+  hangsLevel,
   wishGone,
 ]
 const ORDER: Readonly<Record<Rank, number>> = { stop: 0, look: 1, tip: 2 }

@@ -11,6 +11,7 @@ import { mouldedHolder } from './mouldedHolder/index.js'
 import { narrowStrap } from './narrowStrap/index.js'
 import { portfolio } from './portfolio/index.js'
 import { rucksack } from './rucksack/index.js'
+import { sheath } from './sheath/index.js'
 import { strapWallet } from './strapWallet/index.js'
 import { tote } from './tote/index.js'
 import { wrapWallet } from './wrapWallet/index.js'
@@ -24,6 +25,7 @@ const KINDS: Readonly<Record<string, Kind>> = {
   'moulded-holder': mouldedHolder as unknown as Kind,
   'gusseted-case': gussetedCase as unknown as Kind,
   'narrow-strap': narrowStrap as unknown as Kind,
+  sheath: sheath as unknown as Kind,
   tote: tote as unknown as Kind,
   'flap-bag': flapBag as unknown as Kind,
   portfolio: portfolio as unknown as Kind,

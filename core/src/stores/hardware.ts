@@ -122,7 +122,7 @@ export const STARTER_HARDWARE: readonly Hardware[] = [
     hole: 5,
     prongs: 2,
     apart: 9,
-    posts: [6],
+    posts: [6, 8],
     setting: 3,
     washer: 0.5,
   }),

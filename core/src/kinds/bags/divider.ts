@@ -61,8 +61,9 @@ export function divider(bag: Bag, body: Body): Part {
   const seam = (way: 'right' | 'left') => {
     const face = body[way]
     const x = way === 'right' ? across.value - BENCH.tab / 2 : BENCH.tab / 2
-    // The tabs are turned to the back: that is to the right of the right side, and to the left of the left one.
-    const there = (way === 'right' ? 1 : -1) * (BENCH.tab / 2)
+    // The tabs are turned to the back: so far behind the middle of the bag, wherever on the side that is.
+    const frame = face.frame(1)
+    const there = (-BENCH.tab / 2 - frame.origin.z) / frame.right.z
     return {
       ...row(`divider-${way}`, `${way} tab of the divider`, 'divider', [point(x, 4), point(x, high - 4)], ['divider', face.sheet]),
       mate: {

@@ -217,7 +217,7 @@ export function fanBody(bag: Bag): Body {
     frame: (opened) => {
       const [c, sn] = [Math.cos(fan.lean * opened), Math.sin(fan.lean * opened)]
       return {
-        origin: point3(0, profile.rise * c, way * profile.rise * sn),
+        origin: point3(way * aside, profile.rise * c, way * profile.rise * sn),
         right: way > 0 ? X : minus(X),
         down: point3(0, -c, -way * sn),
         grain: point3(0, -sn, way * c),

@@ -7,28 +7,100 @@ import { type Bag } from './bag.js'
 import { onPanel, putOn, rectanglePanel, row, rowsAlong } from './onFace.js'
 import { type Body, type Face, type Part, alone, part, together } from './parts.js'
 import { arcOver } from './straps.js'
+import type { Flap } from './flap.js'
 import { firstSeam } from './top.js'
 
 /** Bar of a ring, room below the top edge, stitch row under the cord, and what a rolled handle’s flanges take, mm. */
 const BENCH = { bar: 4, under: 4, flange: 6, tab: 30 } as const
 
-interface Hand {
+/** An end of a handle: the face its own length runs down on, and where from. */
+interface End {
   readonly face: Face
-  readonly suffix: string
-  readonly words: string
+  readonly x: number
 }
 
-/** Handles on front and back, or one on the top of the back or the flap. */
-export function handles(bag: Bag, body: Body): Part {
+interface Hand {
+  readonly ends: readonly [End, End]
+  readonly suffix: string
+  readonly words: string
+  /** Where the middle between its ends stands, and which way its arc rises. */
+  readonly frame: (opened: number) => { origin: Point3; right: Point3; up: Point3; grain: Point3 }
+  /** On front or back the ends hang down; on a flap they lie outward along its top. */
+  readonly flat: boolean
+}
+
+function onWall(bag: Bag, face: Face, suffix: string, words: string): Hand {
+  const half = bag.p.handleSpan / 2
+  return {
+    suffix,
+    words,
+    flat: false,
+    ends: [
+      { face, x: -half },
+      { face, x: half },
+    ],
+    frame: (opened) => {
+      const { origin, right, down, grain } = face.frame(opened)
+      return {
+        origin: point3Along(origin, grain, face.proud + bag.body.thickness),
+        right,
+        up: { x: -down.x, y: -down.y, z: -down.z },
+        grain,
+      }
+    },
+  }
+}
+
+/** On top of a flap, in the middle between back and front. */
+function onFlap(bag: Bag, body: Body, flap: Flap): Hand {
+  const half = bag.p.handleSpan / 2
+  const sewn = bag.p.flap === 'sewn'
+  const { back } = body
+  const middle = sewn
+    ? point(back.wide / 2, -flap.over.value / 2)
+    : onPanel(back, 0, -flap.over.value / 2)
+  const across = sewn ? point(1, 0) : point(back.move.a, back.move.b)
+  const frame: Hand['frame'] = (opened) => {
+    const at = back.frame(opened)
+    const angle = (Math.PI / 2) * (1 - opened)
+    const [c, s] = [Math.cos(angle), Math.sin(angle)]
+    const up = { x: -at.down.x, y: -at.down.y, z: -at.down.z }
+    const mix = (u: number, g: number): Point3 => point3Along({ x: up.x * u, y: up.y * u, z: up.z * u }, at.grain, g)
+    // Shut, the flap runs from the back to the front with its grain up; open, it stands up behind.
+    const along = mix(c, -s)
+    const grain = mix(s, c)
+    const origin = point3Along(point3Along(at.origin, along, flap.over.value / 2), grain, bag.body.thickness + 2)
+    return { origin, right: at.right, up: grain, grain: { x: -along.x, y: -along.y, z: -along.z } }
+  }
+  const end = (way: 1 | -1): End => {
+    const w = point(across.x * way, across.y * way)
+    const at = point(middle.x + w.x * half, middle.y + w.y * half)
+    return {
+      x: 0,
+      face: {
+        ...back,
+        sheet: sewn ? 'flap' : back.sheet,
+        move: { a: w.y, b: -w.x, c: w.x, d: w.y, e: at.x, f: at.y },
+        proud: 0,
+        frame: (opened) => {
+          const f = frame(opened)
+          const out = { x: f.right.x * way, y: f.right.y * way, z: f.right.z * way }
+          return { origin: point3Along(f.origin, out, half), right: point3Cross(f.up, out), down: out, grain: f.up }
+        },
+      },
+    }
+  }
+  return { suffix: 'flap', words: '', flat: true, ends: [end(-1), end(1)], frame }
+}
+
+/** Handles on front and back, or one on the back, or on top of the flap. */
+export function handles(bag: Bag, body: Body, flap: Flap | undefined): Part {
   const { p } = bag
   if (p.handle === 'none') return part({})
   const on: Hand[] =
     p.handles === 2
-      ? [
-          { face: body.front, suffix: 'front', words: 'of the front' },
-          { face: body.back, suffix: 'back', words: 'of the back' },
-        ]
-      : [{ face: body.back, suffix: 'back', words: '' }]
+      ? [onWall(bag, body.front, 'front', 'of the front'), onWall(bag, body.back, 'back', 'of the back')]
+      : [flap ? onFlap(bag, body, flap) : onWall(bag, body.back, 'back', '')]
   return together(on.map((hand, i) => handle(bag, body, hand, i === 0)))
 }
 
@@ -50,7 +122,8 @@ function arcOf(bag: Bag, thickness: number, k: number): Reckoned {
   )
 }
 
-function handle(bag: Bag, body: Body, { face, suffix, words }: Hand, first: boolean): Part {
+function handle(bag: Bag, body: Body, hand: Hand, first: boolean): Part {
+  const { suffix, words } = hand
   const { p, size, materials } = bag
   const strap = leatherOf(materials, 'straps')
   const t = strap.thickness
@@ -109,11 +182,11 @@ function handle(bag: Bag, body: Body, { face, suffix, words }: Hand, first: bool
   })
   const top = BENCH.under
   const lap = p.lap
-  const half = p.handleSpan / 2
   const sewn = p.handleFix === 'sewn'
   const seams: Join[] = ring
     ? []
     : ([-1, 1] as const).flatMap((way): Join[] => {
+        const { face, x: at } = hand.ends[way < 0 ? 0 : 1]
         const x = (q: number): number => (way < 0 ? q : length.value - q)
         const box = [point(x(lap - m), m), point(x(m), m), point(x(m), w - m), point(x(lap - m), w - m)]
         return sewn
@@ -133,7 +206,7 @@ function handle(bag: Bag, body: Body, { face, suffix, words }: Hand, first: bool
                     box.map((q) => {
                       // The end hangs down the face: its length runs up from the lap, its width across.
                       const down = top + lap - Math.abs(q.x - x(0))
-                      return onPanel(face, way * half + (way < 0 ? q.y - w / 2 : w / 2 - q.y), down)
+                      return onPanel(face, at + (way < 0 ? q.y - w / 2 : w / 2 - q.y), down)
                     }),
                   ),
                 },
@@ -159,13 +232,14 @@ function handle(bag: Bag, body: Body, { face, suffix, words }: Hand, first: bool
       : []
   const rivets: Fitting[] =
     !ring && !sewn
-      ? ([-1, 1] as const).flatMap((way) =>
-          [0.3, 0.75].map((share, i): Fitting => ({
+      ? ([-1, 1] as const).flatMap((way) => {
+          const { face, x: at } = hand.ends[way < 0 ? 0 : 1]
+          return [0.3, 0.75].map((share, i): Fitting => ({
             id: `${id}-rivet-${way < 0 ? 'left' : 'right'}-${i + 1}`,
             name: `rivet of the handle ${words}`.trim(),
             role: 'rivet',
             sheet: face.sheet,
-            at: onPanel(face, way * half, top + lap * share),
+            at: onPanel(face, at, top + lap * share),
             up: -Math.PI / 2,
             through: [
               { sheet: face.sheet, times: 1 },
@@ -174,16 +248,16 @@ function handle(bag: Bag, body: Body, { face, suffix, words }: Hand, first: bool
                 times: layers,
                 at: point(way < 0 ? lap * (1 - share) : length.value - lap * (1 - share), w / 2),
               },
-              ...(p.top === 'doubled' && top + lap * share < p.topBand
-                ? [{ sheet: `facing-${face === body.front ? 'front' : 'back'}`, times: 1 }]
+              ...(p.top === 'doubled' && !hand.flat && top + lap * share < p.topBand
+                ? [{ sheet: `facing-${suffix}`, times: 1 }]
                 : []),
             ],
             count: 1,
             ...(firstSeam(body) ? { before: firstSeam(body)! } : {}),
-          })),
-        )
+          }))
+        })
       : []
-  const rings = ring ? ringTabs(bag, face, suffix, half, strap.thickness, strap.neutral) : part({})
+  const rings = ring ? ringTabs(bag, hand, strap.thickness, strap.neutral) : part({})
   return together([
     rings,
     part({
@@ -204,19 +278,21 @@ function handle(bag: Bag, body: Body, { face, suffix, words }: Hand, first: bool
       sizes: first
         ? [arc, ...(ring ? [back] : []), length, ...(rolled ? [wide] : [])].map((size) => ({ panelId: 'handle', size }))
         : [],
+      hanging: [
+        {
+          name: words ? `handle ${words}` : 'handle',
+          points: hand.ends.map(({ face, x }) => ({ sheet: face.sheet, at: onPanel(face, x, 0) })),
+        },
+      ],
       strapRuns: first ? [{ panelId: 'handle', name: 'handle', role: 'straps', length }] : [],
-      stood: (opened) => {
-        const frame = face.frame(opened)
-        const at = point3Along(frame.origin, frame.grain, face.proud + bag.body.thickness / 2 + t / 2)
-        return [
-          {
-            sheet: id,
-            proud: 0,
-            group: 'straps',
-            parts: arcParts(at, frame, p.handleSpan, length.value, ring ? length.value / 4 : lap, w, ring, top),
-          },
-        ]
-      },
+      stood: (opened) => [
+        {
+          sheet: id,
+          proud: t / 2,
+          group: 'straps',
+          parts: arcParts(hand, opened, p.handleSpan, length.value, ring ? length.value / 4 : lap, w, ring, top),
+        },
+      ],
     }),
   ])
 }
@@ -226,10 +302,10 @@ const lineThrough = (points: readonly { x: number; y: number }[]) => ({
   segments: points.slice(1).map((to, i) => ({ type: 'line' as const, from: points[i]!, to })),
 })
 
-/** A handle over a span: its ends hang down the face, the rest goes over in an arc. */
+/** A handle over a span: its ends lie on the face, the rest goes over in an arc as long as its leather. */
 function arcParts(
-  at: Point3,
-  { right, down, grain }: { right: Point3; down: Point3; grain: Point3 },
+  hand: Hand,
+  opened: number,
   span: number,
   length: number,
   end: number,
@@ -237,14 +313,11 @@ function arcParts(
   ring: boolean,
   top: number,
 ): StoodPart[] {
-  const up = { x: -down.x, y: -down.y, z: -down.z }
+  const { origin, right, up, grain } = hand.frame(opened)
   const free = length - 2 * end
-  // The leather's own length makes the arc: the angle whose arc of that length spans the chord.
   const turn = arcOver(free, span)
-  const heading = turn / 2
-  const start = point3Along(at, right, -span / 2)
-  const along = point3Along({ x: right.x * Math.cos(heading), y: right.y * Math.cos(heading), z: right.z * Math.cos(heading) }, up, Math.sin(heading))
-  const out = point3Cross(grain, along)
+  const [c, s] = [Math.cos(turn / 2), Math.sin(turn / 2)]
+  const along = point3Along({ x: right.x * c, y: right.y * c, z: right.z * c }, up, s)
   const arc: StoodPart = {
     clips: [
       { at: point(end, 0), inward: point(1, 0) },
@@ -253,25 +326,27 @@ function arcParts(
     from: point(end, wide / 2),
     along: point(1, 0),
     course: courseOf([{ length: free, turn }]),
-    frame: { origin: start, along, rise: out },
+    frame: { origin: point3Along(origin, right, -span / 2), along, rise: point3Cross(grain, along) },
   }
   if (ring) return [arc]
-  const hang = (way: 1 | -1): StoodPart => ({
-    clips: [{ at: point(way < 0 ? end : length - end, 0), inward: point(way, 0) }],
-    from: point(way < 0 ? 0 : length, wide / 2),
-    along: point(-way, 0),
-    course: courseOf([{ length: end }]),
-    frame: {
-      origin: point3Along(point3Along(at, right, (way * span) / 2), down, top + end),
-      along: up,
-      rise: grain,
-    },
-  })
-  return [arc, hang(-1), hang(1)]
+  const lies = (way: 1 | -1): StoodPart => {
+    const { face, x } = hand.ends[way < 0 ? 0 : 1]
+    const f = face.frame(opened)
+    const out = hand.flat ? 0 : face.proud + 1
+    const at = point3Along(point3Along(point3Along(f.origin, f.right, x), f.down, top + end), f.grain, out)
+    return {
+      clips: [{ at: point(way < 0 ? end : length - end, 0), inward: point(way, 0) }],
+      from: point(way < 0 ? 0 : length, wide / 2),
+      along: point(-way, 0),
+      course: courseOf([{ length: end }]),
+      frame: { origin: at, along: { x: -f.down.x, y: -f.down.y, z: -f.down.z }, rise: f.grain },
+    }
+  }
+  return [arc, lies(-1), lies(1)]
 }
 
 /** Two loops of leather that hold the rings of a handle. */
-function ringTabs(bag: Bag, face: Face, suffix: string, half: number, t: number, k: number): Part {
+function ringTabs(bag: Bag, { ends, suffix }: Hand, t: number, k: number): Part {
   const { p, size } = bag
   const length = size(
     'handle.tab',
@@ -286,11 +361,10 @@ function ringTabs(bag: Bag, face: Face, suffix: string, half: number, t: number,
     count: 2,
     pull: Math.PI / 2,
   })
-  const ways = [-1, 1] as const
   return part({
     panels: [panel],
-    onto: ways.map((way, i) => putOn(face, panel, { x: way * half, y: 6 }, `ring-tab-${suffix}-${i + 1}`)),
-    joins: ways.flatMap((_, i) => {
+    onto: ends.map(({ face, x }, i) => putOn(face, panel, { x, y: 6 }, `ring-tab-${suffix}-${i + 1}`)),
+    joins: ends.flatMap(({ face }, i) => {
       const sheet = `ring-tab-${suffix}-${i + 1}`
       const m = Math.min(p.margin, wide / 4)
       return rowsAlong(`${sheet}-seam`, `tab ${i + 1} of the handle’s rings`, sheet, [m, wide - m], [m, BENCH.tab - 2], [
@@ -299,12 +373,12 @@ function ringTabs(bag: Bag, face: Face, suffix: string, half: number, t: number,
       ])
     }),
     sizes: [{ panelId: 'ring-tab', size: length }],
-    fittings: ways.map((way, i): Fitting => ({
+    fittings: ends.map(({ face, x }, i): Fitting => ({
       id: `handle-ring-${suffix}-${i + 1}`,
       name: `ring ${i + 1} of the handle`,
       role: 'ring',
       sheet: face.sheet,
-      at: onPanel(face, way * half, 2),
+      at: onPanel(face, x, 2),
       up: -Math.PI / 2,
       through: [],
       held: true,

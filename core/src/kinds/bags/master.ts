@@ -49,13 +49,13 @@ function partsOf(bag: Bag): Part {
           high: p.pocketHigh,
           full: p.pocket === 'full' ? p.fullness : 0,
           // A row of the base panel would go through the pocket too.
-          above: p.base === 'overlapping' ? p.baseLap : 0,
+          above: p.base === 'overlapping' ? p.baseLap + 14 : 0,
         }),
     p.organiser === 'covered' ? organiser(bag, body.front) : part({}),
     p.divider === 'none' ? part({}) : divider(bag, body),
     p.base === 'overlapping' ? overlappingBase(bag, body) : part({}),
     sewn ? sewn.part : part({}),
-    handles(bag, body),
+    handles(bag, body, sewn ? sewn.flap : body.flap),
     p.strap === 'shoulder' ? shoulderStrap(bag, body) : part({}),
     p.strap === 'pair' ? shoulderPair(bag, body) : part({}),
     closure(bag, body, sewn ? sewn.flap : body.flap),
@@ -64,6 +64,16 @@ function partsOf(bag: Bag): Part {
   ])
   const all = together([part({ ...rest, joins: [] }), before, part({ joins })])
   return withLinings(all)
+}
+
+/** Two handles are taken together: it hangs from all their ends. */
+function bothHandles(hanging: Part['hanging']): Part['hanging'] {
+  const pair = hanging.filter((h) => h.name.startsWith('handle'))
+  if (pair.length < 2) return hanging
+  return [
+    ...hanging.filter((h) => !pair.includes(h)),
+    { name: 'handles', points: pair.flatMap((h) => h.points) },
+  ]
 }
 
 /** A lining lies in every seam of what it lines. */
@@ -99,7 +109,7 @@ export function bagMaster(p: BagParams, materials: Materials, reckon: Reckon): M
     standing: (opened) => ({ stood: all.stood(opened), riding }),
     fittings: all.fittings,
     corners: all.corners,
-    hanging: all.hanging,
+    hanging: bothHandles(all.hanging),
     strapRuns: all.strapRuns,
     room: roomOf(bag, all),
     ...(p.seam === 'turned' ? { turning: turningOf(bag, all) } : {}),

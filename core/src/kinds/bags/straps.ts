@@ -5,7 +5,7 @@ import { type Reckoned, given } from '../../working/index.js'
 import { leatherOf } from '../kind.js'
 import { type Bag } from './bag.js'
 import { onPanel, putOn, rectanglePanel, row, rowsAlong } from './onFace.js'
-import { type Body, type Face, type Part, alone, part, together } from './parts.js'
+import { type Body, type Face, type Part, alone, onto, part, together } from './parts.js'
 
 /** Bars, ends and loops of straps, mm. */
 const BENCH = { bar: 4, prong: 3.5, hole: 5, tab: 28, keeper: 14, keeperLap: 12, pad: 260, yokeHigh: 60 } as const
@@ -102,6 +102,75 @@ export function strapSizes(bag: Bag) {
     overlap,
     least: reach('least', 'shortest it can be worn', -1),
     most: reach('most', 'longest it can be worn', 1),
+  }
+}
+
+/** A strap that is joined laps so far, mm. */
+const JOIN_LAP = 70
+
+/** The long part in one run, or of two pieces that lap halfway along: a part of its own for what is joined on. */
+function joinedOn(bag: Bag, s: Sizes, panels: readonly Panel[]): { panels: Panel[]; part: Part } {
+  const { p, size, materials } = bag
+  if (p.strapJoin === 'none') return { panels: [...panels], part: part({}) }
+  const [long, ...rest] = panels as [Panel, ...Panel[]]
+  const t = leatherOf(materials, 'straps').thickness
+  // Joined away from the holes and from the ring.
+  const at = Math.max(s.back.value + 40, s.long.value * 0.35)
+  const first = size(
+    'strap.first',
+    'long part, piece at the ring',
+    '{at} to the lap + {lap} lap',
+    '§10',
+    { at: given('to the lap', at), lap: given('lap', JOIN_LAP) },
+    (v) => v.at + v.lap,
+  )
+  const second = size(
+    'strap.second',
+    'long part, piece with the holes',
+    '{long} − {at} to the lap',
+    '§10',
+    { long: s.long, at: given('to the lap', at) },
+    (v) => v.long - v.at,
+  )
+  const w = p.strapWide
+  const skive = (panel: Panel, edge: string): Panel => ({
+    ...panel,
+    skives: [{ key: `lap.${panel.id}`, name: 'lap', chain: [edge], width: JOIN_LAP, start: 0.4, end: t }],
+  })
+  const ring = skive(
+    rectanglePanel(bag, 'strap-long', 'Strap, long part, at the ring', 'straps', w, first.value, {
+      grain: long.grain,
+      pull: Math.PI / 2,
+      count: long.count,
+      folds: long.folds,
+    }),
+    'foot',
+  )
+  const tip = skive(
+    rectanglePanel(bag, 'strap-tip', 'Strap, long part, with the holes', 'straps', w, second.value, {
+      grain: long.grain,
+      pull: Math.PI / 2,
+      count: long.count,
+      foot: w / 2 - 0.1,
+      marks: holeMarks(bag, s).map((m) => ({ ...m, at: point(w / 2, ('at' in m ? m.at.y : 0) - at) })),
+    }),
+    'top',
+  )
+  return {
+    panels: [ring, ...rest],
+    part: part({
+      panels: [tip],
+      onto: [onto('strap-long', 'outside', tip, { a: 1, b: 0, c: 0, d: 1, e: 0, f: at })],
+      joins: rowsAlong('strap-lap', 'lap of the strap', 'strap-tip', [p.margin, w - p.margin], [4, JOIN_LAP - 4], [
+        'strap-tip',
+        'strap-long',
+      ]),
+      sizes: [
+        { panelId: 'strap-long', size: first },
+        { panelId: 'strap-tip', size: second },
+      ],
+      strapRuns: [{ panelId: 'strap-tip', name: 'long part of the strap, with the holes', role: 'straps', length: second }],
+    }),
   }
 }
 
@@ -229,8 +298,13 @@ function tabs(bag: Bag, places: readonly { face: Face; x: number; y: number; id:
   })
 }
 
-const runsOf = (s: Sizes) => [
-  { panelId: 'strap-long', name: 'long part of the strap', role: 'straps', length: s.long },
+const runsOf = (s: Sizes, joined: Part) => [
+  {
+    panelId: 'strap-long',
+    name: 'long part of the strap',
+    role: 'straps',
+    length: joined.sizes[0]?.size ?? s.long,
+  },
   { panelId: 'strap-short', name: 'short part of the strap', role: 'straps', length: s.short },
 ]
 
@@ -293,7 +367,7 @@ export function arcOver(length: number, chord: number): number {
 export function shoulderStrap(bag: Bag, body: Body): Part {
   const { p } = bag
   const s = strapSizes(bag)
-  const panels = strapPanels(bag, s, 1)
+  const { panels, part: joined } = joinedOn(bag, s, strapPanels(bag, s, 1))
   const places = [
     { face: body.right, x: 0, y: 8, id: 'right', words: 'at the right side' },
     { face: body.left, x: 0, y: 8, id: 'left', words: 'at the left side' },
@@ -304,6 +378,7 @@ export function shoulderStrap(bag: Bag, body: Body): Part {
   }
   return together([
     tabs(bag, places),
+    joined,
     part({
       panels,
       piles: panels.map((q) => alone(q)),
@@ -317,7 +392,7 @@ export function shoulderStrap(bag: Bag, body: Body): Part {
         ...[s.back, s.short, s.slot].map((size) => ({ panelId: 'strap-short', size })),
         { panelId: 'keeper', size: s.keeper },
       ],
-      strapRuns: runsOf(s),
+      strapRuns: runsOf(s, joined),
       hanging: [hanging],
       stood: (opened) => {
         const [a, b] = places.map(({ face, x, y }) => {
@@ -369,7 +444,7 @@ export function shoulderStrap(bag: Bag, body: Body): Part {
 export function shoulderPair(bag: Bag, body: Body): Part {
   const { p } = bag
   const s = strapSizes(bag)
-  const panels = strapPanels(bag, s, 2)
+  const { panels, part: joined } = joinedOn(bag, s, strapPanels(bag, s, 2))
   const { back } = body
   const apart = Math.min(back.wide / 3, 60)
   const yokeWide = Math.min(back.wide - 10, 2 * apart + p.strapWide + 30)
@@ -394,6 +469,7 @@ export function shoulderPair(bag: Bag, body: Body): Part {
   return together([
     pads,
     tabs(bag, places),
+    joined,
     part({
       panels: [...panels, yoke],
       piles: panels.map((q) => alone(q)),
@@ -422,13 +498,7 @@ export function shoulderPair(bag: Bag, body: Body): Part {
         ...[s.back, s.short, s.slot].map((size) => ({ panelId: 'strap-short', size })),
         { panelId: 'keeper', size: s.keeper },
       ],
-      strapRuns: runsOf(s),
-      hanging: [
-        {
-          name: 'shoulder straps',
-          points: [-apart, apart].map((x) => ({ sheet: back.sheet, at: onPanel(back, x, top + BENCH.yokeHigh / 2) })),
-        },
-      ],
+      strapRuns: runsOf(s, joined),
       stood: (opened) => {
         const f = back.frame(opened)
         const on = (x: number, y: number): Point3 =>

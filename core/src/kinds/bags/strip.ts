@@ -4,10 +4,11 @@ import {
   type Point,
   closedPath,
   line,
-  offsetOpenMaybe,
   pathEnd,
   pathReversed,
   pathStart,
+  pointSubtract,
+  pointUnit,
   point,
   polyline,
   type Stretch,
@@ -133,6 +134,18 @@ export const stripStitches = ({ halves }: Strip, level: number, side: 1 | -1): P
 /** The widest a strip is between its stitch lines, mm. */
 export const widest = ({ halves }: Strip): number => 2 * Math.max(...halves.map((q) => q.y))
 
+/** A line of straight pieces that bend very little, moved to its right by so much, corner for corner. */
+function beside(path: Path, by: number): Path {
+  const points = [pathStart(path), ...path.segments.map((s) => s.to)]
+  return polyline(
+    points.map((p, i) => {
+      const [a, b] = [points[Math.max(0, i - 1)]!, points[Math.min(points.length - 1, i + 1)]!]
+      const way = pointUnit(pointSubtract(b, a))
+      return point(p.x - way.y * by, p.y + way.x * by)
+    }),
+  )
+}
+
 /** The outline of a strip along x, from x = 0: its sides `margin` outside its stitch lines. */
 export function stripShape(
   strip: Strip,
@@ -141,8 +154,8 @@ export function stripShape(
   names: { readonly upper: string; readonly lower: string; readonly start: string; readonly end: string },
 ): Shape {
   const level = widest(strip) / 2 + margin
-  const upper = offsetOpenMaybe(stripStitches(strip, level, -1), -margin) ?? stripStitches(strip, level, -1)
-  const lower = offsetOpenMaybe(stripStitches(strip, level, 1), margin) ?? stripStitches(strip, level, 1)
+  const upper = beside(stripStitches(strip, level, -1), -margin)
+  const lower = beside(stripStitches(strip, level, 1), margin)
   const back = pathReversed(lower)
   const segments = [
     ...upper.segments,

@@ -245,7 +245,7 @@ function strapped(bag: Bag, body: Body, tip: Tip | undefined): Part {
           clips: [],
           // Sewn below the top edge of the back, it reaches up and over.
           move: moveThen(
-            { a: -1, b: 0, c: 0, d: -1, e: BENCH.strapWide / 2, f: (p.top === 'rolled' ? p.topBand : 6) + sewn },
+            { a: -1, b: 0, c: 0, d: -1, e: BENCH.strapWide / 2, f: (p.top === 'single' ? 6 : p.topBand + 4) + sewn },
             body.back.move,
           ),
         },

@@ -58,6 +58,7 @@ export const BAG_SENTENCES: Readonly<Record<string, readonly Sentence[]>> = {
   tab: STRAPS,
   'strap-long': STRAPS,
   'strap-short': STRAPS,
+  'strap-tip': STRAPS,
   keeper: STRAPS,
   yoke: ['Holds {strap}; cut from {leather-gusset}.'],
   pad: ['Straps {strapPad}; cut from {leather-inner}.'],

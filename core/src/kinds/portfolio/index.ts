@@ -10,6 +10,7 @@ export const portfolio = bagKind({
     flap: ['one', 'none'],
     closure: ['none', 'snap', 'magnet', 'lock', 'strap', 'zip'],
     base: ['none'],
+    pocket: ['none'],
     feet: ['none'],
     strap: ['none'],
     handle: ['none', 'ring', 'flat', 'doubled'],

@@ -1,0 +1,44 @@
+import { setField } from '../design/index.js'
+import { pointMoved } from '../geometry/index.js'
+import { printLength } from '../measure/index.js'
+import type { Check } from './finding.js'
+
+/** An allowance has to be wider than what is sewn is thick by so much to be turned and pressed open, mm (J). */
+const MORE = 3
+
+/** Seam allowance too small where three layers or more meet. */
+export const allowanceSmall: Check = {
+  code: 'allowance-small',
+  find: ({ runs, works, panels }) =>
+    runs.flatMap((run) => {
+      const { course, mate } = run.join
+      const laid = works[0]?.sheets.find((s) => s.sheet.id === course.sheet)
+      const panel = laid?.sheet.type === 'panel' ? panels.find((q) => laid.sheet.type === 'panel' && q.id === laid.sheet.panelId) : undefined
+      const fate = panel?.edges.map((e) => e.fate).find((f) => f.type === 'sewn' && f.inside)
+      if (!mate || fate?.type !== 'sewn' || run.join.through.length < 3) return []
+      const least = run.thickest + MORE
+      const hole = run.holes.find((h) => h.stack === run.thickest)
+      if (fate.margin >= least || !hole || !laid) return []
+      return [
+        {
+          key: `allowance-small:${run.join.id}`,
+          code: 'allowance-small',
+          rank: 'look' as const,
+          run: run.join.id,
+          places: [{ panelId: panel!.id, at: pointMoved(hole.at, laid.toSheet) }],
+          numbers: { margin: fate.margin, least, stack: run.thickest },
+          words: { run: run.join.name },
+        },
+      ]
+    }),
+  say: ({ numbers, words }, unit) => ({
+    what: `${printLength(numbers.margin!, unit)} of allowance for the ${words.run}, where ${printLength(numbers.stack!, unit)} of leather meet.`,
+    why: `It can’t be pressed open and pulls out of the seam. ${printLength(numbers.least!, unit)} would do, or skive the allowances.`,
+  }),
+  fixes: ({ numbers }, { kind }, _tryOut, unit) => {
+    const value = Math.ceil(numbers.least!)
+    return kind.fields.some((f) => f.id === 'allowance')
+      ? [{ label: `Allowance ${printLength(value, unit)}`, edit: setField(`allowance ${printLength(value, unit)}`, ['params', 'allowance'], value) }]
+      : []
+  },
+}

@@ -1,0 +1,61 @@
+import { setField } from '../design/index.js'
+import { fieldsOf } from '../kinds/index.js'
+import { printLength } from '../measure/index.js'
+import { packingOf } from '../wholeWork.js'
+import type { Check, Fix } from './finding.js'
+
+const SLACK = 0.05
+const SIDES = [
+  ['wide', 'width'],
+  ['high', 'height'],
+  ['deep', 'depth'],
+] as const
+
+/** What is to go in does not fit, or does not go through the mouth. */
+export const contentsFit: Check = {
+  code: 'contents-fit',
+  find: (derived) => {
+    const { room } = derived.master
+    const packing = packingOf(derived)
+    if (!room || !packing || packing.packed.length === 0) return []
+    const at = { panelId: room.panelId, at: { x: 30, y: 30 } }
+    const short = SIDES.filter(([side]) => packing.needs[side] > room[side].value + SLACK)
+    const inside = short.map(([side, word]) => ({
+      key: `contents-fit:${side}`,
+      code: 'contents-fit',
+      rank: 'stop' as const,
+      places: [at],
+      numbers: { needs: packing.needs[side], has: room[side].value },
+      words: { side, word, mouth: '' },
+    }))
+    const stuck = packing.packed
+      .filter((q) => q.wide > room.mouthWide.value + SLACK || q.deep > room.mouthDeep.value + SLACK)
+      .map((q) => ({
+        key: `contents-fit:mouth:${q.thing.id}`,
+        code: 'contents-fit',
+        rank: 'stop' as const,
+        places: [at],
+        numbers: { needs: Math.max(q.wide, q.deep), has: room.mouthWide.value },
+        words: { side: 'wide', word: 'mouth', mouth: q.thing.name },
+      }))
+    return [...inside, ...(short.length === 0 ? stuck : [])]
+  },
+  say: ({ numbers, words }, unit) =>
+    words.mouth
+      ? {
+          what: `The ${words.mouth} does not go through the mouth, which is ${printLength(numbers.has!, unit)} wide.`,
+          why: 'It fits inside, but can’t be put in or pulled out.',
+        }
+      : {
+          what: `What goes in needs ${printLength(numbers.needs!, unit)} of ${words.word}; there are ${printLength(numbers.has!, unit)}.`,
+          why: 'Room round it is counted. Make the bag larger, or carry less.',
+        },
+  fixes: ({ numbers, words }, { master, kind }, _tryOut, unit): Fix[] => {
+    const id = master.room?.fields[words.side as 'wide' | 'high' | 'deep']
+    const field = fieldsOf(kind).find((f) => f.id === id)
+    const value = Math.ceil(numbers.needs!)
+    return field && !words.mouth
+      ? [{ label: `Make the ${field.label} ${printLength(value, unit)}`, edit: setField(`${field.label} ${printLength(value, unit)}`, field.path, value) }]
+      : []
+  },
+}

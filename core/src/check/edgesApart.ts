@@ -1,0 +1,48 @@
+import { giveBack } from '../design/index.js'
+import { easeLimit } from '../formulas/index.js'
+import { pathPlaceAt, pointMoved } from '../geometry/index.js'
+import { printLength } from '../measure/index.js'
+import type { Derived } from '../derive.js'
+import type { Run } from '../stitch/index.js'
+import type { Check } from './finding.js'
+
+/** A pucker of this height a stitch does not show (J), mm; docs/formulas.md §7. */
+const PUCKER = 0.3
+
+/** Seams of pieces that lie apart whose edges differ by more than can be eased in; pleats are meant to. */
+const uneven = ({ runs }: Derived): Run[] =>
+  runs.filter((run) => {
+    if (!run.join.mate || !run.other) return false
+    const by = Math.abs(run.length - run.other.length)
+    return by > 0.3 && by / run.length > easeLimit(run.ways.pitch, PUCKER)
+  })
+
+/** A gusset too long or too short for what it goes round: its ends don’t come out level. */
+export const edgesApart: Check = {
+  code: 'edges-apart',
+  find: (derived) =>
+    uneven(derived).flatMap((run) => {
+      const laid = derived.works[0]!.sheets.find((s) => s.sheet.id === run.join.course.sheet)
+      if (laid?.sheet.type !== 'panel') return []
+      const place = pathPlaceAt(run.path, run.length / 2).at
+      return [
+        {
+          key: `edges-apart:${run.join.id}`,
+          code: 'edges-apart',
+          rank: 'stop' as const,
+          run: run.join.id,
+          places: [{ panelId: laid.sheet.panelId, at: pointMoved(place, laid.toSheet) }],
+          numbers: { by: run.other!.length - run.length, limit: easeLimit(run.ways.pitch, PUCKER) * run.length },
+          words: { run: run.join.name },
+        },
+      ]
+    }),
+  say: ({ numbers, words }, unit) => ({
+    what: `The edges of the ${words.run} differ: the other one is ${printLength(Math.abs(numbers.by!), unit)} too ${numbers.by! > 0 ? 'long' : 'short'}.`,
+    why: `${printLength(numbers.limit!, unit)} could be eased in unseen; the rest puckers, or its ends don’t come out level.`,
+  }),
+  fixes: (_finding, { design }) => {
+    const own = ['gusset.length', 'bag.wide', 'bag.high', 'bag.deep'].filter((key) => Object.hasOwn(design.overrides, key))
+    return own.length > 0 ? [{ label: 'Give the computed sizes back', edit: giveBack('computed sizes', own) }] : []
+  },
+}

@@ -1,0 +1,36 @@
+import { setField } from '../design/index.js'
+import { roundTo } from '../measure/index.js'
+import { turningOf } from '../wholeWork.js'
+import type { Check } from './finding.js'
+
+/** A bag sewn inside out that is hard, or impossible, to turn. */
+export const hardToTurn: Check = {
+  code: 'hard-to-turn',
+  find: (derived) => {
+    const turnable = turningOf(derived)
+    const { turning } = derived.master
+    if (!turnable || !turning || turnable.rating === 'A' || turnable.rating === 'B') return []
+    return [
+      {
+        key: 'hard-to-turn',
+        code: 'hard-to-turn',
+        rank: turnable.rating === 'D' ? ('stop' as const) : ('look' as const),
+        places: [{ panelId: turning.panelId, at: { x: 20, y: 20 } }],
+        numbers: { pull: turnable.pull.value, strain: turnable.strain },
+        words: {
+          rating: turnable.rating,
+          why: turnable.why,
+          leather: derived.design.leathers[turning.role]?.name ?? '',
+        },
+      },
+    ]
+  },
+  say: ({ numbers, words }) => ({
+    what: `Turning it is rated ${words.rating}: it ${words.why}. ${roundTo(numbers.pull!, 0)} N of pull, ${roundTo(numbers.strain! * 100, 0)} % strain in the folds.`,
+    why: `${words.leather} is too thick or too firm for that mouth. Split it thinner, take a softer one, or sew with raw edges out.`,
+  }),
+  fixes: (_finding, { kind }) =>
+    kind.fields.some((f) => f.id === 'seam')
+      ? [{ label: 'Sew it with raw edges out', edit: setField('sew it with raw edges out', ['params', 'seam'], 'raw') }]
+      : [],
+}

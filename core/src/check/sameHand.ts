@@ -1,0 +1,40 @@
+import { type Path, flipAbout, pathBox, pathMoved, pathNearest, pathPoints, boxCentre } from '../geometry/index.js'
+import type { Check } from './finding.js'
+
+/** An outline differs from its mirror image by more than this, mm. */
+const SYMMETRIC = 0.3
+
+const isSymmetric = (outline: Path): boolean => {
+  const mirrored = pathMoved(outline, flipAbout(boxCentre(pathBox(outline)).x))
+  return pathPoints(mirrored, 1).every((p) => pathNearest(outline, p).distance < SYMMETRIC)
+}
+
+/** Both of a pair cut with the same hand, where the work takes a left one and a right one. */
+export const sameHand: Check = {
+  code: 'same-hand',
+  find: ({ panels, works }) =>
+    panels.flatMap((panel) => {
+      if (panel.count < 2 || panel.flipped > 0) return []
+      const hands = (works[0]?.sheets ?? []).flatMap(({ sheet, part }) => {
+        if (part !== 'whole' || sheet.type !== 'panel' || sheet.panelId !== panel.id) return []
+        const { a, b, c, d } = sheet.move
+        return [a * d - b * c > 0 === sheet.grainUp]
+      })
+      if (!hands.includes(true) || !hands.includes(false) || isSymmetric(panel.outline)) return []
+      return [
+        {
+          key: `same-hand:${panel.id}`,
+          code: 'same-hand',
+          rank: 'stop' as const,
+          places: [{ panelId: panel.id, at: panel.outline.segments[0]!.from }],
+          numbers: { count: panel.count },
+          words: { name: panel.name },
+        },
+      ]
+    }),
+  say: ({ numbers, words }) => ({
+    what: `All ${numbers.count} of ${words.name} would be cut with the same hand.`,
+    why: 'The work takes a left one and a right one: turn the pattern over for half of them.',
+  }),
+  fixes: () => [],
+}

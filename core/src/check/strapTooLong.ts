@@ -1,0 +1,33 @@
+import { setField } from '../design/index.js'
+import { printLength } from '../measure/index.js'
+import { longestRun } from '../whole/index.js'
+import type { Check } from './finding.js'
+
+/** A strap longer than any straight run on the hides on the shelf. */
+export const strapTooLong: Check = {
+  code: 'strap-too-long',
+  find: ({ master, design }) =>
+    (master.strapRuns ?? []).flatMap((run) => {
+      const leather = design.leathers[run.role]
+      const longest = leather && longestRun(leather)
+      if (!leather || longest === undefined || run.length.value <= longest) return []
+      return [
+        {
+          key: `strap-too-long:${run.panelId}`,
+          code: 'strap-too-long',
+          rank: 'look' as const,
+          places: [{ panelId: run.panelId, at: { x: 5, y: run.length.value / 2 } }],
+          numbers: { length: run.length.value, longest },
+          words: { name: run.name, leather: leather.name },
+        },
+      ]
+    }),
+  say: ({ numbers, words }, unit) => ({
+    what: `The ${words.name} is ${printLength(numbers.length!, unit)} long; what lies on the shelf of ${words.leather} gives about ${printLength(numbers.longest!, unit)} in one run.`,
+    why: 'Join it of two pieces: a long lap, both skived, sewn along the pull; or buy a longer part of a hide.',
+  }),
+  fixes: (_finding, { kind }) =>
+    kind.fields.some((f) => f.id === 'strapJoin')
+      ? [{ label: 'Join it of two pieces', edit: setField('join it of two pieces', ['params', 'strapJoin'], 'joined') }]
+      : [],
+}

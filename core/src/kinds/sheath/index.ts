@@ -1,0 +1,197 @@
+import { STAY, point, shift } from '../../geometry/index.js'
+import type { Concern, Fit } from '../../master/index.js'
+import { type Reckon, given } from '../../working/index.js'
+import type { Kind, Role } from '../kind.js'
+import {
+  FINISH_FIELD,
+  MARGIN_FIELD,
+  TRIM_FIELD,
+  choiceField,
+  leatherField,
+  lengthField,
+} from '../parts/fields.js'
+import { needed, present } from '../parts/fits.js'
+import { edgeSeam, lineSeam } from '../parts/seams.js'
+import { finishedFate, outlineOf } from '../parts/shape.js'
+import { contentSheet, panelSheet } from '../parts/sheets.js'
+import { chainOf, sheathPanels } from './panels.js'
+import { SHEATH_DEFAULTS, type SheathParams, sheathParams } from './params.js'
+import { LOOP_END, type SheathSizes, sheathSizes } from './sizes.js'
+
+const ROLES: readonly Role[] = [
+  { id: 'body', label: 'Body', why: 'front and back: firm, 2.5 to 3.5 mm', usual: 2.8 },
+  { id: 'welt', label: 'Welt', why: 'what lies between: as thick as the tool, in layers', usual: 2.8 },
+]
+
+function fits(p: SheathParams, s: SheathSizes, reckon: Reckon): Fit[] {
+  const at = point(s.mouth.value / 2, 10)
+  return [
+    {
+      id: 'welt-thick',
+      rank: 'look',
+      what: 'the tool between front and back',
+      panelId: 'welt',
+      at,
+      why: 'the front is strained over it and wears through: another layer of welt, or thicker leather for it',
+      keys: ['welt.layers'],
+      needs: needed(reckon, 'fit.thick', 'tool', p.thick - 0.3, '§20'),
+      has: present(reckon, 'fit.thickHas', 'welt', s.weltThick, '§20'),
+    },
+    {
+      id: 'welt-holds',
+      rank: 'stop',
+      what: 'the row of stitches in the welt',
+      panelId: 'welt',
+      at,
+      why: 'the edge of the tool would meet the thread: the welt has to reach in past the stitches',
+      keys: [],
+      remedy: { field: 'welt', value: Math.ceil(p.margin + 4) },
+      needs: needed(reckon, 'fit.welt', 'margin and 3 mm of leather inside it', p.margin + 3, '§20'),
+      has: present(reckon, 'fit.weltHas', 'welt', given('welt', p.welt), '§20'),
+    },
+  ]
+}
+
+function concerns(p: SheathParams, s: SheathSizes): Concern[] {
+  const found: Concern[] = [
+    {
+      id: 'sheath-caution',
+      rank: 'tip',
+      panelId: 'front',
+      at: point(s.mouth.value / 2, s.length.value / 2),
+      what: 'A sheath for a blade can fail: nothing here certifies how well it holds',
+      why: 'Try it with the tool over a bench before it is worn. Where a failure can hurt someone, have it tested by a qualified person and follow local law.',
+    },
+  ]
+  if (p.loop !== 'none' && s.hangs.value < p.balance)
+    found.push({
+      id: 'balance-above',
+      rank: 'stop',
+      panelId: 'back',
+      at: point(s.mouth.value / 2, 2),
+      what: 'The tool balances above where the sheath hangs',
+      why: `It balances ${Math.round(p.balance)} mm from its tip and hangs ${Math.round(s.hangs.value)} mm from it: it tips over and falls out. Raise the loop, or let the tool in deeper.`,
+      remedy: { field: 'rise', value: Math.min(200, Math.ceil(p.balance - p.deep + 10)), said: 'a higher loop' },
+    })
+  return found
+}
+
+/** A sheath in layers for a tool that hangs from a belt. */
+export const sheath: Kind<SheathParams> = {
+  id: 'sheath',
+  name: 'Layered sheath',
+  about: 'front, back and a welt between them as thick as the tool; hangs from a belt',
+  params: sheathParams,
+  defaults: SHEATH_DEFAULTS,
+  roles: ROLES,
+  fields: [
+    ...ROLES.map(leatherField),
+    MARGIN_FIELD,
+    TRIM_FIELD,
+    FINISH_FIELD,
+    lengthField('deep', 'how much of the tool goes in', 40, 400, { step: 1 }),
+    lengthField('wide', 'width of the tool at the mouth', 8, 150),
+    lengthField('tipWide', 'width of the tool at its tip', 2, 150),
+    lengthField('thick', 'thickness of the tool', 1, 40, { step: 0.1 }),
+    lengthField('balance', 'from its tip to where it balances', 10, 500, { step: 1 }),
+    lengthField('play', 'play all round', 0.5, 6),
+    lengthField('welt', 'width of the welt', 5, 20),
+    choiceField('loop', 'belt loop', [
+      ['fold', 'in one with the back, folded down', 'strong; a longer piece'],
+      ['sewn', 'a loop sewn to the back', 'saves leather'],
+      ['none', 'no loop', 'carried in a bag'],
+    ]),
+    lengthField('belt', 'width of the belt', 15, 80, { step: 1 }),
+    lengthField('beltThick', 'thickness of the belt', 1, 10),
+    lengthField('loopWide', 'width of the loop', 15, 80, { step: 1 }),
+    lengthField('rise', 'from the mouth up to the middle of the loop', 10, 200, { step: 1 }),
+  ],
+  brief: [
+    'It takes a tool {wide} wide at the mouth and {tipWide} at its tip, {thick} thick; {deep} of it goes in, with {play} of play.',
+    'It balances {balance} from its tip. Worn on a belt {belt} wide and {beltThick} thick: {loop}, {loopWide} wide, {rise} above the mouth.',
+  ],
+  sentences: {
+    back: ['Cut 1 from {leather-body}: {loop}, {loopWide} wide, {rise} above the mouth.', 'Sides and tip sewn {margin} in with the {iron}; edges {finish}, cut {trim} over size.'],
+    front: ['Cut 1 from {leather-body}. Sides and tip sewn {margin} in; edges {finish}, cut {trim} over size.'],
+    welt: ['Cut from {leather-welt}, {welt} wide, in layers as thick as the tool: {thick}.'],
+    loop: ['Cut 1 from {leather-body}, {loopWide} wide, for a belt {belt} wide and {beltThick} thick.'],
+  },
+  master: (p, materials, reckon) => {
+    const s = sheathSizes(p, materials, reckon)
+    const w = s.mouth.value
+    const panels = sheathPanels(p, s)
+    const front = panels.find((q) => q.id === 'front')!
+    const chain = chainOf(front)
+    const welts = Array.from({ length: s.layers.value }, (_, i) => `welt-${i + 1}`)
+    const loopWide = Math.min(p.loopWide, w - 4)
+    const loop = panels.find((q) => q.id === 'loop')
+    const tool = outlineOf(
+      [
+        { x: 0, y: 0, edge: 'top' },
+        { x: p.wide, y: 0, edge: 'right' },
+        { x: (p.wide + Math.min(p.tipWide, p.wide)) / 2, y: p.deep, edge: 'tip' },
+        { x: (p.wide - Math.min(p.tipWide, p.wide)) / 2, y: p.deep, edge: 'left' },
+      ],
+      finishedFate('burnished', 0, () => false),
+    )
+    return {
+      panels,
+      layups: [
+        {
+          id: 'open',
+          name: 'put together',
+          carrier: 'back',
+          sheets: [
+            ...(loop
+              ? [panelSheet('loop', 'belt loop', 'loop', shift((w - loopWide) / 2, 8), false)]
+              : []),
+            panelSheet('back', 'back', 'back', STAY, false),
+            ...welts.map((id) => panelSheet(id, 'welt', 'welt', STAY, true)),
+            contentSheet('tool', 'the tool', tool.outline, p.thick, shift((w - p.wide) / 2, 0)),
+            panelSheet('front', 'front', 'front', STAY, true),
+          ],
+        },
+      ],
+      joins: [
+        ...(loop
+          ? ([3, 1] as const).flatMap((end, i) =>
+              [p.margin, loopWide - p.margin].map((x, k) =>
+                lineSeam({
+                  id: `loop-${i + 1}-${k + 1}`,
+                  name: `${i === 0 ? 'upper' : 'lower'} end of the belt loop, row ${k + 1}`,
+                  sheet: 'loop',
+                  points:
+                    end === 3
+                      ? [point(x, 3), point(x, LOOP_END - 2)]
+                      : [point(x, s.loop.value - 3), point(x, s.loop.value - LOOP_END + 2)],
+                  through: ['loop', 'back'],
+                  back: [1, 1],
+                }),
+              ),
+            )
+          : []),
+        edgeSeam({
+          id: 'edge',
+          name: 'seam of the sheath',
+          sheet: 'front',
+          chain,
+          margin: s.margin,
+          trims: [p.margin, p.margin],
+          through: ['back', ...welts, 'front'],
+          glue: [{ sheet: 'front', chain, limit: p.welt }],
+        }),
+      ],
+      matches: [],
+      fits: fits(p, s, reckon),
+      concerns: concerns(p, s),
+      carries: [`a tool ${p.wide} mm wide, ${p.deep} mm of it inside`],
+      sizes: [
+        ...[s.mouth, s.tip, s.length].map((size) => ({ panelId: 'front', size })),
+        ...[s.layers, s.weltThick].map((size) => ({ panelId: 'welt', size })),
+        ...(p.loop === 'none' ? [] : [{ panelId: loop ? 'loop' : 'back', size: s.loop }]),
+        { panelId: 'back', size: s.hangs },
+      ],
+    }
+  },
+}
+

@@ -1,0 +1,86 @@
+import { type Reckon, type Reckoned, given } from '../../working/index.js'
+import { type Materials, leatherOf } from '../kind.js'
+import { type Basics, basicsOf, sizeBy } from '../parts/basics.js'
+import type { SheathParams } from './params.js'
+
+/** End of a loop that is sewn down, mm. */
+export const LOOP_END = 16
+
+/** Every finished size of the sheath, each with its working. */
+export interface SheathSizes extends Basics {
+  readonly layers: Reckoned
+  readonly weltThick: Reckoned
+  readonly mouth: Reckoned
+  readonly tip: Reckoned
+  readonly length: Reckoned
+  readonly loop: Reckoned
+  readonly hangs: Reckoned
+}
+
+export function sheathSizes(p: SheathParams, materials: Materials, reckon: Reckon): SheathSizes {
+  const size = sizeBy(reckon)
+  const [body, welt] = [leatherOf(materials, 'body'), leatherOf(materials, 'welt')]
+  const t = given('welt leather', welt.thickness, 'thickness')
+  const tool = given('tool', p.thick)
+  const layers = reckon(
+    { key: 'welt.layers', label: 'layers of welt', formula: '{tool} thick / {t}, whole layers', source: '§20', quantity: 'count' },
+    { tool, t },
+    (v) => Math.max(1, Math.ceil(v.tool / v.t - 0.15)),
+  )
+  const weltThick = size('welt.thick', 'welt in all', '{layers} × {t}', '§20', { layers, t }, (v) => v.layers * v.t)
+  const across = (key: string, label: string, wide: number): Reckoned =>
+    size(
+      key,
+      label,
+      '{wide} tool + 2 × {play} play + 2 × {welt} welt',
+      '§20',
+      { wide: given('tool', wide), play: given('play', p.play), welt: given('welt', p.welt) },
+      (v) => v.wide + 2 * v.play + 2 * v.welt,
+    )
+  const length = size(
+    'sheath.length',
+    'from mouth to tip',
+    '{deep} goes in + {play} play + {welt} welt',
+    '§20',
+    { deep: given('goes in', p.deep), play: given('play', p.play), welt: given('welt', p.welt) },
+    (v) => v.deep + v.play + v.welt,
+  )
+  const loop = size(
+    'loop.length',
+    p.loop === 'fold' ? 'loop above the mouth, folded down behind' : 'loop with its ends',
+    p.loop === 'fold'
+      ? '2 × {rise} + π × ({belt} belt / 2 + {k} × {t}) + {end} sewn down'
+      : '{wide} belt + 2 × {belt} + π × {k} × {t} + 2 × {end} ends',
+    '§10',
+    {
+      rise: given('rise', p.rise),
+      wide: given('belt', p.belt + 4),
+      belt: given('belt, thick', p.beltThick),
+      k: given('neutral share', body.neutral, 'share'),
+      t: given('leather', body.thickness, 'thickness'),
+      end: given('end', LOOP_END),
+    },
+    (v) =>
+      p.loop === 'fold'
+        ? 2 * v.rise + Math.PI * (v.belt / 2 + v.k * v.t) + v.end
+        : v.wide + 2 * v.belt + Math.PI * v.k * v.t + 2 * v.end,
+  )
+  const hangs = size(
+    'hangs',
+    'from the tip of the tool to where it hangs',
+    '{deep} goes in + {rise} up to the loop',
+    '§20',
+    { deep: given('goes in', p.deep), rise: given('rise', p.loop === 'none' ? 0 : p.rise) },
+    (v) => v.deep + v.rise,
+  )
+  return {
+    ...basicsOf(p.margin, materials, reckon),
+    layers,
+    weltThick,
+    mouth: across('sheath.mouth', 'width at the mouth', p.wide),
+    tip: across('sheath.tip', 'width at the tip', p.tipWide),
+    length,
+    loop,
+    hangs,
+  }
+}
