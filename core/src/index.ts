@@ -153,6 +153,7 @@ export {
   fieldsOf,
   kindIds,
   kindOf,
+  startingHardware,
   startingLeathers,
 } from './kinds/index.js'
 export {
@@ -223,6 +224,7 @@ export {
   type Column,
   type Good,
   HIDE_PARTS,
+  type Hardware,
   type HidePart,
   type Learnt,
   type Lessons,
@@ -233,6 +235,7 @@ export {
   type Machine,
   STARTER_STORES,
   type Stores,
+  type Thing,
   type Thread,
   type Trial,
   diameterOf,
@@ -249,6 +252,20 @@ export {
   withGood,
   withoutGood,
 } from './stores/index.js'
+export { type SetFitting } from './fittings/index.js'
+export { type Gap, type Mesh, type Picture, type PictureSheet, gapsOf, pictureOf } from './space/index.js'
+export {
+  type Box3,
+  type Carried,
+  type Hang,
+  type Packed,
+  type Packing,
+  type ToBuy,
+  type Turnable,
+  longestRun,
+  smallestRoom,
+} from './whole/index.js'
+export { hangingOf, packingOf, toBuy, turningOf } from './wholeWork.js'
 export { type SizeRange, sizeRanges } from './range.js'
 export { summary } from './summary.js'
 export { type Reckoned, type Term, explain, explainLine, printQuantity } from './working/index.js'

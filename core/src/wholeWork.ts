@@ -1,5 +1,14 @@
 import { type Derived } from './derive.js'
-import { type Hang, type Packing, type ToBuy, type Turnable, hangsOf, packInto, shoppingList, turnableOf } from './whole/index.js'
+import {
+  type Hang,
+  type Packing,
+  type ToBuy,
+  type Turnable,
+  hangsOf,
+  packInto,
+  shoppingList,
+  turnableOf,
+} from './whole/index.js'
 import { reckoner } from './working/index.js'
 
 /** What goes into a bag as it stands in it; undefined for a thing that says nothing of its room. */

@@ -13,7 +13,10 @@ export const allowanceSmall: Check = {
     runs.flatMap((run) => {
       const { course, mate } = run.join
       const laid = works[0]?.sheets.find((s) => s.sheet.id === course.sheet)
-      const panel = laid?.sheet.type === 'panel' ? panels.find((q) => laid.sheet.type === 'panel' && q.id === laid.sheet.panelId) : undefined
+      const panel =
+        laid?.sheet.type === 'panel'
+          ? panels.find((q) => laid.sheet.type === 'panel' && q.id === laid.sheet.panelId)
+          : undefined
       const fate = panel?.edges.map((e) => e.fate).find((f) => f.type === 'sewn' && f.inside)
       if (!mate || fate?.type !== 'sewn' || run.join.through.length < 3) return []
       const least = run.thickest + MORE
@@ -38,7 +41,12 @@ export const allowanceSmall: Check = {
   fixes: ({ numbers }, { kind }, _tryOut, unit) => {
     const value = Math.ceil(numbers.least!)
     return kind.fields.some((f) => f.id === 'allowance')
-      ? [{ label: `Allowance ${printLength(value, unit)}`, edit: setField(`allowance ${printLength(value, unit)}`, ['params', 'allowance'], value) }]
+      ? [
+          {
+            label: `Allowance ${printLength(value, unit)}`,
+            edit: setField(`allowance ${printLength(value, unit)}`, ['params', 'allowance'], value),
+          },
+        ]
       : []
   },
 }

@@ -55,7 +55,12 @@ export const contentsFit: Check = {
     const field = fieldsOf(kind).find((f) => f.id === id)
     const value = Math.ceil(numbers.needs!)
     return field && !words.mouth
-      ? [{ label: `Make the ${field.label} ${printLength(value, unit)}`, edit: setField(`${field.label} ${printLength(value, unit)}`, field.path, value) }]
+      ? [
+          {
+            label: `Make the ${field.label} ${printLength(value, unit)}`,
+            edit: setField(`${field.label} ${printLength(value, unit)}`, field.path, value),
+          },
+        ]
       : []
   },
 }

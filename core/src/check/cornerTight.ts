@@ -36,7 +36,12 @@ export const cornerTight: Check = {
     const field = fieldsOf(kind).find((f) => f.id === 'radius')
     const value = Math.ceil(numbers.least!)
     return field
-      ? [{ label: `Corner radius ${printLength(value, unit)}`, edit: setField(`corner radius ${printLength(value, unit)}`, field.path, value) }]
+      ? [
+          {
+            label: `Corner radius ${printLength(value, unit)}`,
+            edit: setField(`corner radius ${printLength(value, unit)}`, field.path, value),
+          },
+        ]
       : []
   },
 }

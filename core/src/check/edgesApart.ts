@@ -32,7 +32,10 @@ export const edgesApart: Check = {
           rank: 'stop' as const,
           run: run.join.id,
           places: [{ panelId: laid.sheet.panelId, at: pointMoved(place, laid.toSheet) }],
-          numbers: { by: run.other!.length - run.length, limit: easeLimit(run.ways.pitch, PUCKER) * run.length },
+          numbers: {
+            by: run.other!.length - run.length,
+            limit: easeLimit(run.ways.pitch, PUCKER) * run.length,
+          },
           words: { run: run.join.name },
         },
       ]
@@ -42,7 +45,11 @@ export const edgesApart: Check = {
     why: `${printLength(numbers.limit!, unit)} could be eased in unseen; the rest puckers, or its ends don’t come out level.`,
   }),
   fixes: (_finding, { design }) => {
-    const own = ['gusset.length', 'bag.wide', 'bag.high', 'bag.deep'].filter((key) => Object.hasOwn(design.overrides, key))
-    return own.length > 0 ? [{ label: 'Give the computed sizes back', edit: giveBack('computed sizes', own) }] : []
+    const own = ['gusset.length', 'bag.wide', 'bag.high', 'bag.deep'].filter((key) =>
+      Object.hasOwn(design.overrides, key),
+    )
+    return own.length > 0
+      ? [{ label: 'Give the computed sizes back', edit: giveBack('computed sizes', own) }]
+      : []
   },
 }

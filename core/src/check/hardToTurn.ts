@@ -31,6 +31,11 @@ export const hardToTurn: Check = {
   }),
   fixes: (_finding, { kind }) =>
     kind.fields.some((f) => f.id === 'seam')
-      ? [{ label: 'Sew it with raw edges out', edit: setField('sew it with raw edges out', ['params', 'seam'], 'raw') }]
+      ? [
+          {
+            label: 'Sew it with raw edges out',
+            edit: setField('sew it with raw edges out', ['params', 'seam'], 'raw'),
+          },
+        ]
       : [],
 }

@@ -1,4 +1,12 @@
-import { type Path, flipAbout, pathBox, pathMoved, pathNearest, pathPoints, boxCentre } from '../geometry/index.js'
+import {
+  type Path,
+  flipAbout,
+  pathBox,
+  pathMoved,
+  pathNearest,
+  pathPoints,
+  boxCentre,
+} from '../geometry/index.js'
 import type { Check } from './finding.js'
 
 /** An outline differs from its mirror image by more than this, mm. */

@@ -28,6 +28,11 @@ export const strapTooLong: Check = {
   }),
   fixes: (_finding, { kind }) =>
     kind.fields.some((f) => f.id === 'strapJoin')
-      ? [{ label: 'Join it of two pieces', edit: setField('join it of two pieces', ['params', 'strapJoin'], 'joined') }]
+      ? [
+          {
+            label: 'Join it of two pieces',
+            edit: setField('join it of two pieces', ['params', 'strapJoin'], 'joined'),
+          },
+        ]
       : [],
 }

@@ -12,7 +12,8 @@ export const topSags: Check = {
     const { params, leathers } = design
     const leather = leathers.body
     const { room } = master
-    if (!room || !leather || params.top !== 'single' || params.flap !== 'none' || params.closure === 'zip') return []
+    if (!room || !leather || params.top !== 'single' || params.flap !== 'none' || params.closure === 'zip')
+      return []
     const least = STANDS[leather.temper] * leather.thickness
     if (room.wide.value <= least) return []
     return [
@@ -31,7 +32,10 @@ export const topSags: Check = {
     why: 'A wider mouth sags and gapes. Double it with a band, or roll it.',
   }),
   fixes: () => [
-    { label: 'Double the top with a band', edit: setField('double the top with a band', ['params', 'top'], 'doubled') },
+    {
+      label: 'Double the top with a band',
+      edit: setField('double the top with a band', ['params', 'top'], 'doubled'),
+    },
     { label: 'Roll the top', edit: setField('roll the top', ['params', 'top'], 'rolled') },
   ],
 }

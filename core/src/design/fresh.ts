@@ -1,6 +1,14 @@
 import { PLAIN_SEWING } from '../sewing/index.js'
 import { kindOf, startingHardware } from '../kinds/index.js'
-import { type Awl, type Hardware, type Iron, type Leather, type Machine, STARTER_STORES, type Thread } from '../stores/index.js'
+import {
+  type Awl,
+  type Hardware,
+  type Iron,
+  type Leather,
+  type Machine,
+  STARTER_STORES,
+  type Thread,
+} from '../stores/index.js'
 import { DEFAULT_HABITS, DESIGN_FORMAT, DESIGN_VERSION, type Design, designSchema } from './schema.js'
 
 export interface FreshDesign {

@@ -1,4 +1,11 @@
-import { type Path, type Point, pathArea, pointDistance, pointInside, segmentPoint } from '../geometry/index.js'
+import {
+  type Path,
+  type Point,
+  pathArea,
+  pointDistance,
+  pointInside,
+  segmentPoint,
+} from '../geometry/index.js'
 import { type Edge, type Panel, chainsOf, edgeChain, insetChainMaybe, isTurned } from '../master/index.js'
 import type { Leather } from '../stores/index.js'
 import type { Reckon } from '../working/index.js'
@@ -132,11 +139,7 @@ function middleOf(path: Path): Point {
 
 /** How much shorter than the finished edge a landing may honestly be: a bend all the way round takes 2π widths. */
 function landsBadly(panel: Panel, { finished, landing, turn }: TurnedWork): boolean {
-  if (
-    !landing ||
-    !pointInside(middleOf(landing), panel.outline)
-  )
-    return true
+  if (!landing || !pointInside(middleOf(landing), panel.outline)) return true
   return chordLength(landing) < chordLength(finished) - 4 * Math.PI * turn.fate.width
 }
 

@@ -88,10 +88,7 @@ function wantedPost(fitting: Fitting, ware: Hardware, stack: Reckoned, reckon: R
       dome: given('dome', burr ? domeShank(ware.bar, 1.5 * ware.bar, 0.5 * ware.bar) : 0),
       setting: given('setting', ware.setting),
     },
-    (v) =>
-      burr
-        ? v.stack * v.pressed + v.burr + v.dome
-        : postLength(v.stack, v.pressed, v.setting),
+    (v) => (burr ? v.stack * v.pressed + v.burr + v.dome : postLength(v.stack, v.pressed, v.setting)),
   )
 }
 
@@ -105,7 +102,13 @@ function coversOf(fitting: Fitting, open: LaidUp, place: Point): string[] {
     .map((s) => s.sheet.name)
 }
 
-function setOne(fitting: Fitting, ware: Hardware, open: LaidUp, runs: readonly Run[], reckon: Reckon): SetFitting | undefined {
+function setOne(
+  fitting: Fitting,
+  ware: Hardware,
+  open: LaidUp,
+  runs: readonly Run[],
+  reckon: Reckon,
+): SetFitting | undefined {
   const laid = laidOf(open, fitting.sheet)
   if (!laid) return undefined
   const place = pointMoved(fitting.at, laid.sheet.move)
@@ -151,7 +154,12 @@ export function fittingsOf(
 /** Two copies of a piece are drawn once: places nearer than this on it are one, mm. */
 const SAME = 0.1
 
-function markOf({ fitting, hardware: ware }: SetFitting, at: Point, angle: number, panel: string): HardwareMark {
+function markOf(
+  { fitting, hardware: ware }: SetFitting,
+  at: Point,
+  angle: number,
+  panel: string,
+): HardwareMark {
   const posted = isPosted(ware) && fitting.held !== true
   return {
     type: 'hardware',
@@ -175,7 +183,10 @@ function markOf({ fitting, hardware: ware }: SetFitting, at: Point, angle: numbe
 }
 
 /** Holes, slots and outlines of hardware on every piece it goes through, by panel; and which way is up. */
-export function hardwareMarks(set: readonly SetFitting[], open: LaidUp | undefined): ReadonlyMap<string, readonly PanelMark[]> {
+export function hardwareMarks(
+  set: readonly SetFitting[],
+  open: LaidUp | undefined,
+): ReadonlyMap<string, readonly PanelMark[]> {
   const marks = new Map<string, PanelMark[]>()
   for (const one of set) {
     const { fitting } = one

@@ -10,6 +10,8 @@ export interface Gap {
   readonly run: string
   readonly name: string
   readonly most: number
+  /** Both lie on the same piece, one fuller than the other: pleats, not a gap. */
+  readonly pleated: boolean
   /** Where it is worst: on the edge the run follows, in the coordinates of the laid-out work. */
   readonly at: Point
   /** Pairs of places that are sewn to each other, in space. */
@@ -37,5 +39,14 @@ function gapOf(run: Run, stage: readonly OnStage[]): Gap | undefined {
   const apart = pairs.map(([a, b]) => point3Distance(a, b))
   const most = Math.max(0, ...apart)
   const worst = run.holes[Math.max(0, apart.indexOf(most))]
-  return worst && { run: run.join.id, name: run.join.name, most, at: worst.at, pairs }
+  return (
+    worst && {
+      run: run.join.id,
+      name: run.join.name,
+      most,
+      pleated: front.parts === back.parts,
+      at: worst.at,
+      pairs,
+    }
+  )
 }

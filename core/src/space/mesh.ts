@@ -80,7 +80,9 @@ function onOutline(points: readonly Point[]): (a: Point, b: Point) => boolean {
     const length = Math.hypot(ux, uy)
     if (length < 1e-9) return false
     const along = ((p.x - a.x) * ux + (p.y - a.y) * uy) / length
-    return Math.abs((p.x - a.x) * uy - (p.y - a.y) * ux) / length < 1e-3 && along > -1e-3 && along < length + 1e-3
+    return (
+      Math.abs((p.x - a.x) * uy - (p.y - a.y) * ux) / length < 1e-3 && along > -1e-3 && along < length + 1e-3
+    )
   }
   return (a, b) => {
     const known = ends.get(key(a)) ?? ends.get(key(b))
@@ -122,7 +124,10 @@ function addPart(
     return { x: s, y: r }
   })
   const shown = onOutline(whole.map((p) => ({ x: onCourse(part, p).s, y: onCourse(part, p).r })))
-  const box = pathBox({ closed: true, segments: unrolled.map((from, i) => ({ type: 'line', from, to: unrolled[(i + 1) % unrolled.length]! })) })
+  const box = pathBox({
+    closed: true,
+    segments: unrolled.map((from, i) => ({ type: 'line', from, to: unrolled[(i + 1) % unrolled.length]! })),
+  })
   const along = [...courseBreaks(part.walk), ...(covered.follows ? evenBreaks(box.left, box.right) : [])]
   const across = [
     ...(part.flanges ? [part.flanges.from, part.flanges.to] : []),
@@ -139,7 +144,12 @@ function addPart(
     known.set(key, made)
     return made
   }
-  for (const cell of cells(unrolled, along, across)) addCell(cell.map((p) => ({ p, c: corner(p) })), shown, to)
+  for (const cell of cells(unrolled, along, across))
+    addCell(
+      cell.map((p) => ({ p, c: corner(p) })),
+      shown,
+      to,
+    )
 }
 
 function addCell(

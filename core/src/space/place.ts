@@ -63,8 +63,7 @@ export function placeOnPart(part: ReadyPart, { s, r }: { s: number; r: number },
   }
 }
 
-const insideBy = (p: Point, { at, inward }: Clip): number =>
-  (p.x - at.x) * inward.x + (p.y - at.y) * inward.y
+const insideBy = (p: Point, { at, inward }: Clip): number => (p.x - at.x) * inward.x + (p.y - at.y) * inward.y
 
 /** The part of a stood panel that a place belongs to; the nearest where it lies on no part's own side. */
 export function partAt(parts: readonly ReadyPart[], p: Point): ReadyPart {

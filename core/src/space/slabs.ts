@@ -21,19 +21,21 @@ const SAME_BREAK = 1e-6
 
 /** A polygon in slabs between neighbouring breaks along x; beyond the outermost breaks it goes on. */
 export function slabs(polygon: readonly Point[], breaks: readonly number[]): Point[][] {
-  const [least, most] = polygon.reduce(([a, b], p) => [Math.min(a, p.x), Math.max(b, p.x)], [
-    Infinity,
-    -Infinity,
-  ])
+  const [least, most] = polygon.reduce(
+    ([a, b], p) => [Math.min(a, p.x), Math.max(b, p.x)],
+    [Infinity, -Infinity],
+  )
   const inner = [...breaks]
     .toSorted((a, b) => a - b)
-    .filter((b, i, all) => b > least + SAME_BREAK && b < most - SAME_BREAK && b - (all[i - 1] ?? -Infinity) > SAME_BREAK)
+    .filter(
+      (b, i, all) =>
+        b > least + SAME_BREAK && b < most - SAME_BREAK && b - (all[i - 1] ?? -Infinity) > SAME_BREAK,
+    )
   const cuts = [least, ...inner, most]
   return cuts
     .slice(1)
     .map((to, i) => {
-      const after =
-        i === 0 ? [...polygon] : clipped(polygon, { x: cuts[i]!, y: 0 }, { x: 1, y: 0 })
+      const after = i === 0 ? [...polygon] : clipped(polygon, { x: cuts[i]!, y: 0 }, { x: 1, y: 0 })
       return i === cuts.length - 2 ? after : clipped(after, { x: to, y: 0 }, { x: -1, y: 0 })
     })
     .filter((p) => p.length > 2)

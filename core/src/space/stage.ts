@@ -53,9 +53,7 @@ function bagOnStage({ stood, riding }: Standing, open: LaidUp): OnStage[] {
       const apart = (host.thickness + laid.thickness) / 2
       const off = (p: Point): number => {
         const place = pointMoved(p, host.sheet.move)
-        return (
-          stand.proud + way * between.reduce((sum, s) => sum + sheetThickness(s, place), apart)
-        )
+        return stand.proud + way * between.reduce((sum, s) => sum + sheetThickness(s, place), apart)
       }
       return {
         laid,
@@ -137,7 +135,9 @@ function foldedParts(carrier: LaidSheet | undefined, shut: number): StoodPart[] 
   const box = pathBox(carrier.placed)
   const reach = [box.left * along.x + box.top * along.y, box.right * along.x + box.bottom * along.y]
   const edges = [Math.min(...reach), ...folds.map((f) => f.s), Math.max(...reach)]
-  const longest = edges.slice(1).reduce((best, s, i) => (s - edges[i]! > edges[best + 1]! - edges[best]! + 1e-6 ? i : best), 0)
+  const longest = edges
+    .slice(1)
+    .reduce((best, s, i) => (s - edges[i]! > edges[best + 1]! - edges[best]! + 1e-6 ? i : best), 0)
   const middle = (edges[longest]! + edges[longest + 1]!) / 2
   const from = { x: along.x * middle, y: along.y * middle }
   const half = (way: 1 | -1): StoodPart => {
@@ -163,4 +163,3 @@ function foldedParts(carrier: LaidSheet | undefined, shut: number): StoodPart[] 
   }
   return [half(1), half(-1)]
 }
-

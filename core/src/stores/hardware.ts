@@ -40,7 +40,10 @@ export const hardwareSchema = z.strictObject({
   posts: z
     .array(mm(1, 40))
     .max(12)
-    .refine((all) => all.every((p, i) => i === 0 || p > all[i - 1]!), 'post lengths from the shortest to the longest'),
+    .refine(
+      (all) => all.every((p, i) => i === 0 || p > all[i - 1]!),
+      'post lengths from the shortest to the longest',
+    ),
   /** What setting takes of a post: the part that is spread or riveted over. */
   setting: mm(0, 10),
   /** Share of the stack that is left when it is pressed together. */

@@ -84,7 +84,12 @@ function rowsOf(things: readonly Thing[], room: number): Row[] {
 }
 
 /** Whole packings of rows: of every combination of their ways. */
-function* packings(rows: readonly (readonly Row[])[], room: number, at = 0, so: readonly Row[] = []): Generator<{ rows: readonly Row[]; box: Box3 }> {
+function* packings(
+  rows: readonly (readonly Row[])[],
+  room: number,
+  at = 0,
+  so: readonly Row[] = [],
+): Generator<{ rows: readonly Row[]; box: Box3 }> {
   if (at === rows.length) {
     const box = so.reduce<Box3>(
       (all, { box: b }, i) => ({

@@ -27,7 +27,8 @@ export function shoppingList(
   for (const { fitting, hardware, post, washers, wanted } of set) {
     // Two halves of a snap, a magnet or a lock are bought as one.
     if (fitting.half === 'lower' && hardware.sort !== 'snap' && hardware.sort !== 'rivet') {
-      if (washers > 0) add(`washer for the ${hardware.name}`, washers * fitting.count, `${hardware.washer} mm thick`)
+      if (washers > 0)
+        add(`washer for the ${hardware.name}`, washers * fitting.count, `${hardware.washer} mm thick`)
       continue
     }
     const note =
@@ -41,7 +42,8 @@ export function shoppingList(
             ? `post of at least ${roundTo(wanted.value, 1)} mm`
             : ''
     add(hardware.name, fitting.count, note)
-    if (washers > 0) add(`washer for the ${hardware.name}`, washers * fitting.count, `${hardware.washer} mm thick`)
+    if (washers > 0)
+      add(`washer for the ${hardware.name}`, washers * fitting.count, `${hardware.washer} mm thick`)
   }
   for (const { panel } of edges)
     if (panel.stock)
@@ -57,7 +59,12 @@ export function shoppingList(
   }, 0)
   if (straps > 0) {
     const longest = strapRuns.reduce((a, b) => (b.length.value > a.length.value ? b : a))
-    add('strap leather in all', roundTo(straps, 0), `longest piece ${roundTo(longest.length.value, 0)} mm, ${longest.name}`, 'mm')
+    add(
+      'strap leather in all',
+      roundTo(straps, 0),
+      `longest piece ${roundTo(longest.length.value, 0)} mm, ${longest.name}`,
+      'mm',
+    )
   }
   return [...rows.values()]
 }

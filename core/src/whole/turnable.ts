@@ -45,7 +45,8 @@ export function turnableOf(
     {
       key: 'turning.pull',
       label: 'pull to turn it, newtons',
-      formula: '{girth} round × stiffness of {t} {temper} N/mm² / (2 × {radius}²), folded to {radius} in an opening of {opening}',
+      formula:
+        '{girth} round × stiffness of {t} {temper} N/mm² / (2 × {radius}²), folded to {radius} in an opening of {opening}',
       source: '§20',
       quantity: 'count',
       measured: true,

@@ -4,6 +4,7 @@ import { RouterLink, useRoute } from 'vue-router'
 import { overruledFor } from '@drumlin/core'
 import { useJob } from '../job/job.js'
 import { ABOUT_THICKNESS } from '../relief/seams.js'
+import { ABOUT_FITTINGS, ABOUT_ROUND } from '../fittings/words.js'
 import { ABOUT_SEAMS } from '../seams/words.js'
 import { WAYPOINTS } from './routes.js'
 
@@ -20,12 +21,14 @@ const bench = computed(() =>
 const open = computed(() => {
   const { settled } = job
   const left = here.value && settled ? job.findings.filter((f) => overruledFor(settled, f) === undefined) : []
-  const brief = left.filter((f) => f.code === 'fit').length
+  const brief = left.filter((f) => f.code === 'fit' || f.code === 'contents-fit').length
+  const fittings = left.filter((f) => ABOUT_FITTINGS.has(f.code)).length
+  const round = left.filter((f) => ABOUT_ROUND.has(f.code)).length
   const relief = left.filter((f) => ABOUT_THICKNESS.has(f.code)).length
   const seams = left.filter((f) => ABOUT_SEAMS.has(f.code)).length
-  return { brief, seams, relief, draft: left.length - brief }
+  return { brief, seams, relief, fittings, round, draft: left.length - brief }
 })
-const said = (name: 'brief' | 'draft' | 'seams' | 'relief'): string =>
+const said = (name: (typeof WAYPOINTS)[number]['name']): string =>
   open.value[name] === 0
     ? 'settled'
     : `${open.value[name]} ${open.value[name] === 1 ? 'needs' : 'need'} a look`

@@ -16,6 +16,13 @@ export const router = createRouter({
       props: true,
     },
     {
+      path: '/job/:id/fittings',
+      name: 'fittings',
+      component: () => import('../fittings/FittingsView.vue'),
+      props: true,
+    },
+    { path: '/job/:id/round', name: 'round', component: () => import('../round/RoundView.vue'), props: true },
+    {
       path: '/job/:id/what-if',
       name: 'what-if',
       component: () => import('../whatif/WhatIfView.vue'),
@@ -44,4 +51,6 @@ export const WAYPOINTS = [
   { name: 'draft', label: 'Draft' },
   { name: 'seams', label: 'Seams' },
   { name: 'relief', label: 'Relief' },
+  { name: 'fittings', label: 'Fittings' },
+  { name: 'round', label: 'Round' },
 ] as const

@@ -11,6 +11,7 @@ import {
   sayFinding,
 } from '@drumlin/core'
 import { useSettings } from '../app/settings.js'
+import ContentsPanel from '../contents/ContentsPanel.vue'
 import { useJob } from '../job/job.js'
 import SentenceLine from '../sentence/SentenceLine.vue'
 import PieceDrawing from '../sheet/PieceDrawing.vue'
@@ -26,7 +27,9 @@ const sizes = computed(() =>
   derived.value.master.sizes.filter((s) => s.panelId === first.value?.id).map((s) => s.size),
 )
 const unfit = computed(() =>
-  job.findings.filter((f) => f.code === 'fit' && overruledFor(job.settled!, f) === undefined),
+  job.findings.filter(
+    (f) => (f.code === 'fit' || f.code === 'contents-fit') && overruledFor(job.settled!, f) === undefined,
+  ),
 )
 /** Parts this design has; settings decide which. */
 const roles = computed(() =>
@@ -70,6 +73,7 @@ const matrix = (m: { a: number; b: number; c: number; d: number; e: number; f: n
     <section class="asks">
       <h1>{{ derived.kind.brief.length > 0 ? 'What goes in it' : 'What it is cut from' }}</h1>
       <SentenceLine v-for="s in derived.kind.brief" :key="s" :sentence="s" />
+      <ContentsPanel v-if="derived.master.room" />
       <h2>Leather</h2>
       <div v-for="role in roles" :key="role.id" class="role">
         <SentenceLine :sentence="`${role.label}: {leather-${role.id}}`" />
@@ -106,7 +110,7 @@ const matrix = (m: { a: number; b: number; c: number; d: number; e: number; f: n
           />
         </template>
       </svg>
-      <p v-if="derived.kind.brief.length > 0">
+      <p v-if="derived.kind.brief.length > 0 && derived.master.carries.length > 0">
         It takes {{ derived.master.carries.join(', ') || 'nothing yet' }}.
       </p>
       <WorkingBox v-for="s in sizes" :key="s.key" :reckoned="s" />

@@ -1,11 +1,13 @@
 import {
   type Awl,
   type Good,
+  type Hardware,
   type Iron,
   type Leather,
   type Machine,
   type Shelf,
   type Stores,
+  type Thing,
   type Thread,
   storesSchema,
   withGood,
@@ -21,25 +23,40 @@ interface Stocked {
   readonly awls: readonly Awl[]
   readonly threads: readonly Thread[]
   readonly machines: readonly Machine[]
+  readonly hardware: readonly Hardware[]
+  readonly things: readonly Thing[]
+}
+
+/** The maker's own in front; of the examples what they don't have themselves. */
+const both = <T extends { id: string }>(own: readonly T[], examples: readonly T[] = []): readonly T[] => [
+  ...examples,
+  ...own.filter((one) => !examples.some((other) => other.id === one.id)),
+]
+const NOTHING: Stocked = {
+  leathers: [],
+  irons: [],
+  awls: [],
+  threads: [],
+  machines: [],
+  hardware: [],
+  things: [],
 }
 
 const together = (a: Stores, b: Stores | undefined): Stocked => ({
   leathers: [...(b?.leathers ?? []), ...a.leathers],
-  irons: [...(b?.irons ?? []), ...a.irons.filter((i) => !b?.irons.some((o) => o.id === i.id))],
-  awls: [...(b?.awls ?? []), ...a.awls.filter((i) => !b?.awls.some((o) => o.id === i.id))],
-  threads: [...(b?.threads ?? []), ...a.threads.filter((i) => !b?.threads.some((o) => o.id === i.id))],
-  machines: [...(b?.machines ?? []), ...a.machines.filter((i) => !b?.machines.some((o) => o.id === i.id))],
+  irons: both(a.irons, b?.irons),
+  awls: both(a.awls, b?.awls),
+  threads: both(a.threads, b?.threads),
+  machines: both(a.machines, b?.machines),
+  hardware: both(a.hardware, b?.hardware),
+  things: both(a.things, b?.things),
 })
 
 /** What lies on the shelves, for every menu that offers leather, irons or thread. */
 export const useStores = defineStore('stores', () => {
   const own = shallowRef<Stores>()
   const examples = shallowRef<Stores>()
-  const all = computed<Stocked>(() =>
-    own.value
-      ? together(own.value, examples.value)
-      : { leathers: [], irons: [], awls: [], threads: [], machines: [] },
-  )
+  const all = computed<Stocked>(() => (own.value ? together(own.value, examples.value) : NOTHING))
   const isExample = (id: string): boolean => examples.value?.leathers.some((l) => l.id === id) ?? false
 
   async function load(): Promise<void> {

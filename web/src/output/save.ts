@@ -28,6 +28,10 @@ function keep(contents: BlobPart, type: string, name: string): void {
   setTimeout(() => URL.revokeObjectURL(url), 10_000)
 }
 
+/** A picture of the finished thing. */
+export const savePicture = (design: Design, png: Blob): void =>
+  keep(png, 'image/png', `${fileName(design.name)}.png`)
+
 export const saveDesign = (design: Design): void =>
   keep(writeDesign(design), 'application/json', `${fileName(design.name)}.drumlin.json`)
 

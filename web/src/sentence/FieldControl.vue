@@ -76,6 +76,16 @@ const options = computed<Option[]>(() => {
       )
     case 'awl':
       return offered(stores.all.awls, (a) => `reaches ${printWeight(a.reach, unit)}`)
+    case 'hardware': {
+      const { sort } = props.field
+      return offered(
+        stores.all.hardware.filter((h) => h.sort === sort),
+        (h) =>
+          h.posts.length > 0
+            ? `posts ${h.posts.map((p) => printWeight(p, unit)).join(', ')}`
+            : `${printWeight(h.across, unit)} wide, bar ${printWeight(h.bar, unit)}`,
+      )
+    }
     case 'machine':
       return offered(
         stores.all.machines,
@@ -100,7 +110,9 @@ function chosen(id: string): void {
           ? stores.all.awls
           : field.type === 'machine'
             ? stores.all.machines
-            : stores.all.threads
+            : field.type === 'hardware'
+              ? stores.all.hardware
+              : stores.all.threads
   const one = shelf.find((s) => s.id === id)
   if (one) set(field.path, one, `${field.label}: ${name}`)
 }

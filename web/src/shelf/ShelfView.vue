@@ -1,7 +1,15 @@
 <script setup lang="ts">
 import { computed, onMounted, ref, shallowRef } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { freshDesign, kindIds, kindOf, readDesign, readSentence, startingLeathers } from '@drumlin/core'
+import {
+  freshDesign,
+  kindIds,
+  kindOf,
+  readDesign,
+  readSentence,
+  startingHardware,
+  startingLeathers,
+} from '@drumlin/core'
 import { undrawable } from '../job/job.js'
 import { useStores } from '../job/stores.js'
 import type { JobRecord } from '../storage/db.js'
@@ -42,6 +50,7 @@ async function start(id: string): Promise<void> {
     awl: shelf.awls[0]!,
     thread: shelf.threads[0]!,
     machine: shelf.machines[0]!,
+    hardware: startingHardware(kind, stores.all.hardware),
   })
   await createJob(design, false, Date.now())
   // What is drawn by hand asks nothing first: it begins on the sheet.

@@ -36,6 +36,7 @@ const range = computed(() => {
 const shown = computed(() => {
   if (props.column.type === 'range') return range.value
   if (props.column.type === 'thread') return `Tex ${value.value as number}`
+  if (props.column.type === 'lengths') return (value.value as number[]).join(', ') || '–'
   return props.column.type === 'counts' ? (value.value as number[]).join(', ') : (value.value as string)
 })
 
@@ -45,8 +46,22 @@ function countsOf(text: string): number[] | undefined {
   return parts.every((p) => /^\d{1,2}$/.test(p)) ? parts.map(Number) : undefined
 }
 
+/** Lengths in mm, apart by commas or spaces; a dash for none. */
+function lengthsOf(text: string): number[] | undefined {
+  const parts = text.split(/[\s,;]+/).filter((p) => p !== '' && p !== '–' && p !== '-')
+  return parts.every((p) => /^\d{1,2}([.]\d+)?$/.test(p))
+    ? parts.map(Number).toSorted((a, b) => a - b)
+    : undefined
+}
+
 function written(text: string): void {
   error.value = ''
+  if (props.column.type === 'lengths') {
+    const lengths = lengthsOf(text)
+    if (lengths) emit('change', lengths)
+    else error.value = `“${text}” was not understood. Write lengths in mm such as 6, 8, 10.`
+    return
+  }
   if (props.column.type === 'counts') {
     const counts = countsOf(text)
     if (counts) emit('change', counts)
@@ -77,6 +92,13 @@ function written(text: string): void {
   >
     <option v-for="c in column.choices" :key="c">{{ c }}</option>
   </select>
+  <input
+    v-else-if="column.type === 'yesno'"
+    type="checkbox"
+    :checked="value as boolean"
+    :aria-label="label"
+    @change="emit('change', ($event.target as HTMLInputElement).checked)"
+  />
   <input
     v-else-if="column.type === 'colour'"
     type="color"

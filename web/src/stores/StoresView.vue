@@ -2,7 +2,7 @@
 import type { Shelf } from '@drumlin/core'
 import ShelfTable from './ShelfTable.vue'
 
-const SHELVES: readonly Shelf[] = ['leathers', 'irons', 'awls', 'threads', 'machines']
+const SHELVES: readonly Shelf[] = ['leathers', 'irons', 'awls', 'threads', 'machines', 'hardware', 'things']
 </script>
 
 <template>

@@ -150,12 +150,7 @@ function proudOf(p: BagParams, body: Leather, gusset: Leather): Bag['proud'] {
   return { flat: ((2 - Math.PI * gusset.neutral) * tg) / 2 + tp / 2, walls: -tg / 2 }
 }
 
-function sizesOf(
-  p: BagParams,
-  adds: Adds,
-  size: Bag['size'],
-  base: number,
-): Omit<BagSizes, keyof Basics> {
+function sizesOf(p: BagParams, adds: Adds, size: Bag['size'], base: number): Omit<BagSizes, keyof Basics> {
   const inner = (key: string, label: string, room: number, add: number, more = 0): Reckoned =>
     size(
       `bag.${key}`,

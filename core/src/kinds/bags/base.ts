@@ -44,17 +44,30 @@ export function boardBase(bag: Bag): Part {
     )
   const [bw, bd] = [board('wide', wide), board('deep', deep)]
   const cushioned = p.base === 'cushioned'
-  const cover: Panel = rectanglePanel(bag, 'base-cover', 'Cover of the base', 'inner', wide.value, deep.value, {
-    core: p.board,
-    fate: () => ({
-      ...turnedFate(Math.min(BENCH.turn, deep.value / 2 - 2), 'feather', inner, 4),
-      core: 'square',
-      lines: 0,
-    }),
-  })
+  const cover: Panel = rectanglePanel(
+    bag,
+    'base-cover',
+    'Cover of the base',
+    'inner',
+    wide.value,
+    deep.value,
+    {
+      core: p.board,
+      fate: () => ({
+        ...turnedFate(Math.min(BENCH.turn, deep.value / 2 - 2), 'feather', inner, 4),
+        core: 'square',
+        lines: 0,
+      }),
+    },
+  )
   const sheet = (id: string, name: string, thickness: number): Panel =>
     rectanglePanel(bag, id, name, id, bw.value, bd.value, {
-      stock: { name: name.toLowerCase(), thickness, neutral: 0.5, swatch: id === 'board' ? '#d9d4c7' : '#eef0f2' },
+      stock: {
+        name: name.toLowerCase(),
+        thickness,
+        neutral: 0.5,
+        swatch: id === 'board' ? '#d9d4c7' : '#eef0f2',
+      },
       behind: { panelId: 'base-cover', sort: id === 'board' ? 'board' : 'foam' },
     })
   const parts = [...(cushioned ? [sheet('foam', 'Foam', p.foam)] : []), sheet('board', 'Board', p.board)]
@@ -66,9 +79,7 @@ export function boardBase(bag: Bag): Part {
       {
         base: 'base-cover',
         sheets: [
-          ...parts
-            .toReversed()
-            .map((q) => panelSheet(q.id, q.name.toLowerCase(), q.id, shift(t, t), true)),
+          ...parts.toReversed().map((q) => panelSheet(q.id, q.name.toLowerCase(), q.id, shift(t, t), true)),
           { ...panelSheet('base-cover', 'cover of the base', 'base-cover', STAY, true), turnedOver: 'board' },
         ],
       },
@@ -165,7 +176,10 @@ export function feet(bag: Bag, body: Body): Part {
                 return point((l + r) / 2 + dx, (t + b) / 2 + dz)
               })(),
             }
-          : { sheet: dz > 0 ? 'front' : 'back', at: onPanel(dz > 0 ? body.front : body.back, dx, high + p.deep / 2 - Math.abs(dz)) }
+          : {
+              sheet: dz > 0 ? 'front' : 'back',
+              at: onPanel(dz > 0 ? body.front : body.back, dx, high + p.deep / 2 - Math.abs(dz)),
+            }
       return [
         {
           id: `foot-${i + 1}`,
@@ -176,7 +190,9 @@ export function feet(bag: Bag, body: Body): Part {
           up: -Math.PI / 2,
           through: [
             { sheet: middle.sheet, times: 1 },
-            ...(board ? [{ sheet: 'board', times: 1, at: point(p.wide / 2 - 1 + dx, p.deep / 2 - 1 + dz) }] : []),
+            ...(board
+              ? [{ sheet: 'board', times: 1, at: point(p.wide / 2 - 1 + dx, p.deep / 2 - 1 + dz) }]
+              : []),
           ],
           count: 1,
         },
@@ -184,4 +200,3 @@ export function feet(bag: Bag, body: Body): Part {
     }),
   })
 }
-

@@ -88,10 +88,11 @@ interface Face {
 
 function facesOf(bag: Bag, { w, h0 }: Box): Face[] {
   const same = { place: (p: Point) => p, way: (v: Point) => v }
-  if (bag.p.body === 'boxed') return [
-    { id: 'front', sheet: 'front', ...same },
-    { id: 'back', sheet: 'back', ...same },
-  ]
+  if (bag.p.body === 'boxed')
+    return [
+      { id: 'front', sheet: 'front', ...same },
+      { id: 'back', sheet: 'back', ...same },
+    ]
   return [
     { id: 'front', sheet: 'body', ...same },
     {
@@ -107,7 +108,8 @@ function facesOf(bag: Bag, { w, h0 }: Box): Face[] {
 export function boxedBody(bag: Bag): Body {
   const box = boxOf(bag)
   const faces = facesOf(bag, box)
-  const panels = bag.p.body === 'boxed' ? [panelOf(bag, box, 'front'), panelOf(bag, box, 'back')] : [wholePanel(bag, box)]
+  const panels =
+    bag.p.body === 'boxed' ? [panelOf(bag, box, 'front'), panelOf(bag, box, 'back')] : [wholePanel(bag, box)]
   const { s } = bag
   const made = part({
     panels,
@@ -169,14 +171,15 @@ export function boxedBody(bag: Bag): Body {
 }
 
 /** The corner points of one face below its top edge, from its right end to its left. */
-const footCorners = ({ w, c, m, fold, h0 }: Box, foot: number): Named[] => [
-  { x: w, y: fold + m, edge: 'foot-right-side' },
-  { x: w - c.value, y: fold + m, edge: 'foot-right-base' },
-  { x: w - c.value, y: foot, edge: 'foot' },
-  { x: c.value, y: foot, edge: 'foot-left-base' },
-  { x: c.value, y: fold + m, edge: 'foot-left-side' },
-  { x: 0, y: fold + m, edge: 'left' },
-].filter((q) => q.y <= Math.max(foot, h0.value + m))
+const footCorners = ({ w, c, m, fold, h0 }: Box, foot: number): Named[] =>
+  [
+    { x: w, y: fold + m, edge: 'foot-right-side' },
+    { x: w - c.value, y: fold + m, edge: 'foot-right-base' },
+    { x: w - c.value, y: foot, edge: 'foot' },
+    { x: c.value, y: foot, edge: 'foot-left-base' },
+    { x: c.value, y: fold + m, edge: 'foot-left-side' },
+    { x: 0, y: fold + m, edge: 'left' },
+  ].filter((q) => q.y <= Math.max(foot, h0.value + m))
 
 function panelOf(bag: Bag, box: Box, id: 'front' | 'back'): Panel {
   const { flap, w, h0, m } = box
@@ -199,11 +202,7 @@ function panelOf(bag: Bag, box: Box, id: 'front' | 'back'): Panel {
 }
 
 const fateOf = (bag: Bag, edge: string) =>
-  isFlapEdge(edge)
-    ? bag.plain
-    : edge.startsWith('top')
-      ? bag.topFate
-      : bag.seamed
+  isFlapEdge(edge) ? bag.plain : edge.startsWith('top') ? bag.topFate : bag.seamed
 
 /** From the inner corners of the squares towards the stitch lines' corner, stopping short of it. */
 const innerSnips = ({ w, c, m, fold }: Box) => {
@@ -269,7 +268,11 @@ function seams(bag: Bag, box: Box, [front, back]: Face[]): Join[] {
     name: string,
     on: readonly [Face, Point, Point],
     to: readonly [Face, Point, Point],
-    more: { readonly twin?: string; readonly pairName?: string; readonly back?: readonly [number, number] } = {},
+    more: {
+      readonly twin?: string
+      readonly pairName?: string
+      readonly back?: readonly [number, number]
+    } = {},
   ): Join => ({
     ...lineSeam({
       id,
@@ -364,7 +367,7 @@ function standing(bag: Bag, box: Box, faces: readonly Face[], shut: number): Sto
       inward: face.way(point(vx, vy)),
     })
     const side = (x: number, way: 1 | -1): StoodPart => ({
-      clips: [clip(x - (way * bend) / 2, 0, way, 0), clip(0, fold + box.m, 0, -1)],
+      clips: [clip(x - (way * bend) / 2, 0, way, 0), clip(0, fold + 1e-6, 0, -1)],
       from: face.place(point(x - (way * bend) / 2, 0)),
       along: face.way(point(way, 0)),
       course: courseOf([{ length: bend, turn: Math.PI / 2 }, { length: c.value }]),
@@ -411,4 +414,3 @@ function standing(bag: Bag, box: Box, faces: readonly Face[], shut: number): Sto
     parts: faces.filter((f) => f.sheet === sheet).flatMap(parts),
   }))
 }
-

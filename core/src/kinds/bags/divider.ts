@@ -65,7 +65,13 @@ export function divider(bag: Bag, body: Body): Part {
     const frame = face.frame(1)
     const there = (-BENCH.tab / 2 - frame.origin.z) / frame.right.z
     return {
-      ...row(`divider-${way}`, `${way} tab of the divider`, 'divider', [point(x, 4), point(x, high - 4)], ['divider', face.sheet]),
+      ...row(
+        `divider-${way}`,
+        `${way} tab of the divider`,
+        'divider',
+        [point(x, 4), point(x, high - 4)],
+        ['divider', face.sheet],
+      ),
       mate: {
         type: 'line' as const,
         sheet: face.sheet,

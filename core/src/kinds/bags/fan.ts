@@ -137,11 +137,15 @@ export function fanBody(bag: Bag): Body {
   const apex = apexOf(fan, m)
   const all = rays(fan)
   const edgeLine = (ray: Point) =>
-    polyline([
-      point(apex.x + ray.x * (fan.rise - TOP_IN), apex.y + ray.y * (fan.rise - TOP_IN)),
-      apex,
-    ])
-  const seam = (id: string, face: 'front' | 'back', at: 'right' | 'left', sheet: string, ray: Point, twin: string) => ({
+    polyline([point(apex.x + ray.x * (fan.rise - TOP_IN), apex.y + ray.y * (fan.rise - TOP_IN)), apex])
+  const seam = (
+    id: string,
+    face: 'front' | 'back',
+    at: 'right' | 'left',
+    sheet: string,
+    ray: Point,
+    twin: string,
+  ) => ({
     ...lineSeam({
       id,
       name: `${at} seam of the ${face}`,
@@ -201,7 +205,10 @@ export function fanBody(bag: Bag): Body {
       },
     ],
     sizes: [
-      ...[s.wide, s.high, s.deep, s.outWide, s.outHigh, s.outDeep].map((size) => ({ panelId: 'front', size })),
+      ...[s.wide, s.high, s.deep, s.outWide, s.outHigh, s.outDeep].map((size) => ({
+        panelId: 'front',
+        size,
+      })),
       ...[fan.leaf, closedSize].map((size) => ({ panelId: 'side', size })),
       ...(flap ? [{ panelId: 'back', size: flap.over }] : []),
     ],
@@ -258,8 +265,7 @@ function fanConcerns({ s, p }: Bag, fan: Fan): Concern[] {
 function facePanel(bag: Bag, profile: Profile, id: 'front' | 'back', flap: Flap | undefined): Panel {
   const m = bag.margin.value
   const [w, h] = [profile.span + 2 * m, profile.rise + m]
-  const fate = (edge: string) =>
-    edge === 'top' ? bag.topFate : isFlapEdge(edge) ? bag.plain : bag.seamed
+  const fate = (edge: string) => (edge === 'top' ? bag.topFate : isFlapEdge(edge) ? bag.plain : bag.seamed)
   const shape = flap
     ? outlineOf([...flapCorners(flap, w), { x: w, y: h, edge: 'foot' }, { x: 0, y: h, edge: 'left' }], fate)
     : profileShape(profile, m, fate)
@@ -284,7 +290,13 @@ function raysInSpace({ pleats, beta }: Fan, lean: number): Point3[] {
   })
 }
 
-function standing(bag: Bag, { span, rise }: Profile, fan: Fan, flap: Flap | undefined, opened: number): Stood[] {
+function standing(
+  bag: Bag,
+  { span, rise }: Profile,
+  fan: Fan,
+  flap: Flap | undefined,
+  opened: number,
+): Stood[] {
   const m = bag.margin.value
   const lean = fan.lean * opened
   const [c, sn] = [Math.cos(lean), Math.sin(lean)]
@@ -335,4 +347,3 @@ function leaves(fan: Fan, m: number, x: number, way: 1 | -1, lean: number): Stoo
     }
   })
 }
-

@@ -173,7 +173,10 @@ export const BAG_MEASURES: readonly Field[] = [
   lengthField('handleSpan', 'from end to end of the handle', 60, 400, { step: 5 }),
   lengthField('handleCord', 'cord in the handle', 4, 14),
   countField('handles', 'handles', 1, 2),
-  lengthField('carried', 'from ring to ring as it is worn', 300, 1800, { step: 10, hint: 'over the shoulder with a tape' }),
+  lengthField('carried', 'from ring to ring as it is worn', 300, 1800, {
+    step: 10,
+    hint: 'over the shoulder with a tape',
+  }),
   lengthField('strapWide', 'width of the strap', 10, 80),
   countField('strapHoles', 'adjustment holes', 1, 13),
   lengthField('strapSpacing', 'holes apart', 10, 50, { step: 1 }),

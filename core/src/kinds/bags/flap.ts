@@ -62,7 +62,13 @@ export function flapCorners({ inset, radius, ...flap }: Flap, wide: number): Nam
     ...(shoulders ? [{ x: 0, y: 0, edge: 'shoulder-left' }] : []),
     { x: inset, y: 0, edge: 'flap-left' },
     { x: inset, y: up, radius, edge: 'flap', ...(radius > 0 ? { corner: 'flap-round-left' } : {}) },
-    { x: wide - inset, y: up, radius, edge: 'flap-right', ...(radius > 0 ? { corner: 'flap-round-right' } : {}) },
+    {
+      x: wide - inset,
+      y: up,
+      radius,
+      edge: 'flap-right',
+      ...(radius > 0 ? { corner: 'flap-round-right' } : {}),
+    },
     { x: wide - inset, y: 0, edge: shoulders ? 'shoulder-right' : 'right' },
     ...(shoulders ? [{ x: wide, y: 0, edge: 'right' }] : []),
   ]

@@ -56,20 +56,23 @@ function onFlap(bag: Bag, body: Body, flap: Flap): Hand {
   const half = bag.p.handleSpan / 2
   const sewn = bag.p.flap === 'sewn'
   const { back } = body
-  const middle = sewn
-    ? point(back.wide / 2, -flap.over.value / 2)
-    : onPanel(back, 0, -flap.over.value / 2)
+  const middle = sewn ? point(back.wide / 2, -flap.over.value / 2) : onPanel(back, 0, -flap.over.value / 2)
   const across = sewn ? point(1, 0) : point(back.move.a, back.move.b)
   const frame: Hand['frame'] = (opened) => {
     const at = back.frame(opened)
     const angle = (Math.PI / 2) * (1 - opened)
     const [c, s] = [Math.cos(angle), Math.sin(angle)]
     const up = { x: -at.down.x, y: -at.down.y, z: -at.down.z }
-    const mix = (u: number, g: number): Point3 => point3Along({ x: up.x * u, y: up.y * u, z: up.z * u }, at.grain, g)
+    const mix = (u: number, g: number): Point3 =>
+      point3Along({ x: up.x * u, y: up.y * u, z: up.z * u }, at.grain, g)
     // Shut, the flap runs from the back to the front with its grain up; open, it stands up behind.
     const along = mix(c, -s)
     const grain = mix(s, c)
-    const origin = point3Along(point3Along(at.origin, along, flap.over.value / 2), grain, bag.body.thickness + 2)
+    const origin = point3Along(
+      point3Along(at.origin, along, flap.over.value / 2),
+      grain,
+      bag.body.thickness + 2,
+    )
     return { origin, right: at.right, up: grain, grain: { x: -along.x, y: -along.y, z: -along.z } }
   }
   const end = (way: 1 | -1): End => {
@@ -85,7 +88,12 @@ function onFlap(bag: Bag, body: Body, flap: Flap): Hand {
         frame: (opened) => {
           const f = frame(opened)
           const out = { x: f.right.x * way, y: f.right.y * way, z: f.right.z * way }
-          return { origin: point3Along(f.origin, out, half), right: point3Cross(f.up, out), down: out, grain: f.up }
+          return {
+            origin: point3Along(f.origin, out, half),
+            right: point3Cross(f.up, out),
+            down: out,
+            grain: f.up,
+          }
         },
       },
     }
@@ -104,13 +112,16 @@ export function handles(bag: Bag, body: Body, flap: Flap | undefined): Part {
   return together(on.map((hand, i) => handle(bag, body, hand, i === 0)))
 }
 
-/** The free arc of a handle, its thickness counted, mm. */
+/** The free part of a handle, its thickness counted, mm: an arc, or upright legs with half a circle over them. */
 function arcOf(bag: Bag, thickness: number, k: number): Reckoned {
   const { p, size } = bag
+  const legs = p.handleRise > p.handleSpan / 2
   return size(
     'handle.arc',
-    'handle between its ends, as an arc',
-    'arc over {span} that rises {rise}; leather {t}, {k} of it inside the middle',
+    'handle between its ends',
+    legs
+      ? '2 × ({rise} − {span} / 2) legs + π × ({span} / 2 + {k} × {t})'
+      : 'arc over {span} that rises {rise}; leather {t}, {k} of it inside the middle',
     '§10',
     {
       span: given('span', p.handleSpan),
@@ -118,7 +129,10 @@ function arcOf(bag: Bag, thickness: number, k: number): Reckoned {
       t: given('thickness', thickness, 'thickness'),
       k: given('neutral share', k, 'share'),
     },
-    (v) => handleArc(v.span, v.rise, v.t, v.k),
+    (v) =>
+      legs
+        ? 2 * (v.rise - v.span / 2) + Math.PI * (v.span / 2 + v.k * v.t)
+        : handleArc(v.span, v.rise, v.t, v.k),
   )
 }
 
@@ -136,7 +150,11 @@ function handle(bag: Bag, body: Body, hand: Hand, first: boolean): Part {
     'turned back round the ring',
     'π × ({bar} ring / 2 + {k} × {t})',
     '§10',
-    { bar: given('ring', BENCH.bar), k: given('neutral share', strap.neutral, 'share'), t: given('leather', t, 'thickness') },
+    {
+      bar: given('ring', BENCH.bar),
+      k: given('neutral share', strap.neutral, 'share'),
+      t: given('leather', t, 'thickness'),
+    },
     (v) => turnBack(v.bar, v.t, v.k, 0),
   )
   // Round both rings and back underneath, so that the ends meet in the middle.
@@ -163,7 +181,11 @@ function handle(bag: Bag, body: Body, hand: Hand, first: boolean): Part {
         'cover round the cord, with a flange on either side',
         'once round a cord of {cord} with {t} leather + 2 × {flange}',
         '§10',
-        { cord: given('cord', p.handleCord), t: given('leather', t, 'thickness'), flange: given('flange', BENCH.flange) },
+        {
+          cord: given('cord', p.handleCord),
+          t: given('leather', t, 'thickness'),
+          flange: given('flange', BENCH.flange),
+        },
         (v) => pipedCover(v.cord, v.t, strap.neutral, v.cord / 2 + 2 * v.t) + 2 * v.flange,
       )
     : size('handle.wide', 'width', '{wide}', '§10', { wide: given('width', p.handleWide) }, (v) => v.wide)
@@ -276,7 +298,10 @@ function handle(bag: Bag, body: Body, hand: Hand, first: boolean): Part {
       joins: [...edges, ...seams],
       fittings: rivets,
       sizes: first
-        ? [arc, ...(ring ? [back] : []), length, ...(rolled ? [wide] : [])].map((size) => ({ panelId: 'handle', size }))
+        ? [arc, ...(ring ? [back] : []), length, ...(rolled ? [wide] : [])].map((size) => ({
+            panelId: 'handle',
+            size,
+          }))
         : [],
       hanging: [
         {
@@ -290,7 +315,17 @@ function handle(bag: Bag, body: Body, hand: Hand, first: boolean): Part {
           sheet: id,
           proud: t / 2,
           group: 'straps',
-          parts: arcParts(hand, opened, p.handleSpan, length.value, ring ? length.value / 4 : lap, w, ring, top),
+          parts: arcParts(
+            hand,
+            opened,
+            p.handleSpan,
+            length.value,
+            ring ? length.value / 4 : lap,
+            w,
+            ring,
+            top,
+            bag.body.thickness / 2 + (layers - 1) * t,
+          ),
         },
       ],
     }),
@@ -312,10 +347,14 @@ function arcParts(
   wide: number,
   ring: boolean,
   top: number,
+  out: number,
 ): StoodPart[] {
   const { origin, right, up, grain } = hand.frame(opened)
   const free = length - 2 * end
-  const turn = arcOver(free, span)
+  // Leather longer than half a circle over the span stands up in two legs.
+  const half = (Math.PI * span) / 2
+  const leg = Math.max(0, (free - half) / 2)
+  const turn = leg > 0 ? Math.PI : arcOver(free, span)
   const [c, s] = [Math.cos(turn / 2), Math.sin(turn / 2)]
   const along = point3Along({ x: right.x * c, y: right.y * c, z: right.z * c }, up, s)
   const arc: StoodPart = {
@@ -325,15 +364,15 @@ function arcParts(
     ],
     from: point(end, wide / 2),
     along: point(1, 0),
-    course: courseOf([{ length: free, turn }]),
+    course: courseOf([{ length: leg }, { length: free - 2 * leg, turn }, { length: leg }]),
     frame: { origin: point3Along(origin, right, -span / 2), along, rise: point3Cross(grain, along) },
   }
   if (ring) return [arc]
   const lies = (way: 1 | -1): StoodPart => {
     const { face, x } = hand.ends[way < 0 ? 0 : 1]
     const f = face.frame(opened)
-    const out = hand.flat ? 0 : face.proud + 1
-    const at = point3Along(point3Along(point3Along(f.origin, f.right, x), f.down, top + end), f.grain, out)
+    const off = out + (hand.flat ? 0 : face.proud)
+    const at = point3Along(point3Along(point3Along(f.origin, f.right, x), f.down, top + end), f.grain, off)
     return {
       clips: [{ at: point(way < 0 ? end : length - end, 0), inward: point(way, 0) }],
       from: point(way < 0 ? 0 : length, wide / 2),
@@ -353,7 +392,12 @@ function ringTabs(bag: Bag, { ends, suffix }: Hand, t: number, k: number): Part 
     'tab round a ring, both ends sewn down',
     '2 × {lap} + π × ({bar} ring / 2 + {k} × {t})',
     '§10',
-    { lap: given('end', BENCH.tab), bar: given('ring', BENCH.bar), k: given('neutral share', k, 'share'), t: given('leather', t, 'thickness') },
+    {
+      lap: given('end', BENCH.tab),
+      bar: given('ring', BENCH.bar),
+      k: given('neutral share', k, 'share'),
+      t: given('leather', t, 'thickness'),
+    },
     (v) => 2 * v.lap + turnBack(v.bar, v.t, v.k, 0),
   )
   const wide = p.handleWide
@@ -367,10 +411,14 @@ function ringTabs(bag: Bag, { ends, suffix }: Hand, t: number, k: number): Part 
     joins: ends.flatMap(({ face }, i) => {
       const sheet = `ring-tab-${suffix}-${i + 1}`
       const m = Math.min(p.margin, wide / 4)
-      return rowsAlong(`${sheet}-seam`, `tab ${i + 1} of the handle’s rings`, sheet, [m, wide - m], [m, BENCH.tab - 2], [
+      return rowsAlong(
+        `${sheet}-seam`,
+        `tab ${i + 1} of the handle’s rings`,
         sheet,
-        face.sheet,
-      ])
+        [m, wide - m],
+        [m, BENCH.tab - 2],
+        [sheet, face.sheet],
+      )
     }),
     sizes: [{ panelId: 'ring-tab', size: length }],
     fittings: ends.map(({ face, x }, i): Fitting => ({

@@ -14,7 +14,13 @@ import { profileShape } from './profile.js'
 const BENCH = { lining: 1, pen: 11, penHigh: 120, cover: 70, cardHigh: 62 } as const
 
 /** A pocket on the inside of a face, flat or with fullness in a pleat at each side. */
-export function innerPocket(bag: Bag, face: Face, id: string, name: string, size: { wide: number; high: number; full: number; above?: number }): Part {
+export function innerPocket(
+  bag: Bag,
+  face: Face,
+  id: string,
+  name: string,
+  size: { wide: number; high: number; full: number; above?: number },
+): Part {
   const { size: reckon } = bag
   const margin = bag.p.margin
   const wide = Math.min(size.wide, face.wide - 6)
@@ -71,7 +77,13 @@ function fullSeams(
   const foot = high - m
   const there = (x: number, y: number) => onPanel(face, x, top + y)
   const seam = (way: 'right' | 'left', x: number, to: number): Join => ({
-    ...row(`${id}-${way}`, `${way} side of the ${name.toLowerCase()}`, id, [point(x, 3), point(x, foot)], [id, face.sheet]),
+    ...row(
+      `${id}-${way}`,
+      `${way} side of the ${name.toLowerCase()}`,
+      id,
+      [point(x, 3), point(x, foot)],
+      [id, face.sheet],
+    ),
     mate: {
       type: 'line',
       sheet: face.sheet,
@@ -122,7 +134,9 @@ export function organiser(bag: Bag, face: Face): Part {
   const wide = Math.min(asked, face.wide - 8)
   const high = p.pens > 0 ? BENCH.penHigh : BENCH.cardHigh
   const places = rectanglePanel(bag, 'places', 'Card and pen places', 'inner', wide, high, { foot: 6 })
-  const cover = rectanglePanel(bag, 'cover', 'Cover of the places', 'inner', wide + 8, BENCH.cover + 14, { foot: 12 })
+  const cover = rectanglePanel(bag, 'cover', 'Cover of the places', 'inner', wide + 8, BENCH.cover + 14, {
+    foot: 12,
+  })
   const top = Math.max(30, face.high * 0.3)
   const walls = Array.from({ length: Math.max(0, p.cards + p.pens - 1) }, (_, i) =>
     i + 1 <= p.cards ? m + (i + 1) * card.value : m + p.cards * card.value + (i + 1 - p.cards) * pen.value,
@@ -153,10 +167,7 @@ export function organiser(bag: Bag, face: Face): Part {
         ['cover', face.sheet],
       ),
     ],
-    sizes: [
-      { panelId: 'places', size: card },
-      ...(p.pens > 0 ? [{ panelId: 'places', size: pen }] : []),
-    ],
+    sizes: [{ panelId: 'places', size: card }, ...(p.pens > 0 ? [{ panelId: 'places', size: pen }] : [])],
     fits: [
       {
         id: 'places-wide',
@@ -167,8 +178,22 @@ export function organiser(bag: Bag, face: Face): Part {
         why: 'the last places are too narrow or missing: fewer of them, or a wider bag',
         keys: [],
         remedy: { field: 'cards', value: Math.max(0, p.cards - 1) },
-        needs: size('fit.places', 'needs', '{asked} in all', '§9', { asked: given('places', asked) }, (v) => v.asked),
-        has: size('fit.placesHas', 'between the seams', '{wide}', '§9', { wide: given('width', face.wide - 8) }, (v) => v.wide),
+        needs: size(
+          'fit.places',
+          'needs',
+          '{asked} in all',
+          '§9',
+          { asked: given('places', asked) },
+          (v) => v.asked,
+        ),
+        has: size(
+          'fit.placesHas',
+          'between the seams',
+          '{wide}',
+          '§9',
+          { wide: given('width', face.wide - 8) },
+          (v) => v.wide,
+        ),
       },
     ],
     concerns:
@@ -199,7 +224,11 @@ export function linings(bag: Bag, body: Body): Part {
     const whole = behind.length === 1 && outer.id === 'body'
     const high = whole ? 2 * face.high + bag.s.deep.value - 2 * less : face.high - 2 * less
     const shape = profileShape(
-      { span: w, rise: high, radius: whole || bag.p.radius < 1 ? 0 : Math.min(bag.p.radius, w / 2 - 1, high - 1) },
+      {
+        span: w,
+        rise: high,
+        radius: whole || bag.p.radius < 1 ? 0 : Math.min(bag.p.radius, w / 2 - 1, high - 1),
+      },
       0,
       () => bag.plain,
     )

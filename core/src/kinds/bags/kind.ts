@@ -17,7 +17,12 @@ const needsInner = (p: Readonly<Record<string, unknown>>): boolean =>
   p.strapPad === 'pad'
 
 const ROLES: readonly Role[] = [
-  { id: 'body', label: 'Body', why: 'front, back and flap; soft enough to turn, firm enough to stand', usual: 1.8 },
+  {
+    id: 'body',
+    label: 'Body',
+    why: 'front, back and flap; soft enough to turn, firm enough to stand',
+    usual: 1.8,
+  },
   { id: 'gusset', label: 'Gusset', why: 'sides and foot; a little lighter than the body', usual: 1.4 },
   { id: 'inner', label: 'Inside', why: 'pockets, divider and covers; light', usual: 0.9, when: needsInner },
   { id: 'lining', label: 'Lining', why: 'thin; glued in', usual: 0.8, when: (p) => p.lining === 'lined' },

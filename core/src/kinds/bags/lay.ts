@@ -22,7 +22,7 @@ function pilesOf(all: Part): PanelSheet[][] {
   return all.piles.map((pile) => {
     let sheets = [...pile.sheets]
     const pending = [...all.onto]
-    for (let placed = true; placed; ) {
+    for (let placed = true; placed;) {
       placed = false
       for (const one of [...pending]) {
         const at = sheets.findIndex((s) => s.id === one.on)

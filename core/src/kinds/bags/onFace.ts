@@ -1,4 +1,15 @@
-import { type Move, type Point, STAY, boxWidth, flipAbout, moveThen, pathBox, point, pointMoved, shift } from '../../geometry/index.js'
+import {
+  type Move,
+  type Point,
+  STAY,
+  boxWidth,
+  flipAbout,
+  moveThen,
+  pathBox,
+  point,
+  pointMoved,
+  shift,
+} from '../../geometry/index.js'
 import type { Fate, Panel } from '../../master/index.js'
 import { edgeSeam, lineSeam } from '../parts/seams.js'
 import { type Shape, plainPanel, rectangleShape } from '../parts/shape.js'
@@ -34,7 +45,11 @@ export const rectanglePanel = (
   role: string,
   wide: number,
   high: number,
-  more: Partial<Panel> & { readonly corner?: number; readonly foot?: number; readonly fate?: (edge: string) => Fate } = {},
+  more: Partial<Panel> & {
+    readonly corner?: number
+    readonly foot?: number
+    readonly fate?: (edge: string) => Fate
+  } = {},
 ): Panel => {
   const { corner = 0, foot = corner, fate, ...rest } = more
   const shape: Shape = rectangleShape(
@@ -100,5 +115,12 @@ export const rowsAlong = (
   through: readonly string[],
 ) =>
   xs.map((x, i) =>
-    row(`${id}-${i + 1}`, `${name}, row ${i + 1}`, sheet, [point(x, ys[0]), point(x, ys[1])], through, [1, 1]),
+    row(
+      `${id}-${i + 1}`,
+      `${name}, row ${i + 1}`,
+      sheet,
+      [point(x, ys[0]), point(x, ys[1])],
+      through,
+      [1, 1],
+    ),
   )

@@ -34,7 +34,11 @@ export interface Part {
   readonly panels: readonly Panel[]
   readonly piles: readonly Pile[]
   /** Sheets that lie on a sheet of another part: inside it (below) or on its outside (above). */
-  readonly onto: readonly { readonly on: string; readonly where: 'inside' | 'outside'; readonly sheet: PanelSheet }[]
+  readonly onto: readonly {
+    readonly on: string
+    readonly where: 'inside' | 'outside'
+    readonly sheet: PanelSheet
+  }[]
   readonly joins: readonly Join[]
   readonly meetings: readonly Meeting[]
   readonly sizes: readonly { readonly panelId: string; readonly size: Reckoned }[]

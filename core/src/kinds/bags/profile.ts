@@ -50,8 +50,7 @@ export function profileShape(
 /** Its stitch line as a path in its own coordinates, from the right end of the top edge round to the left. */
 export function profileStitches({ span, rise, radius: r }: Profile, margin: number): Path {
   const [left, right, foot] = [margin, margin + span, rise]
-  if (r <= 0)
-    return polyline([point(right, 0), point(right, foot), point(left, foot), point(left, 0)])
+  if (r <= 0) return polyline([point(right, 0), point(right, foot), point(left, foot), point(left, 0)])
   const [a, b] = [point(right - r, foot - r), point(left + r, foot - r)]
   return openPath([
     line(point(right, 0), point(right, foot - r)),

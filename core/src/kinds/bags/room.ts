@@ -64,7 +64,9 @@ export function roomOf(bag: Bag, { panels }: Part): Room {
   const mouthDeep = size(
     'mouth.deep',
     'mouth, depth it opens to',
-    zip ? '{top} depth at the top, as far as the bands give way' : '{top} depth at the top, walls pushed apart',
+    zip
+      ? '{top} depth at the top, as far as the bands give way'
+      : '{top} depth at the top, walls pushed apart',
     '§20',
     { top: given('depth', zip ? top : Math.max(top, p.deep + 10)) },
     (v) => v.top,
@@ -106,7 +108,9 @@ export function turningOf(bag: Bag, { panels }: Part): Turning {
     opening,
     panelId: panels[0]!.id,
     inside: [
-      ...(isBoxed(p) ? ['front', 'back'] : panels.filter((q) => q.role === 'body' || q.role === 'gusset').map((q) => q.name.toLowerCase())),
+      ...(isBoxed(p)
+        ? ['front', 'back']
+        : panels.filter((q) => q.role === 'body' || q.role === 'gusset').map((q) => q.name.toLowerCase())),
       ...(p.flap === 'one' ? ['flap, rolled up inside'] : []),
     ],
   }

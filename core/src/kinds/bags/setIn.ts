@@ -86,7 +86,9 @@ export function setInBody(bag: Bag): Body {
       alone(body),
       ...(['right', 'left'] as const).map((way) => ({
         base: `side-${way}`,
-        sheets: [panelSheet(`side-${way}`, `${way} side`, 'side', { a: 1, b: 0, c: 0, d: 1, e: 0, f: 0 }, true)],
+        sheets: [
+          panelSheet(`side-${way}`, `${way} side`, 'side', { a: 1, b: 0, c: 0, d: 1, e: 0, f: 0 }, true),
+        ],
       })),
     ],
     joins: (['right', 'left'] as const).flatMap(seam),
@@ -109,9 +111,7 @@ export function setInBody(bag: Bag): Body {
             course: strip.course,
             frame: { origin: point3(0, rise, span / 2 + out), along: minus(Y), rise: Z },
           },
-          ...(flap
-            ? [flapPart(flap, 1 - opened, point3(w / 2, rise, -span / 2), Y, minus(Z))]
-            : []),
+          ...(flap ? [flapPart(flap, 1 - opened, point3(w / 2, rise, -span / 2), Y, minus(Z))] : []),
         ],
       },
       ...([1, -1] as const).map((way) => ({
@@ -191,11 +191,7 @@ function bodyPanel(bag: Bag, strip: Strip, w: number, flap: Flap | undefined) {
   const shape = outlineOf(
     [...top, { x: w, y: length, edge: 'top-front' }, { x: 0, y: length, edge: 'left' }],
     (edge) =>
-      edge.startsWith('top')
-        ? bag.topFate
-        : edge === 'right' || edge === 'left'
-          ? bag.seamed
-          : bag.plain,
+      edge.startsWith('top') ? bag.topFate : edge === 'right' || edge === 'left' ? bag.seamed : bag.plain,
   )
   // Drawn back uppermost: the course begins at the front's top edge, at the lower end of the piece.
   const corners = strip.corners.map(([a, b]) => [length - b, length - a] as const)
@@ -209,7 +205,9 @@ function bodyPanel(bag: Bag, strip: Strip, w: number, flap: Flap | undefined) {
           corners.flatMap(([a, b]) =>
             [snipsAlong(a, b, 0, 1, cuts), snipsAlong(a, b, w, -1, cuts)]
               .flat()
-              .map((path) => polyline([path.segments[0]!.from, path.segments[0]!.to].map((q) => point(q.y, q.x)))),
+              .map((path) =>
+                polyline([path.segments[0]!.from, path.segments[0]!.to].map((q) => point(q.y, q.x))),
+              ),
           ),
         )
       : []
@@ -233,14 +231,7 @@ function bodyPanel(bag: Bag, strip: Strip, w: number, flap: Flap | undefined) {
     ],
     bands: grooved
       ? corners.map(([a, b], i) => ({
-          ...slopeBand(
-            `groove-${i + 1}`,
-            'groove',
-            [left, left],
-            box(0, a, w, b),
-            point(0, a),
-            point(0, b),
-          ),
+          ...slopeBand(`groove-${i + 1}`, 'groove', [left, left], box(0, a, w, b), point(0, a), point(0, b)),
           hollow: true,
         }))
       : [],

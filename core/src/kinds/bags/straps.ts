@@ -1,5 +1,14 @@
 import { keeperLength, turnBack } from '../../formulas/index.js'
-import { type Point3, courseOf, point, point3Along, point3Subtract, point3Unit, point3Cross, point3Distance } from '../../geometry/index.js'
+import {
+  type Point3,
+  courseOf,
+  point,
+  point3Along,
+  point3Subtract,
+  point3Unit,
+  point3Cross,
+  point3Distance,
+} from '../../geometry/index.js'
 import type { Fitting, Hanging, Join, Panel, PanelMark, Stood } from '../../master/index.js'
 import { type Reckoned, given } from '../../working/index.js'
 import { leatherOf } from '../kind.js'
@@ -8,7 +17,16 @@ import { onPanel, putOn, rectanglePanel, row, rowsAlong } from './onFace.js'
 import { type Body, type Face, type Part, alone, onto, part, together } from './parts.js'
 
 /** Bars, ends and loops of straps, mm. */
-const BENCH = { bar: 4, prong: 3.5, hole: 5, tab: 28, keeper: 14, keeperLap: 12, pad: 260, yokeHigh: 60 } as const
+const BENCH = {
+  bar: 4,
+  prong: 3.5,
+  hole: 5,
+  tab: 28,
+  keeper: 14,
+  keeperLap: 12,
+  pad: 260,
+  yokeHigh: 60,
+} as const
 
 /** Lengths of a strap in two parts with a buckle, from the measure from ring to ring as it is worn. */
 export function strapSizes(bag: Bag) {
@@ -161,15 +179,26 @@ function joinedOn(bag: Bag, s: Sizes, panels: readonly Panel[]): { panels: Panel
     part: part({
       panels: [tip],
       onto: [onto('strap-long', 'outside', tip, { a: 1, b: 0, c: 0, d: 1, e: 0, f: at })],
-      joins: rowsAlong('strap-lap', 'lap of the strap', 'strap-tip', [p.margin, w - p.margin], [4, JOIN_LAP - 4], [
+      joins: rowsAlong(
+        'strap-lap',
+        'lap of the strap',
         'strap-tip',
-        'strap-long',
-      ]),
+        [p.margin, w - p.margin],
+        [4, JOIN_LAP - 4],
+        ['strap-tip', 'strap-long'],
+      ),
       sizes: [
         { panelId: 'strap-long', size: first },
         { panelId: 'strap-tip', size: second },
       ],
-      strapRuns: [{ panelId: 'strap-tip', name: 'long part of the strap, with the holes', role: 'straps', length: second }],
+      strapRuns: [
+        {
+          panelId: 'strap-tip',
+          name: 'long part of the strap, with the holes',
+          role: 'straps',
+          length: second,
+        },
+      ],
     }),
   }
 }
@@ -232,7 +261,13 @@ function strapPanels(bag: Bag, s: Sizes, count: number): Panel[] {
 }
 
 /** Rows that hold a turn-back: one along the pull on either side of it, none across. */
-function backSeams({ p }: Bag, s: Sizes, sheet: string, ends: readonly ('start' | 'end')[], total: number): Join[] {
+function backSeams(
+  { p }: Bag,
+  s: Sizes,
+  sheet: string,
+  ends: readonly ('start' | 'end')[],
+  total: number,
+): Join[] {
   const m = p.margin
   return ends.flatMap((end) =>
     [m, p.strapWide - m].map((x, i) => {
@@ -251,7 +286,10 @@ function backSeams({ p }: Bag, s: Sizes, sheet: string, ends: readonly ('start' 
 }
 
 /** What a strap needs where it is put on: a loop of leather with a ring on either side. */
-function tabs(bag: Bag, places: readonly { face: Face; x: number; y: number; id: string; words: string }[]): Part {
+function tabs(
+  bag: Bag,
+  places: readonly { face: Face; x: number; y: number; id: string; words: string }[],
+): Part {
   const { p, size, materials } = bag
   const leather = leatherOf(materials, 'straps')
   const length = size(
@@ -277,10 +315,14 @@ function tabs(bag: Bag, places: readonly { face: Face; x: number; y: number; id:
     panels: [panel],
     onto: places.map(({ face, x, y, id }) => putOn(face, panel, { x, y }, `tab-${id}`)),
     joins: places.flatMap(({ face, id, words }) =>
-      rowsAlong(`tab-${id}-seam`, `tab ${words}`, `tab-${id}`, [m, wide - m], [m, BENCH.tab - 2], [
+      rowsAlong(
+        `tab-${id}-seam`,
+        `tab ${words}`,
         `tab-${id}`,
-        face.sheet,
-      ]),
+        [m, wide - m],
+        [m, BENCH.tab - 2],
+        [`tab-${id}`, face.sheet],
+      ),
     ),
     fittings: places.map(({ face, x, y, id, words }): Fitting => ({
       id: `ring-${id}`,
@@ -388,7 +430,10 @@ export function shoulderStrap(bag: Bag, body: Body): Part {
       ],
       fittings: fittingsOf(bag, s, 1),
       sizes: [
-        ...[s.usual, s.long, s.overlap, s.least, s.most, s.total].map((size) => ({ panelId: 'strap-long', size })),
+        ...[s.usual, s.long, s.overlap, s.least, s.most, s.total].map((size) => ({
+          panelId: 'strap-long',
+          size,
+        })),
         ...[s.back, s.short, s.slot].map((size) => ({ panelId: 'strap-short', size })),
         { panelId: 'keeper', size: s.keeper },
       ],
@@ -397,7 +442,11 @@ export function shoulderStrap(bag: Bag, body: Body): Part {
       stood: (opened) => {
         const [a, b] = places.map(({ face, x, y }) => {
           const f = face.frame(opened)
-          return point3Along(point3Along(point3Along(f.origin, f.right, x), f.down, y - 6), f.grain, face.proud + 4)
+          return point3Along(
+            point3Along(point3Along(f.origin, f.right, x), f.down, y - 6),
+            f.grain,
+            face.proud + 4,
+          )
         }) as [Point3, Point3]
         const up = { x: 0, y: 1, z: 0 }
         // Both parts lie on one arc from ring to ring; the long one goes past the buckle by the overlap.
@@ -494,7 +543,10 @@ export function shoulderPair(bag: Bag, body: Body): Part {
       ],
       fittings: fittingsOf(bag, s, 2),
       sizes: [
-        ...[s.usual, s.long, s.overlap, s.least, s.most, s.total].map((size) => ({ panelId: 'strap-long', size })),
+        ...[s.usual, s.long, s.overlap, s.least, s.most, s.total].map((size) => ({
+          panelId: 'strap-long',
+          size,
+        })),
         ...[s.back, s.short, s.slot].map((size) => ({ panelId: 'strap-short', size })),
         { panelId: 'keeper', size: s.keeper },
       ],
@@ -503,19 +555,26 @@ export function shoulderPair(bag: Bag, body: Body): Part {
         const f = back.frame(opened)
         const on = (x: number, y: number): Point3 =>
           point3Along(point3Along(point3Along(f.origin, f.right, x), f.down, y), f.grain, back.proud + 4)
-        return [arched('strap-long', on(apart, top + BENCH.yokeHigh), on(corner, back.high - BENCH.tab - 10), f.grain, s.usual.value, p.strapWide)].map(
-          (one) => ({
-            ...one,
-            parts: one.parts.map((q) => ({
-              ...q,
-              clips: [
-                { at: point(0, s.back.value), inward: point(0, 1) },
-                { at: point(0, s.back.value + s.usual.value), inward: point(0, -1) },
-              ],
-              from: point(p.strapWide / 2, s.back.value),
-            })),
-          }),
-        )
+        return [
+          arched(
+            'strap-long',
+            on(apart, top + BENCH.yokeHigh),
+            on(corner, back.high - BENCH.tab - 10),
+            f.grain,
+            s.usual.value,
+            p.strapWide,
+          ),
+        ].map((one) => ({
+          ...one,
+          parts: one.parts.map((q) => ({
+            ...q,
+            clips: [
+              { at: point(0, s.back.value), inward: point(0, 1) },
+              { at: point(0, s.back.value + s.usual.value), inward: point(0, -1) },
+            ],
+            from: point(p.strapWide / 2, s.back.value),
+          })),
+        }))
       },
     }),
   ])

@@ -67,11 +67,7 @@ export function plainStrip(bag: Bag, profile: Profile, half: number, ways: Corne
   const off = length.value - length.figured
   const bend = (Math.PI / 2) * (r + outward) - p.cornerEase
   const turned: Stretch[] = groove
-    ? [
-        { length: groove.deep },
-        { length: groove.bend, turn: Math.PI / 2 },
-        { length: groove.deep },
-      ]
+    ? [{ length: groove.deep }, { length: groove.bend, turn: Math.PI / 2 }, { length: groove.deep }]
     : [{ length: Math.max(0, bend), turn: Math.PI / 2 }]
   const at = rise - r
   const wide = turned.reduce((sum, t) => sum + t.length, 0)
@@ -122,7 +118,9 @@ export function taperingStrip(bag: Bag, profile: Profile, top: number, bottom: n
       [strip.upright, strip.upright + strip.quarter],
       [strip.length - strip.upright - strip.quarter, strip.length - strip.upright],
     ],
-    course: polyline([...half, ...other].filter((q, i, all) => i === 0 || q.x !== all[i - 1]!.x || q.y !== all[i - 1]!.y)),
+    course: polyline(
+      [...half, ...other].filter((q, i, all) => i === 0 || q.x !== all[i - 1]!.x || q.y !== all[i - 1]!.y),
+    ),
     lean,
   }
 }

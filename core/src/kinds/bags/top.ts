@@ -64,7 +64,13 @@ export function sewnFlap(bag: Bag, body: Body): { part: Part; flap: Flap } {
     ...outlineOf(
       [
         { x: 0, y: -reach, radius, edge: 'flap', ...(radius > 0 ? { corner: 'flap-round-left' } : {}) },
-        { x: wide, y: -reach, radius, edge: 'flap-right', ...(radius > 0 ? { corner: 'flap-round-right' } : {}) },
+        {
+          x: wide,
+          y: -reach,
+          radius,
+          edge: 'flap-right',
+          ...(radius > 0 ? { corner: 'flap-round-right' } : {}),
+        },
         { x: wide, y: lap, edge: 'lap' },
         { x: 0, y: lap, edge: 'flap-left' },
       ],
@@ -137,14 +143,22 @@ export function closure(bag: Bag, body: Body, flap: Flap | undefined): Part {
   const tip: Tip | undefined = flap && {
     sheet: p.flap === 'sewn' ? 'flap' : body.back.sheet,
     at: (up) =>
-      p.flap === 'sewn' ? { x: wide / 2, y: -flapReach(flap) + up } : onPanel(body.back, 0, -flapReach(flap) + up),
+      p.flap === 'sewn'
+        ? { x: wide / 2, y: -flapReach(flap) + up }
+        : onPanel(body.back, 0, -flapReach(flap) + up),
     down: flap.length,
     thickness: bag.body.thickness,
   }
   if (p.closure === 'strap') return strapped(bag, body, tip)
   const role = p.closure
   const down = tip ? tip.down - BENCH.closureIn : Math.max(12, p.top === 'single' ? 15 : p.topBand / 2)
-  const half = (id: string, name: string, sheet: string, at: { x: number; y: number }, which: 'upper' | 'lower'): Fitting => ({
+  const half = (
+    id: string,
+    name: string,
+    sheet: string,
+    at: { x: number; y: number },
+    which: 'upper' | 'lower',
+  ): Fitting => ({
     id,
     name,
     role,
@@ -153,7 +167,9 @@ export function closure(bag: Bag, body: Body, flap: Flap | undefined): Part {
     up: -Math.PI / 2,
     through: [
       { sheet, times: 1 },
-      ...(p.top === 'doubled' && !tip ? [{ sheet: which === 'lower' ? 'facing-front' : 'facing-back', times: 1 }] : []),
+      ...(p.top === 'doubled' && !tip
+        ? [{ sheet: which === 'lower' ? 'facing-front' : 'facing-back', times: 1 }]
+        : []),
     ],
     count: 1,
     half: which,
@@ -177,8 +193,22 @@ export function closure(bag: Bag, body: Body, flap: Flap | undefined): Part {
             why: 'it would lie on the foot seam or below it: shorten the flap',
             keys: [],
             remedy: { field: 'flapLength', value: Math.max(20, Math.floor(body.front.high - 20)) },
-            needs: bag.size('fit.closure', 'needs', '{down} down the front + 20', '§20', { down: given('down', down) }, (v) => v.down + 20),
-            has: bag.size('fit.closureHas', 'height of the front', '{high}', '§20', { high: given('high', body.front.high) }, (v) => v.high),
+            needs: bag.size(
+              'fit.closure',
+              'needs',
+              '{down} down the front + 20',
+              '§20',
+              { down: given('down', down) },
+              (v) => v.down + 20,
+            ),
+            has: bag.size(
+              'fit.closureHas',
+              'height of the front',
+              '{high}',
+              '§20',
+              { high: given('high', body.front.high) },
+              (v) => v.high,
+            ),
           },
         ]
       : [],
@@ -200,7 +230,10 @@ function strapped(bag: Bag, body: Body, tip: Tip | undefined): Part {
     'closing strap',
     '{sewn} sewn on + {over} beyond the edge',
     '§20',
-    { sewn: given('sewn', sewn), over: given('over', tip ? BENCH.strapOver : BENCH.strapOver + bag.s.outDeep.value) },
+    {
+      sewn: given('sewn', sewn),
+      over: given('over', tip ? BENCH.strapOver : BENCH.strapOver + bag.s.outDeep.value),
+    },
     (v) => v.sewn + v.over,
   )
   const loop = size(
@@ -211,12 +244,27 @@ function strapped(bag: Bag, body: Body, tip: Tip | undefined): Part {
     { wide: given('strap', BENCH.strapWide), t: given('leather', t, 'thickness'), ends: given('ends', 14) },
     (v) => v.wide + 4 * v.t + 2 * v.ends,
   )
-  const strap = rectanglePanel(bag, 'closing-strap', 'Closing strap', 'straps', BENCH.strapWide, length.value, {
-    corner: 0,
-    foot: BENCH.strapWide / 2 - 0.1,
-    pull: Math.PI / 2,
-  })
-  const keeper = rectanglePanel(bag, 'closing-loop', 'Loop of the closing strap', 'straps', loop.value, BENCH.loopWide)
+  const strap = rectanglePanel(
+    bag,
+    'closing-strap',
+    'Closing strap',
+    'straps',
+    BENCH.strapWide,
+    length.value,
+    {
+      corner: 0,
+      foot: BENCH.strapWide / 2 - 0.1,
+      pull: Math.PI / 2,
+    },
+  )
+  const keeper = rectanglePanel(
+    bag,
+    'closing-loop',
+    'Loop of the closing strap',
+    'straps',
+    loop.value,
+    BENCH.loopWide,
+  )
   const down = tip ? tip.down + 28 : Math.min(90, body.front.high / 2)
   const onto = tip
     ? {
@@ -245,7 +293,14 @@ function strapped(bag: Bag, body: Body, tip: Tip | undefined): Part {
           clips: [],
           // Sewn below the top edge of the back, it reaches up and over.
           move: moveThen(
-            { a: -1, b: 0, c: 0, d: -1, e: BENCH.strapWide / 2, f: (p.top === 'single' ? 6 : p.topBand + 4) + sewn },
+            {
+              a: -1,
+              b: 0,
+              c: 0,
+              d: -1,
+              e: BENCH.strapWide / 2,
+              f: (p.top === 'single' ? 6 : p.topBand + 4) + sewn,
+            },
             body.back.move,
           ),
         },
@@ -312,17 +367,35 @@ function zipped(bag: Bag, body: Body): Part {
         piles: [alone(panel)],
         joins: [
           {
-            ...row(`zip-${id}-seam`, `zip band to the ${id}`, panel.id, [point(4, m), point(wide - 4, m)], [panel.id, face.sheet]),
+            ...row(
+              `zip-${id}-seam`,
+              `zip band to the ${id}`,
+              panel.id,
+              [point(4, m), point(wide - 4, m)],
+              [panel.id, face.sheet],
+            ),
             mate: {
               type: 'line',
               sheet: face.sheet,
               line: {
                 closed: false,
-                segments: [{ type: 'line', from: onPanel(face, wide / 2 - 4, 6 + m), to: onPanel(face, 4 - wide / 2, 6 + m) }],
+                segments: [
+                  {
+                    type: 'line',
+                    from: onPanel(face, wide / 2 - 4, 6 + m),
+                    to: onPanel(face, 4 - wide / 2, 6 + m),
+                  },
+                ],
               },
             },
           },
-          row(`zip-${id}-tape`, `zip to its band, ${id}`, panel.id, [point(4, band.value - 4), point(wide - 4, band.value - 4)], [panel.id]),
+          row(
+            `zip-${id}-tape`,
+            `zip to its band, ${id}`,
+            panel.id,
+            [point(4, band.value - 4), point(wide - 4, band.value - 4)],
+            [panel.id],
+          ),
         ],
         sizes: [{ panelId: panel.id, size: band }, ...(i === 0 ? [{ panelId: panel.id, size: length }] : [])],
         fittings:
@@ -358,7 +431,10 @@ function zipped(bag: Bag, body: Body): Part {
                   clips: [],
                   from: point(0, m),
                   along: point(0, 1),
-                  course: courseOf([{ length: 6, turn: (Math.PI / 2) * (1 - opened) }, { length: band.value }]),
+                  course: courseOf([
+                    { length: 6, turn: (Math.PI / 2) * (1 - opened) },
+                    { length: band.value },
+                  ]),
                   frame: {
                     origin: { x: at('x'), y: at('y'), z: at('z') },
                     along: { x: -down.x, y: -down.y, z: -down.z },
@@ -373,4 +449,3 @@ function zipped(bag: Bag, body: Body): Part {
     }),
   )
 }
-

@@ -34,16 +34,17 @@ export const BAG_SENTENCES: Readonly<Record<string, readonly Sentence[]>> = {
   gusset: GUSSET,
   'gusset-side': GUSSET,
   'gusset-foot': GUSSET,
-  side: [
-    ...GUSSET,
-    'A side that folds has {pleats} pleats that open to {pleatAngle} degrees.',
+  side: [...GUSSET, 'A side that folds has {pleats} pleats that open to {pleatAngle} degrees.'],
+  flap: [
+    'Cut from {leather-body}: {flap}, {flapLength} down the front, corners {flapRadius}; shut by {closure}.',
   ],
-  flap: ['Cut from {leather-body}: {flap}, {flapLength} down the front, corners {flapRadius}; shut by {closure}.'],
   'facing-front': TOP,
   'facing-back': TOP,
   pocket: POCKET,
   slip: ['Inside of the back: {slip}, cut from {leather-inner}.'],
-  places: ['Inside of the front: {organiser}, {cards} for cards and {pens} for pens; cut from {leather-inner}.'],
+  places: [
+    'Inside of the front: {organiser}, {cards} for cards and {pens} for pens; cut from {leather-inner}.',
+  ],
   cover: ['Inside of the front: {organiser}; cut from {leather-inner}.'],
   divider: ['Inside: {divider}, cut from {leather-inner}.'],
   'front-lining': ['{lining}: {leather-lining}.'],

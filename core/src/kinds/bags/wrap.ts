@@ -52,8 +52,7 @@ export function wrapBody(bag: Bag): Body {
     p.body === 'tapered'
       ? taperingStrip(bag, profile, p.topDeep, s.deep.value)
       : plainStrip(bag, profile, s.deep.value / 2, { outward: 0 })
-  const apart =
-    (p.body === 'tapered' ? p.topDeep : s.deep.value) + 2 * bag.proud.flat * Math.cos(strip.lean)
+  const apart = (p.body === 'tapered' ? p.topDeep : s.deep.value) + 2 * bag.proud.flat * Math.cos(strip.lean)
   const flap = p.flap === 'one' ? flapOf(bag, apart, span + 2 * m, strip.lean) : undefined
   const panels = (['front', 'back'] as const).map((id) =>
     facePanel(bag, id, profile, id === 'back' ? flap : undefined),
@@ -63,7 +62,9 @@ export function wrapBody(bag: Bag): Body {
   const seams = (['front', 'back'] as const).flatMap((id) => {
     const front = id === 'front'
     const line = (by: number): Path =>
-      gussets.inBase(reversedIf(stripStitches({ ...strip, halves: widened(strip, by) }, level, front ? 1 : -1), !front))
+      gussets.inBase(
+        reversedIf(stripStitches({ ...strip, halves: widened(strip, by) }, level, front ? 1 : -1), !front),
+      )
     return bodySeams(bag, {
       id: `${id}-seam`,
       name: `seam of the ${id} and the gusset`,
@@ -160,8 +161,7 @@ const widened = ({ halves }: Strip, by: number) => halves.map((q) => point(q.x, 
 function facePanel(bag: Bag, id: 'front' | 'back', profile: Profile, flap: Flap | undefined): Panel {
   const { p, margin, body } = bag
   const wide = profile.span + 2 * margin.value
-  const fate = (edge: string) =>
-    edge === 'top' ? bag.topFate : isFlapEdge(edge) ? bag.plain : bag.seamed
+  const fate = (edge: string) => (edge === 'top' ? bag.topFate : isFlapEdge(edge) ? bag.plain : bag.seamed)
   const shape = profileShape(profile, margin.value, fate, flap && flapCorners(flap, wide))
   const chain = profileChain(profile.radius)
   return plainPanel({
@@ -270,8 +270,7 @@ function threeStrips(bag: Bag, strip: Strip): Gussets {
   // The lap lies on the straight of the foot, just past the corner, where there is room for it.
   const sideEnd = Math.min(strip.corners[0]![1] + lap + 4, whole / 2 - 2)
   const from = sideEnd - lap
-  const fate = (edge: string) =>
-    edge === 'left' ? endFate(bag) : edge === 'right' ? bag.plain : bag.seamed
+  const fate = (edge: string) => (edge === 'left' ? endFate(bag) : edge === 'right' ? bag.plain : bag.seamed)
   const side = plainPanel({
     id: 'gusset-side',
     name: 'Gusset, side',
@@ -280,7 +279,12 @@ function threeStrips(bag: Bag, strip: Strip): Gussets {
     ...rectangleShape(sideEnd, wide, {}, fate),
     marks: cutMarks(
       'snips',
-      stripSnips(bag, { ...strip, corners: [strip.corners[0]!] }, radiusFor(p.radius, bag.s.wide.value, bag.s.high.value), wide / 2),
+      stripSnips(
+        bag,
+        { ...strip, corners: [strip.corners[0]!] },
+        radiusFor(p.radius, bag.s.wide.value, bag.s.high.value),
+        wide / 2,
+      ),
     ),
   })
   const base = plainPanel({
@@ -361,4 +365,3 @@ function cornerMeetings(profile: Profile, strip: Strip, m: number, g: Gussets): 
     }),
   )
 }
-

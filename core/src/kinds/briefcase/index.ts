@@ -37,5 +37,7 @@ export const briefcase = bagKind({
     handleSpan: 130,
     handleWide: 26,
   },
-  brief: ['Folds {grooves}, sides set in, sewn {seam}. The flap comes down {flapLength}, shut by {closure}. Inside {divider} and {pocket}; in the foot {base}.'],
+  brief: [
+    'Folds {grooves}, sides set in, sewn {seam}. The flap comes down {flapLength}, shut by {closure}. Inside {divider} and {pocket}; in the foot {base}.',
+  ],
 })

@@ -31,5 +31,7 @@ export const flapBag = bagKind({
     handleWide: 20,
     strap: 'shoulder',
   },
-  brief: ['Built as {body}, sewn {seam}. {flap} comes down {flapLength}, shut by {closure}. Inside {pocket} and {divider}.'],
+  brief: [
+    'Built as {body}, sewn {seam}. {flap} comes down {flapLength}, shut by {closure}. Inside {pocket} and {divider}.',
+  ],
 })

@@ -37,5 +37,7 @@ export const portfolio = bagKind({
     handleWide: 20,
     lap: 30,
   },
-  brief: ['Built as {body}, sewn {seam}. {flap} folds over {flapLength}, shut by {closure}. Inside {slip}; {organiser}, {cards} for cards and {pens} for pens.'],
+  brief: [
+    'Built as {body}, sewn {seam}. {flap} folds over {flapLength}, shut by {closure}. Inside {slip}; {organiser}, {cards} for cards and {pens} for pens.',
+  ],
 })

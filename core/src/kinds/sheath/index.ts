@@ -71,7 +71,11 @@ function concerns(p: SheathParams, s: SheathSizes): Concern[] {
       at: point(s.mouth.value / 2, 2),
       what: 'The tool balances above where the sheath hangs',
       why: `It balances ${Math.round(p.balance)} mm from its tip and hangs ${Math.round(s.hangs.value)} mm from it: it tips over and falls out. Raise the loop, or let the tool in deeper.`,
-      remedy: { field: 'rise', value: Math.min(200, Math.ceil(p.balance - p.deep + 10)), said: 'a higher loop' },
+      remedy: {
+        field: 'rise',
+        value: Math.min(200, Math.ceil(p.balance - p.deep + 10)),
+        said: 'a higher loop',
+      },
     })
   return found
 }
@@ -111,8 +115,13 @@ export const sheath: Kind<SheathParams> = {
     'It balances {balance} from its tip. Worn on a belt {belt} wide and {beltThick} thick: {loop}, {loopWide} wide, {rise} above the mouth.',
   ],
   sentences: {
-    back: ['Cut 1 from {leather-body}: {loop}, {loopWide} wide, {rise} above the mouth.', 'Sides and tip sewn {margin} in with the {iron}; edges {finish}, cut {trim} over size.'],
-    front: ['Cut 1 from {leather-body}. Sides and tip sewn {margin} in; edges {finish}, cut {trim} over size.'],
+    back: [
+      'Cut 1 from {leather-body}: {loop}, {loopWide} wide, {rise} above the mouth.',
+      'Sides and tip sewn {margin} in with the {iron}; edges {finish}, cut {trim} over size.',
+    ],
+    front: [
+      'Cut 1 from {leather-body}. Sides and tip sewn {margin} in; edges {finish}, cut {trim} over size.',
+    ],
     welt: ['Cut from {leather-welt}, {welt} wide, in layers as thick as the tool: {thick}.'],
     loop: ['Cut 1 from {leather-body}, {loopWide} wide, for a belt {belt} wide and {beltThick} thick.'],
   },
@@ -142,9 +151,7 @@ export const sheath: Kind<SheathParams> = {
           name: 'put together',
           carrier: 'back',
           sheets: [
-            ...(loop
-              ? [panelSheet('loop', 'belt loop', 'loop', shift((w - loopWide) / 2, 8), false)]
-              : []),
+            ...(loop ? [panelSheet('loop', 'belt loop', 'loop', shift((w - loopWide) / 2, 8), false)] : []),
             panelSheet('back', 'back', 'back', STAY, false),
             ...welts.map((id) => panelSheet(id, 'welt', 'welt', STAY, true)),
             contentSheet('tool', 'the tool', tool.outline, p.thick, shift((w - p.wide) / 2, 0)),
@@ -194,4 +201,3 @@ export const sheath: Kind<SheathParams> = {
     }
   },
 }
-

@@ -58,7 +58,13 @@ function weltShape(p: SheathParams, shape: Shape): Shape {
   const back = pathReversed(openPath(inner.segments))
   const [n, k] = [outer.segments.length, back.segments.length]
   const fate = finishedFate(p.finish, p.trim, (e) => e === 'outside')
-  const edge = (id: string, first: number, last: number) => ({ id, name: id.replaceAll('-', ' '), first, last, fate: fate(id) })
+  const edge = (id: string, first: number, last: number) => ({
+    id,
+    name: id.replaceAll('-', ' '),
+    first,
+    last,
+    fate: fate(id),
+  })
   return {
     outline: closedPath([
       ...outer.segments,
@@ -66,7 +72,12 @@ function weltShape(p: SheathParams, shape: Shape): Shape {
       ...back.segments,
       line(pathEnd(back), pathStart(outer)),
     ]),
-    edges: [edge('outside', 0, n - 1), edge('end-left', n, n), edge('inside', n + 1, n + k), edge('end-right', n + k + 1, n + k + 1)],
+    edges: [
+      edge('outside', 0, n - 1),
+      edge('end-left', n, n),
+      edge('inside', n + 1, n + k),
+      edge('end-right', n + k + 1, n + k + 1),
+    ],
   }
 }
 
@@ -101,14 +112,26 @@ export function sheathPanels(p: SheathParams, s: SheathSizes): Panel[] {
       grain: Math.PI / 2,
       notes: ['finish its inner edge before it is glued in'],
     }),
-    plainPanel({ id: 'front', name: 'Front', role: 'body', ...front, grain: Math.PI / 2, notes: ['finish the mouth first'] }),
+    plainPanel({
+      id: 'front',
+      name: 'Front',
+      role: 'body',
+      ...front,
+      grain: Math.PI / 2,
+      notes: ['finish the mouth first'],
+    }),
     ...(p.loop === 'sewn'
       ? [
           plainPanel({
             id: 'loop',
             name: 'Belt loop',
             role: 'body',
-            ...rectangleShape(Math.min(p.loopWide, s.mouth.value - 4), s.loop.value, {}, finishedFate(p.finish, 0, () => false)),
+            ...rectangleShape(
+              Math.min(p.loopWide, s.mouth.value - 4),
+              s.loop.value,
+              {},
+              finishedFate(p.finish, 0, () => false),
+            ),
             pull: Math.PI / 2,
             grain: Math.PI / 2,
           }),

@@ -23,11 +23,24 @@ export function sheathSizes(p: SheathParams, materials: Materials, reckon: Recko
   const t = given('welt leather', welt.thickness, 'thickness')
   const tool = given('tool', p.thick)
   const layers = reckon(
-    { key: 'welt.layers', label: 'layers of welt', formula: '{tool} thick / {t}, whole layers', source: '§20', quantity: 'count' },
+    {
+      key: 'welt.layers',
+      label: 'layers of welt',
+      formula: '{tool} thick / {t}, whole layers',
+      source: '§20',
+      quantity: 'count',
+    },
     { tool, t },
     (v) => Math.max(1, Math.ceil(v.tool / v.t - 0.15)),
   )
-  const weltThick = size('welt.thick', 'welt in all', '{layers} × {t}', '§20', { layers, t }, (v) => v.layers * v.t)
+  const weltThick = size(
+    'welt.thick',
+    'welt in all',
+    '{layers} × {t}',
+    '§20',
+    { layers, t },
+    (v) => v.layers * v.t,
+  )
   const across = (key: string, label: string, wide: number): Reckoned =>
     size(
       key,

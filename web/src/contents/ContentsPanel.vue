@@ -1,0 +1,216 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import {
+  hangingOf,
+  packingOf,
+  printLength,
+  setField,
+  smallestRoom,
+  type Edit,
+  type Thing,
+} from '@drumlin/core'
+import { useSettings } from '../app/settings.js'
+import { useJob } from '../job/job.js'
+import { useStores } from '../job/stores.js'
+
+const job = useJob()
+const stores = useStores()
+const settings = useSettings()
+const derived = computed(() => job.derived!)
+const contents = computed(() => derived.value.design.contents)
+const packing = computed(() => packingOf(derived.value))
+const room = computed(() => derived.value.master.room!)
+const hangs = computed(() => hangingOf(derived.value))
+const chosen = ref('')
+const said = ref('')
+const mm = (value: number): string => printLength(value, settings.unit)
+const free = computed(() => stores.all.things.filter((t) => !contents.value.some((c) => c.thing.id === t.id)))
+
+function take(words: string, to: { thing: Thing; count: number }[]): void {
+  const refused = job.edit(setField(words, ['contents'], to))
+  said.value = refused ? `${refused.where}: ${refused.why}` : ''
+}
+function put(): void {
+  const thing = stores.all.things.find((t) => t.id === chosen.value)
+  if (thing) take(`put in: ${thing.name}`, [...contents.value, { thing, count: 1 }])
+  chosen.value = ''
+}
+function count(id: string, by: number): void {
+  const next = contents.value
+    .map((c) => (c.thing.id === id ? { ...c, count: c.count + by } : c))
+    .filter((c) => c.count > 0)
+  const name = contents.value.find((c) => c.thing.id === id)?.thing.name ?? ''
+  take(`${by > 0 ? 'one more' : 'one fewer'}: ${name}`, next)
+}
+
+/** The smallest inside that takes them, whole millimetres, as settings of this kind. */
+const smallest = computed(() => {
+  const { fields } = derived.value.kind
+  const most = (id: string): number => {
+    const field = fields.find((f) => f.id === id)
+    return field?.type === 'length' ? field.most : Infinity
+  }
+  const { wide, high, deep } = room.value.fields
+  const ease = derived.value.design.params.ease
+  const need = smallestRoom(contents.value, typeof ease === 'number' ? ease : 0, {
+    wide: most(wide),
+    high: most(high),
+    deep: most(deep),
+  })
+  if (!need) return undefined
+  const least = (id: string): number => {
+    const field = fields.find((f) => f.id === id)
+    return field?.type === 'length' ? field.least : 0
+  }
+  return {
+    wide: Math.max(least(wide), Math.ceil(need.wide)),
+    high: Math.max(least(high), Math.ceil(need.high)),
+    deep: Math.max(least(deep), Math.ceil(need.deep)),
+  }
+})
+function fit(): void {
+  const to = smallest.value
+  if (!to) return
+  const { fields } = room.value
+  const edit: Edit = {
+    name: 'the smallest that takes them',
+    changes: (['wide', 'high', 'deep'] as const).map((side) => ({
+      path: ['params', fields[side]],
+      value: to[side],
+    })),
+  }
+  const refused = job.edit(edit)
+  said.value = refused
+    ? `${refused.where}: ${refused.why}`
+    : `It is now ${mm(to.wide)} wide, ${mm(to.high)} high and ${mm(to.deep)} deep inside.`
+}
+
+/** Seen from the front, and from above. */
+const scale = computed(() => 150 / Math.max(room.value.high.value, room.value.deep.value + 20))
+</script>
+
+<template>
+  <section class="contents" aria-labelledby="contents-title">
+    <h2 id="contents-title">Put things in</h2>
+    <p v-if="contents.length === 0" class="quiet">
+      Nothing is in it yet. Put in what it will carry, and take the smallest bag that holds it.
+    </p>
+    <ul>
+      <li v-for="c in contents" :key="c.thing.id">
+        <button class="act small" :aria-label="`One ${c.thing.name} fewer`" @click="count(c.thing.id, -1)">
+          −
+        </button>
+        <span class="figure">{{ c.count }}</span>
+        <button class="act small" :aria-label="`One ${c.thing.name} more`" @click="count(c.thing.id, 1)">
+          +
+        </button>
+        {{ c.thing.name }},
+        <span class="figure">{{ mm(c.thing.wide) }} × {{ mm(c.thing.high) }} × {{ mm(c.thing.deep) }}</span>
+      </li>
+    </ul>
+    <p class="row">
+      <select v-model="chosen" aria-label="what to put in" @change="put">
+        <option value="">put in …</option>
+        <option v-for="t in free" :key="t.id" :value="t.id">{{ t.name }}</option>
+      </select>
+      <button class="act main" :disabled="!smallest || contents.length === 0" @click="fit">
+        The smallest that takes them
+      </button>
+    </p>
+    <p v-if="said" role="status">{{ said }}</p>
+    <p v-if="contents.length > 0 && !smallest" role="alert" class="unfit">
+      No {{ derived.kind.name.toLowerCase() }} is large enough for all of that.
+    </p>
+    <template v-if="packing && contents.length > 0">
+      <p>
+        <strong>{{ packing.fits ? 'It all fits.' : 'It does not fit.' }}</strong> With room round it, it needs
+        <span class="figure"
+          >{{ mm(packing.needs.wide) }} × {{ mm(packing.needs.high) }} × {{ mm(packing.needs.deep) }}</span
+        >; inside there are
+        <span class="figure"
+          >{{ mm(room.wide.value) }} × {{ mm(room.high.value) }} × {{ mm(room.deep.value) }}</span
+        >.
+      </p>
+      <svg
+        :viewBox="`-4 -4 ${room.wide.value * scale * 2 + 40} 162`"
+        role="img"
+        aria-label="How the things stand inside, from the front and from above"
+      >
+        <g
+          v-for="(view, i) in ['front', 'above'] as const"
+          :key="view"
+          :transform="`translate(${i * (room.wide.value * scale + 30)} 0)`"
+        >
+          <rect
+            class="room"
+            :width="room.wide.value * scale"
+            :height="(view === 'front' ? room.high.value : room.deep.value) * scale"
+          />
+          <rect
+            v-for="p in packing.packed"
+            :key="p.thing.id"
+            class="thing"
+            :x="p.x * scale"
+            :y="(view === 'front' ? room.high.value - p.high - p.y : room.deep.value - p.deep - p.z) * scale"
+            :width="p.wide * scale"
+            :height="(view === 'front' ? p.high : p.deep) * scale"
+          />
+        </g>
+      </svg>
+      <p v-for="h in hangs" :key="h.name">
+        Hung from its {{ h.name }} with {{ (h.contents / 1000).toFixed(1) }} kg in it, it
+        <template v-if="Math.abs(h.tilt) < 1">hangs level.</template
+        ><template v-else
+          >leans {{ Math.abs(h.tilt).toFixed(1) }}° to the {{ h.tilt > 0 ? 'front' : 'back' }}.</template
+        >
+      </p>
+    </template>
+  </section>
+</template>
+
+<style scoped>
+ul {
+  list-style: none;
+  padding: 0;
+  margin: 6px 0;
+}
+li {
+  margin: 4px 0;
+}
+.small {
+  min-height: 24px;
+  padding: 0 8px;
+}
+.row {
+  display: flex;
+  gap: 12px;
+  align-items: center;
+}
+select {
+  font: inherit;
+  color: var(--ink);
+  background: var(--surface);
+  border: 1px solid var(--hairline);
+  border-radius: 6px;
+  padding: 4px 8px;
+}
+svg {
+  max-height: 170px;
+  width: 100%;
+}
+.room {
+  fill: var(--ground);
+  stroke: var(--ink);
+  stroke-width: 1;
+}
+.thing {
+  fill: var(--loch);
+  fill-opacity: 0.18;
+  stroke: var(--loch);
+  stroke-width: 1;
+}
+.unfit {
+  border-left: 4px solid var(--rowan);
+  padding-left: 10px;
+}
+</style>

@@ -1,0 +1,205 @@
+import type { Picture } from '@drumlin/core'
+import {
+  AmbientLight,
+  BufferAttribute,
+  BufferGeometry,
+  Color,
+  DirectionalLight,
+  DoubleSide,
+  Group,
+  LineBasicMaterial,
+  LineSegments,
+  Mesh,
+  MeshLambertMaterial,
+  PerspectiveCamera,
+  Scene,
+  Box3,
+  Sphere,
+  Vector3,
+  WebGLRenderer,
+} from 'three'
+import { OrbitControls } from 'three/examples/jsm/controls/OrbitControls.js'
+
+/** How the picture is coloured, from the page’s own tokens. */
+export interface Look {
+  readonly ground: string
+  readonly ink: string
+  readonly thread: string
+  readonly stop: string
+}
+
+/** Two places that should meet and don’t. */
+export type ApartPair = readonly [
+  { readonly x: number; readonly y: number; readonly z: number },
+  { readonly x: number; readonly y: number; readonly z: number },
+]
+
+export interface RoundScene {
+  /** Puts a picture in place of the one before; looks at it from the front where asked. */
+  readonly show: (picture: Picture, apart: readonly ApartPair[], look: Look, straps: boolean) => void
+  readonly frame: () => void
+  /** Turns by so much, radians, and comes nearer by a factor. */
+  readonly turn: (across: number, up: number) => void
+  readonly near: (factor: number) => void
+  readonly resize: (wide: number, high: number) => void
+  /** The picture as a PNG. */
+  readonly png: () => Promise<Blob>
+  /** Draws so many pictures one after the other and says how long one took, ms. */
+  readonly pace: (count: number) => number
+  readonly dispose: () => void
+}
+
+const colourOf = (swatch: string, dark: number): Color => new Color(swatch).multiplyScalar(dark)
+
+/** Flesh side and cut edges are a little darker than the grain. */
+const FLESH = 0.82
+
+function leather(picture: Picture['sheets'][number], look: Look): Group {
+  const { mesh, swatch } = picture
+  const group = new Group()
+  const geometry = new BufferGeometry()
+  geometry.setAttribute('position', new BufferAttribute(mesh.positions, 3))
+  geometry.setAttribute('normal', new BufferAttribute(mesh.normals, 3))
+  const corners = mesh.positions.length / 3
+  geometry.addGroup(0, mesh.grain, 0)
+  geometry.addGroup(mesh.grain, corners - mesh.grain, 1)
+  const shade = (dark: number) =>
+    new MeshLambertMaterial({
+      color: colourOf(swatch, dark),
+      side: DoubleSide,
+      polygonOffset: true,
+      polygonOffsetFactor: 1,
+      polygonOffsetUnits: 1,
+    })
+  group.add(new Mesh(geometry, [shade(1), shade(FLESH)]))
+  group.add(lines(mesh.outline, look.ink, 0.75))
+  return group
+}
+
+function lines(places: Float32Array, colour: string, opacity = 1): LineSegments {
+  const geometry = new BufferGeometry()
+  geometry.setAttribute('position', new BufferAttribute(places, 3))
+  return new LineSegments(
+    geometry,
+    new LineBasicMaterial({ color: colour, transparent: opacity < 1, opacity }),
+  )
+}
+
+/** Where one looks from at first: a little from the right and from above. */
+const FROM = new Vector3(0.55, 0.38, 1)
+const VIEW = 32
+/** Room left round it: the bar with the buttons lies over the foot of the picture. */
+const ROOM = 1.12
+
+/** A scene drawn on a canvas; needs WebGL. Throws where the browser has none. */
+export function roundScene(canvas: HTMLCanvasElement): RoundScene {
+  const renderer = new WebGLRenderer({ canvas, antialias: true, preserveDrawingBuffer: true })
+  const scene = new Scene()
+  const camera = new PerspectiveCamera(VIEW, 1, 5, 20000)
+  const controls = new OrbitControls(camera, canvas)
+  const work = new Group()
+  scene.add(work, new AmbientLight('#ffffff', 1.7))
+  for (const [x, y, z, strength] of [
+    [1, 1.6, 2, 1.5],
+    [-2, 0.6, -1, 0.7],
+  ] as const) {
+    const light = new DirectionalLight('#ffffff', strength)
+    light.position.set(x, y, z)
+    scene.add(light)
+  }
+  const draw = (): void => renderer.render(scene, camera)
+  controls.addEventListener('change', draw)
+  // Keys are the view’s own: they say what they do, and work in steps.
+  controls.enablePan = true
+
+  const clear = (): void => {
+    work.traverse((one) => {
+      if (one instanceof Mesh || one instanceof LineSegments) {
+        one.geometry.dispose()
+        for (const material of [one.material].flat()) material.dispose()
+      }
+    })
+    work.clear()
+  }
+  const frame = (): void => {
+    const ball = new Box3().setFromObject(work).getBoundingSphere(new Sphere())
+    const wide = Math.min(1, camera.aspect)
+    const away = (ball.radius / Math.sin(((VIEW / 2) * Math.PI) / 180) / wide) * ROOM
+    controls.target.copy(ball.center)
+    camera.position.copy(ball.center).addScaledVector(FROM.clone().normalize(), away)
+    camera.near = Math.max(1, away / 100)
+    camera.far = away * 10
+    camera.updateProjectionMatrix()
+    controls.update()
+    draw()
+  }
+  return {
+    show: (picture, apart, look, straps) => {
+      clear()
+      renderer.setClearColor(look.ground)
+      for (const sheet of picture.sheets)
+        if (straps || sheet.group !== 'straps') work.add(leather(sheet, look))
+      work.add(lines(picture.stitches, look.thread))
+      if (straps) work.add(lines(picture.strapStitches, look.thread))
+      const pairs = apart.flatMap(([a, b]) => [a.x, a.y, a.z, b.x, b.y, b.z])
+      if (pairs.length > 0) work.add(lines(new Float32Array(pairs), look.stop))
+      draw()
+    },
+    frame,
+    turn: (across, up) => {
+      const from = camera.position.clone().sub(controls.target)
+      const [r, az, pol] = [
+        from.length(),
+        Math.atan2(from.x, from.z) + across,
+        Math.acos(from.y / from.length()) - up,
+      ]
+      const polar = Math.min(Math.PI - 0.05, Math.max(0.05, pol))
+      camera.position.set(
+        controls.target.x + r * Math.sin(polar) * Math.sin(az),
+        controls.target.y + r * Math.cos(polar),
+        controls.target.z + r * Math.sin(polar) * Math.cos(az),
+      )
+      controls.update()
+      draw()
+    },
+    near: (factor) => {
+      camera.position
+        .sub(controls.target)
+        .multiplyScalar(1 / factor)
+        .add(controls.target)
+      controls.update()
+      draw()
+    },
+    resize: (wide, high) => {
+      renderer.setPixelRatio(Math.min(2, window.devicePixelRatio))
+      renderer.setSize(wide, high, false)
+      camera.aspect = wide / Math.max(1, high)
+      camera.updateProjectionMatrix()
+      draw()
+    },
+    png: () =>
+      new Promise((resolve, reject) => {
+        draw()
+        canvas.toBlob((blob) => (blob ? resolve(blob) : reject(new Error('the browser gave no picture'))))
+      }),
+    pace: (count) => {
+      const before = performance.now()
+      const pixel = new Uint8Array(4)
+      const gl = renderer.getContext()
+      for (let i = 0; i < count; i += 1) {
+        work.rotation.y = (i * 0.5) / count
+        draw()
+        // Reading a pixel back waits until the picture is really drawn.
+        gl.readPixels(0, 0, 1, 1, gl.RGBA, gl.UNSIGNED_BYTE, pixel)
+      }
+      work.rotation.y = 0
+      draw()
+      return (performance.now() - before) / count
+    },
+    dispose: () => {
+      clear()
+      controls.dispose()
+      renderer.dispose()
+    },
+  }
+}
