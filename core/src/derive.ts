@@ -40,7 +40,9 @@ export function derive(design: Design): Derived {
   }
   const works = master.layups.map((layup) => layUp(layup, edges))
   const runs = runsOf(master.joins, panels, (id) => workOf(works, id), design, reckon)
-  const fittings = fittingsOf(master, design.hardware, works[0], runs, reckon)
+  let set: readonly SetFitting[] | undefined
+  const fittings = (): readonly SetFitting[] =>
+    (set ??= fittingsOf(master, design.hardware, works[0], runs, reckon))
   let cut: readonly Piece[] | undefined
   return {
     design,
@@ -50,7 +52,9 @@ export function derive(design: Design): Derived {
     edges,
     works,
     runs,
-    fittings,
+    get fittings() {
+      return fittings()
+    },
     // Drawn when somebody looks: whoever tries out hundreds of designs for their holes does not.
     get pieces() {
       return (cut ??= pieces({
@@ -58,7 +62,7 @@ export function derive(design: Design): Derived {
         works: edges,
         open: works[0],
         runs,
-        hardware: hardwareMarks(fittings, works[0]),
+        hardware: hardwareMarks(fittings(), works[0]),
       }))
     },
   }

@@ -90,6 +90,7 @@ export {
   boxHeight,
   boxUnion,
   boxWidth,
+  boxesMeet,
   moveBack,
   moveThen,
   pathBox,

@@ -102,6 +102,17 @@ function coversOf(fitting: Fitting, open: LaidUp, place: Point): string[] {
     .map((s) => s.sheet.name)
 }
 
+/** From a place to the nearest hole of a seam that goes through its sheet, mm. */
+function nearestHole(sheet: string, place: Point, runs: readonly Run[]): number {
+  let least = Infinity
+  for (const run of runs) {
+    if (!run.join.through.includes(sheet)) continue
+    for (const holes of [run.holes, run.other?.holes ?? []])
+      for (const hole of holes) least = Math.min(least, pointDistance(hole.at, place))
+  }
+  return least
+}
+
 function setOne(
   fitting: Fitting,
   ware: Hardware,
@@ -117,9 +128,6 @@ function setOne(
   const wanted = stack && wantedPost(fitting, ware, stack, reckon)
   const post = wanted && ware.posts.find((p) => p >= wanted.value - 1e-9)
   const spare = post !== undefined && ware.sort !== 'burr' ? post - wanted!.value : 0
-  const holes = runs
-    .filter((r) => r.join.through.includes(fitting.sheet))
-    .flatMap((r) => [...r.holes, ...(r.other?.holes ?? [])])
   return {
     fitting,
     hardware: ware,
@@ -130,7 +138,7 @@ function setOne(
     toEdge: pointInside(fitting.at, laid.outline)
       ? pathNearest(laid.outline, fitting.at).distance - reach(ware)
       : -reach(ware),
-    toSeam: Math.min(Infinity, ...holes.map((h) => pointDistance(h.at, place))) - reach(ware),
+    toSeam: nearestHole(fitting.sheet, place, runs) - reach(ware),
     coveredBy: posted ? coversOf(fitting, open, place) : [],
     before: runs.find((r) => r.join.id === fitting.before)?.join.name,
   }

@@ -105,3 +105,7 @@ export function pathBox(path: Path): Box {
   known.set(path, box)
   return box
 }
+
+/** Whether two boxes share a place. */
+export const boxesMeet = (a: Box, b: Box): boolean =>
+  a.left <= b.right && b.left <= a.right && a.top <= b.bottom && b.top <= a.bottom

@@ -1,5 +1,5 @@
 export { type Gap, gapsOf } from './gaps.js'
 export { type Mesh } from './mesh.js'
-export { type Picture, type PictureSheet, pictureOf } from './picture.js'
+export { type Picture, type PictureHardware, type PictureSheet, pictureOf } from './picture.js'
 export { placeInSpace } from './place.js'
 export { type OnStage, onStage } from './stage.js'

@@ -27,8 +27,8 @@ export interface Mesh {
 /** Chords of an outline lie this near to it, mm. */
 const CHORDS = 0.25
 /** A piece that lies on others is broken into so many cells at most each way, so that it can follow what lies below. */
-const MOST_CELLS = 14
-const CELL = 7
+const MOST_CELLS = 24
+const CELL = 5
 
 /** What is drawn: an outline in coordinates of the panel that stands, and how thick and how far out it lies there. */
 export interface Covered {

@@ -5,10 +5,14 @@ import {
   offsetSidesMaybe,
   pointMoved,
   point3Along,
+  point3Subtract,
+  point3Unit,
 } from '../geometry/index.js'
 import { type LaidUp, sheetThickness } from '../layup/index.js'
 import { type Clip, type Master, type Panel, clipMoved } from '../master/index.js'
+import type { SetFitting } from '../fittings/index.js'
 import type { Run } from '../stitch/index.js'
+import type { HardwareSort } from '../stores/index.js'
 import { type Mesh, meshOf } from './mesh.js'
 import { type OnStage, onStage } from './stage.js'
 import { placeInSpace } from './place.js'
@@ -23,9 +27,22 @@ export interface PictureSheet {
   readonly mesh: Mesh
 }
 
-/** The finished thing in space: leather and thread. Lengths mm. */
+/** Hardware in the picture: where its middle is, out of the leather, and which way is up on it. */
+export interface PictureHardware {
+  readonly id: string
+  readonly sort: HardwareSort
+  readonly at: Point3
+  readonly out: Point3
+  readonly up: Point3
+  readonly across: number
+  readonly high: number
+  readonly bar: number
+}
+
+/** The finished thing in space: leather, thread and hardware. Lengths mm. */
 export interface Picture {
   readonly sheets: readonly PictureSheet[]
+  readonly hardware: readonly PictureHardware[]
   /** Stitches as pairs of places, three numbers each; those of seams that end up inside are left out. */
   readonly stitches: Float32Array
   readonly strapStitches: Float32Array
@@ -52,7 +69,17 @@ const isInside = (run: Run, panels: readonly Panel[], stage: readonly OnStage[])
 
 /** The picture of a work, shut (0) to open (1). `panels` and `runs` as they were reckoned, `open` laid out. */
 export function pictureOf(
-  { master, panels, runs }: { master: Master; panels: readonly Panel[]; runs: readonly Run[] },
+  {
+    master,
+    panels,
+    runs,
+    fittings,
+  }: {
+    master: Master
+    panels: readonly Panel[]
+    runs: readonly Run[]
+    fittings: readonly SetFitting[]
+  },
   open: LaidUp,
   opened: number,
 ): Picture {
@@ -87,7 +114,31 @@ export function pictureOf(
     const strap = stage.find((s) => s.laid.sheet.id === run.join.course.sheet)?.group === 'straps'
     sewn(run, stage, strap ? straps : own)
   }
-  return { sheets, stitches: new Float32Array(own), strapStitches: new Float32Array(straps) }
+  return { sheets, hardware: fittings.flatMap((f) => hardwareIn(f, stage)), stitches: new Float32Array(own), strapStitches: new Float32Array(straps) }
+}
+
+/** Hardware on the outermost leather of what it is set on; the lower half of a closure too. */
+function hardwareIn({ fitting, hardware }: SetFitting, stage: readonly OnStage[]): PictureHardware[] {
+  if (hardware.sort === 'zip') return []
+  const on = stage.find((s) => s.laid.sheet.id === fitting.sheet)
+  if (!on) return []
+  const p = pointMoved(fitting.at, on.toHost)
+  const over = stage.filter(
+    (s) => s.parts === on.parts && fitting.through.some((t) => t.sheet === s.laid.sheet.id),
+  )
+  const level = Math.max(...[on, ...over].map((s) => s.off(p) + s.laid.thickness / 2))
+  const { at, grain } = placeInSpace(on.parts, p, level)
+  const ahead = placeInSpace(
+    on.parts,
+    pointMoved(
+      { x: fitting.at.x + 0.5 * Math.cos(fitting.up), y: fitting.at.y + 0.5 * Math.sin(fitting.up) },
+      on.toHost,
+    ),
+    level,
+  ).at
+  const { id } = fitting
+  const { sort, across, high, bar } = hardware
+  return [{ id, sort, at, out: grain, up: point3Unit(point3Subtract(ahead, at)), across, high, bar }]
 }
 
 /** Thread lies this far off the leather so that it shows, mm. */

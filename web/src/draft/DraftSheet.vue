@@ -18,6 +18,7 @@ import {
   pointMoved,
   printLength,
   workOf,
+  boxesMeet,
 } from '@drumlin/core'
 import { useSettings } from '../app/settings.js'
 import DrawHandles from '../drawing/DrawHandles.vue'
@@ -90,8 +91,15 @@ const work = computed(
 const carrier = computed(() => placedOf(work.value.layup.carrier))
 const lying = computed(() => {
   const move = carrier.value?.move
-  const whole = work.value.sheets.filter(
-    (s) => s.part === 'whole' && s.sheet.type === 'panel' && s.sheet.clips.length === 0,
+  const { sheets, layup } = work.value
+  const under = sheets.find((s) => s.sheet.type === 'panel' && s.sheet.panelId === layup.carrier)?.box
+  // What lies somewhere else altogether says nothing over this piece.
+  const whole = sheets.filter(
+    (s) =>
+      s.part === 'whole' &&
+      s.sheet.type === 'panel' &&
+      s.sheet.clips.length === 0 &&
+      (!under || boxesMeet(s.box, under)),
   )
   return move ? whole.map((s) => pathData(pathMoved(s.placed, move))) : []
 })

@@ -4,7 +4,7 @@ import { type Arrangement, type Move, type Piece, arrangeInRows, pieceOutline, s
 const GAP = 16
 export const ROOM = { left: 16, top: 20, right: 14, bottom: 12 }
 /** Rows of that width at the most, mm. */
-const WIDTHS = [240, 330, 430, 560, 800]
+const WIDTHS = [240, 330, 430, 560, 800, 1100, 1500, 2000]
 
 /** The pieces where another arrangement has them; what is new lies after the last. */
 export function keptRows(pieces: readonly Piece[], before: Arrangement<Piece>): Arrangement<Piece> {

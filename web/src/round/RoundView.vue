@@ -55,6 +55,7 @@ function show(): void {
       ink: token('--line') || '#1f2d33',
       thread: derived.value.design.thread.colour,
       stop: token('--rowan') || '#b4431f',
+      metal: '#b9bcb4',
     },
     straps.value,
   )

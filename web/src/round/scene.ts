@@ -14,6 +14,10 @@ import {
   PerspectiveCamera,
   Scene,
   Box3,
+  BoxGeometry,
+  CylinderGeometry,
+  Matrix4,
+  TorusGeometry,
   Sphere,
   Vector3,
   WebGLRenderer,
@@ -26,6 +30,7 @@ export interface Look {
   readonly ink: string
   readonly thread: string
   readonly stop: string
+  readonly metal: string
 }
 
 /** Two places that should meet and don’t. */
@@ -48,6 +53,9 @@ export interface RoundScene {
   readonly pace: (count: number) => number
   readonly dispose: () => void
 }
+
+/** What belongs to straps and is left out with them. */
+const HELD: ReadonlySet<string> = new Set(['ring', 'buckle', 'loop'])
 
 const colourOf = (swatch: string, dark: number): Color => new Color(swatch).multiplyScalar(dark)
 
@@ -74,6 +82,29 @@ function leather(picture: Picture['sheets'][number], look: Look): Group {
   group.add(new Mesh(geometry, [shade(1), shade(FLESH)]))
   group.add(lines(mesh.outline, look.ink, 0.75))
   return group
+}
+
+/** Plain shapes at true size: rings and buckles as wire, caps as discs, locks as plates. */
+function hardware(one: Picture['hardware'][number], metal: string): Mesh {
+  const { sort, across, high, bar } = one
+  const wire = Math.max(1.5, bar)
+  const open = sort === 'ring' || sort === 'buckle' || sort === 'loop'
+  const geometry = open
+    ? new TorusGeometry((across + wire) / 2, wire / 2, 10, 28)
+    : high > 0
+      ? new BoxGeometry(across, high, 3)
+      : new CylinderGeometry(across / 2, across / 2, 2, 24).rotateX(Math.PI / 2)
+  const mesh = new Mesh(geometry, new MeshLambertMaterial({ color: metal }))
+  const [out, up] = [
+    new Vector3(one.out.x, one.out.y, one.out.z),
+    new Vector3(one.up.x, one.up.y, one.up.z),
+  ]
+  const right = new Vector3().crossVectors(up, out)
+  // A ring stands out of the leather that holds it, its lower half in the loop.
+  const lift = open ? wire / 2 : 1
+  mesh.applyMatrix4(new Matrix4().makeBasis(right, up, out))
+  mesh.position.set(one.at.x, one.at.y, one.at.z).addScaledVector(out, lift)
+  return mesh
 }
 
 function lines(places: Float32Array, colour: string, opacity = 1): LineSegments {
@@ -139,6 +170,8 @@ export function roundScene(canvas: HTMLCanvasElement): RoundScene {
       renderer.setClearColor(look.ground)
       for (const sheet of picture.sheets)
         if (straps || sheet.group !== 'straps') work.add(leather(sheet, look))
+      for (const one of picture.hardware)
+        if (straps || !HELD.has(one.sort)) work.add(hardware(one, look.metal))
       work.add(lines(picture.stitches, look.thread))
       if (straps) work.add(lines(picture.strapStitches, look.thread))
       const pairs = apart.flatMap(([a, b]) => [a.x, a.y, a.z, b.x, b.y, b.z])

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { type Derived, type Run, type SeamRow, boxGrown, boxUnion, pathData } from '@drumlin/core'
+import { type Derived, type Run, type SeamRow, boxGrown, boxUnion, boxesMeet, pathData } from '@drumlin/core'
 
 /** The state of the work a run lies in, with all its runs: where each goes, and the hole that is looked at. */
 const props = defineProps<{
@@ -12,7 +12,12 @@ const props = defineProps<{
 const emit = defineEmits<{ choose: [id: string] }>()
 
 const work = computed(() => props.derived.works.find((w) => w.layup.id === props.run.join.layup)!)
-const sheets = computed(() => work.value.sheets.filter((s) => s.part === 'whole' && s.sheet.type === 'panel'))
+/** What the run holds, and all that lies over or under it; pieces laid out elsewhere are left out. */
+const sheets = computed(() => {
+  const all = work.value.sheets.filter((s) => s.part === 'whole' && s.sheet.type === 'panel')
+  const held = all.filter((s) => props.run.join.through.includes(s.sheet.id))
+  return all.filter((s) => held.some((h) => boxesMeet(h.box, s.box)))
+})
 const box = computed(() => boxGrown(boxUnion(sheets.value.map((s) => s.box)), 7))
 /** What stands higher than the drawing has room for is laid on its side. */
 const tall = computed(() => box.value.bottom - box.value.top > 1.2 * (box.value.right - box.value.left))
@@ -37,6 +42,7 @@ const outlines = computed(() =>
 const runs = computed(() =>
   props.rows
     .filter((r) => r.run.join.layup === props.run.join.layup)
+    .filter((r) => sheets.value.some((s) => s.sheet.id === r.run.join.course.sheet))
     .map((r) => ({
       id: r.run.join.id,
       number: r.number,

@@ -13,6 +13,8 @@ const props = defineProps<{
 const settings = useSettings()
 const tint = computed(() => pathData(props.piece.cut))
 const drawn = computed(() => gathered(pieceDrawing(props.piece, props.job, settings.unit)))
+/** Farther off than so many mm a pixel nothing but names can be read. */
+const FAR = 1.1
 const words = computed(() => {
   const { pixel } = props
   if (pixel === undefined) return drawn.value.texts
@@ -21,9 +23,13 @@ const words = computed(() => {
   const upright = named.length > 0 && named[0]!.angle !== 0
   const box = pathBox(props.piece.cut)
   const room = Math.floor((upright ? box.right - box.left : box.bottom - box.top) / step)
-  const label = named.slice(0, Math.min(3, Math.max(1, room)))
+  // From far off the name alone is left, and only where it goes on the piece.
+  const long = upright ? box.bottom - box.top : box.right - box.left
+  const goesOn = (t: (typeof named)[number]): boolean => t.text.length * 7 * pixel < long
+  const label =
+    pixel < FAR || named.slice(0, 1).every(goesOn) ? named.slice(0, Math.min(3, Math.max(1, room))) : []
   const rest = drawn.value.texts
-    .filter((t) => t.layer !== 'label')
+    .filter((t) => t.layer !== 'label' && pixel < FAR)
     .map((t) => ({ ...t, size: Math.max(t.size, 10.5 * pixel) }))
   const lines = label.map((t, i) => ({
     ...t,

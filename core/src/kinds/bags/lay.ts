@@ -8,6 +8,7 @@ import {
   pathMoved,
   pointMoved,
   shift,
+  turn,
 } from '../../geometry/index.js'
 import { type Layup, type Match, type Panel, type PanelSheet, panelOf } from '../../master/index.js'
 import type { Part } from './parts.js'
@@ -42,10 +43,18 @@ function pilesOf(all: Part): PanelSheet[][] {
 const boxOf = (sheets: readonly PanelSheet[], panels: readonly Panel[]): Box =>
   boxUnion(sheets.map((s) => pathBox(pathMoved(panelOf(panels, s.panelId).outline, s.move))))
 
+/** What is long and narrow lies on its side. */
+function lying(pile: readonly PanelSheet[], panels: readonly Panel[]): PanelSheet[] {
+  const box = boxOf(pile, panels)
+  const tall = boxHeight(box) > 4 * boxWidth(box)
+  return tall ? pile.map((s) => ({ ...s, move: moveThen(s.move, turn(-Math.PI / 2)) })) : [...pile]
+}
+
 /** All panels laid out, none over another but those that lie on each other in the work; the first at the origin. */
 export function bagLayup(all: Part): Layup {
   let [x, y, row] = [0, 0, 0]
-  const sheets = pilesOf(all).flatMap((pile, i) => {
+  const sheets = pilesOf(all).flatMap((flat, i) => {
+    const pile = i === 0 ? flat : lying(flat, all.panels)
     const box = boxOf(pile, all.panels)
     if (x > 0 && x + boxWidth(box) > ROW) {
       x = 0
