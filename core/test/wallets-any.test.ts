@@ -83,7 +83,18 @@ describe.each(kinds)('%s, whatever is chosen', (id) => {
 })
 
 /** Choices that ask for another one with them; each has its way out. */
-const ASKS_MORE = new Set(['card-sleeve centre none', 'narrow-strap lining none'])
+const ASKS_MORE = new Set([
+  'card-sleeve centre none',
+  'narrow-strap lining none',
+  'tote base overlapping',
+  'flap-bag body folded',
+  'flap-bag body bellows',
+  'flap-bag organiser covered',
+  'flap-bag base overlapping',
+  'portfolio divider one',
+  'rucksack body boxed',
+  'rucksack body wrap',
+])
 
 describe('every kind as it first comes', () => {
   test.each(kinds)(

@@ -139,7 +139,8 @@ function setOne(
       ? pathNearest(laid.outline, fitting.at).distance - reach(ware)
       : -reach(ware),
     toSeam: nearestHole(fitting.sheet, place, runs) - reach(ware),
-    coveredBy: posted ? coversOf(fitting, open, place) : [],
+    // What has its step says when; the rest is found where something lies over it.
+    coveredBy: posted && fitting.before === undefined ? coversOf(fitting, open, place) : [],
     before: runs.find((r) => r.join.id === fitting.before)?.join.name,
   }
 }

@@ -1,5 +1,11 @@
 import { type Move, type Point, point, pointMoved } from '../geometry/index.js'
-import type { Clip } from './master.js'
+
+/** The part of a placed sheet that counts: all that lies on the `inside` side of a line through `at`. */
+export interface Clip {
+  readonly at: Point
+  /** Points from the line into the part that counts. */
+  readonly inward: Point
+}
 
 /** All that lies on the `inward` side of a line through `at`. */
 export const clipAt = (at: Point, inward: Point): Clip => ({ at, inward })

@@ -1,10 +1,9 @@
 export { chainsOf, edgeChain, insetChainMaybe } from './chains.js'
-export { clipAt, clipMoved } from './clip.js'
+export { type Clip, clipAt, clipMoved } from './clip.js'
 export type { Corner, Fitting, Hanging, Room, StrapRun, Turning } from './fitting.js'
 export type { Frame, Riding, Standing, Stood, StoodPart } from './stand.js'
 export type {
   Bend,
-  Clip,
   Concern,
   ContentSheet,
   EdgeCourse,

@@ -1,15 +1,9 @@
 import type { Move, Path, Point } from '../geometry/index.js'
 import type { Reckoned } from '../working/index.js'
+import type { Clip } from './clip.js'
 import type { Corner, Fitting, Hanging, Room, StrapRun, Turning } from './fitting.js'
 import type { Panel } from './panel.js'
 import type { Standing } from './stand.js'
-
-/** The part of a placed sheet that counts: all that lies on the `inside` side of a line through `at`. */
-export interface Clip {
-  readonly at: Point
-  /** Points from the line into the part that counts. */
-  readonly inward: Point
-}
 
 interface SheetPlace {
   readonly id: string

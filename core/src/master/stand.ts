@@ -1,5 +1,5 @@
 import type { Path, Point, Point3 } from '../geometry/index.js'
-import type { Clip } from './master.js'
+import type { Clip } from './clip.js'
 
 /** Where a flat part of a panel stands: its corner, which way its course runs off, and where its grain looks. */
 export interface Frame {

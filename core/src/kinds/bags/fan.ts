@@ -36,6 +36,8 @@ interface Fan {
   readonly rise: number
   /** How far front and back lean when it stands open. */
   readonly lean: number
+  /** Its leaves are too wide for its height. */
+  readonly cramped: boolean
 }
 
 function fanOf(bag: Bag): Fan {
@@ -51,14 +53,15 @@ function fanOf(bag: Bag): Fan {
     (v) => v.deep / (2 * v.pleats * Math.sin(v.angle / 2)),
   )
   const rise = s.high.value
-  return {
-    pleats,
-    leaf,
-    rise,
-    beta: 2 * Math.asin(Math.min(0.7, leaf.value / (2 * rise))),
-    lean: Math.asin(Math.min(0.7, s.deep.value / (2 * rise))),
-  }
+  // A side of no depth would have no leaf to draw, and one that opens further than a fan has no foot to stand on.
+  const whole = 2 * Math.asin(Math.min(0.7, Math.max(1, leaf.value) / (2 * rise)))
+  const beta = Math.min(whole, MOST_FAN / (2 * pleats))
+  const lean = Math.asin(Math.min(0.7, Math.max(0, s.deep.value) / (2 * rise)))
+  return { pleats, leaf, rise, beta, lean: Math.min(lean, pleats * beta * 0.98), cramped: beta < whole }
 }
+
+/** All leaves of a side together open no further than this where they meet at the foot, radians. */
+const MOST_FAN = 2.2
 
 /** Directions of the folds of the flat side from its foot, the first to the left. */
 const rays = ({ pleats, beta }: Fan): Point[] =>
@@ -247,6 +250,18 @@ export function fanBody(bag: Bag): Body {
 
 function fanConcerns({ s, p }: Bag, fan: Fan): Concern[] {
   const reach = fan.leaf.value
+  if (fan.cramped)
+    return [
+      {
+        id: 'fan-cramped',
+        rank: 'stop',
+        panelId: 'side',
+        at: point(10, 10),
+        what: 'The side is too low for leaves as wide as that',
+        why: 'They meet at the foot, where there is no room for them. A shallower bag, a higher one, or pleats that open wider.',
+        remedy: { field: 'deep', value: Math.max(4, Math.floor(s.high.value * 0.5)), said: 'a shallower bag' },
+      },
+    ]
   return reach * 2 > s.wide.value
     ? [
         {

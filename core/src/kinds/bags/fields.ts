@@ -52,11 +52,11 @@ export const BAG_CHOICES = {
   ],
   pocket: [
     ['none', 'no pocket', 'a plain inside'],
-    ['flat', 'a flat pocket', 'for papers'],
+    ['flat', 'a flat pocket', 'for papers and other flat things'],
     ['full', 'a pocket with fullness', 'pleated at the foot; for thick things'],
   ],
   divider: [
-    ['none', 'no divider', 'one room'],
+    ['none', 'no divider', 'one room for all of it'],
     ['one', 'a divider', 'sewn down the middle of the sides'],
   ],
   organiser: [
@@ -83,7 +83,7 @@ export const BAG_CHOICES = {
   ],
   handle: [
     ['none', 'no handle', 'carried by its strap, or under the arm'],
-    ['flat', 'flat', 'one layer'],
+    ['flat', 'flat', 'one layer, quickly made'],
     ['doubled', 'doubled', 'two layers sewn along their edges'],
     ['rolled', 'rolled round a cord', 'kind to the hand'],
     ['ring', 'between two rings', 'its ends come back and meet underneath'],
@@ -98,8 +98,8 @@ export const BAG_CHOICES = {
     ['pair', 'two straps over the shoulders', 'from a panel on the back to its lower corners'],
   ],
   strapPad: [
-    ['none', 'without pads', 'light'],
-    ['pad', 'with pads', 'for loads'],
+    ['none', 'without pads', 'light and soon made'],
+    ['pad', 'with pads', 'for heavy loads'],
   ],
   strapJoin: [
     ['none', 'in one run', 'no lap to tear'],

@@ -498,7 +498,8 @@ export function shoulderPair(bag: Bag, body: Body): Part {
   const apart = Math.min(back.wide / 3, 60)
   const yokeWide = Math.min(back.wide - 10, 2 * apart + p.strapWide + 30)
   const yoke = rectanglePanel(bag, 'yoke', 'Strap panel', 'gusset', yokeWide, BENCH.yokeHigh, { corner: 10 })
-  const top = (p.top === 'rolled' ? Math.max(14, p.topBand) : 14) + (p.closure === 'strap' ? 46 : 0)
+  // Below what is sewn along the top, and below a closing strap.
+  const top = (p.top === 'single' ? 10 : p.topBand + 6) + (p.closure === 'strap' ? 48 : 0)
   const corner = back.wide / 2 - p.strapWide / 2 - 6
   const places = [
     { face: back, x: -corner, y: back.high - BENCH.tab - 18, id: 'right', words: 'at the right corner' },

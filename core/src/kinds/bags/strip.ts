@@ -84,9 +84,17 @@ export function plainStrip(bag: Bag, profile: Profile, half: number, ways: Corne
   }
 }
 
+/** A gusset gets no deeper or slimmer than so much for each mm it is high. */
+export const MOST_TAPER = 1.2
+
 /** A strip that is wider or narrower at the top than at the foot: the panels lean. */
-export function taperingStrip(bag: Bag, profile: Profile, top: number, bottom: number): Strip {
-  const { span, rise, radius } = profile
+export function taperingStrip(bag: Bag, profile: Profile, asked: number, foot: number): Strip {
+  const { span, rise } = profile
+  // Panels that would lean out further can’t stand; what was asked is found to be too much.
+  const bottom = Math.max(4, foot)
+  const top = Math.min(Math.max(4, asked, bottom - MOST_TAPER * rise), bottom + MOST_TAPER * rise)
+  // Too small a corner has no length to be drawn with.
+  const radius = profile.radius < 1 ? 0 : profile.radius
   const strip = taperedStrip({ radius, height: rise, top, bottom }, span)
   const lean = Math.asin(Math.max(-1, Math.min(1, (top - bottom) / (2 * rise))))
   const length = bag.reckon(
@@ -113,7 +121,9 @@ export function taperingStrip(bag: Bag, profile: Profile, top: number, bottom: n
   const other = half.toReversed().map((q) => point(q.x, -span - q.y))
   return {
     length,
-    halves: strip.points.map((q) => point(q.along, q.half)),
+    halves: strip.points
+      .map((q) => point(q.along, q.half))
+      .filter((q, i, all) => i === 0 || q.x - all[i - 1]!.x > 1e-3),
     corners: [
       [strip.upright, strip.upright + strip.quarter],
       [strip.length - strip.upright - strip.quarter, strip.length - strip.upright],

@@ -4,6 +4,8 @@ const BODY: readonly Sentence[] = [
   'Body {body}, sewn {seam}: allowance {allowance} turned, {margin} with raw edges, which are cut {trim} over size; finished {finish}.',
   'Corners {radius}; allowances {seamSkive}, {rows} rows in a turned seam. Top edges {top}, {topBand} wide.',
 ]
+const CLOSURES: Sentence =
+  'A snap would be {hardware-snap}, a magnet {hardware-magnet}, a lock {hardware-lock}.'
 const STRAPS: readonly Sentence[] = [
   'Cut from {leather-straps}, {strapWide} wide, {strapJoin}; {carried} from ring to ring as worn, {strapShort} of it the short part.',
   '{strapHoles} holes {strapSpacing} apart, {strapTip} to the tip; ends turned back {lap}. Buckle: {hardware-buckle}.',
@@ -25,10 +27,12 @@ export const BAG_SENTENCES: Readonly<Record<string, readonly Sentence[]>> = {
   front: ['Cut from {leather-body}, {wide} wide and {high} high inside.', ...BODY],
   back: [
     'Cut from {leather-body}; {flap}, which comes down {flapLength} with corners of {flapRadius}. Shut by {closure}.',
+    CLOSURES,
     ...BODY,
   ],
   body: [
     'Cut from {leather-body}, {wide} wide and {high} high inside; foot {grooves}. {flap}, {flapLength} down the front, corners {flapRadius}; shut by {closure}.',
+    CLOSURES,
     ...BODY,
   ],
   gusset: GUSSET,

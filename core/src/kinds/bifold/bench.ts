@@ -23,10 +23,8 @@ export const BENCH = {
   coinDeep: 58,
   flapOver: 24,
   flapAbove: 12,
-  /** From the flap's end to the middle of the snap, and the holes of its two parts. */
+  /** From the flap's end to the middle of the snap. */
   snapIn: 11,
-  snapCap: 4,
-  snapStud: 3,
   /** Two layers of coins, and how far they stay inside the stitches. */
   coins: 4,
   coinInset: 8,

@@ -3,8 +3,9 @@ import { stackSizesShown } from '../pockets/index.js'
 import { bifoldCarries, bifoldConcerns, bifoldFits } from './fits.js'
 import { bifoldJoins } from './joins.js'
 import { bifoldLayups, bifoldMatches } from './layup.js'
-import { bifoldPanels } from './panels.js'
+import { bifoldPanels, coinFittings } from './panels.js'
 import { BIFOLD_DEFAULTS, type BifoldParams, bifoldParams } from './params.js'
+import { snapRole } from '../parts/snap.js'
 import { type BifoldSizes, bifoldSizes } from './sizes.js'
 import { BRIEF, FIELDS, ROLES, SENTENCES } from './words.js'
 
@@ -26,6 +27,7 @@ export const bifold: Kind<BifoldParams> = {
   params: bifoldParams,
   defaults: BIFOLD_DEFAULTS,
   roles: ROLES,
+  hardware: [snapRole((params) => params.coins !== 'none')],
   fields: FIELDS,
   brief: BRIEF,
   sentences: SENTENCES,
@@ -38,6 +40,7 @@ export const bifold: Kind<BifoldParams> = {
       matches: bifoldMatches(params, sizes),
       fits: bifoldFits(params, sizes, reckon),
       concerns: bifoldConcerns(params, sizes),
+      fittings: coinFittings(params, sizes),
       carries: bifoldCarries(params),
       sizes: sizesOf(sizes),
     }

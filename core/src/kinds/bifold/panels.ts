@@ -1,7 +1,8 @@
 import { point } from '../../geometry/index.js'
-import type { Fold, Panel } from '../../master/index.js'
+import type { Fitting, Fold, Panel } from '../../master/index.js'
 import type { Reckoned } from '../../working/index.js'
 import { type Materials, leatherOf } from '../kind.js'
+import { snapHalf } from '../parts/snap.js'
 import {
   RIM,
   allRound,
@@ -169,7 +170,6 @@ function coinPanels(p: BifoldParams, s: BifoldSizes, t: number): Panel[] {
   const front = rectangleShape(w, h, { footLeft: p.corner }, fate)
   const flapHigh = BENCH.flapAbove + BENCH.flapOver
   const flapWide = w - 2 * flapInset(s)
-  const snap = point(w / 2, BENCH.flapOver - BENCH.snapIn)
   return [
     plainPanel({
       id: 'coin-pocket',
@@ -177,7 +177,6 @@ function coinPanels(p: BifoldParams, s: BifoldSizes, t: number): Panel[] {
       role: 'pockets',
       flipped: 1,
       ...front,
-      marks: [{ type: 'hole', id: 'snap', at: snap, punch: BENCH.snapStud }],
       notes: ['set the stud of the snap before it is sewn down'],
       bands: rimBand('coinPocket.rim', 'rim of the coin pocket', front, ['foot', 'foot-left', 'left'], t),
     }),
@@ -191,15 +190,22 @@ function coinPanels(p: BifoldParams, s: BifoldSizes, t: number): Panel[] {
         { footLeft: p.corner, footRight: p.corner },
         finishedFate(p.finish, 0, () => false),
       ),
-      marks: [
-        {
-          type: 'hole',
-          id: 'snap',
-          at: point(flapWide / 2, flapHigh - BENCH.snapIn),
-          punch: BENCH.snapCap,
-        },
-      ],
       notes: ['finish its edges and set the cap of the snap before it is sewn on'],
     }),
+  ]
+}
+
+/** The two halves of the coin pocket's snap, where they close on each other. */
+export function coinFittings(p: BifoldParams, s: BifoldSizes): Fitting[] {
+  if (p.coins === 'none') return []
+  const w = s.pocketWidth.value
+  const flap = point(
+    (w - 2 * flapInset(s)) / 2,
+    BENCH.flapAbove + BENCH.flapOver - BENCH.snapIn,
+  )
+  const front = point(w / 2, BENCH.flapOver - BENCH.snapIn)
+  return [
+    snapHalf('upper', 'cap of the coin pocket’s snap', 'coin-flap', flap, 'coin-flap'),
+    snapHalf('lower', 'stud of the coin pocket’s snap', 'coin-pocket', front, 'outer-right'),
   ]
 }

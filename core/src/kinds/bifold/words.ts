@@ -1,3 +1,4 @@
+import { SNAP_FIELD } from '../parts/snap.js'
 import type { Field, Sentence } from '../fields.js'
 import type { Role } from '../kind.js'
 import {
@@ -73,6 +74,7 @@ export const FIELDS: readonly Field[] = [
     ['none', 'nothing', 'the pockets are sewn to the inside itself'],
     ['behind', 'a hidden pocket open to the fold', 'the pockets get a backing of their own; a leaf thicker'],
   ]),
+  SNAP_FIELD,
   choiceField('coins', 'right half', [
     ['none', 'with card pockets like the left', 'both halves alike'],
     ['right', 'with a coin pocket and a snap', 'cards on the left only'],
@@ -114,6 +116,6 @@ export const SENTENCES: Readonly<Record<string, readonly Sentence[]>> = {
     'Cut 1 from {leather-pockets}, turned over: the right half {coins}. Sewn {margin} in; edges {finish}.',
   ],
   'coin-flap': [
-    'Cut 1 from {leather-pockets}. Sewn across its top, {margin} in, and snapped over the pocket; {coins}.',
+    'Cut 1 from {leather-pockets}. Sewn across its top, {margin} in, and snapped over the pocket with a {hardware-snap}; {coins}.',
   ],
 }

@@ -17,6 +17,7 @@ import { casePanels } from './panels.js'
 import { CASE_DEFAULTS, type CaseParams, caseParams } from './params.js'
 import { BENCH, type CaseSizes, caseSizes } from './sizes.js'
 import { needed, present } from '../parts/fits.js'
+import { SNAP_FIELD, snapHalf, snapRole } from '../parts/snap.js'
 
 const ROLES: readonly Role[] = [
   { id: 'body', label: 'Body', why: 'front, back and flap; 1.4 to 2 mm keeps its shape', usual: 1.6 },
@@ -115,8 +116,10 @@ export const gussetedCase: Kind<CaseParams> = {
   params: caseParams,
   defaults: CASE_DEFAULTS,
   roles: ROLES,
+  hardware: [snapRole((params) => params.closure === 'snap')],
   fields: [
     ...ROLES.map(leatherField),
+    SNAP_FIELD,
     ...pocketFields('card pockets on the back', 0, 3),
     ...EDGE_FIELDS,
     lengthField('wide', 'width of what goes in', 40, 300),
@@ -141,7 +144,7 @@ export const gussetedCase: Kind<CaseParams> = {
   sentences: {
     ...POCKET_SENTENCES,
     back: [
-      'Cut 1 from {leather-body}, the corners of the flap rounded {corner}; flap {flap}, closed by {closure}.',
+      'Cut 1 from {leather-body}, the corners of the flap rounded {corner}; flap {flap}, closed by {closure}: {hardware-snap}.',
       'Sides and foot sewn {margin} in with the {iron}; edges {finish}, cut {trim} over size where they are sewn.',
     ],
     front: ['Cut 1 from {leather-body}. Sides and foot sewn {margin} in; edges {finish}.'],
@@ -158,6 +161,25 @@ export const gussetedCase: Kind<CaseParams> = {
       layups: caseLayups(p, s),
       joins: caseJoins(p, s),
       matches: [],
+      fittings:
+        p.closure === 'snap'
+          ? [
+              snapHalf(
+                'upper',
+                'cap of the snap',
+                'back',
+                point(s.width.value / 2, BENCH.snapIn),
+                'back-left',
+              ),
+              snapHalf(
+                'lower',
+                'stud of the snap',
+                'front',
+                point(s.width.value / 2, p.flap - BENCH.snapIn),
+                'front-left',
+              ),
+            ]
+          : [],
       fits: fits(p, s, reckon),
       concerns: concerns(p, s),
       carries: [

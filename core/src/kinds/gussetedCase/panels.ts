@@ -1,5 +1,5 @@
 import { point } from '../../geometry/index.js'
-import type { Panel, PanelMark } from '../../master/index.js'
+import type { Panel } from '../../master/index.js'
 import { type Materials, leatherOf } from '../kind.js'
 import { foldsOf } from '../parts/folding.js'
 import { finishedFate, outlineOf, plainPanel, rectangleShape, rimBands } from '../parts/shape.js'
@@ -9,13 +9,6 @@ import { BENCH, type CaseSizes } from './sizes.js'
 
 /** From the end of the flap to the top of the back, mm. */
 export const backTop = (s: CaseSizes): number => s.strips[1]!.from
-const snapMark = (x: number, y: number, punch: number): PanelMark => ({
-  type: 'hole',
-  id: 'snap',
-  at: point(x, y),
-  punch,
-})
-
 export function casePanels(p: CaseParams, s: CaseSizes, materials: Materials): Panel[] {
   const [w, h] = [s.width.value, s.height.value]
   const [tb, tg] = ['body', 'gusset'].map((role) => leatherOf(materials, role).thickness)
@@ -47,7 +40,6 @@ export function casePanels(p: CaseParams, s: CaseSizes, materials: Materials): P
       ...back,
       folds: foldsOf({ strips: s.strips }, 0, w, 'valley'),
       bands: rims('back', back),
-      marks: snapped ? [snapMark(w / 2, BENCH.snapIn, BENCH.snapCap)] : [],
       notes: snapped ? ['set the cap of the snap before the front is sewn on'] : [],
       labelAt: point(w / 2, backTop(s) + h / 2),
     }),
@@ -57,7 +49,6 @@ export function casePanels(p: CaseParams, s: CaseSizes, materials: Materials): P
       role: 'body',
       ...front,
       bands: rims('front', front),
-      marks: snapped ? [snapMark(w / 2, p.flap - BENCH.snapIn, BENCH.snapStud)] : [],
       notes: snapped ? ['set the stud of the snap before it is sewn'] : [],
     }),
     plainPanel({

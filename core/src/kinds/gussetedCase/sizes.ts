@@ -12,10 +12,8 @@ export const BENCH = {
   bridgeWide: 16,
   bridgeSpan: 22,
   bridgeTab: 12,
-  /** From the end of the flap to the snap, and the holes of its parts. */
+  /** From the end of the flap to the snap. */
   snapIn: 12,
-  snapCap: 4,
-  snapStud: 3,
 } as const
 
 /** Every finished size of the case, each with its working. */

@@ -17,7 +17,7 @@ import {
   withNotch,
 } from '../parts/shape.js'
 import { POCKET_BENCH as B } from './bench.js'
-import { type Stack, footRadius } from './stack.js'
+import { type Stack, footRadius, handed } from './stack.js'
 
 import { guide, pouch, slitPanel, stay } from './slits.js'
 
@@ -100,6 +100,7 @@ function upperPocket(stack: Stack, id: string, name: string, perPile: number, sh
     name,
     role: 'pockets',
     count: perPile * stack.piles,
+    flipped: p.school === 'overlap' && handed(stack) ? perPile * (stack.piles - 1) : 0,
     ...shape,
     bands: [...bands, footBand(t, left, right, bottom)],
     marks,
@@ -181,7 +182,7 @@ function frontPocket(stack: Stack): Panel {
     name: 'Foot pocket',
     role: 'pockets',
     count: stack.piles,
-    flipped: stack.mirrored && rounded.left !== rounded.right ? stack.piles - 1 : 0,
+    flipped: handed(stack) ? stack.piles - 1 : 0,
     ...shape,
     marks,
     bands: rimBand(

@@ -2,7 +2,7 @@ import { point } from '../../geometry/index.js'
 import type { Panel } from '../../master/index.js'
 import { type Named, finishedFate, outlineOf, plainPanel, rectangleShape, rimBand } from '../parts/shape.js'
 import { CLOTH, POCKET_BENCH as B, TAPE } from './bench.js'
-import { type Stack, footRadius, slitPanelTop, stackItems } from './stack.js'
+import { type Stack, footRadius, handed, slitPanelTop, stackItems } from './stack.js'
 
 /** One face with slits; their ends are round, so that they do not tear on. */
 export function slitPanel(stack: Stack): Panel {
@@ -22,7 +22,7 @@ export function slitPanel(stack: Stack): Panel {
     name: 'Slit panel',
     role: 'pockets',
     count: stack.piles,
-    flipped: stack.mirrored && rounded.left !== rounded.right ? stack.piles - 1 : 0,
+    flipped: handed(stack) ? stack.piles - 1 : 0,
     ...shape,
     marks: stackItems(stack).map(({ index, top: y }) => ({
       type: 'slot',

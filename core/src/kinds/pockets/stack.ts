@@ -103,3 +103,6 @@ export function stackSizesShown(stack: Stack): { readonly panelId: string; reado
     })),
   ])
 }
+
+/** Whether the two piles take a left and a right one of what is rounded at one foot corner. */
+export const handed = ({ mirrored, rounded }: Stack): boolean => mirrored && rounded.left !== rounded.right

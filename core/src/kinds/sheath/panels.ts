@@ -21,7 +21,7 @@ function bodyShape(p: SheathParams, s: SheathSizes, above: number): Shape {
   const [w, tip, h] = [s.mouth.value, Math.min(s.tip.value, s.mouth.value), s.length.value]
   const c = w / 2
   const r = Math.min(tip / 2 - 1, 12)
-  const strap = Math.min(p.loopWide, w) / 2
+  const strap = Math.min(p.loopWide, w - 2) / 2
   const fate = finishedFate(p.finish, p.trim, (e) => SIDES.includes(e))
   const top =
     above > 0
@@ -85,7 +85,7 @@ export function sheathPanels(p: SheathParams, s: SheathSizes): Panel[] {
   const front = bodyShape(p, s, 0)
   const back = bodyShape(p, s, p.loop === 'fold' ? s.loop.value : 0)
   const fold = p.loop === 'fold' ? [-(p.rise + (s.loop.value - 2 * p.rise - LOOP_END) / 2)] : []
-  const strap = Math.min(p.loopWide, s.mouth.value) / 2
+  const strap = Math.min(p.loopWide, s.mouth.value - 2) / 2
   return [
     plainPanel({
       id: 'back',
