@@ -14,11 +14,13 @@ import {
   readSentence,
   sayFinding,
   seamPlan,
+  workOf,
   writeDesign,
   zipFor,
 } from '@drumlin/core'
 import { point, pointDistance, polyline } from '../src/geometry/index.js'
-import { zipOf } from '../src/stitch/index.js'
+import { runsOf, zipOf } from '../src/stitch/index.js'
+import { reckoner } from '../src/working/index.js'
 import { demo, freshOf, withValues } from './support/designs.js'
 import { drawingOf, panelOf, withFate } from './support/drawing.js'
 
@@ -234,11 +236,18 @@ describe('a seam whose other edge the kind names', () => {
     const derived = derive(demo())
     const run = derived.runs.find((r) => r.join.id === 'outer-left')!
     const line = polyline([point(3, 5), point(3, 80), point(93, 80)])
-    const named = {
-      ...run,
-      join: { ...run.join, mate: { type: 'line' as const, sheet: 'outside-left', line } },
-    }
+    const join = { ...run.join, mate: { type: 'line' as const, sheet: 'outside-left', line } }
+    const joins = derived.master.joins.map((j) => (j.id === run.join.id ? join : j))
+    const named = runsOf(
+      joins,
+      derived.panels,
+      (id) => workOf(derived.works, id),
+      derived.design,
+      reckoner({}),
+    ).find((r) => r.join.id === run.join.id)!
     const zip = zipOf(named, derived.works[0]!, derived.panels)
+    // Both edges are punched: their thickness is sewn together.
+    expect(named.other!.holes).toHaveLength(named.holes.length)
     expect(zip.back!.length).toBeCloseTo(75 + 90, 9)
     expect(zip.ease!.by).toBeCloseTo(Math.abs(run.length - 165), 9)
   })

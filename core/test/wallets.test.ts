@@ -40,13 +40,13 @@ describe('the bifold with everything in it', () => {
     expect(coins.master.carries).toEqual(['3 cards', '8 notes', 'coins'])
     expect(piece(coins, 'foot-pocket').count).toBe(1)
     const [open] = coins.works
-    const at = (sheet: string, panel: string) => {
-      const laid = open!.sheets.find((s) => s.sheet.id === sheet)!
-      const mark = coins.panels.find((p) => p.id === panel)!.marks!.find((m) => m.id === 'snap')!
-      const { a, c, e, b, d: dd, f } = laid.sheet.move
-      return 'at' in mark ? [a * mark.at.x + c * mark.at.y + e, b * mark.at.x + dd * mark.at.y + f] : []
+    const at = (half: 'upper' | 'lower') => {
+      const { fitting } = coins.fittings.find((f) => f.fitting.half === half)!
+      const laid = open!.sheets.find((s) => s.sheet.id === fitting.sheet)!
+      const { a, c, e, b, d, f } = laid.sheet.move
+      return [a * fitting.at.x + c * fitting.at.y + e, b * fitting.at.x + d * fitting.at.y + f]
     }
-    const [cap, stud] = [at('coin-flap', 'coin-flap'), at('coin-pocket', 'coin-pocket')]
+    const [cap, stud] = [at('upper'), at('lower')]
     expect(cap[0]).toBeCloseTo(stud[0]!, 9)
     expect(cap[1]).toBeCloseTo(stud[1]!, 9)
   })

@@ -130,7 +130,7 @@ const toEdge = (hole: Hole | undefined, sheets: readonly LaidSheet[]): number =>
         ...sheets
           .filter((s) => s.part === 'whole' && hole.sheets.includes(s.sheet.id))
           .map((s) => pathNearest(s.placed, hole.at).distance),
-        hole.stack === 0 ? 0 : Infinity,
+        hole.sheets.length === 0 ? 0 : Infinity,
       )
     : 0
 

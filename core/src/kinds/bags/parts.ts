@@ -153,7 +153,9 @@ export const ridingOf = (all: Part): Riding[] => {
   const inPiles = all.piles.flatMap((p) =>
     p.sheets.filter((s) => s.id !== p.base).map((s) => ({ sheet: s.id, on: p.base })),
   )
-  return [...inPiles, ...all.onto.map((o) => ({ sheet: o.sheet.id, on: host(o.on) }))]
+  // What stands by itself rides on nothing.
+  const stands = new Set(all.stood(1).map((s) => s.sheet))
+  return [...inPiles.filter((r) => !stands.has(r.sheet)), ...all.onto.map((o) => ({ sheet: o.sheet.id, on: host(o.on) }))]
 }
 
 /** Where a place of a panel lies on another one that it was moved onto. */

@@ -102,7 +102,8 @@ export function setInBody(bag: Bag): Body {
     stood: (opened) => [
       {
         sheet: 'body',
-        proud: bag.proud.flat,
+        // Its course already runs so far outside the stitch lines.
+        proud: bag.proud.flat - out,
         parts: [
           {
             clips: flap ? [{ at: point(0, 0), inward: point(0, 1) }] : [],

@@ -125,14 +125,14 @@ export function wrapBody(bag: Bag): Body {
     concerns: gussets.concerns,
     stood: (opened) => [
       ...faces(bag, profile, strip, flap, 1 - opened),
-      {
-        sheet: gussets.base,
-        proud: bag.proud.walls,
+      ...gussets.stands.map(({ sheet, from, along, proud }) => ({
+        sheet,
+        proud: bag.proud.walls + proud,
         parts: [
           {
             clips: [],
-            from: point(-gussets.start, level),
-            along: point(1, 0),
+            from: point(from, level),
+            along: point(along, 0),
             course: strip.course,
             frame: { origin: point3(span / 2, rise * Math.cos(strip.lean), 0), along: minus(Y), rise: X },
             ...(p.seam === 'raw' && p.body !== 'tapered'
@@ -140,7 +140,7 @@ export function wrapBody(bag: Bag): Body {
               : {}),
           },
         ],
-      },
+      })),
     ],
   })
   return {
@@ -205,6 +205,9 @@ function faces(
   return [one('front', 1), one('back', -1)]
 }
 
+/** Where one piece laps another their outlines are told apart by so much, mm. */
+const LAPPED = 0.2
+
 interface Gussets {
   readonly panels: readonly Panel[]
   readonly pile: { readonly base: string; readonly sheets: readonly PanelSheet[] }
@@ -215,6 +218,14 @@ interface Gussets {
   readonly sheets: readonly string[]
   readonly inBase: (path: Path) => Path
   readonly concerns: Part['concerns']
+  /** Where the strip's own course begins on each of its pieces, and which way it runs there. */
+  readonly stands: readonly {
+    readonly sheet: string
+    readonly from: number
+    readonly along: 1 | -1
+    /** A piece that laps another lies that much further out, mm. */
+    readonly proud: number
+  }[]
 }
 
 const endFate = (bag: Bag): Panel['edges'][number]['fate'] =>
@@ -258,6 +269,7 @@ function oneStrip(bag: Bag, strip: Strip): Gussets {
     sheets: ['gusset'],
     inBase: (path) => path,
     concerns: [],
+    stands: [{ sheet: 'gusset', from: 0, along: 1, proud: 0 }],
   }
 }
 
@@ -331,6 +343,11 @@ function threeStrips(bag: Bag, strip: Strip): Gussets {
       ),
     }),
     concerns: [],
+    stands: [
+      { sheet: 'gusset-foot', from: -from, along: 1, proud: 0 },
+      { sheet: 'gusset-right', from: 0, along: 1, proud: LAPPED },
+      { sheet: 'gusset-left', from: whole, along: -1, proud: LAPPED },
+    ],
   }
 }
 
