@@ -2,7 +2,7 @@ import { defineConfig } from '@playwright/test'
 
 const PORT = 4391
 
-/** Debian's Chromium; the switches keep it from calling anywhere. */
+/** Debian's Chromium; the switches keep it from calling anywhere and let it draw in space without a graphics card. */
 export default defineConfig({
   testDir: '.',
   outputDir: '../test-results',
@@ -19,7 +19,9 @@ export default defineConfig({
       executablePath: '/usr/bin/chromium',
       args: [
         '--no-sandbox',
-        '--disable-gpu',
+        '--use-gl=angle',
+        '--use-angle=swiftshader',
+        '--enable-unsafe-swiftshader',
         '--disable-quic',
         '--no-first-run',
         '--disable-background-networking',

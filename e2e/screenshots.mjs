@@ -11,7 +11,9 @@ await new Promise((resolve) => server.stdout.once('data', resolve))
 
 const args = [
   '--no-sandbox',
-  '--disable-gpu',
+  '--use-gl=angle',
+  '--use-angle=swiftshader',
+  '--enable-unsafe-swiftshader',
   '--disable-quic',
   '--no-first-run',
   '--disable-background-networking',

@@ -29,7 +29,9 @@ describe('between the stitch lines, by pencil', () => {
     expect(sizeOf(d, 'bag.out.deep')).toBeCloseTo(80 + 2 * BODY, 9)
   })
   test('a lining takes its own thickness on either side', () => {
-    const [without, lined] = [{}, { lining: 'lined' }].map((p) => plain('tote', { body: 'wrap', seam: 'raw', ...p }))
+    const [without, lined] = [{}, { lining: 'lined' }].map((p) =>
+      plain('tote', { body: 'wrap', seam: 'raw', ...p }),
+    )
     expect(sizeOf(lined!, 'bag.deep') - sizeOf(without!, 'bag.deep')).toBeCloseTo(2 * 0.9, 9)
     expect(sizeOf(lined!, 'bag.in.deep')).toBeCloseTo(sizeOf(without!, 'bag.in.deep'), 9)
   })
@@ -43,7 +45,15 @@ describe('between the stitch lines, by pencil', () => {
 })
 
 describe('a gusset in one strip', () => {
-  const d = plain('tote', { body: 'wrap', seam: 'turned', wide: 280, high: 220, deep: 80, radius: 30, allowance: 8 })
+  const d = plain('tote', {
+    body: 'wrap',
+    seam: 'turned',
+    wide: 280,
+    high: 220,
+    deep: 80,
+    radius: 30,
+    allowance: 8,
+  })
   const [w, h] = [sizeOf(d, 'bag.wide'), sizeOf(d, 'bag.high')]
 
   test('is as long as two sides and the foot, less what two corners cut off: 2H + B − (4 − π)R', () =>
@@ -209,7 +219,13 @@ describe('sides that fold', () => {
   test('bellows of three pleats: six leaves, folds in turn in and out', () => {
     const d = plain('portfolio', { body: 'bellows', pleats: 3, deep: 60, pleatAngle: 90 })
     expect(sizeOf(d, 'fan.leaf')).toBeCloseTo(sizeOf(d, 'bag.deep') / (6 * Math.sin(Math.PI / 4)), 9)
-    expect(panelOf(d, 'side').folds.map((f) => f.rises)).toEqual(['valley', 'hill', 'valley', 'hill', 'valley'])
+    expect(panelOf(d, 'side').folds.map((f) => f.rises)).toEqual([
+      'valley',
+      'hill',
+      'valley',
+      'hill',
+      'valley',
+    ])
     // Six leaves of 1.4 and five gaps of half a millimetre.
     expect(sizeOf(d, 'fan.closed')).toBeCloseTo(6 * GUSSET + 2.5, 9)
   })
@@ -223,7 +239,9 @@ describe('sides that fold', () => {
   test('a divider down a fold is refused, with a way out', () => {
     const d = bagOf('flap-bag', { body: 'folded', divider: 'one' })
     const found = findingOf(d, 'concern')
-    expect(found && sayFinding(found, 'mm').what).toMatch(/A divider can’t be sewn down the middle of a side that folds/)
+    expect(found && sayFinding(found, 'mm').what).toMatch(
+      /A divider can’t be sewn down the middle of a side that folds/,
+    )
   })
 })
 
@@ -234,10 +252,7 @@ describe('what is put on', () => {
     const radius = 3 + 0.5 * BODY
     const bends = 2 * (Math.PI / 2) * radius
     expect(sizeOf(d, 'flap.over')).toBeCloseTo(apart + BODY + 2 - 2 * radius + bends, 9)
-    expect(spanOf(d, 'back').high).toBeCloseTo(
-      sizeOf(d, 'bag.high') + 4 + sizeOf(d, 'flap.over') + 150,
-      6,
-    )
+    expect(spanOf(d, 'back').high).toBeCloseTo(sizeOf(d, 'bag.high') + 4 + sizeOf(d, 'flap.over') + 150, 6)
   })
   test('sewn on, it laps 25 mm over the back and goes over one leather more', () => {
     const [one, sewn] = ['one', 'sewn'].map((flap) => flapBag({ body: 'wrap', seam: 'raw', flap }))
@@ -274,7 +289,9 @@ describe('what is put on', () => {
   })
   test('a band behind the top is held by two rows, a rolled top by one', () => {
     const rows = (top: string) =>
-      bagOf('tote', { ...BARE, body: 'boxed', top }).runs.map((r) => r.join.id).filter((id) => /facing|hem/.test(id))
+      bagOf('tote', { ...BARE, body: 'boxed', top })
+        .runs.map((r) => r.join.id)
+        .filter((id) => /facing|hem/.test(id))
     expect(rows('doubled')).toEqual([
       'facing-front-top',
       'facing-front-foot',

@@ -16,12 +16,28 @@ import {
   withGood,
 } from '@drumlin/core'
 import { POSTED } from '../src/stores/index.js'
-import { BARE, bagDesign, bagOf, findingOf, hardwareOf, panelOf, sizeOf, withLeather } from './support/bags.js'
+import {
+  BARE,
+  bagDesign,
+  bagOf,
+  findingOf,
+  hardwareOf,
+  panelOf,
+  sizeOf,
+  withLeather,
+} from './support/bags.js'
 import { freshOf, withValues } from './support/designs.js'
 
 const STRAPS = 2.6
 const [BODY, BAND] = [1.8, 1.8]
-const riveted = { ...BARE, body: 'boxed', top: 'doubled', topBand: 60, handle: 'doubled', handleFix: 'riveted' }
+const riveted = {
+  ...BARE,
+  body: 'boxed',
+  top: 'doubled',
+  topBand: 60,
+  handle: 'doubled',
+  handleFix: 'riveted',
+}
 
 describe('hardware on the shelf', () => {
   test('what is set has posts to choose from, what is held has a bar', () => {
@@ -64,7 +80,9 @@ describe('a post for what really lies there', () => {
     expect(set.washers).toBe(Math.floor((12 - set.wanted!.value) / 0.8)))
   test('the same hole is marked on everything it goes through, at one place', () => {
     const marks = (id: string) =>
-      bag.pieces.find((p) => p.id === id)!.marks.flatMap((m) => (m.type === 'set' && m.mark.type === 'hardware' ? [m.mark] : []))
+      bag.pieces
+        .find((p) => p.id === id)!
+        .marks.flatMap((m) => (m.type === 'set' && m.mark.type === 'hardware' ? [m.mark] : []))
     expect(marks('front')).toHaveLength(4)
     expect(marks('handle')).toHaveLength(4)
     for (const mark of marks('front')) expect(mark.holes).toEqual([{ along: 0, aside: 0, punch: 3 }])
@@ -73,7 +91,9 @@ describe('a post for what really lies there', () => {
     const short = { ...hardwareOf('rivet-9'), posts: [6] }
     const edited = applyEdit(bag.design, setField('short', ['hardware', 'rivet'], short))
     const found = edited.ok && findingOf(derive(edited.design), 'post-too-short')
-    expect(found && sayFinding(found, 'mm').what).toMatch(/needs a post of 10\.6 mm; the longest .* has 6\.0 mm/)
+    expect(found && sayFinding(found, 'mm').what).toMatch(
+      /needs a post of 10\.6 mm; the longest .* has 6\.0 mm/,
+    )
   })
   test('a copper rivet is cut to the pressed stack, its burr and the dome', () => {
     const edited = applyEdit(bag.design, setField('burr', ['hardware', 'rivet'], hardwareOf('burr-3')))
@@ -85,12 +105,15 @@ describe('a post for what really lies there', () => {
   test('the shortest post that is long enough, whatever the leather', () =>
     fc.assert(
       fc.property(fc.integer({ min: 8, max: 40 }), (tenths) => {
-        const design = withLeather(bagDesign('tote', { ...riveted, handle: 'flat' }), 'straps', { thickness: tenths / 10 })
+        const design = withLeather(bagDesign('tote', { ...riveted, handle: 'flat' }), 'straps', {
+          thickness: tenths / 10,
+        })
         for (const { wanted, post, washers, hardware, fitting } of derive(design).fittings) {
           if (!wanted) continue
           const enough = hardware.posts.filter((p) => p >= wanted.value - 1e-9)
           expect([fitting.id, post]).toEqual([fitting.id, enough[0]])
-          if (post !== undefined) expect(post - washers * hardware.washer).toBeGreaterThanOrEqual(wanted.value - 1e-9)
+          if (post !== undefined)
+            expect(post - washers * hardware.washer).toBeGreaterThanOrEqual(wanted.value - 1e-9)
         }
       }),
       { seed: 3, numRuns: 20 },
@@ -127,7 +150,10 @@ describe('where it goes', () => {
   })
   test('hardware at the very edge is found', () => {
     const bag = bagOf('tote', { ...BARE, body: 'wrap', closure: 'magnet', top: 'single' })
-    const moved = derive({ ...bag.design, hardware: { ...bag.design.hardware, magnet: { ...hardwareOf('magnet-18'), across: 40 } } })
+    const moved = derive({
+      ...bag.design,
+      hardware: { ...bag.design.hardware, magnet: { ...hardwareOf('magnet-18'), across: 40 } },
+    })
     const found = findingOf(moved, 'hardware-close')
     expect(found && sayFinding(found, 'mm').what).toMatch(/reaches .* past the edge/)
   })
@@ -166,10 +192,20 @@ describe('to have ready', () => {
     expect(straps[1]).toBeCloseTo(sizeOf(bag, 'strap.long') + sizeOf(bag, 'strap.short'), 0)
   })
   test('board and foam by area, a zip by its length from stop to stop', () => {
-    const bag = bagOf('tote', { ...BARE, body: 'wrap', base: 'cushioned', closure: 'zip', wide: 300, deep: 100 })
+    const bag = bagOf('tote', {
+      ...BARE,
+      body: 'wrap',
+      base: 'cushioned',
+      closure: 'zip',
+      wide: 300,
+      deep: 100,
+    })
     const list = toBuy(bag)
     const board = list.find((row) => row.what === 'board')!
-    expect(board.count).toBeCloseTo((sizeOf(bag, 'base.board.wide') * sizeOf(bag, 'base.board.deep')) / 10_000, 1)
+    expect(board.count).toBeCloseTo(
+      (sizeOf(bag, 'base.board.wide') * sizeOf(bag, 'base.board.deep')) / 10_000,
+      1,
+    )
     expect(list.find((row) => row.what.startsWith('metal zip'))!.note).toBe(
       `${Math.round(sizeOf(bag, 'zip.length'))} mm from stop to stop`,
     )
@@ -271,7 +307,11 @@ describe('turning', () => {
     fc.assert(
       fc.property(fc.integer({ min: 15, max: 40 }), fc.integer({ min: 1, max: 10 }), (t, more) => {
         const pull = (tenths: number) =>
-          turningOf(derive(withLeather(bagDesign('tote', { ...BARE, body: 'boxed' }), 'body', { thickness: tenths / 10 })))!.pull.value
+          turningOf(
+            derive(
+              withLeather(bagDesign('tote', { ...BARE, body: 'boxed' }), 'body', { thickness: tenths / 10 }),
+            ),
+          )!.pull.value
         expect(pull(t + more)).toBeGreaterThan(pull(t))
       }),
       { seed: 2, numRuns: 10 },

@@ -1,7 +1,15 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { type Derived, derive, gapsOf, pictureOf } from '@drumlin/core'
-import { courseAt, courseOf, coursed, pathLength, point, point3Distance, pointMoved } from '../src/geometry/index.js'
+import {
+  courseAt,
+  courseOf,
+  coursed,
+  pathLength,
+  point,
+  point3Distance,
+  pointMoved,
+} from '../src/geometry/index.js'
 import { type OnStage, onStage, placeInSpace } from '../src/space/index.js'
 import { BARE, bagOf, sizeOf } from './support/bags.js'
 import { demo, freshOf, withValues } from './support/designs.js'
@@ -13,7 +21,11 @@ const near = (a: { x: number; y: number }, x: number, y: number): void => {
 
 describe('a course', () => {
   test('straight, a quarter turn towards the flesh, straight again', () => {
-    const course = courseOf([{ length: 100 }, { length: 10 * (Math.PI / 2), turn: Math.PI / 2 }, { length: 50 }])
+    const course = courseOf([
+      { length: 100 },
+      { length: 10 * (Math.PI / 2), turn: Math.PI / 2 },
+      { length: 50 },
+    ])
     const walk = coursed(course)
     expect(pathLength(course)).toBeCloseTo(150 + 5 * Math.PI, 9)
     near(courseAt(walk, 100).at, 100, 0)
@@ -32,10 +44,16 @@ describe('a course', () => {
   test('is as long as its stretches, however it turns', () =>
     fc.assert(
       fc.property(
-        fc.array(fc.record({ length: fc.double({ min: 0.1, max: 200, noNaN: true }), turn: fc.double({ min: -3, max: 3, noNaN: true }) }), {
-          minLength: 1,
-          maxLength: 8,
-        }),
+        fc.array(
+          fc.record({
+            length: fc.double({ min: 0.1, max: 200, noNaN: true }),
+            turn: fc.double({ min: -3, max: 3, noNaN: true }),
+          }),
+          {
+            minLength: 1,
+            maxLength: 8,
+          },
+        ),
         (stretches) => {
           const sum = stretches.reduce((all, s) => all + s.length, 0)
           expect(pathLength(courseOf(stretches))).toBeCloseTo(sum, 6)
@@ -49,7 +67,12 @@ const BODIES = ['wrap', 'wrap-three', 'tapered', 'set-in', 'boxed', 'boxed-folde
 const room = (bag: Derived) => bag.master.room!
 
 /** From the middle of a bag along a direction: how far the leather of a sheet lies off, its thickness taken off. */
-function wallAt(stage: readonly OnStage[], sheet: string, pick: (p: { x: number; y: number; z: number }) => number, at: (p: { x: number; y: number; z: number }) => boolean): number {
+function wallAt(
+  stage: readonly OnStage[],
+  sheet: string,
+  pick: (p: { x: number; y: number; z: number }) => number,
+  at: (p: { x: number; y: number; z: number }) => boolean,
+): number {
   const one = stage.find((s) => s.laid.sheet.id === sheet)!
   const { outline, thickness } = one.laid
   const xs = outline.segments.map((s) => s.from.x)
@@ -82,12 +105,16 @@ describe('the finished bag in space', () => {
       }
     },
   )
-  test.each([0, 0.3, 0.7, 1])('sides that fold meet front and back however far they are open: %s', (opened) => {
-    for (const body of ['folded', 'bellows']) {
-      const bag = bagOf('portfolio', { ...BARE, body, pleats: 3 })
-      for (const gap of gapsOf(bag.master, bag.runs, bag.works[0]!, opened)) expect(gap.most).toBeLessThan(1e-6)
-    }
-  })
+  test.each([0, 0.3, 0.7, 1])(
+    'sides that fold meet front and back however far they are open: %s',
+    (opened) => {
+      for (const body of ['folded', 'bellows']) {
+        const bag = bagOf('portfolio', { ...BARE, body, pleats: 3 })
+        for (const gap of gapsOf(bag.master, bag.runs, bag.works[0]!, opened))
+          expect(gap.most).toBeLessThan(1e-6)
+      }
+    },
+  )
   test('folded flat, front and back lie on each other', () => {
     const bag = bagOf('portfolio', { ...BARE, body: 'folded' })
     const stage = onStage(bag.master, bag.works[0]!, 0)
@@ -101,7 +128,16 @@ describe('the finished bag in space', () => {
     '%s: the room between the walls is what is said, to half a millimetre',
     (body) => {
       for (const seam of ['turned', 'raw'] as const) {
-        const bag = bagOf(kindFor(body), { ...BARE, flap: kindFor(body) === 'tote' ? 'none' : 'one', body, seam, wide: 240, high: 200, deep: 90, radius: 20 })
+        const bag = bagOf(kindFor(body), {
+          ...BARE,
+          flap: kindFor(body) === 'tote' ? 'none' : 'one',
+          body,
+          seam,
+          wide: 240,
+          high: 200,
+          deep: 90,
+          radius: 20,
+        })
         const stage = onStage(bag.master, bag.works[0]!, 1)
         const { wide, high, deep } = room(bag)
         const mid = { x: wide.value / 2, y: high.value / 2 }
@@ -109,10 +145,16 @@ describe('the finished bag in space', () => {
         const inMiddle = (p: { x: number; y: number; z: number }): boolean =>
           Math.abs(p.x) < mid.x * 0.6 && Math.abs(p.y - mid.y) < mid.y * 0.4
         const front = oneSheet ? 'body' : 'front'
-        const depth = wallAt(stage, front, (p) => p.z, (p) => inMiddle(p) && p.z > 0)
+        const depth = wallAt(
+          stage,
+          front,
+          (p) => p.z,
+          (p) => inMiddle(p) && p.z > 0,
+        )
         expect(2 * depth, `${body} ${seam} depth`).toBeCloseTo(deep.value, 0)
         expect(Math.abs(2 * depth - deep.value), `${body} ${seam}`).toBeLessThan(0.5)
-        const side = { 'set-in': 'side-right', wrap: 'gusset', 'wrap-three': 'gusset-right' }[body as string] ?? front
+        const side =
+          { 'set-in': 'side-right', wrap: 'gusset', 'wrap-three': 'gusset-right' }[body as string] ?? front
         const width = wallAt(
           stage,
           side,
@@ -124,7 +166,15 @@ describe('the finished bag in space', () => {
     },
   )
   test('its volume by slices through the walls is width × height × depth, less what the corners cut off', () => {
-    const bag = bagOf('tote', { ...BARE, body: 'wrap', seam: 'turned', wide: 240, high: 200, deep: 90, radius: 20 })
+    const bag = bagOf('tote', {
+      ...BARE,
+      body: 'wrap',
+      seam: 'turned',
+      wide: 240,
+      high: 200,
+      deep: 90,
+      radius: 20,
+    })
     const stage = onStage(bag.master, bag.works[0]!, 1)
     const gusset = stage.find((s) => s.laid.sheet.id === 'gusset')!
     const [t, level] = [gusset.laid.thickness, sizeOf(bag, 'bag.deep') / 2 + 8]
@@ -194,14 +244,34 @@ describe('a wallet in space', () => {
 
 describe('the picture', () => {
   test('every piece of leather of every kind is in it, none of its places broken', () => {
-    for (const kind of ['tote', 'flap-bag', 'portfolio', 'briefcase', 'rucksack', 'sheath', 'bifold', 'wrap-wallet', 'strap-wallet', 'gusseted-case', 'moulded-holder', 'narrow-strap', 'card-sleeve']) {
+    for (const kind of [
+      'tote',
+      'flap-bag',
+      'portfolio',
+      'briefcase',
+      'rucksack',
+      'sheath',
+      'bifold',
+      'wrap-wallet',
+      'strap-wallet',
+      'gusseted-case',
+      'moulded-holder',
+      'narrow-strap',
+      'card-sleeve',
+    ]) {
       const work = derive(freshOf(kind))
       for (const opened of [0, 0.5]) {
         const picture = pictureOf(work, work.works[0]!, opened)
         const shown = new Set(picture.sheets.map((s) => s.panelId))
-        const laid = new Set(work.works[0]!.sheets.flatMap((s) => (s.sheet.type === 'panel' && s.thickness > 0 ? [s.sheet.panelId] : [])))
+        const laid = new Set(
+          work.works[0]!.sheets.flatMap((s) =>
+            s.sheet.type === 'panel' && s.thickness > 0 ? [s.sheet.panelId] : [],
+          ),
+        )
         // Keepers and what is only laid out beside the work have no place in it.
-        const missing = [...laid].filter((id) => !shown.has(id) && !['keeper', 'tab', 'strap-short'].includes(id))
+        const missing = [...laid].filter(
+          (id) => !shown.has(id) && !['keeper', 'tab', 'strap-short'].includes(id),
+        )
         expect([kind, missing]).toEqual([kind, []])
         for (const { mesh, id } of picture.sheets) {
           expect(mesh.positions.length, `${kind} ${id}`).toBeGreaterThan(0)
@@ -218,7 +288,11 @@ describe('the picture', () => {
     const { positions, grain } = front.mesh
     let area = 0
     for (let i = 0; i < grain; i += 3) {
-      const at = (k: number) => ({ x: positions[3 * (i + k)]!, y: positions[3 * (i + k) + 1]!, z: positions[3 * (i + k) + 2]! })
+      const at = (k: number) => ({
+        x: positions[3 * (i + k)]!,
+        y: positions[3 * (i + k) + 1]!,
+        z: positions[3 * (i + k) + 2]!,
+      })
       const [a, b, c] = [at(0), at(1), at(2)]
       area += Math.abs((b.x - a.x) * (c.y - a.y) - (c.x - a.x) * (b.y - a.y)) / 2
     }

@@ -114,7 +114,12 @@ export function pictureOf(
     const strap = stage.find((s) => s.laid.sheet.id === run.join.course.sheet)?.group === 'straps'
     sewn(run, stage, strap ? straps : own)
   }
-  return { sheets, hardware: fittings.flatMap((f) => hardwareIn(f, stage)), stitches: new Float32Array(own), strapStitches: new Float32Array(straps) }
+  return {
+    sheets,
+    hardware: fittings.flatMap((f) => hardwareIn(f, stage)),
+    stitches: new Float32Array(own),
+    strapStitches: new Float32Array(straps),
+  }
 }
 
 /** Hardware on the outermost leather of what it is set on; the lower half of a closure too. */

@@ -88,4 +88,5 @@ export function withLeather(design: Design, role: string, values: Readonly<Recor
 
 export const hardwareOf = (id: string) => STARTER_STORES.hardware.find((h) => h.id === id)!
 export const thingOf = (id: string) => STARTER_STORES.things.find((t) => t.id === id)!
-export const lengthOf = (path: Path): number => pathLength(pathMoved(path, { a: 1, b: 0, c: 0, d: 1, e: 0, f: 0 }))
+export const lengthOf = (path: Path): number =>
+  pathLength(pathMoved(path, { a: 1, b: 0, c: 0, d: 1, e: 0, f: 0 }))

@@ -95,10 +95,7 @@ function hardware(one: Picture['hardware'][number], metal: string): Mesh {
       ? new BoxGeometry(across, high, 3)
       : new CylinderGeometry(across / 2, across / 2, 2, 24).rotateX(Math.PI / 2)
   const mesh = new Mesh(geometry, new MeshLambertMaterial({ color: metal }))
-  const [out, up] = [
-    new Vector3(one.out.x, one.out.y, one.out.z),
-    new Vector3(one.up.x, one.up.y, one.up.z),
-  ]
+  const [out, up] = [new Vector3(one.out.x, one.out.y, one.out.z), new Vector3(one.up.x, one.up.y, one.up.z)]
   const right = new Vector3().crossVectors(up, out)
   // A ring stands out of the leather that holds it, its lower half in the loop.
   const lift = open ? wire / 2 : 1

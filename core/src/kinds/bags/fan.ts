@@ -259,7 +259,11 @@ function fanConcerns({ s, p }: Bag, fan: Fan): Concern[] {
         at: point(10, 10),
         what: 'The side is too low for leaves as wide as that',
         why: 'They meet at the foot, where there is no room for them. A shallower bag, a higher one, or pleats that open wider.',
-        remedy: { field: 'deep', value: Math.max(4, Math.floor(s.high.value * 0.5)), said: 'a shallower bag' },
+        remedy: {
+          field: 'deep',
+          value: Math.max(4, Math.floor(s.high.value * 0.5)),
+          said: 'a shallower bag',
+        },
       },
     ]
   return reach * 2 > s.wide.value

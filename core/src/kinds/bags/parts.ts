@@ -155,7 +155,10 @@ export const ridingOf = (all: Part): Riding[] => {
   )
   // What stands by itself rides on nothing.
   const stands = new Set(all.stood(1).map((s) => s.sheet))
-  return [...inPiles.filter((r) => !stands.has(r.sheet)), ...all.onto.map((o) => ({ sheet: o.sheet.id, on: host(o.on) }))]
+  return [
+    ...inPiles.filter((r) => !stands.has(r.sheet)),
+    ...all.onto.map((o) => ({ sheet: o.sheet.id, on: host(o.on) })),
+  ]
 }
 
 /** Where a place of a panel lies on another one that it was moved onto. */

@@ -199,10 +199,7 @@ function coinPanels(p: BifoldParams, s: BifoldSizes, t: number): Panel[] {
 export function coinFittings(p: BifoldParams, s: BifoldSizes): Fitting[] {
   if (p.coins === 'none') return []
   const w = s.pocketWidth.value
-  const flap = point(
-    (w - 2 * flapInset(s)) / 2,
-    BENCH.flapAbove + BENCH.flapOver - BENCH.snapIn,
-  )
+  const flap = point((w - 2 * flapInset(s)) / 2, BENCH.flapAbove + BENCH.flapOver - BENCH.snapIn)
   const front = point(w / 2, BENCH.flapOver - BENCH.snapIn)
   return [
     snapHalf('upper', 'cap of the coin pocket’s snap', 'coin-flap', flap, 'coin-flap'),
