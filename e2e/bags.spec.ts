@@ -26,7 +26,7 @@ test('from what goes in to the printed pattern of a flap bag', async ({ page }) 
   await accessible(page)
 
   // Its pieces, its seams, its hardware.
-  await page.getByRole('link', { name: /^Draft/ }).click()
+  await page.getByRole('link', { name: /^Draft ,/ }).click()
   await expect(page.locator('[data-piece=gusset]')).toBeVisible()
   await page.getByRole('link', { name: /^Seams/ }).click()
   await page.getByRole('row', { name: /seam of the front and the gusset/ }).click()
@@ -36,7 +36,7 @@ test('from what goes in to the printed pattern of a flap bag', async ({ page }) 
   await expect(page.getByRole('heading', { name: 'To have ready' })).toBeVisible()
   await accessible(page)
 
-  await page.getByRole('link', { name: /^Draft/ }).click()
+  await page.getByRole('link', { name: /^Draft ,/ }).click()
   const [pdf] = await Promise.all([
     page.waitForEvent('download'),
     page.getByRole('button', { name: 'Print at 1:1 on A4, as a PDF' }).click(),

@@ -253,20 +253,7 @@ export {
   withGood,
   withoutGood,
 } from './stores/index.js'
-export { type SetFitting } from './fittings/index.js'
-export { type Gap, type Mesh, type Picture, type PictureSheet, gapsOf, pictureOf } from './space/index.js'
-export {
-  type Box3,
-  type Carried,
-  type Hang,
-  type Packed,
-  type Packing,
-  type ToBuy,
-  type Turnable,
-  longestRun,
-  smallestRoom,
-} from './whole/index.js'
-export { hangingOf, packingOf, toBuy, turningOf } from './wholeWork.js'
+export * from './finished.js'
 export { type SizeRange, sizeRanges } from './range.js'
 export { summary } from './summary.js'
 export { type Reckoned, type Term, explain, explainLine, printQuantity } from './working/index.js'

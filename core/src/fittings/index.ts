@@ -1,1 +1,1 @@
-export { type SetFitting, fittingsOf, hardwareMarks, isPosted } from './plan.js'
+export { type SetFitting, fittingsOf, hardwareMarks } from './plan.js'

@@ -37,7 +37,7 @@ export interface SetFitting {
 /** Too long a post by less is let pass: setting takes it up, mm. */
 const SPARE = 0.6
 
-export const isPosted = ({ sort }: Hardware): boolean => POSTED.includes(sort)
+const isPosted = ({ sort }: Hardware): boolean => POSTED.includes(sort)
 
 const laidOf = (open: LaidUp, id: string): LaidSheet | undefined =>
   open.sheets.find((s) => s.part === 'whole' && s.sheet.id === id)

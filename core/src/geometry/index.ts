@@ -57,7 +57,6 @@ export {
   point3Dot,
   point3Scale,
   point3Subtract,
-  point3Turned,
   point3Unit,
 } from './point3.js'
 export { type Region, overlayRegions, regionArea } from './regions.js'

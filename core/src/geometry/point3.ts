@@ -32,14 +32,3 @@ export function point3Unit(a: Point3): Point3 {
   if (length === 0) throw new RangeError('a vector of no length has no direction')
   return point3Scale(a, 1 / length)
 }
-/** A direction turned about a unit axis, radians, right-handed. */
-export function point3Turned(a: Point3, axis: Point3, by: number): Point3 {
-  const [c, s] = [Math.cos(by), Math.sin(by)]
-  const across = point3Cross(axis, a)
-  const kept = point3Dot(axis, a) * (1 - c)
-  return {
-    x: a.x * c + across.x * s + axis.x * kept,
-    y: a.y * c + across.y * s + axis.y * kept,
-    z: a.z * c + across.z * s + axis.z * kept,
-  }
-}

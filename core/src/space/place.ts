@@ -1,9 +1,7 @@
 import {
-  type Move,
   type Point,
   type Point3,
   pointDot,
-  pointMoved,
   pointRight,
   pointSubtract,
   point3Along,
@@ -76,7 +74,3 @@ export function placeInSpace(parts: readonly ReadyPart[], p: Point, off = 0): Pl
   const part = partAt(parts, p)
   return placeOnPart(part, onCourse(part, p), off)
 }
-
-/** The same for a place given in the coordinates of the laid-out work. */
-export const placeFromWork = (parts: readonly ReadyPart[], p: Point, toSheet: Move, off = 0): Placed3 =>
-  placeInSpace(parts, pointMoved(p, toSheet), off)

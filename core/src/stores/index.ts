@@ -1,12 +1,5 @@
-export {
-  HARDWARE_SORTS,
-  type Hardware,
-  type HardwareSort,
-  POSTED,
-  STARTER_HARDWARE,
-  hardwareSchema,
-} from './hardware.js'
-export { type Thing, STARTER_THINGS, thingSchema } from './things.js'
+export { type Hardware, type HardwareSort, POSTED, hardwareSchema } from './hardware.js'
+export { type Thing, thingSchema } from './things.js'
 export { densityOf } from './density.js'
 export { COLUMNS, type Column, type Good, SHELF_NAMES, type Shelf, withGood, withoutGood } from './columns.js'
 export {

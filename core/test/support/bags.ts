@@ -8,7 +8,6 @@ import {
   findingsOf,
   setField,
 } from '@drumlin/core'
-import { type Path, pathLength, pathMoved } from '../../src/geometry/index.js'
 import type { Panel } from '../../src/master/index.js'
 import { freshOf } from './designs.js'
 
@@ -88,5 +87,3 @@ export function withLeather(design: Design, role: string, values: Readonly<Recor
 
 export const hardwareOf = (id: string) => STARTER_STORES.hardware.find((h) => h.id === id)!
 export const thingOf = (id: string) => STARTER_STORES.things.find((t) => t.id === id)!
-export const lengthOf = (path: Path): number =>
-  pathLength(pathMoved(path, { a: 1, b: 0, c: 0, d: 1, e: 0, f: 0 }))

@@ -18,14 +18,13 @@ import {
   pointMoved,
   printLength,
   workOf,
-  boxesMeet,
 } from '@drumlin/core'
 import { useSettings } from '../app/settings.js'
 import DrawHandles from '../drawing/DrawHandles.vue'
 import PieceDrawing from '../sheet/PieceDrawing.vue'
 import RulerEdge from '../sheet/RulerEdge.vue'
 import { useSheetView } from '../sheet/view.js'
-import { ROOM, keptRows, largestRows } from './arrange.js'
+import { ROOM, keptRows, largestRows, sheetsOver } from './arrange.js'
 import ChosenPiece from './ChosenPiece.vue'
 import type { Cut } from './cut.js'
 import SheetActs from './SheetActs.vue'
@@ -91,16 +90,7 @@ const work = computed(
 const carrier = computed(() => placedOf(work.value.layup.carrier))
 const lying = computed(() => {
   const move = carrier.value?.move
-  const { sheets, layup } = work.value
-  const under = sheets.find((s) => s.sheet.type === 'panel' && s.sheet.panelId === layup.carrier)?.box
-  // What lies somewhere else altogether says nothing over this piece.
-  const whole = sheets.filter(
-    (s) =>
-      s.part === 'whole' &&
-      s.sheet.type === 'panel' &&
-      s.sheet.clips.length === 0 &&
-      (!under || boxesMeet(s.box, under)),
-  )
+  const whole = sheetsOver(work.value)
   return move ? whole.map((s) => pathData(pathMoved(s.placed, move))) : []
 })
 const rings = computed(() =>

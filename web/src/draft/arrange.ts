@@ -1,4 +1,14 @@
-import { type Arrangement, type Move, type Piece, arrangeInRows, pieceOutline, shift } from '@drumlin/core'
+import {
+  type Arrangement,
+  type LaidSheet,
+  type LaidUp,
+  type Move,
+  type Piece,
+  arrangeInRows,
+  boxesMeet,
+  pieceOutline,
+  shift,
+} from '@drumlin/core'
 
 /** Between pieces on the sheet, and round all of them, mm. */
 const GAP = 16
@@ -25,4 +35,16 @@ export function largestRows(
     )
   const tried = WIDTHS.map((w) => arrangeInRows(pieces, pieceOutline, w, GAP))
   return tried.reduce((a, b) => (shown(b) > shown(a) * 1.02 ? b : a))
+}
+
+/** Whole panels that lie over or under the piece that carries the work: what lies elsewhere says nothing there. */
+export function sheetsOver({ sheets, layup }: LaidUp): LaidSheet[] {
+  const under = sheets.find((s) => s.sheet.type === 'panel' && s.sheet.panelId === layup.carrier)?.box
+  return sheets.filter(
+    (s) =>
+      s.part === 'whole' &&
+      s.sheet.type === 'panel' &&
+      s.sheet.clips.length === 0 &&
+      (!under || boxesMeet(s.box, under)),
+  )
 }

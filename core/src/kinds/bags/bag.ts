@@ -1,7 +1,7 @@
 import { turnedWidth } from '../../formulas/index.js'
 import type { Fate } from '../../master/index.js'
 import type { Leather } from '../../stores/index.js'
-import { type Given, type Reckon, type Reckoned, given } from '../../working/index.js'
+import { type Reckon, type Reckoned, given } from '../../working/index.js'
 import { type Materials, leatherOf } from '../kind.js'
 import { type Basics, basicsOf, sizeBy } from '../parts/basics.js'
 import type { BagParams } from './params.js'
@@ -68,7 +68,6 @@ interface Adds {
 export const isSetIn = (p: BagParams): boolean => p.body === 'set-in'
 export const isBoxed = (p: BagParams): boolean => p.body === 'boxed' || p.body === 'boxed-folded'
 export const isFan = (p: BagParams): boolean => p.body === 'folded' || p.body === 'bellows'
-export const isWrapped = (p: BagParams): boolean => !isBoxed(p) && !isFan(p)
 /** Board and what covers it takes room from the height. */
 export const basePile = (p: BagParams): number =>
   p.base === 'board' ? p.board : p.base === 'cushioned' ? p.board + p.foam : 0
@@ -223,5 +222,3 @@ export function bagOf(p: BagParams, materials: Materials, reckon: Reckon): Bag {
     proud: proudOf(p, body, gusset),
   }
 }
-
-export const thick = (leather: Leather): Given => given(leather.name, leather.thickness, 'thickness')

@@ -14,7 +14,8 @@ import { insideSizes, roomOf, turningOf } from './room.js'
 import { type Body, type Part, part, ridingOf, together } from './parts.js'
 import { setInBody } from './setIn.js'
 import { shoulderPair, shoulderStrap } from './straps.js'
-import { closure, sewnFlap, topEdges } from './top.js'
+import { closure } from './closure.js'
+import { sewnFlap, topEdges } from './top.js'
 import { wrapBody } from './wrap.js'
 
 const bodyOf = (bag: Bag): Body =>

@@ -1,4 +1,4 @@
-import { type Move, type Point, type Point3, pointMoved, moveBack } from '../../geometry/index.js'
+import { type Move, type Point, type Point3 } from '../../geometry/index.js'
 import type {
   Concern,
   Corner,
@@ -160,6 +160,3 @@ export const ridingOf = (all: Part): Riding[] => {
     ...all.onto.map((o) => ({ sheet: o.sheet.id, on: host(o.on) })),
   ]
 }
-
-/** Where a place of a panel lies on another one that it was moved onto. */
-export const fromOther = (p: Point, move: Move): Point => pointMoved(p, moveBack(move))

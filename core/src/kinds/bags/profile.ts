@@ -1,15 +1,5 @@
 import { snips } from '../../formulas/index.js'
-import {
-  type Path,
-  type Point,
-  arc,
-  circlePoint,
-  line,
-  openPath,
-  pathStart,
-  point,
-  polyline,
-} from '../../geometry/index.js'
+import { type Path, type Point, circlePoint, pathStart, point, polyline } from '../../geometry/index.js'
 import type { Corner, Fate, PanelMark } from '../../master/index.js'
 import { given } from '../../working/index.js'
 import { type Named, type Shape, outlineOf } from '../parts/shape.js'
@@ -45,20 +35,6 @@ export function profileShape(
     ],
     fate,
   )
-}
-
-/** Its stitch line as a path in its own coordinates, from the right end of the top edge round to the left. */
-export function profileStitches({ span, rise, radius: r }: Profile, margin: number): Path {
-  const [left, right, foot] = [margin, margin + span, rise]
-  if (r <= 0) return polyline([point(right, 0), point(right, foot), point(left, foot), point(left, 0)])
-  const [a, b] = [point(right - r, foot - r), point(left + r, foot - r)]
-  return openPath([
-    line(point(right, 0), point(right, foot - r)),
-    arc(point(right, foot - r), point(right - r, foot), a, Math.PI / 2),
-    line(point(right - r, foot), point(left + r, foot)),
-    arc(point(left + r, foot), point(left, foot - r), b, Math.PI / 2),
-    line(point(left, foot - r), point(left, 0)),
-  ])
 }
 
 /** Cuts into an allowance round a corner, from the edge inwards, as deep as leaves the root, mm and radians. */

@@ -18,7 +18,7 @@ import {
 import { panelSheet } from '../parts/sheets.js'
 import { bodySeams } from './seam.js'
 import { type CornerWays, type Strip, plainStrip } from './strip.js'
-import { seamSkives } from './wrap.js'
+import { seamSkives } from './skiving.js'
 
 /** A groove takes so much of the leather; docs/formulas.md §5. */
 const GROOVE = 0.55

@@ -1,0 +1,113 @@
+import { keeperLength, turnBack } from '../../formulas/index.js'
+import { given, type Reckoned } from '../../working/index.js'
+import { leatherOf } from '../kind.js'
+import { type Bag } from './bag.js'
+
+/** Bars, ends and loops of straps, mm. */
+export const BENCH = {
+  bar: 4,
+  prong: 3.5,
+  hole: 5,
+  tab: 28,
+  keeper: 14,
+  keeperLap: 12,
+  pad: 260,
+  yokeHigh: 60,
+} as const
+
+/** Lengths of a strap in two parts with a buckle, from the measure from ring to ring as it is worn. */
+export function strapSizes(bag: Bag) {
+  const { p, size, materials } = bag
+  const leather = leatherOf(materials, 'straps')
+  const k = given('neutral share', leather.neutral, 'share')
+  const t = given('leather', leather.thickness, 'thickness')
+  const back = size(
+    'strap.back',
+    'turned back round a bar',
+    'π × ({bar} bar / 2 + {k} × {t}) + {lap} lap',
+    '§10',
+    { bar: given('bar', BENCH.bar), k, t, lap: given('lap', p.lap) },
+    (v) => turnBack(v.bar, v.t, v.k, v.lap),
+  )
+  const usual = size(
+    'strap.usual',
+    'long part from its ring to the usual hole',
+    '{carried} as worn − {short} short part',
+    '§10',
+    { carried: given('ring to ring', p.carried), short: given('short part', p.strapShort) },
+    (v) => v.carried - v.short,
+  )
+  const holes = given('holes', p.strapHoles, 'count')
+  const spacing = given('apart', p.strapSpacing)
+  const long = size(
+    'strap.long',
+    'long part, cut',
+    '{back} + {usual} + ({holes} − 1) / 2 × {spacing} + {tip} to the tip',
+    '§10',
+    { back, usual, holes, spacing, tip: given('tip', p.strapTip) },
+    (v) => v.back + v.usual + ((v.holes - 1) / 2) * v.spacing + v.tip,
+  )
+  const short = size(
+    'strap.short',
+    'short part, cut: turned back at the ring and at the buckle',
+    '{short} + 2 × {back}',
+    '§10',
+    { short: given('short part', p.strapShort), back },
+    (v) => v.short + 2 * v.back,
+  )
+  const slot = size(
+    'strap.slot',
+    'slot for the buckle’s prong',
+    'π × ({bar} bar / 2 + {k} × {t}) + {prong} prong',
+    '§10',
+    { bar: given('bar', BENCH.bar), k, t, prong: given('prong', BENCH.prong) },
+    (v) => Math.PI * (v.bar / 2 + v.k * v.t) + v.prong,
+  )
+  const keeper = size(
+    'strap.keeper',
+    'a keeper, with its lap',
+    '2 × ({wide} + 1) + 2 × (2 × {t} + 1) + 2 π × {k} × {t} + {lap} lap',
+    '§10',
+    { wide: given('strap', p.strapWide), t, k, lap: given('lap', BENCH.keeperLap) },
+    (v) => keeperLength(v.wide, 2 * v.t, 1, 1, v.t, v.k) + v.lap,
+  )
+  const reach = (key: string, label: string, way: 1 | -1): Reckoned =>
+    size(
+      `strap.${key}`,
+      label,
+      `{carried} ${way > 0 ? '+' : '−'} ({holes} − 1) / 2 × {spacing}`,
+      '§10',
+      { carried: given('ring to ring', p.carried), holes, spacing },
+      (v) => v.carried + (way * (v.holes - 1) * v.spacing) / 2,
+    )
+  const total = size(
+    'strap.total',
+    'strap leather in one run',
+    '({long} + {short}) × {straps}',
+    '§10',
+    { long, short, straps: given('straps', p.strap === 'pair' ? 2 : 1, 'count') },
+    (v) => (v.long + v.short) * v.straps,
+  )
+  const overlap = size(
+    'strap.overlap',
+    'overlap at the usual hole',
+    '({holes} − 1) / 2 × {spacing} + {tip}',
+    '§10',
+    { holes, spacing, tip: given('tip', p.strapTip) },
+    (v) => ((v.holes - 1) / 2) * v.spacing + v.tip,
+  )
+  return {
+    back,
+    usual,
+    long,
+    short,
+    slot,
+    keeper,
+    total,
+    overlap,
+    least: reach('least', 'shortest it can be worn', -1),
+    most: reach('most', 'longest it can be worn', 1),
+  }
+}
+
+export type Sizes = ReturnType<typeof strapSizes>
