@@ -134,3 +134,31 @@ describe('what it can’t do it says in one line and ends with 2, and writes not
     expect(existsSync(out('no'))).toBe(false)
   })
 })
+
+describe('a bag', () => {
+  const bag = fileURLToPath(new URL('../../demo/designs/harbour-office-case.drumlin.json', import.meta.url))
+
+  test('derives with its hardware: stack, post and the seam it comes before, and what to buy', async () => {
+    const { code, out: text } = await run(['derive', bag])
+    expect(code).toBe(0)
+    const derived = JSON.parse(text!) as {
+      fittings: { id: string; stack?: number; post?: number; before?: string }[]
+      toBuy: { what: string; count: number }[]
+    }
+    const lock = derived.fittings.find((f) => f.id === 'closure-front')!
+    expect(lock).toMatchObject({ stack: 2.6, post: 5, before: 'seam of the right side' })
+    expect(derived.toBuy.find((row) => row.what.startsWith('bag foot'))!.count).toBe(4)
+  })
+  test('is checked: nothing stops it', async () => {
+    const { code, out: text } = await run(['check', bag])
+    expect(code).toBe(0)
+    expect(text).not.toMatch(/^STOP/m)
+  })
+  test('goes out as SVG and PDF, with its hardware drawn', async () => {
+    const [svg, pdf] = [out('case.svg'), out('case.pdf')]
+    expect((await run(['export', bag, '--to', 'svg', '--out', svg])).code).toBe(0)
+    expect(readFileSync(svg, 'utf8')).toContain('lock on the front')
+    expect((await run(['export', bag, '--to', 'pdf', '--out', pdf])).code).toBe(0)
+    expect(readFileSync(pdf).subarray(0, 5).toString()).toBe('%PDF-')
+  })
+})

@@ -2,6 +2,7 @@ import { findingsOf, overruledFor, sayFinding } from './check/index.js'
 import type { Derived } from './derive.js'
 import { boxHeight, boxWidth, pathArea, pathBox } from './geometry/index.js'
 import { roundTo } from './measure/index.js'
+import { toBuy } from './wholeWork.js'
 import { explainLine } from './working/index.js'
 
 const mm = (value: number): number => roundTo(value, 6)
@@ -43,6 +44,19 @@ export function summary(derived: Derived) {
       thread: mm(r.thread.value),
       lengths: r.lengths,
     })),
+    ...(derived.fittings.length > 0
+      ? {
+          fittings: derived.fittings.map((f) => ({
+            id: f.fitting.id,
+            name: f.fitting.name,
+            hardware: f.hardware.name,
+            ...(f.stack ? { stack: mm(f.stack.value), wanted: mm(f.wanted!.value) } : {}),
+            ...(f.post === undefined ? {} : { post: f.post, washers: f.washers }),
+            ...(f.before === undefined ? {} : { before: f.before }),
+          })),
+          toBuy: toBuy(derived),
+        }
+      : {}),
     findings: findingsOf(derived).map((f) => ({
       key: f.key,
       rank: f.rank,

@@ -156,7 +156,7 @@ describe('whatever is put on it', () => {
         const design = bagDesign(kind, params)
         const read = readDesign(writeDesign(design))
         if (!read.ok) throw new Error('not read')
-        expect(compareDecisions(design, read.design)).toEqual([])
+        expect(compareDecisions(design, read.design, 'mm')).toEqual([])
         const [a, b] = [derive(design), derive(read.design)]
         expect(b.runs.map((r) => r.length)).toEqual(a.runs.map((r) => r.length))
         expect(b.pieces.map((p) => p.cut)).toEqual(a.pieces.map((p) => p.cut))

@@ -24,6 +24,8 @@ import {
 } from '@drumlin/core'
 import { writePdf } from '@drumlin/core/pdf'
 import { pdfFonts } from '../../cli/src/fonts.js'
+import { bagDesign } from './support/bags.js'
+import { gapsOf, pictureOf } from '../src/space/index.js'
 import { holePlaces, teethOf } from '../src/stitch/index.js'
 import {
   type Path,
@@ -194,4 +196,28 @@ describe('dragging a point of a curved panel, lined, boarded, its edge turned', 
     'the pieces drawn, already reckoned',
     () => void whole.pieces.map((p) => pieceDrawing({ ...p, marks: [...p.marks] }, whole.design, 'mm')),
   )
+})
+
+describe('a large bag: 25 panels, 45 runs', () => {
+  const large = bagDesign('flap-bag', {
+    wide: 340,
+    high: 280,
+    deep: 100,
+    body: 'wrap-three',
+    seam: 'turned',
+    rows: 2,
+    top: 'doubled',
+    flap: 'sewn',
+    organiser: 'covered',
+    lining: 'lined',
+    base: 'cushioned',
+    feet: 'feet',
+    strapJoin: 'joined',
+  })
+  const bag = derive(large)
+  const [open] = bag.works
+  bench('reckoned again', () => void derive(large))
+  bench('stood up as a picture', () => void pictureOf(bag, open!, 0))
+  bench('how its seams meet', () => void gapsOf(bag.master, bag.runs, open!))
+  bench('its findings', () => void findingsOf(bag))
 })

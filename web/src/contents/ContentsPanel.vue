@@ -169,6 +169,10 @@ const scale = computed(() => 150 / Math.max(room.value.high.value, room.value.de
 </template>
 
 <style scoped>
+h2 {
+  font-size: 17px;
+  margin: 18px 0 8px;
+}
 ul {
   list-style: none;
   padding: 0;
