@@ -54,8 +54,8 @@ describe('how it hangs', () => {
       handleSpan: 100,
     })
     const [hang] = hangingOf(bag)
-    expect(hang!.tilt).toBeLessThan(-20)
-    expect(sayFinding(findingOf(bag, 'hangs-level')!, 'mm').what).toMatch(/leans \d+° to the back/)
+    expect(hang!.tilt).toBeGreaterThan(20)
+    expect(sayFinding(findingOf(bag, 'hangs-level')!, 'mm').what).toMatch(/leans \d+° to the front/)
   })
   test('the heavy thing is put nearest the back, and a bag on a strap leans the less for it', () => {
     const design = bagDesign('flap-bag', {

@@ -106,8 +106,8 @@ export function hangsOf(
         contents: contents.grams,
         balance: all.at,
         from,
-        // Hanging free, the balance comes to lie under the line through the points: the top leans the other way.
-        tilt: (Math.atan2(from.z - all.at.z, drop) * 180) / Math.PI,
+        // Hanging free, the balance comes to lie under the line through the points: what is heavy in front tips forward.
+        tilt: (Math.atan2(all.at.z - from.z, drop) * 180) / Math.PI,
         right: Math.abs(apart) > 1 ? Math.min(1, Math.max(0, (all.at.x - b.x) / apart)) : 0.5,
       },
     ]
