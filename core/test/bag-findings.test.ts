@@ -142,6 +142,18 @@ describe('what is found in bags', () => {
   })
 })
 
+describe('what is easily forgotten', () => {
+  const tips = (params: Record<string, unknown>) =>
+    findingsOf(bagOf('flap-bag', params))
+      .filter((f) => f.rank === 'tip' && f.code === 'concern')
+      .map((f) => f.key)
+  test('raw edges: inner arrises are not bevelled; turned: hardware scratches on the way through', () => {
+    expect(tips({ seam: 'raw' })).toEqual(['concern:bevel-inside'])
+    expect(tips({ seam: 'turned' })).toEqual(['concern:hardware-scratches'])
+    expect(tips({ ...BARE, flap: 'one', seam: 'turned' })).toEqual([])
+  })
+})
+
 describe('a sheath, by pencil', () => {
   const sheath = (params: Record<string, unknown> = {}) => bagOf('sheath', params)
   test('as wide as the tool, play on both sides and a welt on both sides', () => {

@@ -1,10 +1,11 @@
 import type { Derived } from '../derive.js'
 import { workOf } from '../derive.js'
+import { boxHeight, boxWidth } from '../geometry/index.js'
 import { type LaidUp, layersAt } from '../layup/index.js'
 import { type Reckoned, reckoner } from '../working/index.js'
 import { type SeamProfile, alongRun } from './along.js'
 import { type Contour, contours, levelsOf } from './contours.js'
-import { type ReliefMap, mapThickest, reliefMap } from './map.js'
+import { type ReliefMap, mapThickest, reliefMap, workBox } from './map.js'
 import { type Spot, spotHeights } from './spots.js'
 import { weightOf } from './weight.js'
 
@@ -49,10 +50,19 @@ export function closedThickness(derived: Derived): { readonly empty: number; rea
 export const weightOfWork = ({ design, edges, runs }: Derived): Reckoned =>
   weightOf({ edges, runs, leathers: design.leathers, thread: design.thread }, reckoner(design.overrides))
 
+/** A map of more cells takes longer than anybody looks at it. */
+const MOST_CELLS = 600_000
+
+/** Cells as fine as asked, or as fine as a large work allows, mm. */
+function stepFor(work: LaidUp, asked: number): number {
+  const box = workBox(work)
+  return Math.max(asked, Math.sqrt((boxWidth(box) * boxHeight(box)) / MOST_CELLS))
+}
+
 /** The map of a state, its contours and figures, and the thickness along its seams. Throws for a state there is not. */
 export function survey(derived: Derived, asked: Asked): Survey {
   const work = workOf(derived.works, asked.state)
-  const map = reliefMap(work, asked.step, asked.contents)
+  const map = reliefMap(work, stepFor(work, asked.step), asked.contents)
   const spots = spotHeights(map)
   return {
     asked,

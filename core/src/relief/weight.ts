@@ -1,13 +1,14 @@
-import { STAY } from '../geometry/index.js'
+import { STAY, boxHeight, boxWidth } from '../geometry/index.js'
 import type { EdgeWork } from '../edges/index.js'
 import { layUp } from '../layup/index.js'
 import type { Run } from '../stitch/index.js'
 import { type Leather, type Thread, densityOf } from '../stores/index.js'
 import { type Reckon, type Reckoned, given } from '../working/index.js'
-import { reliefMap } from './map.js'
+import { reliefMap, workBox } from './map.js'
 
-/** Cells to measure a panel's volume with, mm. */
+/** Cells to measure a panel's volume with, mm; a large panel is measured in as many as a small one. */
 const STEP = 1
+const MOST_CELLS = 20_000
 
 /** Leather of one panel as it lies finished, skives and turned edges counted, mm³. */
 function volumeOf(work: EdgeWork): number {
@@ -21,10 +22,12 @@ function volumeOf(work: EdgeWork): number {
     grainUp: true,
   } as const
   const laid = layUp({ id: 'alone', name: 'alone', carrier: work.panel.id, sheets: [sheet] }, [work])
-  const map = reliefMap(laid, STEP)
+  const box = workBox(laid)
+  const step = Math.max(STEP, Math.sqrt((boxWidth(box) * boxHeight(box)) / MOST_CELLS))
+  const map = reliefMap(laid, step)
   let sum = 0
   for (const height of map.heights) sum += height
-  return sum * STEP * STEP
+  return sum * step * step
 }
 
 export interface Weighed {

@@ -1,4 +1,4 @@
-import type { Master } from '../../master/index.js'
+import type { Concern, Master } from '../../master/index.js'
 import type { Reckon } from '../../working/index.js'
 import type { Materials } from '../kind.js'
 import { type Bag, bagOf, isBoxed, isFan, isSetIn } from './bag.js'
@@ -67,6 +67,35 @@ function partsOf(bag: Bag): Part {
   return withLinings(all)
 }
 
+/** What is easily forgotten where edges meet and where a bag is turned. */
+function finishing({ p }: Bag, { panels, fittings }: Part): Concern[] {
+  const [first] = panels
+  if (!first) return []
+  const at = { panelId: first.id, at: first.outline.segments[0]!.from }
+  if (p.seam === 'raw')
+    return [
+      {
+        ...at,
+        id: 'bevel-inside',
+        rank: 'tip',
+        what: 'Bevel only the outer arrises of the seamed edges',
+        why: 'Their inner ones meet once they are sewn: bevelled before, they leave a groove all along the edge.',
+      },
+    ]
+  const hard = fittings.some((f) => f.role === 'buckle' || f.role === 'lock' || f.role === 'ring')
+  return hard
+    ? [
+        {
+          ...at,
+          id: 'hardware-scratches',
+          rank: 'tip',
+          what: 'Buckles, rings and locks lie inside while the bag is sewn and turned',
+          why: 'They scratch the grain on the way through: wrap them, or hang the straps afterwards.',
+        },
+      ]
+    : []
+}
+
 /** Two handles are taken together: it hangs from all their ends. */
 function bothHandles(hanging: Part['hanging']): Part['hanging'] {
   const pair = hanging.filter((h) => h.name.startsWith('handle'))
@@ -104,7 +133,7 @@ export function bagMaster(p: BagParams, materials: Materials, reckon: Reckon): M
     joins: all.joins,
     matches: bagMatches(all, layup),
     fits: all.fits,
-    concerns: all.concerns,
+    concerns: [...all.concerns, ...finishing(bag, all)],
     carries: [],
     sizes: [...all.sizes, ...insideSizes(bag, all)],
     standing: (opened) => ({ stood: all.stood(opened), riding }),
