@@ -15,14 +15,18 @@ const choose = async (page: Page, label: RegExp | string, option: string): Promi
   await page.locator('.v-list-item', { hasText: option }).first().click()
 }
 
-test('a flap from nothing: drawn by half, its edge turned, lined, two drafts compared', async ({ page }) => {
+/** Half of a flap with five points, put on the sheet. */
+async function drawFlap(page: Page): Promise<void> {
   await startDrawing(page)
-  await accessible(page)
   await page.getByRole('button', { name: 'Draw a panel' }).click()
   await page.getByRole('radio', { name: 'from points' }).check()
   for (const at of ['0, 0', '110, 0', '110, 70', '60, 120', '0, 130']) {
     await write(page, 'Point, across and down', at)
   }
+}
+
+test('a flap from nothing: drawn by half, moved by mouse, keys and writing', async ({ page }) => {
+  await drawFlap(page)
   await write(page, 'Point, across and down', 'over there')
   await expect(page.getByRole('alert')).toContainText('was not understood')
   await accessible(page)
@@ -55,7 +59,11 @@ test('a flap from nothing: drawn by half, its edge turned, lined, two drafts com
   await page.getByRole('button', { name: 'Take it out' }).first().click()
   await expect(page.locator('[data-point]')).toHaveCount(5)
   await saved(page)
+})
 
+test('a drawn flap: its edge turned, lined, two drafts compared', async ({ page }) => {
+  await drawFlap(page)
+  await putOnSheet(page)
   await page.locator('[data-pick="edge-3"]').click()
   await choose(page, /^what becomes of the edge/, 'turned over')
   await page.getByRole('button', { name: 'All edges like this one' }).click()
@@ -87,6 +95,7 @@ const shownText = async (page: Page, key: string): Promise<string> =>
 
 test('a panel from an SVG file: its units asked for, a broken file refused in words', async ({ page }) => {
   await startDrawing(page)
+  await accessible(page)
   await page.getByRole('button', { name: 'Draw a panel' }).click()
   await page.getByRole('radio', { name: 'from an SVG or DXF file' }).check()
   const put = (name: string, text: string): Promise<void> =>

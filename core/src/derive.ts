@@ -22,7 +22,7 @@ export interface Derived {
   readonly pieces: readonly Piece[]
 }
 
-const materialsOf = ({ leathers, iron }: Design): Materials => ({ leathers, iron })
+const materialsOf = ({ leathers, iron, hardware }: Design): Materials => ({ leathers, iron, hardware })
 
 /** Design → master panels → edges → laid-up work → runs → pieces. Pure: the same design gives the same result everywhere. */
 export function derive(design: Design): Derived {

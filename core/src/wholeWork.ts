@@ -1,5 +1,7 @@
 import { type Derived } from './derive.js'
+import type { Edit } from './design/index.js'
 import {
+  type Box3,
   type Hang,
   type Packing,
   type ToBuy,
@@ -7,6 +9,7 @@ import {
   hangsOf,
   packInto,
   shoppingList,
+  smallestRoom,
   turnableOf,
 } from './whole/index.js'
 import { reckoner } from './working/index.js'
@@ -15,10 +18,33 @@ import { reckoner } from './working/index.js'
 export function packingOf({ master, design }: Derived): Packing | undefined {
   const { room } = master
   if (!room) return undefined
-  const ease = typeof design.params.ease === 'number' ? design.params.ease : 0
   const size = { wide: room.wide.value, high: room.high.value, deep: room.deep.value }
-  return packInto(design.contents, size, ease)
+  return packInto(design.contents, size, room.ease)
 }
+
+/** The smallest room that takes what is to go in, in whole millimetres and within what its settings take; undefined where none does. */
+export function smallestFor({ master, design, kind }: Derived): Box3 | undefined {
+  const { room } = master
+  if (!room) return undefined
+  const end = (side: keyof Box3, which: 'least' | 'most'): number => {
+    const field = kind.fields.find((f) => f.id === room.fields[side])
+    return field?.type === 'length' ? field[which] : which === 'least' ? 0 : Infinity
+  }
+  const most = { wide: end('wide', 'most'), high: end('high', 'most'), deep: end('deep', 'most') }
+  const need = smallestRoom(design.contents, room.ease, most)
+  if (!need || design.contents.length === 0) return undefined
+  const side = (of: keyof Box3): number => Math.max(end(of, 'least'), Math.ceil(need[of]))
+  return { wide: side('wide'), high: side('high'), deep: side('deep') }
+}
+
+/** The room inside made as large as that, as one edit. */
+export const makeRoom = ({ master }: Derived, to: Box3): Edit => ({
+  name: 'the smallest that takes them',
+  changes: (['wide', 'high', 'deep'] as const).map((side) => ({
+    path: ['params', master.room!.fields[side]],
+    value: to[side],
+  })),
+})
 
 /** How the work hangs with what is in it. */
 export function hangingOf(derived: Derived): Hang[] {

@@ -65,8 +65,8 @@ describe('a flap bag as it first comes: 280 × 210 × 80, raw edges, a flap of 1
   })
   test('handle between rings on the flap; the strap’s rings on the gusset’s ends', () => {
     const on = (id: string) => d.fittings.find((f) => f.fitting.id === id)!.fitting.sheet
-    expect(on('handle-ring-flap-1')).toBe('back')
-    expect(on('ring-right')).toBe('gusset')
+    expect(on('ring-tab-flap-1-ring')).toBe('back')
+    expect(on('tab-right-ring')).toBe('gusset')
   })
   test('it takes no more pieces than it says', () =>
     expect(ids('flap-bag')).toEqual([

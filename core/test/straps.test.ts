@@ -20,7 +20,7 @@ describe('to have ready', () => {
     const list = toBuy(bag).map((row) => [row.what, row.count, row.note])
     expect(list).toContainEqual(['ring snap, 12.5 mm', 1, 'upper half, post 5 mm'])
     expect(list).toContainEqual(['ring snap, 12.5 mm', 1, 'lower half, post 5 mm'])
-    expect(list).toContainEqual(['D-ring, 25 mm', 2, ''])
+    expect(list).toContainEqual(['D-ring, 35 mm', 2, ''])
     expect(list).toContainEqual(['roller buckle, 35 mm', 1, ''])
     const straps = list.find(([what]) => what === 'strap leather in all')!
     expect(straps[1]).toBeCloseTo(sizeOf(bag, 'strap.long') + sizeOf(bag, 'strap.short'), 0)

@@ -1,6 +1,11 @@
 import { setField } from '../design/index.js'
 import { fieldsOf } from '../kinds/index.js'
+import { type LengthUnit, printLength } from '../measure/index.js'
 import type { Check, Fix } from './finding.js'
+
+/** A sentence with its lengths put in, in the maker's units. */
+const filledIn = (text: string, lengths: Readonly<Record<string, number>>, unit: LengthUnit): string =>
+  text.replace(/\{(\w+)\}/g, (_, name: string) => printLength(lengths[name]!, unit))
 
 /** What a kind itself warns of. */
 export const concern: Check = {
@@ -11,10 +16,13 @@ export const concern: Check = {
       code: 'concern',
       rank: c.rank,
       places: [{ panelId: c.panelId, at: c.at }],
-      numbers: {},
+      numbers: c.lengths ?? {},
       words: { id: c.id, what: c.what, why: c.why },
     })),
-  say: ({ words }) => ({ what: `${words.what}.`, why: words.why! }),
+  say: ({ words, numbers }, unit) => ({
+    what: `${filledIn(words.what!, numbers, unit)}.`,
+    why: filledIn(words.why!, numbers, unit),
+  }),
   fixes: ({ words }, { master, kind }): Fix[] => {
     const remedy = master.concerns?.find((c) => c.id === words.id)?.remedy
     const field = remedy && fieldsOf(kind).find((f) => f.id === remedy.field)

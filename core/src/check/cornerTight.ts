@@ -1,11 +1,11 @@
 import { setField } from '../design/index.js'
+import { SNIPPED } from '../formulas/index.js'
 import { fieldsOf } from '../kinds/index.js'
 import { printLength } from '../measure/index.js'
 import type { Check } from './finding.js'
 
-/** Stretch a snipped allowance bears as a share, and the least that is left uncut at a snip, mm; docs/formulas.md §20. */
-const STRAIN = 0.12
-const ROOT = 1.5
+/** A corner has to be so many times as round as firm, medium or soft leather is thick (J); docs/formulas.md §20. */
+const ROUND = { firm: 6, medium: 4, soft: 2 } as const
 
 /** A corner that is too tight for the leather that goes round it, or for its seam allowance. */
 export const cornerTight: Check = {
@@ -14,8 +14,11 @@ export const cornerTight: Check = {
     (master.corners ?? []).flatMap((corner) => {
       const leather = design.leathers[corner.role]
       const t = leather?.thickness ?? 0
-      const firm = leather?.temper === 'firm' ? 6 : leather?.temper === 'medium' ? 4 : 2
-      const least = Math.max(corner.allowance / STRAIN > corner.radius.value ? ROOT / STRAIN : 0, firm * t)
+      const round = leather ? ROUND[leather.temper] * t : 0
+      const least = Math.max(
+        corner.allowance / SNIPPED.strain > corner.radius.value ? SNIPPED.root / SNIPPED.strain : 0,
+        round,
+      )
       if (corner.radius.value >= least - 1e-6) return []
       return [
         {

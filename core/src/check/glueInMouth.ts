@@ -1,21 +1,36 @@
-import { pathNearest } from '../geometry/index.js'
-import { edgeChain } from '../master/index.js'
+import { type Point, pathNearest } from '../geometry/index.js'
+import { type Panel, edgeChain } from '../master/index.js'
 import { printLength } from '../measure/index.js'
 import type { Check } from './finding.js'
+
+/** Something glue must keep out of, on a panel. */
+interface Opening {
+  readonly id: string
+  readonly at: Point
+  readonly what: string
+}
+
+const openingsOf = (panel: Panel): Opening[] =>
+  (panel.marks ?? []).flatMap((m) =>
+    m.type === 'slot' || m.type === 'hole' ? [{ id: m.id, at: m.at, what: m.type }] : [],
+  )
 
 /** Glue that would run into a slot or a hole: it closes it, or comes out at the front. */
 export const glueInMouth: Check = {
   code: 'glue-in-mouth',
-  find: ({ master, panels, works }) => {
+  find: ({ master, panels, works, fittings }) => {
     const seen = new Set<string>()
+    const hardwareOn = (sheet: string): Opening[] =>
+      fittings
+        .filter((f) => f.wanted && f.fitting.sheet === sheet)
+        .map((f) => ({ id: f.fitting.id, at: f.fitting.at, what: `hole of the ${f.fitting.name}` }))
     return master.joins.flatMap((join) =>
       join.glue.flatMap((glue) => {
         const sheet = works.flatMap((w) => w.sheets).find((s) => s.sheet.id === glue.sheet)?.sheet
         const panel = sheet?.type === 'panel' ? panels.find((q) => q.id === sheet.panelId) : undefined
         if (!panel || !glue.chain.every((id) => panel.edges.some((e) => e.id === id))) return []
         const edge = edgeChain(panel, glue.chain)
-        return (panel.marks ?? [])
-          .filter((m) => m.type === 'slot' || m.type === 'hole' || m.type === 'hardware')
+        return [...openingsOf(panel), ...hardwareOn(glue.sheet)]
           .filter((m) => pathNearest(edge, m.at).distance < glue.limit && !seen.has(`${panel.id} ${m.id}`))
           .map((m) => {
             seen.add(`${panel.id} ${m.id}`)
@@ -25,14 +40,14 @@ export const glueInMouth: Check = {
               rank: 'look' as const,
               places: [{ panelId: panel.id, at: m.at }],
               numbers: { limit: glue.limit },
-              words: { panel: panel.name.toLowerCase(), what: m.type === 'slot' ? 'slot' : 'hole' },
+              words: { panel: panel.name.toLowerCase(), what: m.what },
             }
           })
       }),
     )
   },
   say: ({ numbers, words }, unit) => ({
-    what: `Glue ${printLength(numbers.limit!, unit)} wide would run into a ${words.what} of the ${words.panel}.`,
+    what: `Glue ${printLength(numbers.limit!, unit)} wide would run into the ${words.what} on the ${words.panel}.`,
     why: 'It closes the slot, or comes out at the front. Leave the glue out round it.',
   }),
   fixes: () => [],

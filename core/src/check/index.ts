@@ -38,7 +38,6 @@ import { hardwareCovered } from './hardwareCovered.js'
 import { postTooShort } from './postTooShort.js'
 import { sameHand } from './sameHand.js'
 import { strapTooLong } from './strapTooLong.js'
-import { topSags } from './topSags.js'
 import { wishGone } from './wishGone.js'
 
 const CHECKS: readonly Check[] = [
@@ -76,7 +75,6 @@ const CHECKS: readonly Check[] = [
   hardwareCovered,
   allowanceSmall,
   glueInMouth,
-  topSags,
   strapTooLong,
   hangsLevel,
   wishGone,

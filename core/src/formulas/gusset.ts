@@ -2,6 +2,9 @@
 export const gussetStrip = (height: number, bottom: number, radius: number): number =>
   2 * height + bottom - (4 - Math.PI) * radius
 
+/** What an allowance bears round a curve (J), §20: stretch as a share, widest gap, facet, and the least uncut root, mm. */
+export const SNIPPED = { strain: 0.12, gap: 2.5, facet: 0.2, root: 1.5 } as const
+
 export interface Snips {
   readonly radius: number
   readonly allowance: number

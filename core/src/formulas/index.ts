@@ -11,6 +11,7 @@ export {
 export { bendAllowance, betweenMiddles, bookFold, foldDifference } from './fold.js'
 export {
   bellows,
+  SNIPPED,
   boxedCorner,
   flangedGusset,
   gussetStrip,

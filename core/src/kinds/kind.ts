@@ -29,6 +29,8 @@ export interface HardwareRole {
 export interface Materials {
   readonly leathers: Readonly<Record<string, Leather>>
   readonly iron: Iron
+  /** By the part it plays. */
+  readonly hardware: Readonly<Record<string, Hardware>>
 }
 
 /** A sort of thing that can be made. Knows finished sizes and what joins what; nothing of cutting, holes or printing. */
@@ -62,6 +64,13 @@ export function leatherOf(materials: Materials, role: string): Leather {
   const leather = materials.leathers[role]
   if (!leather) throw new RangeError(`no leather for the role “${role}”`)
   return leather
+}
+
+/** The hardware of a part; throws where the design has none, which its schema rules out. */
+export function hardwareOf(materials: Materials, role: string): Hardware {
+  const ware = materials.hardware[role]
+  if (!ware) throw new RangeError(`no hardware for the part “${role}”`)
+  return ware
 }
 
 /** For each part that hardware plays, what on the shelf comes nearest to what is usual; a part with none on it is left out. */

@@ -65,6 +65,8 @@ export interface Room {
   readonly deep: Reckoned
   readonly mouthWide: Reckoned
   readonly mouthDeep: Reckoned
+  /** Kept free round what goes in, mm. */
+  readonly ease: number
   /** Settings that make it larger, by field id. */
   readonly fields: { readonly wide: string; readonly high: string; readonly deep: string }
   readonly panelId: string

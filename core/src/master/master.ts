@@ -140,9 +140,11 @@ export interface Concern {
   readonly rank: 'stop' | 'look' | 'tip'
   readonly panelId: string
   readonly at: Point
-  /** A sentence without its full stop. */
+  /** A sentence without its full stop; `{name}` stands for a length below. */
   readonly what: string
   readonly why: string
+  /** Lengths named in the sentences, mm. */
+  readonly lengths?: Readonly<Record<string, number>>
   /** A setting that would mend it, by field id, and how the choice is said. */
   readonly remedy?: { readonly field: string; readonly value: string | number; readonly said: string }
 }

@@ -12,11 +12,16 @@ export interface Gap {
   readonly most: number
   /** Both lie on the same piece, one fuller than the other: pleats, not a gap. */
   readonly pleated: boolean
+  /** Too far apart for stitches to draw shut (docs/formulas.md, 20). */
+  readonly open: boolean
   /** Where it is worst: on the edge the run follows, in the coordinates of the laid-out work. */
   readonly at: Point
   /** Pairs of places that are sewn to each other, in space. */
   readonly pairs: readonly (readonly [Point3, Point3])[]
 }
+
+/** What stitches still draw together, mm. */
+const DRAWN = 4
 
 /** For every seam of edges that lie apart: how well they meet in the finished work. Stitch line against stitch line. */
 export function gapsOf(master: Master, runs: readonly Run[], open: LaidUp, opened = 0): Gap[] {
@@ -39,12 +44,14 @@ function gapOf(run: Run, stage: readonly OnStage[]): Gap | undefined {
   const apart = pairs.map(([a, b]) => point3Distance(a, b))
   const most = Math.max(0, ...apart)
   const worst = run.holes[Math.max(0, apart.indexOf(most))]
+  const pleated = front.parts === back.parts
   return (
     worst && {
       run: run.join.id,
       name: run.join.name,
       most,
-      pleated: front.parts === back.parts,
+      pleated,
+      open: !pleated && most > DRAWN,
       at: worst.at,
       pairs,
     }

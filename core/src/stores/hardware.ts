@@ -102,6 +102,7 @@ export const STARTER_HARDWARE: readonly Hardware[] = [
     washer: 0.7,
   }),
   ware({ id: 'ring-25', name: 'D-ring, 25 mm', sort: 'ring', across: 25, high: 20, bar: 4 }),
+  ware({ id: 'ring-35', name: 'D-ring, 35 mm', sort: 'ring', across: 35, high: 27, bar: 4 }),
   ware({ id: 'buckle-35', name: 'roller buckle, 35 mm', sort: 'buckle', across: 35, high: 30, bar: 4 }),
   ware({
     id: 'lock-turn',

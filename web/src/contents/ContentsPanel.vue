@@ -1,14 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import {
-  hangingOf,
-  packingOf,
-  printLength,
-  setField,
-  smallestRoom,
-  type Edit,
-  type Thing,
-} from '@drumlin/core'
+import { hangingOf, makeRoom, packingOf, printLength, setField, smallestFor, type Thing } from '@drumlin/core'
 import { useSettings } from '../app/settings.js'
 import { useJob } from '../job/job.js'
 import { useStores } from '../job/stores.js'
@@ -43,43 +35,11 @@ function count(id: string, by: number): void {
   take(`${by > 0 ? 'one more' : 'one fewer'}: ${name}`, next)
 }
 
-/** The smallest inside that takes them, whole millimetres, as settings of this kind. */
-const smallest = computed(() => {
-  const { fields } = derived.value.kind
-  const most = (id: string): number => {
-    const field = fields.find((f) => f.id === id)
-    return field?.type === 'length' ? field.most : Infinity
-  }
-  const { wide, high, deep } = room.value.fields
-  const ease = derived.value.design.params.ease
-  const need = smallestRoom(contents.value, typeof ease === 'number' ? ease : 0, {
-    wide: most(wide),
-    high: most(high),
-    deep: most(deep),
-  })
-  if (!need) return undefined
-  const least = (id: string): number => {
-    const field = fields.find((f) => f.id === id)
-    return field?.type === 'length' ? field.least : 0
-  }
-  return {
-    wide: Math.max(least(wide), Math.ceil(need.wide)),
-    high: Math.max(least(high), Math.ceil(need.high)),
-    deep: Math.max(least(deep), Math.ceil(need.deep)),
-  }
-})
+const smallest = computed(() => smallestFor(derived.value))
 function fit(): void {
   const to = smallest.value
   if (!to) return
-  const { fields } = room.value
-  const edit: Edit = {
-    name: 'the smallest that takes them',
-    changes: (['wide', 'high', 'deep'] as const).map((side) => ({
-      path: ['params', fields[side]],
-      value: to[side],
-    })),
-  }
-  const refused = job.edit(edit)
+  const refused = job.edit(makeRoom(derived.value, to))
   said.value = refused
     ? `${refused.where}: ${refused.why}`
     : `It is now ${mm(to.wide)} wide, ${mm(to.high)} high and ${mm(to.deep)} deep inside.`

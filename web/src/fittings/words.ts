@@ -5,9 +5,4 @@ export const ABOUT_FITTINGS: ReadonlySet<string> = new Set([
   'hardware-covered',
   'strap-too-long',
 ])
-export const ABOUT_ROUND: ReadonlySet<string> = new Set([
-  'edges-apart',
-  'hard-to-turn',
-  'hangs-level',
-  'top-sags',
-])
+export const ABOUT_ROUND: ReadonlySet<string> = new Set(['edges-apart', 'hard-to-turn', 'hangs-level'])

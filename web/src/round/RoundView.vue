@@ -33,8 +33,7 @@ const gaps = computed(() => {
   return open ? gapsOf(derived.value.master, derived.value.runs, open, opened.value) : []
 })
 /** Thread draws edges together over their own thickness; what is further apart is shown. */
-const APART = 4
-const apart = computed(() => gaps.value.filter((g) => g.most > APART && !g.pleated))
+const apart = computed(() => gaps.value.filter((g) => g.open))
 const outside = computed(() => derived.value.master.outside)
 const inside = computed(() => derived.value.master.room)
 const turning = computed(() => turningOf(derived.value))

@@ -10,11 +10,6 @@ import type { BagParams } from './params.js'
 export const BENCH = {
   /** Angle of the allowances to the panel in a pressed turned seam, radians. */
   alpha: Math.PI / 4,
-  /** Stretch a snipped allowance bears as a share, widest gap, and how far a facet may stand off. */
-  strain: 0.12,
-  gap: 2.5,
-  facet: 0.2,
-  leastRoot: 1.5,
   /** A piece that laps another for a seam. */
   lap: 12,
   /** Room between a flap and the front it closes over. */
@@ -98,10 +93,10 @@ function addsOf(p: BagParams, body: Leather, gusset: Leather, margin: number, li
       deepOut: 2 * tp,
       highOut: p.seam === 'raw' ? margin : 0,
     }
-  const walls = { wide: isSetIn(p) ? tg : tg, deep: tp, base: isSetIn(p) ? tp : tg }
+  const base = isSetIn(p) ? tp : tg
   if (p.seam === 'turned') {
     const roll = (t: number, n: number) => turnedWidth(t, n, BENCH.alpha)
-    const [w, d, b] = [roll(walls.wide, k), roll(walls.deep, body.neutral), roll(walls.base, k)]
+    const [w, d, b] = [roll(tg, k), roll(tp, body.neutral), roll(base, k)]
     return {
       formula: 'a turned seam rolls: the walls stand outside the stitch lines',
       wideIn: w.inside - lined,

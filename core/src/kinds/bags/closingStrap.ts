@@ -1,8 +1,8 @@
-import { moveThen, point } from '../../geometry/index.js'
+import { type Move, moveThen, point } from '../../geometry/index.js'
 import { given } from '../../working/index.js'
 import { type Bag } from './bag.js'
 import { putOn, rectanglePanel, row, rowsAlong } from './onFace.js'
-import { part, type Body, type Part } from './parts.js'
+import { onto, part, type Body, type Part } from './parts.js'
 
 /** From the tip of a flap to its closure; width of a closing strap and of the loop it goes through, mm. */
 export const BENCH = { closureIn: 22, sewnLap: 25, strapWide: 24, loopWide: 16, strapOver: 70 } as const
@@ -12,7 +12,6 @@ export interface Tip {
   readonly sheet: string
   readonly at: (up: number) => { x: number; y: number }
   readonly down: number
-  readonly thickness: number
 }
 
 /** A strap on the flap that goes down through a loop on the front; without a flap, from the back over the top. */
@@ -48,7 +47,6 @@ export function strapped(bag: Bag, body: Body, tip: Tip | undefined): Part {
     BENCH.strapWide,
     length.value,
     {
-      corner: 0,
       foot: BENCH.strapWide / 2 - 0.1,
       pull: Math.PI / 2,
     },
@@ -62,49 +60,24 @@ export function strapped(bag: Bag, body: Body, tip: Tip | undefined): Part {
     BENCH.loopWide,
   )
   const down = tip ? tip.down + 28 : Math.min(90, body.front.high / 2)
-  const onto = tip
-    ? {
-        on: tip.sheet,
-        where: 'outside' as const,
-        sheet: {
-          type: 'panel' as const,
-          id: 'closing-strap',
-          name: 'closing strap',
-          panelId: 'closing-strap',
-          grainUp: true,
-          clips: [],
-          // Its sewn end lies up the flap; it hangs beyond the tip, which lies uppermost on the piece.
-          move: { a: -1, b: 0, c: 0, d: -1, e: tip.at(0).x + BENCH.strapWide / 2, f: tip.at(sewn).y },
-        },
-      }
-    : {
-        on: body.back.sheet,
-        where: 'outside' as const,
-        sheet: {
-          type: 'panel' as const,
-          id: 'closing-strap',
-          name: 'closing strap',
-          panelId: 'closing-strap',
-          grainUp: true,
-          clips: [],
-          // Sewn below the top edge of the back, it reaches up and over.
-          move: moveThen(
-            {
-              a: -1,
-              b: 0,
-              c: 0,
-              d: -1,
-              e: BENCH.strapWide / 2,
-              f: (p.top === 'single' ? 6 : p.topBand + 4) + sewn,
-            },
-            body.back.move,
-          ),
-        },
-      }
+  // Its sewn end lies up the flap, and it hangs beyond the tip; without one it is sewn below the back’s top edge and
+  // reaches up and over. Either way it lies the other way up than it is drawn.
+  const upside = (x: number, y: number): Move => ({
+    a: -1,
+    b: 0,
+    c: 0,
+    d: -1,
+    e: x + BENCH.strapWide / 2,
+    f: y,
+  })
+  const under = p.top === 'single' ? 6 : p.topBand + 4
+  const lies = tip
+    ? onto(tip.sheet, 'outside', strap, upside(tip.at(0).x, tip.at(sewn).y))
+    : onto(body.back.sheet, 'outside', strap, moveThen(upside(0, under + sewn), body.back.move))
   const far = sewn - m
   return part({
     panels: [strap, keeper],
-    onto: [onto, putOn(body.front, keeper, { x: 0, y: down })],
+    onto: [lies, putOn(body.front, keeper, { x: 0, y: down })],
     joins: [
       ...rowsAlong(
         'closing-seam',

@@ -20,7 +20,6 @@ export function closure(bag: Bag, body: Body, flap: Flap | undefined): Part {
         ? { x: wide / 2, y: -flapReach(flap) + up }
         : onPanel(body.back, 0, -flapReach(flap) + up),
     down: flap.length,
-    thickness: bag.body.thickness,
   }
   if (p.closure === 'strap') return strapped(bag, body, tip)
   const role = p.closure

@@ -1,5 +1,5 @@
 import { bendAllowance } from '../../formulas/index.js'
-import { courseOf, point, point3 } from '../../geometry/index.js'
+import { courseOf, point, polyline, point3 } from '../../geometry/index.js'
 import { given } from '../../working/index.js'
 import { leatherOf } from '../kind.js'
 import { X, Z, minus } from './axes.js'
@@ -75,16 +75,7 @@ export function divider(bag: Bag, body: Body): Part {
       mate: {
         type: 'line' as const,
         sheet: face.sheet,
-        line: {
-          closed: false,
-          segments: [
-            {
-              type: 'line' as const,
-              from: onPanel(face, there, y(4)),
-              to: onPanel(face, there, y(high - 4)),
-            },
-          ],
-        },
+        line: polyline([onPanel(face, there, y(4)), onPanel(face, there, y(high - 4))]),
       },
       twin: way === 'right' ? 'divider-left' : 'divider-right',
       pairName: 'the tabs of the divider',

@@ -21,7 +21,6 @@ interface Gussets {
   readonly start: number
   readonly sheets: readonly string[]
   readonly inBase: (path: Path) => Path
-  readonly concerns: Part['concerns']
   /** Where the strip's own course begins on each of its pieces, and which way it runs there. */
   readonly stands: readonly {
     readonly sheet: string
@@ -72,7 +71,6 @@ export function oneStrip(bag: Bag, strip: Strip): Gussets {
     start: 0,
     sheets: ['gusset'],
     inBase: (path) => path,
-    concerns: [],
     stands: [{ sheet: 'gusset', from: 0, along: 1, proud: 0 }],
   }
 }
@@ -146,7 +144,6 @@ export function threeStrips(bag: Bag, strip: Strip): Gussets {
           : q,
       ),
     }),
-    concerns: [],
     stands: [
       { sheet: 'gusset-foot', from: -from, along: 1, proud: 0 },
       { sheet: 'gusset-right', from: 0, along: 1, proud: LAPPED },

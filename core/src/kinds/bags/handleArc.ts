@@ -30,11 +30,6 @@ export function arcOf(bag: Bag, thickness: number, k: number): Reckoned {
   )
 }
 
-export const lineThrough = (points: readonly { x: number; y: number }[]) => ({
-  closed: false,
-  segments: points.slice(1).map((to, i) => ({ type: 'line' as const, from: points[i]!, to })),
-})
-
 /** A handle over a span: its ends lie on the face, the rest goes over in an arc as long as its leather. */
 export function arcParts(
   hand: Hand,

@@ -4,8 +4,8 @@ import { type Flap } from './flap.js'
 import { onPanel } from './onFace.js'
 import { type Body, type Face } from './parts.js'
 
-/** Bar of a ring, room below the top edge, stitch row under the cord, and what a rolled handle’s flanges take, mm. */
-export const BENCH = { bar: 4, under: 4, flange: 6, tab: 30 } as const
+/** Room below the top edge, and what a rolled handle’s flanges take, mm. */
+export const BENCH = { under: 4, flange: 6 } as const
 
 /** An end of a handle: the face its own length runs down on, and where from. */
 interface End {
@@ -13,6 +13,7 @@ interface End {
   readonly x: number
 }
 
+/** Where one handle goes. */
 export interface Hand {
   readonly ends: readonly [End, End]
   readonly suffix: string

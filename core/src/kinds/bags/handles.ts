@@ -1,13 +1,13 @@
 import { pipedCover, turnBack } from '../../formulas/index.js'
-import { point } from '../../geometry/index.js'
+import { point, polyline } from '../../geometry/index.js'
 import { type Fitting, type Join } from '../../master/index.js'
 import { given } from '../../working/index.js'
-import { leatherOf } from '../kind.js'
+import { hardwareOf, leatherOf } from '../kind.js'
 import { type Bag } from './bag.js'
 import { type Flap } from './flap.js'
-import { arcOf, arcParts, lineThrough } from './handleArc.js'
+import { arcOf, arcParts } from './handleArc.js'
 import { BENCH, onFlap, onWall, type Hand } from './handlePlaces.js'
-import { ringTabs } from './handleRings.js'
+import { ringLoops } from './ringLoops.js'
 import { onPanel, rectanglePanel, row } from './onFace.js'
 import { alone, part, together, type Body, type Part } from './parts.js'
 import { firstSeam } from './closure.js'
@@ -20,10 +20,28 @@ export function handles(bag: Bag, body: Body, flap: Flap | undefined): Part {
     p.handles === 2
       ? [onWall(bag, body.front, 'front', 'of the front'), onWall(bag, body.back, 'back', 'of the back')]
       : [flap ? onFlap(bag, body, flap) : onWall(bag, body.back, 'back', '')]
-  return together(on.map((hand, i) => handle(bag, body, hand, i === 0)))
+  const rings =
+    p.handle === 'ring'
+      ? ringLoops(bag, {
+          panelId: 'ring-tab',
+          role: 'handle-ring',
+          wide: p.handleWide,
+          field: 'handleWide',
+          places: on.flatMap(({ ends, suffix, words }) =>
+            ends.map(({ face, x }, i) => ({
+              id: `${suffix}-${i + 1}`,
+              words: `${i + 1} of the handle ${words}`.trim(),
+              face,
+              x,
+              y: 6,
+            })),
+          ),
+        })
+      : part({})
+  return together([rings, ...on.map((hand, i) => handle(bag, body, hand, i === 0))])
 }
 
-export function handle(bag: Bag, body: Body, hand: Hand, first: boolean): Part {
+function handle(bag: Bag, body: Body, hand: Hand, first: boolean): Part {
   const { suffix, words } = hand
   const { p, size, materials } = bag
   const strap = leatherOf(materials, 'straps')
@@ -38,7 +56,7 @@ export function handle(bag: Bag, body: Body, hand: Hand, first: boolean): Part {
     'π × ({bar} ring / 2 + {k} × {t})',
     '§10',
     {
-      bar: given('ring', BENCH.bar),
+      bar: given('ring', hardwareOf(materials, 'handle-ring').bar),
       k: given('neutral share', strap.neutral, 'share'),
       t: given('leather', t, 'thickness'),
     },
@@ -111,7 +129,7 @@ export function handle(bag: Bag, body: Body, hand: Hand, first: boolean): Part {
                 mate: {
                   type: 'line',
                   sheet: face.sheet,
-                  line: lineThrough(
+                  line: polyline(
                     box.map((q) => {
                       // The end hangs down the face: its length runs up from the lap, its width across.
                       const down = top + lap - Math.abs(q.x - x(0))
@@ -166,55 +184,51 @@ export function handle(bag: Bag, body: Body, hand: Hand, first: boolean): Part {
           }))
         })
       : []
-  const rings = ring ? ringTabs(bag, hand, strap.thickness, strap.neutral) : part({})
-  return together([
-    rings,
-    part({
-      panels: first ? [panel] : [],
-      piles: [
-        {
-          base: id,
-          sheets: [
-            ...(layers === 2
-              ? [{ ...alone(panel, `${id}-under`, 'handle, under layer').sheets[0]!, grainUp: false }]
-              : []),
-            alone(panel, id, 'handle').sheets[0]!,
-          ],
-        },
-      ],
-      joins: [...edges, ...seams],
-      fittings: rivets,
-      sizes: first
-        ? [arc, ...(ring ? [back] : []), length, ...(rolled ? [wide] : [])].map((size) => ({
-            panelId: 'handle',
-            size,
-          }))
-        : [],
-      hanging: [
-        {
-          name: words ? `handle ${words}` : 'handle',
-          points: hand.ends.map(({ face, x }) => ({ sheet: face.sheet, at: onPanel(face, x, 0) })),
-        },
-      ],
-      strapRuns: first ? [{ panelId: 'handle', name: 'handle', role: 'straps', length }] : [],
-      stood: (opened) => [
-        {
-          sheet: id,
-          proud: t / 2,
-          group: 'straps',
-          parts: arcParts(
-            hand,
-            opened,
-            p.handleSpan,
-            length.value,
-            ring ? length.value / 4 : lap,
-            w,
-            ring,
-            top,
-            bag.body.thickness / 2 + (layers - 1) * t,
-          ),
-        },
-      ],
-    }),
-  ])
+  return part({
+    panels: first ? [panel] : [],
+    piles: [
+      {
+        base: id,
+        sheets: [
+          ...(layers === 2
+            ? [{ ...alone(panel, `${id}-under`, 'handle, under layer').sheets[0]!, grainUp: false }]
+            : []),
+          alone(panel, id, 'handle').sheets[0]!,
+        ],
+      },
+    ],
+    joins: [...edges, ...seams],
+    fittings: rivets,
+    sizes: first
+      ? [arc, ...(ring ? [back] : []), length, ...(rolled ? [wide] : [])].map((size) => ({
+          panelId: 'handle',
+          size,
+        }))
+      : [],
+    hanging: [
+      {
+        name: words ? `handle ${words}` : 'handle',
+        points: hand.ends.map(({ face, x }) => ({ sheet: face.sheet, at: onPanel(face, x, 0) })),
+      },
+    ],
+    strapRuns: first ? [{ panelId: 'handle', name: 'handle', role: 'straps', length }] : [],
+    stood: (opened) => [
+      {
+        sheet: id,
+        proud: t / 2,
+        group: 'straps',
+        parts: arcParts(
+          hand,
+          opened,
+          p.handleSpan,
+          length.value,
+          ring ? length.value / 4 : lap,
+          w,
+          ring,
+          top,
+          bag.body.thickness / 2 + (layers - 1) * t,
+        ),
+      },
+    ],
+  })
 }

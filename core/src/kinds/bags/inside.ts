@@ -1,5 +1,5 @@
 import { sideRoom } from '../../formulas/index.js'
-import { STAY, point } from '../../geometry/index.js'
+import { STAY, point, polyline } from '../../geometry/index.js'
 import type { Join, Panel } from '../../master/index.js'
 import { CARD } from '../../stores/index.js'
 import { given } from '../../working/index.js'
@@ -87,7 +87,7 @@ function fullSeams(
     mate: {
       type: 'line',
       sheet: face.sheet,
-      line: { closed: false, segments: [{ type: 'line', from: there(to, 3), to: there(to, foot) }] },
+      line: polyline([there(to, 3), there(to, foot)]),
     },
     twin: way === 'right' ? `${id}-left` : `${id}-right`,
     pairName: `the sides of the ${name.toLowerCase()}`,
@@ -110,7 +110,7 @@ function fullSeams(
 
 /** Card places and pen places beside each other on the inside of a face, under a cover. */
 export function organiser(bag: Bag, face: Face): Part {
-  const { p, size, materials, margin } = bag
+  const { p, size, materials } = bag
   const inner = leatherOf(materials, 'inner')
   const room = sideRoom(CARD.thickness, 2 * inner.give * CARD.width)
   const card = size(
@@ -141,7 +141,6 @@ export function organiser(bag: Bag, face: Face): Part {
   const walls = Array.from({ length: Math.max(0, p.cards + p.pens - 1) }, (_, i) =>
     i + 1 <= p.cards ? m + (i + 1) * card.value : m + p.cards * card.value + (i + 1 - p.cards) * pen.value,
   ).filter((x) => x < wide - m - 4)
-  const over = margin.value + 2
   return part({
     panels: [places, cover],
     onto: [
@@ -197,20 +196,18 @@ export function organiser(bag: Bag, face: Face): Part {
       },
     ],
     concerns:
-      over > 40
+      p.cards + p.pens > 0
         ? []
-        : p.cards + p.pens === 0
-          ? [
-              {
-                id: 'no-places',
-                rank: 'look',
-                panelId: 'places',
-                at: point(wide / 2, high / 2),
-                what: 'The panel under the cover has no place for a card or a pen',
-                why: 'Ask for one, or leave the panel out.',
-              },
-            ]
-          : [],
+        : [
+            {
+              id: 'no-places',
+              rank: 'look',
+              panelId: 'places',
+              at: point(wide / 2, high / 2),
+              what: 'The panel under the cover has no place for a card or a pen',
+              why: 'Ask for one, or leave the panel out.',
+            },
+          ],
   })
 }
 

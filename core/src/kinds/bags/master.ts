@@ -1,3 +1,4 @@
+import { point } from '../../geometry/index.js'
 import type { Concern, Master } from '../../master/index.js'
 import type { Reckon } from '../../working/index.js'
 import type { Materials } from '../kind.js'
@@ -96,6 +97,28 @@ function finishing({ p }: Bag, { panels, fittings }: Part): Concern[] {
     : []
 }
 
+/** A single edge of leather stands up over so many times its thickness (J); docs/formulas.md §20. */
+const STANDS = { soft: 150, medium: 220, firm: 400 } as const
+
+/** A wide open top in a single layer sags. */
+function sagging({ p, body }: Bag, { panels }: Part): Concern[] {
+  const least = Math.round(STANDS[body.temper] * body.thickness)
+  const [first] = panels
+  if (!first || p.top !== 'single' || p.flap !== 'none' || p.closure === 'zip' || p.wide <= least) return []
+  return [
+    {
+      id: 'top-sags',
+      rank: 'look',
+      panelId: first.id,
+      at: point(p.wide / 2, 4),
+      what: `The top is single and {wide} wide; ${body.name}, ${body.temper}, stands up over about {least}`,
+      lengths: { wide: p.wide, least },
+      why: 'A wider mouth sags and gapes. Double it with a band, or roll it.',
+      remedy: { field: 'top', value: 'doubled', said: 'a top doubled with a band' },
+    },
+  ]
+}
+
 /** Two handles are taken together: it hangs from all their ends. */
 function bothHandles(hanging: Part['hanging']): Part['hanging'] {
   const pair = hanging.filter((h) => h.name.startsWith('handle'))
@@ -106,7 +129,7 @@ function bothHandles(hanging: Part['hanging']): Part['hanging'] {
   ]
 }
 
-/** A lining lies in every seam of what it lines. */
+/** A lining lies in every seam of what it lines, and under its hardware. */
 function withLinings(all: Part): Part {
   const lining = new Map(
     all.onto.filter((o) => o.sheet.panelId.endsWith('-lining')).map((o) => [o.on, o.sheet.id]),
@@ -114,6 +137,13 @@ function withLinings(all: Part): Part {
   if (lining.size === 0) return all
   return {
     ...all,
+    fittings: all.fittings.map((fitting) => ({
+      ...fitting,
+      through: fitting.through.flatMap((layer) => {
+        const behind = lining.get(layer.sheet)
+        return behind === undefined ? [layer] : [layer, { sheet: behind, times: 1 }]
+      }),
+    })),
     joins: all.joins.map((join) => ({
       ...join,
       through: [...join.through, ...join.through.flatMap((id) => lining.get(id) ?? [])],
@@ -133,7 +163,7 @@ export function bagMaster(p: BagParams, materials: Materials, reckon: Reckon): M
     joins: all.joins,
     matches: bagMatches(all, layup),
     fits: all.fits,
-    concerns: [...all.concerns, ...finishing(bag, all)],
+    concerns: [...all.concerns, ...sagging(bag, all), ...finishing(bag, all)],
     carries: [],
     sizes: [...all.sizes, ...insideSizes(bag, all)],
     standing: (opened) => ({ stood: all.stood(opened), riding }),

@@ -16,7 +16,7 @@ export const bagParams = z.strictObject({
   topDeep: mm(0, 320),
   pleats: count(1, 6),
   /** Angle a pleat opens to, degrees. */
-  pleatAngle: mm(30, 175),
+  pleatAngle: count(30, 175),
   seam: z.enum(['turned', 'raw']),
   allowance: mm(4, 20),
   margin: EDGE_SHAPE.margin,

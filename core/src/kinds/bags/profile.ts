@@ -1,4 +1,4 @@
-import { snips } from '../../formulas/index.js'
+import { SNIPPED, snips } from '../../formulas/index.js'
 import { type Path, type Point, circlePoint, pathStart, point, polyline } from '../../geometry/index.js'
 import type { Corner, Fate, PanelMark } from '../../master/index.js'
 import { given } from '../../working/index.js'
@@ -42,16 +42,16 @@ export function cornerCuts(
   allowance: number,
   radius: number,
 ): { count: number; depth: number; root: number } | undefined {
-  if (radius <= 0 || allowance / radius <= BENCH.strain) return undefined
+  if (radius <= 0 || allowance / radius <= SNIPPED.strain) return undefined
   const { count, root } = snips({
     radius,
     allowance,
     angle: Math.PI / 2,
-    strain: BENCH.strain,
-    widestGap: BENCH.gap,
-    facet: BENCH.facet,
+    strain: SNIPPED.strain,
+    widestGap: SNIPPED.gap,
+    facet: SNIPPED.facet,
   })
-  const left = Math.max(BENCH.leastRoot, Math.min(root, allowance - 1))
+  const left = Math.max(SNIPPED.root, Math.min(root, allowance - 1))
   return { count, depth: allowance - left, root: left }
 }
 

@@ -77,6 +77,7 @@ export function roomOf(bag: Bag, { panels }: Part): Room {
     deep,
     mouthWide,
     mouthDeep,
+    ease: p.ease,
     fields: { wide: 'wide', high: 'high', deep: 'deep' },
     panelId: panels[0]!.id,
   }

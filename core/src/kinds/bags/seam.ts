@@ -17,12 +17,9 @@ interface BodySeam {
   /** The stitch line on the other piece, walked the same way; and the sheet it is drawn on. */
   readonly mate: Path
   readonly mateSheet: string
-  /** Which way its allowance lies: 1 to the right of who walks along it. */
-  readonly out: 1 | -1
   readonly through: readonly string[]
   readonly twin?: string
   readonly pairName?: string
-  readonly trims?: readonly [number, number]
   /** The line beside the mate's stitch line, so far out in its allowance. */
   readonly beside?: (by: number) => Path
 }
@@ -30,8 +27,7 @@ interface BodySeam {
 /** The seam between an edge of one piece and a line on another that lies apart; in two rows where asked for. */
 export function bodySeams(bag: Bag, seam: BodySeam): Join[] {
   const { p, margin, reckon } = bag
-  const [start, end] = seam.trims ?? [TOP_IN, TOP_IN]
-  const trimmed = (path: Path): Path => pathPart(path, start, pathLength(path) - end)
+  const trimmed = (path: Path): Path => pathPart(path, TOP_IN, pathLength(path) - TOP_IN)
   const one = (suffix: string, words: string, by: number): Join => ({
     ...edgeSeam({
       id: `${seam.id}${suffix}`,
@@ -51,7 +47,7 @@ export function bodySeams(bag: Bag, seam: BodySeam): Join[] {
               { margin, by: given('by', by) },
               (v) => v.margin - v.by,
             ),
-      trims: [start, end],
+      trims: [TOP_IN, TOP_IN],
       through: seam.through,
       glue: [{ sheet: seam.sheet, chain: seam.chain, limit: Math.max(1, margin.value - 1) }],
       ...(seam.twin ? { twin: `${seam.twin}${suffix}` } : {}),

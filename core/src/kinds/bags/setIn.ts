@@ -70,7 +70,6 @@ export function setInBody(bag: Bag): Body {
       mate: on(0),
       mateSheet: 'body',
       beside: on,
-      out: 1,
       through: ['body', `side-${way}`],
       twin: way === 'right' ? 'seam-left' : 'seam-right',
       pairName: 'the seams of the sides',

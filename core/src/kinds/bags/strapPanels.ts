@@ -1,5 +1,5 @@
 import { point } from '../../geometry/index.js'
-import { type Join, type Panel, type PanelMark } from '../../master/index.js'
+import { type Fold, type Join, type Panel, type PanelMark } from '../../master/index.js'
 import { given } from '../../working/index.js'
 import { leatherOf } from '../kind.js'
 import { type Bag } from './bag.js'
@@ -54,7 +54,7 @@ export function joinedOn(bag: Bag, s: Sizes, panels: readonly Panel[]): { panels
       pull: Math.PI / 2,
       count: long.count,
       foot: w / 2 - 0.1,
-      marks: holeMarks(bag, s).map((m) => ({ ...m, at: point(w / 2, ('at' in m ? m.at.y : 0) - at) })),
+      marks: holeMarks(bag, s).map((m) => ({ ...m, at: point(w / 2, m.at.y - at) })),
     }),
     'top',
   )
@@ -95,6 +95,20 @@ const holeMarks = ({ p }: Bag, s: Sizes): PanelMark[] =>
     punch: BENCH.hole,
   }))
 
+/** Where the buckle’s bar lies on the short part: in the middle of its bend. */
+export const buckleAt = (p: Bag['p'], s: Sizes): number =>
+  s.short.value - p.lap - (s.backBuckle.value - p.lap) / 2
+
+const roundBar = (id: string, name: string, wide: number, y: number, width: number): Fold => ({
+  id,
+  name,
+  from: point(0, y),
+  to: point(wide, y),
+  width,
+  rises: 'hill',
+})
+
+/** Long part, short part and keepers, `count` straps of them. */
 export function strapPanels(bag: Bag, s: Sizes, count: number): Panel[] {
   const { p } = bag
   const w = p.strapWide
@@ -105,33 +119,20 @@ export function strapPanels(bag: Bag, s: Sizes, count: number): Panel[] {
       foot: w / 2 - 0.1,
       marks: holeMarks(bag, s),
       folds: [
-        {
-          id: 'ring',
-          name: 'round the ring',
-          from: point(0, p.lap + (s.back.value - p.lap) / 2),
-          to: point(w, p.lap + (s.back.value - p.lap) / 2),
-          width: s.back.value - p.lap,
-          rises: 'hill',
-        },
+        roundBar('ring', 'round the ring', w, p.lap + (s.back.value - p.lap) / 2, s.back.value - p.lap),
       ],
     }),
     rectanglePanel(bag, 'strap-short', 'Strap, short part', 'straps', w, s.short.value, {
       ...common,
-      folds: [p.lap + (s.back.value - p.lap) / 2, s.short.value - p.lap - (s.back.value - p.lap) / 2].map(
-        (y, i) => ({
-          id: i === 0 ? 'ring' : 'buckle',
-          name: i === 0 ? 'round the ring' : 'round the buckle',
-          from: point(0, y),
-          to: point(w, y),
-          width: s.back.value - p.lap,
-          rises: 'hill' as const,
-        }),
-      ),
+      folds: [
+        roundBar('ring', 'round the ring', w, p.lap + (s.back.value - p.lap) / 2, s.back.value - p.lap),
+        roundBar('buckle', 'round the buckle', w, buckleAt(p, s), s.backBuckle.value - p.lap),
+      ],
       marks: [
         {
           type: 'slot',
           id: 'prong',
-          at: point(w / 2, s.short.value - p.lap - (s.back.value - p.lap) / 2),
+          at: point(w / 2, buckleAt(p, s)),
           angle: Math.PI / 2,
           length: s.slot.value,
           punch: BENCH.prong,
@@ -154,7 +155,7 @@ export function backSeams(
   return ends.flatMap((end) =>
     [m, p.strapWide - m].map((x, i) => {
       const y = (q: number): number => (end === 'start' ? q : total - q)
-      const from = s.back.value + 4
+      const from = (end === 'start' ? s.back : s.backBuckle).value + 4
       return row(
         `${sheet}-${end}-${i + 1}`,
         `turn-back of the ${sheet.replaceAll('-', ' ')}, ${end === 'start' ? 'ring' : 'buckle'}, row ${i + 1}`,
@@ -167,6 +168,7 @@ export function backSeams(
   )
 }
 
+/** What of a strap is cut in one run. */
 export const runsOf = (s: Sizes, joined: Part) => [
   {
     panelId: 'strap-long',

@@ -1,14 +1,12 @@
 import { keeperLength, turnBack } from '../../formulas/index.js'
-import { given, type Reckoned } from '../../working/index.js'
-import { leatherOf } from '../kind.js'
+import { given, type Given, type Reckoned } from '../../working/index.js'
+import { hardwareOf, leatherOf } from '../kind.js'
 import { type Bag } from './bag.js'
 
-/** Bars, ends and loops of straps, mm. */
+/** Prongs, holes and loops of straps, mm. */
 export const BENCH = {
-  bar: 4,
   prong: 3.5,
   hole: 5,
-  tab: 28,
   keeper: 14,
   keeperLap: 12,
   pad: 260,
@@ -21,14 +19,18 @@ export function strapSizes(bag: Bag) {
   const leather = leatherOf(materials, 'straps')
   const k = given('neutral share', leather.neutral, 'share')
   const t = given('leather', leather.thickness, 'thickness')
-  const back = size(
-    'strap.back',
-    'turned back round a bar',
-    'π × ({bar} bar / 2 + {k} × {t}) + {lap} lap',
-    '§10',
-    { bar: given('bar', BENCH.bar), k, t, lap: given('lap', p.lap) },
-    (v) => turnBack(v.bar, v.t, v.k, v.lap),
-  )
+  const [ring, buckle] = ['ring', 'buckle'].map((role) => given(role, hardwareOf(materials, role).bar))
+  const backOf = (key: string, label: string, bar: Given): Reckoned =>
+    size(
+      key,
+      label,
+      'π × ({bar} bar / 2 + {k} × {t}) + {lap} lap',
+      '§10',
+      { bar, k, t, lap: given('lap', p.lap) },
+      (v) => turnBack(v.bar, v.t, v.k, v.lap),
+    )
+  const back = backOf('strap.back', 'turned back round a ring', ring!)
+  const backBuckle = backOf('strap.back.buckle', 'turned back round the buckle', buckle!)
   const usual = size(
     'strap.usual',
     'long part from its ring to the usual hole',
@@ -50,17 +52,17 @@ export function strapSizes(bag: Bag) {
   const short = size(
     'strap.short',
     'short part, cut: turned back at the ring and at the buckle',
-    '{short} + 2 × {back}',
+    '{short} + {back} + {backBuckle}',
     '§10',
-    { short: given('short part', p.strapShort), back },
-    (v) => v.short + 2 * v.back,
+    { short: given('short part', p.strapShort), back, backBuckle },
+    (v) => v.short + v.back + v.backBuckle,
   )
   const slot = size(
     'strap.slot',
     'slot for the buckle’s prong',
     'π × ({bar} bar / 2 + {k} × {t}) + {prong} prong',
     '§10',
-    { bar: given('bar', BENCH.bar), k, t, prong: given('prong', BENCH.prong) },
+    { bar: buckle!, k, t, prong: given('prong', BENCH.prong) },
     (v) => Math.PI * (v.bar / 2 + v.k * v.t) + v.prong,
   )
   const keeper = size(
@@ -82,7 +84,7 @@ export function strapSizes(bag: Bag) {
     )
   const total = size(
     'strap.total',
-    'strap leather in one run',
+    'strap leather in all',
     '({long} + {short}) × {straps}',
     '§10',
     { long, short, straps: given('straps', p.strap === 'pair' ? 2 : 1, 'count') },
@@ -98,6 +100,7 @@ export function strapSizes(bag: Bag) {
   )
   return {
     back,
+    backBuckle,
     usual,
     long,
     short,
@@ -110,4 +113,5 @@ export function strapSizes(bag: Bag) {
   }
 }
 
+/** All lengths of a strap. */
 export type Sizes = ReturnType<typeof strapSizes>

@@ -4,15 +4,73 @@ import { arched } from './arches.js'
 import { type Bag } from './bag.js'
 import { onPanel, putOn, rectanglePanel, row } from './onFace.js'
 import { alone, part, together, type Body, type Part } from './parts.js'
-import { backSeams, joinedOn, runsOf, strapPanels } from './strapPanels.js'
-import { BENCH, strapSizes } from './strapSizes.js'
-import { fittingsOf, tabs } from './strapTabs.js'
+import { type RingLoops, LOOP_REACH, fitsThrough, ringLoops } from './ringLoops.js'
+import { backSeams, buckleAt, joinedOn, runsOf, strapPanels } from './strapPanels.js'
+import { BENCH, type Sizes, strapSizes } from './strapSizes.js'
+
+/** What every strap in two parts brings: its pieces, turn-backs, buckle and lengths, `count` times. */
+function strapInTwo(bag: Bag, s: Sizes, count: number): Part {
+  const { p } = bag
+  const { panels, part: joined } = joinedOn(bag, s, strapPanels(bag, s, count))
+  return together([
+    joined,
+    part({
+      panels,
+      piles: panels.map((q) => alone(q)),
+      joins: [
+        ...backSeams(bag, s, 'strap-long', ['start'], s.long.value),
+        ...backSeams(bag, s, 'strap-short', ['start', 'end'], s.short.value),
+      ],
+      fittings: [
+        {
+          id: 'buckle',
+          name: 'buckle of the strap',
+          role: 'buckle',
+          sheet: 'strap-short',
+          at: point(p.strapWide / 2, buckleAt(p, s)),
+          up: Math.PI / 2,
+          through: [],
+          held: true,
+          count,
+          before: 'strap-short-end-1',
+        },
+      ],
+      fits: [fitsThrough(bag, 'buckle', 'strap-short', p.strapWide, 'strapWide')],
+      sizes: [
+        ...[s.usual, s.long, s.overlap, s.least, s.most, s.total].map((size) => ({
+          panelId: 'strap-long',
+          size,
+        })),
+        ...[s.back, s.backBuckle, s.short, s.slot].map((size) => ({ panelId: 'strap-short', size })),
+        { panelId: 'keeper', size: s.keeper },
+      ],
+      strapRuns: runsOf(s, joined),
+    }),
+  ])
+}
+
+/** Loops and rings that a strap is hung from; narrower where a side has no room for its width. */
+function strapRings(bag: Bag, places: RingLoops['places']): Part {
+  const room = Math.min(...places.map((q) => q.face.wide)) - 4
+  return ringLoops(bag, {
+    panelId: 'tab',
+    role: 'ring',
+    wide: Math.min(bag.p.strapWide, Math.max(12, room)),
+    field: 'strapWide',
+    places,
+  })
+}
+
+/** The stretch of a strap that hangs free of its turn-backs, from one length to another. */
+const between = (from: number, to: number) => [
+  { at: point(0, from), inward: point(0, 1) },
+  { at: point(0, to), inward: point(0, -1) },
+]
 
 /** A strap over the shoulder, its two parts hung from rings at the sides. */
 export function shoulderStrap(bag: Bag, body: Body): Part {
   const { p } = bag
   const s = strapSizes(bag)
-  const { panels, part: joined } = joinedOn(bag, s, strapPanels(bag, s, 1))
   const places = [
     { face: body.right, x: 0, y: 8, id: 'right', words: 'at the right side' },
     { face: body.left, x: 0, y: 8, id: 'left', words: 'at the left side' },
@@ -22,25 +80,9 @@ export function shoulderStrap(bag: Bag, body: Body): Part {
     points: places.map(({ face, x, y }) => ({ sheet: face.sheet, at: onPanel(face, x, y) })),
   }
   return together([
-    tabs(bag, places),
-    joined,
+    strapRings(bag, places),
+    strapInTwo(bag, s, 1),
     part({
-      panels,
-      piles: panels.map((q) => alone(q)),
-      joins: [
-        ...backSeams(bag, s, 'strap-long', ['start'], s.long.value),
-        ...backSeams(bag, s, 'strap-short', ['start', 'end'], s.short.value),
-      ],
-      fittings: fittingsOf(bag, s, 1),
-      sizes: [
-        ...[s.usual, s.long, s.overlap, s.least, s.most, s.total].map((size) => ({
-          panelId: 'strap-long',
-          size,
-        })),
-        ...[s.back, s.short, s.slot].map((size) => ({ panelId: 'strap-short', size })),
-        { panelId: 'keeper', size: s.keeper },
-      ],
-      strapRuns: runsOf(s, joined),
       hanging: [hanging],
       stood: (opened) => {
         const [a, b] = places.map(({ face, x, y }) => {
@@ -61,10 +103,7 @@ export function shoulderStrap(bag: Bag, body: Body): Part {
             parts: [
               {
                 ...one!,
-                clips: [
-                  { at: point(0, s.back.value), inward: point(0, 1) },
-                  { at: point(0, s.back.value + s.usual.value + s.overlap.value), inward: point(0, -1) },
-                ],
+                clips: between(s.back.value, s.back.value + s.usual.value + s.overlap.value),
                 from: point(p.strapWide / 2, s.back.value),
               },
             ],
@@ -77,10 +116,7 @@ export function shoulderStrap(bag: Bag, body: Body): Part {
               {
                 ...one!,
                 // It comes from the other ring and meets the long part at the buckle.
-                clips: [
-                  { at: point(0, s.back.value), inward: point(0, 1) },
-                  { at: point(0, s.back.value + p.strapShort), inward: point(0, -1) },
-                ],
+                clips: between(s.back.value, s.back.value + p.strapShort),
                 from: point(p.strapWide / 2, s.back.value + p.carried),
                 along: point(0, -1),
               },
@@ -96,7 +132,6 @@ export function shoulderStrap(bag: Bag, body: Body): Part {
 export function shoulderPair(bag: Bag, body: Body): Part {
   const { p } = bag
   const s = strapSizes(bag)
-  const { panels, part: joined } = joinedOn(bag, s, strapPanels(bag, s, 2))
   const { back } = body
   const apart = Math.min(back.wide / 3, 60)
   const yokeWide = Math.min(back.wide - 10, 2 * apart + p.strapWide + 30)
@@ -105,8 +140,8 @@ export function shoulderPair(bag: Bag, body: Body): Part {
   const top = (p.top === 'single' ? 10 : p.topBand + 6) + (p.closure === 'strap' ? 48 : 0)
   const corner = back.wide / 2 - p.strapWide / 2 - 6
   const places = [
-    { face: back, x: -corner, y: back.high - BENCH.tab - 18, id: 'right', words: 'at the right corner' },
-    { face: back, x: corner, y: back.high - BENCH.tab - 18, id: 'left', words: 'at the left corner' },
+    { face: back, x: -corner, y: back.high - LOOP_REACH - 18, id: 'right', words: 'at the right corner' },
+    { face: back, x: corner, y: back.high - LOOP_REACH - 18, id: 'left', words: 'at the left corner' },
   ]
   const m = p.margin
   const pad = rectanglePanel(
@@ -121,15 +156,12 @@ export function shoulderPair(bag: Bag, body: Body): Part {
   const pads = p.strapPad === 'pad' ? part({ panels: [pad], piles: [alone(pad)] }) : part({})
   return together([
     pads,
-    tabs(bag, places),
-    joined,
+    strapRings(bag, places),
+    strapInTwo(bag, s, 2),
     part({
-      panels: [...panels, yoke],
-      piles: panels.map((q) => alone(q)),
+      panels: [yoke],
       onto: [putOn(back, yoke, { x: 0, y: top })],
       joins: [
-        ...backSeams(bag, s, 'strap-long', ['start'], s.long.value),
-        ...backSeams(bag, s, 'strap-short', ['start', 'end'], s.short.value),
         row(
           'yoke-top',
           'strap panel, upper row',
@@ -145,16 +177,6 @@ export function shoulderPair(bag: Bag, body: Body): Part {
           ['yoke', back.sheet],
         ),
       ],
-      fittings: fittingsOf(bag, s, 2),
-      sizes: [
-        ...[s.usual, s.long, s.overlap, s.least, s.most, s.total].map((size) => ({
-          panelId: 'strap-long',
-          size,
-        })),
-        ...[s.back, s.short, s.slot].map((size) => ({ panelId: 'strap-short', size })),
-        { panelId: 'keeper', size: s.keeper },
-      ],
-      strapRuns: runsOf(s, joined),
       stood: (opened) => {
         const f = back.frame(opened)
         const on = (x: number, y: number): Point3 =>
@@ -163,7 +185,7 @@ export function shoulderPair(bag: Bag, body: Body): Part {
           arched(
             'strap-long',
             on(apart, top + BENCH.yokeHigh),
-            on(corner, back.high - BENCH.tab - 10),
+            on(corner, back.high - LOOP_REACH - 10),
             f.grain,
             s.usual.value,
             p.strapWide,
@@ -172,10 +194,7 @@ export function shoulderPair(bag: Bag, body: Body): Part {
           ...one,
           parts: one.parts.map((q) => ({
             ...q,
-            clips: [
-              { at: point(0, s.back.value), inward: point(0, 1) },
-              { at: point(0, s.back.value + s.usual.value), inward: point(0, -1) },
-            ],
+            clips: between(s.back.value, s.back.value + s.usual.value),
             from: point(p.strapWide / 2, s.back.value),
           })),
         }))

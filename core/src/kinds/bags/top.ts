@@ -1,4 +1,4 @@
-import { point, point3Along, type Point3 } from '../../geometry/index.js'
+import { point, polyline, point3Along, type Point3 } from '../../geometry/index.js'
 import { type Join } from '../../master/index.js'
 import { outlineOf, plainPanel } from '../parts/shape.js'
 import { type Bag } from './bag.js'
@@ -89,16 +89,7 @@ export function sewnFlap(bag: Bag, body: Body): { part: Part; flap: Flap } {
   const there = (y: number): Join['mate'] => ({
     type: 'line',
     sheet: body.back.sheet,
-    line: {
-      closed: false,
-      segments: [
-        {
-          type: 'line',
-          from: onPanel(body.back, -wide / 2 + m, y),
-          to: onPanel(body.back, wide / 2 - m, y),
-        },
-      ],
-    },
+    line: polyline([onPanel(body.back, -wide / 2 + m, y), onPanel(body.back, wide / 2 - m, y)]),
   })
   const out = body.back.proud + bag.body.thickness
   const rows = [m, lap - m].map((y, i): Join => ({

@@ -8,11 +8,11 @@ const CLOSURES: Sentence =
   'A snap would be {hardware-snap}, a magnet {hardware-magnet}, a lock {hardware-lock}.'
 const STRAPS: readonly Sentence[] = [
   'Cut from {leather-straps}, {strapWide} wide, {strapJoin}; {carried} from ring to ring as worn, {strapShort} of it the short part.',
-  '{strapHoles} holes {strapSpacing} apart, {strapTip} to the tip; ends turned back {lap}. Buckle: {hardware-buckle}.',
+  '{strapHoles} holes {strapSpacing} apart, {strapTip} to the tip; ends turned back {lap}. Buckle: {hardware-buckle}, rings: {hardware-ring}.',
 ]
 const HANDLE: readonly Sentence[] = [
   '{handles} of them, {handle}, from {leather-straps}; {handleWide} wide, {handleRise} clear, {handleSpan} from end to end.',
-  'Ends {lap} long, {handleFix} with {hardware-rivet}; cord {handleCord}. Rings: {hardware-ring}.',
+  'Ends {lap} long, {handleFix} with {hardware-rivet}; cord {handleCord}. Rings: {hardware-handle-ring}.',
 ]
 const GUSSET: readonly Sentence[] = [
   'Cut from {leather-gusset}; ends {ends}, {cornerEase} shorter at each corner. Depth inside {deep}, at the top of a tapering one {topDeep}.',

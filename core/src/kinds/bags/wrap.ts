@@ -1,5 +1,5 @@
 import { point, point3, shift, type Path } from '../../geometry/index.js'
-import { type Panel, type Stood } from '../../master/index.js'
+import { type Concern, type Panel, type Stood } from '../../master/index.js'
 import { plainPanel } from '../parts/shape.js'
 import { X, Y, Z, flatPart, minus } from './axes.js'
 import { type Bag } from './bag.js'
@@ -17,7 +17,7 @@ import {
 } from './profile.js'
 import { bodySeams, reversedIf } from './seam.js'
 import { seamSkives } from './skiving.js'
-import { plainStrip, stripStitches, taperingStrip, type Strip, widest } from './strip.js'
+import { MOST_TAPER, plainStrip, stripStitches, taperingStrip, type Strip, widest } from './strip.js'
 
 /** Front and back with a gusset round sides and foot, in one strip, in three, or tapering. */
 export function wrapBody(bag: Bag): Body {
@@ -49,7 +49,6 @@ export function wrapBody(bag: Bag): Body {
       mate: line(0),
       mateSheet: gussets.base,
       beside: line,
-      out: 1,
       through: [id, ...gussets.sheets],
       twin: front ? 'back-seam' : 'front-seam',
       pairName: 'the two gusset seams',
@@ -98,7 +97,7 @@ export function wrapBody(bag: Bag): Body {
       ...[s.deep, strip.length].map((size) => ({ panelId: gussets.panels[0]!.id, size })),
       ...(flap ? [{ panelId: 'back', size: flap.over }] : []),
     ],
-    concerns: gussets.concerns,
+    concerns: taperConcerns(bag, rise),
     stood: (opened) => [
       ...faces(bag, profile, strip, flap, 1 - opened),
       ...gussets.stands.map(({ sheet, from, along, proud }) => ({
@@ -129,6 +128,23 @@ export function wrapBody(bag: Bag): Body {
     apart,
     lean: strip.lean,
   }
+}
+
+/** A taper steeper than panels can lean was taken back to what stands. */
+function taperConcerns({ p, s }: Bag, rise: number): Concern[] {
+  if (p.body !== 'tapered' || Math.abs(p.topDeep - s.deep.value) <= MOST_TAPER * rise) return []
+  const value = Math.floor(s.deep.value + Math.sign(p.topDeep - s.deep.value) * rise)
+  return [
+    {
+      id: 'taper-steep',
+      rank: 'stop',
+      panelId: 'gusset',
+      at: point(20, 10),
+      what: 'The gusset tapers more than a bag of that height can lean',
+      why: 'It is drawn as steep as panels can stand. Make the depth at the top more like that of the foot.',
+      remedy: { field: 'topDeep', value: Math.max(0, value), said: 'a gentler taper' },
+    },
+  ]
 }
 
 const widened = ({ halves }: Strip, by: number) => halves.map((q) => point(q.x, q.y + by))

@@ -1,4 +1,4 @@
-import { courseOf, point } from '../../geometry/index.js'
+import { courseOf, point, polyline } from '../../geometry/index.js'
 import { given } from '../../working/index.js'
 import { type Bag } from './bag.js'
 import { onPanel, rectanglePanel, row } from './onFace.js'
@@ -45,16 +45,7 @@ export function zipped(bag: Bag, body: Body): Part {
             mate: {
               type: 'line',
               sheet: face.sheet,
-              line: {
-                closed: false,
-                segments: [
-                  {
-                    type: 'line',
-                    from: onPanel(face, wide / 2 - 4, 6 + m),
-                    to: onPanel(face, 4 - wide / 2, 6 + m),
-                  },
-                ],
-              },
+              line: polyline([onPanel(face, wide / 2 - 4, 6 + m), onPanel(face, 4 - wide / 2, 6 + m)]),
             },
           },
           row(

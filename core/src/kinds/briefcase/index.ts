@@ -35,7 +35,7 @@ export const briefcase = bagKind({
     handles: 1,
     handleRise: 50,
     handleSpan: 130,
-    handleWide: 26,
+    handleWide: 25,
   },
   brief: [
     'Folds {grooves}, sides set in, sewn {seam}. The flap comes down {flapLength}, shut by {closure}. Inside {divider} and {pocket}; in the foot {base}.',

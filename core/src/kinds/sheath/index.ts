@@ -70,7 +70,8 @@ function concerns(p: SheathParams, s: SheathSizes): Concern[] {
       panelId: 'back',
       at: point(s.mouth.value / 2, 2),
       what: 'The tool balances above where the sheath hangs',
-      why: `It balances ${Math.round(p.balance)} mm from its tip and hangs ${Math.round(s.hangs.value)} mm from it: it tips over and falls out. Raise the loop, or let the tool in deeper.`,
+      why: 'It balances {balance} from its tip and hangs {hangs} from it: it tips over and falls out. Raise the loop, or let the tool in deeper.',
+      lengths: { balance: p.balance, hangs: s.hangs.value },
       remedy: {
         field: 'rise',
         value: Math.min(200, Math.ceil(p.balance - p.deep + 10)),
