@@ -10,13 +10,18 @@ export interface SaddleStitch {
   readonly tail: number
 }
 
+function total(values: readonly number[]): number {
+  let sum = 0
+  for (const value of values) sum += value
+  return sum
+}
+
 /** Thread that passes through the work: the first hole once, every other one twice, mm; docs/formulas.md §6. */
-export const throughWork = (stacks: readonly number[]): number =>
-  (stacks[0] ?? 0) + 2 * stacks.slice(1).reduce((sum, t) => sum + t, 0)
+export const throughWork = (stacks: readonly number[]): number => 2 * total(stacks) - (stacks[0] ?? 0)
 
 /** Mean thickness at the holes, mm. */
 export const meanStack = (stacks: readonly number[]): number =>
-  stacks.length === 0 ? 0 : stacks.reduce((sum, t) => sum + t, 0) / stacks.length
+  stacks.length === 0 ? 0 : total(stacks) / stacks.length
 
 /** Thread of a saddle-stitched run, both needles together, mm; docs/formulas.md §6 [6.01–6.03]. */
 export const saddleStitchThread = (run: SaddleStitch): number =>

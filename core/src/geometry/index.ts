@@ -3,7 +3,7 @@ export { type Coursed, type Stretch, courseAt, courseBreaks, courseOf, coursed }
 export { pathCrossesItself, pathCrossings } from './crossings.js'
 export { type Fillet, filletMaybe } from './fillet.js'
 export { pathPoints } from './flatten.js'
-export { pointInside } from './inside.js'
+export { placeInside, pointInside } from './inside.js'
 export { segmentLength, segmentParameterAt } from './length.js'
 export { type Nearest, pathNearest } from './nearest.js'
 export {

@@ -25,7 +25,11 @@ export const polygon = (points: readonly Point[]): Path =>
 export const polyline = (points: readonly Point[]): Path =>
   openPath(points.slice(1).map((to, i) => line(points[i]!, to)))
 
-export const pathLength = (path: Path): number => path.segments.reduce((sum, s) => sum + segmentLength(s), 0)
+export function pathLength(path: Path): number {
+  let sum = 0
+  for (const segment of path.segments) sum += segmentLength(segment)
+  return sum
+}
 
 export const pathReversed = (path: Path): Path => ({
   ...path,
@@ -55,10 +59,11 @@ function placeOn(segment: Segment, index: number, parameter: number): PathPlace 
 export function pathPlaceAt(path: Path, distance: number): PathPlace {
   firstOf(path)
   let left = path.closed ? wrapped(distance, pathLength(path)) : distance
-  for (const [index, segment] of path.segments.entries()) {
+  const last = path.segments.length - 1
+  for (let index = 0; index <= last; index += 1) {
+    const segment = path.segments[index]!
     const length = segmentLength(segment)
-    if (left <= length || index === path.segments.length - 1)
-      return placeOn(segment, index, segmentParameterAt(segment, left))
+    if (left <= length || index === last) return placeOn(segment, index, segmentParameterAt(segment, left))
     left -= length
   }
   throw new RangeError('unreachable: the last segment always answers')

@@ -1,4 +1,4 @@
-import { type Point, pointBetween, pointDistance } from './point.js'
+import { type Point, pointBetween, pointDistance, pointLength } from './point.js'
 
 export interface Line {
   readonly type: 'line'
@@ -94,7 +94,7 @@ export function segmentDerivative(s: Segment, t: number): Point {
 /** Unit direction of travel at t. */
 export function segmentTangent(s: Segment, t: number): Point {
   const d = segmentDerivative(s, t)
-  const length = Math.hypot(d.x, d.y)
+  const length = pointLength(d)
   return length === 0 ? { x: 1, y: 0 } : { x: d.x / length, y: d.y / length }
 }
 
@@ -104,7 +104,7 @@ export function segmentCurvature(s: Segment, t: number): number {
   if (s.type === 'arc') return Math.sign(s.sweep) / arcRadius(s)
   const d = cubicDerivative(s, t)
   const dd = cubicSecondDerivative(s, t)
-  const speed = Math.hypot(d.x, d.y)
+  const speed = pointLength(d)
   return speed === 0 ? 0 : (d.x * dd.y - d.y * dd.x) / speed ** 3
 }
 

@@ -6,11 +6,12 @@ import {
   moveBack,
   pathBox,
   pathMoved,
+  placeInside,
   pointInside,
   pointMoved,
 } from '../geometry/index.js'
 import { type EdgeProfile, type EdgeWork, profileDistance, profileLevel } from '../edges/index.js'
-import type { Band, Clip, Layup, Sheet } from '../master/index.js'
+import type { Band, Layup, Sheet } from '../master/index.js'
 
 /** A sheet ready to be asked how thick it is at a place. */
 export interface LaidSheet {
@@ -81,9 +82,6 @@ function withTurn(sheets: readonly LaidSheet[], laid: LaidSheet): readonly LaidS
   return sheets.toSpliced(grainUp ? last : last + 1, 0, turn)
 }
 
-const insideClip = (p: Point, { at, inward }: Clip): boolean =>
-  (p.x - at.x) * inward.x + (p.y - at.y) * inward.y > 0
-
 /** What a band leaves at a place of its panel, or more than any leather where it does not reach. */
 function bandLevel(band: Band, local: Point): number {
   for (const { outline, from, to } of band.areas) {
@@ -95,18 +93,20 @@ function bandLevel(band: Band, local: Point): number {
   return Infinity
 }
 
-/** Where the sheet lies at a place of the laid-up work, in its own coordinates. */
-function localMaybe({ box, sheet, toSheet, outline }: LaidSheet, p: Point): Point | undefined {
-  if (p.x < box.left || p.x > box.right || p.y < box.top || p.y > box.bottom) return undefined
-  if (!sheet.clips.every((clip) => insideClip(p, clip))) return undefined
-  const local = pointMoved(p, toSheet)
-  return pointInside(local, outline) ? local : undefined
+/** Whether the sheet lies at a place of the laid-up work. Asked for every layer at every hole: it makes no objects. */
+function liesAt({ box, sheet, toSheet, outline }: LaidSheet, { x, y }: Point): boolean {
+  if (x < box.left || x > box.right || y < box.top || y > box.bottom) return false
+  for (const { at, inward } of sheet.clips)
+    if ((x - at.x) * inward.x + (y - at.y) * inward.y <= 0) return false
+  const { a, b, c, d, e, f } = toSheet
+  return placeInside(a * x + c * y + e, b * x + d * y + f, outline)
 }
 
 /** Thickness of one sheet at a place of the laid-up work, mm; 0 where it does not lie there. Grooves count as leather. */
 export function sheetThickness(laid: LaidSheet, p: Point): number {
-  const local = localMaybe(laid, p)
-  if (!local) return 0
+  if (!liesAt(laid, p)) return 0
+  if (laid.profiles.length === 0 && laid.bands.length === 0) return laid.part === 'turn' ? 0 : laid.thickness
+  const local = pointMoved(p, laid.toSheet)
   let least = laid.part === 'turn' ? 0 : laid.thickness
   for (const profile of laid.profiles) {
     const distance = profileDistance(profile, local)
@@ -122,8 +122,8 @@ export function sheetThickness(laid: LaidSheet, p: Point): number {
 /** How deep a groove is cut into the flesh side of a sheet at a place, mm. */
 export function grooveDepth(laid: LaidSheet, p: Point): number {
   const hollow = laid.bands.filter((band) => band.hollow)
-  const local = hollow.length > 0 ? localMaybe(laid, p) : undefined
-  if (!local) return 0
+  if (hollow.length === 0 || !liesAt(laid, p)) return 0
+  const local = pointMoved(p, laid.toSheet)
   return Math.max(0, ...hollow.map((band) => laid.thickness - bandLevel(band, local)))
 }
 

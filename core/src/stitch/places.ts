@@ -71,6 +71,12 @@ function sidesOf(path: Path): Path[] {
   return sides.map((segments) => openPath(segments))
 }
 
+/** Which way a segment runs at a place, radians. */
+function headingAt(segment: Segment, parameter: number): number {
+  const along = segmentTangent(segment, parameter)
+  return Math.atan2(along.y, along.x)
+}
+
 /** A path with the distance at which each segment starts, and at last its whole length. */
 interface Measured {
   readonly path: Path
@@ -259,6 +265,7 @@ export function holePlaces(path: Path, ways: Steps): { holes: HolePlace[]; sides
   parts.forEach((part, i) => {
     const m = measured(part)
     if (m.total < NOTHING) return
+    const heading = headingAt(part.segments[0]!, 0)
     const straddle = (has: boolean): number => (has && ways.corners === 'straddled' ? 0.5 : 0)
     const phases = [straddle(i > 0), straddle(i < parts.length - 1)] as const
     const count = equalisedStitches(m.total, ways.pitch, phases[0] + phases[1])
@@ -266,12 +273,12 @@ export function holePlaces(path: Path, ways: Steps): { holes: HolePlace[]; sides
       ways.evenOver === undefined ? fittedSteps(m, 0, count, phases) : steppedSide(m, count, phases, ways)
     const shared = holes.length > 0 && ways.corners === 'hole'
     const from = holes.length - (shared ? 1 : 0)
-    for (const place of shared ? fitted.places.slice(1) : fitted.places) {
+    for (let k = shared ? 1 : 0; k < fitted.places.length; k += 1) {
+      const place = fitted.places[k]!
       const segment = part.segments[place.segment]!
-      const along = segmentTangent(segment, place.parameter)
       holes.push({
         at: segmentPoint(segment, place.parameter),
-        angle: Math.atan2(along.y, along.x),
+        angle: m.straight ? heading : headingAt(segment, place.parameter),
         distance: before + Math.min(distanceOf(m, place), m.total),
       })
     }

@@ -59,16 +59,25 @@ export interface Run {
   readonly other?: OtherSide
 }
 
-function stacked(place: HolePlace, sheets: readonly LaidSheet[]): Hole {
-  const there: string[] = []
-  let stack = 0
-  for (const laid of sheets) {
-    const thickness = sheetThickness(laid, place.at)
-    if (thickness === 0) continue
-    there.push(laid.sheet.id)
-    stack += thickness
-  }
-  return { at: place.at, angle: place.angle, distance: place.distance, stack, sheets: there }
+/** What lies under each hole. Holes beside each other mostly go through the same sheets: they share one list of them. */
+function stacked(places: readonly HolePlace[], sheets: readonly LaidSheet[]): Hole[] {
+  const lists = new Map<number, readonly string[]>()
+  return places.map(({ at, angle, distance }) => {
+    let stack = 0
+    let there = 0
+    for (let i = 0; i < sheets.length; i += 1) {
+      const thickness = sheetThickness(sheets[i]!, at)
+      if (thickness === 0) continue
+      there += 2 ** i
+      stack += thickness
+    }
+    let names = lists.get(there)
+    if (!names) {
+      names = sheets.filter((_, i) => Math.floor(there / 2 ** i) % 2 === 1).map((s) => s.sheet.id)
+      lists.set(there, names)
+    }
+    return { at, angle, distance, stack, sheets: names }
+  })
 }
 
 /** What lies at the other edge is sewn with it: its thickness counts at every hole. */
@@ -76,8 +85,9 @@ function withMateStack(holes: readonly Hole[], other: OtherSide, sheets: readonl
   const last = Math.max(1, holes.length - 1)
   return holes.map((hole, i) => {
     const there = other.holes[Math.round((i * (other.holes.length - 1)) / last)]
-    const more = there ? sheets.reduce((sum, s) => sum + sheetThickness(s, there.at), 0) : 0
-    return { ...hole, stack: hole.stack + more }
+    let { stack } = hole
+    if (there) for (const laid of sheets) stack += sheetThickness(laid, there.at)
+    return { at: hole.at, angle: hole.angle, distance: hole.distance, stack, sheets: hole.sheets }
   })
 }
 
@@ -168,7 +178,7 @@ function threadOf(
 function runOf(plan: Planned, work: LaidUp, panels: readonly Panel[], all: SewingWays, reckon: Reckon): Run {
   const { join, path } = plan
   const sheets = work.sheets.filter((s) => join.through.includes(s.sheet.id))
-  const alone = plan.holes.map((place) => stacked(place, sheets))
+  const alone = stacked(plan.holes, sheets)
   const lengths =
     plan.ways.holes !== 'machine' && Object.hasOwn(all.lengths, join.id) ? all.lengths[join.id]! : 1
   const steps = stepsOf(path, work, sheets)
@@ -199,7 +209,7 @@ function runOf(plan: Planned, work: LaidUp, panels: readonly Panel[], all: Sewin
     lengths,
     joinsAt: threadJoins(holes, plan.sides, steps, lengths),
     steps,
-    thickest: Math.max(0, ...holes.map((h) => h.stack)),
+    thickest: holes.reduce((most, h) => Math.max(most, h.stack), 0),
   }
 }
 

@@ -57,8 +57,11 @@ export type Reckon = <I extends Readonly<Record<string, Term>>>(
   compute: (values: Values<I>) => number,
 ) => Reckoned
 
-const valuesOf = <I extends Readonly<Record<string, Term>>>(inputs: I): Values<I> =>
-  Object.fromEntries(Object.entries(inputs).map(([name, term]) => [name, term.value])) as Values<I>
+function valuesOf<I extends Readonly<Record<string, Term>>>(inputs: I): Values<I> {
+  const values: Record<string, number> = {}
+  for (const name in inputs) values[name] = inputs[name]!.value
+  return values as Values<I>
+}
 
 /** A `Reckon` that looks in `overrides` (by key) for numbers the maker wrote over computed ones. */
 export const reckoner =
