@@ -24,10 +24,22 @@ export const coveredBeforeSewn: Check = {
         : `The ${words.run} can’t be reached: ${words.by} lie over it, and are held by seams that have to come first.`,
     why: 'Whichever is sewn first covers the other. Glue one of them, or let the run end before the other piece begins.',
   }),
-  // Feet that are glued need not be reached.
+  // Feet that are glued need not be reached; what is sewn to a lining does not go through the front.
   fixes: (_finding, { kind }): Fix[] => {
-    const feet = fieldsOf(kind).find((f) => f.id === 'feet')
-    const label = 'glue the feet of the pockets'
-    return feet ? [{ label: `G${label.slice(1)}`, edit: setField(label, feet.path, 'glued') }] : []
+    const ways = [
+      { id: 'feet', value: 'glued', label: 'glue the feet of the pockets' },
+      { id: 'lining', value: 'lined', label: 'a lining, sewn to before it is glued in' },
+    ]
+    return fieldsOf(kind).flatMap((field) => {
+      const way = ways.find((w) => w.id === field.id)
+      return way
+        ? [
+            {
+              label: way.label.charAt(0).toUpperCase() + way.label.slice(1),
+              edit: setField(way.label, field.path, way.value),
+            },
+          ]
+        : []
+    })
   },
 }

@@ -102,6 +102,8 @@ export interface Join {
   readonly pairName?: string
   /** Holds nothing: stitches for the look of it. */
   readonly decor?: boolean
+  /** Nothing meets its ends: it stops where the iron's last whole step falls, what is left over shared between them. */
+  readonly free?: boolean
   /** Held by glue alone: there is no run of stitches. */
   readonly glueOnly?: boolean
 }

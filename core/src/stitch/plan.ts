@@ -65,6 +65,13 @@ function startedMaybe(path: Path, startBy: number, endBy: number): Path | undefi
   return openPath([...head, ...kept.segments, ...onward(kept, -endBy)])
 }
 
+/** A straight line of free ends drawn in at both to a whole number of steps. */
+function wholeSteps(path: Path, pitch: number): Path {
+  const length = pathLength(path)
+  const over = length - pitch * Math.floor(length / pitch + 1e-9)
+  return over < 1e-6 || over > length / 2 ? path : pathPart(path, over / 2, length - over / 2)
+}
+
 interface Row {
   readonly suffix: string
   readonly name: string
@@ -98,7 +105,9 @@ function rowsOf(join: Join, panels: readonly Panel[], work: LaidUp, ways: RunWay
 
 function laidRow(join: Join, { suffix, name, path }: Row, ways: RunWays, all: SewingWays): Planned {
   const { wish } = ways
-  const line = wish.reversed ? pathReversed(path) : path
+  const own = wish.startBy !== undefined || wish.endBy !== undefined
+  const drawn = join.free && !own ? wholeSteps(path, ways.pitch) : path
+  const line = wish.reversed ? pathReversed(drawn) : drawn
   const { holes, sides } = holePlaces(line, stepsFor(ways, all))
   return {
     join: {

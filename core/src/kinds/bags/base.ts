@@ -1,7 +1,7 @@
 import { STAY, point, point3, shift } from '../../geometry/index.js'
 import type { Panel } from '../../master/index.js'
 import { given } from '../../working/index.js'
-import { leatherOf } from '../kind.js'
+import { hardwareOf, leatherOf } from '../kind.js'
 import { turnedFate } from '../parts/shape.js'
 import { panelSheet } from '../parts/sheets.js'
 import { X, Y, flatPart } from './axes.js'
@@ -10,7 +10,7 @@ import { onPanel, rectanglePanel, row } from './onFace.js'
 import { type Body, type Part, onto, part } from './parts.js'
 
 /** Room round a board that is put in, and how far its cover is turned under it, mm. */
-const BENCH = { room: 1, turn: 15, feetIn: 22 } as const
+const BENCH = { room: 1, turn: 15, feetIn: 14, footRoom: 6 } as const
 
 /** A board for the foot in a cover with turned edges, with foam under the cover where it is cushioned. */
 export function boardBase(bag: Bag): Part {
@@ -152,8 +152,24 @@ export function overlappingBase(bag: Bag, body: Body): Part {
 /** Four feet near the corners of the foot, through body and board. */
 export function feet(bag: Bag, body: Body): Part {
   const { p } = bag
-  const x = Math.max(12, p.wide / 2 - BENCH.feetIn)
-  const z = Math.max(8, p.deep / 2 - BENCH.feetIn)
+  if (body.foot.deep === 0)
+    return part({
+      concerns: [
+        {
+          id: 'feet-no-foot',
+          rank: 'stop',
+          panelId: body.front.sheet,
+          at: onPanel(body.front, 0, body.front.high),
+          what: 'Sides that fold leave no flat foot to set feet in',
+          why: 'The bag stands on the seam at its foot. Leave the feet out, or take another gusset.',
+          remedy: { field: 'feet', value: 'none', said: 'no feet' },
+        },
+      ],
+    })
+  const ware = hardwareOf(bag.materials, 'foot')
+  const bare = (half: number, least: number): number =>
+    Math.max(least, Math.min(half - BENCH.feetIn, half - ware.across / 2 - BENCH.footRoom))
+  const [x, z] = [bare(body.foot.wide, 12), bare(body.foot.deep, 8)]
   const oneSheet = body.front.sheet === body.back.sheet
   const high = body.front.high
   const gusset = body.panels.find((q) => q.id === 'gusset' || q.id === 'gusset-foot')

@@ -70,5 +70,6 @@ export function boxedBody(bag: Bag): Body {
     flap: box.flap,
     apart: 2 * z,
     lean: 0,
+    foot: { wide: (box.xr - box.xl) / 2, deep: box.c.value / 2 },
   }
 }

@@ -12,6 +12,9 @@ import { stripShape, type Strip, widest } from './strip.js'
 /** Where one piece laps another their outlines are told apart by so much, mm. */
 const LAPPED = 0.2
 
+/** So far past the corner the sides of a gusset in three pieces reach over its foot, mm. */
+export const SIDE_LAP = BENCH.lap + 4
+
 interface Gussets {
   readonly panels: readonly Panel[]
   readonly pile: { readonly base: string; readonly sheets: readonly PanelSheet[] }
@@ -82,7 +85,7 @@ export function threeStrips(bag: Bag, strip: Strip): Gussets {
   const wide = widest(strip) + 2 * m
   const whole = strip.length.value
   // The lap lies on the straight of the foot, just past the corner, where there is room for it.
-  const sideEnd = Math.min(strip.corners[0]![1] + lap + 4, whole / 2 - 2)
+  const sideEnd = Math.min(strip.corners[0]![1] + SIDE_LAP, whole / 2 - 2)
   const from = sideEnd - lap
   const fate = (edge: string) => (edge === 'left' ? endFate(bag) : edge === 'right' ? bag.plain : bag.seamed)
   const side = plainPanel({

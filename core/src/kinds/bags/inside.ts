@@ -1,5 +1,5 @@
 import { sideRoom } from '../../formulas/index.js'
-import { STAY, point, polyline } from '../../geometry/index.js'
+import { STAY, moveBack, moveThen, point, polyline } from '../../geometry/index.js'
 import type { Join, Panel } from '../../master/index.js'
 import { CARD } from '../../stores/index.js'
 import { given } from '../../working/index.js'
@@ -108,8 +108,8 @@ function fullSeams(
   ]
 }
 
-/** Card places and pen places beside each other on the inside of a face, under a cover. */
-export function organiser(bag: Bag, face: Face): Part {
+/** Card places and pen places beside each other on the inside of a face, under a cover; above `clear` mm down, where they can. */
+export function organiser(bag: Bag, face: Face, clear: number): Part {
   const { p, size, materials } = bag
   const inner = leatherOf(materials, 'inner')
   const room = sideRoom(CARD.thickness, 2 * inner.give * CARD.width)
@@ -131,13 +131,15 @@ export function organiser(bag: Bag, face: Face): Part {
   )
   const m = p.margin
   const asked = p.cards * card.value + p.pens * pen.value + 2 * m
-  const wide = Math.min(asked, face.wide - 8)
+  // The cover is wider by 8 mm, and has to stay clear of the seams at the sides.
+  const most = face.wide - 18
+  const wide = Math.min(asked, most)
   const high = p.pens > 0 ? BENCH.penHigh : BENCH.cardHigh
   const places = rectanglePanel(bag, 'places', 'Card and pen places', 'inner', wide, high, { foot: 6 })
   const cover = rectanglePanel(bag, 'cover', 'Cover of the places', 'inner', wide + 8, BENCH.cover + 14, {
     foot: 12,
   })
-  const top = Math.max(30, face.high * 0.3)
+  const top = Math.max(20, Math.min(Math.max(30, face.high * 0.3), clear - high - 4))
   const walls = Array.from({ length: Math.max(0, p.cards + p.pens - 1) }, (_, i) =>
     i + 1 <= p.cards ? m + (i + 1) * card.value : m + p.cards * card.value + (i + 1 - p.cards) * pen.value,
   ).filter((x) => x < wide - m - 4)
@@ -190,7 +192,7 @@ export function organiser(bag: Bag, face: Face): Part {
           'between the seams',
           '{wide}',
           '§9',
-          { wide: given('width', face.wide - 8) },
+          { wide: given('width', most) },
           (v) => v.wide,
         ),
       },
@@ -211,8 +213,16 @@ export function organiser(bag: Bag, face: Face): Part {
   })
 }
 
+/** What lines a bag, and where things are put inside it. */
+export interface Lined {
+  readonly part: Part
+  /** The face that looks in: of the lining, where there is one. Pockets are sewn to it before it is glued in. */
+  readonly inner: (face: Face) => Face
+}
+
 /** A lining behind front and back, or behind the whole body, smaller so that it doesn’t wrinkle. */
-export function linings(bag: Bag, body: Body): Part {
+export function linings(bag: Bag, body: Body): Lined {
+  if (bag.p.lining === 'none') return { part: part({}), inner: (face) => face }
   const behind = [...new Map([body.front, body.back].map((f) => [f.sheet, f])).values()]
   const made = behind.map((face): { panel: Panel; sheet: Part['onto'][number] } => {
     const outer = body.panels.find((q) => q.id === face.sheet)!
@@ -245,5 +255,11 @@ export function linings(bag: Bag, body: Body): Part {
     }
     return { panel, sheet: onto(face.sheet, 'inside', panel, move) }
   })
-  return part({ panels: made.map((q) => q.panel), onto: made.map((q) => q.sheet) })
+  return {
+    part: part({ panels: made.map((q) => q.panel), onto: made.map((q) => q.sheet) }),
+    inner: (face) => {
+      const { sheet } = made.find((q) => q.sheet.on === face.sheet)!
+      return { ...face, sheet: sheet.sheet.id, move: moveThen(face.move, moveBack(sheet.sheet.move)) }
+    },
+  }
 }

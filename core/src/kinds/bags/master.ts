@@ -1,5 +1,5 @@
-import { point } from '../../geometry/index.js'
-import type { Concern, Master } from '../../master/index.js'
+import { moveBack, point, pointMoved } from '../../geometry/index.js'
+import type { Concern, Join, Master } from '../../master/index.js'
 import type { Reckon } from '../../working/index.js'
 import type { Materials } from '../kind.js'
 import { type Bag, bagOf, isBoxed, isFan, isSetIn } from './bag.js'
@@ -34,11 +34,21 @@ function partsOf(bag: Bag): Part {
   const body = bodyOf(bag)
   const sewn = p.flap === 'sewn' ? sewnFlap(bag, body) : undefined
   const { joins, ...rest } = body
+  const flap = sewn ? sewn.flap : body.flap
+  const lined = linings(bag, body)
+  const [front, back] = [lined.inner(body.front), lined.inner(body.back)]
+  // Sewn on from outside before the lining goes in, which hides the thread.
+  const outside = [
+    handles(bag, body, flap),
+    p.strap === 'shoulder' ? shoulderStrap(bag, body) : part({}),
+    p.strap === 'pair' ? shoulderPair(bag, body) : part({}),
+    closure(bag, body, flap),
+  ]
   const before = together([
-    p.lining === 'lined' ? linings(bag, body) : part({}),
+    lined.part,
     topEdges(bag, body),
     p.slip === 'pad'
-      ? innerPocket(bag, body.back, 'slip', 'Pad slip', {
+      ? innerPocket(bag, back, 'slip', 'Pad slip', {
           wide: body.back.wide - 8,
           high: body.back.high * 0.72,
           full: 0,
@@ -46,26 +56,31 @@ function partsOf(bag: Bag): Part {
       : part({}),
     p.pocket === 'none'
       ? part({})
-      : innerPocket(bag, p.slip === 'pad' ? body.front : body.back, 'pocket', 'Inner pocket', {
+      : innerPocket(bag, p.slip === 'pad' ? front : back, 'pocket', 'Inner pocket', {
           wide: p.pocketWide,
           high: p.pocketHigh,
           full: p.pocket === 'full' ? p.fullness : 0,
           // A row of the base panel would go through the pocket too.
           above: p.base === 'overlapping' ? p.baseLap + 14 : 0,
         }),
-    p.organiser === 'covered' ? organiser(bag, body.front) : part({}),
+    p.organiser === 'covered' ? organiser(bag, front, loopAt(body, outside[3]!)) : part({}),
     p.divider === 'none' ? part({}) : divider(bag, body),
     p.base === 'overlapping' ? overlappingBase(bag, body) : part({}),
     sewn ? sewn.part : part({}),
-    handles(bag, body, sewn ? sewn.flap : body.flap),
-    p.strap === 'shoulder' ? shoulderStrap(bag, body) : part({}),
-    p.strap === 'pair' ? shoulderPair(bag, body) : part({}),
-    closure(bag, body, sewn ? sewn.flap : body.flap),
+    ...outside,
     p.base === 'board' || p.base === 'cushioned' ? boardBase(bag) : part({}),
     p.feet === 'feet' ? feet(bag, body) : part({}),
   ])
   const all = together([part({ ...rest, joins: [] }), before, part({ joins })])
-  return withLinings(all)
+  // A closing strap that reaches over the top is sewn on once its hem is.
+  const hidden = outside.flatMap((q) => q.joins).filter((j) => flap || j.course.sheet !== 'closing-strap')
+  return withLinings(all, new Set(hidden))
+}
+
+/** How far down the front the loop of a closing strap lies; without one nothing is in the way. */
+function loopAt({ front }: Body, closed: Part): number {
+  const loop = closed.onto.find((o) => o.sheet.id === 'closing-loop')
+  return loop ? pointMoved({ x: loop.sheet.move.e, y: loop.sheet.move.f }, moveBack(front.move)).y : Infinity
 }
 
 /** What is easily forgotten where edges meet and where a bag is turned. */
@@ -129,8 +144,8 @@ function bothHandles(hanging: Part['hanging']): Part['hanging'] {
   ]
 }
 
-/** A lining lies in every seam of what it lines, and under its hardware. */
-function withLinings(all: Part): Part {
+/** A lining lies under the hardware of what it lines, and in its seams but those sewn before it goes in. */
+function withLinings(all: Part, before: ReadonlySet<Join>): Part {
   const lining = new Map(
     all.onto.filter((o) => o.sheet.panelId.endsWith('-lining')).map((o) => [o.on, o.sheet.id]),
   )
@@ -144,10 +159,10 @@ function withLinings(all: Part): Part {
         return behind === undefined ? [layer] : [layer, { sheet: behind, times: 1 }]
       }),
     })),
-    joins: all.joins.map((join) => ({
-      ...join,
-      through: [...join.through, ...join.through.flatMap((id) => lining.get(id) ?? [])],
-    })),
+    joins: all.joins.map((join) => {
+      const behind = before.has(join) ? [] : join.through.flatMap((id) => lining.get(id) ?? [])
+      return { ...join, through: [...join.through, ...behind] }
+    }),
   }
 }
 

@@ -115,12 +115,13 @@ export const rowsAlong = (
   through: readonly string[],
 ) =>
   xs.map((x, i) =>
-    row(
-      `${id}-${i + 1}`,
-      `${name}, row ${i + 1}`,
+    lineSeam({
+      id: `${id}-${i + 1}`,
+      name: `${name}, row ${i + 1}`,
       sheet,
-      [point(x, ys[0]), point(x, ys[1])],
+      points: [point(x, ys[0]), point(x, ys[1])],
       through,
-      [1, 1],
-    ),
+      back: [1, 1],
+      free: true,
+    }),
   )

@@ -94,6 +94,8 @@ export interface Body extends Part {
   readonly left: Face
   /** The height of the foot's stitch line or fold, and from middle to middle of the leather at the top, mm. */
   readonly flap: Flap | undefined
+  /** Where the foot is flat and bare: half its width and half its depth, mm. */
+  readonly foot: { readonly wide: number; readonly deep: number }
   /** Middle to middle of the leather of front and back at the top edge, mm. */
   readonly apart: number
   readonly lean: number

@@ -167,6 +167,7 @@ export function setInBody(bag: Bag): Body {
     flap,
     apart: span + 2 * bag.proud.flat,
     lean: 0,
+    foot: { wide: wide / 2, deep: span / 2 - radius },
   }
 }
 

@@ -7,15 +7,18 @@ import { rectanglePanel, row, rowsAlong } from './onFace.js'
 import { onto, part, type Part } from './parts.js'
 import { BENCH, type Sizes } from './strapSizes.js'
 
-/** A strap that is joined laps so far, mm. */
-const JOIN_LAP = 70
+/** A strap that is joined laps so far, mm: as wide a skive as a bell-knife machine makes; docs/formulas.md §15. */
+const JOIN_LAP = 50
+/** Thinnest end of that lap, mm (J); docs/formulas.md §10. */
+const JOIN_THIN = 0.4
 
 /** The long part in one run, or of two pieces that lap halfway along: a part of its own for what is joined on. */
 export function joinedOn(bag: Bag, s: Sizes, panels: readonly Panel[]): { panels: Panel[]; part: Part } {
   const { p, size, materials } = bag
   if (p.strapJoin === 'none') return { panels: [...panels], part: part({}) }
   const [long, ...rest] = panels as [Panel, ...Panel[]]
-  const t = leatherOf(materials, 'straps').thickness
+  const leather = leatherOf(materials, 'straps')
+  const t = leather.thickness
   // Joined away from the holes and from the ring.
   const at = Math.max(s.back.value + 40, s.long.value * 0.35)
   const first = size(
@@ -35,9 +38,14 @@ export function joinedOn(bag: Bag, s: Sizes, panels: readonly Panel[]): { panels
     (v) => v.long - v.at,
   )
   const w = p.strapWide
+  // Each row begins where the skived end is thick enough to bear a stitch.
+  const borne = (JOIN_LAP * (leather.bears - JOIN_THIN)) / Math.max(1e-6, t - JOIN_THIN)
+  const from = Math.min(JOIN_LAP / 3, Math.max(4, borne + 1))
   const skive = (panel: Panel, edge: string): Panel => ({
     ...panel,
-    skives: [{ key: `lap.${panel.id}`, name: 'lap', chain: [edge], width: JOIN_LAP, start: 0.4, end: t }],
+    skives: [
+      { key: `lap.${panel.id}`, name: 'lap', chain: [edge], width: JOIN_LAP, start: JOIN_THIN, end: t },
+    ],
   })
   const ring = skive(
     rectanglePanel(bag, 'strap-long', 'Strap, long part, at the ring', 'straps', w, first.value, {
@@ -68,7 +76,7 @@ export function joinedOn(bag: Bag, s: Sizes, panels: readonly Panel[]): { panels
         'lap of the strap',
         'strap-tip',
         [p.margin, w - p.margin],
-        [4, JOIN_LAP - 4],
+        [from, JOIN_LAP - from],
         ['strap-tip', 'strap-long'],
       ),
       sizes: [

@@ -4,7 +4,7 @@ import { plainPanel } from '../parts/shape.js'
 import { X, Y, Z, flatPart, minus } from './axes.js'
 import { type Bag } from './bag.js'
 import { flapCorners, flapFolds, flapOf, flapPart, isFlapEdge, type Flap } from './flap.js'
-import { cornerMeetings, oneStrip, threeStrips } from './gussets.js'
+import { SIDE_LAP, cornerMeetings, oneStrip, threeStrips } from './gussets.js'
 import { alone, part, type Body, type Face } from './parts.js'
 import {
   cornersOf,
@@ -127,6 +127,10 @@ export function wrapBody(bag: Bag): Body {
     flap,
     apart,
     lean: strip.lean,
+    foot: {
+      wide: span / 2 - profile.radius - (three ? SIDE_LAP : 0),
+      deep: half,
+    },
   }
 }
 

@@ -12,9 +12,10 @@ interface SeamBase {
   readonly twin?: string
   readonly pairName?: string
   readonly back?: readonly [number, number]
+  readonly free?: boolean
 }
 
-const common = ({ id, name, through, glue, layup, twin, pairName, back }: SeamBase) => ({
+const common = ({ id, name, through, glue, layup, twin, pairName, back, free }: SeamBase) => ({
   id,
   name,
   layup: layup ?? 'open',
@@ -23,6 +24,7 @@ const common = ({ id, name, through, glue, layup, twin, pairName, back }: SeamBa
   backstitches: { start: back?.[0] ?? 2, end: back?.[1] ?? 2 },
   ...(twin ? { twin } : {}),
   ...(pairName ? { pairName } : {}),
+  ...(free ? { free } : {}),
 })
 
 /** A run along a line drawn through points on a sheet, in the sheet's own coordinates. */
