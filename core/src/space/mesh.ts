@@ -1,5 +1,6 @@
 import earcut from 'earcut'
 import {
+  type Box,
   type Path,
   type Point,
   type Point3,
@@ -61,9 +62,29 @@ class Faces {
   }
 }
 
+/** Levels that differ less than this are one, mm. */
+const LEVEL = 0.01
+
 const evenBreaks = (from: number, to: number): number[] => {
-  const count = Math.min(MOST_CELLS, Math.floor((to - from) / CELL))
-  return Array.from({ length: Math.max(0, count - 1) }, (_, i) => from + ((i + 1) * (to - from)) / count)
+  const count = Math.max(1, Math.min(MOST_CELLS, Math.floor((to - from) / CELL)))
+  return Array.from({ length: count + 1 }, (_, i) => from + (i * (to - from)) / count)
+}
+
+/** Where a piece has to be broken up to follow what lies under it: at even lines, but for those where nothing bends. */
+function followingBreaks(
+  { left, right, top, bottom }: Box,
+  levels: (s: number, r: number) => readonly [number, number],
+): [number[], number[]] {
+  const [ss, rs] = [evenBreaks(left, right), evenBreaks(top, bottom)]
+  const grid = ss.map((s) => rs.map((r) => levels(s, r)))
+  const bends = (a: readonly number[], b: readonly number[], c: readonly number[]): boolean =>
+    b.some((level, k) => Math.abs(a[k]! - 2 * level + c[k]!) > LEVEL)
+  const inner = (lines: readonly number[], bent: (i: number) => boolean): number[] =>
+    lines.filter((_, i) => i > 0 && i < lines.length - 1 && bent(i))
+  return [
+    inner(ss, (i) => rs.some((_, j) => bends(grid[i - 1]![j]!, grid[i]![j]!, grid[i + 1]![j]!))),
+    inner(rs, (j) => ss.some((_, i) => bends(grid[i]![j - 1]!, grid[i]![j]!, grid[i]![j + 1]!))),
+  ]
 }
 
 /** Which points of a polygon lie on the outline it was cut from, so that its cut edge shows there. */
@@ -128,11 +149,14 @@ function addPart(
     closed: true,
     segments: unrolled.map((from, i) => ({ type: 'line', from, to: unrolled[(i + 1) % unrolled.length]! })),
   })
-  const along = [...courseBreaks(part.walk), ...(covered.follows ? evenBreaks(box.left, box.right) : [])]
-  const across = [
-    ...(part.flanges ? [part.flanges.from, part.flanges.to] : []),
-    ...(covered.follows ? evenBreaks(box.top, box.bottom) : []),
-  ]
+  const [even, evenAcross] = covered.follows
+    ? followingBreaks(box, (s, r) => {
+        const flat = back(s, r)
+        return [covered.off(flat), covered.thickness(flat)]
+      })
+    : [[], []]
+  const along = [...courseBreaks(part.walk), ...even]
+  const across = [...(part.flanges ? [part.flanges.from, part.flanges.to] : []), ...evenAcross]
   const known = new Map<string, Corner3>()
   const corner = (p: Point): Corner3 => {
     const key = `${p.x.toFixed(4)} ${p.y.toFixed(4)}`

@@ -111,15 +111,28 @@ export function pictureOf(
   const [own, straps] = [[] as number[], [] as number[]]
   for (const run of runs) {
     if (run.join.decor !== true && isInside(run, panels, stage)) continue
-    const strap = stage.find((s) => s.laid.sheet.id === run.join.course.sheet)?.group === 'straps'
-    sewn(run, stage, strap ? straps : own)
+    for (const copy of copiesOf(stage, run.join.course.sheet))
+      sewn(
+        run,
+        copy,
+        copy.some((s) => s.group === 'straps' && s.laid.sheet.id === run.join.course.sheet) ? straps : own,
+      )
   }
   return {
     sheets,
-    hardware: fittings.flatMap((f) => hardwareIn(f, stage)),
+    hardware: fittings.flatMap((f) =>
+      copiesOf(stage, f.fitting.sheet).flatMap((copy) => hardwareIn(f, copy)),
+    ),
     stitches: new Float32Array(own),
     strapStitches: new Float32Array(straps),
   }
+}
+
+/** A panel cut more than once may stand in several places: the stage with each of its copies alone. */
+function copiesOf(stage: readonly OnStage[], sheet: string): readonly (readonly OnStage[])[] {
+  const copies = stage.filter((s) => s.laid.sheet.id === sheet).map((s) => s.parts)
+  if (copies.length <= 1) return [stage]
+  return copies.map((own) => stage.filter((s) => s.parts === own || !copies.includes(s.parts)))
 }
 
 /** Hardware on the outermost leather of what it is set on; the lower half of a closure too. */
@@ -149,17 +162,28 @@ function hardwareIn({ fitting, hardware }: SetFitting, stage: readonly OnStage[]
 /** Thread lies this far off the leather so that it shows, mm. */
 const PROUD = 0.25
 
-/** Stitches on both faces of what a run holds. */
+/** Stitches on both faces of what a run holds; of a piece that stands by itself on its own. */
 function sewn(run: Run, stage: readonly OnStage[], into: number[]): void {
+  const names = new Set(run.holes.flatMap((h) => h.sheets))
+  const stands = new Set(stage.filter((s) => names.has(s.laid.sheet.id)).map((s) => s.parts))
+  for (const parts of stands)
+    sewnOn(
+      run,
+      stage.filter((s) => s.parts === parts),
+      into,
+    )
+}
+
+function sewnOn(run: Run, stage: readonly OnStage[], into: number[]): void {
   const places = run.holes.map(({ at, sheets }) => {
     const held = stage.filter((s) => sheets.includes(s.laid.sheet.id))
     const [first] = held
     if (!first) return undefined
-    const host = stage.find((s) => s.parts === first.parts && !s.rides)
+    const host = stage.find((s) => !s.rides)
     const p: Point = host ? pointMoved(at, host.laid.toSheet) : at
-    const levels = held
-      .filter((s) => s.parts === first.parts)
-      .map((s) => [s.off(p) - s.laid.thickness / 2, s.off(p) + s.laid.thickness / 2] as const)
+    const levels = held.map(
+      (s) => [s.off(p) - s.laid.thickness / 2, s.off(p) + s.laid.thickness / 2] as const,
+    )
     const { at: place, grain } = placeInSpace(first.parts, p)
     return {
       above: point3Along(place, grain, Math.max(...levels.map((l) => l[1])) + PROUD),

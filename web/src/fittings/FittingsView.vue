@@ -101,7 +101,7 @@ function up({ fitting }: SetFitting): string {
             <td class="figure">{{ r.fitting.held ? '–' : clear(r.toEdge) }}</td>
             <td class="figure">{{ r.fitting.held ? '–' : clear(r.toSeam) }}</td>
             <td>{{ up(r) }}</td>
-            <td>{{ r.before ? `before the ${r.before}` : 'at any time' }}</td>
+            <td class="words">{{ r.before ? `before the ${r.before}` : 'at any time' }}</td>
           </tr>
         </tbody>
       </table>
@@ -183,6 +183,10 @@ thead th {
 }
 tbody th {
   font-weight: 600;
+}
+.words {
+  min-width: 14ch;
+  white-space: normal;
 }
 .found {
   border-left: 4px solid var(--rowan);

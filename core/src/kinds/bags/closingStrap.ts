@@ -1,11 +1,24 @@
-import { type Move, moveThen, point } from '../../geometry/index.js'
+import { type Move, courseOf, moveThen, point, point3Along } from '../../geometry/index.js'
+import type { Stood } from '../../master/index.js'
 import { given } from '../../working/index.js'
+import { leatherOf } from '../kind.js'
+import { minus } from './axes.js'
 import { type Bag } from './bag.js'
 import { putOn, rectanglePanel, row, rowsAlong } from './onFace.js'
 import { onto, part, type Body, type Part } from './parts.js'
 
-/** From the tip of a flap to its closure; width of a closing strap and of the loop it goes through, mm. */
-export const BENCH = { closureIn: 22, sewnLap: 25, strapWide: 24, loopWide: 16, strapOver: 70 } as const
+/**
+ * From the tip of a flap to its closure; width of a closing strap and of the loop it goes through, and
+ * how far it goes on beyond that, mm.
+ */
+export const BENCH = {
+  closureIn: 22,
+  sewnLap: 25,
+  strapWide: 24,
+  loopWide: 16,
+  strapOver: 70,
+  strapPast: 35,
+} as const
 
 /** Where the flap’s tip lies on its sheet, and how far down the front it comes. */
 export interface Tip {
@@ -20,17 +33,31 @@ export function strapped(bag: Bag, body: Body, tip: Tip | undefined): Part {
   const m = p.margin
   const t = bag.body.thickness
   const sewn = 45
-  const length = size(
-    'closing.length',
-    'closing strap',
-    '{sewn} sewn on + {over} beyond the edge',
-    '§20',
-    {
-      sewn: given('sewn', sewn),
-      over: given('over', tip ? BENCH.strapOver : BENCH.strapOver + bag.s.outDeep.value),
-    },
-    (v) => v.sewn + v.over,
-  )
+  const under = p.top === 'single' ? 6 : p.topBand + 4
+  const down = tip ? tip.down + 28 : Math.min(90, body.front.high / 2)
+  const length = tip
+    ? size(
+        'closing.length',
+        'closing strap',
+        '{sewn} sewn on + {over} beyond the edge',
+        '§20',
+        { sewn: given('sewn', sewn), over: given('over', BENCH.strapOver) },
+        (v) => v.sewn + v.over,
+      )
+    : size(
+        'closing.length',
+        'closing strap',
+        '{sewn} sewn on + {under} up to the top + {deep} over the mouth + {down} down to the loop + {past} through it',
+        '§20',
+        {
+          sewn: given('sewn', sewn),
+          under: given('under', under),
+          deep: bag.s.outDeep,
+          down: given('down', down),
+          past: given('past', BENCH.loopWide + BENCH.strapPast),
+        },
+        (v) => v.sewn + v.under + v.deep + v.down + v.past,
+      )
   const loop = size(
     'closing.loop',
     'loop for the closing strap, with its ends sewn down',
@@ -59,7 +86,6 @@ export function strapped(bag: Bag, body: Body, tip: Tip | undefined): Part {
     loop.value,
     BENCH.loopWide,
   )
-  const down = tip ? tip.down + 28 : Math.min(90, body.front.high / 2)
   // Its sewn end lies up the flap, and it hangs beyond the tip; without one it is sewn below the back’s top edge and
   // reaches up and over. Either way it lies the other way up than it is drawn.
   const upside = (x: number, y: number): Move => ({
@@ -70,7 +96,6 @@ export function strapped(bag: Bag, body: Body, tip: Tip | undefined): Part {
     e: x + BENCH.strapWide / 2,
     f: y,
   })
-  const under = p.top === 'single' ? 6 : p.topBand + 4
   const lies = tip
     ? onto(tip.sheet, 'outside', strap, upside(tip.at(0).x, tip.at(sewn).y))
     : onto(body.back.sheet, 'outside', strap, moveThen(upside(0, under + sewn), body.back.move))
@@ -102,5 +127,35 @@ export function strapped(bag: Bag, body: Body, tip: Tip | undefined): Part {
       { panelId: 'closing-strap', size: length },
       { panelId: 'closing-loop', size: loop },
     ],
+    ...(tip ? {} : { stood: (opened) => [overTheTop(bag, body, under + sewn, 1 - opened)] }),
   })
+}
+
+/** It bends over an edge round so much, to the middle of its leather, mm. */
+const BEND = 4
+
+/** A strap sewn on below the back’s top edge, `up` mm from there: over the mouth and down the front where it is shut. */
+function overTheTop(bag: Bag, { back }: Body, up: number, shut: number): Stood {
+  const t = leatherOf(bag.materials, 'straps').thickness
+  const { origin, down, grain } = back.frame(1 - shut)
+  const out = back.proud + (bag.body.thickness + t) / 2
+  const bend = { length: (BEND * Math.PI) / 2, turn: (shut * Math.PI) / 2 }
+  const flat = (length: number) => ({ length: Math.max(0.1, length), turn: 0 })
+  return {
+    sheet: 'closing-strap',
+    proud: 0,
+    parts: [
+      {
+        clips: [],
+        from: point(BENCH.strapWide / 2, 0),
+        along: point(0, 1),
+        course: courseOf([flat(up), bend, flat(bag.s.outDeep.value + t - 2 * BEND), bend]),
+        frame: {
+          origin: point3Along(point3Along(origin, down, up), grain, out),
+          along: minus(down),
+          rise: grain,
+        },
+      },
+    ],
+  }
 }

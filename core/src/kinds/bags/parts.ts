@@ -159,6 +159,6 @@ export const ridingOf = (all: Part): Riding[] => {
   const stands = new Set(all.stood(1).map((s) => s.sheet))
   return [
     ...inPiles.filter((r) => !stands.has(r.sheet)),
-    ...all.onto.map((o) => ({ sheet: o.sheet.id, on: host(o.on) })),
+    ...all.onto.filter((o) => !stands.has(o.sheet.id)).map((o) => ({ sheet: o.sheet.id, on: host(o.on) })),
   ]
 }

@@ -3,7 +3,8 @@ import { type Fold, type Join, type Panel, type PanelMark } from '../../master/i
 import { given } from '../../working/index.js'
 import { leatherOf } from '../kind.js'
 import { type Bag } from './bag.js'
-import { rectanglePanel, row, rowsAlong } from './onFace.js'
+import { lineSeam } from '../parts/seams.js'
+import { rectanglePanel, rowsAlong } from './onFace.js'
 import { onto, part, type Part } from './parts.js'
 import { BENCH, type Sizes } from './strapSizes.js'
 
@@ -164,14 +165,15 @@ export function backSeams(
     [m, p.strapWide - m].map((x, i) => {
       const y = (q: number): number => (end === 'start' ? q : total - q)
       const from = (end === 'start' ? s.back : s.backBuckle).value + 4
-      return row(
-        `${sheet}-${end}-${i + 1}`,
-        `turn-back of the ${sheet.replaceAll('-', ' ')}, ${end === 'start' ? 'ring' : 'buckle'}, row ${i + 1}`,
+      return lineSeam({
+        id: `${sheet}-${end}-${i + 1}`,
+        name: `turn-back of the ${sheet.replaceAll('-', ' ')}, ${end === 'start' ? 'ring' : 'buckle'}, row ${i + 1}`,
         sheet,
-        [point(x, y(from)), point(x, y(from + p.lap - m - 4))],
-        [sheet],
-        [1, 1],
-      )
+        points: [point(x, y(from)), point(x, y(from + p.lap - m - 4))],
+        through: [sheet],
+        back: [1, 1],
+        free: true,
+      })
     }),
   )
 }

@@ -1,5 +1,5 @@
 import { point, point3Along, type Point3 } from '../../geometry/index.js'
-import { type Hanging } from '../../master/index.js'
+import type { Hanging, Panel, Stood, StoodPart } from '../../master/index.js'
 import { arched } from './arches.js'
 import { type Bag } from './bag.js'
 import { onPanel, putOn, rectanglePanel, row } from './onFace.js'
@@ -67,6 +67,49 @@ const between = (from: number, to: number) => [
   { at: point(0, to), inward: point(0, -1) },
 ]
 
+/**
+ * Where a strap hangs from one place to another: both its parts lie on one arc, the long one from where it begins past
+ * the buckle by the overlap; pads in the middle of it, one on either side.
+ */
+function hung(p: Bag['p'], s: Sizes, from: Point3, to: Point3, out: Point3): Stood[] {
+  const whole = arched('strap-long', from, to, out, p.carried, p.strapWide)
+  const [one] = whole.parts as readonly [StoodPart]
+  const put = (sheet: string, proud: number, more: Partial<StoodPart>): Stood => ({
+    ...whole,
+    sheet,
+    proud,
+    parts: [{ ...one, ...more }],
+  })
+  const pad = padOf(p)
+  const pads = pad
+    ? [PAD_PROUD, -PAD_PROUD].map((proud) =>
+        put('pad', proud, { from: point(pad.wide / 2, (pad.long - p.carried) / 2) }),
+      )
+    : []
+  return [
+    put('strap-long', 0, {
+      clips: between(s.back.value, s.back.value + s.usual.value + s.overlap.value),
+      from: point(p.strapWide / 2, s.back.value),
+    }),
+    put('strap-short', -2, {
+      // It comes from the other end and meets the long part at the buckle.
+      clips: between(s.back.value, s.back.value + p.strapShort),
+      from: point(p.strapWide / 2, s.back.value + p.carried),
+      along: point(0, -1),
+    }),
+    ...pads,
+  ]
+}
+
+/** Half of what lies between the two pads of a strap, mm: the strap, and foam at either side (J); docs/formulas.md §20. */
+const PAD_PROUD = 6
+
+/** A pad of a pair of straps, mm: wider than the strap, and a third of it long at most. */
+const padOf = (p: Bag['p']): { readonly wide: number; readonly long: number } | undefined =>
+  p.strap === 'pair' && p.strapPad === 'pad'
+    ? { wide: p.strapWide + 22, long: Math.min(BENCH.pad, p.carried / 3) }
+    : undefined
+
 /** A strap over the shoulder, its two parts hung from rings at the sides. */
 export function shoulderStrap(bag: Bag, body: Body): Part {
   const { p } = bag
@@ -93,40 +136,18 @@ export function shoulderStrap(bag: Bag, body: Body): Part {
             face.proud + 4,
           )
         }) as [Point3, Point3]
-        const up = { x: 0, y: 1, z: 0 }
-        // Both parts lie on one arc from ring to ring; the long one goes past the buckle by the overlap.
-        const whole = arched('strap-long', b, a, up, p.carried, p.strapWide)
-        const [one] = whole.parts
-        return [
-          {
-            ...whole,
-            parts: [
-              {
-                ...one!,
-                clips: between(s.back.value, s.back.value + s.usual.value + s.overlap.value),
-                from: point(p.strapWide / 2, s.back.value),
-              },
-            ],
-          },
-          {
-            ...whole,
-            sheet: 'strap-short',
-            proud: -2,
-            parts: [
-              {
-                ...one!,
-                // It comes from the other ring and meets the long part at the buckle.
-                clips: between(s.back.value, s.back.value + p.strapShort),
-                from: point(p.strapWide / 2, s.back.value + p.carried),
-                along: point(0, -1),
-              },
-            ],
-          },
-        ]
+        return hung(p, s, b, a, { x: 0, y: 1, z: 0 })
       },
     }),
   ])
 }
+
+const padPanel = (bag: Bag, { wide, long }: { readonly wide: number; readonly long: number }): Panel =>
+  rectanglePanel(bag, 'pad', 'Shoulder pad', 'inner', wide, long, {
+    count: 4,
+    corner: 18,
+    notes: ['two to a strap, foam between; the strap is sewn through both'],
+  })
 
 /** Two straps over the shoulders: from a yoke on the back’s top to rings at its lower corners. */
 export function shoulderPair(bag: Bag, body: Body): Part {
@@ -144,16 +165,9 @@ export function shoulderPair(bag: Bag, body: Body): Part {
     { face: back, x: corner, y: back.high - LOOP_REACH - 18, id: 'left', words: 'at the left corner' },
   ]
   const m = p.margin
-  const pad = rectanglePanel(
-    bag,
-    'pad',
-    'Shoulder pad',
-    'inner',
-    p.strapWide + 22,
-    Math.min(BENCH.pad, p.carried / 3),
-    { count: 4, corner: 18, notes: ['two to a strap, foam between; the strap is sewn through both'] },
-  )
-  const pads = p.strapPad === 'pad' ? part({ panels: [pad], piles: [alone(pad)] }) : part({})
+  const size = padOf(p)
+  const pad = size && padPanel(bag, size)
+  const pads = pad ? part({ panels: [pad], piles: [alone(pad)] }) : part({})
   return together([
     pads,
     strapRings(bag, places),
@@ -162,42 +176,29 @@ export function shoulderPair(bag: Bag, body: Body): Part {
       panels: [yoke],
       onto: [putOn(back, yoke, { x: 0, y: top })],
       joins: [
-        row(
-          'yoke-top',
-          'strap panel, upper row',
-          'yoke',
-          [point(10, m), point(yokeWide - 10, m)],
-          ['yoke', back.sheet],
-        ),
-        row(
-          'yoke-foot',
-          'strap panel, lower row',
-          'yoke',
-          [point(10, BENCH.yokeHigh - m), point(yokeWide - 10, BENCH.yokeHigh - m)],
-          ['yoke', back.sheet],
-        ),
+        ...(
+          [
+            ['yoke-top', 'strap panel, upper row', m],
+            ['yoke-foot', 'strap panel, lower row', BENCH.yokeHigh - m],
+          ] as const
+        ).map(([id, name, y]) => ({
+          ...row(id, name, 'yoke', [point(10, y), point(yokeWide - 10, y)], ['yoke', back.sheet]),
+          free: true,
+        })),
       ],
       stood: (opened) => {
         const f = back.frame(opened)
         const on = (x: number, y: number): Point3 =>
           point3Along(point3Along(point3Along(f.origin, f.right, x), f.down, y), f.grain, back.proud + 4)
-        return [
-          arched(
-            'strap-long',
-            on(apart, top + BENCH.yokeHigh),
-            on(corner, back.high - LOOP_REACH - 10),
+        return [1, -1].flatMap((way) => [
+          ...hung(
+            p,
+            s,
+            on(way * apart, top + BENCH.yokeHigh),
+            on(way * corner, back.high - LOOP_REACH - 10),
             f.grain,
-            s.usual.value,
-            p.strapWide,
           ),
-        ].map((one) => ({
-          ...one,
-          parts: one.parts.map((q) => ({
-            ...q,
-            clips: between(s.back.value, s.back.value + s.usual.value),
-            from: point(p.strapWide / 2, s.back.value),
-          })),
-        }))
+        ])
       },
     }),
   ])
