@@ -19,7 +19,7 @@ export function packingOf({ master, design }: Derived): Packing | undefined {
   const { room } = master
   if (!room) return undefined
   const size = { wide: room.wide.value, high: room.high.value, deep: room.deep.value }
-  return packInto(design.contents, size, room.ease)
+  return packInto(design.contents, size, room.ease, room.dividers)
 }
 
 /** The smallest room that takes what is to go in, in whole millimetres and within what its settings take; undefined where none does. */
@@ -31,7 +31,7 @@ export function smallestFor({ master, design, kind }: Derived): Box3 | undefined
     return field?.type === 'length' ? field[which] : which === 'least' ? 0 : Infinity
   }
   const most = { wide: end('wide', 'most'), high: end('high', 'most'), deep: end('deep', 'most') }
-  const need = smallestRoom(design.contents, room.ease, most)
+  const need = smallestRoom(design.contents, room.ease, most, room.dividers)
   if (!need || design.contents.length === 0) return undefined
   const side = (of: keyof Box3): number => Math.max(end(of, 'least'), Math.ceil(need[of]))
   return { wide: side('wide'), high: side('high'), deep: side('deep') }

@@ -54,13 +54,17 @@ export const contentsFit: Check = {
     const id = master.room?.fields[words.side as 'wide' | 'high' | 'deep']
     const field = fieldsOf(kind).find((f) => f.id === id)
     const value = Math.ceil(numbers.needs!)
-    return field && !words.mouth
-      ? [
-          {
-            label: `Make the ${field.label} ${printLength(value, unit)}`,
-            edit: setField(`${field.label} ${printLength(value, unit)}`, field.path, value),
-          },
-        ]
-      : []
+    if (!field || words.mouth) return []
+    const divider = words.side === 'deep' && master.room!.dividers.count > 0
+    const walls = divider ? fieldsOf(kind).find((f) => f.id === 'divider') : undefined
+    return [
+      {
+        label: `Make the ${field.label} ${printLength(value, unit)}`,
+        edit: setField(`${field.label} ${printLength(value, unit)}`, field.path, value),
+      },
+      ...(walls
+        ? [{ label: 'Leave the divider out', edit: setField('no divider', walls.path, 'none') }]
+        : []),
+    ]
   },
 }

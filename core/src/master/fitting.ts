@@ -67,6 +67,8 @@ export interface Room {
   readonly mouthDeep: Reckoned
   /** Kept free round what goes in, mm. */
   readonly ease: number
+  /** Walls that part it into compartments of one depth, and how thick each is, mm. */
+  readonly dividers: { readonly count: number; readonly thickness: number }
   /** Settings that make it larger, by field id. */
   readonly fields: { readonly wide: string; readonly high: string; readonly deep: string }
   readonly panelId: string

@@ -1,5 +1,6 @@
 export { type Hang, hangsOf } from './hang.js'
 export { longestRun } from './hideRun.js'
 export { type Box3, type Carried, type Packed, type Packing, packInto, smallestRoom } from './packing.js'
+export { sharedOut } from './compartments.js'
 export { type ToBuy, shoppingList } from './shopping.js'
 export { type Ease as TurningEase, type Turnable, turnableOf } from './turnable.js'

@@ -1,4 +1,5 @@
 import type { Thing } from '../stores/index.js'
+import { type Dividers, UNDIVIDED, compartmentsOf, depthOf, sharedOut } from './compartments.js'
 
 /** A thing in its place: its left lower front corner from that of the room, and how it stands there, mm. */
 export interface Packed {
@@ -25,13 +26,20 @@ export interface Carried {
   readonly count: number
 }
 
-/** Several of one thing are carried as one bundle, as thick as all of them together. */
-const bundles = (contents: readonly Carried[]): Thing[] =>
-  contents.map(({ thing, count }) =>
+/**
+ * Several of one thing are carried as one bundle, as thick as all of them together; in a parted room each by itself, so
+ * that they may be shared out, as long as they are few.
+ */
+const bundles = (contents: readonly Carried[], { count: walls }: Dividers): Thing[] => {
+  const all = contents.reduce((sum, c) => sum + c.count, 0)
+  if (walls > 0 && all <= MOST)
+    return contents.flatMap(({ thing, count }) => Array.from({ length: count }, () => thing))
+  return contents.map(({ thing, count }) =>
     count === 1
       ? thing
       : { ...thing, name: `${count} × ${thing.name}`, deep: thing.deep * count, grams: thing.grams * count },
   )
+}
 
 /** The ways a thing may stand: as it is, or on its side. */
 const standings = (thing: Thing): Box3[] => {
@@ -56,14 +64,14 @@ interface Row {
 }
 
 /** Ways a row of things side by side may stand, none worse than another in every direction. */
-function rowsOf(things: readonly Thing[], room: number): Row[] {
+function rowsOf(things: readonly Thing[]): Row[] {
   const ways = things.reduce<Row[]>(
     (rows, thing) =>
       rows.flatMap(({ items, box }) =>
         standings(thing).map((as) => ({
           items: [...items, { thing, as }],
           box: {
-            wide: box.wide + (items.length > 0 ? room : 0) + as.wide,
+            wide: box.wide + as.wide,
             high: Math.max(box.high, as.high),
             deep: Math.max(box.deep, as.deep),
           },
@@ -83,53 +91,73 @@ function rowsOf(things: readonly Thing[], room: number): Row[] {
   )
 }
 
+/** A whole packing: its rows, and what they need without room round them. */
+interface Way {
+  readonly rows: readonly Row[]
+  readonly box: Box3
+}
+
+/** What a packing is made for: walls in the room, and what is kept free, mm. */
+interface Ask {
+  readonly ease: number
+  readonly dividers: Dividers
+}
+
+const shareOf = (rows: readonly Row[], { count }: Dividers) =>
+  sharedOut(
+    rows.map((r) => r.box.deep),
+    count + 1,
+  )
+
 /** Whole packings of rows: of every combination of their ways. */
 function* packings(
   rows: readonly (readonly Row[])[],
-  room: number,
+  ask: Ask,
   at = 0,
   so: readonly Row[] = [],
-): Generator<{ rows: readonly Row[]; box: Box3 }> {
+): Generator<Way> {
   if (at === rows.length) {
-    const box = so.reduce<Box3>(
-      (all, { box: b }, i) => ({
-        wide: Math.max(all.wide, b.wide),
-        high: Math.max(all.high, b.high),
-        deep: all.deep + (i > 0 ? room : 0) + b.deep,
-      }),
-      { wide: 0, high: 0, deep: 0 },
-    )
+    const box = {
+      wide: so.reduce((most, { box: b }) => Math.max(most, b.wide), 0),
+      high: so.reduce((most, { box: b }) => Math.max(most, b.high), 0),
+      deep: depthOf(shareOf(so, ask.dividers).most, ask.dividers, ask.ease),
+    }
     return yield { rows: so, box }
   }
-  for (const way of rows[at]!) yield* packings(rows, room, at + 1, [...so, way])
+  for (const way of rows[at]!) yield* packings(rows, ask, at + 1, [...so, way])
 }
 
-function* allPackings(things: readonly Thing[], room: number) {
+function* allPackings(things: readonly Thing[], ask: Ask) {
   const ways = things.length > MOST ? [things.map((t) => [t])] : partings(things)
-  for (const parts of ways)
-    yield* packings(
-      parts.map((row) => rowsOf(row, room)),
-      room,
-    )
+  for (const parts of ways) yield* packings(parts.map(rowsOf), ask)
 }
 
 const volume = ({ wide, high, deep }: Box3): number => wide * high * deep
 
-/** Things put where they stand, the heaviest row nearest the back, mm; the room’s play is shared all round. */
-function placed({ rows, box }: { rows: readonly Row[]; box: Box3 }, room: Box3): Packed[] {
-  const weight = (row: Row): number => row.items.reduce((sum, i) => sum + i.thing.grams, 0)
-  const back = rows.toSorted((a, b) => weight(b) - weight(a))
-  const gap = Math.max(0, (room.deep - box.deep) / Math.max(1, rows.length + 1))
-  let z = gap
-  return back.flatMap((row) => {
-    let x = Math.max(0, (room.wide - row.box.wide) / 2)
-    const out = row.items.map(({ thing, as }): Packed => {
-      const one = { thing, x, y: 0, z, ...as }
-      x += as.wide
-      return one
+const weightOf = (rows: readonly Row[]): number =>
+  rows.reduce((sum, row) => sum + row.items.reduce((all, i) => all + i.thing.grams, 0), 0)
+
+/** Things put where they stand, the heaviest compartment and row nearest the back, mm; the room’s play is shared all round. */
+function placed({ rows }: Way, room: Box3, dividers: Dividers): Packed[] {
+  const { into } = shareOf(rows, dividers)
+  const groups = compartmentsOf(room.deep, dividers)
+    .map((_, k) => rows.filter((_row, i) => into[i] === k))
+    .toSorted((a, b) => weightOf(b) - weightOf(a))
+  return compartmentsOf(room.deep, dividers).flatMap(({ from, deep }, k) => {
+    const back = groups[k]!.toSorted((a, b) => weightOf([b]) - weightOf([a]))
+    const taken = back.reduce((sum, row) => sum + row.box.deep, 0)
+    const gap = Math.max(0, (deep - taken) / (back.length + 1))
+    let z = from + gap
+    return back.flatMap((row) => {
+      let x = Math.max(0, (room.wide - row.box.wide) / 2)
+      const out = row.items.map(({ thing, as }): Packed => {
+        const one = { thing, x, y: 0, z, ...as }
+        x += as.wide
+        return one
+      })
+      z += row.box.deep + gap
+      return out
     })
-    z += row.box.deep + gap
-    return out
   })
 }
 
@@ -138,17 +166,27 @@ export interface Packing {
   /** What the things need with room round them, mm. */
   readonly needs: Box3
   readonly fits: boolean
+  /** Where walls stand in the room: from where on, from the back, and how thick, mm. */
+  readonly walls: readonly { readonly z: number; readonly deep: number }[]
 }
 
 /**
  * Things packed into a room: rows one behind the other, things side by side in a row, upright or on their sides.
- * `ease` mm are kept free in width and depth, and over the top; and between things. Where nothing fits, what comes nearest.
+ * `ease` mm are kept free in width, over the top, and in the depth of each compartment. Where nothing fits, what comes nearest.
  */
-export function packInto(contents: readonly Carried[], room: Box3, ease: number): Packing {
-  const things = bundles(contents)
-  if (things.length === 0) return { packed: [], needs: { wide: 0, high: 0, deep: 0 }, fits: true }
-  let best: { rows: readonly Row[]; box: Box3; over: number } | undefined
-  for (const way of allPackings(things, 0)) {
+export function packInto(
+  contents: readonly Carried[],
+  room: Box3,
+  ease: number,
+  dividers: Dividers = UNDIVIDED,
+): Packing {
+  const things = bundles(contents, dividers)
+  const walls = compartmentsOf(room.deep, dividers)
+    .slice(1)
+    .map(({ from }) => ({ z: from - dividers.thickness, deep: dividers.thickness }))
+  if (things.length === 0) return { packed: [], needs: { wide: 0, high: 0, deep: 0 }, fits: true, walls }
+  let best: (Way & { over: number }) | undefined
+  for (const way of allPackings(things, { ease, dividers })) {
     const { box } = way
     const over =
       Math.max(0, box.wide + ease - room.wide) +
@@ -159,16 +197,22 @@ export function packInto(contents: readonly Carried[], room: Box3, ease: number)
   }
   const { box } = best!
   return {
-    packed: placed(best!, room),
+    packed: placed(best!, room, dividers),
     needs: { wide: box.wide + ease, high: box.high + ease, deep: box.deep + ease },
     fits: best!.over < 0.05,
+    walls,
   }
 }
 
 /** The smallest room by volume that takes the things with `ease` mm all round, no side longer than its most. */
-export function smallestRoom(contents: readonly Carried[], ease: number, most: Box3): Box3 | undefined {
+export function smallestRoom(
+  contents: readonly Carried[],
+  ease: number,
+  most: Box3,
+  dividers: Dividers = UNDIVIDED,
+): Box3 | undefined {
   let best: Box3 | undefined
-  for (const { box } of allPackings(bundles(contents), 0)) {
+  for (const { box } of allPackings(bundles(contents, dividers), { ease, dividers })) {
     const need = { wide: box.wide + ease, high: box.high + ease, deep: box.deep + ease }
     if (need.wide > most.wide || need.high > most.high || need.deep > most.deep) continue
     if (!best || volume(need) < volume(best) - 1e-6) best = need

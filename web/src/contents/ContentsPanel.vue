@@ -89,7 +89,7 @@ const scale = computed(() => 150 / Math.max(room.value.high.value, room.value.de
         >; inside there are
         <span class="figure"
           >{{ mm(room.wide.value) }} × {{ mm(room.high.value) }} × {{ mm(room.deep.value) }}</span
-        >.
+        ><template v-if="packing.walls.length > 0">, parted by its divider</template>.
       </p>
       <svg
         :viewBox="`-4 -4 ${room.wide.value * scale * 2 + 40} 162`"
@@ -106,9 +106,19 @@ const scale = computed(() => 150 / Math.max(room.value.high.value, room.value.de
             :width="room.wide.value * scale"
             :height="(view === 'front' ? room.high.value : room.deep.value) * scale"
           />
+          <template v-if="view === 'above'">
+            <rect
+              v-for="w in packing.walls"
+              :key="w.z"
+              class="wall"
+              :y="(room.deep.value - w.deep - w.z) * scale"
+              :width="room.wide.value * scale"
+              :height="Math.max(1, w.deep * scale)"
+            />
+          </template>
           <rect
-            v-for="p in packing.packed"
-            :key="p.thing.id"
+            v-for="(p, k) in packing.packed"
+            :key="k"
             class="thing"
             :x="p.x * scale"
             :y="(view === 'front' ? room.high.value - p.high - p.y : room.deep.value - p.deep - p.z) * scale"
@@ -166,6 +176,9 @@ svg {
   fill: var(--ground);
   stroke: var(--ink);
   stroke-width: 1;
+}
+.wall {
+  fill: var(--line);
 }
 .thing {
   fill: var(--loch);

@@ -1,5 +1,6 @@
 import type { Room, Turning } from '../../master/index.js'
 import { type Reckoned, given } from '../../working/index.js'
+import { leatherOf } from '../kind.js'
 import { type Bag, basePile, isBoxed, isFan } from './bag.js'
 import type { Part } from './parts.js'
 
@@ -78,6 +79,10 @@ export function roomOf(bag: Bag, { panels }: Part): Room {
     mouthWide,
     mouthDeep,
     ease: p.ease,
+    dividers:
+      p.divider === 'one' && !isFan(p)
+        ? { count: 1, thickness: leatherOf(bag.materials, 'inner').thickness }
+        : { count: 0, thickness: 0 },
     fields: { wide: 'wide', high: 'high', deep: 'deep' },
     panelId: panels[0]!.id,
   }
