@@ -157,6 +157,7 @@ export {
   startingHardware,
   startingLeathers,
 } from './kinds/index.js'
+export { type SentencePart, fieldsInPlay, sentenceParts } from './kinds/index.js'
 export {
   type LaidSheet,
   type LaidUp,

@@ -1,6 +1,6 @@
 import { type Change, valueAt } from '../design/index.js'
 import type { Derived } from '../derive.js'
-import { fieldsOf } from '../kinds/index.js'
+import { fieldsInPlay } from '../kinds/index.js'
 import { wishOf } from '../stitch/index.js'
 import { roundTo } from '../measure/index.js'
 
@@ -45,7 +45,7 @@ function ends({ runs, design }: Derived): Freedom[] {
 /** All that can be moved: settings that are lengths, starts and ends of runs, then computed sizes of the panels. */
 export function freedomsOf(derived: Derived): Freedom[] {
   const { design, kind, master } = derived
-  const settings = fieldsOf(kind).flatMap((field): Freedom[] => {
+  const settings = fieldsInPlay(kind, design.params).flatMap((field): Freedom[] => {
     const now =
       field.type === 'length' && field.path[0] === 'params' ? valueAt(design, field.path) : undefined
     if (field.type !== 'length' || typeof now !== 'number') return []

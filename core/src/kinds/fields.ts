@@ -15,6 +15,8 @@ interface FieldBase {
   readonly hint?: string
   /** Where holes or thickness ask for it, this setting may be moved by up to so much either way, mm. */
   readonly mayMove?: number
+  /** Whether it plays a part in a work with these settings; always where left out. */
+  readonly when?: (params: Readonly<Record<string, unknown>>) => boolean
 }
 
 /** A setting that can stand in a sentence. */
@@ -40,5 +42,5 @@ export type Field =
   | (FieldBase & { readonly type: 'thread' })
   | (FieldBase & { readonly type: 'machine' })
 
-/** Plain words with settings in place, by field id: `Carries {pockets} card pockets a side`. */
+/** Plain words with settings in place, by field id, and phrases that may be left out: `Top {top}[, {topBand} wide]`. */
 export type Sentence = string

@@ -47,6 +47,11 @@ export function kindOf(id: string): Kind {
 /** Every setting a design of this kind has, the shared ones included. */
 export const fieldsOf = (kind: Kind): readonly Field[] => [...kind.fields, ...COMMON_FIELDS]
 
+/** The settings that play a part in a work with these parameters. */
+export const fieldsInPlay = (kind: Kind, params: Readonly<Record<string, unknown>>): readonly Field[] =>
+  fieldsOf(kind).filter((f) => f.when?.(params) ?? true)
+
+export { type SentencePart, sentenceParts } from './sentence.js'
 export { SEAM_SENTENCES, SEWING_SENTENCES } from './common.js'
 export type { Choice, Field, Sentence } from './fields.js'
 export {

@@ -1,7 +1,7 @@
 import { findingsOf } from '../check/index.js'
 import { type Edit, valueAt, applyEdit, setField } from '../design/index.js'
 import { type Derived, derive } from '../derive.js'
-import { fieldsOf } from '../kinds/index.js'
+import { fieldsInPlay } from '../kinds/index.js'
 import { type LengthUnit, printWeight } from '../measure/index.js'
 import { seamThickness } from './propose.js'
 
@@ -24,7 +24,7 @@ const WORTH = 0.05
 /** Every single decision that could be taken otherwise: other choices, one fewer, a thinner leather. */
 function otherDecisions({ design, kind }: Derived, unit: LengthUnit): { label: string; edit: Edit }[] {
   const roles = kind.roles.filter((r) => r.when?.(design.params) ?? true).map((r) => r.id)
-  return fieldsOf(kind)
+  return fieldsInPlay(kind, design.params)
     .filter((f) => f.path[0] === 'params' || f.type === 'leather')
     .flatMap((field) => {
       const now = valueAt(design, field.path)

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
-import { fieldsOf, sayFinding } from '@drumlin/core'
+import { fieldsInPlay, sayFinding } from '@drumlin/core'
 import { useJob } from '../job/job.js'
 import { useSettings } from './settings.js'
 
@@ -30,7 +30,11 @@ const all = computed<Hit[]>(() => {
     said.includes(`{${id}}`) ? draft({ field: id }) : { name: 'brief', params }
   return [
     ...derived.pieces.map((p) => ({ title: p.name, sort: 'piece', to: draft({ piece: p.id }) })),
-    ...fieldsOf(derived.kind).map((f) => ({ title: f.label, sort: 'setting', to: setting(f.id) })),
+    ...fieldsInPlay(derived.kind, derived.design.params).map((f) => ({
+      title: f.label,
+      sort: 'setting',
+      to: setting(f.id),
+    })),
     ...job.findings.map((f) => ({
       title: sayFinding(f, settings.unit).what,
       sort: 'finding',

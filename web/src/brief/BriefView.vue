@@ -157,6 +157,7 @@ h2 {
 }
 svg {
   display: block;
+  margin-bottom: 12px;
   width: 100%;
   max-height: 400px;
 }

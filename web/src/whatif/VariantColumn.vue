@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, provide, ref, watch } from 'vue'
-import { type Design, type Field, applyEdit, fieldsOf, kindOf } from '@drumlin/core'
+import { type Design, type Field, applyEdit, fieldsInPlay, fieldsOf, kindOf } from '@drumlin/core'
 import ChoiceField from '../sentence/ChoiceField.vue'
 import FieldControl from '../sentence/FieldControl.vue'
 import { TARGET } from '../sentence/target.js'
@@ -33,7 +33,7 @@ const fields = computed(() =>
 const rest = computed(() => {
   const { kind } = derived.value
   const used = new Set(kind.roles.filter((r) => r.when?.(design.value.params) ?? true).map((r) => r.id))
-  return fieldsOf(kind)
+  return fieldsInPlay(kind, design.value.params)
     .filter((f) => !open.value.includes(f.id) && (f.type !== 'leather' || used.has(f.role)))
     .map((f) => ({
       value: f.id,

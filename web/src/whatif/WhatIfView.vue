@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef, watch } from 'vue'
-import { type Figures, type Finding, fieldsOf } from '@drumlin/core'
+import { type Figures, type Finding, fieldsInPlay, fieldsOf } from '@drumlin/core'
 import { useRouter } from 'vue-router'
 import { useSettings } from '../app/settings.js'
 import { useJob } from '../job/job.js'
@@ -23,7 +23,9 @@ const MOST = 2
 const variants = shallowRef<readonly Variant[]>([first('B')])
 function first(name: string): Variant {
   // What is most often weighed: another school of pockets, else the first other way of making it.
-  const choices = fieldsOf(kind.value).filter((f) => f.type === 'choice' && f.path[0] === 'params')
+  const choices = fieldsInPlay(kind.value, base.value.params).filter(
+    (f) => f.type === 'choice' && f.path[0] === 'params',
+  )
   const field =
     choices.find((f) => f.id === 'school') ?? choices.find((f) => f.id !== 'currency' && f.id !== 'finish')
   if (!field || field.type !== 'choice') return { name, edit: NOTHING_CHANGED }

@@ -3,7 +3,7 @@ import { courseOf, point, polyline, point3 } from '../../geometry/index.js'
 import { given } from '../../working/index.js'
 import { leatherOf } from '../kind.js'
 import { X, Z, minus } from './axes.js'
-import { type Bag, isFan } from './bag.js'
+import { type Bag, isBoxed, isFan, isSetIn } from './bag.js'
 import { onPanel, rectanglePanel, row } from './onFace.js'
 import { type Body, type Part, alone, part } from './parts.js'
 
@@ -109,4 +109,5 @@ export function divider(bag: Bag, body: Body): Part {
 }
 
 /** A divider keeps clear of the rounded foot, mm. */
-const radiusRoom = ({ p, s }: Bag): number => Math.min(p.radius, s.high.value / 2) * 0.3
+const radiusRoom = ({ p, s }: Bag): number =>
+  isBoxed(p) || isSetIn(p) ? 0 : Math.min(p.radius, s.high.value / 2) * 0.3

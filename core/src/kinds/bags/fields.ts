@@ -224,4 +224,5 @@ export const bagHardwareFields: readonly Field[] = BAG_HARDWARE.map((role) => ({
   path: ['hardware', role.id],
   role: role.id,
   sort: role.sort,
+  ...(role.when ? { when: role.when } : {}),
 }))

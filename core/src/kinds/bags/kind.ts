@@ -2,6 +2,7 @@ import type { Sentence } from '../fields.js'
 import type { Kind, Role } from '../kind.js'
 import { FINISH_FIELD, leatherField } from '../parts/fields.js'
 import { BAG_HARDWARE, BAG_MEASURES, type BagChoice, bagChoiceFields, bagHardwareFields } from './fields.js'
+import { inPlay } from './inPlay.js'
 import { bagMaster } from './master.js'
 import { BAG_DEFAULTS, type BagParams, bagParams } from './params.js'
 import { BAG_SENTENCES } from './words.js'
@@ -49,7 +50,7 @@ const FIRST: readonly Sentence[] = [
   'Inside it is {wide} wide, {high} high and {deep} deep; {ease} of room is kept round what goes in.',
 ]
 const CARRIED: readonly Sentence[] = [
-  'Carried by {handles} handles, {handle}, and {strap}, {carried} from ring to ring.',
+  'For the hand: {handle}[, how many: {handles}]. For the shoulder: {strap}[, {carried} from ring to ring].',
 ]
 
 /** A kind of bag: all of them are built of the same parts, each with what suits it and its own usual sizes. */
@@ -61,13 +62,13 @@ export const bagKind = ({ id, name, about, suits, usual, brief }: BagKind): Kind
   defaults: { ...BAG_DEFAULTS, ...usual },
   roles: ROLES,
   hardware: BAG_HARDWARE,
-  fields: [
+  fields: inPlay([
     ...ROLES.map(leatherField),
     FINISH_FIELD,
     ...BAG_MEASURES,
     ...bagChoiceFields(suits),
     ...bagHardwareFields,
-  ],
+  ]),
   brief: [...FIRST, ...brief, ...CARRIED],
   sentences: BAG_SENTENCES,
   master: bagMaster,

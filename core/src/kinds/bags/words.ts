@@ -1,44 +1,44 @@
 import type { Sentence } from '../fields.js'
 
 const BODY: readonly Sentence[] = [
-  'Body {body}, sewn {seam}: allowance {allowance} turned, {margin} with raw edges, which are cut {trim} over size; finished {finish}.',
-  'Corners {radius}; allowances {seamSkive}, {rows} rows in a turned seam. Top edges {top}, {topBand} wide.',
+  'Body {body}, sewn {seam}[, allowance {allowance}]; rows {margin} from raw edges[, which are cut {trim} over size]; finished {finish}.',
+  '[Corners {radius}. ][Allowances {seamSkive}. ][Rows in a seam: {rows}. ]Top edges {top}[, {topBand} wide].',
 ]
 const CLOSURES: Sentence =
-  'A snap would be {hardware-snap}, a magnet {hardware-magnet}, a lock {hardware-lock}.'
+  '[The snap: {hardware-snap}.][The magnet: {hardware-magnet}.][The lock: {hardware-lock}.]'
 const STRAPS: readonly Sentence[] = [
   'Cut from {leather-straps}, {strapWide} wide, {strapJoin}; {carried} from ring to ring as worn, {strapShort} of it the short part.',
   '{strapHoles} holes {strapSpacing} apart, {strapTip} to the tip; ends turned back {lap}. Buckle: {hardware-buckle}, rings: {hardware-ring}.',
 ]
 const HANDLE: readonly Sentence[] = [
-  '{handles} of them, {handle}, from {leather-straps}; {handleWide} wide, {handleRise} clear, {handleSpan} from end to end.',
-  'Ends {lap} long, {handleFix} with {hardware-rivet}; cord {handleCord}. Rings: {hardware-handle-ring}.',
+  'Handles: {handle}, how many: {handles}, from {leather-straps}; {handleWide} wide, {handleRise} clear, {handleSpan} from end to end.',
+  'Ends {lap} long[, {handleFix}][ with {hardware-rivet}][; cord {handleCord}].[ Rings: {hardware-handle-ring}.]',
 ]
 const GUSSET: readonly Sentence[] = [
-  'Cut from {leather-gusset}; ends {ends}, {cornerEase} shorter at each corner. Depth inside {deep}, at the top of a tapering one {topDeep}.',
+  'Cut from {leather-gusset}[; ends {ends}][, {cornerEase} shorter at each corner]. Depth inside {deep}[, at the top {topDeep}].',
 ]
 const POCKET: readonly Sentence[] = [
-  'Inside: {pocket}, {pocketWide} wide and {pocketHigh} high, fullness {fullness}; cut from {leather-inner}.',
+  'Inside: {pocket}, {pocketWide} wide and {pocketHigh} high[, fullness {fullness}]; cut from {leather-inner}.',
 ]
-const TOP: readonly Sentence[] = ['Top edges {top}, {topBand} wide.']
+const TOP: readonly Sentence[] = ['Top edges {top}[, {topBand} wide].']
 
 /** What is said of each panel a bag may have. */
 export const BAG_SENTENCES: Readonly<Record<string, readonly Sentence[]>> = {
   front: ['Cut from {leather-body}, {wide} wide and {high} high inside.', ...BODY],
   back: [
-    'Cut from {leather-body}; {flap}, which comes down {flapLength} with corners of {flapRadius}. Shut by {closure}.',
+    'Cut from {leather-body}; {flap}[, which comes down {flapLength} with corners of {flapRadius}]. Shut by {closure}.',
     CLOSURES,
     ...BODY,
   ],
   body: [
-    'Cut from {leather-body}, {wide} wide and {high} high inside; foot {grooves}. {flap}, {flapLength} down the front, corners {flapRadius}; shut by {closure}.',
+    'Cut from {leather-body}, {wide} wide and {high} high inside[; foot {grooves}]. {flap}[, {flapLength} down the front, corners {flapRadius}]; shut by {closure}.',
     CLOSURES,
     ...BODY,
   ],
   gusset: GUSSET,
   'gusset-side': GUSSET,
   'gusset-foot': GUSSET,
-  side: [...GUSSET, 'A side that folds has {pleats} pleats that open to {pleatAngle} degrees.'],
+  side: [...GUSSET, '[It opens to {pleatAngle} degrees at each fold][, pleats: {pleats}].'],
   flap: [
     'Cut from {leather-body}: {flap}, {flapLength} down the front, corners {flapRadius}; shut by {closure}.',
   ],
@@ -54,10 +54,10 @@ export const BAG_SENTENCES: Readonly<Record<string, readonly Sentence[]>> = {
   'front-lining': ['{lining}: {leather-lining}.'],
   'back-lining': ['{lining}: {leather-lining}.'],
   'body-lining': ['{lining}: {leather-lining}.'],
-  'base-cover': ['In the foot: {base}; board {board}, foam {foam}, cover from {leather-inner}.'],
+  'base-cover': ['In the foot: {base}; board {board}[, foam {foam}], cover from {leather-inner}.'],
   board: ['In the foot: {base}; board {board}.'],
   foam: ['In the foot: {base}; foam {foam}.'],
-  'base-panel': ['On the foot: {base} {baseLap}; cut from {leather-gusset}. {feet}: {hardware-foot}.'],
+  'base-panel': ['On the foot: {base} {baseLap}; cut from {leather-gusset}. {feet}[: {hardware-foot}].'],
   handle: HANDLE,
   'ring-tab': HANDLE,
   tab: STRAPS,

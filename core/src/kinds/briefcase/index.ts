@@ -38,6 +38,6 @@ export const briefcase = bagKind({
     handleWide: 25,
   },
   brief: [
-    'Folds {grooves}, sides set in, sewn {seam}. The flap comes down {flapLength}, shut by {closure}. Inside {divider} and {pocket}; in the foot {base}.',
+    'Folds {grooves}, sides set in, sewn {seam}. [The flap comes down {flapLength}. ]Shut by {closure}. Inside {divider} and {pocket}; in the foot {base}.',
   ],
 })

@@ -32,6 +32,6 @@ export const flapBag = bagKind({
     strap: 'shoulder',
   },
   brief: [
-    'Built as {body}, sewn {seam}. {flap} comes down {flapLength}, shut by {closure}. Inside {pocket} and {divider}.',
+    'Built as {body}, sewn {seam}. {flap}[ comes down {flapLength}], shut by {closure}. Inside {pocket} and {divider}.',
   ],
 })

@@ -38,6 +38,6 @@ export const portfolio = bagKind({
     lap: 30,
   },
   brief: [
-    'Built as {body}, sewn {seam}. {flap} folds over {flapLength}, shut by {closure}. Inside {slip}; {organiser}, {cards} for cards and {pens} for pens.',
+    'Built as {body}, sewn {seam}. {flap}[ folds over {flapLength}], shut by {closure}. Inside {slip}; {organiser}[, {cards} for cards and {pens} for pens].',
   ],
 })

@@ -1,0 +1,58 @@
+import type { Field } from '../fields.js'
+import { isBoxed, isFan, isSetIn } from './bag.js'
+import type { BagParams } from './params.js'
+
+const hasStrap = (p: BagParams): boolean => p.strap !== 'none'
+const hasHandle = (p: BagParams): boolean => p.handle !== 'none'
+const hasFlap = (p: BagParams): boolean => p.flap !== 'none'
+const hasPocket = (p: BagParams): boolean => p.pocket !== 'none'
+const isTurned = (p: BagParams): boolean => p.seam === 'turned'
+const hasPlaces = (p: BagParams): boolean => p.organiser !== 'none'
+
+/** When a setting of a bag plays a part; those not named always do. */
+const WHEN: Readonly<Partial<Record<keyof BagParams, (p: BagParams) => boolean>>> = {
+  radius: (p) => !isBoxed(p) && !(isSetIn(p) && p.grooves === 'grooved'),
+  grooves: isSetIn,
+  topDeep: (p) => p.body === 'tapered',
+  pleats: (p) => p.body === 'bellows',
+  pleatAngle: isFan,
+  ends: (p) => !isBoxed(p),
+  cornerEase: (p) => !isBoxed(p) && !isFan(p),
+  allowance: isTurned,
+  seamSkive: isTurned,
+  rows: isTurned,
+  trim: (p) => p.seam === 'raw',
+  topBand: (p) => p.top !== 'single',
+  flapLength: hasFlap,
+  flapRadius: hasFlap,
+  pocketWide: hasPocket,
+  pocketHigh: hasPocket,
+  fullness: (p) => p.pocket === 'full',
+  cards: hasPlaces,
+  pens: hasPlaces,
+  board: (p) => p.base === 'board' || p.base === 'cushioned',
+  foam: (p) => p.base === 'cushioned',
+  baseLap: (p) => p.base === 'overlapping',
+  handles: hasHandle,
+  handleWide: hasHandle,
+  handleRise: hasHandle,
+  handleSpan: hasHandle,
+  handleFix: (p) => hasHandle(p) && p.handle !== 'ring',
+  handleCord: (p) => p.handle === 'rolled',
+  lap: (p) => hasHandle(p) || hasStrap(p),
+  carried: hasStrap,
+  strapWide: hasStrap,
+  strapHoles: hasStrap,
+  strapSpacing: hasStrap,
+  strapShort: hasStrap,
+  strapTip: hasStrap,
+  strapJoin: hasStrap,
+  strapPad: (p) => p.strap === 'pair',
+}
+
+/** The settings of a bag, each knowing when it plays a part. */
+export const inPlay = (fields: readonly Field[]): readonly Field[] =>
+  fields.map((field) => {
+    const when = WHEN[field.id as keyof BagParams]
+    return when ? { ...field, when: (params) => when(params as BagParams) } : field
+  })
