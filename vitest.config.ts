@@ -1,9 +1,24 @@
 import { defineConfig } from 'vitest/config'
 
+// Several times what the longest takes on a quiet machine: a loaded one is slow, not wrong.
+const testTimeout = 120_000
+
 export default defineConfig({
   test: {
-    include: ['{core,cli,server,web}/test/**/*.test.ts'],
-    benchmark: { include: ['core/test/**/*.bench.ts'] },
-    testTimeout: 20_000,
+    // A machine of two cores runs two files at once.
+    maxWorkers: 2,
+    projects: [
+      {
+        test: {
+          name: 'core',
+          include: ['{core,cli,server}/test/**/*.test.ts'],
+          benchmark: { include: ['core/test/**/*.bench.ts'] },
+          testTimeout,
+          // The core is pure: files may share what they have loaded.
+          isolate: false,
+        },
+      },
+      { test: { name: 'web', include: ['web/test/**/*.test.ts'], benchmark: { include: [] }, testTimeout } },
+    ],
   },
 })
