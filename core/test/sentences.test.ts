@@ -26,7 +26,8 @@ describe('sentences with settings in them', () => {
     expect(said(sentence, 'tote', { top: 'single' })).toBe('Top edges <top>.')
   })
   test('one with two settings needs both', () => {
-    const sentence = '[{pockets} and {handleCord}]'
+    const sentence = '[{handleWide} wide round {handleCord}]'
+    expect(said(sentence, 'tote', { handle: 'rolled' })).toBe('<handleWide> wide round <handleCord>')
     expect(said(sentence, 'tote', { handle: 'flat' })).toBe('')
   })
   test('what is no setting stays as it is written', () =>

@@ -23,7 +23,6 @@ const WORTH = 0.05
 
 /** Every single decision that could be taken otherwise: other choices, one fewer, a thinner leather. */
 function otherDecisions({ design, kind }: Derived, unit: LengthUnit): { label: string; edit: Edit }[] {
-  const roles = kind.roles.filter((r) => r.when?.(design.params) ?? true).map((r) => r.id)
   return fieldsInPlay(kind, design.params)
     .filter((f) => f.path[0] === 'params' || f.type === 'leather')
     .flatMap((field) => {
@@ -42,7 +41,7 @@ function otherDecisions({ design, kind }: Derived, unit: LengthUnit): { label: s
             edit: setField(`${field.label} ${now - 1}`, field.path, now - 1),
           },
         ]
-      if (field.type !== 'leather' || !roles.includes(field.role)) return []
+      if (field.type !== 'leather') return []
       const leather = design.leathers[field.role]!
       const thinner = Math.round((leather.thickness - SPLIT) * 100) / 100
       if (thinner < THINNEST) return []

@@ -32,9 +32,8 @@ const fields = computed(() =>
 )
 const rest = computed(() => {
   const { kind } = derived.value
-  const used = new Set(kind.roles.filter((r) => r.when?.(design.value.params) ?? true).map((r) => r.id))
   return fieldsInPlay(kind, design.value.params)
-    .filter((f) => !open.value.includes(f.id) && (f.type !== 'leather' || used.has(f.role)))
+    .filter((f) => !open.value.includes(f.id))
     .map((f) => ({
       value: f.id,
       label: f.label,

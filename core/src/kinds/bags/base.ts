@@ -111,8 +111,8 @@ export function overlappingBase(bag: Bag, body: Body): Part {
     { deep: s.deep, lap: given('lap', lap) },
     (v) => v.deep + 2 * v.lap,
   )
-  const oneSheet = body.front.sheet === body.back.sheet
-  if (!oneSheet)
+  const { foot } = body
+  if (!foot || body.front.sheet !== body.back.sheet)
     return part({
       concerns: [
         {
@@ -128,8 +128,7 @@ export function overlappingBase(bag: Bag, body: Body): Part {
     })
   const wide = body.front.wide
   const panel = rectanglePanel(bag, 'base-panel', 'Base panel', 'gusset', wide, high.value)
-  const [a, b] = [onPanel(body.front, 0, body.front.high), onPanel(body.back, 0, body.back.high)]
-  const middle = { x: (a.x + b.x) / 2, y: (a.y + b.y) / 2 }
+  const { at: middle } = foot.at(0, 0)
   const m = p.margin
   const through = ['base-panel', body.front.sheet]
   return part({
@@ -152,7 +151,8 @@ export function overlappingBase(bag: Bag, body: Body): Part {
 /** Four feet near the corners of the foot, through body and board. */
 export function feet(bag: Bag, body: Body): Part {
   const { p } = bag
-  if (body.foot.deep === 0)
+  const { foot } = body
+  if (!foot)
     return part({
       concerns: [
         {
@@ -169,50 +169,27 @@ export function feet(bag: Bag, body: Body): Part {
   const ware = hardwareOf(bag.materials, 'foot')
   const bare = (half: number, least: number): number =>
     Math.max(least, Math.min(half - BENCH.feetIn, half - ware.across / 2 - BENCH.footRoom))
-  const [x, z] = [bare(body.foot.wide, 12), bare(body.foot.deep, 8)]
-  const oneSheet = body.front.sheet === body.back.sheet
-  const high = body.front.high
-  const gusset = body.panels.find((q) => q.id === 'gusset' || q.id === 'gusset-foot')
+  const [x, z] = [bare(foot.wide, 12), bare(foot.deep, 8)]
   const board = p.base === 'board' || p.base === 'cushioned'
   const places = ([-1, 1] as const).flatMap((dx) => ([-1, 1] as const).map((dz) => [dx * x, dz * z] as const))
   return part({
-    fittings: places.flatMap(([dx, dz], i) => {
-      const middle = oneSheet
-        ? (() => {
-            const [a, b] = [onPanel(body.front, 0, high), onPanel(body.back, 0, high)]
-            return { sheet: body.front.sheet, at: point((a.x + b.x) / 2 + dx, (a.y + b.y) / 2 + dz) }
-          })()
-        : gusset
-          ? {
-              sheet: gusset.id,
-              at: (() => {
-                const box = gusset.outline.segments.map((q) => q.from)
-                const [l, r] = [Math.min(...box.map((q) => q.x)), Math.max(...box.map((q) => q.x))]
-                const [t, b] = [Math.min(...box.map((q) => q.y)), Math.max(...box.map((q) => q.y))]
-                return point((l + r) / 2 + dx, (t + b) / 2 + dz)
-              })(),
-            }
-          : {
-              sheet: dz > 0 ? 'front' : 'back',
-              at: onPanel(dz > 0 ? body.front : body.back, dx, high + p.deep / 2 - Math.abs(dz)),
-            }
-      return [
-        {
-          id: `foot-${i + 1}`,
-          name: `foot ${i + 1}`,
-          role: 'foot',
-          sheet: middle.sheet,
-          at: middle.at,
-          up: -Math.PI / 2,
-          through: [
-            { sheet: middle.sheet, times: 1 },
-            ...(board
-              ? [{ sheet: 'board', times: 1, at: point(p.wide / 2 - 1 + dx, p.deep / 2 - 1 + dz) }]
-              : []),
-          ],
-          count: 1,
-        },
-      ]
+    fittings: places.map(([dx, dz], i) => {
+      const { sheet, at } = foot.at(dx, dz)
+      return {
+        id: `foot-${i + 1}`,
+        name: `foot ${i + 1}`,
+        role: 'foot',
+        sheet,
+        at,
+        up: -Math.PI / 2,
+        through: [
+          { sheet, times: 1 },
+          ...(board
+            ? [{ sheet: 'board', times: 1, at: point(p.wide / 2 - 1 + dx, p.deep / 2 - 1 + dz) }]
+            : []),
+        ],
+        count: 1,
+      }
     }),
   })
 }

@@ -5,7 +5,8 @@ import { panelOf, wholePanel } from './boxedPanels.js'
 import { meetings, seams } from './boxedSeams.js'
 import { boxOf, facesOf, type Face } from './boxedSizes.js'
 import { standing } from './boxedStand.js'
-import { alone, part, type Body, type Face as Place } from './parts.js'
+import { onPanel } from './onFace.js'
+import { alone, part, type Body, type Face as Place, type Foot } from './parts.js'
 
 /** Two panels, or one folded at the foot, with a square cut out of each foot corner. */
 export function boxedBody(bag: Bag): Body {
@@ -70,6 +71,17 @@ export function boxedBody(bag: Bag): Body {
     flap: box.flap,
     apart: 2 * z,
     lean: 0,
-    foot: { wide: (box.xr - box.xl) / 2, deep: box.c.value / 2 },
+    foot: { wide: (box.xr - box.xl) / 2, deep: box.c.value / 2, at: footAt(front, back, box.c.value / 2) },
   }
 }
+
+/** Places of the foot: in the middle of a body folded there, else on the half of it that each of the two panels has. */
+const footAt =
+  (front: Place, back: Place, half: number): Foot['at'] =>
+  (x, z) => {
+    const [a, b] = [onPanel(front, 0, front.high), onPanel(back, 0, back.high)]
+    if (front.sheet === back.sheet)
+      return { sheet: front.sheet, at: point((a.x + b.x) / 2 + x, (a.y + b.y) / 2 + z) }
+    const side = z > 0 ? front : back
+    return { sheet: side.sheet, at: onPanel(side, x, side.high + half - Math.abs(z)) }
+  }

@@ -134,7 +134,7 @@ export function fanBody(bag: Bag): Body {
     flap,
     apart,
     lean: fan.lean,
-    foot: { wide: profile.span / 2, deep: 0 },
+    foot: undefined,
   }
 }
 

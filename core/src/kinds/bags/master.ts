@@ -37,12 +37,13 @@ function partsOf(bag: Bag): Part {
   const flap = sewn ? sewn.flap : body.flap
   const lined = linings(bag, body)
   const [front, back] = [lined.inner(body.front), lined.inner(body.back)]
+  const closed = closure(bag, body, flap)
   // Sewn on from outside before the lining goes in, which hides the thread.
   const outside = [
     handles(bag, body, flap),
     p.strap === 'shoulder' ? shoulderStrap(bag, body) : part({}),
     p.strap === 'pair' ? shoulderPair(bag, body) : part({}),
-    closure(bag, body, flap),
+    closed,
   ]
   const before = together([
     lined.part,
@@ -63,7 +64,7 @@ function partsOf(bag: Bag): Part {
           // A row of the base panel would go through the pocket too.
           above: p.base === 'overlapping' ? p.baseLap + 14 : 0,
         }),
-    p.organiser === 'covered' ? organiser(bag, front, loopAt(body, outside[3]!)) : part({}),
+    p.organiser === 'covered' ? organiser(bag, front, loopAt(body, closed)) : part({}),
     p.divider === 'none' ? part({}) : divider(bag, body),
     p.base === 'overlapping' ? overlappingBase(bag, body) : part({}),
     sewn ? sewn.part : part({}),

@@ -85,6 +85,15 @@ export interface Face {
   readonly proud: number
 }
 
+/** Where a foot is flat and bare. Lengths mm. */
+export interface Foot {
+  /** Half its width and half its depth. */
+  readonly wide: number
+  readonly deep: number
+  /** The place so far to the right and to the front of its middle, on the panel of a sheet. */
+  readonly at: (x: number, z: number) => { readonly sheet: string; readonly at: Point }
+}
+
 /** A bag's body: its panels, and where other parts can be put on it. */
 export interface Body extends Part {
   readonly front: Face
@@ -94,8 +103,8 @@ export interface Body extends Part {
   readonly left: Face
   /** The height of the foot's stitch line or fold, and from middle to middle of the leather at the top, mm. */
   readonly flap: Flap | undefined
-  /** Where the foot is flat and bare: half its width and half its depth, mm. */
-  readonly foot: { readonly wide: number; readonly deep: number }
+  /** The flat of the foot; sides that fold leave none. */
+  readonly foot: Foot | undefined
   /** Middle to middle of the leather of front and back at the top edge, mm. */
   readonly apart: number
   readonly lean: number

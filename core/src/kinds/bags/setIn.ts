@@ -167,7 +167,11 @@ export function setInBody(bag: Bag): Body {
     flap,
     apart: span + 2 * bag.proud.flat,
     lean: 0,
-    foot: { wide: wide / 2, deep: span / 2 - radius },
+    foot: {
+      wide: wide / 2,
+      deep: span / 2 - radius,
+      at: (x, z) => ({ sheet: 'body', at: point(w / 2 + x, length / 2 + z) }),
+    },
   }
 }
 

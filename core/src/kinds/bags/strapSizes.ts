@@ -10,6 +10,7 @@ export const BENCH = {
   keeper: 14,
   keeperLap: 12,
   pad: 260,
+  padFoam: 3,
   yokeHigh: 60,
 } as const
 

@@ -1,5 +1,6 @@
 import { point, point3Along, type Point3 } from '../../geometry/index.js'
 import type { Hanging, Panel, Stood, StoodPart } from '../../master/index.js'
+import { leatherOf } from '../kind.js'
 import { arched } from './arches.js'
 import { type Bag } from './bag.js'
 import { onPanel, putOn, rectanglePanel, row } from './onFace.js'
@@ -71,7 +72,7 @@ const between = (from: number, to: number) => [
  * Where a strap hangs from one place to another: both its parts lie on one arc, the long one from where it begins past
  * the buckle by the overlap; pads in the middle of it, one on either side.
  */
-function hung(p: Bag['p'], s: Sizes, from: Point3, to: Point3, out: Point3): Stood[] {
+function hung({ p, materials }: Bag, s: Sizes, from: Point3, to: Point3, out: Point3): Stood[] {
   const whole = arched('strap-long', from, to, out, p.carried, p.strapWide)
   const [one] = whole.parts as readonly [StoodPart]
   const put = (sheet: string, proud: number, more: Partial<StoodPart>): Stood => ({
@@ -81,9 +82,11 @@ function hung(p: Bag['p'], s: Sizes, from: Point3, to: Point3, out: Point3): Sto
     parts: [{ ...one, ...more }],
   })
   const pad = padOf(p)
+  const [strap, cover] = ['straps', 'inner'].map((role) => leatherOf(materials, role).thickness)
+  const proud = (strap! + cover!) / 2 + BENCH.padFoam
   const pads = pad
-    ? [PAD_PROUD, -PAD_PROUD].map((proud) =>
-        put('pad', proud, { from: point(pad.wide / 2, (pad.long - p.carried) / 2) }),
+    ? [1, -1].map((side) =>
+        put('pad', side * proud, { from: point(pad.wide / 2, (pad.long - p.carried) / 2) }),
       )
     : []
   return [
@@ -101,9 +104,6 @@ function hung(p: Bag['p'], s: Sizes, from: Point3, to: Point3, out: Point3): Sto
   ]
 }
 
-/** Half of what lies between the two pads of a strap, mm: the strap, and foam at either side (J); docs/formulas.md §20. */
-const PAD_PROUD = 6
-
 /** A pad of a pair of straps, mm: wider than the strap, and a third of it long at most. */
 const padOf = (p: Bag['p']): { readonly wide: number; readonly long: number } | undefined =>
   p.strap === 'pair' && p.strapPad === 'pad'
@@ -112,7 +112,6 @@ const padOf = (p: Bag['p']): { readonly wide: number; readonly long: number } | 
 
 /** A strap over the shoulder, its two parts hung from rings at the sides. */
 export function shoulderStrap(bag: Bag, body: Body): Part {
-  const { p } = bag
   const s = strapSizes(bag)
   const places = [
     { face: body.right, x: 0, y: 8, id: 'right', words: 'at the right side' },
@@ -136,7 +135,7 @@ export function shoulderStrap(bag: Bag, body: Body): Part {
             face.proud + 4,
           )
         }) as [Point3, Point3]
-        return hung(p, s, b, a, { x: 0, y: 1, z: 0 })
+        return hung(bag, s, b, a, { x: 0, y: 1, z: 0 })
       },
     }),
   ])
@@ -190,15 +189,15 @@ export function shoulderPair(bag: Bag, body: Body): Part {
         const f = back.frame(opened)
         const on = (x: number, y: number): Point3 =>
           point3Along(point3Along(point3Along(f.origin, f.right, x), f.down, y), f.grain, back.proud + 4)
-        return [1, -1].flatMap((way) => [
-          ...hung(
-            p,
+        return [1, -1].flatMap((way) =>
+          hung(
+            bag,
             s,
             on(way * apart, top + BENCH.yokeHigh),
             on(way * corner, back.high - LOOP_REACH - 10),
             f.grain,
           ),
-        ])
+        )
       },
     }),
   ])

@@ -1,4 +1,4 @@
-import { point, point3, shift, type Path } from '../../geometry/index.js'
+import { boxCentre, pathBox, point, point3, shift, type Path } from '../../geometry/index.js'
 import { type Concern, type Panel, type Stood } from '../../master/index.js'
 import { plainPanel } from '../parts/shape.js'
 import { X, Y, Z, flatPart, minus } from './axes.js'
@@ -130,6 +130,10 @@ export function wrapBody(bag: Bag): Body {
     foot: {
       wide: span / 2 - profile.radius - (three ? SIDE_LAP : 0),
       deep: half,
+      at: (x, z) => {
+        const middle = boxCentre(pathBox(gussets.panels[0]!.outline))
+        return { sheet: gussets.base, at: point(middle.x + x, middle.y + z) }
+      },
     },
   }
 }

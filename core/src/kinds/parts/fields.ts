@@ -5,12 +5,13 @@ import type { Role } from '../kind.js'
 const at = (id: string): readonly string[] => ['params', id]
 
 /** The leather of a role, as a setting. */
-export const leatherField = ({ id, label }: Role): Field => ({
+export const leatherField = ({ id, label, when }: Role): Field => ({
   type: 'leather',
   id: `leather-${id}`,
   label: `leather of the ${label.toLowerCase()}`,
   path: ['leathers', id],
   role: id,
+  ...(when ? { when } : {}),
 })
 
 export const countField = (id: string, label: string, least: number, most: number, hint?: string): Field => ({
