@@ -12,4 +12,4 @@ export {
   longestRun,
   smallestRoom,
 } from './whole/index.js'
-export { hangingOf, makeRoom, packingOf, smallestFor, toBuy, turningOf } from './wholeWork.js'
+export { hangingOf, makeRoom, packingOf, smallestFor, strapsOf, toBuy, turningOf } from './wholeWork.js'

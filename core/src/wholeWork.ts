@@ -1,5 +1,6 @@
 import { type Derived } from './derive.js'
 import type { Edit } from './design/index.js'
+import type { StrapRun } from './master/index.js'
 import {
   type Box3,
   type Hang,
@@ -7,6 +8,7 @@ import {
   type ToBuy,
   type Turnable,
   hangsOf,
+  longestRun,
   packInto,
   shoppingList,
   smallestRoom,
@@ -59,3 +61,16 @@ export const turningOf = ({ master, design }: Derived): Turnable | undefined =>
 
 /** What has to be bought for it besides leather and thread. */
 export const toBuy = ({ fittings, edges, master }: Derived): ToBuy[] => shoppingList(fittings, edges, master)
+
+/** A length of strap with its leather, and the longest run its shelf gives, mm; undefined where none of it is there. */
+export interface StrapLength extends StrapRun {
+  readonly leather: string
+  readonly longest: number | undefined
+}
+
+/** Every strap that is cut in one run, with what the shelf gives for it. */
+export const strapsOf = ({ master, design }: Pick<Derived, 'master' | 'design'>): StrapLength[] =>
+  (master.strapRuns ?? []).flatMap((run) => {
+    const leather = design.leathers[run.role]
+    return leather ? [{ ...run, leather: leather.name, longest: longestRun(leather) }] : []
+  })

@@ -1,24 +1,22 @@
 import { setField } from '../design/index.js'
 import { printLength } from '../measure/index.js'
-import { longestRun } from '../whole/index.js'
+import { strapsOf } from '../wholeWork.js'
 import type { Check } from './finding.js'
 
 /** A strap longer than any straight run on the hides on the shelf. */
 export const strapTooLong: Check = {
   code: 'strap-too-long',
-  find: ({ master, design }) =>
-    (master.strapRuns ?? []).flatMap((run) => {
-      const leather = design.leathers[run.role]
-      const longest = leather && longestRun(leather)
-      if (!leather || longest === undefined || run.length.value <= longest) return []
+  find: (derived) =>
+    strapsOf(derived).flatMap((run) => {
+      if (run.longest === undefined || run.length.value <= run.longest) return []
       return [
         {
           key: `strap-too-long:${run.panelId}`,
           code: 'strap-too-long',
           rank: 'look' as const,
           places: [{ panelId: run.panelId, at: { x: 5, y: run.length.value / 2 } }],
-          numbers: { length: run.length.value, longest },
-          words: { name: run.name, leather: leather.name },
+          numbers: { length: run.length.value, longest: run.longest },
+          words: { name: run.name, leather: run.leather },
         },
       ]
     }),

@@ -2,11 +2,11 @@
 import { computed } from 'vue'
 import { RouterLink } from 'vue-router'
 import {
-  longestRun,
   overruledFor,
   printLength,
   printWeight,
   sayFinding,
+  strapsOf,
   toBuy,
   type SetFitting,
 } from '@drumlin/core'
@@ -25,12 +25,7 @@ const roles = computed(() =>
   (derived.value.kind.hardware ?? []).filter((r) => r.when?.(derived.value.design.params) ?? true),
 )
 const list = computed(() => toBuy(derived.value))
-const straps = computed(() =>
-  (derived.value.master.strapRuns ?? []).map((run) => {
-    const leather = derived.value.design.leathers[run.role]
-    return { ...run, longest: leather && longestRun(leather), leather: leather?.name ?? '' }
-  }),
-)
+const straps = computed(() => strapsOf(derived.value))
 const found = computed(() =>
   job.findings.filter((f) => ABOUT_FITTINGS.has(f.code) && overruledFor(job.settled!, f) === undefined),
 )
@@ -187,6 +182,9 @@ tbody th {
 .words {
   min-width: 14ch;
   white-space: normal;
+}
+.found a {
+  color: var(--loch);
 }
 .found {
   border-left: 4px solid var(--rowan);
