@@ -23,14 +23,15 @@ const MOST = 2
 const variants = shallowRef<readonly Variant[]>([first('B')])
 function first(name: string): Variant {
   // What is most often weighed: another school of pockets, else the first other way of making it.
-  const choices = fieldsInPlay(kind.value, base.value.params).filter(
-    (f) => f.type === 'choice' && f.path[0] === 'params',
-  )
-  const field =
-    choices.find((f) => f.id === 'school') ?? choices.find((f) => f.id !== 'currency' && f.id !== 'finish')
-  if (!field || field.type !== 'choice') return { name, edit: NOTHING_CHANGED }
-  const other = field.choices.find((c) => c.value !== base.value.params[field.id])
-  return { name, edit: { name: 'as it is', changes: [{ path: field.path, value: other!.value }] } }
+  const others = fieldsInPlay(kind.value, base.value.params).flatMap((field) => {
+    if (field.type !== 'choice' || field.path[0] !== 'params') return []
+    const value = field.choices.find((c) => c.value !== base.value.params[field.id])?.value
+    return value === undefined ? [] : [{ id: field.id, path: field.path, value }]
+  })
+  const other =
+    others.find((f) => f.id === 'school') ?? others.find((f) => f.id !== 'currency' && f.id !== 'finish')
+  if (!other) return { name, edit: NOTHING_CHANGED }
+  return { name, edit: { name: 'as it is', changes: [{ path: other.path, value: other.value }] } }
 }
 const add = (): void => void (variants.value = [...variants.value, { name: 'C', edit: NOTHING_CHANGED }])
 const remove = (i: number): void => void (variants.value = variants.value.filter((_, k) => k !== i))
