@@ -112,3 +112,14 @@ test('hardware on the shelf: a post length written, another refused in words', a
   await page.reload()
   await expect(page.getByRole('checkbox', { name: 'stands upright of notebook, A5' })).toBeChecked()
 })
+
+test('another way of making each bag is weighed beside it', async ({ page }) => {
+  for (const name of ['Harbour office case', 'Pilot’s flap bag', 'Landing rucksack']) {
+    await page.goto('/')
+    await page.getByRole('link', { name }).click()
+    await page.getByRole('link', { name: 'What if' }).click()
+    await expect(page.getByRole('button', { name: 'Take B' })).toBeVisible()
+    await expect(page.getByRole('row', { name: /^Holes/ })).toContainText(/\d/)
+  }
+  await accessible(page)
+})
