@@ -47,6 +47,9 @@ export function figuresOf(derived: Derived): Figures {
       { master, edges, runs, speed: design.habits, machine: design.machine },
       reckoner(design.overrides),
     ),
-    carries: master.carries,
+    carries: [
+      ...master.carries,
+      ...design.contents.map(({ thing, count }) => (count === 1 ? thing.name : `${count} × ${thing.name}`)),
+    ],
   }
 }

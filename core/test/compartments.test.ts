@@ -3,6 +3,7 @@ import { describe, expect, test } from 'vitest'
 import {
   applyEdit,
   derive,
+  figuresOf,
   findingsOf,
   fixesOf,
   makeRoom,
@@ -94,6 +95,8 @@ describe('a bag with a divider', () => {
     const without = applyEdit(edited.design, setField('no divider', ['params', 'divider'], 'none'))
     expect(without.ok && packingOf(derive(without.design))!.fits).toBe(true)
   })
+  test('says what it carries where its figures stand beside another’s', () =>
+    expect(figuresOf(derive(edited.design)).carries).toEqual(['spectacles in their case']))
   test('the smallest that takes it has a compartment that does', () => {
     const bag = derive(edited.design)
     const made = applyEdit(edited.design, makeRoom(bag, smallestFor(bag)!))
