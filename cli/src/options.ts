@@ -15,6 +15,7 @@ export interface ExportAsked {
   readonly to: ExportForm
   readonly out: string
   readonly paper: Paper
+  readonly unit: 'mm' | 'in'
 }
 
 /** A quick reckoner of the pocket book with the numbers given, by input id, as written. */
@@ -29,6 +30,7 @@ const FORMS = ['pdf', 'svg', 'dxf', 'json'] as const
 type ExportForm = (typeof FORMS)[number]
 const PAPERS = ['a4', 'letter'] as const
 type Paper = (typeof PAPERS)[number]
+const UNITS = ['mm', 'in'] as const
 
 const wrong = (text: string): Asked => ({ wrong: `drumlin: ${text} (try: drumlin --help)` })
 
@@ -64,13 +66,21 @@ function one(command: 'derive' | 'check' | 'export', words: Words): Asked | stri
 }
 
 function exportAsked(words: Words, file: string): Asked {
-  const { '--to': to, '--out': out, '--paper': paper = 'a4' } = words.options
+  const { '--to': to, '--out': out, '--paper': paper = 'a4', '--unit': unit = 'mm' } = words.options
   if (!FORMS.includes(to as ExportForm))
     return wrong(`--to must be one of ${FORMS.join(', ')}${to ? `, not ${to}` : ''}`)
   if (!out) return wrong('export needs --out PATH')
   if (!PAPERS.includes(paper as Paper))
     return wrong(`--paper must be one of ${PAPERS.join(', ')}, not ${paper}`)
-  return { command: 'export', file, to: to as ExportForm, out, paper: paper as Paper }
+  if (!UNITS.includes(unit as 'mm')) return wrong(`--unit must be one of ${UNITS.join(', ')}, not ${unit}`)
+  return {
+    command: 'export',
+    file,
+    to: to as ExportForm,
+    out,
+    paper: paper as Paper,
+    unit: unit as 'mm' | 'in',
+  }
 }
 
 /** Reads the words after `drumlin`. */
@@ -81,7 +91,7 @@ export function asked(argv: readonly string[]): Asked {
   if (command === 'reckon') return reckonAsked(rest)
   if (command !== 'derive' && command !== 'check' && command !== 'export')
     return wrong(`unknown command ${command}`)
-  const words = sorted(rest, command === 'export' ? ['--to', '--out', '--paper'] : [])
+  const words = sorted(rest, command === 'export' ? ['--to', '--out', '--paper', '--unit'] : [])
   if (typeof words === 'string') return wrong(words)
   const file = one(command, words)
   if (typeof file !== 'string') return file
@@ -128,7 +138,7 @@ function reckonAsked(words: readonly string[]): Asked {
 export const HELP = `drumlin derive FILE                                  everything that follows from a design, as JSON
 drumlin check FILE                                   its findings; exit 1 where one is a stop
 drumlin export FILE --to pdf|svg|dxf|json --out PATH its pattern at 1:1, or the design itself
-               [--paper a4|letter]                   paper of the PDF, a4 where left out
+               [--paper a4|letter] [--unit mm|in]    paper of the PDF, a4 where left out; mm where left out
 drumlin reckon --list                                the pocket book: every quick reckoner with its inputs
 drumlin reckon NAME [--INPUT VALUE …] [--json]       one of them, with its working
 `

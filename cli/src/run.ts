@@ -42,11 +42,16 @@ async function opened(file: string): Promise<Opened> {
     : { error: `drumlin: ${file}: ${readSentence(read.issue)}` }
 }
 
-async function contentsOf(derived: Derived, { to, paper }: ExportAsked): Promise<string | Uint8Array> {
+async function contentsOf(derived: Derived, { to, paper, unit }: ExportAsked): Promise<string | Uint8Array> {
   if (to === 'json') return writeDesign(derived.design)
-  if (to === 'svg') return writeSvg(derived)
-  if (to === 'dxf') return writeDxf(derived)
-  return writePdf(derived, { paper, unit: 'mm', fonts: await pdfFonts() })
+  if (to === 'svg') return writeSvg(derived, unit)
+  if (to === 'dxf') return writeDxf(derived, unit)
+  return writePdf(derived, {
+    paper,
+    unit,
+    date: new Date().toISOString().slice(0, 10),
+    fonts: await pdfFonts(),
+  })
 }
 
 async function exported(derived: Derived, words: ExportAsked): Promise<Result> {

@@ -18,25 +18,61 @@ import {
 import { type LengthUnit, printLength, printWeight, trimmed } from '../measure/index.js'
 import type { PanelMark } from '../master/index.js'
 import type { Mark } from '../reckon/index.js'
-import { type Drawn, stroke, text } from './primitives.js'
+import type { Ask } from './place.js'
+import { type Drawn, type LayerName, stroke } from './primitives.js'
+import { TYPE, wordsForm } from './words.js'
 
-const WEIGHT = { cut: 0.5, fold: 0.25, fine: 0.15, tick: 0.35 } as const
-const TYPE = 2.8
+/** Line weights, mm, in order of what matters at the bench: the knife follows the heaviest. */
+export const WEIGHT = { cut: 0.5, tick: 0.35, fold: 0.28, finished: 0.2, fine: 0.15, hatch: 0.09 } as const
 /** Between two strokes of a hatch along an edge, mm. */
-const HATCH = 1.3
+const HATCH = 1.6
 /** How far successive strokes reach in, as shares of the band: they crowd where the leather gets thin. */
 const REACHES = [1, 0.3, 0.62, 0.3] as const
 
-const pathOf = (points: readonly Point[]): Path => polyline(points)
+/** What a mark draws, and the words that want a place beside it. */
+export interface MarkDrawn {
+  readonly strokes: readonly Drawn[]
+  readonly asks: readonly Ask[]
+}
+export const NOTHING: MarkDrawn = { strokes: [], asks: [] }
+
+/** How the words of a piece are written. */
+export interface Lettering {
+  readonly unit: LengthUnit
+  /** Read from the right, along a narrow upright piece. */
+  readonly upright: boolean
+  /** Type is no smaller than this, mm: what can be read from where one looks. */
+  readonly least: number
+}
+
+/** A few words about a place. */
+export const words = (
+  layer: LayerName,
+  about: Point,
+  said: string,
+  { upright, least }: Lettering,
+  { off = 1.2, toward = 0, size = TYPE.mark as number, where = 'any' as Ask['where'], leader = true } = {},
+): Ask => ({
+  layer,
+  about,
+  off,
+  toward,
+  where,
+  leader,
+  forms: [wordsForm(layer, [{ words: said, size: Math.max(size, least) }], upright)],
+})
+
+const thickness = (mm: number, unit: LengthUnit): string =>
+  unit === 'mm' ? trimmed(mm, 2) : printWeight(mm, unit)
 
 /** Strokes square to a skived edge, the denser the thinner it gets, and the thickness at both sides. */
-export function skiveEdgeDrawing(mark: Mark & { type: 'skiveEdge' }, unit: LengthUnit): Drawn[] {
+export function skiveEdgeDrawing(mark: Mark & { type: 'skiveEdge' }, lettering: Lettering): MarkDrawn {
   const { profile, inward, outside, full } = mark
-  const path = pathOf(profile.points)
+  const path = polyline(profile.points)
   const { levels } = profile
   const thick = levels.findIndex((l) => l.thickness >= full - 1e-9)
   const width = levels[thick < 0 ? levels.length - 1 : thick]!.from
-  if (width < 0.2) return []
+  if (width < 0.2) return NOTHING
   const length = pathLength(path)
   const count = Math.max(2, Math.floor(length / HATCH))
   const strokes = Array.from({ length: count }, (_, i) => {
@@ -45,18 +81,22 @@ export function skiveEdgeDrawing(mark: Mark & { type: 'skiveEdge' }, unit: Lengt
     const from = circlePoint(at, -outside, into)
     return openPath([line(from, circlePoint(from, width * REACHES[i % REACHES.length]!, into))])
   })
-  const print = (mm: number): string => (unit === 'mm' ? trimmed(mm, 2) : printWeight(mm, unit))
   const { at, angle } = pathPlaceAt(path, length * 0.28)
   const into = angle + (inward * Math.PI) / 2
-  const figure = (distance: number, words: string): Drawn => {
-    const p = circlePoint(at, distance, into)
-    return text('skive', { x: p.x, y: p.y + 1 }, words, TYPE)
+  const figure = (distance: number, level: number, toward: number): Ask =>
+    words(
+      'skive',
+      circlePoint(at, distance, into),
+      thickness(profileLevel(profile, level), lettering.unit),
+      lettering,
+      {
+        toward,
+      },
+    )
+  return {
+    strokes: strokes.map((s) => stroke('skive', s, WEIGHT.hatch)),
+    asks: [figure(-outside, 0, into + Math.PI), figure(width - outside, width, into)],
   }
-  return [
-    ...strokes.map((s) => stroke('skive', s, WEIGHT.fine)),
-    figure(-outside - 2.4, print(profileLevel(profile, 0))),
-    figure(width - outside + 2.4, print(profileLevel(profile, width))),
-  ]
 }
 
 /** A thin line ended by small bars: the cut edge is folded to it. */
@@ -86,20 +126,20 @@ const circle = (at: Point, radius: number): Path => {
   return closedPath([arc(a, b, at, Math.PI), arc(b, a, at, Math.PI)])
 }
 
-/** A round hole at true size with a centre cross. */
-export function holeDrawing(at: Point, across: number): Drawn[] {
-  const reach = across / 2 + 1
-  return [
-    stroke('marks', circle(at, across / 2), WEIGHT.tick),
-    ...[0, Math.PI / 2].map((angle) =>
-      stroke(
-        'marks',
-        openPath([line(circlePoint(at, -reach, angle), circlePoint(at, reach, angle))]),
-        WEIGHT.fine,
-      ),
+const cross = (at: Point, reach: number, turned = 0): Drawn[] =>
+  [turned, turned + Math.PI / 2].map((angle) =>
+    stroke(
+      'marks',
+      openPath([line(circlePoint(at, -reach, angle), circlePoint(at, reach, angle))]),
+      WEIGHT.fine,
     ),
-  ]
-}
+  )
+
+/** A round hole at true size with a centre cross. */
+export const holeDrawing = (at: Point, across: number): Drawn[] => [
+  stroke('marks', circle(at, across / 2), WEIGHT.tick),
+  ...cross(at, across / 2 + 1),
+]
 
 /** A slot with round ends made by a punch. */
 function slotPath({ at, angle, length, punch }: PanelMark & { type: 'slot' }): Path {
@@ -115,13 +155,13 @@ function slotPath({ at, angle, length, punch }: PanelMark & { type: 'slot' }): P
   ])
 }
 
-function arrow(at: Point, angle: number, words: string): Drawn[] {
-  const [from, to] = [circlePoint(at, -7, angle), circlePoint(at, 7, angle)]
-  const barb = (by: number): Point => circlePoint(to, 2.4, angle + Math.PI + by)
+/** An arrow with its head at one end, `reach` mm to either side of its middle. */
+export function arrowStrokes(layer: LayerName, at: Point, angle: number, reach: number): Drawn[] {
+  const [from, to] = [circlePoint(at, -reach, angle), circlePoint(at, reach, angle)]
+  const barb = (by: number): Point => circlePoint(to, Math.min(2.4, reach), angle + Math.PI + by)
   return [
-    stroke('marks', openPath([line(from, to)]), WEIGHT.fold),
-    stroke('marks', polyline([barb(0.5), to, barb(-0.5)]), WEIGHT.fold),
-    text('marks', { x: from.x, y: from.y + (Math.sin(angle) < -0.5 ? 4 : -1.5) }, words, TYPE),
+    stroke(layer, openPath([line(from, to)]), WEIGHT.fold),
+    stroke(layer, polyline([barb(0.5), to, barb(-0.5)]), WEIGHT.fold),
   ]
 }
 
@@ -137,24 +177,17 @@ function windowPath({ at, angle, length, width }: PanelMark & { type: 'window' }
   return closedPath(points.map((p, i) => line(p, points[(i + 1) % 4]!)))
 }
 
-/** Hardware as large as it is, with a centre cross, what it needs punched, and its name. */
-function hardwareDrawing(mark: PanelMark & { type: 'hardware' }): Drawn[] {
+/** Hardware as large as it is, with a centre cross and what it needs punched. */
+function hardwareStrokes(mark: PanelMark & { type: 'hardware' }): Drawn[] {
   const { at, angle, across, high, holes, slots } = mark
   const place = ({ along, aside }: { along: number; aside: number }): Point =>
     circlePoint(circlePoint(at, along, angle), aside, angle + Math.PI / 2)
-  const reach = Math.max(across, high) / 2 + 1
   const outline = mark.round
     ? circle(at, across / 2)
     : windowPath({ type: 'window', id: mark.id, at, angle, length: high, width: across })
   return [
     stroke('marks', outline, WEIGHT.fine),
-    ...[0, Math.PI / 2].map((by) =>
-      stroke(
-        'marks',
-        openPath([line(circlePoint(at, -reach, angle + by), circlePoint(at, reach, angle + by))]),
-        WEIGHT.fine,
-      ),
-    ),
+    ...cross(at, Math.max(across, high) / 2 + 1, angle),
     ...holes.map((h) => stroke('marks', circle(place(h), h.punch / 2), WEIGHT.tick)),
     ...slots.map((s) => {
       const middle = place(s)
@@ -169,70 +202,86 @@ function hardwareDrawing(mark: PanelMark & { type: 'hardware' }): Drawn[] {
         WEIGHT.tick,
       )
     }),
-    text('marks', { x: at.x, y: at.y + reach + 2.6 }, mark.name, 2.4),
   ]
+}
+
+/** Several of one sort are named once, at the first, with how many there are. */
+function namedOnce<M extends PanelMark>(
+  mark: M,
+  all: readonly PanelMark[],
+  alike: (other: M) => boolean,
+  name: string,
+): string | undefined {
+  const same = all.filter((m): m is M => m.type === mark.type && alike(m as M))
+  if (same[0] !== mark && same.length > 0) return undefined
+  return same.length > 1 ? `${same.length} × ${name}` : name
 }
 
 /** A mark the maker set, save notches, which are drawn like all notches. */
 export function setDrawing(
   mark: Exclude<PanelMark, { type: 'notch' | 'centre' }>,
   all: readonly PanelMark[],
-  unit: LengthUnit,
-): Drawn[] {
+  lettering: Lettering,
+): MarkDrawn {
+  const { unit } = lettering
+  const named = (
+    strokes: readonly Drawn[],
+    name: string | undefined,
+    more: Parameters<typeof words>[4] = {},
+  ): MarkDrawn => ({
+    strokes,
+    asks: name === undefined ? [] : [words('marks', mark.at, name, lettering, more)],
+  })
   switch (mark.type) {
     case 'slot':
-      return [
-        stroke('marks', slotPath(mark), WEIGHT.tick),
-        text(
-          'marks',
-          { x: mark.at.x, y: mark.at.y + mark.punch / 2 + 3.4 },
+      return named(
+        [stroke('marks', slotPath(mark), WEIGHT.tick)],
+        namedOnce(
+          mark,
+          all,
+          (m) => m.length === mark.length && m.punch === mark.punch,
           `slot ${printLength(mark.length, unit)}, punch ${printLength(mark.punch, unit)}`,
-          TYPE,
         ),
-      ]
-    case 'hole': {
-      // A row of holes of one size says it once, at the first.
-      const alike = all.filter((m) => m.type === 'hole' && m.punch === mark.punch)
-      if (alike[0] !== mark) return holeDrawing(mark.at, mark.punch)
-      return [
-        ...holeDrawing(mark.at, mark.punch),
-        text(
-          'marks',
-          { x: mark.at.x + mark.punch / 2 + 1.6, y: mark.at.y - 1 },
-          `${alike.length > 1 ? `${alike.length} × ` : ''}${printLength(mark.punch, unit)}`,
-          TYPE,
-          'start',
-        ),
-      ]
-    }
+        { off: mark.punch / 2 + 1, toward: Math.PI / 2 },
+      )
+    case 'hole':
+      return named(
+        holeDrawing(mark.at, mark.punch),
+        namedOnce(mark, all, (m) => m.punch === mark.punch, printLength(mark.punch, unit)),
+        { off: mark.punch / 2 + 1.6 },
+      )
     case 'text':
-      return [text('marks', mark.at, mark.text, 3.2)]
+      return named([], mark.text, { off: 0, size: 3.2 })
     case 'up':
-      return arrow(mark.at, mark.angle, 'up')
     case 'grain':
-      return arrow(mark.at, mark.angle, 'grain')
+      return named(arrowStrokes('marks', mark.at, mark.angle, 7), mark.type, { off: 1.2 })
     case 'hardware':
-      return hardwareDrawing(mark)
+      return named(
+        hardwareStrokes(mark),
+        namedOnce(mark, all, (m) => m.name === mark.name, mark.name),
+        { off: Math.max(mark.across, mark.high) / 2 + 1.6, toward: Math.PI / 2, size: TYPE.small },
+      )
     case 'cuts':
-      return mark.paths.map((path) => stroke('cut', path, WEIGHT.tick))
+      return { strokes: mark.paths.map((path) => stroke('cut', path, WEIGHT.tick)), asks: [] }
     case 'window':
-      return [
-        stroke('marks', windowPath(mark), WEIGHT.fine, [1.6, 1]),
-        text('marks', { x: mark.at.x, y: mark.at.y + 1 }, 'glue window', 2.4),
-      ]
+      return named([stroke('marks', windowPath(mark), WEIGHT.fine, [1.6, 1])], 'glue window', {
+        off: 0,
+        size: TYPE.small,
+      })
   }
 }
 
 /** The rough block a piece is cut from first. */
-export function blockDrawing(path: Path, by: number, unit: LengthUnit): Drawn[] {
+export function blockDrawing(path: Path, by: number, lettering: Lettering): MarkDrawn {
   const box = pathBox(path)
-  return [
-    stroke('marks', path, WEIGHT.fold, [4, 2, 0.6, 2]),
-    text(
-      'marks',
-      { x: boxCentre(box).x, y: box.top + 3.4 },
-      `rough block, ${printLength(by, unit)} bigger: cut to size after`,
-      TYPE,
-    ),
-  ]
+  const said = `rough block, ${printLength(by, lettering.unit)} bigger: cut to size after`
+  return {
+    strokes: [stroke('marks', path, WEIGHT.fold, [4, 2, 0.6, 2])],
+    asks: [
+      words('marks', { x: boxCentre(box).x, y: box.top }, said, lettering, {
+        toward: -Math.PI / 2,
+        where: 'outside',
+      }),
+    ],
+  }
 }

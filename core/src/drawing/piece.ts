@@ -1,7 +1,8 @@
 import {
+  type Box,
+  type Move,
   type Path,
   type Point,
-  boxCentre,
   boxHeight,
   boxWidth,
   circlePoint,
@@ -11,47 +12,87 @@ import {
   pathMoved,
   pointAdd,
   pointInside,
+  pointMoved,
+  pointRight,
   pointScale,
   pointSubtract,
   pointUnit,
-  pointRight,
   polyline,
-  type Move,
-  pointMoved,
 } from '../geometry/index.js'
 import type { PanelMark } from '../master/index.js'
 import type { LengthUnit } from '../measure/index.js'
 import { printWeight, trimmed } from '../measure/index.js'
-import { type JobName, type Mark, type Piece, type PieceHole, pieceLabel } from '../reckon/index.js'
+import type { JobName, Mark, Piece, PieceHole } from '../reckon/index.js'
 import {
+  type Lettering,
+  type MarkDrawn,
+  NOTHING,
+  WEIGHT,
   blockDrawing,
   foldToDrawing,
   holeDrawing,
   setDrawing,
   skiveEdgeDrawing,
   treatDrawing,
+  words,
 } from './edgeMarks.js'
 import { hatch, stipple } from './fill.js'
-import { type Drawn, stroke, text } from './primitives.js'
+import { labelAsks } from './label.js'
+import { type Ask, placed } from './place.js'
+import { type Drawn, stroke } from './primitives.js'
 
-/** Line weights in mm: the language must survive a black-and-white printer, so weight and form carry it. */
-const WEIGHT = { cut: 0.5, finished: 0.18, fold: 0.25, fine: 0.15, tick: 0.35 } as const
 const LONG_DASH = [7, 2.2] as const
 const SHORT_DASH = [2, 1.2] as const
-const TYPE = { name: 4.2, line: 3, mark: 2.8 } as const
 
-/** Everything drawn for a piece, in its own coordinates, from the lowest layer to the uppermost. */
-export function pieceDrawing(piece: Piece, job: JobName, unit: LengthUnit): readonly Drawn[] {
-  const marks = piece.marks.flatMap((mark) => markDrawing(mark, piece, unit))
-  const finished = piece.finished === piece.cut ? [] : [stroke('finished', piece.finished, WEIGHT.finished)]
-  return [
-    ...marks,
-    ...finished,
-    ...piece.holes.map(slitDrawing),
-    stroke('cut', piece.cut, WEIGHT.cut),
-    ...labelDrawing(piece, job, unit),
-  ]
+/** How a piece is lettered. */
+export interface PieceLettering {
+  readonly job: JobName
+  readonly unit: LengthUnit
+  /** Type is no smaller than this, mm; what a pixel of a screen can show. */
+  readonly least?: number
 }
+
+/** A piece’s strokes, and what wants a place among them. */
+export interface PieceMarks {
+  readonly outline: Path
+  readonly strokes: readonly Drawn[]
+  readonly asks: readonly Ask[]
+}
+
+/** A narrow upright piece is lettered along it, read from the right. */
+export function isUpright(piece: Piece): boolean {
+  const box = pathBox(piece.cut)
+  return boxWidth(box) < 45 && boxHeight(box) > 1.5 * boxWidth(box)
+}
+
+/** Strokes of a piece from the lowest layer to the uppermost, and the words about them, the label first. */
+export function pieceMarks(piece: Piece, { job, unit, least = 0 }: PieceLettering): PieceMarks {
+  const lettering: Lettering = { unit, upright: isUpright(piece), least }
+  const marks = piece.marks.map((mark) => markDrawing(mark, piece, lettering))
+  const finished = piece.finished === piece.cut ? [] : [stroke('finished', piece.finished, WEIGHT.finished)]
+  return {
+    outline: piece.cut,
+    strokes: [
+      ...marks.flatMap((m) => m.strokes),
+      ...finished,
+      ...piece.holes.map(slitDrawing),
+      stroke('cut', piece.cut, WEIGHT.cut),
+    ],
+    asks: [...labelAsks(piece, job, lettering), ...marks.flatMap((m) => m.asks)],
+  }
+}
+
+/** Everything drawn for a piece, in its own coordinates; each word where it lies over nothing else. */
+export function pieceDrawing(piece: Piece, job: JobName, unit: LengthUnit, least = 0): readonly Drawn[] {
+  const known = drawings.get(piece)
+  const key = `${job.name}\n${job.draft}\n${unit}\n${least}`
+  if (known?.key === key) return known.drawn
+  const { outline, strokes, asks } = pieceMarks(piece, { job, unit, least })
+  const drawn = [...strokes, ...placed(outline, strokes, asks)]
+  drawings.set(piece, { key, drawn })
+  return drawn
+}
+const drawings = new WeakMap<Piece, { readonly key: string; readonly drawn: readonly Drawn[] }>()
 
 const slitDrawing = (hole: PieceHole): Drawn => {
   const [from, to] = [
@@ -61,43 +102,50 @@ const slitDrawing = (hole: PieceHole): Drawn => {
   return stroke('holes', openPath([line(from, to)]), hole.width)
 }
 
-function markDrawing(mark: Mark, piece: Piece, unit: LengthUnit): Drawn[] {
+const only = (...strokes: readonly Drawn[]): MarkDrawn => ({ strokes, asks: [] })
+
+function markDrawing(mark: Mark, piece: Piece, lettering: Lettering): MarkDrawn {
   switch (mark.type) {
     case 'fold':
-      return foldDrawing(mark)
+      return foldDrawing(mark, lettering)
     case 'glue':
-      return [{ type: 'dots', layer: 'glue', points: stipple(mark.area, mark.without), diameter: 0.3 }]
+      return only({ type: 'dots', layer: 'glue', points: stipple(mark.area, mark.without), diameter: 0.3 })
     case 'skive':
-      return skiveDrawing(mark, piece.thickness ?? mark.start, unit)
+      return skiveDrawing(mark, piece.thickness ?? mark.start, lettering)
     case 'stitchLine':
-      return [stroke('holes', mark.path, WEIGHT.fine, SHORT_DASH)]
+      return only(stroke('holes', mark.path, WEIGHT.fine, SHORT_DASH))
     case 'notch':
-      return notchDrawing(mark.at, mark.angle, mark.letters, piece)
+      return notchDrawing(mark.at, mark.angle, mark.letters, piece, lettering)
+    // The label brings the arrow of the grain with it.
     case 'grain':
-      return grainDrawing(labelSpot(piece), mark.angle)
+      return NOTHING
     case 'skiveEdge':
-      return skiveEdgeDrawing(mark, unit)
+      return skiveEdgeDrawing(mark, lettering)
     case 'foldTo':
-      return foldToDrawing(mark.path)
+      return only(...foldToDrawing(mark.path))
     case 'treat':
-      return treatDrawing(mark)
+      return only(...treatDrawing(mark))
     case 'stop':
-      return holeDrawing(mark.at, mark.across)
+      return only(...holeDrawing(mark.at, mark.across))
     case 'block':
-      return blockDrawing(mark.path, mark.by, unit)
+      return blockDrawing(mark.path, mark.by, lettering)
     case 'set':
-      return setMarkDrawing(mark.mark, piece, unit)
+      return setMarkDrawing(mark.mark, piece, lettering)
   }
 }
 
-function setMarkDrawing(mark: PanelMark, piece: Piece, unit: LengthUnit): Drawn[] {
+function setMarkDrawing(mark: PanelMark, piece: Piece, lettering: Lettering): MarkDrawn {
   if (mark.type === 'notch' || mark.type === 'centre')
-    return notchDrawing(mark.at, mark.angle, mark.letters, piece)
-  return setDrawing(mark, piece.panel.marks ?? [], unit)
+    return notchDrawing(mark.at, mark.angle, mark.letters, piece, lettering)
+  const all = piece.marks.flatMap((m) => (m.type === 'set' ? [m.mark] : []))
+  return setDrawing(mark, all, lettering)
 }
 
 /** A long dash with a pair of facing chevrons at each end, hill or valley written beside it. */
-function foldDrawing({ from, to, width, rises, note }: Mark & { type: 'fold' }): Drawn[] {
+function foldDrawing(
+  { from, to, width, rises, note }: Mark & { type: 'fold' },
+  lettering: Lettering,
+): MarkDrawn {
   const along = pointUnit(pointSubtract(to, from))
   const aside = pointRight(along)
   // A bend of no width worth drawing is one line.
@@ -112,121 +160,91 @@ function foldDrawing({ from, to, width, rises, note }: Mark & { type: 'fold' }):
       WEIGHT.fold,
     )
   }
-  const word = pointAdd(from, pointAdd(pointScale(along, 8), pointScale(aside, -half - 1.2)))
   const shifted = (by: number): Drawn => {
     const [a, b] = [from, to].map((p) => pointAdd(p, pointScale(aside, by))) as [Point, Point]
     return stroke('fold', openPath([line(a, b)]), WEIGHT.fold, LONG_DASH)
   }
-  return [
-    ...(half > 0 ? [-half, half] : [0]).map(shifted),
-    ...[-1, 1].flatMap((side) => [chevron(from, side, 1), chevron(to, side, -1)]),
-    text(
-      'fold',
-      word,
-      note ? `${rises}, ${note}` : rises,
-      TYPE.mark,
-      'start',
-      false,
-      Math.atan2(along.y, along.x),
-    ),
-  ]
+  const length = Math.hypot(to.x - from.x, to.y - from.y)
+  const beside = pointAdd(
+    from,
+    pointAdd(pointScale(along, Math.min(14, length / 2)), pointScale(aside, -half)),
+  )
+  return {
+    strokes: [
+      ...(half > 0 ? [-half, half] : [0]).map(shifted),
+      ...[-1, 1].flatMap((side) => [chevron(from, side, 1), chevron(to, side, -1)]),
+    ],
+    asks: [
+      words('fold', beside, note ? `${rises}, ${note}` : rises, lettering, {
+        toward: Math.atan2(-aside.y, -aside.x),
+      }),
+    ],
+  }
 }
 
-function skiveDrawing(mark: Mark & { type: 'skive' }, full: number, unit: LengthUnit): Drawn[] {
+function skiveDrawing(mark: Mark & { type: 'skive' }, full: number, lettering: Lettering): MarkDrawn {
   const lines = hatch(mark.area, mark.from, mark.to, mark.start / full, mark.end / full).map((path) =>
-    stroke('skive', path, WEIGHT.fine),
+    stroke('skive', path, WEIGHT.hatch),
   )
   const box = pathBox(mark.area)
-  const level = mark.start === mark.end
-  const wide = boxWidth(box) > 16
-  const print = (mm: number): string => (unit === 'mm' ? trimmed(mm, 2) : printWeight(mm, unit))
-  const rightwards = wide || box.left < 1
-  const at = (y: number): Point => ({ x: rightwards ? box.right + 1 : box.left - 1, y })
-  const anchor = rightwards ? 'start' : 'end'
-  const figures = level
-    ? [text('skive', at((box.top + box.bottom) / 2 + 1), print(mark.start), TYPE.mark, anchor)]
-    : [
-        text('skive', at(box.top + 1.5), print(mark.start), TYPE.mark, anchor),
-        text('skive', at(box.bottom + 0.5), print(mark.end), TYPE.mark, anchor),
-      ]
-  return [stroke('skive', mark.area, WEIGHT.fine, [0.8, 0.8]), ...lines, ...figures]
+  const print = (mm: number): string =>
+    lettering.unit === 'mm' ? trimmed(mm, 2) : printWeight(mm, lettering.unit)
+  const x = boxWidth(box) > 16 || box.left < 1 ? box.right : box.left
+  const toward = x === box.right ? 0 : Math.PI
+  const figure = (y: number, thickness: number): Ask =>
+    words('skive', { x, y }, print(thickness), lettering, { toward, off: 0.8 })
+  const middle = (box.top + box.bottom) / 2
+  return {
+    strokes: [stroke('skive', mark.area, WEIGHT.hatch, [0.8, 0.8]), ...lines],
+    asks:
+      mark.start === mark.end
+        ? [figure(middle, mark.start)]
+        : skiveEnds(mark, box).map(({ at, thickness }) =>
+            words('skive', at, print(thickness), lettering, { toward, off: 0.8 }),
+          ),
+  }
+}
+
+/** Where the thickness at either end of a sloping skive is written: on its own side of the band, at the border. */
+function skiveEnds(
+  { from, to, start, end }: Mark & { type: 'skive' },
+  box: Box,
+): { at: Point; thickness: number }[] {
+  const clamped = (p: Point): Point => ({
+    x: Math.min(box.right, Math.max(box.left, p.x)),
+    y: Math.min(box.bottom, Math.max(box.top, p.y)),
+  })
+  return [
+    { at: clamped(from), thickness: start },
+    { at: clamped(to), thickness: end },
+  ]
 }
 
 /** A short tick across the edge; its letters stand outside the piece. */
-function notchDrawing(at: Point, angle: number, letters: string, piece: Piece): Drawn[] {
+function notchDrawing(
+  at: Point,
+  angle: number,
+  letters: string,
+  piece: Piece,
+  lettering: Lettering,
+): MarkDrawn {
   const out = pointInside(circlePoint(at, 0.3, angle), piece.finished) ? angle + Math.PI : angle
-  const outside = circlePoint(at, 3, out)
-  const anchor = Math.cos(out) < -0.5 ? 'end' : Math.cos(out) > 0.5 ? 'start' : 'middle'
-  return [
-    stroke(
-      'notches',
-      openPath([line(circlePoint(at, 2, out + Math.PI), circlePoint(at, 2, out))]),
-      WEIGHT.tick,
-    ),
-    text('notches', { x: outside.x, y: outside.y + 1 }, letters, TYPE.mark, anchor),
-  ]
-}
-
-function grainDrawing(spot: Spot, angle: number): Drawn[] {
-  const at = { x: spot.at.x, y: spot.grainY }
-  const [from, to] = [circlePoint(at, 9, angle + Math.PI), circlePoint(at, 9, angle)]
-  const barb = (turn: number): Point => circlePoint(to, 2.4, angle + Math.PI + turn)
-  return [
-    stroke('grain', openPath([line(from, to)]), WEIGHT.fold),
-    stroke('grain', polyline([barb(0.5), to, barb(-0.5)]), WEIGHT.fold),
-    text('grain', { x: from.x - 1.5, y: from.y + 1 }, 'grain', TYPE.mark, 'end'),
-  ]
-}
-
-interface Spot {
-  readonly at: Point
-  readonly grainY: number
-  readonly scale: number
-}
-
-/** Where the label stands: the middle of the piece, or of its left half where a fold runs down the middle. */
-function labelSpot(piece: Piece): Spot {
-  const box = pathBox(piece.cut)
-  const fold = piece.marks.find((m) => m.type === 'fold')
-  const level = fold?.type === 'fold' && Math.abs(fold.to.y - fold.from.y) < Math.abs(fold.to.x - fold.from.x)
-  const folded = fold !== undefined && !level
-  const centre = boxCentre(box)
-  const middle = {
-    x: folded ? box.left + boxWidth(box) / 4 : centre.x,
-    y: box.top + boxHeight(box) * (level ? 0.22 : 0.42),
+  return {
+    strokes: [
+      stroke(
+        'notches',
+        openPath([line(circlePoint(at, 2, out + Math.PI), circlePoint(at, 2, out))]),
+        WEIGHT.tick,
+      ),
+    ],
+    asks: [
+      words('notches', circlePoint(at, 2, out), letters, lettering, {
+        off: 0.8,
+        toward: out,
+        where: 'outside',
+      }),
+    ],
   }
-  const at = piece.panel.labelAt ?? middle
-  const scale = Math.min(1, boxWidth(box) / (folded ? 2 : 1) / 55)
-  return { at, grainY: at.y + 17, scale }
-}
-
-/** A narrow upright piece carries its label along it, read from the right. */
-function isUpright(piece: Piece): boolean {
-  const box = pathBox(piece.cut)
-  return boxWidth(box) < 45 && boxHeight(box) > 1.5 * boxWidth(box)
-}
-
-function labelDrawing(piece: Piece, job: JobName, unit: LengthUnit): Drawn[] {
-  const lines = pieceLabel(piece, job, unit)
-  const upright = isUpright(piece)
-  const spot = labelSpot(piece)
-  const box = pathBox(piece.cut)
-  const room = boxWidth(box) / (lines.length * TYPE.line * 1.45 + TYPE.name)
-  const scale = upright ? Math.min(1, boxHeight(box) / 55, room) : spot.scale
-  const [name, line] = [TYPE.name * scale, TYPE.line * scale]
-  const { x, y } = upright ? boxCentre(box) : spot.at
-  return lines.map((words, i) => {
-    const down = -6 * scale + i * line * 1.45 + (i === 0 ? 0 : name * 0.25)
-    return text(
-      'label',
-      upright ? { x: x + down, y } : { x, y: y + down },
-      words,
-      i === 0 ? name : line,
-      'middle',
-      i === 0,
-      upright ? -Math.PI / 2 : 0,
-    )
-  })
 }
 
 /** The same drawing somewhere else on the sheet. */

@@ -16,6 +16,27 @@ export const LAYERS = [
 ] as const
 export type LayerName = (typeof LAYERS)[number]
 
+/**
+ * The ink of each layer on paper and in files. Form tells lines apart; colour only helps, and turns to greys whose order
+ * is that of importance on a black-and-white printer.
+ */
+export const INKS: Readonly<Record<LayerName, string>> = {
+  cut: '#1f2d33',
+  finished: '#1f2d33',
+  holes: '#1f2d33',
+  label: '#1f2d33',
+  fold: '#2f6690',
+  'fold-to': '#2f6690',
+  marks: '#2f5d50',
+  notches: '#7a4e7e',
+  grain: '#5b6a6e',
+  skive: '#9aa6a6',
+  glue: '#8c9a9b',
+}
+/** Words in the colour of a light layer would be too faint to read. */
+export const wordInk = (layer: LayerName): string =>
+  layer === 'skive' || layer === 'glue' ? '#5b6a6e' : INKS[layer]
+
 /** One stroke, cluster of dots or line of text, in mm, that every writer draws the same way. */
 export type Drawn =
   | {

@@ -1,4 +1,15 @@
-export { type Box, boxCentre, boxGrown, boxesMeet, boxHeight, boxUnion, boxWidth, pathBox } from './box.js'
+export {
+  type Box,
+  boxCentre,
+  boxGrown,
+  boxesMeet,
+  boxesTouch,
+  boxHeight,
+  boxOfPoints,
+  boxUnion,
+  boxWidth,
+  pathBox,
+} from './box.js'
 export { type Coursed, type Stretch, courseAt, courseBreaks, courseOf, coursed } from './course.js'
 export { pathCrossesItself, pathCrossings } from './crossings.js'
 export { type Fillet, filletMaybe } from './fillet.js'

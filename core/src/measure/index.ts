@@ -1,11 +1,14 @@
 export { parseLength } from './length.js'
 export { parsePitch, pitchOfNumber, pitchOfSpi, printPitch } from './pitch.js'
 export {
+  counted,
   decimal,
   inchFraction,
   otherUnit,
+  printArea,
   printBare,
   printLength,
+  printLong,
   printWeight,
   printWeightBare,
   trimmed,

@@ -45,3 +45,18 @@ export function trimmed(value: number, places: number): string {
   const text = decimal(value, places)
   return text.replace(/(\.\d+?)0+$/, '$1')
 }
+
+const YARD = 36 * INCH
+const SQUARE_FOOT = (12 * INCH) ** 2
+
+/** A long length such as that of thread: `8.6 m`, or `9.4 yd`. */
+export const printLong = (mm: number, unit: LengthUnit): string =>
+  unit === 'mm' ? `${decimal(mm / 1000, 1)} m` : `${decimal(mm / YARD, 1)} yd`
+
+/** An area given in mm²: `24.6 dm²`, or `2.6 sq ft`. */
+export const printArea = (area: number, unit: LengthUnit): string =>
+  unit === 'mm' ? `${decimal(area / 10_000, 1)} dm²` : `${decimal(area / SQUARE_FOOT, 2)} sq ft`
+
+/** A count with its noun: `1 page`, `2 pages`. */
+export const counted = (count: number, one: string, many = `${one}s`): string =>
+  `${count} ${count === 1 ? one : many}`

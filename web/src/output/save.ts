@@ -61,6 +61,9 @@ async function drawnPdf(asked: PdfAsked, signal: AbortSignal): Promise<Uint8Arra
   }
 }
 
+/** The day as it is written on paper: the same whatever the country. */
+const today = (): string => new Date().toISOString().slice(0, 10)
+
 export async function savePdf(
   design: Design,
   paper: 'a4' | 'letter',
@@ -68,7 +71,7 @@ export async function savePdf(
   signal: AbortSignal,
 ): Promise<void> {
   keep(
-    await drawnPdf({ design, paper, unit }, signal),
+    await drawnPdf({ design, paper, unit, date: today() }, signal),
     'application/pdf',
     `${fileName(design.name)}-${paper}.pdf`,
   )
@@ -81,6 +84,6 @@ export async function saveCoupons(
   unit: LengthUnit,
   signal: AbortSignal,
 ): Promise<void> {
-  const bytes = await drawnPdf({ leather, iron, paper: 'a4', unit }, signal)
+  const bytes = await drawnPdf({ leather, iron, paper: 'a4', unit, date: today() }, signal)
   keep(bytes, 'application/pdf', `test-pieces-${fileName(leather.name)}.pdf`)
 }

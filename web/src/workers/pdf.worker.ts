@@ -1,20 +1,17 @@
 import { type Design, type Iron, type Leather, type LengthUnit, derive } from '@drumlin/core'
 import { writeCoupons, writePdf } from '@drumlin/core/pdf'
-import bold from '@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-700-normal.woff?url'
-import plain from '@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-400-normal.woff?url'
-
-const bytesOf = async (url: string): Promise<Uint8Array> =>
-  new Uint8Array(await (await fetch(url)).arrayBuffer())
+import { pdfFonts } from '../output/fonts.js'
 
 /** A design's pattern, or the test pieces of a leather. */
-export type PdfAsked = { readonly paper: 'a4' | 'letter'; readonly unit: LengthUnit } & (
-  { readonly design: Design } | { readonly leather: Leather; readonly iron: Iron }
-)
+export type PdfAsked = {
+  readonly paper: 'a4' | 'letter'
+  readonly unit: LengthUnit
+  readonly date: string
+} & ({ readonly design: Design } | { readonly leather: Leather; readonly iron: Iron })
 
 self.onmessage = async ({ data }: MessageEvent<PdfAsked>) => {
   try {
-    const fonts = { plain: await bytesOf(plain), bold: await bytesOf(bold) }
-    const options = { paper: data.paper, unit: data.unit, fonts }
+    const options = { paper: data.paper, unit: data.unit, date: data.date, fonts: await pdfFonts() }
     const bytes =
       'design' in data
         ? await writePdf(derive(data.design), options)

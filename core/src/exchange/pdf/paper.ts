@@ -21,3 +21,6 @@ export const tileOf = (paper: PaperId, landscape: boolean): Tile => {
   const [w, h] = landscape ? [height, width] : [width, height]
   return { width: w - 2 * BORDER, height: h - 2 * BORDER }
 }
+
+/** Kept free round every piece, for the scissors, mm. */
+export const ROOM = 3

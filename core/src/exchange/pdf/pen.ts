@@ -1,6 +1,5 @@
 import {
   LineCapStyle,
-  type PDFFont,
   type PDFOperator,
   type PDFPage,
   appendBezierCurve,
@@ -14,12 +13,16 @@ import {
   popGraphicsState,
   pushGraphicsState,
   rectangle,
+  rgb,
   setDashPattern,
   setLineCap,
   setLineWidth,
+  setStrokingColor,
   stroke as strokePath,
 } from 'pdf-lib'
-import type { Drawn } from '../../drawing/index.js'
+import { type Drawn, INKS, wordInk } from '../../drawing/index.js'
+import { roundTo } from '../../measure/index.js'
+import type { Fonts } from './fonts.js'
 import {
   type Arc,
   type Path,
@@ -33,9 +36,28 @@ import {
 /** Points in a millimetre: 72 to the inch of 25.4 mm. */
 export const PT = 72 / 25.4
 
-export interface Fonts {
-  readonly plain: PDFFont
-  readonly bold: PDFFont
+/** Coordinates are written to 0.0001 mm, so that two machines whose last digits differ write the same bytes. */
+const r = (mm: number): number => roundTo(mm, 4) + 0
+/** Sizes of type and places of words, to 0.001 point. */
+const rp = (points: number): number => roundTo(points, 3) + 0
+
+const moveOperator = (p: Point): PDFOperator => moveTo(r(p.x), r(p.y))
+const lineOperator = (p: Point): PDFOperator => lineTo(r(p.x), r(p.y))
+const curveOperator = (c1: Point, c2: Point, to: Point): PDFOperator =>
+  appendBezierCurve(r(c1.x), r(c1.y), r(c2.x), r(c2.y), r(to.x), r(to.y))
+
+const colours = new Map<string, ReturnType<typeof rgb>>()
+function colour(hex: string): ReturnType<typeof rgb> {
+  const known = colours.get(hex)
+  if (known) return known
+  const [red, green, blue] = [1, 3, 5].map((i) => roundTo(parseInt(hex.slice(i, i + 2), 16) / 255, 4)) as [
+    number,
+    number,
+    number,
+  ]
+  const made = rgb(red, green, blue)
+  colours.set(hex, made)
+  return made
 }
 
 /** PDF has no arcs: cubics over at most a quarter turn lie within 0.03 % of the radius. */
@@ -51,22 +73,25 @@ function arcOperators(a: Arc): PDFOperator[] {
     const [from, to] = [arcStart(a) + i * step, arcStart(a) + (i + 1) * step]
     const [c1, c2] = [at(from, handle), at(to, -handle)]
     const end = i === parts - 1 ? a.to : at(to, 0)
-    return appendBezierCurve(c1.x, c1.y, c2.x, c2.y, end.x, end.y)
+    return curveOperator(c1, c2, end)
   })
 }
 
 function segmentOperators(s: Segment): PDFOperator[] {
-  if (s.type === 'line') return [lineTo(s.to.x, s.to.y)]
+  if (s.type === 'line') return [lineOperator(s.to)]
   if (s.type === 'arc') return arcOperators(s)
-  return [appendBezierCurve(s.c1.x, s.c1.y, s.c2.x, s.c2.y, s.to.x, s.to.y)]
+  return [curveOperator(s.c1, s.c2, s.to)]
 }
 
 const pathOperators = (path: Path): PDFOperator[] => {
   const first = path.segments[0]
   if (!first) return []
   const body = path.segments.flatMap(segmentOperators)
-  return [moveTo(first.from.x, first.from.y), ...body, ...(path.closed ? [closePath()] : [])]
+  return [moveOperator(first.from), ...body, ...(path.closed ? [closePath()] : [])]
 }
+
+/** Operators handed over in one call. */
+const AT_ONCE = 4096
 
 /** Draws in mm, y downwards, from an origin on the page; what lies outside `window` is cut off. */
 export class Pen {
@@ -88,11 +113,13 @@ export class Pen {
       0,
       0,
       -PT,
-      this.origin.x * PT,
-      (this.heightMm - this.origin.y) * PT,
+      rp(this.origin.x * PT),
+      rp((this.heightMm - this.origin.y) * PT),
     )
-    const window = w ? [rectangle(w.at.x, w.at.y, w.width, w.height), clip(), endPath()] : []
-    this.page.pushOperators(pushGraphicsState(), toPage, ...window, ...operators, popGraphicsState())
+    const window = w ? [rectangle(r(w.at.x), r(w.at.y), r(w.width), r(w.height)), clip(), endPath()] : []
+    const all = [pushGraphicsState(), toPage, ...window, ...operators, popGraphicsState()]
+    // A call takes only so many arguments: large drawings have tens of thousands of operators.
+    for (let i = 0; i < all.length; i += AT_ONCE) this.page.pushOperators(...all.slice(i, i + AT_ONCE))
   }
 
   /** All strokes and dots in one graphics state; text afterwards, so that it stays selectable text. */
@@ -110,14 +137,16 @@ export class Pen {
     if (d.type === 'text') return []
     if (d.type === 'stroke')
       return [
+        setStrokingColor(colour(INKS[d.layer])),
         setLineCap(LineCapStyle.Butt),
         setLineWidth(d.weight),
         setDashPattern([...(d.dash ?? [])], 0),
         ...pathOperators(d.path),
         strokePath(),
       ]
-    const dots = d.points.flatMap((p) => [moveTo(p.x, p.y), lineTo(p.x, p.y + 0.001)])
+    const dots = d.points.flatMap((p) => [moveOperator(p), lineTo(r(p.x), r(p.y) + 0.001)])
     return [
+      setStrokingColor(colour(INKS[d.layer])),
       setLineCap(LineCapStyle.Round),
       setLineWidth(d.diameter),
       setDashPattern([], 0),
@@ -127,12 +156,23 @@ export class Pen {
   }
 
   private write(d: Drawn & { type: 'text' }): void {
-    const font = d.bold ? this.fonts.bold : this.fonts.plain
     const size = d.size * PT
-    const width = font.widthOfTextAtSize(d.text, size)
-    const back = d.anchor === 'middle' ? width / 2 : d.anchor === 'end' ? width : 0
-    const x = (this.origin.x + d.at.x) * PT - back * Math.cos(d.angle)
-    const y = (this.heightMm - this.origin.y - d.at.y) * PT + back * Math.sin(d.angle)
-    this.page.drawText(d.text, { x, y, size, font, rotate: degrees((-d.angle * 180) / Math.PI) })
+    const bold = d.bold ?? false
+    const width = this.fonts.width(d.text, size, bold)
+    let along = d.anchor === 'middle' ? -width / 2 : d.anchor === 'end' ? -width : 0
+    const [cos, sin] = [Math.cos(d.angle), Math.sin(d.angle)]
+    for (const { words, font } of this.fonts.runs(d.text, bold)) {
+      const x = (this.origin.x + d.at.x) * PT + along * cos
+      const y = (this.heightMm - this.origin.y - d.at.y) * PT - along * sin
+      this.page.drawText(words, {
+        x: rp(x),
+        y: rp(y),
+        size: rp(size),
+        font,
+        color: colour(wordInk(d.layer)),
+        rotate: degrees(roundTo((-d.angle * 180) / Math.PI, 4)),
+      })
+      along += font.widthOfTextAtSize(words, size)
+    }
   }
 }

@@ -3,110 +3,272 @@ import {
   type Path,
   QUARTER_TURN,
   STAY,
-  boxHeight,
-  boxWidth,
+  line,
+  moveBack,
   moveThen,
-  pathBox,
+  openPath,
   pathMoved,
+  point,
   shift,
 } from '../../geometry/index.js'
-import type { Placed } from '../../reckon/index.js'
+import { CELL, Grid, type Mask, maskOf } from './grid.js'
 import { OVERLAP, type Tile } from './paper.js'
+import type { PrintItem } from './printed.js'
 
-/** A large sheet that is printed on `columns` × `rows` pages and joined. */
-export interface PrintSheet<T> {
+export interface Placed {
+  readonly item: PrintItem
+  readonly move: Move
+}
+
+/** A page of a sheet that is printed: the others are empty. */
+export interface SheetPage {
+  readonly column: number
+  readonly row: number
+  /** What lies on it. */
+  readonly items: readonly PrintItem[]
+}
+
+/** A large sheet that is printed on pages of `columns` × `rows` and joined; those where nothing lies are left out. */
+export interface PrintSheet {
   readonly columns: number
   readonly rows: number
-  readonly placed: readonly Placed<T>[]
+  readonly placed: readonly Placed[]
+  readonly pages: readonly SheetPage[]
 }
 
-/** Room kept round every piece for its notches and letters, mm. */
-const ROOM = 6
-
-interface Row {
-  readonly top: number
-  readonly height: number
-  x: number
-}
-interface Bin<T> {
-  readonly rows: Row[]
-  bottom: number
-  readonly placed: Placed<T>[]
+interface Laid {
+  readonly item: PrintItem
+  readonly mask: Mask
+  readonly column: number
+  readonly row: number
 }
 
-interface Sized<T> {
-  readonly item: T
-  readonly width: number
-  readonly height: number
-  /** To a place whose upper left corner, room included, is the origin. */
-  readonly home: Move
+interface Sheet {
+  readonly columns: number
+  readonly rows: number
+  readonly grid: Grid
+  readonly laid: Laid[]
 }
 
-function sized<T>(item: T, outline: Path, turned: boolean): Sized<T> {
-  const move = turned ? QUARTER_TURN : STAY
-  const box = pathBox(pathMoved(outline, move))
-  return {
-    item,
-    width: boxWidth(box) + 2 * ROOM,
-    height: boxHeight(box) + 2 * ROOM,
-    home: moveThen(move, shift(ROOM - box.left, ROOM - box.top)),
-  }
-}
-
-function intoBin<T>(bin: Bin<T>, one: Sized<T>, tile: Tile): boolean {
-  const row = bin.rows.find((r) => r.x + one.width <= tile.width && one.height <= r.height)
-  if (row) {
-    bin.placed.push({ item: one.item, move: moveThen(one.home, shift(row.x, row.top)) })
-    row.x += one.width
-    return true
-  }
-  if (bin.bottom + one.height > tile.height || one.width > tile.width) return false
-  bin.placed.push({ item: one.item, move: moveThen(one.home, shift(0, bin.bottom)) })
-  bin.rows.push({ top: bin.bottom, height: one.height, x: one.width })
-  bin.bottom += one.height
-  return true
-}
+/** Cells that fit a length. */
+const cellsIn = (length: number): number => Math.floor(length / CELL)
+const stepOf = (length: number): number => (length - OVERLAP) / CELL
 
 const pagesFor = (length: number, tile: number): number =>
   length <= tile ? 1 : 1 + Math.ceil((length - tile) / (tile - OVERLAP))
+const spanOf = (pages: number, tile: number): number => tile + (pages - 1) * (tile - OVERLAP)
 
-/** A piece larger than a page gets a sheet of its own, turned whichever way takes fewer pages. */
-function ownSheet<T>(item: T, outline: Path, tile: Tile): PrintSheet<T> {
-  const [upright, turned] = [false, true].map((way) => {
-    const one = sized(item, outline, way)
-    return { one, columns: pagesFor(one.width, tile.width), rows: pagesFor(one.height, tile.height) }
-  }) as [Tried<T>, Tried<T>]
-  const { one, columns, rows } =
-    upright.columns * upright.rows <= turned.columns * turned.rows ? upright : turned
-  return { columns, rows, placed: [{ item, move: one.home }] }
+/** Both ways up a piece can lie. */
+const TURNS: readonly Move[] = [STAY, QUARTER_TURN]
+
+/** Pages of a sheet on which something of a piece lies: parted in the middle of what neighbours share. */
+function pagesTouched(
+  { mask, column, row }: Laid,
+  tile: Tile,
+  sheet: { columns: number; rows: number },
+): Set<string> {
+  const touched = new Set<string>()
+  const pageAt = (cell: number, length: number, last: number): number =>
+    Math.min(last - 1, Math.max(0, Math.floor((cell * CELL - OVERLAP / 2) / (length - OVERLAP))))
+  mask.runs.forEach((runs, r) => {
+    const y = pageAt(row + r + 0.5, tile.height, sheet.rows)
+    for (const [from, to] of runs) {
+      const [a, b] = [
+        pageAt(column + from + 0.5, tile.width, sheet.columns),
+        pageAt(column + to + 0.5, tile.width, sheet.columns),
+      ]
+      for (let x = a; x <= b; x += 1) touched.add(`${x} ${y}`)
+    }
+  })
+  return touched
 }
-interface Tried<T> {
-  readonly one: Sized<T>
-  readonly columns: number
-  readonly rows: number
+
+/** Shifts of a piece across its pages that are tried, shares of what is free. */
+const SHARES = [0.5, 0.35, 0.65, 0.2, 0.8, 0, 1] as const
+
+/** A piece larger than a page on a sheet of its own: turned and shifted to take the fewest pages, evenly. */
+function largeSheet(item: PrintItem, tile: Tile): Sheet {
+  let best: { sheet: Omit<Sheet, 'grid' | 'laid'>; laid: Laid; pages: number } | undefined
+  for (const turn of TURNS) {
+    const mask = maskOf(item, turn)
+    const [columns, rows] = [
+      pagesFor(mask.columns * CELL, tile.width),
+      pagesFor(mask.rows * CELL, tile.height),
+    ]
+    const room = {
+      x: Math.max(0, cellsIn(spanOf(columns, tile.width)) - mask.columns),
+      y: Math.max(0, cellsIn(spanOf(rows, tile.height)) - mask.rows),
+    }
+    for (const x of SHARES)
+      for (const y of SHARES) {
+        const laid = { item, mask, column: Math.round(room.x * x), row: Math.round(room.y * y) }
+        const pages = pagesTouched(laid, tile, { columns, rows }).size
+        if (!best || pages < best.pages) best = { sheet: { columns, rows }, laid, pages }
+      }
+  }
+  const { columns, rows } = best!.sheet
+  const grid = new Grid(
+    Math.ceil(spanOf(columns, tile.width) / CELL) + 1,
+    Math.ceil(spanOf(rows, tile.height) / CELL) + 1,
+  )
+  const sheet: Sheet = { columns, rows, grid, laid: [] }
+  layOffJoins(sheet, best!.laid, tile)
+  return sheet
+}
+
+/** Strips of a sheet that two pages share, as lines over its whole length. */
+function joinsOf({ columns, rows }: Sheet, tile: Tile): Path[] {
+  const [wide, high] = [spanOf(columns, tile.width), spanOf(rows, tile.height)]
+  const lines = (count: number, length: number, made: (at: number) => Path): Path[] =>
+    Array.from({ length: count - 1 }, (_, k) => (k + 1) * (length - OVERLAP)).flatMap((at) =>
+      [0, 0.25, 0.5, 0.75, 1].map((share) => made(at + share * OVERLAP)),
+    )
+  return [
+    ...lines(columns, tile.width, (x) => openPath([line(point(x, 0), point(x, high))])),
+    ...lines(rows, tile.height, (y) => openPath([line(point(0, y), point(wide, y))])),
+  ]
+}
+
+/** Lays a piece on a sheet, its words written anew so that none is cut by a join. */
+function layOffJoins(sheet: Sheet, laid: Laid, tile: Tile): void {
+  const move = moveOf(laid)
+  const back = moveBack(move)
+  const item = laid.item.keptOff(joinsOf(sheet, tile).map((path) => pathMoved(path, back)))
+  const mask = maskOf(item, laid.mask.turn)
+  // Where its outline lay it lies again: only its words moved.
+  const at = (mine: number, was: number, cell: number, room: number): number =>
+    Math.max(0, Math.min(room, cell + Math.round((was - mine) / CELL)))
+  const placed = {
+    item,
+    mask,
+    column: at(mask.home.e, laid.mask.home.e, laid.column, sheet.grid.columns - mask.columns),
+    row: at(mask.home.f, laid.mask.home.f, laid.row, sheet.grid.rows - mask.rows),
+  }
+  sheet.grid.take(mask, placed.column, placed.row)
+  sheet.laid.push(placed)
+}
+
+const moveOf = ({ mask, column, row }: Laid): Move => moveThen(mask.home, shift(column * CELL, row * CELL))
+
+/** A piece larger than a page into the gaps of a sheet that is joined anyway, where that prints fewer pages more. */
+function besideLarge(sheet: Sheet, item: PrintItem, alone: number, tile: Tile): boolean {
+  const printed = new Set(sheet.laid.flatMap((l) => [...pagesTouched(l, tile, sheet)]))
+  let best: { laid: Laid; more: number } | undefined
+  for (const turn of TURNS) {
+    const mask = maskOf(item, turn)
+    for (let row = 0; row + mask.rows <= sheet.grid.rows - 1; row += 2)
+      for (let column = 0; column + mask.columns <= sheet.grid.columns - 1; column += 2) {
+        if (!sheet.grid.fits(mask, column, row)) continue
+        const laid = { item, mask, column, row }
+        const more = [...pagesTouched(laid, tile, sheet)].filter((p) => !printed.has(p)).length
+        if (more < (best?.more ?? alone)) best = { laid, more }
+      }
+  }
+  if (!best) return false
+  layOffJoins(sheet, best.laid, tile)
+  return true
+}
+
+const smallSheet = (tile: Tile): Sheet => ({
+  columns: 1,
+  rows: 1,
+  grid: new Grid(cellsIn(tile.width), cellsIn(tile.height)),
+  laid: [],
+})
+
+/** The part of a page that its neighbours don't repeat: what is trimmed off for joining would cut a piece in two. */
+function ownPart(sheet: Sheet, tile: Tile, x: number, y: number) {
+  const shared = OVERLAP / CELL
+  const [left, top] = [x * stepOf(tile.width), y * stepOf(tile.height)]
+  return {
+    left: Math.ceil(left + (x > 0 ? shared : 0)),
+    top: Math.ceil(top + (y > 0 ? shared : 0)),
+    right: Math.floor(left + tile.width / CELL - (x < sheet.columns - 1 ? shared : 0)),
+    bottom: Math.floor(top + tile.height / CELL - (y < sheet.rows - 1 ? shared : 0)),
+  }
+}
+
+/** Where a mask fits on one page of a sheet, topmost first; undefined where it does not. */
+function placeOnPage(
+  sheet: Sheet,
+  mask: Mask,
+  tile: Tile,
+  x: number,
+  y: number,
+): Omit<Laid, 'item'> | undefined {
+  const { left, top, right, bottom } = ownPart(sheet, tile, x, y)
+  if (mask.columns > right - left || mask.rows > bottom - top) return undefined
+  if (sheet.laid.length > 0 && sheet.grid.freeIn(left, top, right - left, bottom - top) < mask.cells)
+    return undefined
+  for (let row = top; row + mask.rows <= bottom; row += 1)
+    for (let column = left; column + mask.columns <= right; column += 1)
+      if (sheet.grid.fits(mask, column, row)) return { mask, column, row }
+  return undefined
+}
+
+/** Into a gap of a sheet whose page is printed anyway; false where there is none. */
+function intoSheet(sheet: Sheet, item: PrintItem, masks: readonly Mask[], tile: Tile): boolean {
+  const printed = new Set(sheet.laid.flatMap((l) => [...pagesTouched(l, tile, sheet)]))
+  for (let y = 0; y < sheet.rows; y += 1)
+    for (let x = 0; x < sheet.columns; x += 1) {
+      if (sheet.laid.length > 0 && !printed.has(`${x} ${y}`)) continue
+      for (const mask of masks) {
+        const place = placeOnPage(sheet, mask, tile, x, y)
+        if (!place) continue
+        sheet.grid.take(mask, place.column, place.row)
+        sheet.laid.push({ item, ...place })
+        return true
+      }
+    }
+  return false
 }
 
 /**
- * Spreads pieces over pages: whole wherever they fit on one, tallest first, turned a quarter where only that fits;
- * larger ones over several pages that overlap.
+ * Spreads pieces over pages: those that fit a page lie on one as a whole, largest first, in the gaps that larger ones
+ * leave; larger ones go over several pages that overlap. By a grid of `CELL` mm; the packing of hides is another matter.
  */
-export function planSheets<T>(items: readonly T[], outline: (item: T) => Path, tile: Tile): PrintSheet<T>[] {
-  const bins: Bin<T>[] = []
-  const large: PrintSheet<T>[] = []
-  const fits = (s: Sized<T>): boolean => s.width <= tile.width && s.height <= tile.height
-  const ways = items.map((item) => [false, true].map((turned) => sized(item, outline(item), turned)))
-  const order = ways.toSorted((a, b) => b[0]!.height - a[0]!.height)
-  for (const [upright, turned] of order as [Sized<T>, Sized<T>][]) {
-    const one = fits(upright) ? upright : fits(turned) ? turned : undefined
-    if (!one) large.push(ownSheet(upright.item, outline(upright.item), tile))
-    else if (!bins.some((bin) => intoBin(bin, one, tile))) {
-      const bin: Bin<T> = { rows: [], bottom: 0, placed: [] }
-      intoBin(bin, one, tile)
-      bins.push(bin)
-    }
+export function planSheets(items: readonly PrintItem[], tile: Tile): PrintSheet[] {
+  const fits = (m: Mask): boolean => m.columns <= cellsIn(tile.width) && m.rows <= cellsIn(tile.height)
+  const masks = new Map(items.map((item) => [item, TURNS.map((turn) => maskOf(item, turn)).filter(fits)]))
+  const large: Sheet[] = []
+  const alone = items
+    .filter((item) => masks.get(item)!.length === 0)
+    .map((item) => ({ item, sheet: largeSheet(item, tile) }))
+    .map((one) => ({ ...one, pages: pagesTouched(one.sheet.laid[0]!, tile, one.sheet).size }))
+    .toSorted((a, b) => b.pages - a.pages)
+  for (const { item, sheet, pages } of alone)
+    if (!large.some((other) => besideLarge(other, item, pages, tile))) large.push(sheet)
+  const size = (item: PrintItem): number => masks.get(item)![0]!.cells
+  const small = items.filter((item) => masks.get(item)!.length > 0).toSorted((a, b) => size(b) - size(a))
+  const sheets: Sheet[] = [...large]
+  for (const item of small) {
+    const ways = masks.get(item)!
+    if (sheets.some((sheet) => intoSheet(sheet, item, ways, tile))) continue
+    const sheet = smallSheet(tile)
+    intoSheet(sheet, item, ways, tile)
+    sheets.push(sheet)
   }
-  return [...bins.map(({ placed }) => ({ columns: 1, rows: 1, placed })), ...large]
+  return sheets.map((sheet) => finished(sheet, tile))
 }
 
-export const pageCount = <T>(sheets: readonly PrintSheet<T>[]): number =>
-  sheets.reduce((sum, s) => sum + s.columns * s.rows, 0)
+function finished({ columns, rows, laid }: Sheet, tile: Tile): PrintSheet {
+  const touched = laid.map((l) => ({ item: l.item, pages: pagesTouched(l, tile, { columns, rows }) }))
+  const pages: SheetPage[] = []
+  for (let row = 0; row < rows; row += 1)
+    for (let column = 0; column < columns; column += 1) {
+      const items = touched.filter((t) => t.pages.has(`${column} ${row}`)).map((t) => t.item)
+      if (items.length > 0) pages.push({ column, row, items })
+    }
+  return {
+    columns,
+    rows,
+    pages,
+    placed: laid.map(({ item, mask, column, row }) => ({
+      item,
+      move: moveOf({ item, mask, column, row }),
+    })),
+  }
+}
+
+export const pageCount = (sheets: readonly PrintSheet[]): number =>
+  sheets.reduce((sum, s) => sum + s.pages.length, 0)

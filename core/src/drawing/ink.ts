@@ -1,0 +1,141 @@
+import {
+  type Box,
+  type Path,
+  type Point,
+  boxGrown,
+  boxHeight,
+  boxWidth,
+  pathBox,
+  pathPoints,
+} from '../geometry/index.js'
+
+/** A sheet of so many cells at the most is kept of a piece: finer for a small one. */
+const CELLS = 40_000
+const FINEST = 0.5
+/** Chords of what is drawn lie this near to it, mm. */
+const CHORDS = 0.05
+
+/** Sums over all cells up to a row and column, so that any box of them is asked at once. */
+class Sums {
+  private readonly sums: Float64Array
+  constructor(
+    private readonly columns: number,
+    rows: number,
+    cells: Uint8Array,
+  ) {
+    const wide = columns + 1
+    this.sums = new Float64Array(wide * (rows + 1))
+    for (let r = 0; r < rows; r += 1) {
+      let row = 0
+      for (let c = 0; c < columns; c += 1) {
+        row += cells[r * columns + c]!
+        this.sums[(r + 1) * wide + c + 1] = this.sums[r * wide + c + 1]! + row
+      }
+    }
+  }
+
+  count(c0: number, r0: number, c1: number, r1: number): number {
+    const wide = this.columns + 1
+    const at = (r: number, c: number): number => this.sums[r * wide + c]!
+    return at(r1, c1) - at(r0, c1) - at(r1, c0) + at(r0, c0)
+  }
+}
+
+/**
+ * What is drawn on a piece, as cells that are inked or free, and which lie inside its outline: where words can stand.
+ * Beyond its border everything is free and outside.
+ */
+export class Ink {
+  readonly cell: number
+  private readonly columns: number
+  private readonly rows: number
+  private readonly inked: Uint8Array
+  private readonly beyond: Uint8Array
+  private sums: Sums | undefined
+  private outside: Sums | undefined
+
+  constructor(
+    outline: Path,
+    private readonly box: Box,
+  ) {
+    this.cell = Math.max(FINEST, Math.sqrt((boxWidth(box) * boxHeight(box)) / CELLS))
+    this.columns = Math.ceil(boxWidth(box) / this.cell) + 1
+    this.rows = Math.ceil(boxHeight(box) / this.cell) + 1
+    this.inked = new Uint8Array(this.columns * this.rows)
+    this.beyond = new Uint8Array(this.columns * this.rows).fill(1)
+    this.fillInside(pathPoints(outline, CHORDS))
+  }
+
+  /** Rows between the borders of the outline, by their middles. */
+  private fillInside(ring: readonly Point[]): void {
+    for (let r = 0; r < this.rows; r += 1) {
+      const y = this.box.top + (r + 0.5) * this.cell
+      const stops: number[] = []
+      for (let i = 0, j = ring.length - 1; i < ring.length; j = i, i += 1) {
+        const [a, b] = [ring[i]!, ring[j]!]
+        if (a.y > y !== b.y > y) stops.push(((b.x - a.x) * (y - a.y)) / (b.y - a.y) + a.x)
+      }
+      stops.sort((a, b) => a - b)
+      for (let k = 0; k + 1 < stops.length; k += 2) {
+        const from = Math.max(0, Math.ceil((stops[k]! - this.box.left) / this.cell - 0.5))
+        const to = Math.min(this.columns - 1, Math.floor((stops[k + 1]! - this.box.left) / this.cell - 0.5))
+        for (let c = from; c <= to; c += 1) this.beyond[r * this.columns + c] = 0
+      }
+    }
+  }
+
+  /** Every cell a stroke runs through. */
+  draw(path: Path): void {
+    const points = pathPoints(path, CHORDS)
+    const last = path.closed ? points.length : points.length - 1
+    for (let i = 0; i < last; i += 1) this.chord(points[i]!, points[(i + 1) % points.length]!)
+    this.sums = undefined
+  }
+
+  dot({ x, y }: Point): void {
+    const [c, r] = [Math.floor((x - this.box.left) / this.cell), Math.floor((y - this.box.top) / this.cell)]
+    if (c >= 0 && r >= 0 && c < this.columns && r < this.rows) this.inked[r * this.columns + c] = 1
+  }
+
+  private chord(a: Point, b: Point): void {
+    const steps = Math.max(1, Math.ceil(Math.hypot(b.x - a.x, b.y - a.y) / (this.cell / 2)))
+    for (let i = 0; i <= steps; i += 1)
+      this.dot({ x: a.x + ((b.x - a.x) * i) / steps, y: a.y + ((b.y - a.y) * i) / steps })
+  }
+
+  private within(box: Box): readonly [number, number, number, number] {
+    const column = (x: number, up: 0 | 1): number =>
+      Math.min(this.columns, Math.max(0, Math.floor((x - this.box.left) / this.cell) + up))
+    const row = (y: number, up: 0 | 1): number =>
+      Math.min(this.rows, Math.max(0, Math.floor((y - this.box.top) / this.cell) + up))
+    return [column(box.left, 0), row(box.top, 0), column(box.right, 1), row(box.bottom, 1)]
+  }
+
+  /** Whether nothing is drawn in a box, nor within `pad` mm of it. */
+  free(box: Box, pad: number): boolean {
+    this.sums ??= new Sums(this.columns, this.rows, this.inked)
+    // A stroke is walked in half cells: it may cut a corner of a cell that is then not marked.
+    const [c0, r0, c1, r1] = this.within(boxGrown(box, Math.max(pad, this.cell * 0.36)))
+    return c0 >= c1 || r0 >= r1 || this.sums.count(c0, r0, c1, r1) === 0
+  }
+
+  /** Whether a box lies inside the outline as a whole. */
+  inside(box: Box): boolean {
+    const { left, top, right, bottom } = this.box
+    if (box.left < left || box.top < top || box.right > right || box.bottom > bottom) return false
+    this.outside ??= new Sums(this.columns, this.rows, this.beyond)
+    const [c0, r0, c1, r1] = this.within(box)
+    return this.outside.count(c0, r0, c1, r1) === 0
+  }
+
+  /** Whether a box lies outside the outline as a whole. */
+  clear(box: Box): boolean {
+    this.outside ??= new Sums(this.columns, this.rows, this.beyond)
+    const [c0, r0, c1, r1] = this.within(boxGrown(box, this.cell))
+    return c0 >= c1 || r0 >= r1 || this.outside.count(c0, r0, c1, r1) === (c1 - c0) * (r1 - r0)
+  }
+}
+
+/** The sheet round a piece's outline on which words are looked for a place. */
+export const inkRound = (outline: Path, margin: number): Ink =>
+  new Ink(outline, boxGrown(pathBox(outline), margin))

@@ -1,0 +1,156 @@
+import { textSpan } from '../../drawing/index.js'
+import {
+  type Move,
+  type Point,
+  moveThen,
+  pathMoved,
+  pathPoints,
+  pointMoved,
+  shift,
+} from '../../geometry/index.js'
+import { ROOM } from './paper.js'
+import type { PrintItem } from './printed.js'
+
+/** Side of a cell, mm: how exactly pieces are fitted beside each other. */
+export const CELL = 2
+
+/** The room a piece takes, as cells: of each row the cells from and to, both included. */
+export interface Mask {
+  readonly columns: number
+  readonly rows: number
+  readonly runs: readonly (readonly [number, number])[][]
+  /** From the piece's own coordinates to the upper left corner of the mask. */
+  readonly home: Move
+  readonly turn: Move
+  readonly cells: number
+}
+
+/** Cells of a piece, its letters and the room round it, turned as asked. */
+export function maskOf({ drawn, outline }: PrintItem, turn: Move): Mask {
+  const rings: Point[][] = [[...pathPoints({ ...pathMoved(outline, turn), closed: true }, 0.2)]]
+  const lines: Point[][] = []
+  for (const d of drawn) {
+    if (d.type === 'text') {
+      const box = textSpan(d)
+      rings.push(
+        [
+          { x: box.left, y: box.top },
+          { x: box.right, y: box.top },
+          { x: box.right, y: box.bottom },
+          { x: box.left, y: box.bottom },
+        ].map((p) => pointMoved(p, turn)),
+      )
+    } else if (d.type === 'stroke' && d.layer !== 'skive')
+      lines.push(pathPoints(pathMoved(d.path, turn), 0.2).slice())
+  }
+  const all = [...rings, ...lines].flat()
+  const [left, top] = [Math.min(...xs(all)) - ROOM, Math.min(...ys(all)) - ROOM]
+  const columns = Math.ceil((Math.max(...xs(all)) + ROOM - left) / CELL)
+  const rows = Math.ceil((Math.max(...ys(all)) + ROOM - top) / CELL)
+  const cells = new Uint8Array(columns * rows)
+  const mark = (x: number, y: number): void => {
+    const reach = ROOM / CELL
+    const [c, r] = [(x - left) / CELL, (y - top) / CELL]
+    for (let j = Math.max(0, Math.floor(r - reach)); j <= Math.min(rows - 1, Math.floor(r + reach)); j += 1)
+      for (
+        let i = Math.max(0, Math.floor(c - reach));
+        i <= Math.min(columns - 1, Math.floor(c + reach));
+        i += 1
+      )
+        cells[j * columns + i] = 1
+  }
+  for (const ring of rings) fill(ring, left, top, columns, rows, cells)
+  for (const line of [...lines, ...rings.map((r) => [...r, r[0]!])])
+    for (let k = 1; k < line.length; k += 1) {
+      const [a, b] = [line[k - 1]!, line[k]!]
+      const steps = Math.max(1, Math.ceil(Math.hypot(b.x - a.x, b.y - a.y) / CELL))
+      for (let s = 0; s <= steps; s += 1)
+        mark(a.x + ((b.x - a.x) * s) / steps, a.y + ((b.y - a.y) * s) / steps)
+    }
+  return {
+    columns,
+    rows,
+    runs: runsOf(cells, columns, rows),
+    home: moveThen(turn, shift(-left, -top)),
+    turn,
+    cells: cells.reduce((sum, c) => sum + c, 0),
+  }
+}
+const xs = (points: readonly Point[]): number[] => points.map((p) => p.x)
+const ys = (points: readonly Point[]): number[] => points.map((p) => p.y)
+
+/** Cells whose middle lies inside a ring. */
+function fill(
+  ring: readonly Point[],
+  left: number,
+  top: number,
+  columns: number,
+  rows: number,
+  cells: Uint8Array,
+): void {
+  for (let r = 0; r < rows; r += 1) {
+    const y = top + (r + 0.5) * CELL
+    const stops: number[] = []
+    for (let i = 0, j = ring.length - 1; i < ring.length; j = i, i += 1) {
+      const [a, b] = [ring[i]!, ring[j]!]
+      if (a.y > y !== b.y > y) stops.push(((b.x - a.x) * (y - a.y)) / (b.y - a.y) + a.x)
+    }
+    stops.sort((a, b) => a - b)
+    for (let k = 0; k + 1 < stops.length; k += 2) {
+      const from = Math.max(0, Math.ceil((stops[k]! - left) / CELL - 0.5))
+      const to = Math.min(columns - 1, Math.floor((stops[k + 1]! - left) / CELL - 0.5))
+      cells.fill(1, r * columns + from, r * columns + Math.max(from, to + 1))
+    }
+  }
+}
+
+function runsOf(cells: Uint8Array, columns: number, rows: number): [number, number][][] {
+  return Array.from({ length: rows }, (_, r) => {
+    const runs: [number, number][] = []
+    for (let c = 0; c < columns; c += 1) {
+      if (!cells[r * columns + c]) continue
+      const start = c
+      while (c + 1 < columns && cells[r * columns + c + 1]) c += 1
+      runs.push([start, c])
+    }
+    return runs
+  })
+}
+
+/** A sheet of cells, taken or free. */
+export class Grid {
+  private readonly taken: Uint8Array
+  constructor(
+    readonly columns: number,
+    readonly rows: number,
+  ) {
+    this.taken = new Uint8Array(columns * rows)
+  }
+
+  fits(mask: Mask, column: number, row: number): boolean {
+    for (let r = 0; r < mask.rows; r += 1) {
+      const base = (row + r) * this.columns + column
+      for (const [from, to] of mask.runs[r]!)
+        for (let c = from; c <= to; c += 1) if (this.taken[base + c]) return false
+    }
+    return true
+  }
+
+  take(mask: Mask, column: number, row: number): void {
+    for (let r = 0; r < mask.rows; r += 1)
+      for (const [from, to] of mask.runs[r]!)
+        this.taken.fill(
+          1,
+          (row + r) * this.columns + column + from,
+          (row + r) * this.columns + column + to + 1,
+        )
+  }
+
+  /** Free cells of a part of the sheet. */
+  freeIn(column: number, row: number, columns: number, rows: number): number {
+    let free = 0
+    for (let r = row; r < row + rows; r += 1)
+      for (let c = column; c < column + columns; c += 1) if (!this.taken[r * this.columns + c]) free += 1
+    return free
+  }
+}
