@@ -47,6 +47,7 @@ export {
   type Drawn,
   type LayerName,
   drawnMoved,
+  lettered,
   pathData,
   pieceDrawing,
   pieceOutline,

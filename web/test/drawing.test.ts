@@ -110,7 +110,7 @@ describe('what the screen offers', () => {
 
 describe('while a point is held', () => {
   const d = derive(design)
-  const rows = largestRows(d.pieces, { width: 900, height: 500 })
+  const rows = largestRows(d.pieces, d.design, { width: 900, height: 500 })
   test('pieces stay where they lie; a new one lies below', () => {
     const wider = derive({
       ...design,

@@ -28,7 +28,7 @@ describe('a drawing gathered for the screen', () => {
 
 describe('the pieces on the sheet', () => {
   const shown = (screen: { width: number; height: number }) => {
-    const rows = largestRows(derived.pieces, screen)
+    const rows = largestRows(derived.pieces, derived.design, screen)
     return Math.min(
       screen.width / (rows.width + ROOM.left + ROOM.right),
       screen.height / (rows.height + ROOM.top + ROOM.bottom),
@@ -36,8 +36,8 @@ describe('the pieces on the sheet', () => {
   }
   test('a wide screen gets wide rows, a tall one tall rows', () => {
     const [wide, tall] = [
-      largestRows(derived.pieces, { width: 1600, height: 300 }),
-      largestRows(derived.pieces, { width: 400, height: 900 }),
+      largestRows(derived.pieces, derived.design, { width: 1600, height: 300 }),
+      largestRows(derived.pieces, derived.design, { width: 400, height: 900 }),
     ]
     expect(wide.width / wide.height).toBeGreaterThan(tall.width / tall.height)
   })

@@ -10,21 +10,21 @@ import {
 } from '../geometry/index.js'
 
 /** A sheet of so many cells at the most is kept of a piece: finer for a small one. */
-const CELLS = 40_000
-const FINEST = 0.5
+const CELLS = 16_000
+const FINEST = 0.6
 /** Chords of what is drawn lie this near to it, mm. */
 const CHORDS = 0.05
 
 /** Sums over all cells up to a row and column, so that any box of them is asked at once. */
 class Sums {
-  private readonly sums: Float64Array
+  private readonly sums: Int32Array
   constructor(
     private readonly columns: number,
     rows: number,
     cells: Uint8Array,
   ) {
     const wide = columns + 1
-    this.sums = new Float64Array(wide * (rows + 1))
+    this.sums = new Int32Array(wide * (rows + 1))
     for (let r = 0; r < rows; r += 1) {
       let row = 0
       for (let c = 0; c < columns; c += 1) {
@@ -36,8 +36,8 @@ class Sums {
 
   count(c0: number, r0: number, c1: number, r1: number): number {
     const wide = this.columns + 1
-    const at = (r: number, c: number): number => this.sums[r * wide + c]!
-    return at(r1, c1) - at(r0, c1) - at(r1, c0) + at(r0, c0)
+    const { sums } = this
+    return sums[r1 * wide + c1]! - sums[r0 * wide + c1]! - sums[r1 * wide + c0]! + sums[r0 * wide + c0]!
   }
 }
 
@@ -103,20 +103,21 @@ export class Ink {
       this.dot({ x: a.x + ((b.x - a.x) * i) / steps, y: a.y + ((b.y - a.y) * i) / steps })
   }
 
-  private within(box: Box): readonly [number, number, number, number] {
-    const column = (x: number, up: 0 | 1): number =>
-      Math.min(this.columns, Math.max(0, Math.floor((x - this.box.left) / this.cell) + up))
-    const row = (y: number, up: 0 | 1): number =>
-      Math.min(this.rows, Math.max(0, Math.floor((y - this.box.top) / this.cell) + up))
-    return [column(box.left, 0), row(box.top, 0), column(box.right, 1), row(box.bottom, 1)]
+  /** Cells set in a box grown by `pad` mm, and how many cells that are. */
+  private count(sums: Sums, box: Box, pad: number): readonly [set: number, all: number] {
+    const { left, top } = this.box
+    const c0 = Math.max(0, Math.floor((box.left - pad - left) / this.cell))
+    const r0 = Math.max(0, Math.floor((box.top - pad - top) / this.cell))
+    const c1 = Math.min(this.columns, Math.floor((box.right + pad - left) / this.cell) + 1)
+    const r1 = Math.min(this.rows, Math.floor((box.bottom + pad - top) / this.cell) + 1)
+    return c0 >= c1 || r0 >= r1 ? [0, 0] : [sums.count(c0, r0, c1, r1), (c1 - c0) * (r1 - r0)]
   }
 
   /** Whether nothing is drawn in a box, nor within `pad` mm of it. */
   free(box: Box, pad: number): boolean {
     this.sums ??= new Sums(this.columns, this.rows, this.inked)
     // A stroke is walked in half cells: it may cut a corner of a cell that is then not marked.
-    const [c0, r0, c1, r1] = this.within(boxGrown(box, Math.max(pad, this.cell * 0.36)))
-    return c0 >= c1 || r0 >= r1 || this.sums.count(c0, r0, c1, r1) === 0
+    return this.count(this.sums, box, Math.max(pad, this.cell * 0.36))[0] === 0
   }
 
   /** Whether a box lies inside the outline as a whole. */
@@ -124,15 +125,14 @@ export class Ink {
     const { left, top, right, bottom } = this.box
     if (box.left < left || box.top < top || box.right > right || box.bottom > bottom) return false
     this.outside ??= new Sums(this.columns, this.rows, this.beyond)
-    const [c0, r0, c1, r1] = this.within(box)
-    return this.outside.count(c0, r0, c1, r1) === 0
+    return this.count(this.outside, box, 0)[0] === 0
   }
 
   /** Whether a box lies outside the outline as a whole. */
   clear(box: Box): boolean {
     this.outside ??= new Sums(this.columns, this.rows, this.beyond)
-    const [c0, r0, c1, r1] = this.within(boxGrown(box, this.cell))
-    return c0 >= c1 || r0 >= r1 || this.outside.count(c0, r0, c1, r1) === (c1 - c0) * (r1 - r0)
+    const [set, all] = this.count(this.outside, box, this.cell)
+    return set === all
   }
 }
 

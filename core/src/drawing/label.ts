@@ -142,6 +142,13 @@ function labelSpot(piece: Piece): Point {
   )
 }
 
+/** Where type has to be larger than this to be read, mm, a piece says its name alone. */
+export const FAR = 8
+
+const nameForms = (piece: Piece, { upright, least }: Lettering): Form[] => [
+  wordsForm('label', [{ words: piece.name, size: least, bold: true }], upright),
+]
+
 /** The label of a piece, the arrow of its grain and which way is up. */
 export function labelAsks(piece: Piece, job: JobName, lettering: Lettering): Ask[] {
   const about = labelSpot(piece)
@@ -154,7 +161,7 @@ export function labelAsks(piece: Piece, job: JobName, lettering: Lettering): Ask
     leader: true,
     toward: lettering.upright ? 0 : Math.PI / 2,
   }
-  if (lettering.least > 0) return [label]
+  if (lettering.least > FAR) return [{ ...label, forms: nameForms(piece, lettering), optional: true }]
   return [
     label,
     ...(grain?.type === 'grain'

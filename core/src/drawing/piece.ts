@@ -37,7 +37,7 @@ import {
   words,
 } from './edgeMarks.js'
 import { hatch, stipple } from './fill.js'
-import { labelAsks } from './label.js'
+import { FAR, labelAsks } from './label.js'
 import { type Ask, placed } from './place.js'
 import { type Drawn, stroke } from './primitives.js'
 
@@ -78,21 +78,23 @@ export function pieceMarks(piece: Piece, { job, unit, least = 0 }: PieceLetterin
       ...piece.holes.map(slitDrawing),
       stroke('cut', piece.cut, WEIGHT.cut),
     ],
-    asks: [...labelAsks(piece, job, lettering), ...marks.flatMap((m) => m.asks)],
+    asks: [...labelAsks(piece, job, lettering), ...(least > FAR ? [] : marks.flatMap((m) => m.asks))],
   }
 }
 
 /** Everything drawn for a piece, in its own coordinates; each word where it lies over nothing else. */
 export function pieceDrawing(piece: Piece, job: JobName, unit: LengthUnit, least = 0): readonly Drawn[] {
-  const known = drawings.get(piece)
+  const known = drawings.get(piece) ?? new Map<string, readonly Drawn[]>()
   const key = `${job.name}\n${job.draft}\n${unit}\n${least}`
-  if (known?.key === key) return known.drawn
-  const { outline, strokes, asks } = pieceMarks(piece, { job, unit, least })
-  const drawn = [...strokes, ...placed(outline, strokes, asks)]
-  drawings.set(piece, { key, drawn })
+  let drawn = known.get(key)
+  if (!drawn) {
+    const { outline, strokes, asks } = pieceMarks(piece, { job, unit, least })
+    drawn = [...strokes, ...placed(outline, strokes, asks)]
+    drawings.set(piece, known.set(key, drawn))
+  }
   return drawn
 }
-const drawings = new WeakMap<Piece, { readonly key: string; readonly drawn: readonly Drawn[] }>()
+const drawings = new WeakMap<Piece, Map<string, readonly Drawn[]>>()
 
 const slitDrawing = (hole: PieceHole): Drawn => {
   const [from, to] = [

@@ -32,6 +32,8 @@ export interface Ask {
   readonly forms: readonly Form[]
   /** On the piece, beside it, or wherever is nearest. */
   readonly where: 'inside' | 'outside' | 'any'
+  /** Left out where there is no room on the piece. */
+  readonly optional?: boolean
   /** Where it can't stand near, a line leads from it to what it is about. */
   readonly leader: boolean
 }
@@ -41,7 +43,7 @@ const PAD = 0.5
 /** Words farther than this from what they are about are led to it, mm. */
 const NEAR = 4.5
 /** Farther than this round a piece words are not looked for by cells: there everything is free. */
-const MARGIN = 34
+const MARGIN = 22
 /** Rings round a mark are this far apart, and so many directions are tried on each. */
 const [RING, DIRECTIONS, FARTHEST] = [1.2, 24, 90] as const
 
@@ -56,6 +58,25 @@ const boxAt = ({ width, height }: Form, { x, y }: Point): Box => ({
 const gapTo = (box: Box, { x, y }: Point): number =>
   Math.hypot(Math.max(box.left - x, 0, x - box.right), Math.max(box.top - y, 0, y - box.bottom))
 
+/** Whether a straight line comes within words' distance of a box. */
+function chordMeets(box: Box, a: Point, b: Point): boolean {
+  let [from, to] = [0, 1]
+  for (const [start, end, low, high] of [
+    [a.x, b.x, box.left - PAD, box.right + PAD],
+    [a.y, b.y, box.top - PAD, box.bottom + PAD],
+  ] as const) {
+    const way = end - start
+    if (way === 0) {
+      if (start < low || start > high) return false
+      continue
+    }
+    const [s, t] = [(low - start) / way, (high - start) / way]
+    from = Math.max(from, Math.min(s, t))
+    to = Math.min(to, Math.max(s, t))
+  }
+  return from <= to
+}
+
 interface Found {
   readonly form: Form
   readonly at: Point
@@ -64,12 +85,14 @@ interface Found {
 /** What stands already, and what may stand where. */
 class Layout {
   private readonly taken: Box[] = []
+  private readonly leaders: (readonly [Point, Point])[] = []
   readonly drawn: Drawn[] = []
   readonly span: Box
 
   constructor(
     private readonly hard: Ink,
-    private readonly soft: Ink,
+    /** What may be written over where there is no other room; none where nothing of it is drawn. */
+    private readonly soft: Ink | undefined,
     outline: Path,
   ) {
     this.span = pathBox(outline)
@@ -78,7 +101,8 @@ class Layout {
   fits(box: Box, where: Ask['where'], clean: boolean): boolean {
     if (this.taken.some((t) => boxesTouch(t, box, PAD))) return false
     if (!this.hard.free(box, PAD)) return false
-    if (clean && !this.soft.free(box, PAD)) return false
+    if (clean && this.soft && !this.soft.free(box, PAD)) return false
+    if (this.leaders.some(([a, b]) => chordMeets(box, a, b))) return false
     if (where === 'inside') return this.hard.inside(box)
     return where === 'outside' ? this.hard.clear(box) : this.hard.inside(box) || this.hard.clear(box)
   }
@@ -98,7 +122,7 @@ class Layout {
     if (Math.hypot(from.x - about.x, from.y - about.y) < 0.5) return
     this.drawn.push(stroke(layer, openPath([line(from, about)]), LEADER))
     // Words that come later keep off it.
-    this.hard.draw(openPath([line(from, about)]))
+    this.leaders.push([from, about])
   }
 }
 const LEADER = 0.12
@@ -171,6 +195,7 @@ function placeOne(layout: Layout, ask: Ask): void {
   if (ask.where === 'inside') {
     const inside = insideMaybe(layout, ask)
     if (inside) return layout.set(inside, ask, false)
+    if (ask.optional) return
   }
   const where = ask.where === 'inside' ? 'outside' : ask.where
   const found =
@@ -197,10 +222,12 @@ function besideSpan(layout: Layout, { forms, about }: Ask): Found {
  */
 export function placed(outline: Path, strokes: readonly Drawn[], asks: readonly Ask[]): readonly Drawn[] {
   if (asks.length === 0) return []
-  const [hard, soft] = [inkRound(outline, MARGIN), inkRound(outline, MARGIN)]
+  const hard = inkRound(outline, MARGIN)
+  const mayCover = strokes.some((d) => d.type === 'dots' || d.layer === 'skive')
+  const soft = mayCover ? inkRound(outline, MARGIN) : undefined
   for (const d of strokes) {
-    if (d.type === 'dots') d.points.forEach((p) => soft.dot(p))
-    else if (d.type === 'stroke') (d.layer === 'skive' ? soft : hard).draw(d.path)
+    if (d.type === 'dots') d.points.forEach((p) => soft?.dot(p))
+    else if (d.type === 'stroke') (d.layer === 'skive' ? soft : hard)?.draw(d.path)
   }
   const layout = new Layout(hard, soft, outline)
   for (const ask of asks) placeOne(layout, ask)

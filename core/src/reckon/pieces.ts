@@ -2,6 +2,7 @@ import type { EdgeWork } from '../edges/index.js'
 import type { LaidUp } from '../layup/index.js'
 import type { Master, PanelMark } from '../master/index.js'
 import type { Run } from '../stitch/index.js'
+import { alikePieces } from './alike.js'
 import { blockMarks, doubledMarks, edgeSkiveMarks, turnMarks } from './edgeMarks.js'
 import { machineLines, markedHoles } from './holes.js'
 import { foldMarks, glueMarks, grainMark, notchMarks, skiveMarks } from './marks.js'
@@ -20,7 +21,18 @@ export interface PieceInputs {
 
 /** Every piece to cut, with all its marks. */
 export function pieces(inputs: PieceInputs): Piece[] {
-  return [...inputs.works.map((work) => pieceOf(work, inputs)), ...templatePieces(inputs.runs, inputs.open)]
+  const all = inputs.works.map((work) => pieceOf(work, inputs))
+  return [...toldApart(all), ...templatePieces(inputs.runs, inputs.open)]
+}
+
+/** Pieces of one name that are not the same are numbered: `Tab of a ring 1`, `Tab of a ring 2`. */
+function toldApart(all: readonly Piece[]): readonly Piece[] {
+  const byName = new Map<string, Piece[]>()
+  for (const p of all) byName.set(p.name, [...(byName.get(p.name) ?? []), p])
+  const numbers = new Map<Piece, number>()
+  for (const same of byName.values())
+    if (same.length > 1 && alikePieces(same).length > 1) same.forEach((p, i) => numbers.set(p, i + 1))
+  return all.map((p) => (numbers.has(p) ? { ...p, name: `${p.name} ${numbers.get(p)!}` } : p))
 }
 
 function pieceOf(work: EdgeWork, { master, open, runs, hardware }: PieceInputs): Piece {

@@ -1,7 +1,34 @@
-import type { Derived } from '@drumlin/core'
-import { derive, pieceDrawing } from '@drumlin/core'
+import { readFileSync } from 'node:fs'
+import { createRequire } from 'node:module'
+import fontkit from '@pdf-lib/fontkit'
+import { type Derived, pieceDrawing } from '@drumlin/core'
 import { type Point, pathPoints } from '../../src/geometry/index.js'
-import { ASCENT, DESCENT, textWidth } from './type.js'
+// Measured off the font itself, not off the core's own table of it.
+const require = createRequire(import.meta.url)
+const face = (weight: number) =>
+  fontkit.create(
+    readFileSync(
+      require.resolve(
+        `@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-${weight}-normal.woff`,
+      ),
+    ),
+  )
+const [plain, bold] = [face(400), face(700)]
+const widths = new Map<string, number>()
+function textWidth(words: string, size: number, heavy = false): number {
+  const key = `${heavy ? 'b' : 'p'}${words}`
+  let width = widths.get(key)
+  if (width === undefined) {
+    const font = heavy ? bold : plain
+    width =
+      [...words].reduce((sum, l) => sum + font.glyphForCodePoint(l.codePointAt(0)!).advanceWidth, 0) /
+      font.unitsPerEm
+    widths.set(key, width)
+  }
+  return width * size
+}
+/** The tallest and the lowest letters of these words, shares of the type's height. */
+const [ASCENT, DESCENT] = [0.7, 0.2]
 
 interface Quad {
   readonly words: string
@@ -29,10 +56,10 @@ export interface Collisions {
 }
 
 /** Words of a piece’s drawing that lie over a cut line, a hole or each other, counted from what is drawn. */
-export function collisions(derived: ReturnType<typeof derive>, unit: 'mm' | 'in'): Collisions {
+export function collisions(derived: Derived, unit: 'mm' | 'in'): Collisions {
   const [overCut, overHoles, overEachOther]: string[][] = [[], [], []]
   let texts = 0
-  for (const piece of (derived as Derived).pieces) {
+  for (const piece of derived.pieces) {
     const drawn = pieceDrawing(piece, derived.design, unit)
     const quads: Quad[] = drawn.flatMap((d) => {
       if (d.type !== 'text') return []

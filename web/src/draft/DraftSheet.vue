@@ -58,7 +58,7 @@ const held = shallowRef<Arrangement<Piece>>()
 const arrangement = computed((): Arrangement<Piece> =>
   held.value
     ? keptRows(props.derived.pieces, held.value)
-    : largestRows(props.derived.pieces, view.size.value),
+    : largestRows(props.derived.pieces, props.derived.design, view.size.value),
 )
 watch(
   () => [arrangement.value.width, arrangement.value.height],

@@ -6,12 +6,12 @@ import {
   type Piece,
   arrangeInRows,
   boxesMeet,
-  pieceOutline,
+  lettered,
   shift,
 } from '@drumlin/core'
 
 /** Between pieces on the sheet, and round all of them, mm. */
-const GAP = 16
+const GAP = 12
 export const ROOM = { left: 16, top: 20, right: 14, bottom: 12 }
 /** Rows of that width at the most, mm. */
 const WIDTHS = [240, 330, 430, 560, 800, 1100, 1500, 2000]
@@ -26,6 +26,7 @@ export function keptRows(pieces: readonly Piece[], before: Arrangement<Piece>): 
 /** The pieces in rows, of whichever width shows them largest on a screen of that size. */
 export function largestRows(
   pieces: readonly Piece[],
+  job: { readonly name: string; readonly draft: string },
   screen: { width: number; height: number },
 ): Arrangement<Piece> {
   const shown = (a: { width: number; height: number }): number =>
@@ -33,7 +34,7 @@ export function largestRows(
       screen.width / (a.width + ROOM.left + ROOM.right),
       screen.height / (a.height + ROOM.top + ROOM.bottom),
     )
-  const tried = WIDTHS.map((w) => arrangeInRows(pieces, pieceOutline, w, GAP))
+  const tried = WIDTHS.map((w) => arrangeInRows(pieces, (piece) => lettered(piece, job), w, GAP))
   return tried.reduce((a, b) => (shown(b) > shown(a) * 1.02 ? b : a))
 }
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { type Piece, pathBox, pathData, pieceDrawing } from '@drumlin/core'
+import { type Piece, pathData, pieceDrawing } from '@drumlin/core'
 import { useSettings } from '../app/settings.js'
 import { gathered } from './paths.js'
 
@@ -12,34 +12,14 @@ const props = defineProps<{
 }>()
 const settings = useSettings()
 const tint = computed(() => pathData(props.piece.cut))
-const drawn = computed(() => gathered(pieceDrawing(props.piece, props.job, settings.unit)))
-/** Farther off than so many mm a pixel nothing but names can be read. */
-const FAR = 1.1
-const words = computed(() => {
-  const { pixel } = props
-  if (pixel === undefined) return drawn.value.texts
-  const step = Math.max(4.4, 16 * pixel)
-  const named = drawn.value.texts.filter((t) => t.layer === 'label')
-  const upright = named.length > 0 && named[0]!.angle !== 0
-  const box = pathBox(props.piece.cut)
-  const room = Math.floor((upright ? box.right - box.left : box.bottom - box.top) / step)
-  // From far off the name alone is left, and only where it goes on the piece.
-  const long = upright ? box.bottom - box.top : box.right - box.left
-  const goesOn = (t: (typeof named)[number]): boolean => t.text.length * 7 * pixel < long
-  const label =
-    pixel < FAR || named.slice(0, 1).every(goesOn) ? named.slice(0, Math.min(3, Math.max(1, room))) : []
-  const rest = drawn.value.texts
-    .filter((t) => t.layer !== 'label' && pixel < FAR)
-    .map((t) => ({ ...t, size: Math.max(t.size, 10.5 * pixel) }))
-  const lines = label.map((t, i) => ({
-    ...t,
-    at: upright
-      ? { x: (box.left + box.right) / 2 + (i - (label.length - 1) / 2 + 0.3) * step, y: t.at.y }
-      : { x: t.at.x, y: label[0]!.at.y + i * step },
-    size: Math.max(t.size, (i === 0 ? 14 : 12) * pixel),
-  }))
-  return [...rest.filter((t) => t.layer !== 'grain'), ...lines]
+/** Type of so many pixels can be read at arm's length. */
+const READABLE = 11
+/** Type on the sheet is no smaller than that, in few steps, so that words stay where they are while one zooms a little. */
+const least = computed(() => {
+  if (props.pixel === undefined) return 0
+  return 1.25 ** Math.round(Math.log(READABLE * props.pixel) / Math.log(1.25))
 })
+const drawn = computed(() => gathered(pieceDrawing(props.piece, props.job, settings.unit, least.value)))
 const degrees = (angle: number): number => (angle * 180) / Math.PI
 /** Outlines keep their weight on the screen at any distance; everything else is true to size. */
 const fixed = (layer: string): boolean => layer === 'cut' || layer === 'finished'
@@ -62,7 +42,7 @@ const fixed = (layer: string): boolean => layer === 'cut' || layer === 'finished
     </template>
     <template v-if="!bare">
       <text
-        v-for="(t, i) in words"
+        v-for="(t, i) in drawn.texts"
         :key="i"
         :x="t.at.x"
         :y="t.at.y"

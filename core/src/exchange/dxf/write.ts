@@ -1,91 +1,177 @@
-import { DxfWriter, LWPolylineFlags, type SplineArgs_t, Units, point2d, point3d } from '@tarikjabiri/dxf'
+import {
+  DxfWriter,
+  LWPolylineFlags,
+  type SplineArgs_t,
+  SplineFlags,
+  TextHorizontalAlignment,
+  TextVerticalAlignment,
+  Units,
+  point2d,
+  point3d,
+} from '@tarikjabiri/dxf'
 import type { Derived } from '../../derive.js'
-import { type Drawn, drawnMoved, pieceDrawing, pieceOutline } from '../../drawing/index.js'
-import type { Path, Segment } from '../../geometry/index.js'
+import { type Drawn, laidOut } from '../../drawing/index.js'
+import {
+  type Arc,
+  type Cubic,
+  type Path,
+  type Segment,
+  arcRadius,
+  cubic,
+  pathBox,
+  segmentPart,
+} from '../../geometry/index.js'
 import type { LengthUnit } from '../../measure/index.js'
-import { arrangeInRows } from '../../reckon/index.js'
 
-/** Round the sheet and between pieces, mm. */
-const GAP = 14
-const WIDE = 420
-/** Colours by number, so that a cutter can be told what to do with each layer. */
-const COLOURS: Readonly<Record<string, number>> = {
-  cut: 7,
-  holes: 1,
-  fold: 5,
-  'fold-to': 4,
-  finished: 8,
-  notches: 3,
-  marks: 6,
-  skive: 9,
-  label: 8,
-  grain: 8,
-  glue: 9,
+/** How a layer shows: a colour by number, so that a cutter can be told what to do with it, and a type of line. */
+interface LayerLook {
+  readonly colour: number
+  readonly line: keyof typeof LINES
+}
+/** Dashes and gaps, mm. */
+const LINES = {
+  Continuous: [],
+  DRUMLIN_FOLD: [7, -2.2],
+  DRUMLIN_SEWN: [2, -1.2],
+  DRUMLIN_SKIVE: [0.8, -0.8],
+} as const
+const LOOKS: Readonly<Record<string, LayerLook>> = {
+  cut: { colour: 7, line: 'Continuous' },
+  snips: { colour: 2, line: 'Continuous' },
+  holes: { colour: 1, line: 'Continuous' },
+  sewn: { colour: 1, line: 'DRUMLIN_SEWN' },
+  fold: { colour: 5, line: 'DRUMLIN_FOLD' },
+  'fold-to': { colour: 4, line: 'Continuous' },
+  finished: { colour: 8, line: 'Continuous' },
+  notches: { colour: 3, line: 'Continuous' },
+  marks: { colour: 6, line: 'Continuous' },
+  skive: { colour: 9, line: 'DRUMLIN_SKIVE' },
+  grain: { colour: 8, line: 'Continuous' },
+  label: { colour: 8, line: 'Continuous' },
+  notes: { colour: 8, line: 'Continuous' },
+}
+
+/**
+ * The layer something is written on: words apart from lines, cuts into an allowance apart from outlines, and lines a
+ * machine sews apart from holes.
+ */
+function layerOf(drawn: Drawn, outlines: ReadonlySet<Path>): string {
+  if (drawn.type === 'text') return drawn.layer === 'label' ? 'label' : 'notes'
+  if (drawn.type === 'stroke' && drawn.layer === 'cut') return outlines.has(drawn.path) ? 'cut' : 'snips'
+  if (drawn.type === 'stroke' && drawn.layer === 'holes') return drawn.dash ? 'sewn' : 'holes'
+  return drawn.layer
 }
 
 /** Tangent of a quarter of the angle; y is turned to grow upwards, so the sense turns with it. */
 const bulgeOf = (s: Segment): number => (s.type === 'arc' ? -Math.tan(s.sweep / 4) : 0)
 
-/** Neighbouring segments of one sort: lines and arcs together, curves together. */
-function runsOf(path: Path): Segment[][] {
-  const runs: Segment[][] = []
-  for (const s of path.segments) {
-    const last = runs[runs.length - 1]
-    if (last && (last[0]!.type === 'cubic') === (s.type === 'cubic')) last.push(s)
-    else runs.push([s])
+/** A segment as cubics: arcs by eighths of a turn, within a four-millionth of their radius. */
+function asCubics(s: Segment): Cubic[] {
+  if (s.type === 'cubic') return [s]
+  if (s.type === 'line') {
+    const at = (t: number) => ({
+      x: s.from.x + (s.to.x - s.from.x) * t,
+      y: s.from.y + (s.to.y - s.from.y) * t,
+    })
+    return [cubic(s.from, at(1 / 3), at(2 / 3), s.to)]
   }
-  return runs
+  const count = Math.max(1, Math.ceil(Math.abs(s.sweep) / (Math.PI / 4) - 1e-9))
+  return Array.from({ length: count }, (_, i) => eighth(segmentPart(s, i / count, (i + 1) / count) as Arc))
 }
 
+function eighth({ from, to, centre, sweep, type }: Arc): Cubic {
+  const handle = (4 / 3) * Math.tan(sweep / 4)
+  const aside = (p: { x: number; y: number }, way: number) => ({
+    x: p.x - way * handle * (p.y - centre.y),
+    y: p.y + way * handle * (p.x - centre.x),
+  })
+  return arcRadius({ from, to, centre, sweep, type }) === 0
+    ? cubic(from, from, to, to)
+    : cubic(from, aside(from, 1), aside(to, -1), to)
+}
+
+/** Lines and arcs are one polyline with bulges; where curves are among them, all of it is one spline: an outline stays one closed thing. */
 function addPath(dxf: DxfWriter, path: Path, layerName: string): void {
-  const runs = runsOf(path)
-  for (const run of runs) {
-    if (run[0]!.type === 'cubic') {
-      dxf.addSpline(splineArgs(run as (Segment & { type: 'cubic' })[]), { layerName })
-      continue
-    }
-    const whole = path.closed && runs.length === 1
-    const vertices = run.map((s) => ({ point: point2d(s.from.x, -s.from.y), bulge: bulgeOf(s) }))
-    const last = run[run.length - 1]!.to
-    dxf.addLWPolyline(whole ? vertices : [...vertices, { point: point2d(last.x, -last.y) }], {
-      layerName,
-      flags: whole ? LWPolylineFlags.Closed : LWPolylineFlags.None,
-    })
+  if (path.segments.some((s) => s.type === 'cubic')) {
+    dxf.addSpline(splineArgs(path.segments.flatMap(asCubics), path.closed), { layerName })
+    return
   }
+  const vertices = path.segments.map((s) => ({ point: point2d(s.from.x, -s.from.y), bulge: bulgeOf(s) }))
+  const last = path.segments[path.segments.length - 1]!.to
+  dxf.addLWPolyline(path.closed ? vertices : [...vertices, { point: point2d(last.x, -last.y) }], {
+    layerName,
+    flags: path.closed ? LWPolylineFlags.Closed : LWPolylineFlags.None,
+  })
 }
 
 /** Curves that follow each other as one spline whose knots stand as often as its degree where they meet. */
-function splineArgs(run: readonly (Segment & { type: 'cubic' })[]): SplineArgs_t {
+function splineArgs(run: readonly Cubic[], closed: boolean): SplineArgs_t {
   const at = (p: { x: number; y: number }) => point3d(p.x, -p.y, 0)
   const inner = run.slice(1).flatMap((_, i) => [i + 1, i + 1, i + 1])
   return {
     degreeCurve: 3,
     controlPoints: [at(run[0]!.from), ...run.flatMap((s) => [at(s.c1), at(s.c2), at(s.to)])],
     knots: [0, 0, 0, 0, ...inner, run.length, run.length, run.length, run.length],
+    ...(closed ? { flags: (SplineFlags.Closed | SplineFlags.Planar) as SplineFlags } : {}),
   }
 }
 
-function addDrawn(dxf: DxfWriter, drawn: Drawn): void {
-  if (drawn.type === 'stroke') return addPath(dxf, drawn.path, drawn.layer)
-  if (drawn.type === 'text')
-    dxf.addText(point3d(drawn.at.x, -drawn.at.y, 0), drawn.size, drawn.text, {
-      layerName: drawn.layer,
-      rotation: (-drawn.angle * 180) / Math.PI,
-    })
+/** Type is as tall as its capitals here: so large a share of its height they are in ours. */
+const CAPITALS = 0.668
+const ALIGNED = {
+  start: TextHorizontalAlignment.Left,
+  middle: TextHorizontalAlignment.Center,
+  end: TextHorizontalAlignment.Right,
+} as const
+
+function addWords(dxf: DxfWriter, drawn: Drawn & { type: 'text' }, layerName: string): void {
+  const at = point3d(drawn.at.x, -drawn.at.y, 0)
+  dxf.addText(at, drawn.size * CAPITALS, drawn.text, {
+    layerName,
+    rotation: (-drawn.angle * 180) / Math.PI,
+    horizontalAlignment: ALIGNED[drawn.anchor],
+    verticalAlignment: TextVerticalAlignment.BaseLine,
+    secondAlignmentPoint: at,
+  })
 }
 
 /**
- * All pieces at 1:1 as DXF in mm, a layer for each sort of line: lines and arcs as polylines with bulges, curves as
- * splines. The dots of glue areas are left out: nobody cuts them.
+ * All pieces at 1:1 as DXF in mm, a layer for each sort of line: outlines as one closed polyline or spline each. The
+ * dots of glue areas are left out: nobody cuts them.
  */
 export function writeDxf(derived: Derived, unit: LengthUnit = 'mm'): string {
   const dxf = new DxfWriter()
   dxf.setUnits(Units.Millimeters)
-  const { placed } = arrangeInRows(derived.pieces, pieceOutline, WIDE, GAP)
-  const all = placed.flatMap(({ item, move }) =>
-    pieceDrawing(item, derived.design, unit).map((d) => drawnMoved(d, move)),
-  )
-  for (const layer of new Set(all.map((d) => d.layer))) dxf.addLayer(layer, COLOURS[layer] ?? 7, 'Continuous')
-  for (const drawn of all) addDrawn(dxf, drawn)
+  const { pieces } = laidOut(derived.pieces, derived.design, unit, 0)
+  const all = pieces.flatMap(({ drawn }) => drawn.filter((d) => d.type !== 'dots'))
+  const outlines = outlinesOf(pieces)
+  const layers = new Set(all.map((d) => layerOf(d, outlines)))
+  for (const [name, elements] of Object.entries(LINES))
+    if (elements.length > 0) dxf.tables.addLType(name, name, [...elements])
+  for (const layer of layers) {
+    const { colour, line } = LOOKS[layer] ?? LOOKS.cut!
+    dxf.addLayer(layer, colour, line)
+  }
+  for (const drawn of all) {
+    const layer = layerOf(drawn, outlines)
+    if (drawn.type === 'text') addWords(dxf, drawn, layer)
+    else if (drawn.type === 'stroke') addPath(dxf, drawn.path, layer)
+  }
   return dxf.stringify()
+}
+
+/** Of every piece the one cut line that goes round it: the largest closed one. */
+function outlinesOf(pieces: readonly { readonly drawn: readonly Drawn[] }[]): ReadonlySet<Path> {
+  const span = (path: Path): number => {
+    const { left, top, right, bottom } = pathBox(path)
+    return (right - left) * (bottom - top)
+  }
+  return new Set(
+    pieces.flatMap(({ drawn }) => {
+      const rings = drawn.flatMap((d) =>
+        d.type === 'stroke' && d.layer === 'cut' && d.path.closed ? [d.path] : [],
+      )
+      return rings.length > 0 ? [rings.reduce((a, b) => (span(b) > span(a) ? b : a))] : []
+    }),
+  )
 }

@@ -1,5 +1,6 @@
 import fontkit from '@pdf-lib/fontkit'
 import type { PDFDocument, PDFFont } from 'pdf-lib'
+import { unpackedFont } from './woff.js'
 
 /** Font files of one weight (TrueType or WOFF): the face everything is set in first, then those asked for letters it lacks. */
 export interface FontFiles {
@@ -21,7 +22,23 @@ interface Face {
 /** Shown for a letter that no face has; the cover says which letters these are. */
 const MISSING = '?'
 /** Nothing is drawn for these: they only say how the letter before them is to look. */
-const SILENT = /[\u200b-\u200f\ufe00-\ufe0f]|\p{Mn}/u
+const SILENT = /\p{Cf}|\p{Mn}/u
+
+interface Unpacked {
+  readonly bytes: Uint8Array
+  /** Its letters, by code point. */
+  readonly letters: ReadonlySet<number>
+}
+const known = new WeakMap<Uint8Array, Unpacked>()
+/** A font file made ready, once for each file. */
+function unpacked(file: Uint8Array): Unpacked {
+  const before = known.get(file)
+  if (before) return before
+  const bytes = unpackedFont(file)
+  const ready = { bytes, letters: new Set(fontkit.create(bytes).characterSet) }
+  known.set(file, ready)
+  return ready
+}
 
 /** The faces of a document, each embedded when its first letter is written: letters that are used only. */
 export class Fonts {
@@ -40,9 +57,10 @@ export class Fonts {
     const weight = async (all: readonly Uint8Array[], name: string): Promise<Face[]> => {
       const faces: Face[] = []
       const left = new Set(letters)
-      for (const [i, bytes] of all.entries()) {
-        const known = fontkit.create(bytes)
-        const has = (code: number): boolean => known.hasGlyphForCodePoint(code)
+      for (const [i, file] of all.entries()) {
+        if (i > 0 && left.size === 0) break
+        const { bytes, letters } = unpacked(file)
+        const has = (code: number): boolean => letters.has(code)
         const wanted = i === 0 || [...left].some(has)
         for (const code of [...left]) if (has(code)) left.delete(code)
         const font = wanted

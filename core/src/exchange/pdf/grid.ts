@@ -25,8 +25,19 @@ export interface Mask {
   readonly cells: number
 }
 
+/** Layers whose strokes may lie beyond the outline; all others lie on the piece. */
+const REACHING: ReadonlySet<string> = new Set(['notches', 'fold', 'marks', 'grain', 'label'])
+
 /** Cells of a piece, its letters and the room round it, turned as asked. */
-export function maskOf({ drawn, outline }: PrintItem, turn: Move): Mask {
+export function maskOf(item: PrintItem, turn: Move): Mask {
+  const known = masks.get(item) ?? new Map<Move, Mask>()
+  const mask = known.get(turn) ?? freshMask(item, turn)
+  masks.set(item, known.set(turn, mask))
+  return mask
+}
+const masks = new WeakMap<PrintItem, Map<Move, Mask>>()
+
+function freshMask({ drawn, outline }: PrintItem, turn: Move): Mask {
   const rings: Point[][] = [[...pathPoints({ ...pathMoved(outline, turn), closed: true }, 0.2)]]
   const lines: Point[][] = []
   for (const d of drawn) {
@@ -40,7 +51,7 @@ export function maskOf({ drawn, outline }: PrintItem, turn: Move): Mask {
           { x: box.left, y: box.bottom },
         ].map((p) => pointMoved(p, turn)),
       )
-    } else if (d.type === 'stroke' && d.layer !== 'skive')
+    } else if (d.type === 'stroke' && REACHING.has(d.layer))
       lines.push(pathPoints(pathMoved(d.path, turn), 0.2).slice())
   }
   const all = [...rings, ...lines].flat()

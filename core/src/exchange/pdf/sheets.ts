@@ -156,7 +156,7 @@ function besideLarge(sheet: Sheet, item: PrintItem, alone: number, tile: Tile): 
   let best: { laid: Laid; more: number } | undefined
   for (const turn of TURNS) {
     const mask = maskOf(item, turn)
-    for (let row = 0; row + mask.rows <= sheet.grid.rows - 1; row += 2)
+    for (let row = 0; row + mask.rows <= sheet.grid.rows - 1 && best?.more !== 0; row += 2)
       for (let column = 0; column + mask.columns <= sheet.grid.columns - 1; column += 2) {
         if (!sheet.grid.fits(mask, column, row)) continue
         const laid = { item, mask, column, row }

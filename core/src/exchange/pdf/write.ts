@@ -1,7 +1,7 @@
 import { PDFDocument } from 'pdf-lib'
 import type { Derived } from '../../derive.js'
-import { type Drawn, drawnMoved, stroke, text, wrapped } from '../../drawing/index.js'
-import { line, openPath, point } from '../../geometry/index.js'
+import { type Drawn, drawnMoved, stroke, text, textSpan, wrapped } from '../../drawing/index.js'
+import { type Box, boxesTouch, line, openPath, pathBox, point } from '../../geometry/index.js'
 import type { LengthUnit } from '../../measure/index.js'
 import { coverPages } from './cover/index.js'
 import { type FontFiles, Fonts } from './fonts.js'
@@ -20,9 +20,9 @@ export interface PdfOptions {
 
 /** Upright or lying paper, whichever takes fewer pages; upright where they are equal. */
 export function planPrint(derived: Derived, paper: PaperId, unit: LengthUnit) {
+  const items = printItems(derived.pieces, derived.design, unit, tileOf(paper, false))
   const ways = [false, true].map((landscape) => {
     const tile = tileOf(paper, landscape)
-    const items = printItems(derived.pieces, derived.design, unit, tile)
     return { landscape, tile, sheets: planSheets(items, tile) }
   })
   return ways.reduce((a, b) => (pageCount(b.sheets) < pageCount(a.sheets) ? b : a))
@@ -99,12 +99,27 @@ function joinMarks({ sheet, letter, page: { column, row } }: PagePlace, tile: Ti
   ]
 }
 
-const patternPage = (place: PagePlace, tile: Tile): Drawn[] => [
-  ...place.sheet.placed
-    .filter(({ item }) => place.page.items.includes(item))
-    .flatMap(({ item, move }) => item.drawn.map((d) => drawnMoved(d, move))),
-  ...joinMarks(place, tile),
-]
+/** What of a drawing shows in a window: the rest would only make the file large. */
+const shownIn = (drawn: Drawn, window: Box): Drawn[] => {
+  if (drawn.type === 'text') return boxesTouch(textSpan(drawn), window) ? [drawn] : []
+  if (drawn.type === 'stroke') return boxesTouch(pathBox(drawn.path), window, 1) ? [drawn] : []
+  const points = drawn.points.filter(
+    ({ x, y }) => x > window.left && x < window.right && y > window.top && y < window.bottom,
+  )
+  return points.length > 0 ? [{ ...drawn, points }] : []
+}
+
+function patternPage(place: PagePlace, tile: Tile): Drawn[] {
+  const { column, row } = place.page
+  const [left, top] = [column * (tile.width - OVERLAP), row * (tile.height - OVERLAP)]
+  const window = { left, top, right: left + tile.width, bottom: top + tile.height }
+  return [
+    ...place.sheet.placed.flatMap(({ item, move }) =>
+      item.drawn.flatMap((d) => shownIn(drawnMoved(d, move), window)),
+    ),
+    ...joinMarks(place, tile),
+  ]
+}
 
 /** “Front, part 2 of 4”: every sheet says what lies on it. */
 function namesOn({ sheet, page }: PagePlace): string {
@@ -158,10 +173,12 @@ export async function writePdf(derived: Derived, options: PdfOptions): Promise<U
   }))
   const cover = (lacking: readonly string[]): Drawn[][] =>
     coverPages(derived, sheets, tile, { paper: paper.name, unit, date, lacking })
-  const said = [...cover([]).flat(), ...pattern.flatMap(({ drawn, foot }) => [...drawn, ...foot])]
+  const plain = cover([])
+  const said = [...plain.flat(), ...pattern.flatMap(({ drawn, foot }) => [...drawn, ...foot])]
   // The words about letters that are missing are plain ones.
   const fonts = await Fonts.of(document, options.fonts, [...wordsIn(said), ...ALWAYS])
-  const pages = cover(fonts.lacking(wordsIn(said)))
+  const lacking = fonts.lacking(wordsIn(said))
+  const pages = lacking.length > 0 ? cover(lacking) : plain
   document.setTitle(derived.design.name)
   document.setCreator('Drumlin')
   for (const drawn of pages) new Pen(document.addPage(size), fonts, point(BORDER, BORDER)).draw(drawn)

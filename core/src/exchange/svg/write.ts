@@ -1,20 +1,18 @@
 import type { Derived } from '../../derive.js'
 import {
   type Drawn,
+  INKS,
   LAYERS,
+  type LaidOutPiece,
   type LayerName,
-  drawnMoved,
+  laidOut,
   pathData,
-  pieceDrawing,
-  pieceOutline,
+  wordInk,
 } from '../../drawing/index.js'
 import type { LengthUnit } from '../../measure/index.js'
 import { roundTo } from '../../measure/index.js'
-import { arrangeInRows } from '../../reckon/index.js'
 
 const MARGIN = 10
-const GAP = 14
-const WIDE = 420
 const n = (value: number): string => String(roundTo(value, 3) + 0)
 const escaped = (words: string): string =>
   words.replaceAll('&', '&amp;').replaceAll('<', '&lt;').replaceAll('>', '&gt;').replaceAll('"', '&quot;')
@@ -36,26 +34,36 @@ function element(drawn: Drawn): string {
   return `<text x="${n(drawn.at.x)}" y="${n(drawn.at.y)}" font-size="${n(drawn.size)}" text-anchor="${drawn.anchor}"${bold}${turned}>${escaped(drawn.text)}</text>`
 }
 
-const layerGroup = (layer: LayerName, all: readonly Drawn[]): string => {
+const layerGroup = (piece: string, layer: LayerName, all: readonly Drawn[]): string => {
   const own = all.filter((d) => d.layer === layer)
-  const paint = layer === 'label' ? ' fill="#000" stroke="none"' : ''
-  return `<g id="${layer}"${paint}><title>${layer}</title>${own.map(element).join('')}</g>`
+  if (own.length === 0) return ''
+  const drawn = (words: boolean): string =>
+    own
+      .filter((d) => (d.type === 'text') === words)
+      .map(element)
+      .join('')
+  const words = own.some((d) => d.type === 'text')
+    ? `<g stroke="none" fill="${wordInk(layer)}">${drawn(true)}</g>`
+    : ''
+  return `<g id="${piece}.${layer}" class="${layer}" stroke="${INKS[layer]}"><title>${layer}</title>${drawn(false)}${words}</g>`
 }
 
-/** All pieces at 1:1 as SVG: a user unit is a millimetre, one named group a layer, text as text, arcs as arcs. */
+/** A piece as a group of its own, its layers as groups in it, from the lowest to the uppermost. */
+const pieceGroup = ({ piece, drawn }: LaidOutPiece): string =>
+  `<g id="${escaped(piece.id)}"><title>${escaped(piece.name)}</title>${LAYERS.map((layer) => layerGroup(escaped(piece.id), layer, drawn)).join('')}</g>`
+
+/**
+ * All pieces at 1:1 as SVG: a user unit is a millimetre, a named group for each piece and in it for each layer, in the
+ * inks of the line language; text as text, arcs as arcs.
+ */
 export function writeSvg(derived: Derived, unit: LengthUnit = 'mm'): string {
-  const { placed, width, height } = arrangeInRows(derived.pieces, pieceOutline, WIDE, GAP)
-  const drawn = placed.flatMap(({ item, move }) => {
-    const aside = { ...move, e: move.e + MARGIN, f: move.f + MARGIN }
-    return pieceDrawing(item, derived.design, unit).map((d) => drawnMoved(d, aside))
-  })
-  const [w, h] = [n(width + 2 * MARGIN), n(height + 2 * MARGIN)]
+  const { pieces, width, height } = laidOut(derived.pieces, derived.design, unit, MARGIN)
+  const [w, h] = [n(width), n(height)]
   return [
     '<?xml version="1.0" encoding="UTF-8"?>',
-    `<svg xmlns="http://www.w3.org/2000/svg" width="${w}mm" height="${h}mm" viewBox="0 0 ${w} ${h}" font-family="'Atkinson Hyperlegible Next', sans-serif">`,
+    `<svg xmlns="http://www.w3.org/2000/svg" width="${w}mm" height="${h}mm" viewBox="0 0 ${w} ${h}" font-family="'Atkinson Hyperlegible Next', sans-serif" fill="none">`,
     `<title>${escaped(derived.design.name)}</title>`,
-    `<g fill="none" stroke="#000">${LAYERS.map((layer) => layerGroup(layer, drawn)).join('\n')}</g>`,
-    '<style>text{fill:#000;stroke:none}</style>',
+    ...pieces.map(pieceGroup),
     '</svg>',
     '',
   ].join('\n')
