@@ -60,9 +60,8 @@ function labelForms(piece: Piece, job: JobName, { unit, upright, least }: Letter
 }
 
 /** The arrow of the grain with its word; shorter on a small piece. */
-function grainForm(angle: number, reach: number, upright: boolean): Form {
+function grainForm(angle: number, reach: number, upright: boolean, size: number): Form {
   const [cos, sin] = [Math.abs(Math.cos(angle)), Math.abs(Math.sin(angle))]
-  const size = TYPE.small
   const word = textWidth('grain', size)
   // The word stands beside the arrow's middle: over a level one, left of an upright one.
   const level = cos >= sin
@@ -97,8 +96,7 @@ const wordAt = (words: string, at: Point, size: number, upright: boolean): Drawn
   )
 
 /** Which way is up on the piece as it is drawn, and its left and right. */
-function wayUpForm(wide: boolean): Form {
-  const size = TYPE.small
+function wayUpForm(wide: boolean, size: number): Form {
   const side = textWidth('right', size)
   const reach = 3.4
   const width = wide ? 2 * (reach + side + 1.5) : textWidth('up', size) + 1
@@ -152,13 +150,16 @@ const nameForms = (piece: Piece, { upright, least }: Lettering): Form[] => [
 /** The label of a piece, the arrow of its grain and which way is up. */
 export function labelAsks(piece: Piece, job: JobName, lettering: Lettering): Ask[] {
   const about = labelSpot(piece)
-  const common = { about, off: 0, where: 'inside', leader: false } as const
+  // On a screen what there is no room for is left out: it is on paper, and says itself again from nearer.
+  const common = { about, off: 0, where: 'inside', leader: false, optional: lettering.least > 0 } as const
+  const size = Math.max(TYPE.small, lettering.least)
   const grain = piece.marks.find((m) => m.type === 'grain')
   const label: Ask = {
     ...common,
     layer: 'label',
     forms: labelForms(piece, job, lettering),
     leader: true,
+    optional: false,
     toward: lettering.upright ? 0 : Math.PI / 2,
   }
   if (lettering.least > FAR) return [{ ...label, forms: nameForms(piece, lettering), optional: true }]
@@ -170,7 +171,7 @@ export function labelAsks(piece: Piece, job: JobName, lettering: Lettering): Ask
             ...common,
             layer: 'grain',
             about: circlePoint(about, 14, Math.PI / 2),
-            forms: [9, 6, 4].map((reach) => grainForm(grain.angle, reach, lettering.upright)),
+            forms: [9, 6, 4].map((reach) => grainForm(grain.angle, reach, lettering.upright, size)),
           } as const,
         ]
       : []),
@@ -180,7 +181,7 @@ export function labelAsks(piece: Piece, job: JobName, lettering: Lettering): Ask
             ...common,
             layer: 'grain',
             about: { x: about.x, y: pathBox(piece.cut).top + 10 },
-            forms: [wayUpForm(true), wayUpForm(false)],
+            forms: [wayUpForm(true, size), wayUpForm(false, size)],
           } as const,
         ]
       : []),

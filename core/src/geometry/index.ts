@@ -17,13 +17,8 @@ export { pathPoints } from './flatten.js'
 export { placeInside, pointInside } from './inside.js'
 export { segmentLength, segmentParameterAt } from './length.js'
 export { type Nearest, pathNearest } from './nearest.js'
-export {
-  type CornerStyle,
-  offsetClosed,
-  offsetLargestMaybe,
-  offsetOpenMaybe,
-  offsetSidesMaybe,
-} from './offset.js'
+export type { CornerStyle } from './offsetRaw.js'
+export { offsetClosed, offsetLargestMaybe, offsetOpenMaybe, offsetSidesMaybe } from './offset.js'
 export { type Overlay, overlay } from './overlay.js'
 export {
   type Path,

@@ -2,16 +2,12 @@ import { boxGrown, boxesTouch, segmentBox } from './box.js'
 import { segmentCrossings } from './crossings.js'
 import { segmentNearest } from './nearest.js'
 import { type Path, pathArea } from './path.js'
-import { type Point, pointAdd, pointCross, pointDistance, pointDot, pointScale, pointsMeet } from './point.js'
-import { offsetSegment } from './offsetSegment.js'
+import { type Point, pointCross, pointDistance, pointDot, pointsMeet } from './point.js'
+import { type CornerStyle, rawOffset } from './offsetRaw.js'
+import { tidied } from './offsetTidy.js'
 import { segmentLength } from './length.js'
-import { type Segment, arc, line, segmentPart, segmentPoint, segmentTangent } from './segment.js'
+import { type Segment, segmentPart, segmentPoint, segmentTangent } from './segment.js'
 
-/** How a gap at an outward corner is closed: lines run on until they meet, or an arc round the corner. */
-export type CornerStyle = 'mitred' | 'rounded'
-
-/** A mitre longer than this many times the offset is cut square: as far as a knife makes sense of a point. */
-const MITRE_LIMIT = 6
 /** How much nearer than asked a stretch may lie and still belong to the offset, mm: the error of offset cubics. */
 const KEEP_TOLERANCE = 0.008
 
@@ -32,12 +28,12 @@ export function offsetClosed(
     (_, i) => outward * (typeof distance === 'number' ? distance : distance[i]!),
   )
   if (distances.every((d) => d === 0)) return [path]
-  const steps = new Map<Segment, readonly [number, number]>()
-  const raw = rawOffset(path.segments, distances, true, style, trace, steps)
-  const loops = chained(survivors(raw, path.segments, distances, trace, steps), true)
+  const near = new Map<Segment, readonly number[]>()
+  const raw = rawOffset({ segments: path.segments, distances, closed: true, style, trace, near })
+  const loops = chained(survivors(raw, path.segments, distances, trace, near), true)
   const turning = Math.sign(pathArea(path))
   return loops
-    .map((segments): Path => ({ segments: withoutWhiskers(segments, trace), closed: true }))
+    .map((segments): Path => ({ segments: tidied(segments, true, trace), closed: true }))
     .filter((loop) => Math.sign(pathArea(loop)) === turning && Math.abs(pathArea(loop)) > 1e-6)
     .sort((a, b) => Math.abs(pathArea(b)) - Math.abs(pathArea(a)))
 }
@@ -95,107 +91,15 @@ export function offsetOpenMaybe(
 ): Path | undefined {
   if (distance === 0) return path
   const distances = path.segments.map(() => distance)
-  const raw = rawOffset(path.segments, distances, false, style)
+  const raw = rawOffset({ segments: path.segments, distances, closed: false, style })
   const length = (segments: readonly Segment[]): number =>
     segments.reduce((sum, s) => sum + segmentLength(s), 0)
   const lines = chained(survivors(raw, path.segments, distances), false)
   if (lines.length > 1) lines.sort((a, b) => length(b) - length(a))
-  return lines[0] && { segments: lines[0], closed: false }
-}
-
-/** Every segment moved to its side, and the corners between them closed; may still cross itself. */
-function rawOffset(
-  segments: readonly Segment[],
-  distances: readonly number[],
-  closed: boolean,
-  style: CornerStyle,
-  trace?: Map<Segment, number>,
-  steps?: Map<Segment, readonly [number, number]>,
-): Segment[] {
-  const moved = segments.map((s, i) => offsetSegment(s, distances[i]!))
-  const out: Segment[] = []
-  const joined: Segment[][] = moved.map((parts) => [...parts])
-  const count = segments.length
-  for (let i = 0; i < count; i += 1) {
-    const next = (i + 1) % count
-    out.push(...joined[i]!)
-    const closing =
-      i < count - 1 || closed
-        ? corner(
-            segments[i]!,
-            segments[next]!,
-            distances[i]!,
-            distances[next]!,
-            joined[i]!,
-            joined[next]!,
-            style,
-          )
-        : []
-    out.push(...closing)
-    for (const s of joined[i]!) trace?.set(s, i)
-    // From a side that stays to one that moves the mitre runs nearer to the moving one than that one asks.
-    const turning = pointCross(segmentTangent(segments[i]!, 1), segmentTangent(segments[next]!, 0))
-    const staysAndGoes = Math.min(Math.abs(distances[i]!), Math.abs(distances[next]!)) === 0
-    if (staysAndGoes && (distances[i]! + distances[next]!) * turning < -1e-12)
-      for (const s of closing) steps?.set(s, [i, next])
-    // A mitre's two legs belong to the sides they carry on.
-    const onward = segmentTangent(segments[next]!, 0)
-    for (const s of closing)
-      trace?.set(s, Math.abs(pointCross(segmentTangent(s, 0), onward)) < 1e-6 ? next : i)
-  }
-  return out
+  return lines[0] && { segments: tidied(lines[0], false), closed: false }
 }
 
 const lastOf = <T>(list: readonly T[]): T => list[list.length - 1]!
-
-/** What closes the corner between two moved neighbours: nothing, a straight run to the mitre and on, or an arc. */
-function corner(
-  before: Segment,
-  after: Segment,
-  d0: number,
-  d1: number,
-  movedBefore: readonly Segment[],
-  movedAfter: readonly Segment[],
-  style: CornerStyle,
-): Segment[] {
-  const [from, to] = [lastOf(movedBefore).to, movedAfter[0]!.from]
-  if (pointsMeet(from, to, 1e-9)) return []
-  const [along, onward] = [segmentTangent(before, 1), segmentTangent(after, 0)]
-  const turning = pointCross(along, onward)
-  const opens = (d0 + d1) * turning < -1e-12
-  if (!opens) return [line(from, to)]
-  if (style === 'rounded' && Math.abs(d0 - d1) < 1e-12)
-    return [arc(from, to, before.to, Math.atan2(turning, pointDot(along, onward)))]
-  const reach = pointCross({ x: to.x - from.x, y: to.y - from.y }, onward) / turning
-  const tip = pointAdd(from, pointScale(along, reach))
-  if (pointDistance(tip, before.to) > MITRE_LIMIT * Math.max(Math.abs(d0), Math.abs(d1)))
-    return [line(from, to)]
-  return [line(from, tip), line(tip, to)].filter((s) => segmentLength(s) > 1e-9)
-}
-
-/** Straight runs that go out and come back over themselves are taken out: what differing distances leave at a corner. */
-function withoutWhiskers(segments: readonly Segment[], trace?: Map<Segment, number>): readonly Segment[] {
-  const comesBack = (a: Segment | undefined, b: Segment | undefined): boolean =>
-    a?.type === 'line' &&
-    b?.type === 'line' &&
-    pointDot(segmentTangent(a, 0), segmentTangent(b, 0)) < -1 + 1e-9
-  /** What is left of going out along `a` and back along `b`. */
-  const left = (a: Segment, b: Segment): Segment[] => {
-    if (pointsMeet(a.from, b.to)) return []
-    const rest = line(a.from, b.to)
-    trace?.set(rest, trace.get(a) ?? 0)
-    return [rest]
-  }
-  const out: Segment[] = []
-  for (const s of segments)
-    if (comesBack(out[out.length - 1], s)) out.push(...left(out.pop()!, s))
-    else out.push(s)
-  while (out.length > 2 && comesBack(out[out.length - 1], out[0])) {
-    const [last, first] = [out.pop()!, out.shift()!]
-    out.unshift(...left(last, first))
-  }
-  return out
-}
 
 /** Cuts the raw offset wherever it crosses itself and keeps the stretches that lie far enough from the original. */
 function survivors(
@@ -203,7 +107,7 @@ function survivors(
   original: readonly Segment[],
   distances: readonly number[],
   trace?: Map<Segment, number>,
-  steps?: ReadonlyMap<Segment, readonly [number, number]>,
+  near?: ReadonlyMap<Segment, readonly number[]>,
 ): Segment[] {
   const cuts = crossingCuts(raw)
   const boxes = original.map((s, i) => boxGrown(segmentBox(s), Math.abs(distances[i]!)))
@@ -232,8 +136,9 @@ function survivors(
       if (t - stops[k]! < 1e-12) return []
       const part = segmentPart(s, stops[k]!, t)
       const middle = segmentPoint(part, 0.5)
-      const long = pointDistance(part.from, middle) + pointDistance(middle, part.to) > 1e-7
-      if (!long || !farEnough(middle, steps?.get(s))) return []
+      // What is shorter than ends may lie apart is bridged when the rest is put together.
+      const long = pointDistance(part.from, middle) + pointDistance(middle, part.to) > MEETS
+      if (!long || !farEnough(middle, near?.get(s))) return []
       trace?.set(part, trace.get(s) ?? 0)
       return [part]
     })
@@ -259,6 +164,18 @@ const onlyMeet = (a: Segment, b: Segment): boolean => {
   return goesForward(a, u) && goesForward(b, u)
 }
 
+/** Where the ends of one straight run lie inside another on the same line, as parameters of that. */
+function stopsOn(s: Segment, other: Segment): number[] {
+  if (s.type !== 'line' || other.type !== 'line') return []
+  const [along, length] = [segmentTangent(s, 0), pointDistance(s.from, s.to)]
+  if (Math.abs(pointCross(along, segmentTangent(other, 0))) > 1e-9) return []
+  return [other.from, other.to].flatMap((p) => {
+    const d = { x: p.x - s.from.x, y: p.y - s.from.y }
+    const t = pointDot(d, along) / length
+    return Math.abs(pointCross(along, d)) < 1e-7 && t > 1e-9 && t < 1 - 1e-9 ? [t] : []
+  })
+}
+
 /** For every raw segment the parameters where others cross it. */
 function crossingCuts(raw: readonly Segment[]): number[][] {
   const cuts: number[][] = raw.map(() => [])
@@ -272,19 +189,36 @@ function crossingCuts(raw: readonly Segment[]): number[][] {
         cuts[i]!.push(on)
         cuts[j]!.push(other)
       }
+      // Straight runs that lie on each other cross nowhere: each is cut where the other begins and ends.
+      cuts[i]!.push(...stopsOn(raw[i]!, raw[j]!))
+      cuts[j]!.push(...stopsOn(raw[j]!, raw[i]!))
     }
   return cuts
 }
 
+/** Ends nearer than this meet, mm. */
+const MEETS = 1e-4
+
+/** Stretches that something leads to and that lead to something: the others are on no loop. */
+function withoutLooseEnds(parts: readonly Segment[]): readonly Segment[] {
+  const kept = parts.filter(
+    (s) =>
+      parts.some((other) => pointsMeet(other.to, s.from, MEETS)) &&
+      parts.some((other) => pointsMeet(other.from, s.to, MEETS)),
+  )
+  return kept.length === parts.length ? parts : withoutLooseEnds(kept)
+}
+
 /** Stretches put together end to start. Closed asks for loops; otherwise every unbroken line is given. */
-function chained(parts: readonly Segment[], closed: boolean): Segment[][] {
+function chained(all: readonly Segment[], closed: boolean): Segment[][] {
+  const parts = closed ? withoutLooseEnds(all) : all
   const left = new Set(parts)
   const follow = (end: Point): Segment | undefined => {
-    for (const s of left) if (pointsMeet(s.from, end, 1e-4)) return s
+    for (const s of left) if (pointsMeet(s.from, end, MEETS)) return s
     return undefined
   }
   const hasBefore = (s: Segment): boolean =>
-    parts.some((other) => other !== s && pointsMeet(other.to, s.from, 1e-4))
+    parts.some((other) => other !== s && pointsMeet(other.to, s.from, MEETS))
   const chains: Segment[][] = []
   while (left.size > 0) {
     const first = (closed ? undefined : [...left].find((s) => !hasBefore(s))) ?? left.values().next().value!
@@ -292,9 +226,9 @@ function chained(parts: readonly Segment[], closed: boolean): Segment[][] {
     for (let next: Segment | undefined = first; next; next = follow(next.to)) {
       left.delete(next)
       chain.push(next)
-      if (closed && pointsMeet(next.to, first.from, 1e-4)) break
+      if (closed && pointsMeet(next.to, first.from, MEETS)) break
     }
-    if (!closed || pointsMeet(lastOf(chain).to, first.from, 1e-4)) chains.push(chain)
+    if (!closed || pointsMeet(lastOf(chain).to, first.from, MEETS)) chains.push(chain)
   }
   return chains
 }

@@ -57,14 +57,20 @@ const NOTHING = 1e-6
 /** A turn sharper than this is a corner, not a curve (about 20 degrees). */
 const SHARP = Math.PI / 9
 
-/** The run cut at its sharp corners. */
-function sidesOf(path: Path): Path[] {
+/**
+ * The run cut at its sharp corners. A side shorter than half a pitch is no side: corners that near to each other are one,
+ * and its length goes to the side before it.
+ */
+function sidesOf(path: Path, pitch: number): Path[] {
   const sides: Path['segments'][number][][] = [[]]
   path.segments.forEach((segment, i) => {
     const before = path.segments[i - 1]
     if (before) {
       const [a, b] = [segmentTangent(before, 1), segmentTangent(segment, 0)]
-      if (Math.abs(Math.atan2(pointCross(a, b), pointDot(a, b))) > SHARP) sides.push([])
+      const sharp = Math.abs(Math.atan2(pointCross(a, b), pointDot(a, b))) > SHARP
+      const rest = path.segments.slice(i).reduce((sum, s) => sum + segmentLength(s), 0)
+      const own = sides[sides.length - 1]!.reduce((sum, s) => sum + segmentLength(s), 0)
+      if (sharp && own >= pitch / 2 && rest >= pitch / 2) sides.push([])
     }
     sides[sides.length - 1]!.push(segment)
   })
@@ -258,7 +264,7 @@ export const isRound = (path: Path): boolean => pointDistance(pathStart(path), p
  * run; one that comes back to its beginning has a single hole there.
  */
 export function holePlaces(path: Path, ways: Steps): { holes: HolePlace[]; sides: Side[] } {
-  const parts = sidesOf(path)
+  const parts = sidesOf(path, ways.pitch)
   const holes: HolePlace[] = []
   const sides: Side[] = []
   let before = 0
