@@ -9,6 +9,8 @@ export const TURNING = {
   /** Leather left at the corner by a mitre cut, in thicknesses: with something inside, and without. */
   mitreOverCore: 1.25,
   mitreBare: 1.5,
+  /** A corner is cut off at least so far outside the cut that would leave no overlap, mm. */
+  mitreClear: 0.5,
   /** A turn sharper than this is a corner, not a curve, radians. */
   sharp: Math.PI / 9,
   /** A turn sharper than this is a spike nobody can turn over, radians. */

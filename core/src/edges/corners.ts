@@ -11,7 +11,6 @@ import {
   pointUnit,
   segmentTangent,
 } from '../geometry/index.js'
-import { mitreDistance } from '../formulas/index.js'
 import type { Panel } from '../master/index.js'
 import { type Reckon, given } from '../working/index.js'
 import { TURNING } from './bench.js'
@@ -46,7 +45,7 @@ export function cornerTreatments(
     const [n1, n2] = [pointScale(pointRight(along), -inward), pointScale(pointRight(onward), -inward)]
     if (turning < 0)
       return [snipped(id, corner, n1, n2, Math.max(a?.allowance.value ?? 0, b?.allowance.value ?? 0), stock)]
-    if (a && b) return [mitred(id, panel, corner, [d1, d2], [n1, n2], Math.PI - turning, a, b, stock, reckon)]
+    if (a && b) return [mitred(id, panel, corner, [d1, d2], [n1, n2], Math.PI - turning, a, b, reckon)]
     const [turn, along1, out, side, sideGrow] = a
       ? ([a, d1, n1, d2, grow(k)] as const)
       : ([b!, d2, n2, d1, grow(i)] as const)
@@ -88,7 +87,6 @@ function mitred(
   interior: number,
   a: Turn,
   b: Turn,
-  stock: CutFrom,
   reckon: Reckon,
 ): Treatment {
   const core = panel.core ?? 0
@@ -101,7 +99,7 @@ function mitred(
       measured: true,
     },
     { cost: a.cost },
-    () => mitreDistance({ core, atFold: a.atFold.value, neutral: stock.turn }),
+    (v) => v.cost / Math.SQRT2,
   )
   const cut = reckon(
     {
@@ -109,8 +107,8 @@ function mitred(
       label: 'corner cut off, from the finished corner',
       formula:
         core > 0
-          ? '{times} × ({core} core + {t}), no nearer than {least}'
-          : '{times} × {t}, no nearer than {least}',
+          ? '{times} × ({core} core + {t}), no nearer than {least} + {clear}'
+          : '{times} × {t}, no nearer than {least} + {clear}',
       source: '§4',
     },
     {
@@ -118,8 +116,9 @@ function mitred(
       core: given('core', core, 'thickness'),
       t: a.atFold,
       least,
+      clear: given('clear', TURNING.mitreClear),
     },
-    (v) => Math.max(v.times * (v.core + v.t), v.least + 0.5),
+    (v) => Math.max(v.times * (v.core + v.t), v.least + v.clear),
   )
   const out = pointUnit(pointAdd(n1, n2))
   const root = pointAdd(corner, pointScale(out, cut.value))

@@ -49,6 +49,9 @@ function layerAt(open: LaidUp, sheet: string, place: Point): number {
   return sheetThickness(laid, place) || laid.thickness
 }
 
+/** A name that can stand among sums: `front, foot and back` as front–foot–back. */
+const inOneWord = (name: string): string => name.replaceAll(', ', '–').replaceAll(' and ', '–')
+
 function stackOf(fitting: Fitting, open: LaidUp, place: Point, reckon: Reckon): Reckoned {
   const layers = fitting.through.flatMap(({ sheet, times }) =>
     Array.from({ length: times }, () => ({
@@ -60,12 +63,14 @@ function stackOf(fitting: Fitting, open: LaidUp, place: Point, reckon: Reckon): 
     {
       key: `fitting.${fitting.id}.stack`,
       label: `stack under the ${fitting.name}`,
-      formula: layers.map((l, i) => `{l${i}} ${l.name}`).join(' + ') || '0',
+      formula: layers.map((l, i) => `{l${i}} ${inOneWord(l.name)}`).join(' + ') || '{none}',
       source: '§21',
       quantity: 'thickness',
       measured: true,
     },
-    Object.fromEntries(layers.map((l, i) => [`l${i}`, given(l.name, l.thickness, 'thickness')])),
+    layers.length > 0
+      ? Object.fromEntries(layers.map((l, i) => [`l${i}`, given(l.name, l.thickness, 'thickness')]))
+      : { none: given('nothing lies there', 0, 'thickness') },
     (v) => Object.values(v).reduce((sum, one) => sum + one, 0),
   )
 }

@@ -28,6 +28,8 @@ interface AnswerRule {
   readonly formula: string
   readonly compute: (values: Values) => number
   readonly quantity: Quantity
+  /** Measures that the formula names besides what is asked for: an inch, an ounce. */
+  readonly also: Readonly<Record<string, Given>>
 }
 
 /** One quick reckoner of the pocket book. The screen and the terminal both read it from here. */
@@ -65,11 +67,13 @@ export const answer = (
   formula: string,
   compute: (values: Values) => number,
   quantity: Quantity = 'length',
+  also: AnswerRule['also'] = {},
 ): AnswerRule => ({
   label,
   formula,
   compute,
   quantity,
+  also,
 })
 
 /** An entry from its parts; the order of `inputs` is the order in which they are asked for. */
@@ -125,8 +129,8 @@ export function reckonEntry(
         source: one.section,
         quantity: rule.quantity,
       },
-      terms,
-      () => rule.compute(values),
+      { ...terms, ...rule.also },
+      (v) => rule.compute(v),
     ),
   )
   const figures = answers.map((a) => a.value)

@@ -108,7 +108,7 @@ export const HARDWARE: readonly Entry[] = [
       opening: { ...mm('round the opening', 400), least: 10 },
     },
     [
-      answer('fold radius', '{opening}² / 4π / (2 × {girth})', (v) => turnedBag(v).radius),
+      answer('fold radius', '{opening}² / (4 × π) / (2 × {girth})', (v) => turnedBag(v).radius),
       answer('strain', '{thickness} / (2 × radius)', (v) => turnedBag(v).strain, 'share'),
       answer('pull, N', '{girth} × stiffness / (2 × radius²)', (v) => turnedBag(v).pull, 'count'),
     ],

@@ -1,5 +1,6 @@
 import { bobbinHolds, lockstitch, proudLoop, saddleStitchThread } from '../formulas/index.js'
 import { OUNCE, pitchOfNumber, pitchOfSpi, threadDiameter } from '../measure/index.js'
+import { given } from '../working/index.js'
 import { type Entry, type Values, answer, count, entry, mm, number, share, thin } from './entry.js'
 import { board, evenHoles, rounds, strip } from './sketches.js'
 
@@ -14,7 +15,11 @@ export const SEWING: readonly Entry[] = [
     'Leather weight',
     'ounces to millimetres',
     { oz: { ...number('ounces', 4), least: 0.5, most: 20 } },
-    [answer('thickness', '{oz} × 25.4 / 64', (v) => v.oz! * OUNCE, 'thickness')],
+    [
+      answer('thickness', '{oz} × {ounce}', (v) => v.oz! * v.ounce!, 'thickness', {
+        ounce: given('an ounce, 1/64 in', OUNCE, 'thickness'),
+      }),
+    ],
     (_, [t]) => strip([20], t!),
   ),
   entry(
@@ -27,8 +32,12 @@ export const SEWING: readonly Entry[] = [
       number: { ...number('number of the iron', 9), least: 4, most: 20 },
     },
     [
-      answer('by the inch', '25.4 / {spi}', (v) => pitchOfSpi(v.spi!), 'thickness'),
-      answer('by the number', '27.07 / {number}', (v) => pitchOfNumber(v.number!), 'thickness'),
+      answer('by the inch', '{inch} / {spi}', (v) => v.inch! / v.spi!, 'thickness', {
+        inch: given('an inch', pitchOfSpi(1), 'thickness'),
+      }),
+      answer('by the number', '{pouce} / {number}', (v) => v.pouce! / v.number!, 'thickness', {
+        pouce: given('the old French inch', pitchOfNumber(1), 'thickness'),
+      }),
     ],
     (_, [p]) => evenHoles(p! * 8, 8),
   ),

@@ -1,4 +1,4 @@
-import { edgeLoops, meanStack, saddleStitchThread, throughWork } from '../formulas/index.js'
+import { edgeLoops, meanStack } from '../formulas/index.js'
 import { type Reckon, type Reckoned, given } from '../working/index.js'
 
 /** What a run takes thread for, however it is sewn. */
@@ -36,7 +36,7 @@ export function saddleThread(run: SaddleRun, reckon: Reckon): Reckoned {
     {
       key: `thread.${run.id}.through`,
       label: 'through the work',
-      formula: '{first} once + 2 × {count} holes, {mean} thick on average',
+      formula: '{first} once + 2 × {count} holes × {mean} thick on average',
       source: '§6',
     },
     {
@@ -44,7 +44,7 @@ export function saddleThread(run: SaddleRun, reckon: Reckon): Reckoned {
       count: given('holes', Math.max(0, stacks.length - 1), 'count'),
       mean: given('mean', meanStack(stacks.slice(1)), 'thickness'),
     },
-    () => throughWork(stacks),
+    (v) => v.first + 2 * v.count * v.mean,
   )
   return reckon(
     {
@@ -70,15 +70,11 @@ export function saddleThread(run: SaddleRun, reckon: Reckon): Reckoned {
       factor: given('factor', (1 + run.waste) * run.factor, 'share'),
     },
     (v) =>
-      (saddleStitchThread({
-        stitches: v.stitches,
-        pitch: v.pitch,
-        stacks,
-        backstitches: v.back,
-        ends: v.ends,
-        tail: v.tail,
-      }) +
-        edgeLoops(v.loops ?? 0, v.edge ?? 0, v.mean)) *
+      (2 * v.stitches * v.pitch +
+        v.holes +
+        v.back * 2 * (v.pitch + v.mean) +
+        edgeLoops(v.loops ?? 0, v.edge ?? 0, v.mean) +
+        v.ends * v.tail) *
       v.factor,
   )
 }

@@ -1,34 +1,90 @@
-import { type LengthUnit, decimal, printBare, trimmed } from '../measure/index.js'
-import type { Quantity, Reckoned, Term } from './reckoned.js'
+import { type LengthUnit, decimal, inchFraction, roundTo } from '../measure/index.js'
+import { type Quantity, type Reckoned, type Term, recomputed } from './reckoned.js'
 
-/** A number of a working as the maker reads it, without its unit. */
-export function printQuantity(value: number, quantity: Quantity, unit: LengthUnit): string {
-  switch (quantity) {
-    case 'length':
-      return printBare(value, unit)
-    case 'thickness':
-      return trimmed(value, 2)
-    case 'count':
-      return String(Math.round(value))
-    case 'share':
-      return trimmed(value, 3)
-    case 'angle':
-      return `${decimal((value * 180) / Math.PI, 0)}°`
+const INCH = 25.4
+
+/** Decimals a number of a working is written with at least, and whether noughts at its end are left off. */
+const PLACES: Readonly<Record<LengthUnit, Readonly<Record<Quantity, number>>>> = {
+  mm: { length: 1, thickness: 2, count: 0, share: 3, angle: 0 },
+  in: { length: 3, thickness: 3, count: 0, share: 3, angle: 0 },
+}
+const TRIMMED: ReadonlySet<Quantity> = new Set(['thickness', 'share'])
+/** More than so many decimals nobody follows with a pencil. */
+const MOST_MORE = 4
+
+/** What one of the number is in the unit it is written in: millimetres, inches, degrees, or itself. */
+function scaleOf(quantity: Quantity, unit: LengthUnit): number {
+  if (quantity === 'angle') return Math.PI / 180
+  return unit === 'in' && (quantity === 'length' || quantity === 'thickness') ? INCH : 1
+}
+
+/** Decimals of a number: of many inches fewer, since nobody lays off a thousandth along a yard. */
+function placesOf(value: number, quantity: Quantity, unit: LengthUnit): number {
+  const places = PLACES[unit][quantity]
+  if (unit === 'mm' || places < 3 || scaleOf(quantity, unit) === 1) return places
+  const inches = Math.abs(value) / INCH
+  return inches >= 100 ? 1 : inches >= 10 ? 2 : places
+}
+
+/** A number of a working as the maker reads it, without its unit, with `more` decimals than usual. */
+function written(value: number, quantity: Quantity, unit: LengthUnit, more = 0): string {
+  const text = decimal(value / scaleOf(quantity, unit), placesOf(value, quantity, unit) + more)
+  const short =
+    TRIMMED.has(quantity) || more > 0 ? text.replace(/(\.\d*?)0+$/, '$1').replace(/\.$/, '') : text
+  const whole = placesOf(value, quantity, unit) > 0 && !short.includes('.') ? `${short}.0` : short
+  return quantity === 'angle' ? `${short}°` : quantity === 'count' ? short : whole
+}
+
+/** The number that is read back from what was written. */
+const asWritten = (value: number, quantity: Quantity, unit: LengthUnit, more: number): number => {
+  const scale = scaleOf(quantity, unit)
+  return roundTo(value / scale, placesOf(value, quantity, unit) + more) * scale
+}
+
+/** How many more decimals the inputs need so that who follows the working with a pencil gets the number it says. */
+function moreDecimals(reckoned: Reckoned, unit: LengthUnit): number {
+  const { quantity, figured, inputs } = reckoned
+  const said = written(figured, quantity, unit)
+  for (let more = 0; more <= MOST_MORE; more += 1) {
+    const pencilled = Object.fromEntries(
+      Object.entries(inputs).map(([name, t]) => [name, asWritten(t.value, t.quantity, unit, more)]),
+    )
+    const again = recomputed(reckoned, pencilled)
+    if (again === undefined || !Number.isFinite(again)) return 0
+    if (written(again, quantity, unit) === said) return more
   }
+  return MOST_MORE
 }
 
-/** One line of a working: `outside 203.9 = 2 × 99.0 + 5.9 round the fold`. */
+/** A formula that only hands on one of its inputs, with a word or two after it. */
+const HANDED_ON = /^\{(\w+)\}(?: [^{}0-9+−×/()]*)?$/
+
+/**
+ * One line of a working, in one unit: `outside 203.9 = 2 × 99.0 + 5.9 round the fold`. Inches are decimal, the number
+ * itself also as a fraction. Inputs are written as finely as the number needs to come out with a pencil.
+ */
 export function explainLine(reckoned: Reckoned, unit: LengthUnit): string {
-  const print = (term: Term): string => printQuantity(term.value, term.quantity, unit)
-  const sum = reckoned.formula.replace(/\{(\w+)\}/g, (_, name: string) => {
-    const term = reckoned.inputs[name]
+  const { label, formula, figured, quantity, inputs } = reckoned
+  const more = moreDecimals(reckoned, unit)
+  const handedOn = HANDED_ON.exec(formula)
+  const said = formula.replace(/\{(\w+)\}/g, (_, name: string) => {
+    const term = inputs[name]
     if (!term) throw new Error(`working ${reckoned.key} names {${name}} but has no such input`)
-    return print(term)
+    return handedOn ? '' : written(term.value, term.quantity, unit, more)
   })
-  const figured = printQuantity(reckoned.figured, reckoned.quantity, unit)
-  const own = reckoned.overridden ? `; you wrote ${print(reckoned)}` : ''
-  return `${reckoned.label} ${figured} = ${sum}${own}`
+  const fraction =
+    unit === 'in' && quantity === 'length' && Math.abs(figured) < 100 * INCH
+      ? ` (${inchFraction(figured)})`
+      : ''
+  const own = reckoned.overridden ? `; you wrote ${written(reckoned.value, quantity, unit)}` : ''
+  const result = `${label} ${written(figured, quantity, unit)}${fraction}`
+  if (!handedOn) return `${result} = ${said}${own}`
+  return `${result}: ${said.trim() || inputs[handedOn[1]!]!.label}${own}`
 }
+
+/** A result as it stands by itself, without its unit: inches as makers' fractions. */
+export const printQuantity = (value: number, quantity: Quantity, unit: LengthUnit): string =>
+  quantity === 'length' && unit === 'in' ? inchFraction(value) : written(value, quantity, unit)
 
 /** The working from the result down to what was given, each reckoned number once, nearest first. */
 export function explain(reckoned: Reckoned, unit: LengthUnit, depth = 3): readonly string[] {
@@ -42,7 +98,7 @@ export function explain(reckoned: Reckoned, unit: LengthUnit, depth = 3): readon
       seen.add(one.key)
       lines.push(explainLine(one, unit))
     }
-    level = fresh.flatMap((one) => Object.values(one.inputs).filter((term) => term.kind === 'reckoned'))
+    level = fresh.flatMap((one) => Object.values(one.inputs).filter((term: Term) => term.kind === 'reckoned'))
   }
   return lines
 }

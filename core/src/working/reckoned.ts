@@ -63,13 +63,22 @@ function valuesOf<I extends Readonly<Record<string, Term>>>(inputs: I): Values<I
   return values as Values<I>
 }
 
+/** How each number was computed, for those that ask what it would be with other inputs. Not part of the plain data. */
+const computes = new WeakMap<Reckoned, (values: Readonly<Record<string, number>>) => number>()
+
+/** What the number would be with these inputs; undefined for one that came from elsewhere as plain data. */
+export const recomputed = (
+  reckoned: Reckoned,
+  values: Readonly<Record<string, number>>,
+): number | undefined => computes.get(reckoned)?.(values)
+
 /** A `Reckon` that looks in `overrides` (by key) for numbers the maker wrote over computed ones. */
 export const reckoner =
   (overrides: Readonly<Record<string, number>>): Reckon =>
   (formula, inputs, compute) => {
     const figured = compute(valuesOf(inputs))
     const own = Object.hasOwn(overrides, formula.key) ? overrides[formula.key] : undefined
-    return {
+    const reckoned: Reckoned = {
       kind: 'reckoned',
       quantity: 'length',
       ...formula,
@@ -78,4 +87,6 @@ export const reckoner =
       overridden: own !== undefined,
       inputs,
     }
+    computes.set(reckoned, compute as (values: Readonly<Record<string, number>>) => number)
+    return reckoned
   }

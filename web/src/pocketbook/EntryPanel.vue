@@ -24,11 +24,7 @@ const stepOf = (input: Input): number =>
 const unitOf = (input: Input): string => (input.unit === 'degrees' ? '°' : '')
 const print = (a: Reckoned): string => {
   const number = printQuantity(a.value, a.quantity, settings.unit)
-  return a.quantity === 'length'
-    ? `${number} ${settings.unit}`
-    : a.quantity === 'thickness'
-      ? `${number} mm`
-      : number
+  return a.quantity === 'length' || a.quantity === 'thickness' ? `${number} ${settings.unit}` : number
 }
 const lines = computed(() => result.value.answers.map((a) => explainLine(a, settings.unit)))
 

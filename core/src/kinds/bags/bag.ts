@@ -4,6 +4,7 @@ import type { Leather } from '../../stores/index.js'
 import { type Reckon, type Reckoned, given } from '../../working/index.js'
 import { type Materials, leatherOf } from '../kind.js'
 import { type Basics, basicsOf, sizeBy } from '../parts/basics.js'
+import { type Adds, addsOf } from './adds.js'
 import type { BagParams } from './params.js'
 
 /** Judgement values of the bench, mm unless said. */
@@ -45,19 +46,9 @@ export interface Bag {
   readonly topFate: Fate
   readonly plain: Fate
   readonly s: BagSizes
+  readonly adds: Adds
   /** How far the middle of body and gusset leather lies outside the stitch lines. */
   readonly proud: { readonly flat: number; readonly walls: number }
-}
-
-/** How a body takes its seams: what stays flat and what turns a flange. */
-interface Adds {
-  readonly formula: string
-  readonly wideIn: number
-  readonly deepIn: number
-  readonly highIn: number
-  readonly wideOut: number
-  readonly deepOut: number
-  readonly highOut: number
 }
 
 export const isSetIn = (p: BagParams): boolean => p.body === 'set-in'
@@ -66,69 +57,6 @@ export const isFan = (p: BagParams): boolean => p.body === 'folded' || p.body ==
 /** Board and what covers it takes room from the height. */
 export const basePile = (p: BagParams): number =>
   p.base === 'board' ? p.board : p.base === 'cushioned' ? p.board + p.foam : 0
-
-/** What seams and leather add to the sizes between stitch lines, inside and outside; docs/formulas.md §20. */
-function addsOf(p: BagParams, body: Leather, gusset: Leather, margin: number, lining: number): Adds {
-  const [tp, tg, k] = [body.thickness, gusset.thickness, gusset.neutral]
-  const lined = 2 * lining
-  if (isBoxed(p)) {
-    const bend = (Math.PI / 2) * body.neutral * tp
-    return {
-      formula: 'sharp bends take π / 2 × neutral share × thickness',
-      wideIn: -bend - lined,
-      deepIn: -bend - lined,
-      highIn: -bend / 2 - lining,
-      wideOut: 2 * tp - bend,
-      deepOut: 2 * tp - bend,
-      highOut: tp - bend / 2,
-    }
-  }
-  if (isFan(p))
-    return {
-      formula: 'front and back meet at the foot',
-      wideIn: 0,
-      deepIn: -lined,
-      highIn: 0,
-      wideOut: p.seam === 'raw' ? 2 * margin : 0,
-      deepOut: 2 * tp,
-      highOut: p.seam === 'raw' ? margin : 0,
-    }
-  const base = isSetIn(p) ? tp : tg
-  if (p.seam === 'turned') {
-    const roll = (t: number, n: number) => turnedWidth(t, n, BENCH.alpha)
-    const [w, d, b] = [roll(tg, k), roll(tp, body.neutral), roll(base, k)]
-    return {
-      formula: 'a turned seam rolls: the walls stand outside the stitch lines',
-      wideIn: w.inside - lined,
-      deepIn: d.inside - lined,
-      highIn: b.inside / 2 - lining,
-      wideOut: w.outside,
-      deepOut: d.outside,
-      highOut: b.outside / 2,
-    }
-  }
-  // Raw edges out: the piece that turns a flange loses its own thickness, the other stands a bend further out.
-  const flange = (2 - Math.PI * k) * tg
-  return isSetIn(p)
-    ? {
-        formula: 'the side’s border turns out against the body',
-        wideIn: -2 * tg - lined,
-        deepIn: flange - lined,
-        highIn: flange / 2 - lining,
-        wideOut: 2 * margin,
-        deepOut: flange + 2 * tp,
-        highOut: flange / 2 + tp,
-      }
-    : {
-        formula: 'the gusset’s border turns out against the panels',
-        wideIn: -2 * tg - lined,
-        deepIn: flange - lined,
-        highIn: -tg - lining,
-        wideOut: 2 * margin,
-        deepOut: flange + 2 * tp,
-        highOut: margin,
-      }
-}
 
 function proudOf(p: BagParams, body: Leather, gusset: Leather): Bag['proud'] {
   const [tp, tg] = [body.thickness, gusset.thickness]
@@ -145,26 +73,22 @@ function proudOf(p: BagParams, body: Leather, gusset: Leather): Bag['proud'] {
 }
 
 function sizesOf(p: BagParams, adds: Adds, size: Bag['size'], base: number): Omit<BagSizes, keyof Basics> {
-  const inner = (key: string, label: string, room: number, add: number, more = 0): Reckoned =>
+  const inner = (key: string, label: string, room: number, add: Reckoned, more = 0): Reckoned =>
     size(
       `bag.${key}`,
       `${label} between the stitch lines`,
-      `{room} room inside ${add >= 0 ? '−' : '+'} {add}${more > 0 ? ' + {base} base' : ''}; ${adds.formula}`,
+      `{room} room inside + ${add.value < 0 ? '({add})' : '{add}'}${more > 0 ? ' + {base} base' : ''}`,
       '§20',
-      {
-        room: given('room', room),
-        add: given('add', Math.abs(add), 'thickness'),
-        base: given('base', more, 'thickness'),
-      },
-      (v) => v.room - Math.sign(add) * v.add + v.base,
+      { room: given('room', room), add, base: given('base', more, 'thickness') },
+      (v) => v.room + v.add + v.base,
     )
-  const outer = (key: string, label: string, of: Reckoned, add: number): Reckoned =>
+  const outer = (key: string, label: string, of: Reckoned, add: Reckoned): Reckoned =>
     size(
       `bag.out.${key}`,
       `${label} outside`,
-      '{size} between the stitch lines + {add}',
+      `{size} between the stitch lines + ${add.value < 0 ? '({add})' : '{add}'}`,
       '§20',
-      { size: of, add: given('add', add, 'thickness') },
+      { size: of, add },
       (v) => v.size + v.add,
     )
   const wide = inner('wide', 'width', p.wide, adds.wideIn)
@@ -180,6 +104,9 @@ function sizesOf(p: BagParams, adds: Adds, size: Bag['size'], base: number): Omi
   }
 }
 
+const seamsOf = (p: BagParams): Parameters<typeof addsOf>[1] =>
+  isBoxed(p) ? 'boxed' : isFan(p) ? 'fan' : p.seam === 'turned' ? 'turned' : isSetIn(p) ? 'set-in' : 'round'
+
 /** The bag with its sizes, before any of its parts are drawn. */
 export function bagOf(p: BagParams, materials: Materials, reckon: Reckon): Bag {
   const [body, gusset] = [leatherOf(materials, 'body'), leatherOf(materials, 'gusset')]
@@ -187,7 +114,10 @@ export function bagOf(p: BagParams, materials: Materials, reckon: Reckon): Bag {
   const turned = p.seam === 'turned'
   const basics = basicsOf(turned ? p.allowance : p.margin, materials, reckon)
   const size = sizeBy(reckon)
-  const adds = addsOf(p, body, gusset, basics.margin.value, lining)
+  const adds = addsOf(
+    { p, size, body, gusset, margin: basics.margin.value, lining, alpha: BENCH.alpha },
+    seamsOf(p),
+  )
   return {
     p,
     materials,
@@ -214,6 +144,7 @@ export function bagOf(p: BagParams, materials: Materials, reckon: Reckon): Bag {
         : { type: 'raw', finish: p.finish, trim: 0 },
     plain: { type: 'raw', finish: p.finish, trim: 0 },
     s: { ...basics, ...sizesOf(p, adds, size, basePile(p)) },
+    adds,
     proud: proudOf(p, body, gusset),
   }
 }

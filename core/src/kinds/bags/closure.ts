@@ -68,10 +68,10 @@ export function closure(bag: Bag, body: Body, flap: Flap | undefined): Part {
             needs: bag.size(
               'fit.closure',
               'needs',
-              '{down} down the front + 20',
+              '{down} down the front + {clear} clear of the foot',
               '§20',
-              { down: given('down', down) },
-              (v) => v.down + 20,
+              { down: given('down', down), clear: given('clear', 20) },
+              (v) => v.down + v.clear,
             ),
             has: bag.size(
               'fit.closureHas',

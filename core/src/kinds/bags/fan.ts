@@ -1,4 +1,3 @@
-import { bellows } from '../../formulas/index.js'
 import { STAY, point, point3, polyline, shift, type Point } from '../../geometry/index.js'
 import { type Concern, type Panel } from '../../master/index.js'
 import { given } from '../../working/index.js'
@@ -13,6 +12,9 @@ import { flapCorners, flapFolds, flapOf, isFlapEdge, type Flap } from './flap.js
 import { alone, part, type Body, type Face } from './parts.js'
 import { profileShape, type Profile } from './profile.js'
 import { TOP_IN } from './seam.js'
+
+/** What stays open in a fold of a side that lies flat, mm (J); docs/formulas.md §8 [8.09]. */
+const FOLD_GAP = 0.5
 
 /** Front and back meet along the foot; sides in pleats between them. */
 export function fanBody(bag: Bag): Body {
@@ -53,18 +55,18 @@ export function fanBody(bag: Bag): Body {
     mate: { type: 'line' as const, sheet, line: edgeLine(ray) },
   })
   const [first, last] = [all[0]!, all[all.length - 1]!]
-  const closed = bellows(fan.pleats, fan.leaf.value, gusset.thickness, 0.5, gusset.neutral)
   const closedSize = bag.size(
     'fan.closed',
     'a side folded flat',
-    '2 × {pleats} × {t} + {folds} folds × 0.5',
+    '2 × {pleats} × {t} + {folds} folds × {gap}',
     '§20',
     {
       pleats: given('pleats', fan.pleats, 'count'),
       t: given('leather', gusset.thickness, 'thickness'),
       folds: given('folds', 2 * fan.pleats - 1, 'count'),
+      gap: given('gap in a fold', FOLD_GAP),
     },
-    () => closed.closed,
+    (v) => 2 * v.pleats * v.t + v.folds * v.gap,
   )
   const made = part({
     panels: [front, back, side],

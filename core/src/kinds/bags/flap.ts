@@ -29,7 +29,7 @@ export function flapOf(bag: Bag, apart: number, wide: number, lean = 0): Flap {
       key: 'flap.over',
       label: 'flap over the top',
       formula:
-        '{apart} from back to front + {t} leather + {room} room − 2 × {radius} + 2 × {bend} round the bends',
+        'the larger of 2 × {bend} round the bends and {apart} from back to front + {t} leather + {room} room − 2 × {radius} + 2 × {bend}',
       source: '§20',
     },
     {

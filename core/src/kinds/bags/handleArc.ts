@@ -1,7 +1,7 @@
-import { handleArc } from '../../formulas/index.js'
 import { courseOf, point, point3Along, point3Cross } from '../../geometry/index.js'
 import { type StoodPart } from '../../master/index.js'
 import { given, type Reckoned } from '../../working/index.js'
+import { arcSizes } from '../parts/arc.js'
 import { type Bag } from './bag.js'
 import { type Hand } from './handlePlaces.js'
 import { arcOver } from './arches.js'
@@ -10,23 +10,25 @@ import { arcOver } from './arches.js'
 export function arcOf(bag: Bag, thickness: number, k: number): Reckoned {
   const { p, size } = bag
   const legs = p.handleRise > p.handleSpan / 2
+  const [span, rise] = [given('span', p.handleSpan), given('rise', p.handleRise)]
   return size(
     'handle.arc',
     'handle between its ends',
     legs
       ? '2 × ({rise} − {span} / 2) legs + π × ({span} / 2 + {k} × {t})'
-      : 'arc over {span} that rises {rise}; leather {t}, {k} of it inside the middle',
+      : '{angle} in radians × ({radius} + {k} × {t})',
     '§10',
     {
-      span: given('span', p.handleSpan),
-      rise: given('rise', p.handleRise),
+      span,
+      rise,
+      ...arcSizes(size, 'handle', span, rise),
       t: given('thickness', thickness, 'thickness'),
       k: given('neutral share', k, 'share'),
     },
     (v) =>
       legs
         ? 2 * (v.rise - v.span / 2) + Math.PI * (v.span / 2 + v.k * v.t)
-        : handleArc(v.span, v.rise, v.t, v.k),
+        : v.angle * (v.radius + v.k * v.t),
   )
 }
 

@@ -1,4 +1,4 @@
-import { pipedCover, turnBack } from '../../formulas/index.js'
+import { turnBack } from '../../formulas/index.js'
 import { point, polyline } from '../../geometry/index.js'
 import { type Fitting, type Join } from '../../master/index.js'
 import { given } from '../../working/index.js'
@@ -84,14 +84,13 @@ function handle(bag: Bag, body: Body, hand: Hand, first: boolean): Part {
     ? size(
         'handle.cover',
         'cover round the cord, with a flange on either side',
-        'once round a cord of {cord} with {t} leather + 2 × {flange}',
+        '2 × √({reach}² − {middle}²) + {middle} × (2 × π − 2 × the angle whose cosine is {middle} / {reach} − 2 × the angle whose tangent is {k} × {t} / {row}) + 2 × {flange}',
         '§10',
-        {
-          cord: given('cord', p.handleCord),
-          t: given('leather', t, 'thickness'),
-          flange: given('flange', BENCH.flange),
-        },
-        (v) => pipedCover(v.cord, v.t, strap.neutral, v.cord / 2 + 2 * v.t) + 2 * v.flange,
+        { ...cordSizes(size, p.handleCord, t, strap.neutral), flange: given('flange', BENCH.flange) },
+        (v) =>
+          2 * Math.sqrt(v.reach ** 2 - v.middle ** 2) +
+          v.middle * (2 * Math.PI - 2 * Math.acos(v.middle / v.reach) - 2 * Math.atan((v.k * v.t) / v.row)) +
+          2 * v.flange,
       )
     : size('handle.wide', 'width', '{wide}', '§10', { wide: given('width', p.handleWide) }, (v) => v.wide)
   const id = `handle-${suffix}`
@@ -231,4 +230,36 @@ function handle(bag: Bag, body: Body, hand: Hand, first: boolean): Part {
       },
     ],
   })
+}
+
+/** What the cover of a rolled handle is reckoned from: its bend round the cord, and the row of stitches under it; §10 [10.07]. */
+function cordSizes(size: Bag['size'], cordThick: number, thickness: number, neutral: number) {
+  const cord = given('cord', cordThick)
+  const t = given('leather', thickness, 'thickness')
+  const k = given('neutral share', neutral, 'share')
+  const middle = size(
+    'handle.cord.middle',
+    'from the middle of the cord to the middle of the leather',
+    '{cord} / 2 + {k} × {t}',
+    '§10',
+    { cord, t, k },
+    (v) => v.cord / 2 + v.k * v.t,
+  )
+  const row = size(
+    'handle.cord.row',
+    'from the middle of the cord down to the stitches',
+    '{cord} / 2 + 2 × {t}',
+    '§10',
+    { cord, t },
+    (v) => v.cord / 2 + 2 * v.t,
+  )
+  const reach = size(
+    'handle.cord.reach',
+    'from there to the middle of the leather at the stitches',
+    '√(({k} × {t})² + {row}²)',
+    '§10',
+    { k, t, row },
+    (v) => Math.hypot(v.k * v.t, v.row),
+  )
+  return { middle, row, reach, k, t }
 }

@@ -5,22 +5,17 @@ import { type Bag, basePile, isBoxed, isFan } from './bag.js'
 import type { Part } from './parts.js'
 
 const insideOf = (bag: Bag, key: 'wide' | 'high' | 'deep', label: string): Reckoned => {
-  const { p, s, size } = bag
+  const { p, s, size, adds } = bag
   // Worked backwards from the size between stitch lines, so that a number written over that shows here.
-  const less = s[key].figured - p[key] - (key === 'high' ? basePile(p) : 0)
+  const add = adds[`${key}In`]
+  const base = key === 'high' ? basePile(p) : 0
   return size(
     `bag.in.${key}`,
     `${label} inside`,
-    key === 'high' && basePile(p) > 0
-      ? '{size} between the stitch lines − {less} − {base} base'
-      : '{size} between the stitch lines − {less}',
+    `{size} between the stitch lines − ${add.value < 0 ? '({add})' : '{add}'}${base > 0 ? ' − {base} base' : ''}`,
     '§20',
-    {
-      size: s[key],
-      less: given('seams and leather', less, 'thickness'),
-      base: given('base', key === 'high' ? basePile(p) : 0, 'thickness'),
-    },
-    (v) => v.size - v.less - v.base,
+    { size: s[key], add, base: given('base', base, 'thickness') },
+    (v) => v.size - v.add - v.base,
   )
 }
 

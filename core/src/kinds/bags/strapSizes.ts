@@ -9,6 +9,8 @@ export const BENCH = {
   hole: 5,
   keeper: 14,
   keeperLap: 12,
+  /** Room of a keeper round the straps, across and through. */
+  keeperEase: 1,
   pad: 260,
   padFoam: 3,
   yokeHigh: 60,
@@ -69,10 +71,16 @@ export function strapSizes(bag: Bag) {
   const keeper = size(
     'strap.keeper',
     'a keeper, with its lap',
-    '2 × ({wide} + 1) + 2 × (2 × {t} + 1) + 2 π × {k} × {t} + {lap} lap',
+    '2 × ({wide} + {ease}) + 2 × (2 × {t} + {ease}) + 2 π × {k} × {t} + {lap} lap',
     '§10',
-    { wide: given('strap', p.strapWide), t, k, lap: given('lap', BENCH.keeperLap) },
-    (v) => keeperLength(v.wide, 2 * v.t, 1, 1, v.t, v.k) + v.lap,
+    {
+      wide: given('strap', p.strapWide),
+      t,
+      k,
+      lap: given('lap', BENCH.keeperLap),
+      ease: given('ease', BENCH.keeperEase),
+    },
+    (v) => keeperLength(v.wide, 2 * v.t, v.ease, v.ease, v.t, v.k) + v.lap,
   )
   const reach = (key: string, label: string, way: 1 | -1): Reckoned =>
     size(

@@ -13,20 +13,31 @@ export function widths(
 ) {
   const size = sizeBy(reckon)
   const forCards = reckon(
-    { key: 'half.cards', label: 'half for the cards', formula: '{pocketWidth} + {foldClear}', source: '§9' },
-    { pocketWidth, foldClear },
-    (v) => (p.pockets === 0 ? 0 : v.pocketWidth + v.foldClear),
+    {
+      key: 'half.cards',
+      label: 'half for the cards',
+      formula: p.pockets === 0 ? '{none}' : '{pocketWidth} + {foldClear}',
+      source: '§9',
+    },
+    { pocketWidth, foldClear, none: given('no card pockets', 0) },
+    (v) => (p.pockets === 0 ? v.none : v.pocketWidth + v.foldClear),
   )
   const note = p.currency === 'none' ? undefined : largestNote(currencyOf(p.currency))
   const forNotes = reckon(
     {
       key: 'half.notes',
       label: 'half for the notes',
-      formula: 'half of {note} note + {ease} ease + {margin} margin + {hole} half a hole',
+      formula: note ? 'half of {note} note + {ease} ease + {margin} margin + {hole} half a hole' : '{none}',
       source: '§2',
     },
-    { note: given('note', note?.long ?? 0), ease: given('ease', BENCH.noteEase), margin, hole },
-    (v) => (note ? v.note / 2 + v.ease + v.margin + v.hole : 0),
+    {
+      note: given('note', note?.long ?? 0),
+      ease: given('ease', BENCH.noteEase),
+      margin,
+      hole,
+      none: given('no notes', 0),
+    },
+    (v) => (note ? v.note / 2 + v.ease + v.margin + v.hole : v.none),
   )
   const half = reckon(
     {
@@ -83,7 +94,7 @@ export function heights({ p, reckon, margin, hole }: Start, depth: Reckoned, sho
     {
       key: 'height.notes',
       label: 'height for the notes',
-      formula: '{note} note + {ease} ease + {margin} margin + {hole} − {lip} lip',
+      formula: note ? '{note} note + {ease} ease + {margin} margin + {hole} − {lip} lip' : '{none}',
       source: '§2',
     },
     {
@@ -92,8 +103,9 @@ export function heights({ p, reckon, margin, hole }: Start, depth: Reckoned, sho
       margin,
       hole,
       lip: given('lip', p.lip),
+      none: given('no notes', 0),
     },
-    (v) => (note ? v.note + v.ease + v.margin + v.hole - v.lip : 0),
+    (v) => (note ? v.note + v.ease + v.margin + v.hole - v.lip : v.none),
   )
   const bare = given('least', BENCH.leastHeight)
   const insideHeight = reckon(

@@ -104,7 +104,7 @@ export function foldSizes(start: Start): FoldSizes {
     const taken = size(
       `${key}.taken`,
       key === 'fold' ? 'added to the outside' : 'added for the fold',
-      '{share} of {difference}',
+      '{share} × {difference}',
       '§2',
       { share: given('share', p.foldShare, 'share'), difference },
       (v) => v.share * v.difference,

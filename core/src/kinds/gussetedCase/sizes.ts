@@ -1,4 +1,4 @@
-import { handleArc } from '../../formulas/index.js'
+import { arcSizes } from '../parts/arc.js'
 import { type Reckon, type Reckoned, given } from '../../working/index.js'
 import { type Materials, leatherOf } from '../kind.js'
 import { type Basics, basicsOf, sizeBy } from '../parts/basics.js'
@@ -12,6 +12,8 @@ export const BENCH = {
   bridgeWide: 16,
   bridgeSpan: 22,
   bridgeTab: 12,
+  /** A bridge lower than this holds nothing off. */
+  bridgeRise: 6,
   /** From the end of the flap to the snap. */
   snapIn: 12,
 } as const
@@ -118,18 +120,23 @@ export function caseSizes(p: CaseParams, materials: Materials, reckon: Reckon): 
   const rise = size(
     'bridge.rise',
     'rise of the bridge support',
-    'a third of {deep}, 6 at least',
+    'the larger of {deep} / 3 and {least} at least',
     '§10',
-    { deep: given('deep', p.deep) },
-    (v) => Math.max(6, v.deep / 3),
+    { deep: given('deep', p.deep), least: given('least', BENCH.bridgeRise) },
+    (v) => Math.max(v.least, v.deep / 3),
   )
   const bridge = size(
     'bridge',
     'length of the bridge support',
-    'arc over {span}, rising {rise}, in the middle of {tg} + 2 × {tab} tabs',
+    '{angle} in radians × ({radius} + {k} × {tg}) + 2 × {tab} tabs',
     '§10',
-    { span: given('span', BENCH.bridgeSpan), rise, tg, tab: given('tab', BENCH.bridgeTab) },
-    (v) => handleArc(v.span, v.rise, v.tg, gusset.neutral) + 2 * v.tab,
+    {
+      ...arcSizes(size, 'bridge', given('span', BENCH.bridgeSpan), rise),
+      k: given('neutral share', gusset.neutral, 'share'),
+      tg,
+      tab: given('tab', BENCH.bridgeTab),
+    },
+    (v) => v.angle * (v.radius + v.k * v.tg) + 2 * v.tab,
   )
   const start = { ...basics, p, reckon, leather: leatherOf(materials, 'pockets') }
   const stack: Stack | undefined =

@@ -72,7 +72,7 @@ export function holderSizes(p: HolderParams, materials: Materials, reckon: Recko
   const extra = size(
     'extra',
     'taken up by both walls',
-    '2 × {deep} − 2 × 0.43 × ({edge} edge + {foot} at the foot) + π × (2 × {k} − 1) × {t}',
+    '2 × {deep} − 2 × (2 − π / 2) × ({edge} edge + {foot} at the foot) + π × (2 × {k} − 1) × {t}',
     '§11',
     {
       deep: given('deep', p.deep),

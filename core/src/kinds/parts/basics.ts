@@ -1,6 +1,6 @@
 import { halfAcross } from '../../formulas/index.js'
 import { NOTE_THICKNESS, currencyOf, largestNote } from '../../stores/index.js'
-import { type Reckon, type Reckoned, type Term, given } from '../../working/index.js'
+import { type Quantity, type Reckon, type Reckoned, type Term, given } from '../../working/index.js'
 import type { Materials } from '../kind.js'
 
 /** What the stitching alone asks of every kind: margin, half a hole across the seam, and pitch. */
@@ -69,8 +69,9 @@ export const sizeBy =
     source: string,
     inputs: I,
     compute: (v: { readonly [K in keyof I]: number }) => number,
+    quantity: Quantity = 'length',
   ): Reckoned =>
-    reckon({ key, label, formula, source }, inputs, compute)
+    reckon({ key, label, formula, source, quantity }, inputs, compute)
 
 /** Words for what is carried: `6 cards`, `1 note`; nothing for none. */
 export const counted = (n: number, one: string): string[] =>

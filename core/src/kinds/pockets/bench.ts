@@ -10,6 +10,10 @@ export const POCKET_BENCH = {
   grip: 5,
   /** The body of a T pocket stays this far inside the stitches of its arms. */
   bodyRoom: 2,
+  /** Play beside a card, whatever the leather gives. */
+  sidePlay: 0.5,
+  /** The uppermost foot keeps so far from the top of the front pocket. */
+  footClear: 1,
   /** From the stitches across a pocket's foot to its cut end. */
   footMargin: 4,
   /** Both faces of a pocket give way to the cards (docs/formulas.md §9). */

@@ -68,10 +68,14 @@ function widths(start: StackStart) {
   const least = size(
     'pocket.leastRoom',
     'least room a side',
-    '{cards} × {card} / 2 + 0.5',
+    '{cards} × {card} / 2 + {play} play',
     '§9',
-    { cards: given('cards', p.cardsPerPocket, 'count'), card: thick },
-    (v) => (v.cards * v.card) / 2 + 0.5,
+    {
+      cards: given('cards', p.cardsPerPocket, 'count'),
+      card: thick,
+      play: given('play', POCKET_BENCH.sidePlay),
+    },
+    (v) => (v.cards * v.card) / 2 + v.play,
   )
   const room = size(
     'pocket.sideRoom',
@@ -146,15 +150,15 @@ function depths({ p, reckon, hole }: StackStart) {
   const lap = size(
     'pocket.lap',
     'lap',
-    p.school === 'lapped' ? '{lap}, at most the reveal of {reveal}' : 'none in this school: {lap} × 0',
+    p.school === 'lapped' ? '{lap}, at most the reveal of {reveal}' : '{none}',
     '§9',
-    { lap: given('lap', p.lap), reveal },
-    (v) => (p.school === 'lapped' ? Math.min(v.lap, v.reveal) : 0),
+    { lap: given('lap', p.lap), reveal, none: given('none in this school', 0) },
+    (v) => (p.school === 'lapped' ? Math.min(v.lap, v.reveal) : v.none),
   )
   const overlap = size(
     'pocket.overlap',
     'its foot reaches under the front pocket by',
-    '{depth} + {hole} + {foot} foot − {steps} steps × {reveal} + 1',
+    '{depth} + {hole} + {foot} foot − {steps} steps × {reveal} + {clear} clear',
     '§9',
     {
       depth,
@@ -162,17 +166,27 @@ function depths({ p, reckon, hole }: StackStart) {
       foot: given('foot', POCKET_BENCH.footMargin),
       steps: given('steps', Math.max(0, p.pockets - 1), 'count'),
       reveal,
+      clear: given('clear', POCKET_BENCH.footClear),
     },
-    (v) => v.depth + v.hole + v.foot - v.steps * v.reveal + 1,
+    (v) => v.depth + v.hole + v.foot - v.steps * v.reveal + v.clear,
   )
   const wanted = p.topPocket === 'clear' && p.pockets >= 3 && p.school !== 'slits'
+  const most = POCKET_BENCH.mostShortening
+  /** Why it is left at its full depth, where it is. */
+  const left = !wanted
+    ? 'left at full depth'
+    : overlap.value <= 0
+      ? 'its foot does not reach that far'
+      : overlap.value > most
+        ? 'it would lose more than a card can spare'
+        : undefined
   const shorten = size(
     'pocket.shorten',
     'uppermost pocket shorter by',
-    `{overlap} where that is between 0 and {most}, else 0${wanted ? '' : '; left at full depth'}`,
+    left === undefined ? '{overlap} as far as its foot would reach' : '{none}',
     '§9',
-    { overlap, most: given('most', POCKET_BENCH.mostShortening) },
-    (v) => (wanted && v.overlap > 0 && v.overlap <= v.most ? v.overlap : 0),
+    { overlap, none: given(left ?? '', 0) },
+    (v) => (left === undefined ? v.overlap : v.none),
   )
   return { depth, lap, shorten }
 }
@@ -186,7 +200,9 @@ export function heightForCards(
   return sizeBy(reckon)(
     'height.cards',
     'height for the cards',
-    '{margin} margin + {hole} + {depth} + {steps} × {reveal} reveal + {shown} showing + {shorten} + {over} over the card',
+    p.pockets === 0
+      ? '{none}'
+      : '{margin} margin + {hole} + {depth} + {steps} × {reveal} reveal + {shown} showing + {shorten} + {over} over the card',
     '§9',
     {
       margin,
@@ -197,8 +213,11 @@ export function heightForCards(
       shown: given('shown', p.shown),
       shorten,
       over: given('over', over),
+      none: given('no card pockets', 0),
     },
     (v) =>
-      p.pockets === 0 ? 0 : v.margin + v.hole + v.depth + v.steps * v.reveal + v.shown + v.shorten + v.over,
+      p.pockets === 0
+        ? v.none
+        : v.margin + v.hole + v.depth + v.steps * v.reveal + v.shown + v.shorten + v.over,
   )
 }

@@ -46,7 +46,16 @@ function fits(p: SheathParams, s: SheathSizes, reckon: Reckon): Fit[] {
       why: 'the edge of the tool would meet the thread: the welt has to reach in past the stitches',
       keys: [],
       remedy: { field: 'welt', value: Math.ceil(p.margin + 4) },
-      needs: needed(reckon, 'fit.welt', 'margin and 3 mm of leather inside it', p.margin + 3, '§20'),
+      needs: reckon(
+        {
+          key: 'fit.welt',
+          label: 'needs',
+          formula: '{margin} margin + {inside} of leather inside it',
+          source: '§20',
+        },
+        { margin: given('margin', p.margin), inside: given('inside', 3) },
+        (v) => v.margin + v.inside,
+      ),
       has: present(reckon, 'fit.weltHas', 'welt', given('welt', p.welt), '§20'),
     },
   ]

@@ -44,7 +44,7 @@ export function wrapSizes(p: WrapParams, materials: Materials, reckon: Reckon): 
     size(
       key,
       label,
-      'the larger of {card} card, {half} note and {least} + 2 × {ease} ease',
+      '2 × {ease} ease + the largest of {card} card, {half} note and {least} at least',
       '§3',
       {
         card: given('card', p.cards > 0 ? card : 0),
