@@ -80,13 +80,15 @@ function stacked(places: readonly HolePlace[], sheets: readonly LaidSheet[]): Ho
   })
 }
 
-/** What lies at the other edge is sewn with it: its thickness counts at every hole. */
+/** What lies at the other edge is sewn with it: its thickness counts at every hole, each sheet once. */
 function withMateStack(holes: readonly Hole[], other: OtherSide, sheets: readonly LaidSheet[]): Hole[] {
   const last = Math.max(1, holes.length - 1)
   return holes.map((hole, i) => {
     const there = other.holes[Math.round((i * (other.holes.length - 1)) / last)]
     let { stack } = hole
-    if (there) for (const laid of sheets) stack += sheetThickness(laid, there.at)
+    if (there)
+      for (const laid of sheets)
+        if (!hole.sheets.includes(laid.sheet.id)) stack += sheetThickness(laid, there.at)
     return { at: hole.at, angle: hole.angle, distance: hole.distance, stack, sheets: hole.sheets }
   })
 }

@@ -75,7 +75,7 @@ function partsOf(bag: Bag): Part {
   const all = together([part({ ...rest, joins: [] }), before, part({ joins })])
   // A closing strap that reaches over the top is sewn on once its hem is.
   const hidden = outside.flatMap((q) => q.joins).filter((j) => flap || j.course.sheet !== 'closing-strap')
-  return withLinings(all, new Set(hidden))
+  return withBands(withLinings(all, new Set(hidden)))
 }
 
 /** How far down the front the loop of a closing strap lies; without one nothing is in the way. */
@@ -163,6 +163,23 @@ function withLinings(all: Part, before: ReadonlySet<Join>): Part {
     joins: all.joins.map((join) => {
       const behind = before.has(join) ? [] : join.through.flatMap((id) => lining.get(id) ?? [])
       return { ...join, through: [...join.through, ...behind] }
+    }),
+  }
+}
+
+/** A band behind the top lies in whatever is sewn through what it doubles: each counts it where it really lies. */
+function withBands(all: Part): Part {
+  const bands = new Map(
+    all.onto.filter((o) => o.sheet.panelId.startsWith('facing-')).map((o) => [o.on, o.sheet.id]),
+  )
+  if (bands.size === 0) return all
+  return {
+    ...all,
+    joins: all.joins.map((join) => {
+      const behind = join.through
+        .flatMap((id) => bands.get(id) ?? [])
+        .filter((id) => !join.through.includes(id))
+      return behind.length > 0 ? { ...join, through: [...join.through, ...behind] } : join
     }),
   }
 }
