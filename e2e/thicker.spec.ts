@@ -40,7 +40,7 @@ test('a thicker leather: the outside grows by its working, a finding appears, it
   ])
   expect(file.suggestedFilename()).toBe('deckhands-fold.drumlin.json')
   expect(JSON.parse((await readDownload(file)).toString())).toMatchObject({
-    version: 6,
+    version: 7,
     leathers: { outside: { thickness: 1.8 } },
   })
   const [pdf] = await Promise.all([

@@ -182,6 +182,8 @@ export {
   parseWeight,
   printBare,
   printLength,
+  printPace,
+  secondsAStitch,
   printPitch,
   printWeight,
   printWeightBare,

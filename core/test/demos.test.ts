@@ -97,7 +97,7 @@ describe('a bifold saved before there were other schools', () => {
   test('opens, and comes out hole for hole as it was', () => {
     const read = readDesign(JSON.stringify(old))
     if (!read.ok) throw new Error(JSON.stringify(read.issue))
-    expect(read.design.version).toBe(6)
+    expect(read.design.version).toBe(7)
     expect(read.design.params).toMatchObject({
       feet,
       tops,

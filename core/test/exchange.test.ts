@@ -27,7 +27,7 @@ describe('a design file', () => {
     [
       'newer',
       changed((d) => (d.version = 99)),
-      /saved by a newer Drumlin \(form 99; this one reads up to 6\).*left as it is/,
+      /saved by a newer Drumlin \(form 99; this one reads up to 7\).*left as it is/,
     ],
     ['older than any', changed((d) => (d.version = 0)), /form 0, which this Drumlin no longer reads/],
     ['with half a version', changed((d) => (d.version = '2')), /version: a whole number is needed/],
@@ -51,7 +51,7 @@ describe('a design file', () => {
     })
     const result = readDesign(old)
     if (!result.ok) throw new Error(readSentence(result.issue))
-    expect(result.design.version).toBe(6)
+    expect(result.design.version).toBe(7)
     expect(derive(result.design).runs.map((r) => r.thread.value)).toEqual(
       derive(demo()).runs.map((r) => r.thread.value),
     )

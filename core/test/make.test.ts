@@ -2,7 +2,8 @@ import { describe, expect, test } from 'vitest'
 import { type Derived, derive, explainLine, figuresOf } from '@drumlin/core'
 import { pathLength, point, polygon } from '../src/geometry/index.js'
 import { edgeChain } from '../src/master/index.js'
-import { bandLength, skiveMinutes } from '../src/make/index.js'
+import { bandLength, cornersOf, punchBlows, skiveMinutes } from '../src/make/index.js'
+import { demoDesign } from './support/all.js'
 import { demoWith, freshOf } from './support/designs.js'
 
 const strip = (w: number, h: number) => polygon([point(0, 0), point(w, 0), point(w, h), point(0, h)])
@@ -20,9 +21,22 @@ describe('how long it takes', () => {
   const derived = demoWith({})
   const time = timeOf(derived)
   const part = (key: string) => time.parts.find((p) => p.key === `time.${key}`)!
-  test('sewing: holes at 1.5 s, stitches at 9 s, two minutes a run', () => {
+  test('sewing: blows at 25 s, stitches at 35 s, corners at 20 s more, two minutes a run', () => {
     const holes = derived.runs.reduce((n, r) => n + r.holes.length, 0)
-    expect(part('sew').value).toBeCloseTo((holes * 1.5 + (holes - 8) * 9) / 60 + 16, 9)
+    const blows = derived.runs.reduce((n, r) => n + punchBlows(r), 0)
+    const corners = derived.runs.reduce((n, r) => n + cornersOf(r), 0)
+    expect(part('sew').value).toBeCloseTo((blows * 25 + (holes - 8) * 35 + corners * 20) / 60 + 16, 9)
+  })
+  test('a bifold is an evening’s sewing, a one-piece briefcase by hand about two days', () => {
+    const hours = (name: string, key: string): number => {
+      const { parts, total } = timeOf(derive(demoDesign(name)))
+      return [...parts, total].find((p) => p.key === key)!.value / 60
+    }
+    expect(hours('deckhands-fold', 'time.sew')).toBeGreaterThan(2)
+    expect(hours('deckhands-fold', 'time.sew')).toBeLessThan(4)
+    // Two days at the bench, of six to eight hours each.
+    expect(hours('harbour-office-case', 'time.total')).toBeGreaterThan(12)
+    expect(hours('harbour-office-case', 'time.total')).toBeLessThan(16)
   })
   test('cutting: all the way round every piece of leather, and a minute each; the guide is not counted', () => {
     const round = derived.pieces

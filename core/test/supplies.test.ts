@@ -1,4 +1,5 @@
 import { describe, expect, test } from 'vitest'
+import { strikesOf } from '../src/stitch/index.js'
 import {
   derive,
   figuresOf,
@@ -104,11 +105,13 @@ describe('how a run is punched', () => {
 })
 
 describe('how long it takes', () => {
-  test('holes at 2 s, stitches at 12 s, three minutes to begin', () => {
-    const speed = { 'habits.holeSeconds': 2, 'habits.stitchSeconds': 12, 'habits.runMinutes': 3 }
+  test('blows at 20 s, stitches at 12 s, three minutes to begin', () => {
+    const speed = { 'habits.blowSeconds': 20, 'habits.stitchSeconds': 12, 'habits.runMinutes': 3 }
     const derived = demoWith(speed)
     const row = seamPlan(derived).rows.find((r) => r.run.join.id === 'foot-1-left')!
-    expect(row.minutes.value).toBeCloseTo((27 * 2 + 26 * 12) / 60 + 3, 9)
+    const blows = strikesOf(row.run).reduce((sum, s) => sum + s.blows, 0)
+    // 27 holes in one straight row: no corner to go round.
+    expect(row.minutes.value).toBeCloseTo((blows * 20 + 26 * 12) / 60 + 3, 9)
     const sew = figuresOf(derived).time.parts.find((p) => p.key === 'time.sew')!
     expect(seamPlan(derived).minutes).toBeCloseTo(sew.value, 9)
   })

@@ -16,10 +16,12 @@ import {
 
 export const DESIGN_FORMAT = 'drumlin.design'
 /** The version this code writes. Older ones are brought up to it by `versions.ts`. */
-export const DESIGN_VERSION = 6
+export const DESIGN_VERSION = 7
 
 /** What version 4 did not ask, with what it reckoned with (J); docs/formulas.md §17 and §19. */
-const SINCE_5 = { play: 0.04, evenOver: 5, holeSeconds: 1.5, stitchSeconds: 9, runMinutes: 2 } as const
+const SINCE_5 = { play: 0.04, evenOver: 5, stitchSeconds: 35, runMinutes: 2 } as const
+/** What version 6 did not ask: a blow of an iron with marking and setting it, and what a corner takes longer (J). */
+const SINCE_7 = { blowSeconds: 25, cornerSeconds: 20 } as const
 
 /** The workshop's own ways; lengths in mm. */
 export const habitsSchema = z.strictObject({
@@ -36,9 +38,10 @@ export const habitsSchema = z.strictObject({
   play: z.number().min(0).max(0.2).default(SINCE_5.play),
   /** Over how many last stitches a stepped side is evened out. */
   evenOver: z.number().int().min(1).max(30).default(SINCE_5.evenOver),
-  /** Seconds for a hole, for a stitch by hand; minutes to thread up and begin a run. */
-  holeSeconds: z.number().min(0.1).max(60).default(SINCE_5.holeSeconds),
-  stitchSeconds: z.number().min(0.5).max(120).default(SINCE_5.stitchSeconds),
+  /** Seconds for a blow of an iron, for a stitch by hand, for a corner besides; minutes to thread up and begin a run. */
+  blowSeconds: z.number().min(0.5).max(300).default(SINCE_7.blowSeconds),
+  stitchSeconds: z.number().min(2).max(180).default(SINCE_5.stitchSeconds),
+  cornerSeconds: z.number().min(0).max(300).default(SINCE_7.cornerSeconds),
   runMinutes: z.number().min(0).max(30).default(SINCE_5.runMinutes),
 })
 export type Habits = z.infer<typeof habitsSchema>
@@ -51,6 +54,7 @@ export const DEFAULT_HABITS: Habits = {
   comfortable: 2000,
   stepClearance: 1,
   ...SINCE_5,
+  ...SINCE_7,
 }
 
 /** What the maker decided, and nothing that can be worked out. Materials are copied in, so it opens anywhere. */

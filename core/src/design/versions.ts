@@ -26,6 +26,15 @@ const BIFOLD_SINCE_4 = {
   coins: 'none',
 } as const
 
+const USUAL_STITCH_6 = 9
+/** The maker's ways as version 6 had them; a speed that was never touched becomes what is usual now. */
+function habitsOf6(habits: unknown): unknown {
+  if (!isPlain(habits)) return habits
+  const { holeSeconds: _, stitchSeconds, ...rest } = habits
+  const own = stitchSeconds !== undefined && stitchSeconds !== USUAL_STITCH_6
+  return { ...rest, ...(own ? { stitchSeconds: Math.max(2, Number(stitchSeconds)) } : {}) }
+}
+
 /** Brings a design one version up; index 0 takes version 1 to version 2. Never changes what it is given. */
 const STEPS: readonly ((design: Plain) => Plain)[] = [
   // Version 1 knew no draft, awl, skives, thread lengths, habits or overruled findings; it reckoned with these.
@@ -69,6 +78,8 @@ const STEPS: readonly ((design: Plain) => Plain)[] = [
   (four) => ({ ...four, version: 5, machine: STARTER_STORES.machines[0], sewing: PLAIN_SEWING }),
   // Version 5 knew no hardware of its own, and only small goods, which say what they carry in their settings.
   (five) => ({ ...five, version: 6, hardware: startingHardware(five.kind), contents: [] }),
+  // Version 6 reckoned with 9 s a stitch, three times too fast, where nobody said otherwise, and with holes instead of blows.
+  (six) => ({ ...six, version: 7, habits: habitsOf6(six.habits) }),
 ]
 
 /** The oldest version that can still be read. */

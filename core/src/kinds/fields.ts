@@ -29,7 +29,7 @@ export type Field =
     })
   | (FieldBase & { readonly type: 'count'; readonly least: number; readonly most: number })
   | (FieldBase & {
-      readonly type: 'share' | 'percent'
+      readonly type: 'share' | 'percent' | 'pace'
       readonly least: number
       readonly most: number
       readonly step: number

@@ -1,17 +1,22 @@
-import type { Run } from '../stitch/index.js'
+import { type Run, strikesOf } from '../stitch/index.js'
 import type { Machine } from '../stores/index.js'
 import { type Reckon, type Reckoned, given } from '../working/index.js'
 
-/** The maker's own speed: seconds a hole and a stitch by hand, minutes to thread up and begin. */
+/** The maker's own speed: seconds a blow of an iron, a stitch by hand and a corner; minutes to thread up and begin. */
 export interface Speed {
-  readonly holeSeconds: number
+  readonly blowSeconds: number
   readonly stitchSeconds: number
+  readonly cornerSeconds: number
   readonly runMinutes: number
 }
 
-/** Holes that are punched by hand: those of the other side too, where it is holed apart. */
-export const punchedHoles = (run: Run): number =>
-  run.ways.holes === 'machine' ? 0 : run.holes.length + (run.other?.holes.length ?? 0)
+/** Blows that punch a run by hand: each edge for itself where they are holed apart. None by machine. */
+export const punchBlows = (run: Run): number =>
+  run.ways.holes === 'machine' ? 0 : strikesOf(run).reduce((sum, s) => sum + s.blows, 0) * (run.other ? 2 : 1)
+
+/** Corners a hand goes round between the ends of a run. */
+export const cornersOf = (run: Run): number =>
+  run.ways.holes === 'machine' ? 0 : Math.max(0, run.sides.length - (run.round ? 0 : 1))
 
 /** Minutes to punch and sew one run; docs/formulas.md §17. A machine punches nothing. */
 export function sewingMinutes(run: Run, speed: Speed, machine: Machine, reckon: Reckon): Reckoned {
@@ -32,18 +37,20 @@ export function sewingMinutes(run: Run, speed: Speed, machine: Machine, reckon: 
       { ...common, speed: given('speed', machine.speed, 'count') },
       (v) => v.stitches / v.speed + v.begin,
     )
-  const punched = punchedHoles(run)
   return reckon(
     {
       ...about,
-      formula: '({holes} holes × {punch} s + {stitches} stitches × {stitch} s) / 60 + {begin} to begin',
+      formula:
+        '({blows} blows × {blow} s + {stitches} stitches × {stitch} s + {corners} corners × {corner} s) / 60 + {begin} to begin',
     },
     {
       ...common,
-      holes: given('holes', punched, 'count'),
-      punch: given('punch', speed.holeSeconds, 'share'),
+      blows: given('blows', punchBlows(run), 'count'),
+      blow: given('blow', speed.blowSeconds, 'share'),
       stitch: given('stitch', speed.stitchSeconds, 'share'),
+      corners: given('corners', cornersOf(run), 'count'),
+      corner: given('corner', speed.cornerSeconds, 'share'),
     },
-    (v) => (v.holes * v.punch + v.stitches * v.stitch) / 60 + v.begin,
+    (v) => (v.blows * v.blow + v.stitches * v.stitch + v.corners * v.corner) / 60 + v.begin,
   )
 }

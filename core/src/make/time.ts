@@ -5,7 +5,7 @@ import type { Run } from '../stitch/index.js'
 import { type Reckon, type Reckoned, type Given, given } from '../working/index.js'
 import type { Machine } from '../stores/index.js'
 import { PACE } from './pace.js'
-import { type Speed, punchedHoles } from './sewing.js'
+import { type Speed, cornersOf, punchBlows } from './sewing.js'
 
 /** What the time is worked out from. */
 export interface Made {
@@ -96,7 +96,8 @@ function workOf({ master, edges, runs }: Made) {
     joins: master.joins.filter((j) => j.glue.length > 0).length,
     coated: sum(glued.map((g) => g.length)),
     runs: runs.length,
-    holes: sum(runs.map(punchedHoles)),
+    blows: sum(runs.map(punchBlows)),
+    corners: sum(runs.map(cornersOf)),
     stitches: sum(runs.filter((r) => r.ways.holes !== 'machine').map((r) => r.stitches)),
     machined: sum(runs.filter((r) => r.ways.holes === 'machine').map((r) => r.stitches)),
     edge: finishedEdges(panels, new Set(glued.flatMap((g) => g.edges))) + sum(seams.map((r) => r.length)),
@@ -141,7 +142,8 @@ export function benchTime(made: Made, reckon: Reckon): BenchTime {
     joins,
     coated,
     runs,
-    holes,
+    blows,
+    corners,
     stitches,
     machined,
     edge,
@@ -179,20 +181,22 @@ export function benchTime(made: Made, reckon: Reckon): BenchTime {
     part(
       'sew',
       'punching and sewing',
-      '({holes} holes × {punch} s + {stitches} stitches × {stitch} s) / 60' +
+      '({blows} blows × {punch} s + {stitches} stitches × {stitch} s + {corners} corners × {corner} s) / 60' +
         (machined > 0 ? ' + {machined} by machine / {fast} a minute' : '') +
         ' + {runs} runs × {each}',
       {
-        holes,
-        punch: speed.holeSeconds,
+        blows,
+        punch: speed.blowSeconds,
         stitches,
         stitch: speed.stitchSeconds,
+        corners,
+        corner: speed.cornerSeconds,
         ...(machined > 0 ? { machined, fast: made.machine.speed } : {}),
         runs,
         each: speed.runMinutes,
       } as { [name: string]: number },
       (v) =>
-        (v.holes! * v.punch! + v.stitches! * v.stitch!) / 60 +
+        (v.blows! * v.punch! + v.stitches! * v.stitch! + v.corners! * v.corner!) / 60 +
         (machined > 0 ? v.machined! / v.fast! : 0) +
         v.runs! * v.each!,
     ),

@@ -9,8 +9,10 @@ export {
   printBare,
   printLength,
   printLong,
+  printPace,
   printWeight,
   printWeightBare,
+  secondsAStitch,
   trimmed,
 } from './print.js'
 export { type MeasureError, type Parsed, measureSentence, refused, understood } from './result.js'

@@ -57,6 +57,18 @@ export const printLong = (mm: number, unit: LengthUnit): string =>
 export const printArea = (area: number, unit: LengthUnit): string =>
   unit === 'mm' ? `${decimal(area / 10_000, 1)} dm²` : `${decimal(area / SQUARE_FOOT, 2)} sq ft`
 
+/** Stitches are told by the hour at this pitch, mm. */
+const PACE_PITCH = 3
+
+/** Seconds a stitch where so many mm are sewn in an hour, at a pitch of 3 mm. */
+export const secondsAStitch = (mmAnHour: number): number => (3600 * PACE_PITCH) / mmAnHour
+
+/** What a pace in seconds a stitch comes to in an hour, at a pitch of 3 mm: `31 cm an hour`. */
+export function printPace(seconds: number, unit: LengthUnit): string {
+  const hour = (3600 * PACE_PITCH) / seconds
+  return unit === 'mm' ? `${decimal(hour / 10, 0)} cm an hour` : `${decimal(hour / INCH, 0)} in an hour`
+}
+
 /** A count with its noun: `1 page`, `2 pages`. */
 export const counted = (count: number, one: string, many = `${one}s`): string =>
   `${count} ${count === 1 ? one : many}`

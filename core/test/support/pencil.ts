@@ -129,7 +129,10 @@ class Pencil {
     }
   }
   private lastWordWasAnd(): boolean {
-    return this.tokens[this.at - 1] === 'and' && (typeof this.next === 'number' || this.sees('('))
+    return (
+      this.tokens[this.at - 1] === 'and' &&
+      (typeof this.next === 'number' || this.sees('(') || this.sees('the'))
+    )
   }
 
   private factor(): number {

@@ -32,6 +32,7 @@ const range = computed(() => {
   const { field } = props
   return field.type === 'length' ||
     field.type === 'share' ||
+    field.type === 'pace' ||
     field.type === 'percent' ||
     field.type === 'count'
     ? {

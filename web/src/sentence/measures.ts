@@ -2,18 +2,20 @@ import {
   type LengthUnit,
   measureSentence,
   otherUnit,
+  printPace,
   parseLength,
   parsePitch,
   parseWeight,
   printLength,
   printPitch,
   printWeight,
+  secondsAStitch,
   trimmed,
   weightMiddle,
 } from '@drumlin/core'
 
 /** How a number is read and printed where it stands in a sentence. */
-export type MeasureSort = 'length' | 'fine' | 'pitch' | 'thickness' | 'count' | 'share' | 'percent'
+export type MeasureSort = 'length' | 'fine' | 'pitch' | 'thickness' | 'count' | 'share' | 'percent' | 'pace'
 
 export type Reading =
   { readonly ok: true; readonly value: number } | { readonly ok: false; readonly why: string }
@@ -23,6 +25,7 @@ export function printMeasure(value: number, sort: MeasureSort, unit: LengthUnit)
   if (sort === 'fine') return unit === 'mm' ? `${trimmed(value, 3)} mm` : printLength(value, unit)
   if (sort === 'thickness') return printWeight(value, unit)
   if (sort === 'pitch') return printPitch(value, unit)
+  if (sort === 'pace') return `${trimmed(value, 1).replace(/\.0$/, '')} s a stitch`
   if (sort === 'percent') return `${trimmed(100 * value, 2).replace(/\.0$/, '')} %`
   return sort === 'count' ? String(value) : trimmed(value, 3)
 }
@@ -30,6 +33,7 @@ export function printMeasure(value: number, sort: MeasureSort, unit: LengthUnit)
 /** The same in the other unit, small beside it. */
 export function printOther(value: number, sort: MeasureSort, unit: LengthUnit): string {
   if (sort === 'length' || sort === 'fine') return printLength(value, otherUnit(unit))
+  if (sort === 'pace') return printPace(value, unit)
   return sort === 'thickness' ? printWeight(value, otherUnit(unit)) : ''
 }
 
@@ -42,7 +46,27 @@ function readPlain(text: string, whole: boolean): Reading {
   return { ok: true, value }
 }
 
+/** Written as lengths in an hour, or as seconds a stitch. */
+function readPace(text: string): Reading {
+  const written = text.trim().toLowerCase().replace(',', '.')
+  const hourly = /^([\d.]+)\s*(cm|in|inches|m)\s*(?:\/|an?|per)?\s*h(?:our)?$/.exec(written)
+  const mm = { cm: 10, m: 1000, in: 25.4, inches: 25.4 }
+  if (hourly) {
+    const hour = Number(hourly[1]) * mm[hourly[2] as keyof typeof mm]
+    return hour > 0
+      ? { ok: true, value: secondsAStitch(hour) }
+      : { ok: false, why: `“${text}” is no pace. Try 31 cm an hour, or 35 s a stitch.` }
+  }
+  const seconds = Number(
+    /^([\d.]+)\s*(?:s(?:ec(?:onds)?)?)?(?:\s*(?:\/|a|per)\s*stitch)?$/.exec(written)?.[1],
+  )
+  return Number.isFinite(seconds)
+    ? { ok: true, value: seconds }
+    : { ok: false, why: `“${text}” was not understood. Try 31 cm an hour, or 35 s a stitch.` }
+}
+
 function readMeasure(text: string, sort: MeasureSort, unit: LengthUnit): Reading {
+  if (sort === 'pace') return readPace(text)
   if (sort === 'count' || sort === 'share') return readPlain(text, sort === 'count')
   if (sort === 'percent') {
     const percent = readPlain(text.replace(/%\s*$/, ''), false)

@@ -18,6 +18,11 @@ export const POCKET_BENCH = {
   footMargin: 4,
   /** Both faces of a pocket give way to the cards (docs/formulas.md §9). */
   bulgeShare: 0.5,
+  /**
+   * A face rises to the pile over at least so many times its height. Leather that would have to give more than it does
+   * is said to be too thick: a wider pocket would not be worn.
+   */
+  steepest: 2,
   /** The uppermost pocket is never made shallower than by this. */
   mostShortening: 8,
   /** A card goes through a slit with so much to spare at each end. */

@@ -85,6 +85,34 @@ export function pileFits(stack: Stack, carrier: string, height: Reckoned): Fit[]
   return [wide, tall, ...(helped ? [] : [grip])]
 }
 
+/** A pile that its faces can't rise over: how thin the pocket leather would have to be. */
+function tooThick({ start: { p, leather }, sizes }: Stack): Concern[] {
+  const { rise, stretch } = sizes
+  const [cards, layers] = [rise.inputs.cards!.value * rise.inputs.card!.value, rise.inputs.layers!.value]
+  // The height at which the room it asks for is just the steepest slope: r² − s²/4 = steepest × r × s.
+  const highest = (stretch.value * (B.steepest + Math.sqrt(B.steepest ** 2 + 1))) / 2
+  if (rise.value <= highest + 1e-9 || p.school === 'slits') return []
+  const thin = layers > 0 ? (highest / B.bulgeShare - cards) / layers : 0
+  const ways =
+    thin >= 0.4
+      ? `Pocket leather of up to {thin}, or pockets skived to that below their tops, would do; so would fewer pockets.`
+      : 'Fewer pockets, or fewer cards to a pocket, would do; thinner leather alone would not.'
+  return [
+    {
+      id: 'pile-too-thick',
+      rank: 'look',
+      panelId: 'foot-pocket',
+      at: point(sizes.pocketWidth.value / 2, 0),
+      what: 'The faces of the pockets have to rise {rise} over cards and {leather} leather, more than they give',
+      why: `The cards sit tight until the leather is broken in, and the wallet stays thick. ${ways}`,
+      lengths: { rise: rise.value, leather: leather.thickness, thin },
+      ...(p.pockets > 2
+        ? { remedy: { field: 'pockets', value: p.pockets - 1, said: 'one pocket fewer' } }
+        : {}),
+    },
+  ]
+}
+
 /** What can't be used, or will not last, whatever its size. */
 export function pileConcerns(stack: Stack): Concern[] {
   const { p } = stack.start
@@ -111,6 +139,7 @@ export function pileConcerns(stack: Stack): Concern[] {
       why: 'An inward curve so tight can’t be turned without cutting the border through. A slot lower down can be.',
       remedy: { field: 'grip', value: 'slot', said: 'a thumb slot lower down' },
     })
+  found.push(...tooThick(stack))
   if (p.school === 'overlap' && p.pockets >= 4)
     found.push({
       id: 'overlap-thick',

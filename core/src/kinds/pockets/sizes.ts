@@ -16,6 +16,7 @@ export interface StackStart extends Basics {
 /** Sizes of the pockets of one pile, each with its working. */
 export interface StackSizes {
   readonly rise: Reckoned
+  readonly stretch: Reckoned
   readonly sideRoom: Reckoned
   readonly between: Reckoned
   readonly pocketWidth: Reckoned
@@ -80,10 +81,10 @@ function widths(start: StackStart) {
   const room = size(
     'pocket.sideRoom',
     'room a side',
-    'the larger of {least} and ({rise}² − {stretch}² / 4) / {stretch}',
+    'the larger of {least} and the smaller of {steepest} × {rise} and ({rise}² − {stretch}² / 4) / {stretch}',
     '§9',
-    { least, rise, stretch },
-    (v) => Math.max(v.least, sideRoom(v.rise, v.stretch)),
+    { least, rise, stretch, steepest: given('steepest', POCKET_BENCH.steepest, 'count') },
+    (v) => Math.max(v.least, Math.min(v.steepest * v.rise, sideRoom(v.rise, v.stretch))),
   )
   const slit = size(
     'pocket.slit',
@@ -132,7 +133,7 @@ function widths(start: StackStart) {
     { margin, hole, room: given('room', POCKET_BENCH.bodyRoom) },
     (v) => v.margin + v.hole + v.room,
   )
-  return { rise, sideRoom: room, slit, between, pocketWidth, arm }
+  return { rise, stretch, sideRoom: room, slit, between, pocketWidth, arm }
 }
 
 /** Depths of a pocket, its lap, and how much the uppermost one is shortened. */
