@@ -52,5 +52,5 @@ test('a thicker leather: the outside grows by its working, a finding appears, it
     page.waitForEvent('download'),
     page.getByRole('button', { name: 'Save the pieces as SVG, 1:1' }).click(),
   ])
-  expect((await readDownload(svg)).toString()).toContain('<g id="holes"')
+  expect((await readDownload(svg)).toString()).toContain('class="holes"')
 })

@@ -5,6 +5,7 @@ export { type DecisionChange, type PieceChange, compareDecisions, comparePieces 
 export { sayFate } from './compareDrawn.js'
 export { type CouponPlan, couponPlan } from './coupons/index.js'
 export { type Derived, derive, workOf } from './derive.js'
+export { startingDesign } from './start.js'
 export {
   type Change,
   type Design,

@@ -23,6 +23,9 @@ function goesOn(from: Point, angle: number, sheet: LaidSheet, most: number): num
   return far
 }
 
+/** A row over so much of the width leaves too little beside it, as a share (J). */
+const WEAK = 0.75
+
 /** Stretches of neighbouring stitches that go across a direction, as first and last hole. */
 function stretchesAcross(run: Run, pull: number): { from: number; to: number }[] {
   const found: { from: number; to: number }[] = []
@@ -73,7 +76,8 @@ export const acrossPull: Check = {
         {
           key: `across-pull:${run.join.id}`,
           code: 'across-pull',
-          rank: 'look',
+          // Over part of the width enough is left beside the row to bear the pull.
+          rank: weak.share >= WEAK ? 'look' : 'tip',
           run: run.join.id,
           places: placeOnSheet(derived, run.join, run.join.course.sheet, run.holes[weak.hole]!.at),
           numbers: { share: weak.share },

@@ -2,6 +2,7 @@ import type { Edit } from '../design/index.js'
 import type { Derived } from '../derive.js'
 import type { Point } from '../geometry/index.js'
 import type { LengthUnit } from '../measure/index.js'
+import type { Iron, Thread } from '../stores/index.js'
 
 /** stop: it can't be made or won't fit. look: it can, but a maker would want to know. tip: worth trying. */
 export type Rank = 'stop' | 'look' | 'tip'
@@ -23,6 +24,12 @@ export interface Finding {
   readonly run?: string
   readonly numbers: Readonly<Record<string, number>>
   readonly words: Readonly<Record<string, string>>
+  /** What several findings have in common: told once, for the one of greatest severity. */
+  readonly cause?: { readonly id: string; readonly severity: number }
+  /** Of one that is told for several: all their runs, their own keys, and what the others are called. */
+  readonly runs?: readonly string[]
+  readonly was?: readonly string[]
+  readonly alike?: readonly string[]
 }
 
 export interface Saying {
@@ -36,6 +43,12 @@ export interface Fix {
   readonly edit: Edit
 }
 
+/** What the maker has, for fixes that take another tool or thread. */
+export interface FixShelf {
+  readonly irons: readonly Iron[]
+  readonly threads: readonly Thread[]
+}
+
 /** Reckons what an edit would lead to; undefined where the design won't have it. */
 export type TryOut = (edit: Edit) => Derived | undefined
 
@@ -45,5 +58,11 @@ export interface Check {
   readonly find: (derived: Derived) => readonly Finding[]
   readonly say: (finding: Finding, unit: LengthUnit) => Saying
   /** Ways out worth trying; those that turn out not to help are left out by `fixesOf`. */
-  readonly fixes: (finding: Finding, derived: Derived, tryOut: TryOut, unit: LengthUnit) => readonly Fix[]
+  readonly fixes: (
+    finding: Finding,
+    derived: Derived,
+    tryOut: TryOut,
+    unit: LengthUnit,
+    shelf: FixShelf,
+  ) => readonly Fix[]
 }

@@ -4,6 +4,8 @@ import type { Check } from './finding.js'
 
 /** A bag that leans further than this when it hangs is seen to, degrees (J). */
 const LEANS = 8
+/** Further than this it chafes and spills, degrees (J). */
+const SEEN = 15
 
 /** What it hangs from is not above where it balances. */
 export const hangsLevel: Check = {
@@ -14,7 +16,7 @@ export const hangsLevel: Check = {
       .map((h) => ({
         key: `hangs-level:${h.name}`,
         code: 'hangs-level',
-        rank: 'look' as const,
+        rank: Math.abs(h.tilt) > SEEN ? ('look' as const) : ('tip' as const),
         places: [{ panelId: derived.master.room?.panelId ?? derived.panels[0]!.id, at: { x: 20, y: 20 } }],
         numbers: { tilt: h.tilt },
         words: { name: h.name },

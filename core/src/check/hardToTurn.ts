@@ -14,7 +14,8 @@ export const hardToTurn: Check = {
       {
         key: 'hard-to-turn',
         code: 'hard-to-turn',
-        rank: turnable.rating === 'D' ? ('stop' as const) : ('look' as const),
+        // Firm leather of 2 mm has been turned by strong hands: only a mouth that is too small stops it.
+        rank: turnable.tooSmall ? ('stop' as const) : ('look' as const),
         places: [{ panelId: turning.panelId, at: { x: 20, y: 20 } }],
         numbers: { pull: turnable.pull.value, strain: turnable.strain },
         words: {

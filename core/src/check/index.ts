@@ -1,7 +1,7 @@
 import { type Edit, applyEdit } from '../design/index.js'
 import { type Derived, derive } from '../derive.js'
 import type { LengthUnit } from '../measure/index.js'
-import type { Check, Finding, Fix, Rank, Saying } from './finding.js'
+import type { Check, Finding, Fix, FixShelf, Rank, Saying } from './finding.js'
 import { acrossPull } from './acrossPull.js'
 import { bobbinRunsOut } from './bobbinRunsOut.js'
 import { concern } from './concern.js'
@@ -38,6 +38,8 @@ import { hardwareCovered } from './hardwareCovered.js'
 import { postTooShort } from './postTooShort.js'
 import { sameHand } from './sameHand.js'
 import { strapTooLong } from './strapTooLong.js'
+import { STARTER_STORES } from '../stores/index.js'
+import { alikeSaid, together } from './together.js'
 import { wishGone } from './wishGone.js'
 
 const CHECKS: readonly Check[] = [
@@ -85,20 +87,33 @@ const checkOf = (finding: Finding): Check => CHECKS.find((c) => c.code === findi
 
 /** Everything found in a design, stops first. Overruled ones are among them; `design.overruled` says which. */
 export const findingsOf = (derived: Derived): readonly Finding[] =>
-  CHECKS.flatMap((check) => check.find(derived)).toSorted((a, b) => ORDER[a.rank] - ORDER[b.rank])
+  together(CHECKS.flatMap((check) => check.find(derived))).toSorted((a, b) => ORDER[a.rank] - ORDER[b.rank])
 
 /** The reason a finding was overruled for, where it was. */
 export const overruledFor = (derived: Derived, finding: Finding): string | undefined =>
-  derived.design.overruled.find((o) => o.finding === finding.key)?.reason
+  reasonFor(derived, finding.key) ??
+  // What was set aside run by run before it was told once stays so.
+  (finding.was?.every((key) => reasonFor(derived, key)) ? reasonFor(derived, finding.was[0]!) : undefined)
+
+const reasonFor = ({ design }: Derived, key: string): string | undefined =>
+  design.overruled.find((o) => o.finding === key)?.reason
 
 /** What a finding says, in the maker's units. */
-export const sayFinding = (finding: Finding, unit: LengthUnit): Saying => checkOf(finding).say(finding, unit)
+export function sayFinding(finding: Finding, unit: LengthUnit): Saying {
+  const { what, why } = checkOf(finding).say(finding, unit)
+  return { what: `${what}${alikeSaid(finding.alike ?? [])}`, why }
+}
 
 /**
  * Ways out, each tried on the real design: after it the finding is gone, or milder. Reckons up to some dozens of
  * designs, so ask for it when it is shown.
  */
-export function fixesOf(finding: Finding, derived: Derived, unit: LengthUnit = 'mm'): readonly Fix[] {
+export function fixesOf(
+  finding: Finding,
+  derived: Derived,
+  unit: LengthUnit = 'mm',
+  shelf: FixShelf = STARTER_STORES,
+): readonly Fix[] {
   const tryOut = (edit: Edit): Derived | undefined => {
     const edited = applyEdit(derived.design, edit)
     return edited.ok ? derive(edited.design) : undefined
@@ -108,7 +123,7 @@ export function fixesOf(finding: Finding, derived: Derived, unit: LengthUnit = '
     const left = tried && findingsOf(tried).find((f) => f.key === finding.key)
     return tried !== undefined && (!left || ORDER[left.rank] > ORDER[finding.rank])
   }
-  return checkOf(finding).fixes(finding, derived, tryOut, unit).filter(helps)
+  return checkOf(finding).fixes(finding, derived, tryOut, unit, shelf).filter(helps)
 }
 
 export type { Finding, Fix, Place, Rank, Saying } from './finding.js'

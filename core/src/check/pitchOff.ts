@@ -43,6 +43,7 @@ export const pitchOff: Check = {
           code: 'pitch-off',
           // A short side has few holes to spread the difference over; that hardly shows.
           rank: few ? 'tip' : 'look',
+          cause: { id: `${run.ways.iron.name} ${few ? 'short' : 'long'}`, severity: off },
           run: run.join.id,
           places: hole ? placeOnSheet(derived, run.join, run.join.course.sheet, hole.at) : [],
           numbers: { pitch, iron: run.ways.pitch, off, play },
@@ -58,9 +59,9 @@ export const pitchOff: Check = {
     what: `${printPitch(numbers.pitch!, unit)} from hole to hole on the ${words.run}; the ${words.tool} steps ${printPitch(numbers.iron!, unit)}, and ${decimal(100 * numbers.play!, 0)} % is let pass.`,
     why: 'The prongs can’t fall in the last holes: they are marked with dividers and opened one by one, or the row shows where it was squeezed.',
   }),
-  fixes: ({ run }, derived): Fix[] => {
+  fixes: ({ run, runs }, derived): Fix[] => {
     const own = derived.runs.find((r) => r.join.id === run)!
-    const ids = [own.join.id, ...(own.join.twin ? [own.join.twin] : [])]
+    const ids = [...new Set([...(runs ?? [run!]), ...(own.join.twin ? [own.join.twin] : [])])]
     const evened =
       own.ways.stepping === 'stepped'
         ? [

@@ -1,4 +1,4 @@
-import { setLengths } from '../design/index.js'
+import { type Edit, setLengths } from '../design/index.js'
 import { decimal } from '../measure/index.js'
 import type { Check } from './finding.js'
 import { isSecondTwin, placeOnSheet } from './places.js'
@@ -19,6 +19,7 @@ export const runTooLong: Check = {
           key: `run-too-long:${run.join.id}`,
           code: 'run-too-long',
           rank: 'look' as const,
+          cause: { id: 'thread', severity: each },
           run: run.join.id,
           places: middle ? placeOnSheet(derived, run.join, run.join.course.sheet, middle.at) : [],
           numbers: { each, comfortable, lengths: run.lengths },
@@ -31,16 +32,24 @@ export const runTooLong: Check = {
     what: `The ${words.run} takes ${decimal(numbers.each! / 1000, 2)} m of thread in one length; ${decimal(numbers.comfortable! / 1000, 2)} m is comfortable.`,
     why: 'A long thread frays and loses its wax before the last holes, and the arms tire.',
   }),
-  fixes: ({ run, numbers, words }, derived, tryOut) => {
-    const joins = [run!, ...(words.twin ? [words.twin] : [])]
-    for (let count = numbers.lengths! + 1; count <= 20; count += 1) {
-      const edit = setLengths(`sew it in ${count} lengths`, joins, count)
-      const tried = tryOut(edit)?.runs.filter((r) => joins.includes(r.join.id)) ?? []
-      if (
-        tried.length > 0 &&
-        tried.every((r) => r.thread.value / r.lengths <= derived.design.habits.comfortable)
-      )
-        return [{ label: `Sew it in ${count} lengths`, edit }]
+  fixes: (_, derived, tryOut) => {
+    const { comfortable } = derived.design.habits
+    const long = derived.runs.filter((r) => r.thread.value / r.lengths > comfortable)
+    for (let more = 0; more < 6; more += 1) {
+      const each = long.map((r) => ({
+        id: r.join.id,
+        count: Math.min(20, Math.max(r.lengths + 1, Math.ceil(r.thread.value / comfortable)) + more),
+      }))
+      const most = Math.max(...each.map((e) => e.count))
+      const label =
+        each.length === 1 || each.every((e) => e.count === most) ? `${most} lengths` : `2 to ${most} lengths`
+      const edit: Edit = {
+        name: `sew it in ${label}`,
+        changes: each.flatMap((e) => setLengths('', [e.id], e.count).changes),
+      }
+      const tried = tryOut(edit)?.runs ?? []
+      if (tried.length > 0 && tried.every((r) => r.thread.value / r.lengths <= comfortable))
+        return [{ label: `Sew ${each.length === 1 ? 'it' : 'them'} in ${label}`, edit }]
     }
     return []
   },

@@ -1,9 +1,10 @@
-import { setSkives } from '../design/index.js'
+import { setField, setSkives } from '../design/index.js'
 import type { Derived } from '../derive.js'
 import { pointInside, pointMoved } from '../geometry/index.js'
 import { layersAt } from '../layup/index.js'
 import { type LengthUnit, decimal, printWeight } from '../measure/index.js'
 import type { Run } from '../stitch/index.js'
+import type { Iron } from '../stores/index.js'
 import type { Check, Finding, Fix, TryOut } from './finding.js'
 import { isSecondTwin, placeOnSheet } from './places.js'
 
@@ -100,6 +101,21 @@ function neededOnly(
   )
 }
 
+/** The iron on the shelf nearest in pitch that reaches through everything. */
+function ironFix({ runs, design }: Derived, irons: readonly Iron[], unit: LengthUnit): Fix[] {
+  const thickest = Math.max(...runs.filter((r) => r.ways.holes !== 'machine').map((r) => r.thickest))
+  const off = (iron: Iron): number => Math.abs(iron.pitch - design.iron.pitch)
+  const [nearest] = irons.filter((i) => i.reach >= thickest).toSorted((a, b) => off(a) - off(b))
+  return nearest
+    ? [
+        {
+          label: `Take the ${nearest.name}, which reaches ${printWeight(nearest.reach, unit)}`,
+          edit: setField(`${nearest.name}`, ['iron'], nearest),
+        },
+      ]
+    : []
+}
+
 /** The work is thicker under a run than the tools reach. */
 export const stackTooThick: Check = {
   code: 'stack-too-thick',
@@ -113,7 +129,9 @@ export const stackTooThick: Check = {
         {
           key: `stack-too-thick:${run.join.id}`,
           code: 'stack-too-thick',
-          rank: past === 'iron' ? 'look' : 'stop',
+          // What the iron only marks the awl opens: slower, but sewn all the same.
+          rank: past === 'iron' ? 'tip' : 'stop',
+          cause: { id: `${past} ${tool}`, severity: run.thickest },
           run: run.join.id,
           places: placeOnSheet(derived, run.join, run.join.course.sheet, hole.at),
           numbers: { thickness: run.thickest, reach },
@@ -127,10 +145,16 @@ export const stackTooThick: Check = {
     why:
       words.past === 'awl'
         ? 'Not even the awl comes through: it cannot be sewn like this.'
-        : 'The iron only marks the last layers; the rest has to be opened with the awl, and the back wanders.',
+        : words.past === 'foot'
+          ? 'The foot can’t be lifted over it: skive it, or sew that run by hand.'
+          : words.past === 'needle'
+            ? 'The needle comes through, but the hook no longer takes the loop: stitches are skipped.'
+            : 'The iron only marks the last layers; the rest has to be opened with the awl, and the back wanders.',
   }),
-  fixes: ({ numbers }, derived, tryOut, unit) => {
-    const byIron = skiveFix(derived, derived.design.iron.reach, tryOut, unit)
-    return byIron.length > 0 ? byIron : skiveFix(derived, numbers.reach!, tryOut, unit)
+  fixes: ({ numbers, words }, derived, tryOut, unit, shelf) => {
+    const byIron = words.past === 'iron' || words.past === 'awl'
+    const skived = byIron ? skiveFix(derived, derived.design.iron.reach, tryOut, unit) : []
+    const skives = skived.length > 0 ? skived : skiveFix(derived, numbers.reach!, tryOut, unit)
+    return [...skives, ...(words.past === 'iron' ? ironFix(derived, shelf.irons, unit) : [])]
   },
 }

@@ -13,6 +13,8 @@ export interface Turnable {
   readonly strain: number
   readonly radius: number
   readonly why: string
+  /** The mouth is too small for that leather, however strong the hands. */
+  readonly tooSmall: boolean
 }
 
 /** Stiffness of leather by temper, N/mm² (J); docs/formulas.md §20. */
@@ -23,7 +25,7 @@ const WORDS: Readonly<Record<Ease, string>> = {
   A: 'turns easily',
   B: 'turns with some pulling',
   C: 'turns only damp and warm, bit by bit',
-  D: 'can’t be turned without damage',
+  D: 'takes strong hands, damp and warm, and may mark the grain',
 }
 
 /** The rating of a bag that is sewn inside out; undefined for one that is not. Limits (J); docs/formulas.md §20. */
@@ -61,13 +63,15 @@ export function turnableOf(
     () => about.pull,
   )
   const { strain, radius } = about
+  const tooSmall = radius < leather.thickness
   const rating: Ease =
-    2 * radius < 2 * leather.thickness || strain >= 0.25 || pull.value >= 120
+    tooSmall || strain >= 0.25 || pull.value >= 120
       ? 'D'
       : strain >= 0.15 || pull.value >= 40
         ? 'C'
         : strain >= 0.1 || pull.value >= 10
           ? 'B'
           : 'A'
-  return { rating, pull, strain, radius, why: WORDS[rating] }
+  const why = tooSmall ? 'can’t be turned: the mouth is too small' : WORDS[rating]
+  return { rating, pull, strain, radius, why, tooSmall }
 }

@@ -74,6 +74,7 @@ class Pencil {
     this.leastSaid = false
     while (typeof this.next === 'string' && /^[\p{L}]/u.test(this.next)) {
       if (this.sees('at', 'least')) this.leastSaid = true
+      if (this.sees('the', 'larger', 'of') || this.sees('the', 'smaller', 'of')) return
       this.at += 1
     }
   }

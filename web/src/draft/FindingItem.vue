@@ -12,11 +12,13 @@ import {
 } from '@drumlin/core'
 import { useSettings } from '../app/settings.js'
 import { useJob } from '../job/job.js'
+import { useStores } from '../job/stores.js'
 
 const props = defineProps<{ finding: Finding; settled: Derived }>()
 const emit = defineEmits<{ show: [finding: Finding] }>()
 const job = useJob()
 const settings = useSettings()
+const stores = useStores()
 const RANKS = { stop: 'Stop', look: 'Look', tip: 'Tip' } as const
 const saying = computed(() => sayFinding(props.finding, settings.unit))
 const reason = computed(() => overruledFor(props.settled, props.finding))
@@ -31,7 +33,10 @@ watch(
   ([settled]) => {
     clearTimeout(waiting)
     if (reason.value !== undefined) return
-    waiting = setTimeout(() => (fixes.value = fixesOf(props.finding, settled, settings.unit)), 250)
+    waiting = setTimeout(
+      () => (fixes.value = fixesOf(props.finding, settled, settings.unit, stores.all)),
+      250,
+    )
   },
   { immediate: true },
 )

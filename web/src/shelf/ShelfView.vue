@@ -2,7 +2,7 @@
 import { computed, onMounted, ref, shallowRef } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import {
-  freshDesign,
+  startingDesign,
   kindIds,
   kindOf,
   readDesign,
@@ -41,17 +41,20 @@ onMounted(load)
 async function start(id: string): Promise<void> {
   const [kind, shelf] = [kindOf(id), stores.own!]
   const taken = jobs.value.map((j) => j.id)
-  const design = freshDesign({
-    id: freeId(id, taken),
-    name: `New ${kind.name.toLowerCase()}`,
-    kind: id,
-    leathers: startingLeathers(kind, shelf.leathers),
-    iron: shelf.irons[1] ?? shelf.irons[0]!,
-    awl: shelf.awls[0]!,
-    thread: shelf.threads[0]!,
-    machine: shelf.machines[0]!,
-    hardware: startingHardware(kind, stores.all.hardware),
-  })
+  const design = startingDesign(
+    {
+      id: freeId(id, taken),
+      name: `New ${kind.name.toLowerCase()}`,
+      kind: id,
+      leathers: startingLeathers(kind, shelf.leathers),
+      iron: shelf.irons[1] ?? shelf.irons[0]!,
+      awl: shelf.awls[0]!,
+      thread: shelf.threads[0]!,
+      machine: shelf.machines[0]!,
+      hardware: startingHardware(kind, stores.all.hardware),
+    },
+    shelf,
+  )
   await createJob(design, false, Date.now())
   // What is drawn by hand asks nothing first: it begins on the sheet.
   await router.push({ name: kind.brief.length > 0 ? 'brief' : 'draft', params: { id: design.id } })

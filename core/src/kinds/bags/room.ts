@@ -1,4 +1,5 @@
 import type { Room, Turning } from '../../master/index.js'
+import type { Leather } from '../../stores/index.js'
 import { type Reckoned, given } from '../../working/index.js'
 import { leatherOf } from '../kind.js'
 import { type Bag, basePile, isBoxed, isFan } from './bag.js'
@@ -83,10 +84,16 @@ export function roomOf(bag: Bag, { panels }: Part): Room {
   }
 }
 
+const FIRMNESS = { soft: 1, medium: 3, firm: 15 } as const
+/** How much a leather resists being folded, against others: by its temper and the cube of its thickness. */
+const stiffness = ({ temper, thickness }: Leather): number => FIRMNESS[temper] * thickness ** 3
+
 /** What turning a bag depends on: it goes through its own mouth. */
 export function turningOf(bag: Bag, { panels }: Part): Turning {
   const { p, s, size } = bag
-  const firm = bag.body.thickness >= bag.gusset.thickness ? 'body' : 'gusset'
+  // Only what is turned counts: a boxed bag has no gusset. Of two leathers the one that resists more.
+  const turned = panels.some((q) => q.role === 'gusset') && stiffness(bag.gusset) > stiffness(bag.body)
+  const firm = turned ? 'gusset' : 'body'
   const girth = size(
     'turning.girth',
     'round the body, and across its foot',
