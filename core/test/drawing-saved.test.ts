@@ -77,7 +77,7 @@ describe('what is saved', () => {
       ...two
     } = { ...now, version: 2, leathers: { ...now.leathers, outside: old } }
     const up = designUpToDate(two as never)
-    expect(up.version).toBe(6)
+    expect(up.version).toBe(7)
     expect(derive(up).pieces.map((p) => p.cut)).toEqual(derive(now).pieces.map((p) => p.cut))
     const kept = editUpToDate({ name: 'calf', changes: [{ path: ['leathers', 'outside'], value: old }] })
     expect(applyEdit(up, kept).ok).toBe(true)

@@ -55,7 +55,7 @@ describe('what fits', () => {
     expect(aboveSeam(reckon, 'fit.b', hundred, basics, '§9').value).toBeCloseTo(100 - 3.60104, 4)
   })
   test('what is needed says what it is', () => {
-    expect(explainLine(needed(reckon, 'fit.c', 'note', 77, '§2'), 'mm')).toBe('needs 77.0 = 77.0 note')
-    expect(explainLine(hundred, 'mm')).toBe('width 100.0 = 100.0')
+    expect(explainLine(needed(reckon, 'fit.c', 'note', 77, '§2'), 'mm')).toBe('needs 77.0: note')
+    expect(explainLine(hundred, 'mm')).toBe('width 100.0: as it is set')
   })
 })

@@ -221,6 +221,6 @@ describe('drawn for the bench', () => {
       if (d.type === 'text') expect(d.at.x + d.text.length * d.size * 0.45, d.text).toBeLessThan(190)
     expect(Buffer.from(await sheet()).equals(Buffer.from(await sheet()))).toBe(true)
     expect((await writePdf(d, options)).length).toBeGreaterThan(5000)
-    expect(writeSvg(d)).toContain('<g id="fold-to"')
+    expect(writeSvg(d)).toContain('class="fold-to"')
   })
 })

@@ -1,6 +1,7 @@
 import { describe, expect, test } from 'vitest'
 import {
   COLUMNS,
+  type Leather,
   STARTER_STORES,
   type Shelf,
   sizeRanges,
@@ -8,7 +9,7 @@ import {
   withGood,
   withoutGood,
 } from '@drumlin/core'
-import { CURRENCIES, currencyOf, diameterOf, largestNote } from '../src/stores/index.js'
+import { CURRENCIES, currencyOf, diameterOf, largestNote, usualOf } from '../src/stores/index.js'
 import { readFileSync } from 'node:fs'
 import { demo, demoWith, sizeOf, withValues } from './support/designs.js'
 
@@ -88,5 +89,25 @@ describe('weight as sold', () => {
       ),
     )
     for (const { from, to } of Object.values(sizeRanges(even))) expect(to).toBe(from)
+  })
+})
+
+describe('what is usual of a leather', () => {
+  const [calf] = STARTER_STORES.leathers
+  const put = (more: object): Leather =>
+    withGood(STARTER_STORES, 'leathers', { ...calf!, ...more } as Leather).leathers.find(
+      (l) => l.id === calf!.id,
+    )!
+  test('follows its tannage, temper and thickness until the maker writes over it', () => {
+    const firm = put({ temper: 'firm', weight: { low: 2.4, high: 2.8 } })
+    expect(firm).toMatchObject({ give: 0.008, bears: 0.8 })
+    expect(put({ tannage: 'chrome', temper: 'soft' })).toMatchObject({ give: 0.025, bears: 0.4 })
+    const own = withGood(STARTER_STORES, 'leathers', { ...calf!, give: 0.03 })
+    const after = withGood(own, 'leathers', { ...own.leathers[0]!, temper: 'firm' })
+    expect(after.leathers[0]).toMatchObject({ give: 0.03, bears: 0.45 })
+  })
+  test('of the starter’s leathers is what they are kept with', () => {
+    for (const l of STARTER_STORES.leathers)
+      expect(usualOf(l)).toMatchObject({ give: l.give, bears: l.bears })
   })
 })

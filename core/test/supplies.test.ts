@@ -28,7 +28,9 @@ describe('thread sizes', () => {
     ['18/3', 275.58],
     ['18/3 linen', 275.58],
     ['630 den', 70],
-    ['90', 90],
+    ['T138', 138],
+    ['V207', 207],
+    ['v-69', 69],
   ])('%s is %s tex', (text, tex) => {
     const read = parseThreadSize(text, linen!)
     expect(read.ok && read.value).toBeCloseTo(tex, 2)
@@ -37,11 +39,21 @@ describe('thread sizes', () => {
     const [thin, thick] = ['0.4 mm', '0.8 mm'].map((t) => parseThreadSize(t, linen!))
     expect(thin!.ok && thick!.ok && thick!.value / thin!.value).toBeCloseTo(4, 9)
   })
+  test('a diameter in inches is read as one', () => {
+    const [metric, inches] = ['2.032 mm', '.08 in'].map((t) => parseThreadSize(t, linen!))
+    expect(inches!.ok && metric!.ok && inches!.value).toBeCloseTo(metric!.ok ? metric!.value : 0, 6)
+  })
   test.each([
     ['string', /“string” was not understood.*ticket 40/],
     ['', /Nothing is written/],
     ['ticket 1', /finer or heavier than any thread/],
     ['0 tex', /finer or heavier/],
+    [
+      '632',
+      /“632” may be more than one size\. Try tex 632 \(.* mm\), 632 denier \(.* mm\) or 32\/6 linen \(.* mm\)\./,
+    ],
+    ['432', /tex 432 .*432 denier .*32\/4 linen/],
+    ['90', /tex 90 \(.* mm\) or ticket 90/],
   ])('%s is refused in words', (text, words) => {
     const read = parseThreadSize(text, linen!)
     expect(read.ok).toBe(false)

@@ -20,7 +20,7 @@ describe('a number with its working', () => {
   })
   test('is said in one line, in the maker’s units', () => {
     expect(explainLine(half, 'mm')).toBe('half 89.0 = 85.6 + 3.4; you wrote 100.0')
-    expect(explainLine(whole, 'in')).toBe('whole 7 7/8 = 2 × 3 15/16')
+    expect(explainLine(whole, 'in')).toBe('whole 7.874 (7 7/8) = 2 × 3.937')
   })
   test('goes down from the result to what was given, each number once', () => {
     const twice = reckon(

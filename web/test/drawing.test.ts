@@ -77,7 +77,7 @@ describe('drawing on the bench', () => {
       example: false,
       updated: 2,
     })
-    expect((await readJob('old'))!.design.version).toBe(6)
+    expect((await readJob('old'))!.design.version).toBe(7)
     expect((await listJobs()).map((j) => [j.id, j.design.drawn.length])).toEqual([
       ['old', 0],
       ['drawing', 1],

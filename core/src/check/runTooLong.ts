@@ -1,5 +1,5 @@
 import { type Edit, setLengths } from '../design/index.js'
-import { decimal } from '../measure/index.js'
+import { printLong } from '../measure/index.js'
 import type { Check } from './finding.js'
 import { isSecondTwin, placeOnSheet } from './places.js'
 
@@ -28,8 +28,8 @@ export const runTooLong: Check = {
       ]
     })
   },
-  say: ({ numbers, words }) => ({
-    what: `The ${words.run} takes ${decimal(numbers.each! / 1000, 2)} m of thread in one length; ${decimal(numbers.comfortable! / 1000, 2)} m is comfortable.`,
+  say: ({ numbers, words }, unit) => ({
+    what: `The ${words.run} takes ${printLong(numbers.each!, unit, 2)} of thread in one length; ${printLong(numbers.comfortable!, unit, 2)} is comfortable.`,
     why: 'A long thread frays and loses its wax before the last holes, and the arms tire.',
   }),
   fixes: (_, derived, tryOut) => {

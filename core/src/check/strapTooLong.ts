@@ -21,7 +21,7 @@ export const strapTooLong: Check = {
       ]
     }),
   say: ({ numbers, words }, unit) => ({
-    what: `The ${words.name} is ${printLength(numbers.length!, unit)} long; what lies on the shelf of ${words.leather} gives about ${printLength(numbers.longest!, unit)} in one run.`,
+    what: `The ${words.name} is ${printLength(numbers.length!, unit)} long; what lies on the shelf of ${words.leather} gives one run of about ${printLength(numbers.longest!, unit)}.`,
     why: 'Join it of two pieces: a long lap, both skived, sewn along the pull; or buy a longer part of a hide.',
   }),
   fixes: (_finding, { kind }) =>

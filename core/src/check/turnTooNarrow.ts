@@ -32,7 +32,7 @@ export const turnTooNarrow: Check = {
     )
   },
   say: ({ numbers: n }, unit) => ({
-    what: `The turned edge is ${printLength(n.width!, unit)} wide and sewn ${printLength(n.margin!, unit)} in; ${printLength(n.wanted!, unit)} is wanted.`,
+    what: `The turned edge is ${printLength(n.width!, unit)} wide and sewn ${printLength(n.margin!, unit)} from its edge; ${printLength(n.wanted!, unit)} is wanted.`,
     why: 'The stitches have to go through the border that is turned over, with leather left beyond them; else they only hold the face.',
   }),
   fixes: ({ numbers, words }, { design }, _tryOut, unit): Fix[] => {

@@ -50,8 +50,8 @@ const YARD = 36 * INCH
 const SQUARE_FOOT = (12 * INCH) ** 2
 
 /** A long length such as that of thread: `8.6 m`, or `9.4 yd`. */
-export const printLong = (mm: number, unit: LengthUnit): string =>
-  unit === 'mm' ? `${decimal(mm / 1000, 1)} m` : `${decimal(mm / YARD, 1)} yd`
+export const printLong = (mm: number, unit: LengthUnit, places = 1): string =>
+  unit === 'mm' ? `${decimal(mm / 1000, places)} m` : `${decimal(mm / YARD, places)} yd`
 
 /** An area given in mm²: `24.6 dm²`, or `2.6 sq ft`. */
 export const printArea = (area: number, unit: LengthUnit): string =>

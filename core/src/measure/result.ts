@@ -10,6 +10,7 @@ export type MeasureErrorCode =
   | 'NOT_FINITE'
   | 'TOO_SMALL'
   | 'OUT_OF_RANGE'
+  | 'AMBIGUOUS'
 
 /** Why a measure could not be read. `near` is the piece of text that stopped the reading. */
 export interface MeasureError {
@@ -38,6 +39,7 @@ const REASONS: Record<MeasureErrorCode, (near: string) => string> = {
   UNITS_DO_NOT_FIT: (near) => `“${near}” mixes units that do not go together.`,
   NOT_FINITE: (near) => `“${near}” divides by nothing.`,
   OUT_OF_RANGE: (near) => `“${near}” is finer or heavier than any thread that is sewn with.`,
+  AMBIGUOUS: (near) => `“${near}” may be more than one size.`,
   TOO_SMALL: (near) => `“${near}” must be more than 0.`,
 }
 

@@ -83,7 +83,7 @@ export function notchMarks(panel: Panel, master: Master, work: LaidUp): Mark[] {
       if (near.distance > (match.atB ? NOTCH_IN : 0.5)) continue
       const key = `${near.at.x.toFixed(2)},${near.at.y.toFixed(2)}`
       const tick = ticks.get(key) ?? { at: near.at, angle: edgeAngle(panel, near.at), letters: [] }
-      tick.letters.push(letterOf(index))
+      if (!tick.letters.includes(letterOf(index))) tick.letters.push(letterOf(index))
       ticks.set(key, tick)
     }
   })

@@ -121,3 +121,28 @@ export const LEATHER_SINCE_2 = {
   parts: [],
   trials: [],
 } as const
+
+/** How much a face gives once broken in, by temper, and what chrome tannage adds to it; shares (J), docs/formulas.md §9. */
+const GIVE = { soft: 0.018, medium: 0.015, firm: 0.008 } as const
+const CHROME_GIVES = 0.007
+/** What may be left under a stitch, as a share of the thickness, and never less than `LEAST` mm (J). */
+const BEARS = { soft: 0.28, medium: 0.28, firm: 0.31 } as const
+const LEAST = 0.35
+
+/** What is usual of a leather of that tannage, temper and thickness (J): where a new one starts until it is tried. */
+export function usualOf({ tannage, temper, thickness }: Pick<Leather, 'tannage' | 'temper' | 'thickness'>) {
+  const chrome = tannage === 'chrome'
+  // Loose flesh lets the middle move outwards in a fold; hard thick leather is crushed there.
+  const neutral =
+    chrome && temper === 'soft' && thickness >= 2.2
+      ? 0.55
+      : !chrome && temper === 'firm' && thickness >= 3
+        ? 0.47
+        : 0.5
+  return {
+    give: Math.round((GIVE[temper] + (chrome ? CHROME_GIVES : 0)) * 1000) / 1000,
+    bears: Math.max(LEAST, Math.round(BEARS[temper] * thickness * 20) / 20),
+    neutral,
+    turn: neutral,
+  }
+}

@@ -1,4 +1,4 @@
-import { type Parsed, refused, understood } from '../measure/index.js'
+import { type Parsed, refused, trimmed, understood } from '../measure/index.js'
 import { diameterOf } from './fibres.js'
 import type { Thread } from './schema.js'
 
@@ -36,12 +36,16 @@ export const threadSizes = (thread: Thread): ThreadSizes => ({
   diameter: diameterOf(thread),
 })
 
-const NUMBER = String.raw`(\d+(?:[.,]\d+)?)`
+const NUMBER = String.raw`(\d+(?:[.,]\d+)?|[.,]\d+)`
 const toNumber = (text: string): number => Number(text.replace(',', '.'))
+
+/** Tex of a thread of that fibre and packing as thick as wanted, mm. */
+const ofDiameter = (wanted: number, thread: Thread): number => thread.tex * (wanted / diameterOf(thread)) ** 2
 
 /** What makers write, and what it comes to in tex; `d` is the diameter wanted, in mm, of that fibre. */
 const FORMS: readonly (readonly [RegExp, (a: number, b: number, thread: Thread) => number])[] = [
-  [new RegExp(`^${NUMBER}$`), (tex) => tex],
+  // The trade's numbers of bonded thread are its tex, within the few per cent that twist takes.
+  [new RegExp(`^[tv]\\s*-?\\s*${NUMBER}$`), (tex) => tex],
   [new RegExp(`^(?:tex\\s*${NUMBER}|${NUMBER}\\s*tex)$`), (a, b) => (Number.isNaN(a) ? b : a)],
   [new RegExp(`^(?:${NUMBER}\\s*(?:den|denier))$`), (denier) => denier / 9],
   [new RegExp(`^(?:cotton ticket|cotton tkt)\\s*${NUMBER}$`), (ticket) => COTTON_TICKET / ticket],
@@ -54,7 +58,11 @@ const FORMS: readonly (readonly [RegExp, (a: number, b: number, thread: Thread) 
     new RegExp(`^(?:linen\\s*)?${NUMBER}\\s*/\\s*${NUMBER}(?:\\s*(?:linen|lea))?$`),
     (lea, plies) => (LEA * plies) / lea,
   ],
-  [new RegExp(`^${NUMBER}\\s*mm$`), (wanted, _, thread) => thread.tex * (wanted / diameterOf(thread)) ** 2],
+  [new RegExp(`^${NUMBER}\\s*mm$`), (wanted, _, thread) => ofDiameter(wanted, thread)],
+  [
+    new RegExp(`^${NUMBER}\\s*(?:in|inch|inches|")$`),
+    (wanted, _, thread) => ofDiameter(25.4 * wanted, thread),
+  ],
 ]
 
 const EXAMPLE = 'tex 135, ticket 40, 18/3 linen, Nm 20/3, 630 denier or 0.6 mm'
@@ -63,6 +71,7 @@ const EXAMPLE = 'tex 135, ticket 40, 18/3 linen, Nm 20/3, 630 denier or 0.6 mm'
 export function parseThreadSize(text: string, thread: Thread): Parsed<number> {
   const written = text.trim().toLowerCase()
   if (written === '') return refused('EMPTY', text, text, EXAMPLE)
+  if (/^\d+(?:[.,]\d+)?$/.test(written)) return bareNumber(text, toNumber(written), thread)
   for (const [form, toTex] of FORMS) {
     const match = form.exec(written)
     if (!match) continue
@@ -75,6 +84,31 @@ export function parseThreadSize(text: string, thread: Thread): Parsed<number> {
   }
   return refused('NOT_UNDERSTOOD', text, text.trim(), EXAMPLE)
 }
+
+/** A number by itself may be several sizes; it is asked for which, with what each comes to. */
+function bareNumber(text: string, number: number, thread: Thread): Parsed<number> {
+  const thick = (tex: number): string => `${trimmed(diameterOf({ ...thread, tex }), 2)} mm`
+  const cords = /^([2-9])(\d\d)$/.exec(String(number))
+  const could: [string, number][] = [
+    [`tex ${number}`, number],
+    [`${number} denier`, number / 9],
+    [`ticket ${number}`, TICKET / number],
+    ...(cords
+      ? [[`${cords[2]}/${cords[1]} linen`, (LEA * Number(cords[1])) / Number(cords[2])] as [string, number]]
+      : []),
+  ]
+  const sewn = could.filter(([, tex]) => tex >= SEWN.least && tex <= SEWN.most)
+  if (sewn.length === 0) return refused('OUT_OF_RANGE', text, text.trim(), EXAMPLE)
+  const said = sewn.map(([name, tex]) => `${name} (${thick(tex)})`)
+  return refused(
+    'AMBIGUOUS',
+    text,
+    text.trim(),
+    said.length === 1 ? said[0]! : `${said.slice(0, -1).join(', ')} or ${said[said.length - 1]!}`,
+  )
+}
+/** Thread that leather is sewn with, tex (J): what a bare number is taken to mean lies in it. */
+const SEWN = { least: 30, most: 1200 }
 
 /** Thread of this share of the pitch fills its stitch without crowding the next (J); docs/formulas.md §19. */
 const HAND = { least: 0.14, most: 0.25 }

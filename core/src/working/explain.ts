@@ -79,7 +79,8 @@ export function explainLine(reckoned: Reckoned, unit: LengthUnit): string {
   const own = reckoned.overridden ? `; you wrote ${written(reckoned.value, quantity, unit)}` : ''
   const result = `${label} ${written(figured, quantity, unit)}${fraction}`
   if (!handedOn) return `${result} = ${said}${own}`
-  return `${result}: ${said.trim() || inputs[handedOn[1]!]!.label}${own}`
+  const from = said.trim() || inputs[handedOn[1]!]!.label
+  return `${result}: ${from === label ? 'as it is set' : from}${own}`
 }
 
 /** A result as it stands by itself, without its unit: inches as makers' fractions. */

@@ -36,14 +36,14 @@ export function seams(bag: Bag, box: Box, [front, back]: Face[]): Join[] {
       'right side seam',
       [front!, point(w - m, TOP_IN), point(w - m, fold)],
       [back!, point(m, TOP_IN), point(m, fold)],
-      { twin: 'side-left', pairName: 'the side seams' },
+      { twin: 'side-left', pairName: 'side seams' },
     ),
     seam(
       'side-left',
       'left side seam',
       [front!, point(m, TOP_IN), point(m, fold)],
       [back!, point(w - m, TOP_IN), point(w - m, fold)],
-      { twin: 'side-right', pairName: 'the side seams' },
+      { twin: 'side-right', pairName: 'side seams' },
     ),
   ]
   const foot =

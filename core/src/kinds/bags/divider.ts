@@ -78,7 +78,7 @@ export function divider(bag: Bag, body: Body): Part {
         line: polyline([onPanel(face, there, y(4)), onPanel(face, there, y(high - 4))]),
       },
       twin: way === 'right' ? 'divider-left' : 'divider-right',
-      pairName: 'the tabs of the divider',
+      pairName: 'tabs of the divider',
     }
   }
   return part({

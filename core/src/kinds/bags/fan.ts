@@ -50,7 +50,7 @@ export function fanBody(bag: Bag): Body {
       ],
       through: [face, sheet],
       twin,
-      pairName: `the side seams of the ${face}`,
+      pairName: `side seams of the ${face}`,
     }),
     mate: { type: 'line' as const, sheet, line: edgeLine(ray) },
   })

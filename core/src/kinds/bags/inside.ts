@@ -90,7 +90,7 @@ function fullSeams(
       line: polyline([there(to, 3), there(to, foot)]),
     },
     twin: way === 'right' ? `${id}-left` : `${id}-right`,
-    pairName: `the sides of the ${name.toLowerCase()}`,
+    pairName: `sides of the ${name.toLowerCase()}`,
   })
   const half = wide / 2 - m
   const pleats = (across - wide) / 2

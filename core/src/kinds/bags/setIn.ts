@@ -72,7 +72,7 @@ export function setInBody(bag: Bag): Body {
       beside: on,
       through: ['body', `side-${way}`],
       twin: way === 'right' ? 'seam-left' : 'seam-right',
-      pairName: 'the seams of the sides',
+      pairName: 'seams of the sides',
     })
   }
   const ways = cornerWays(bag)

@@ -51,7 +51,7 @@ export function wrapBody(bag: Bag): Body {
       beside: line,
       through: [id, ...gussets.sheets],
       twin: front ? 'back-seam' : 'front-seam',
-      pairName: 'the two gusset seams',
+      pairName: 'two gusset seams',
     })
   })
   const [c, sn, half] = [Math.cos(strip.lean), Math.sin(strip.lean), s.deep.value / 2]
