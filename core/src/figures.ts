@@ -40,7 +40,7 @@ export function figuresOf(derived: Derived): Figures {
       .reduce((sum, p) => sum + p.count * Math.abs(pathArea(p.cut)), 0),
     runs: runs.length,
     holes: runs.reduce((sum, r) => sum + r.holes.length, 0),
-    thread: runs.reduce((sum, r) => sum + r.thread.value, 0),
+    thread: runs.reduce((sum, r) => sum + r.times * r.thread.value, 0),
     thickest: Math.max(0, ...runs.map((r) => r.thickest)),
     weight: weightOfWork(derived),
     time: benchTime(

@@ -47,7 +47,6 @@ export {
 export {
   type Drawn,
   type LayerName,
-  drawnMoved,
   lettered,
   pathData,
   pieceDrawing,

@@ -23,12 +23,15 @@ export function sizeRanges(design: Design): Readonly<Record<string, SizeRange>> 
   const [thin, thick] = [at(design, 'low'), at(design, 'high')].map((d) =>
     derive(d).master.sizes.map((s) => s.size),
   )
+  const here = new Map(derive(design).master.sizes.map(({ size }) => [size.key, size.value]))
   return Object.fromEntries(
     thin!.flatMap((size) => {
       const other = thick!.find((s) => s.key === size.key)
-      return other
-        ? [[size.key, { from: Math.min(size.value, other.value), to: Math.max(size.value, other.value) }]]
-        : []
+      const own = here.get(size.key)
+      if (!other || own === undefined) return []
+      // What it is now lies in it, also where a skive or a choice makes more of it than either end of the leathers would.
+      const values = [size.value, other.value, own]
+      return [[size.key, { from: Math.min(...values), to: Math.max(...values) }]]
     }),
   )
 }

@@ -38,6 +38,7 @@ export function summary(derived: Derived) {
       length: mm(r.length),
       school: r.ways.holes,
       holes: r.holes.length,
+      ...(r.times > 1 ? { times: r.times } : {}),
       ...(r.other ? { otherSide: r.other.holes.length } : {}),
       pitches: r.sides.map((s) => mm(s.pitch)),
       thickest: mm(r.thickest),

@@ -99,3 +99,30 @@ describe('one cause, one finding', () => {
     }
   })
 })
+
+describe('what lies near an edge or a corner is found wherever it is', () => {
+  test.each([
+    [6, undefined],
+    [8, 0.93],
+    [10, 0.1],
+  ])('a strap wallet with corners of %i mm: the nearest hole to an edge', (corner, nearest) => {
+    const found = findingsOf(derive(freshOf('strap-wallet', { corner }))).find(
+      (f) => f.code === 'seam-near-edge',
+    )
+    expect(
+      found?.numbers.distance === undefined ? undefined : Math.round(100 * found.numbers.distance) / 100,
+    ).toBe(nearest)
+  })
+  test('a handle too wide for a small tote, with the span that would do', () => {
+    const small = derive(freshOf('tote', { wide: 100, high: 120, deep: 50 }))
+    const found = findingsOf(small).find((f) => f.key === 'fit:handle-on-face')!
+    expect(found.rank).toBe('stop')
+    expect(fixesOf(found, small).length).toBeGreaterThan(0)
+  })
+  test('both straps of a pair are sewn: thread and time count twice', () => {
+    const { runs } = derive(freshOf('rucksack', { strap: 'pair' }))
+    const start = runs.find((r) => r.join.id === 'strap-long-start-1')!
+    expect(start.times).toBe(2)
+    expect(runs.find((r) => r.join.id === 'hem-back')!.times).toBe(1)
+  })
+})

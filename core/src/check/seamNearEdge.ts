@@ -1,6 +1,6 @@
 import { type Derived, workOf } from '../derive.js'
 import { pathNearest } from '../geometry/index.js'
-import type { LaidSheet } from '../layup/index.js'
+import { type LaidSheet, sheetThickness } from '../layup/index.js'
 import { printLength } from '../measure/index.js'
 import type { Run } from '../stitch/index.js'
 import { leastMargin } from './marginTooSmall.js'
@@ -13,12 +13,19 @@ interface Near {
   readonly distance: number
 }
 
-/** Where a run comes nearest to the edge of a sheet it goes through; where it crosses that edge is a step, and told as one. */
+/**
+ * Where a run comes nearest to the edge of a sheet it goes through, rounded corners included; where it crosses that edge
+ * is a step, and told as one. Holes of the other edge are asked on what lies there.
+ */
 function nearestOn(run: Run, laid: LaidSheet): Near | undefined {
   const crossings = run.steps.filter((s) => s.sheet === laid.sheet.id).map((s) => s.distance)
+  const there = run.join.mate?.sheet === laid.sheet.id ? run.other?.holes : undefined
+  const holes = there
+    ? there.map((h) => ({ at: h.at, distance: -Infinity, inIt: sheetThickness(laid, h.at) > 0 }))
+    : run.holes.map((h) => ({ ...h, inIt: h.sheets.includes(laid.sheet.id) }))
   let found: Near | undefined
-  run.holes.forEach(({ at, distance: along, sheets }, hole) => {
-    if (!sheets.includes(laid.sheet.id)) return
+  holes.forEach(({ at, distance: along, inIt }, hole) => {
+    if (!inIt) return
     if (crossings.some((c) => Math.abs(c - along) < 2 * run.ways.pitch)) return
     const { distance } = pathNearest(laid.placed, at)
     if (!found || distance < found.distance) found = { laid, hole, distance }
@@ -33,11 +40,13 @@ export const seamNearEdge: Check = {
     const told = new Set<string>()
     const least = leastMargin(derived)
     return derived.runs.flatMap((run): Finding[] => {
-      if (run.join.course.type !== 'edges' || run.join.decor || run.other || isSecondTwin(run.join, told))
-        return []
+      if (run.join.decor || isSecondTwin(run.join, told)) return []
+      const { course } = run.join
+      // A margin that is too small all along is told by itself.
+      const own = course.type === 'edges' && course.margin.value < least
       const near = workOf(derived.works, run.join.layup)
         .sheets.filter((s) => s.part === 'whole' && s.sheet.type === 'panel')
-        .filter((s) => s.sheet.id !== run.join.course.sheet && run.join.through.includes(s.sheet.id))
+        .filter((s) => run.join.through.includes(s.sheet.id) && !(own && s.sheet.id === course.sheet))
         .flatMap((laid) => nearestOn(run, laid) ?? [])
         .reduce<Near | undefined>((a, b) => (a && a.distance <= b.distance ? a : b), undefined)
       if (!near || near.distance >= least - 1e-6) return []
@@ -49,6 +58,7 @@ export const seamNearEdge: Check = {
           rank: 'look',
           run: run.join.id,
           places: placeOnSheet(derived, run.join, near.laid.sheet.id, run.holes[near.hole]!.at),
+          cause: { id: 'edge', severity: -near.distance },
           numbers: { distance: near.distance, least, hole: near.hole },
           words: { run: run.join.name, panel: near.laid.sheet.name },
         },
@@ -57,7 +67,7 @@ export const seamNearEdge: Check = {
   },
   say: ({ numbers, words }, unit) => ({
     what: `The ${words.run} comes within ${printLength(numbers.distance!, unit)} of the edge of the ${words.panel}; the slots want ${printLength(numbers.least!, unit)}.`,
-    why: 'The two edges do not lie on each other there. On the piece behind, the holes break out when the edge is bevelled: give both the same outline there, or the seam a wider margin.',
+    why: 'The holes break out there when the edge is bevelled: give the seam a wider margin, the corner a smaller radius, or both pieces the same outline.',
   }),
   // Which of the two pieces is right only the maker knows.
   fixes: () => [],

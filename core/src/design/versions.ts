@@ -26,6 +26,10 @@ const BIFOLD_SINCE_4 = {
   coins: 'none',
 } as const
 
+/** Version 6 laid the second row of a turned seam 3 mm out. */
+const paramsOf6 = (params: unknown): unknown =>
+  isPlain(params) && 'rows' in params ? { ...params, rowApart: 3 } : params
+
 const USUAL_STITCH_6 = 9
 /** The maker's ways as version 6 had them; a speed that was never touched becomes what is usual now. */
 function habitsOf6(habits: unknown): unknown {
@@ -79,7 +83,7 @@ const STEPS: readonly ((design: Plain) => Plain)[] = [
   // Version 5 knew no hardware of its own, and only small goods, which say what they carry in their settings.
   (five) => ({ ...five, version: 6, hardware: startingHardware(five.kind), contents: [] }),
   // Version 6 reckoned with 9 s a stitch, three times too fast, where nobody said otherwise, and with holes instead of blows.
-  (six) => ({ ...six, version: 7, habits: habitsOf6(six.habits) }),
+  (six) => ({ ...six, version: 7, habits: habitsOf6(six.habits), params: paramsOf6(six.params) }),
 ]
 
 /** The oldest version that can still be read. */

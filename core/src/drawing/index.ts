@@ -1,5 +1,5 @@
 export { hatch, stipple } from './fill.js'
-export { ASCENT, DESCENT, textWidth, wrapped } from './metrics.js'
+export { textWidth, wrapped } from './metrics.js'
 export { type LaidOutPiece, laidOut, lettered } from './laidOut.js'
 export { pathData } from './pathData.js'
 export { type PieceMarks, drawnMoved, pieceDrawing, pieceMarks, pieceOutline } from './piece.js'

@@ -30,18 +30,20 @@ export function sewingMinutes(run: Run, speed: Speed, machine: Machine, reckon: 
   const common = {
     stitches: given('stitches', run.stitches, 'count'),
     begin: given('to begin', speed.runMinutes, 'share'),
+    times: given('copies', run.times, 'count'),
   }
+  // What is cut several times is sewn as often.
+  const many = run.times > 1 ? ['{times} × (', ')'] : ['', '']
   if (run.ways.holes === 'machine')
     return reckon(
-      { ...about, formula: '{stitches} stitches / {speed} a minute + {begin} to begin' },
+      { ...about, formula: `${many[0]}{stitches} stitches / {speed} a minute + {begin} to begin${many[1]}` },
       { ...common, speed: given('speed', machine.speed, 'count') },
-      (v) => v.stitches / v.speed + v.begin,
+      (v) => v.times * (v.stitches / v.speed + v.begin),
     )
   return reckon(
     {
       ...about,
-      formula:
-        '({blows} blows × {blow} s + {stitches} stitches × {stitch} s + {corners} corners × {corner} s) / 60 + {begin} to begin',
+      formula: `${many[0]}({blows} blows × {blow} s + {stitches} stitches × {stitch} s + {corners} corners × {corner} s) / 60 + {begin} to begin${many[1]}`,
     },
     {
       ...common,
@@ -51,6 +53,6 @@ export function sewingMinutes(run: Run, speed: Speed, machine: Machine, reckon: 
       corners: given('corners', cornersOf(run), 'count'),
       corner: given('corner', speed.cornerSeconds, 'share'),
     },
-    (v) => (v.blows * v.blow + v.stitches * v.stitch + v.corners * v.corner) / 60 + v.begin,
+    (v) => v.times * ((v.blows * v.blow + v.stitches * v.stitch + v.corners * v.corner) / 60 + v.begin),
   )
 }

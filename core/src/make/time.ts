@@ -95,11 +95,11 @@ function workOf({ master, edges, runs }: Made) {
     pleats: each((w) => sum(w.treatments.map((t) => t.count))),
     joins: master.joins.filter((j) => j.glue.length > 0).length,
     coated: sum(glued.map((g) => g.length)),
-    runs: runs.length,
-    blows: sum(runs.map(punchBlows)),
-    corners: sum(runs.map(cornersOf)),
-    stitches: sum(runs.filter((r) => r.ways.holes !== 'machine').map((r) => r.stitches)),
-    machined: sum(runs.filter((r) => r.ways.holes === 'machine').map((r) => r.stitches)),
+    runs: sum(runs.map((r) => r.times)),
+    blows: sum(runs.map((r) => r.times * punchBlows(r))),
+    corners: sum(runs.map((r) => r.times * cornersOf(r))),
+    stitches: sum(runs.filter((r) => r.ways.holes !== 'machine').map((r) => r.times * r.stitches)),
+    machined: sum(runs.filter((r) => r.ways.holes === 'machine').map((r) => r.times * r.stitches)),
     edge: finishedEdges(panels, new Set(glued.flatMap((g) => g.edges))) + sum(seams.map((r) => r.length)),
   }
 }

@@ -16,6 +16,13 @@ export type Ease = (typeof EASES)[number]
 const ends = (most: number) =>
   z.strictObject({ start: z.number().int().min(0).max(most), end: z.number().int().min(0).max(most) })
 
+/** Backstitches go by halves: one and a half so that both ends look alike. */
+const halves = (most: number) =>
+  z.strictObject({
+    start: z.number().multipleOf(0.5).min(0).max(most),
+    end: z.number().multipleOf(0.5).min(0).max(most),
+  })
+
 /** What the maker decided about one run; what is left out is as Drumlin proposes. Lengths in mm. */
 export const runWishSchema = z.strictObject({
   holes: z.enum(HOLE_SCHOOLS).optional(),
@@ -27,7 +34,7 @@ export const runWishSchema = z.strictObject({
   /** How much further in it starts and ends; negative where it reaches further out. */
   startBy: z.number().min(-60).max(600).optional(),
   endBy: z.number().min(-60).max(600).optional(),
-  back: ends(6).optional(),
+  back: halves(6).optional(),
   over: ends(2).optional(),
   shows: z.enum(['above', 'below']).optional(),
   /** Sewn through every other hole. */

@@ -45,6 +45,8 @@ export interface Run {
   /** It comes back to its first hole. */
   readonly round: boolean
   readonly stitches: number
+  /** How many copies of it are sewn: a strap of a pair is drawn once and sewn twice. */
+  readonly times: number
   readonly steps: readonly Step[]
   readonly thickest: number
   /** All the thread it takes. */
@@ -177,6 +179,18 @@ function threadOf(
   return { thread: saddleThread({ ...common, lengths, loops: start + end, edge: reach }, reckon) }
 }
 
+/** Of pieces that are cut several times and laid once, every copy is sewn; where one of them lies, what lies with it is sewn once. */
+function timesSewn(sheets: readonly LaidSheet[], work: LaidUp): number {
+  const copies = sheets.flatMap(({ part, sheet, work: own }) => {
+    if (part !== 'whole' || sheet.type !== 'panel' || !own) return []
+    const laid = work.sheets.filter(
+      (s) => s.part === 'whole' && s.sheet.type === 'panel' && s.sheet.panelId === sheet.panelId,
+    ).length
+    return [Math.floor(own.panel.count / laid)]
+  })
+  return Math.max(1, Math.min(...copies, Infinity) === Infinity ? 1 : Math.min(...copies))
+}
+
 function runOf(plan: Planned, work: LaidUp, panels: readonly Panel[], all: SewingWays, reckon: Reckon): Run {
   const { join, path } = plan
   const sheets = work.sheets.filter((s) => join.through.includes(s.sheet.id))
@@ -207,6 +221,7 @@ function runOf(plan: Planned, work: LaidUp, panels: readonly Panel[], all: Sewin
     sides: plan.sides,
     round: plan.round,
     stitches: plan.round ? holes.length : Math.max(0, holes.length - 1),
+    times: timesSewn(sheets, work),
     ...threadOf(plan, holes, sheets, all, lengths, reckon),
     lengths,
     joinsAt: threadJoins(holes, plan.sides, steps, lengths),

@@ -38,8 +38,14 @@ export function suppliesOf(runs: readonly Run[], thread: Thread, machine: Machin
       source: '§6',
       measured: true,
     },
-    { count: given('runs', runs.length, 'count') },
-    () => runs.reduce((sum, r) => sum + r.thread.value, 0),
+    {
+      count: given(
+        'runs',
+        runs.reduce((sum, r) => sum + r.times, 0),
+        'count',
+      ),
+    },
+    () => runs.reduce((sum, r) => sum + r.times * r.thread.value, 0),
   )
   const spools = reckon(
     {
@@ -62,7 +68,9 @@ function bobbinsOf(
   machine: Machine,
   reckon: Reckon,
 ): Supplies['bobbins'] {
-  const locked = runs.flatMap((run) => (run.locked ? [{ run, bobbin: run.locked.bobbin.value }] : []))
+  const locked = runs.flatMap((run) =>
+    run.locked ? Array.from({ length: run.times }, () => ({ run, bobbin: run.locked!.bobbin.value })) : [],
+  )
   if (locked.length === 0) return undefined
   const holds = reckon(
     {

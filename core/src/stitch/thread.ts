@@ -32,6 +32,7 @@ export interface SaddleRun extends ThreadedRun {
  */
 export function saddleThread(run: SaddleRun, reckon: Reckon): Reckoned {
   const { stacks } = run
+  const back = run.backstitches + 2 * (run.lengths - 1)
   const holes = reckon(
     {
       key: `thread.${run.id}.through`,
@@ -60,7 +61,8 @@ export function saddleThread(run: SaddleRun, reckon: Reckon): Reckoned {
       stitches: given('stitches', run.stitches, 'count'),
       pitch: given('pitch', run.pitch, 'thickness'),
       holes,
-      back: given('backstitches', run.backstitches + 2 * (run.lengths - 1), 'count'),
+      // Halves are sewn too, so that both ends look alike.
+      back: given('backstitches', back, Number.isInteger(back) ? 'count' : 'share'),
       ends: given('ends', 2 * run.lengths, 'count'),
       mean: given('mean', meanStack(stacks), 'thickness'),
       ...(run.loops > 0

@@ -87,10 +87,10 @@ const ofRun = (r: Run): string => `the ${r.join.name}`
     <MeasureField
       :value="back.start"
       :label="machine ? 'back-tacks at the start' : 'backstitches at the start'"
-      sort="count"
+      :sort="machine ? 'count' : 'share'"
       :least="0"
       :most="6"
-      :step="1"
+      :step="machine ? 1 : 0.5"
       @change="(v) => want('at the start', { back: { start: v, end: back.end } })"
     />
     {{ backWord
@@ -122,10 +122,10 @@ const ofRun = (r: Run): string => `the ${r.join.name}`
     <MeasureField
       :value="back.end"
       :label="machine ? 'back-tacks at the end' : 'backstitches at the end'"
-      sort="count"
+      :sort="machine ? 'count' : 'share'"
       :least="0"
       :most="6"
-      :step="1"
+      :step="machine ? 1 : 0.5"
       @change="(v) => want('at the end', { back: { start: back.start, end: v } })"
     /><template v-if="!machine"
       >, over it

@@ -75,9 +75,11 @@ const ids = computed(() => {
 const both = ref(true)
 /** What is changed together: a run and the one that mirrors it, unless the maker wants otherwise. */
 const together = computed(() => (both.value ? ids.value : ids.value.slice(0, 1)))
-const own = computed(() => found.value.filter(
+const own = computed(() =>
+  found.value.filter(
     (f) => f.run === undefined || (f.runs ?? [f.run]).some((run) => ids.value.includes(run)),
-  ))
+  ),
+)
 const elsewhere = computed(() =>
   found.value.filter((f) => !own.value.includes(f) && overruledFor(settled.value, f) === undefined),
 )

@@ -156,6 +156,7 @@ export const BAG_MEASURES: readonly Field[] = [
   lengthField('margin', 'margin', 1.5, 10, { step: 0.1, mayMove: 0.6 }),
   lengthField('trim', 'cut extra and trimmed after sewing', 0, 5),
   countField('rows', 'rows in a turned seam', 1, 2),
+  lengthField('rowApart', 'between the two rows', 1.5, 12, { step: 0.5 }),
   lengthField('cornerEase', 'gusset cut shorter at each corner', 0, 4),
   lengthField('topBand', 'width of the band or the hem', 8, 80, { step: 1 }),
   lengthField('flapLength', 'how far the flap comes down', 20, 400, { step: 1 }),
@@ -170,7 +171,7 @@ export const BAG_MEASURES: readonly Field[] = [
   lengthField('baseLap', 'how far the base panel laps up', 10, 120, { step: 1 }),
   lengthField('handleWide', 'width of the handle', 8, 60),
   lengthField('handleRise', 'clear height under the handle', 20, 320, { step: 5 }),
-  lengthField('handleSpan', 'from end to end of the handle', 60, 400, { step: 5 }),
+  lengthField('handleSpan', 'from end to end of the handle', 20, 400, { step: 5 }),
   lengthField('handleCord', 'cord in the handle', 4, 14),
   countField('handles', 'handles', 1, 2),
   lengthField('carried', 'from ring to ring as it is worn', 300, 1800, {

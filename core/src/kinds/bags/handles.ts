@@ -7,6 +7,7 @@ import { type Bag } from './bag.js'
 import { type Flap } from './flap.js'
 import { arcOf, arcParts } from './handleArc.js'
 import { BENCH, onFlap, onWall, type Hand } from './handlePlaces.js'
+import { cordSizes, onTheFace } from './handleSizes.js'
 import { ringLoops } from './ringLoops.js'
 import { onPanel, rectanglePanel, row } from './onFace.js'
 import { alone, part, together, type Body, type Part } from './parts.js'
@@ -198,6 +199,7 @@ function handle(bag: Bag, body: Body, hand: Hand, first: boolean): Part {
     ],
     joins: [...edges, ...seams],
     fittings: rivets,
+    fits: first && !hand.flat ? [onTheFace(bag, body, w)] : [],
     sizes: first
       ? [arc, ...(ring ? [back] : []), length, ...(rolled ? [wide] : [])].map((size) => ({
           panelId: 'handle',
@@ -230,36 +232,4 @@ function handle(bag: Bag, body: Body, hand: Hand, first: boolean): Part {
       },
     ],
   })
-}
-
-/** What the cover of a rolled handle is reckoned from: its bend round the cord, and the row of stitches under it; §10 [10.07]. */
-function cordSizes(size: Bag['size'], cordThick: number, thickness: number, neutral: number) {
-  const cord = given('cord', cordThick)
-  const t = given('leather', thickness, 'thickness')
-  const k = given('neutral share', neutral, 'share')
-  const middle = size(
-    'handle.cord.middle',
-    'from the middle of the cord to the middle of the leather',
-    '{cord} / 2 + {k} × {t}',
-    '§10',
-    { cord, t, k },
-    (v) => v.cord / 2 + v.k * v.t,
-  )
-  const row = size(
-    'handle.cord.row',
-    'from the middle of the cord down to the stitches',
-    '{cord} / 2 + 2 × {t}',
-    '§10',
-    { cord, t },
-    (v) => v.cord / 2 + 2 * v.t,
-  )
-  const reach = size(
-    'handle.cord.reach',
-    'from there to the middle of the leather at the stitches',
-    '√(({k} × {t})² + {row}²)',
-    '§10',
-    { k, t, row },
-    (v) => Math.hypot(v.k * v.t, v.row),
-  )
-  return { middle, row, reach, k, t }
 }

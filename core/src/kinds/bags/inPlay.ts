@@ -21,6 +21,7 @@ const WHEN: Readonly<Partial<Record<keyof BagParams, (p: BagParams) => boolean>>
   allowance: isTurned,
   seamSkive: isTurned,
   rows: isTurned,
+  rowApart: (p) => isTurned(p) && p.rows === 2,
   trim: (p) => p.seam === 'raw',
   topBand: (p) => p.top !== 'single',
   flapLength: hasFlap,

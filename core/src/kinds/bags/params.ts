@@ -23,6 +23,8 @@ export const bagParams = z.strictObject({
   trim: EDGE_SHAPE.trim,
   finish: EDGE_SHAPE.finish,
   rows: count(1, 2),
+  /** Between the two rows of a turned seam. */
+  rowApart: mm(1.5, 12),
   ends: z.enum(['level', 'long']),
   cornerEase: mm(0, 4),
   seamSkive: z.enum(['none', 'half']),
@@ -55,7 +57,7 @@ export const bagParams = z.strictObject({
   /** Clear height under the handle, mm. */
   handleRise: mm(20, 320),
   /** From end to end of it along the top. */
-  handleSpan: mm(60, 400),
+  handleSpan: mm(20, 400),
   handleCord: mm(4, 14),
   handles: count(1, 2),
   strap: z.enum(['none', 'shoulder', 'pair']),
@@ -89,6 +91,7 @@ export const BAG_DEFAULTS: BagParams = {
   trim: 1.5,
   finish: 'burnished',
   rows: 1,
+  rowApart: 3,
   ends: 'level',
   cornerEase: 0,
   seamSkive: 'none',

@@ -4,8 +4,8 @@ import { given } from '../../working/index.js'
 import { edgeSeam } from '../parts/seams.js'
 import type { Bag } from './bag.js'
 
-/** A second row lies so far out in the allowance, mm. */
-const SECOND = 3
+/** From the second row to the cut edge at least, mm. */
+const LEFT_OUT = 1.5
 /** Seams begin so far under the top edge, mm. */
 export const TOP_IN = 2
 
@@ -59,8 +59,8 @@ export function bodySeams(bag: Bag, seam: BodySeam): Join[] {
       line: trimmed(by === 0 || !seam.beside ? seam.mate : seam.beside(by)),
     },
   })
-  const second = p.rows === 2 && p.seam === 'turned' && margin.value > SECOND + 1.5
-  return [one('', '', 0), ...(second ? [{ ...one('-second', ', second row', SECOND), glue: [] }] : [])]
+  const second = p.rows === 2 && p.seam === 'turned' && margin.value >= p.rowApart + LEFT_OUT
+  return [one('', '', 0), ...(second ? [{ ...one('-second', ', second row', p.rowApart), glue: [] }] : [])]
 }
 
 export const reversedIf = (path: Path, reversed: boolean): Path => (reversed ? pathReversed(path) : path)

@@ -2,7 +2,7 @@ import type { Sentence } from '../fields.js'
 
 const BODY: readonly Sentence[] = [
   'Body {body}, sewn {seam}[, allowance {allowance}]; rows {margin} from raw edges[, which are cut {trim} over size]; finished {finish}.',
-  '[Corners {radius}. ][Allowances {seamSkive}. ][Rows in a seam: {rows}. ]Top edges {top}[, {topBand} wide].',
+  '[Corners {radius}. ][Allowances {seamSkive}. ][Rows in a seam: {rows}. ][The second lies {rowApart} out. ]Top edges {top}[, {topBand} wide].',
 ]
 const CLOSURES: Sentence =
   '[The snap: {hardware-snap}.][The magnet: {hardware-magnet}.][The lock: {hardware-lock}.]'

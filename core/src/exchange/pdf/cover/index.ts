@@ -49,7 +49,7 @@ function sewRows({ design, runs }: Derived, unit: LengthUnit, width: number): Ro
   const machine = runs.filter((r) => r.ways.holes === 'machine')
   const holes = byHand.reduce((sum, r) => sum + r.holes.length + (r.other?.holes.length ?? 0), 0)
   const irons = [...new Map(byHand.map((r) => [r.ways.iron.name, r.ways.iron])).values()]
-  const thread = runs.reduce((sum, r) => sum + r.thread.value, 0)
+  const thread = runs.reduce((sum, r) => sum + r.times * r.thread.value, 0)
   return [
     ...(byHand.length > 0
       ? [

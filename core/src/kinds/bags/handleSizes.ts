@@ -1,0 +1,68 @@
+import { point } from '../../geometry/index.js'
+import type { Fit } from '../../master/index.js'
+import { given } from '../../working/index.js'
+import type { Bag } from './bag.js'
+import type { Body } from './parts.js'
+
+/** Whether both ends of a handle lie on the face of the bag, clear of its seams. */
+export function onTheFace({ p, size, margin }: Bag, { front }: Body, wide: number): Fit {
+  const has = size(
+    'fit.handleHas',
+    'between the seams',
+    '{face} − 2 × {margin} margin',
+    '§20',
+    { face: given('face', front.wide), margin },
+    (v) => v.face - 2 * v.margin,
+  )
+  return {
+    id: 'handle-on-face',
+    rank: 'stop',
+    what: 'both ends of a handle on the face',
+    panelId: 'handle',
+    at: point(10, wide / 2),
+    why: 'an end would hang over the corner into the side seam: bring the ends nearer together, or make the handle narrower',
+    keys: [],
+    remedy: { field: 'handleSpan', value: Math.max(20, Math.floor(has.value - wide - 4)) },
+    needs: size(
+      'fit.handle',
+      'needs',
+      '{span} span + {wide} wide',
+      '§20',
+      { span: given('span', p.handleSpan), wide: given('width', wide) },
+      (v) => v.span + v.wide,
+    ),
+    has,
+  }
+}
+
+/** What the cover of a rolled handle is reckoned from: its bend round the cord, and the row of stitches under it; §10 [10.07]. */
+export function cordSizes(size: Bag['size'], cordThick: number, thickness: number, neutral: number) {
+  const cord = given('cord', cordThick)
+  const t = given('leather', thickness, 'thickness')
+  const k = given('neutral share', neutral, 'share')
+  const middle = size(
+    'handle.cord.middle',
+    'from the middle of the cord to the middle of the leather',
+    '{cord} / 2 + {k} × {t}',
+    '§10',
+    { cord, t, k },
+    (v) => v.cord / 2 + v.k * v.t,
+  )
+  const row = size(
+    'handle.cord.row',
+    'from the middle of the cord down to the stitches',
+    '{cord} / 2 + 2 × {t}',
+    '§10',
+    { cord, t },
+    (v) => v.cord / 2 + 2 * v.t,
+  )
+  const reach = size(
+    'handle.cord.reach',
+    'from there to the middle of the leather at the stitches',
+    '√(({k} × {t})² + {row}²)',
+    '§10',
+    { k, t, row },
+    (v) => Math.hypot(v.k * v.t, v.row),
+  )
+  return { middle, row, reach, k, t }
+}
