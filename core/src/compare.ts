@@ -135,3 +135,5 @@ export function compareDecisions(before: Design, now: Design, unit: LengthUnit):
       : [{ label: 'edges that match', before: `${before.ties.length}`, now: `${now.ties.length}` }]
   return [...drawnDecisions(before.drawn, now.drawn, unit), ...ties, ...settings]
 }
+
+export { sayFate } from './compareDrawn.js'

@@ -1,8 +1,6 @@
-// What web, cli and server may lean on. Large writers and readers have doors of their own: '@drumlin/core/pdf', '/dxf'
-// and '/svg-read'.
+// What web, cli and server may lean on; large writers and readers have doors of their own.
 export { type Finding, type Fix, findingsOf, fixesOf, overruledFor, sayFinding } from './check/index.js'
-export { type DecisionChange, type PieceChange, compareDecisions, comparePieces } from './compare.js'
-export { sayFate } from './compareDrawn.js'
+export { type DecisionChange, type PieceChange, compareDecisions, comparePieces, sayFate } from './compare.js'
 export { type CouponPlan, couponPlan } from './coupons/index.js'
 export { type Derived, derive, workOf } from './derive.js'
 export { startingDesign } from './start.js'

@@ -85,7 +85,10 @@ describe('weight as sold', () => {
     const even = withValues(
       demo(),
       Object.fromEntries(
-        ['outside', 'inside', 'pockets'].map((role) => [`leathers.${role}.weight`, { low: 1, high: 1 }]),
+        ['outside', 'inside', 'pockets'].flatMap((role) => [
+          [`leathers.${role}.weight`, { low: 1, high: 1 }],
+          [`leathers.${role}.use`, 'low'],
+        ]),
       ),
     )
     for (const { from, to } of Object.values(sizeRanges(even))) expect(to).toBe(from)

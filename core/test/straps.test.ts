@@ -95,7 +95,7 @@ describe('straps, by pencil', () => {
     // 100 dm² of a double shoulder: 0.85 × 1000 mm along the backbone.
     expect(longestRun(design.leathers.straps!)).toBeCloseTo(850, 9)
     const found = findingOf(derive(design), 'strap-too-long')!
-    expect(sayFinding(found, 'mm').what).toMatch(/gives about 850\.0 mm in one run/)
+    expect(sayFinding(found, 'mm').what).toMatch(/gives one run of about 850\.0 mm/)
     const joined = applyEdit(design, setField('join', ['params', 'strapJoin'], 'joined'))
     expect(joined.ok && findingOf(derive(joined.design), 'strap-too-long')).toBeUndefined()
   })

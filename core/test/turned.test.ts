@@ -143,7 +143,7 @@ describe('findings', () => {
   })
   test('a turn its stitches would miss wants to be wider', () =>
     expect(said(square(turned(4, { lines: 1, margin: 3 })))).toContainEqual(
-      expect.stringMatching(/4.0 mm wide and sewn 3.0 mm in; 5.7 mm is wanted/),
+      expect.stringMatching(/4.0 mm wide and sewn 3.0 mm from its edge; 5.7 mm is wanted/),
     ))
   test('a skive no tool makes is found; a wide one is not', () => {
     const asked = (width: number) =>
