@@ -38,6 +38,16 @@ export const grooveStiffness = (thickness: number, depth: number): number =>
 export const vGrooveBend = (angle: number, thickness: number, depth: number, neutral: number): number =>
   angle * neutral * (thickness - depth)
 
+/**
+ * A half turn over two V grooves of a right angle each, `apart` mm from middle to middle: what it closes on, and how
+ * thick it is outside; §5 [5.04]. Grooves twice their depth apart close flat.
+ */
+export const twoGrooves = (apart: number, thickness: number, depth: number) => ({
+  inside: apart - 2 * depth,
+  outside: apart + 2 * (thickness - depth),
+  closesFlatAt: 2 * depth,
+})
+
 /** Least width of a flat groove that folds by a half turn over a gap without its lips meeting; §5 [5.02]. */
 export const flatGroove = (gap: number, thickness: number, depth: number, neutral: number): number =>
   Math.PI * (gap / 2 + depth + neutral * (thickness - depth))

@@ -23,6 +23,10 @@ export function snips({ radius, allowance, angle, strain, widestGap, facet }: Sn
   return { count: Math.max(byGap, byFacet), root: strain * radius }
 }
 
+/** How far the edge of a flange turned outwards is stretched round a corner of `radius`, as a share; §8 [8.04]. */
+export const flangeStrain = (radius: number, seam: number, beyond: number): number =>
+  (seam + beyond) / (radius - seam)
+
 /** How a turned seam stands with its allowances at `alpha` to the panel: an upper bound; §8 [8.05]. */
 export const seamRoll = (thickness: number, neutral: number, alpha: number) => ({
   reach: thickness * (1 - Math.sin(alpha)),

@@ -6,6 +6,10 @@ export const postLength = (stack: number, pressed: number, setting: number): num
 export const domeShank = (shank: number, head: number, height: number): number =>
   (4 * ((Math.PI * height * ((3 * head ** 2) / 4 + height ** 2)) / 6)) / (Math.PI * shank ** 2)
 
+/** Shank that is lost in a hole wider than itself: it is driven out to fill it, all through the stack; §12 [12.02]. */
+export const shankInHole = (stack: number, shank: number, hole: number): number =>
+  stack * ((hole / shank) ** 2 - 1)
+
 /** Tube that curls into a flange; §12 [12.03]. */
 export const curlLength = (tube: number, flange: number): number => (Math.PI * (flange - tube)) / 4
 

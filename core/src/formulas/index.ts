@@ -6,6 +6,7 @@ export {
   nestedFolds,
   neutralFromStiffness,
   neutralFromStrip,
+  twoGrooves,
   vGrooveBend,
 } from './bend.js'
 export { bendAllowance, betweenMiddles, bookFold, foldDifference } from './fold.js'
@@ -13,6 +14,7 @@ export {
   bellows,
   SNIPPED,
   boxedCorner,
+  flangeStrain,
   flangedGusset,
   gussetStrip,
   onePieceWrap,
@@ -30,6 +32,7 @@ export {
   edgeLoss,
   mouldingExtra,
   postLength,
+  shankInHole,
   turning,
 } from './hardware.js'
 export { easeLimit, edgeDistance, lockstitch, nudge, phaseIntervals, proudLoop } from './holes.js'
@@ -41,6 +44,7 @@ export {
   equalisedStitches,
   halfAcross,
   meanStack,
+  slantedStitch,
   saddleStitchThread,
   throughWork,
 } from './stitch.js'
@@ -51,6 +55,7 @@ export {
   cornerExcess,
   edgeExcess,
   evenSkive,
+  excessAtRoot,
   foldToLine,
   mitreDistance,
   mitreOverlap,
@@ -59,4 +64,4 @@ export {
   turnCost,
   turnCostSquare,
 } from './turnedEdge.js'
-export { heldPanel, rollFold, rollRunOut } from './wrap.js'
+export { heldPanel, rollFold, rollRunOut, zFold } from './wrap.js'

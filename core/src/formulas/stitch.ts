@@ -42,6 +42,25 @@ export function equalisedStitches(length: number, pitch: number, phases = 0): nu
   return Math.abs(few) <= Math.abs(more) ? fewer : fewer + 1
 }
 
+/** A stitch through slots: the slit that is left beside the thread, how it slants, and on which faces that shows. */
+export interface SlantedStitch {
+  readonly pitch: number
+  readonly thickness: number
+  readonly slit: number
+  /** Radians from the seam. */
+  readonly slant: number
+  readonly faces: 'one' | 'both'
+}
+
+/** Thread of one saddle stitch whose slots let it lie at a slant; §6 [6.04]. */
+export function slantedStitch({ pitch: p, thickness: t, slit, slant, faces }: SlantedStitch): number {
+  const [along, across] = [slit * Math.cos(slant), slit * Math.sin(slant)]
+  const shorter = Math.hypot(p - along, across)
+  return faces === 'one'
+    ? shorter + Math.hypot(p + along, across) + 2 * t
+    : 2 * shorter + 2 * Math.hypot(t, slit)
+}
+
 /** Arc used up by a stitch of `pitch` mm stepped straight over a curve of `radius` mm; docs/formulas.md §7 [7.05]. */
 export const arcPerStitch = (radius: number, pitch: number): number =>
   2 * radius * Math.asin(pitch / (2 * radius))

@@ -34,6 +34,8 @@ export const edgeExcess = (angle: number, allowance: number, width: number): num
 /** How many layers lie where there was one on an outward curve of that radius; §4 [4.05]. */
 export const bunching = (radius: number, allowance: number, width: number): number =>
   (radius + allowance) / (radius - width)
+/** Edge still too much where V cuts stop `root` mm short of the finished edge; §4 [4.06]. */
+export const excessAtRoot = (angle: number, root: number): number => angle * 2 * root
 /** Leather left at a snip on an inward curve where the edge may stretch by `strain`; §4 [4.06]. */
 export const snipRoot = (radius: number, strain: number): number => (strain * radius) / (2 + strain)
 

@@ -19,8 +19,20 @@ export interface RolledPanels {
 const sum = (values: readonly number[]): number => values.reduce((a, b) => a + b, 0)
 
 /** Widths crease to crease of a roll fold whose last edge lies flush; docs/formulas.md §3 [3.01]. Two panels or more. */
-export function rollFold({ flat, thickness: t, neutral, contents, runOut }: RollFold): RolledPanels {
-  const gaps = contents.map((_, i) => sum(contents.slice(0, i + 1)) + i * t)
+export const rollFold = (fold: RollFold): RolledPanels =>
+  foldedPanels(
+    fold,
+    // Each turn encloses all before it.
+    fold.contents.map((_, i) => sum(fold.contents.slice(0, i + 1)) + i * fold.thickness),
+  )
+
+/** The same folded to and fro: each bend encloses what lies between its own two panels; §3 [3.02]. */
+export const zFold = (fold: RollFold): RolledPanels => foldedPanels(fold, fold.contents)
+
+function foldedPanels(
+  { flat, thickness: t, neutral, contents, runOut }: RollFold,
+  gaps: readonly number[],
+): RolledPanels {
   const bends = gaps.map((gap) => Math.PI * (gap / 2 + neutral * t))
   const count = contents.length + 1
   const widths = Array.from({ length: count }, (_, i) => {

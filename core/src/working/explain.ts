@@ -11,6 +11,7 @@ const PLACES: Readonly<Record<LengthUnit, Readonly<Record<Quantity, number>>>> =
 const TRIMMED: ReadonlySet<Quantity> = new Set(['thickness', 'share'])
 /** More than so many decimals nobody follows with a pencil. */
 const MOST_MORE = 4
+const FINE = 2
 
 /** What one of the number is in the unit it is written in: millimetres, inches, degrees, or itself. */
 function scaleOf(quantity: Quantity, unit: LengthUnit): number {
@@ -50,7 +51,9 @@ function moreDecimals(reckoned: Reckoned, unit: LengthUnit): number {
       Object.entries(inputs).map(([name, t]) => [name, asWritten(t.value, t.quantity, unit, more)]),
     )
     const again = recomputed(reckoned, pencilled)
-    if (again === undefined || !Number.isFinite(again)) return 0
+    // Came from elsewhere as plain data: written finely enough for nearly all.
+    if (again === undefined) return FINE
+    if (!Number.isFinite(again)) return 0
     if (written(again, quantity, unit) === said) return more
   }
   return MOST_MORE
