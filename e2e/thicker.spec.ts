@@ -16,10 +16,10 @@ test('a thicker leather: the outside grows by its working, a finding appears, it
   )
   const finding = page.locator('[data-finding="stack-too-thick"]')
   await expect(finding).toContainText('4.05 mm under the outer seam, left; the No. 9 iron reaches 4.0 mm.')
-  await expect(page.locator('[data-ring="look"]')).toHaveCount(1)
+  await expect(page.locator('[data-ring="tip"]')).toHaveCount(1)
   await accessible(page)
 
-  await finding.getByRole('button', { name: 'Try it' }).click()
+  await finding.getByRole('button', { name: 'Try it' }).first().click()
   await expect(page.getByText('nothing is changed until you take it')).toBeVisible()
   await expect(page.getByRole('button', { name: /Undo “Tarn calf 1\.8 mm”/ })).toBeVisible()
   await finding.getByRole('button', { name: 'Take it' }).click()
