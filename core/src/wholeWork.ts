@@ -24,28 +24,60 @@ export function packingOf({ master, design }: Derived): Packing | undefined {
   return packInto(design.contents, size, room.ease, room.dividers)
 }
 
-/** The smallest room that takes what is to go in, in whole millimetres and within what its settings take; undefined where none does. */
-export function smallestFor({ master, design, kind }: Derived): Box3 | undefined {
-  const { room } = master
-  if (!room) return undefined
-  const end = (side: keyof Box3, which: 'least' | 'most'): number => {
-    const field = kind.fields.find((f) => f.id === room.fields[side])
-    return field?.type === 'length' ? field[which] : which === 'least' ? 0 : Infinity
+const SIDES = ['wide', 'high', 'deep'] as const
+type Side = (typeof SIDES)[number]
+
+/** What each setting of a side stands above the smallest of them: a taper is kept. */
+function aboveLeast({ master, design }: Derived, side: Side): { field: string; above: number }[] {
+  const { fields } = master.room!.settings[side]
+  const values = fields.map((f) => Number(design.params[f]))
+  return fields.map((field, i) => ({ field, above: values[i]! - Math.min(...values) }))
+}
+
+/** How large or small a side of the room can be made with its settings, mm. */
+function endOf(derived: Derived, side: Side, which: 'least' | 'most'): number {
+  const ends = aboveLeast(derived, side).map(({ field, above }) => {
+    const found = derived.kind.fields.find((f) => f.id === field)
+    return found?.type === 'length' ? found[which] - above : which === 'least' ? 0 : Infinity
+  })
+  return (
+    derived.master.room!.settings[side].share * (which === 'least' ? Math.max(...ends) : Math.min(...ends))
+  )
+}
+
+/** The smallest room that takes what is to go in, its settings whole millimetres and within what they take; undefined where none does. */
+export function smallestFor(derived: Derived): Box3 | undefined {
+  const { room } = derived.master
+  const { contents } = derived.design
+  if (!room || contents.length === 0) return undefined
+  const end = (side: Side): number => endOf(derived, side, 'most')
+  const need = smallestRoom(
+    contents,
+    room.ease,
+    { wide: end('wide'), high: end('high'), deep: end('deep') },
+    room.dividers,
+  )
+  if (!need) return undefined
+  const sized = (side: Side): number => {
+    const { share } = room.settings[side]
+    return Math.max(endOf(derived, side, 'least'), share * Math.ceil(need[side] / share - 1e-9))
   }
-  const most = { wide: end('wide', 'most'), high: end('high', 'most'), deep: end('deep', 'most') }
-  const need = smallestRoom(design.contents, room.ease, most, room.dividers)
-  if (!need || design.contents.length === 0) return undefined
-  const side = (of: keyof Box3): number => Math.max(end(of, 'least'), Math.ceil(need[of]))
-  return { wide: side('wide'), high: side('high'), deep: side('deep') }
+  return { wide: sized('wide'), high: sized('high'), deep: sized('deep') }
+}
+
+/** What the settings of one side are to be so that its room is `to` mm; whole millimetres of them. */
+export const sideMade = (derived: Derived, side: Side, to: number): Edit['changes'] => {
+  const { share } = derived.master.room!.settings[side]
+  return aboveLeast(derived, side).map(({ field, above }) => ({
+    path: ['params', field],
+    value: Math.ceil(to / share - 1e-9) + above,
+  }))
 }
 
 /** The room inside made as large as that, as one edit. */
-export const makeRoom = ({ master }: Derived, to: Box3): Edit => ({
+export const makeRoom = (derived: Derived, to: Box3): Edit => ({
   name: 'the smallest that takes them',
-  changes: (['wide', 'high', 'deep'] as const).map((side) => ({
-    path: ['params', master.room!.fields[side]],
-    value: to[side],
-  })),
+  changes: SIDES.flatMap((side) => sideMade(derived, side, to[side])),
 })
 
 /** How the work hangs with what is in it. */

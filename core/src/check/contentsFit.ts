@@ -1,7 +1,7 @@
 import { setField } from '../design/index.js'
 import { fieldsOf } from '../kinds/index.js'
 import { printLength } from '../measure/index.js'
-import { packingOf } from '../wholeWork.js'
+import { packingOf, sideMade } from '../wholeWork.js'
 import type { Check, Fix } from './finding.js'
 
 const SLACK = 0.05
@@ -50,18 +50,20 @@ export const contentsFit: Check = {
           what: `What goes in needs ${printLength(numbers.needs!, unit)} of ${words.word}; there are ${printLength(numbers.has!, unit)}.`,
           why: 'Room round it is counted. Make the bag larger, or carry less.',
         },
-  fixes: ({ numbers, words }, { master, kind }, _tryOut, unit): Fix[] => {
-    const id = master.room?.fields[words.side as 'wide' | 'high' | 'deep']
-    const field = fieldsOf(kind).find((f) => f.id === id)
-    const value = Math.ceil(numbers.needs!)
-    if (!field || words.mouth) return []
-    const divider = words.side === 'deep' && master.room!.dividers.count > 0
-    const walls = divider ? fieldsOf(kind).find((f) => f.id === 'divider') : undefined
+  fixes: ({ numbers, words }, derived, _tryOut, unit): Fix[] => {
+    const { master, kind } = derived
+    const side = SIDES.map(([one]) => one).find((one) => one === words.side)
+    if (!side || !master.room || words.mouth) return []
+    const changes = sideMade(derived, side, numbers.needs!)
+    const field = fieldsOf(kind).find((f) => f.id === changes[0]!.path[1])
+    if (!field) return []
+    const larger = `the ${field.label} ${printLength(Number(changes[0]!.value), unit)}`
+    const walls =
+      side === 'deep' && master.room.dividers.count > 0
+        ? fieldsOf(kind).find((f) => f.id === 'divider')
+        : undefined
     return [
-      {
-        label: `Make the ${field.label} ${printLength(value, unit)}`,
-        edit: setField(`${field.label} ${printLength(value, unit)}`, field.path, value),
-      },
+      { label: `Make ${larger}`, edit: { name: larger.slice('the '.length), changes } },
       ...(walls
         ? [{ label: 'Leave the divider out', edit: setField('no divider', walls.path, 'none') }]
         : []),

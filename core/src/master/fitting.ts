@@ -58,6 +58,12 @@ export interface Corner {
   readonly role: string
 }
 
+/** Lengths that make a side of the room larger, by field id: it is that share of the smallest of them. */
+export interface RoomSettings {
+  readonly fields: readonly string[]
+  readonly share: number
+}
+
 /** The room inside a bag and the mouth that things go through. */
 export interface Room {
   readonly wide: Reckoned
@@ -69,8 +75,8 @@ export interface Room {
   readonly ease: number
   /** Walls that part it into compartments of one depth, and how thick each is, mm. */
   readonly dividers: { readonly count: number; readonly thickness: number }
-  /** Settings that make it larger, by field id. */
-  readonly fields: { readonly wide: string; readonly high: string; readonly deep: string }
+  /** What makes it larger. */
+  readonly settings: Readonly<Record<'wide' | 'high' | 'deep', RoomSettings>>
   readonly panelId: string
 }
 

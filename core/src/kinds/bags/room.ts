@@ -79,7 +79,11 @@ export function roomOf(bag: Bag, { panels }: Part): Room {
       p.divider === 'one' && !isFan(p)
         ? { count: 1, thickness: leatherOf(bag.materials, 'inner').thickness }
         : { count: 0, thickness: 0 },
-    fields: { wide: 'wide', high: 'high', deep: 'deep' },
+    settings: {
+      wide: { fields: ['wide'], share: 1 },
+      high: { fields: ['high'], share: 1 },
+      deep: { fields: p.body === 'tapered' ? ['deep', 'topDeep'] : ['deep'], share: isFan(p) ? 0.5 : 1 },
+    },
     panelId: panels[0]!.id,
   }
 }
