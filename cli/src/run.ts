@@ -89,11 +89,13 @@ function listed(json: boolean): string {
   return ENTRIES.map((e) => `${e.id}  ${e.section} ${e.title}: ${e.says}\n      ${asks(e)}\n`).join('')
 }
 
-function reckoned({ entry, written, json }: ReckonAsked): string {
-  const { answers } = reckonEntry(entry, written)
-  if (!json) return `${answers.map((a) => explainLine(a, 'mm')).join('\n')}\n`
+function reckoned({ entry, written, json }: ReckonAsked): Result {
+  const { answers, cant } = reckonEntry(entry, written)
+  if (cant) return failed(cant)
+  if (!json) return { code: 0, out: `${answers.map((a) => explainLine(a, 'mm')).join('\n')}\n` }
   const plain = answers.map((a) => ({ label: a.label, value: a.value, working: explainLine(a, 'mm') }))
-  return `${JSON.stringify({ id: entry.id, section: entry.section, inputs: written, answers: plain }, null, 2)}\n`
+  const all = { id: entry.id, section: entry.section, inputs: written, answers: plain }
+  return { code: 0, out: `${JSON.stringify(all, null, 2)}\n` }
 }
 
 /** Does what the words after `drumlin` ask. */
@@ -102,7 +104,7 @@ export async function run(argv: readonly string[]): Promise<Result> {
   if ('wrong' in words) return failed(words.wrong)
   if (words.command === 'help') return { code: 0, out: HELP }
   if (words.command === 'reckon list') return { code: 0, out: listed(words.json) }
-  if (words.command === 'reckon') return { code: 0, out: reckoned(words) }
+  if (words.command === 'reckon') return reckoned(words)
   const file = await opened(words.file)
   if ('error' in file) return failed(file.error)
   if (words.command === 'export') return exported(file.derived, words)

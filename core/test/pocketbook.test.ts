@@ -48,6 +48,52 @@ describe.each(ENTRIES.map((e) => [e.id, e] as const))('%s', (_, entry) => {
   })
 })
 
+/** What is a count, a share that is left, or a length of something there is: never below nothing. */
+const NEVER_NEGATIVE = [
+  'round-corner: layers where there was one',
+  'v-groove: used up',
+  'v-groove: outer radius',
+  'v-groove: stiffness left',
+  'boxed-corner: width left',
+  'boxed-corner: height left',
+  'top-card: shown',
+  'curl: tube',
+]
+describe('numbers of which nothing can be made', () => {
+  test('are told so instead of being answered', () => {
+    const bad = { 'round-corner': { radius: 6, width: 8 }, 'v-groove': { thickness: 1, depth: 2 } }
+    for (const [id, written] of Object.entries(bad)) {
+      const { answers: none, cant } = reckonEntry(entryMaybe(id)!, written)
+      expect(none).toEqual([])
+      expect(cant).toMatch(/has to be less/)
+    }
+  })
+  test('what is counted or left is never less than nothing', () => {
+    for (const label of NEVER_NEGATIVE) {
+      const [id, answered] = label.split(': ') as [string, string]
+      const one = entryMaybe(id)!
+      const near = fc.record(
+        Object.fromEntries(
+          one.inputs.map((i) => [
+            i.id,
+            i.unit === 'count'
+              ? fc.integer({ min: Math.max(1, i.least), max: i.most })
+              : fc.double({ min: i.least, max: Math.min(i.most, 3 * i.value + 1), noNaN: true }),
+          ]),
+        ),
+      )
+      fc.assert(
+        fc.property(near, (written) => {
+          const found = reckonEntry(one, written as Record<string, number>)
+          const value = found.answers.find((a) => a.label === answered)?.value
+          expect(value ?? (found.cant ? 0 : -1), label).toBeGreaterThanOrEqual(0)
+        }),
+        { seed: 41, numRuns: 200 },
+      )
+    }
+  })
+})
+
 describe('checked with a pencil', () => {
   test('8 mm turned edge of 1.2 mm without core: 8 − 0.429 × 1.2 = 7.48', () =>
     expect(

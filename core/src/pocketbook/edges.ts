@@ -14,13 +14,29 @@ import {
   turnCostSquare,
   vGrooveBend,
 } from '../formulas/index.js'
-import { type Entry, type Values, answer, degrees, entry, mm, neutral, share, thin } from './entry.js'
+import {
+  type Condition,
+  type Entry,
+  type Values,
+  answer,
+  degrees,
+  entry,
+  mm,
+  neutral,
+  share,
+  thin,
+} from './entry.js'
 import { bent, corner, strip } from './sketches.js'
 
 const turned = (v: Values) => ({ width: v.width ?? 0, atFold: v.thickness!, core: v.core!, neutral: v.k! })
 const curved = (v: Values) => ({ ...turned(v), radius: v.radius!, angle: v.angle! })
 
 /** Turned edges and grooves: docs/formulas.md §4 and §5. */
+const DEEPEST: Condition = {
+  holds: (v) => v.depth! < v.thickness!,
+  says: 'The groove has to be less deep than the leather is thick: it would be cut through.',
+}
+
 export const EDGES: readonly Entry[] = [
   entry(
     'turned-edge',
@@ -101,6 +117,16 @@ export const EDGES: readonly Entry[] = [
       ),
     ],
     (v) => corner(v.radius!, v.width!, turnAllowance(turned(v))),
+    [
+      {
+        holds: (v) => v.width! < v.radius!,
+        says: 'The turned width has to be less than the finished radius: what is turned would meet in the middle of the corner.',
+      },
+      {
+        holds: (v) => turnAllowance(turned(v)) > 0,
+        says: 'The turned width has to be more than the bend alone takes: nothing would be left to stick down.',
+      },
+    ],
   ),
   entry(
     'mitre',
@@ -146,6 +172,7 @@ export const EDGES: readonly Entry[] = [
       ),
     ],
     (v) => bent(v.angle!, 0, Math.max(0.1, v.thickness! - v.depth!)),
+    [DEEPEST],
   ),
   entry(
     'flat-groove',
@@ -159,6 +186,7 @@ export const EDGES: readonly Entry[] = [
       ),
     ],
     (v) => bent(Math.PI, v.gap! / 2 + v.depth!, Math.max(0.1, v.thickness! - v.depth!)),
+    [DEEPEST],
   ),
   entry(
     'inward-curve',

@@ -32,6 +32,12 @@ interface AnswerRule {
   readonly also: Readonly<Record<string, Given>>
 }
 
+/** What has to hold between the numbers for there to be such a thing, and what to say where it doesn't. */
+export interface Condition {
+  readonly holds: (values: Values) => boolean
+  readonly says: string
+}
+
 /** One quick reckoner of the pocket book. The screen and the terminal both read it from here. */
 export interface Entry {
   readonly id: string
@@ -42,6 +48,7 @@ export interface Entry {
   readonly inputs: readonly Input[]
   readonly answers: readonly AnswerRule[]
   readonly draw: (values: Values, answers: readonly number[]) => Sketch
+  readonly conditions: readonly Condition[]
 }
 
 const input = (unit: InputUnit, least: number, most: number) => (label: string, value: number) => ({
@@ -85,6 +92,7 @@ export function entry(
   inputs: Readonly<Record<string, Omit<Input, 'id'>>>,
   answers: readonly AnswerRule[],
   draw: Entry['draw'],
+  conditions: readonly Condition[] = [],
 ): Entry {
   return {
     id,
@@ -93,6 +101,7 @@ export function entry(
     says,
     answers,
     draw,
+    conditions,
     inputs: Object.entries(inputs).map(([key, one]) => ({ id: key, ...one })),
   }
 }
@@ -108,14 +117,19 @@ const QUANTITY: Readonly<Record<InputUnit, Quantity>> = {
 const reckonedWith = (one: Input, value: number): number =>
   one.unit === 'degrees' ? (value * Math.PI) / 180 : value
 
-/** What an entry answers for the numbers given, as written (degrees, shares); inputs left out take their usual value. */
+/**
+ * What an entry answers for the numbers given, as written (degrees, shares); inputs left out take their usual value.
+ * Where no such thing can be made there are no answers, and `cant` says why.
+ */
 export function reckonEntry(
   one: Entry,
   written: Readonly<Record<string, number>>,
-): { answers: readonly Reckoned[]; sketch: Sketch } {
+): { answers: readonly Reckoned[]; sketch: Sketch; cant?: string } {
   const values: Values = Object.fromEntries(
     one.inputs.map((i) => [i.id, reckonedWith(i, written[i.id] ?? i.value)]),
   )
+  const broken = one.conditions.find((c) => !c.holds(values))
+  if (broken) return { answers: [], sketch: { strokes: [], words: [] }, cant: broken.says }
   const terms: Record<string, Given> = Object.fromEntries(
     one.inputs.map((i) => [i.id, given(i.label, values[i.id]!, QUANTITY[i.unit])]),
   )

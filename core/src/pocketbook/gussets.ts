@@ -172,6 +172,12 @@ export const GUSSETS: readonly Entry[] = [
       answer('inside depth', '2 × {square} − π × {k} / 2 × {thickness}', (v) => box(v).inside),
     ],
     (v) => board(v.width!, v.height!, `${v.square!.toFixed(0)} out of each corner`),
+    [
+      {
+        holds: (v) => 2 * v.square! < v.width! && v.square! < v.height!,
+        says: 'Two squares have to be less than the width, and one less than the height: nothing would be left of the panel.',
+      },
+    ],
   ),
   entry(
     'flanged-gusset',

@@ -91,6 +91,12 @@ export const HARDWARE: readonly Entry[] = [
     { tube: thin('tube', 5), flange: thin('flange', 8) },
     [answer('tube', 'π × ({flange} − {tube}) / 4', (v) => curlLength(v.tube!, v.flange!))],
     (v) => rounds(v.flange!, v.tube!),
+    [
+      {
+        holds: (v) => v.tube! < v.flange!,
+        says: 'The flange has to be wider than the tube that curls into it.',
+      },
+    ],
   ),
   entry(
     'turning',

@@ -66,5 +66,11 @@ export const POCKETS: readonly Entry[] = [
       answer('shown', 'the difference', (v) => v.card! - v.depth!),
     ],
     (v, [top]) => board(85.6, top!, `${v.pockets} pockets`),
+    [
+      {
+        holds: (v) => v.depth! <= v.card!,
+        says: 'The front pocket can be no deeper than the card is high: the card would vanish in it.',
+      },
+    ],
   ),
 ]

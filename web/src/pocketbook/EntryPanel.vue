@@ -74,7 +74,7 @@ async function copy(): Promise<void> {
       </div>
     </dl>
     <p v-if="result.answers.length === 0" role="alert">
-      These numbers have no answer: what is asked for does not fit in.
+      {{ result.cant ?? 'These numbers have no answer: what is asked for does not fit in.' }}
     </p>
     <pre
       class="working figure"
