@@ -57,7 +57,12 @@ function bringsNoStop(before: ReadonlySet<string>, after: Derived): boolean {
   return findingsOf(after).every((f) => f.rank !== 'stop' || before.has(f.key))
 }
 
-/** What else would help along the seams of those ids, each tried on the real design; what saves most first. */
+/** How many pieces of leather are cut for it. */
+const cutFor = ({ master }: Derived): number =>
+  master.panels.reduce((sum, p) => sum + (p.role === 'guide' ? 0 : p.count), 0)
+
+/** What else would help along the seams of those ids, each tried on the real design; what saves most first.
+ * Nothing is offered that puts more pieces into the work: a lining is no way to thin a seam, even where it takes the seam over. */
 export function otherWays(
   derived: Derived,
   ids: readonly string[],
@@ -71,6 +76,7 @@ export function otherWays(
       const edited = applyEdit(derived.design, edit)
       if (!edited.ok) return []
       const after = derive(edited.design)
+      if (cutFor(after) > cutFor(derived)) return []
       // A seam that is no longer there says nothing of how thick it would be.
       if (!ids.every((id) => after.runs.some((r) => r.join.id === id))) return []
       const left = seamThickness(after, ids)
