@@ -193,12 +193,6 @@ describe('proposals', () => {
     }
     expect(ways.map((w) => w.label)).toContain('school of the pockets: T, butted step to step')
   })
-  test('no lining is put in to thin a seam', () => {
-    const bag = derive(freshOf('briefcase', { lining: 'none' }))
-    const labels = bag.runs.flatMap((run) => otherWays(bag, [run.join.id], 1).map((w) => w.label))
-    expect(labels.length).toBeGreaterThan(0)
-    expect(labels.filter((l) => l.includes('lined'))).toEqual([])
-  })
   test('no other way brings a stop that was not there', () => {
     const before = derive(freshOf('card-sleeve', { school: 'slits' }))
     const stops = (d: Derived) =>

@@ -1,0 +1,10 @@
+import { expect, test } from 'vitest'
+import { derive, otherWays } from '@drumlin/core'
+import { freshOf } from './support/designs.js'
+
+test('no lining is put in to thin a seam', () => {
+  const bag = derive(freshOf('briefcase', { lining: 'none' }))
+  const labels = bag.runs.flatMap((run) => otherWays(bag, [run.join.id], 1).map((w) => w.label))
+  expect(labels.length).toBeGreaterThan(0)
+  expect(labels.filter((l) => l.includes('lined'))).toEqual([])
+})
