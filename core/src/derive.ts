@@ -39,7 +39,7 @@ export function derive(design: Design): Derived {
     sizes: [...drawn.sizes, ...edges.flatMap(edgeSizes)],
   }
   const works = master.layups.map((layup) => layUp(layup, edges))
-  const runs = runsOf(master.joins, panels, (id) => workOf(works, id), design, reckon)
+  const runs = runsOf(master.joins, panels, works, design, reckon)
   let set: readonly SetFitting[] | undefined
   const fittings = (): readonly SetFitting[] =>
     (set ??= fittingsOf(master, design.hardware, works[0], runs, reckon))
@@ -74,10 +74,3 @@ const edgeSizes = ({ panel, turned, treatments }: EdgeWork) =>
     ...turned.flatMap(({ turn }) => [turn.atFold, turn.allowance, turn.foldTo, turn.cost]),
     ...treatments.flatMap((t) => t.numbers),
   ].map((size) => ({ panelId: panel.id, size }))
-
-/** The laid-up work in the state of that id; throws where the design has none. */
-export function workOf(works: readonly LaidUp[], id: string): LaidUp {
-  const work = works.find((w) => w.layup.id === id)
-  if (!work) throw new RangeError(`no state “${id}” of the work`)
-  return work
-}

@@ -2,7 +2,7 @@
 export { type Finding, type Fix, findingsOf, fixesOf, overruledFor, sayFinding } from './check/index.js'
 export { type DecisionChange, type PieceChange, compareDecisions, comparePieces, sayFate } from './compare.js'
 export { type CouponPlan, couponPlan } from './coupons/index.js'
-export { type Derived, derive, workOf } from './derive.js'
+export { type Derived, derive } from './derive.js'
 export { startingDesign } from './start.js'
 export {
   type Change,
@@ -167,6 +167,7 @@ export {
   type TransectLayer,
   thicknessAt,
   transect,
+  workOf,
 } from './layup/index.js'
 export { type Skiving, skivingsOf } from './edges/index.js'
 export { type Band, type Fate, type Panel, placeOnPanel } from './master/index.js'

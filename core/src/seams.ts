@@ -1,7 +1,7 @@
-import { type Derived, workOf } from './derive.js'
+import type { Derived } from './derive.js'
 import { meanStack } from './formulas/index.js'
 import { pathDistanceOf, pathNearest, pointDistance } from './geometry/index.js'
-import type { LaidUp } from './layup/index.js'
+import { type LaidUp, workOf } from './layup/index.js'
 import { sewingMinutes } from './make/index.js'
 import {
   MERGE_PITCHES,
@@ -16,6 +16,7 @@ import {
   sewingOrder,
   strikesOf,
   suppliesOf,
+  tiedJoinMaybe,
   zipOf,
   zipOfTwo,
 } from './stitch/index.js'
@@ -24,21 +25,10 @@ import { type Reckoned, reckoner } from './working/index.js'
 
 /** The run along the edge that the drawing ties to the edge of this one. */
 export function tiedRun({ design, runs, works }: Derived, run: Run): Run | undefined {
-  const at = (r: Run): { panel: string; edges: readonly string[] } | undefined => {
-    const { course, layup } = r.join
-    const laid = workOf(works, layup).sheets.find((s) => s.sheet.id === course.sheet)
-    return course.type === 'edges' && laid?.sheet.type === 'panel'
-      ? { panel: laid.sheet.panelId, edges: course.chain }
-      : undefined
-  }
-  const own = at(run)
-  if (!own) return undefined
-  const lies = (where: ReturnType<typeof at>, tie: { panel: string; edge: string }): boolean =>
-    where !== undefined && where.panel === tie.panel && where.edges.includes(tie.edge)
-  const mates = design.ties.flatMap((tie) =>
-    lies(own, tie.first) ? [tie.second] : lies(own, tie.second) ? [tie.first] : [],
-  )
-  return runs.find((other) => other !== run && mates.some((tie) => lies(at(other), tie)))
+  const joins = runs.map((r) => r.join)
+  const layups = works.map((w) => w.layup)
+  const tied = tiedJoinMaybe(run.join, joins, design.ties, layups)
+  return tied && runs.find((r) => r.join === tied)
 }
 
 /** A notch further than this from a run belongs to another edge, mm. */

@@ -14,7 +14,6 @@ import {
   readSentence,
   sayFinding,
   seamPlan,
-  workOf,
   writeDesign,
   zipFor,
 } from '@drumlin/core'
@@ -162,37 +161,6 @@ describe('thread against the needle’s way, walked stitch by stitch', () => {
     ))
 })
 
-describe('edges that the drawing ties to each other', () => {
-  const sewn = { type: 'sewn' as const, margin: 3, finish: 'left' as const }
-  const two = (wide: number): Derived => {
-    const panel = (id: string, width: number, edge: string) =>
-      withFate(panelOf('rectangle', { width, height: 60 }, { id, name: id }), sewn, edge)
-    const design = drawingOf([panel('first', 90, 'top'), panel('second', wide, 'foot')])
-    const [first, second] = [
-      { panel: 'first', edge: 'top' },
-      { panel: 'second', edge: 'foot' },
-    ]
-    return derive(withValues(design, { ties: [{ id: 'tie', type: 'equal', when: 'warn', first, second }] }))
-  }
-  const zip = (d: Derived) =>
-    zipFor(
-      d,
-      d.runs.find((r) => r.join.id.startsWith('first'))!,
-    )
-  test('as long as each other they meet hole for hole, though the panels lie apart', () => {
-    const met = zip(two(90))
-    expect(met.back!.name.toLowerCase()).toContain('second')
-    expect(met.extra).toEqual([])
-    expect(met.teeth.every((t) => !t.slanted)).toBe(true)
-  })
-  test('one longer by 7 mm has holes too many, and it is said once', () => {
-    const derived = two(97)
-    expect(zip(derived).extra.length).toBeGreaterThan(0)
-    expect(zip(derived).ease!.by).toBeCloseTo(7, 6)
-    expect(findingsOf(derived).filter((f) => f.code === 'unequal-holes')).toHaveLength(1)
-  })
-})
-
 describe('a strap drawn by hand', () => {
   test('a hem across it weakens it once it is said which way it is pulled', () => {
     const hem = {
@@ -238,13 +206,9 @@ describe('a seam whose other edge the kind names', () => {
     const line = polyline([point(3, 5), point(3, 80), point(93, 80)])
     const join = { ...run.join, mate: { type: 'line' as const, sheet: 'outside-left', line } }
     const joins = derived.master.joins.map((j) => (j.id === run.join.id ? join : j))
-    const named = runsOf(
-      joins,
-      derived.panels,
-      (id) => workOf(derived.works, id),
-      derived.design,
-      reckoner({}),
-    ).find((r) => r.join.id === run.join.id)!
+    const named = runsOf(joins, derived.panels, derived.works, derived.design, reckoner({})).find(
+      (r) => r.join.id === run.join.id,
+    )!
     const zip = zipOf(named, derived.works[0]!, derived.panels)
     // Both edges are punched: their thickness is sewn together.
     expect(named.other!.holes).toHaveLength(named.holes.length)

@@ -1,6 +1,6 @@
-import { type Derived, workOf } from '../derive.js'
+import type { Derived } from '../derive.js'
 import { pathNearest } from '../geometry/index.js'
-import { type LaidSheet, sheetThickness } from '../layup/index.js'
+import { type LaidSheet, sheetThickness, workOf } from '../layup/index.js'
 import { printLength } from '../measure/index.js'
 import type { Run } from '../stitch/index.js'
 import { leastMargin } from './marginTooSmall.js'

@@ -1,4 +1,5 @@
 import { equalisedStitches } from '../formulas/index.js'
+import { commonCountMaybe } from '../stitch/index.js'
 import type { Limits, RunLengths, Wish } from './wishes.js'
 
 /** How lengths grow with each thing that may be moved, close to where they were measured. */
@@ -108,10 +109,12 @@ export function missedBy(
 ): void {
   out.pitch = out.steps = out.counts = out.off = 0
   const counts: number[] = []
+  const firsts: number[] = []
   let i = 0
   for (let r = 0; r < runs.length; r += 1) {
     const run = runs[r]!
     const first = i
+    firsts.push(first)
     const stitches = laid(run, run.sides, lengths, first, play, out)
     i += run.sides.length
     for (let k = 0; k < run.steps.length; k += 1) {
@@ -125,9 +128,34 @@ export function missedBy(
     counts.push(stitches)
     for (const id of run.alike) {
       const other = runs.findIndex((o) => o.run === id)
-      if (other >= 0 && other < r) out.counts += 2 * Math.abs(stitches - counts[other]!)
+      if (other < 0 || other >= r) continue
+      const [here, there] = [
+        { of: run, first },
+        { of: runs[other]!, first: firsts[other]! },
+      ]
+      if (id === run.tied && agree(here, there, lengths, play)) continue
+      out.counts += 2 * Math.abs(stitches - counts[other]!)
     }
   }
+}
+
+/** A run whose lengths begin at `first` in the row of all. */
+interface PlacedRun {
+  readonly of: RunLengths
+  readonly first: number
+}
+
+/** Whether the sides of two tied runs come to common counts one way round or the other. */
+function agree(run: PlacedRun, other: PlacedRun, lengths: Float64Array, play: number): boolean {
+  const { sides, pitch } = run.of
+  if (other.of.pitch !== pitch || other.of.sides.length !== sides.length) return false
+  const side = ({ of, first }: PlacedRun, i: number) => ({
+    length: lengths[first + i]!,
+    phases: of.sides[i]!.phases,
+  })
+  const meets = (i: number, k: number): boolean =>
+    commonCountMaybe(side(run, i), side(other, k), pitch, play) !== undefined
+  return sides.every((_, i) => meets(i, i)) || sides.every((_, i) => meets(i, sides.length - 1 - i))
 }
 
 /** Stitches of sides whose lengths begin at `first`, with what their pitches miss added to `out`. */

@@ -1,6 +1,6 @@
 import type { Derived } from '../derive.js'
 import { tiedRun } from '../seams.js'
-import type { Run, Side } from '../stitch/index.js'
+import { type Run, type Side, type SideLength, sideLength } from '../stitch/index.js'
 
 /** What has to hold: pitches near the iron's own, no hole near a step, as many holes on edges that meet. */
 export type Wish = 'pitch' | 'steps' | 'counts'
@@ -14,21 +14,17 @@ export interface Limits {
   readonly clearance: number
 }
 
-/** One side of a run as lengths alone: enough to lay its holes without drawing them. */
-interface SideLengths {
-  readonly length: number
-  readonly phases: number
-}
-
 /** A run as lengths: its sides, the places of its open steps, and the sides of its other edge. mm. */
 export interface RunLengths {
   readonly run: string
   readonly pitch: number
-  readonly sides: readonly SideLengths[]
+  readonly sides: readonly SideLength[]
   readonly steps: readonly { readonly name: string; readonly distance: number }[]
-  readonly other: readonly SideLengths[]
+  readonly other: readonly SideLength[]
   /** Runs that must have as many holes: the one that mirrors it, and the one along the edge tied to its own. */
   readonly alike: readonly string[]
+  /** Of these the one along the tied edge: it takes a common count where the play of both allows one. */
+  readonly tied: string | undefined
 }
 
 /** How far something misses what is asked, in shares of it: 0 where it holds. */
@@ -38,13 +34,8 @@ export interface Miss {
   readonly by: number
 }
 
-/** Parts of a pitch left free at the ends of a side whose corners are straddled. */
-const phasesOf = (side: Side): number => side.stitches - (side.to - side.from)
-
-const lengthsOfSide = (side: Side, last: number): SideLengths => ({
-  length: side.length,
-  phases: side.to <= last ? Math.max(0, phasesOf(side)) : 0,
-})
+const lengthsOfSide = (side: Side, last: number): SideLength =>
+  side.to <= last ? sideLength(side) : { length: side.length, phases: 0 }
 
 /** Runs that must have as many holes as this one, of those that are there. */
 function alikeRuns(derived: Derived, run: Run): Run[] {
@@ -59,6 +50,7 @@ export const lengthsOf = (derived: Derived): RunLengths[] =>
     .filter((run) => run.ways.holes !== 'machine')
     .map((run) => ({
       run: run.join.id,
+      tied: tiedRun(derived, run)?.join.id,
       pitch: run.ways.pitch,
       sides: run.sides.map((s) => lengthsOfSide(s, run.holes.length - 1)),
       steps: run.steps.filter((s) => s.open).map(({ name, distance }) => ({ name, distance })),

@@ -6,6 +6,7 @@ export {
   layersAt,
   sheetThickness,
   thicknessAt,
+  workOf,
 } from './laid.js'
 export { type SkiveWishes, withSkives } from './skived.js'
 export {

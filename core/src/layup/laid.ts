@@ -141,3 +141,10 @@ export function layersAt(work: LaidUp, p: Point, contents = false): readonly Lay
 /** Total thickness at a place, mm. */
 export const thicknessAt = (work: LaidUp, p: Point, contents = false): number =>
   layersAt(work, p, contents).reduce((sum, layer) => sum + layer.thickness, 0)
+
+/** The laid-up work in the state of that id; throws where the design has none. */
+export function workOf(works: readonly LaidUp[], id: string): LaidUp {
+  const work = works.find((w) => w.layup.id === id)
+  if (!work) throw new RangeError(`no state “${id}” of the work`)
+  return work
+}

@@ -1,7 +1,6 @@
 import type { Derived } from '../derive.js'
-import { workOf } from '../derive.js'
 import { boxHeight, boxWidth } from '../geometry/index.js'
-import { type LaidUp, layersAt } from '../layup/index.js'
+import { type LaidUp, layersAt, workOf } from '../layup/index.js'
 import { type Reckoned, reckoner } from '../working/index.js'
 import { type SeamProfile, alongRun } from './along.js'
 import { type Contour, contours, levelsOf } from './contours.js'

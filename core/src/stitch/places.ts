@@ -49,6 +49,8 @@ export interface Steps {
   readonly corners: CornerSchool
   /** Stepped at the pitch itself until so many stitches are left, which are evened out; evened over all where left out. */
   readonly evenOver?: number
+  /** Steps from the first hole to the last of each side, where another edge decides them. */
+  readonly counts?: readonly number[]
 }
 
 /** A side shorter than this is none, mm. */
@@ -274,7 +276,7 @@ export function holePlaces(path: Path, ways: Steps): { holes: HolePlace[]; sides
     const heading = headingAt(part.segments[0]!, 0)
     const straddle = (has: boolean): number => (has && ways.corners === 'straddled' ? 0.5 : 0)
     const phases = [straddle(i > 0), straddle(i < parts.length - 1)] as const
-    const count = equalisedStitches(m.total, ways.pitch, phases[0] + phases[1])
+    const count = ways.counts?.[sides.length] ?? equalisedStitches(m.total, ways.pitch, phases[0] + phases[1])
     const fitted: Fitted & { readonly last?: Side['last'] } =
       ways.evenOver === undefined ? fittedSteps(m, 0, count, phases) : steppedSide(m, count, phases, ways)
     const shared = holes.length > 0 && ways.corners === 'hole'

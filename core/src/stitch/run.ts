@@ -8,13 +8,14 @@ import {
   pointMoved,
   segmentLength,
 } from '../geometry/index.js'
-import { type LaidSheet, type LaidUp, layersAt, sheetThickness } from '../layup/index.js'
+import { type LaidSheet, type LaidUp, layersAt, sheetThickness, workOf } from '../layup/index.js'
 import type { Join, Panel } from '../master/index.js'
 import type { Reckon, Reckoned } from '../working/index.js'
 import { type OtherSide, otherSideMaybe } from './apart.js'
 import { lockedThread } from './lockstitch.js'
 import type { HolePlace, Side } from './places.js'
-import { type Planned, planRuns } from './plan.js'
+import { planRuns } from './plan.js'
+import type { Planned } from './rows.js'
 import { saddleThread } from './thread.js'
 import { threadJoins } from './threadJoins.js'
 import { type RunWays, type SewingWays, stepsFor } from './ways.js'
@@ -234,12 +235,12 @@ function runOf(plan: Planned, work: LaidUp, panels: readonly Panel[], all: Sewin
 export function runsOf(
   joins: readonly Join[],
   panels: readonly Panel[],
-  workOf: (layup: string) => LaidUp,
+  works: readonly LaidUp[],
   all: SewingWays,
   reckon: Reckon,
 ): Run[] {
-  return planRuns(joins, panels, workOf, all).map((plan) =>
-    runOf(plan, workOf(plan.join.layup), panels, all, reckon),
+  return planRuns(joins, panels, works, all).map((plan) =>
+    runOf(plan, workOf(works, plan.join.layup), panels, all, reckon),
   )
 }
 

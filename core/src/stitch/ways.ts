@@ -1,6 +1,7 @@
 import type { HoleSchool, RunWish, Sewing, Stepping } from '../sewing/index.js'
 import type { Iron, Machine, Thread } from '../stores/index.js'
 import type { CornerSchool, Steps } from './places.js'
+import type { EdgeTie } from './tied.js'
 
 /** What the runs of a design follow: tools, the workshop's own ways, and what the maker decided for each. */
 export interface SewingWays {
@@ -9,7 +10,9 @@ export interface SewingWays {
   readonly machine: Machine
   readonly lengths: Readonly<Record<string, number>>
   readonly sewing: Sewing
+  readonly ties: readonly EdgeTie[]
   readonly habits: {
+    readonly play: number
     readonly cornerSchool: CornerSchool
     readonly tail: number
     readonly waste: number
