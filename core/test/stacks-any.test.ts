@@ -57,8 +57,12 @@ function miscounted({ runs, works }: Derived): { wrong: string[]; counted: numbe
       const places = [hole.at, ...(mates ? [mates[Math.round((i * (mates.length - 1)) / last)]!.at] : [])]
       const levels = sheets.map((s) => places.map((at) => thicknessThere(s, at)))
       if (levels.flat().some((l) => l === undefined)) return
-      // Where a sheet lies at both places it is one layer all the same.
-      const stack = levels.reduce((sum, [here, there]) => sum + (here! > 0 ? here! : (there ?? 0)), 0)
+      // A sheet that lies at both places is one layer, unless its own edges are sewn onto each other.
+      const itself = run.join.mate?.sheet === run.join.course.sheet
+      const stack = levels.reduce(
+        (sum, [here, there]) => sum + here! + (itself || here === 0 ? (there ?? 0) : 0),
+        0,
+      )
       counted += 1
       if (Math.abs(stack - hole.stack) > 1e-6)
         wrong.push(`${run.join.id} hole ${i + 1}: ${hole.stack.toFixed(2)} where ${stack.toFixed(2)} lies`)

@@ -29,7 +29,8 @@ export function sewingMinutes(run: Run, speed: Speed, machine: Machine, reckon: 
   } as const
   const common = {
     stitches: given('stitches', run.stitches, 'count'),
-    begin: given('to begin', speed.runMinutes, 'share'),
+    // What goes on with another run's thread needs no threading up.
+    begin: given('to begin', run.join.onward ? 0 : speed.runMinutes, 'share'),
     times: given('copies', run.times, 'count'),
   }
   // What is cut several times is sewn as often.

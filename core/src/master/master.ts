@@ -100,6 +100,8 @@ export interface Join {
   readonly twin?: string
   /** What the two are called together. */
   readonly pairName?: string
+  /** The run whose thread this one is sewn on with: both begin at one hole and go out from it either way. */
+  readonly onward?: string
   /** Holds nothing: stitches for the look of it. */
   readonly decor?: boolean
   /** Nothing meets its ends: it stops where the iron's last whole step falls, what is left over shared between them. */

@@ -15,8 +15,7 @@ export function lockedThread(
       {
         key: `thread.${run.id}.${which}`,
         label: `${which} thread`,
-        formula:
-          '(({stitches} + {back} back-tacks) × ({pitch} + 2 × {lock} × {mean}) + 2 × {tail} ends) × {factor}',
+        formula: `(({stitches} + {back} back-tacks) × ({pitch} + 2 × {lock} × {mean})${run.onward ? '' : ' + 2 × {tail} ends'}) × {factor}`,
         source: '§6',
       },
       {
@@ -25,10 +24,10 @@ export function lockedThread(
         pitch: given('stitch', run.pitch, 'thickness'),
         lock: given('lock', MIDDLE, 'share'),
         mean: given('mean thickness', meanStack(run.stacks), 'thickness'),
-        tail: given('end', run.tail),
+        ...(run.onward ? {} : { tail: given('end', run.tail) }),
         factor: given('factor', (1 + run.waste) * run.factor, 'share'),
       },
-      (v) => (lockstitch(v.stitches + v.back, v.pitch, v.mean, v.lock)[which] + 2 * v.tail) * v.factor,
+      (v) => (lockstitch(v.stitches + v.back, v.pitch, v.mean, v.lock)[which] + 2 * (v.tail ?? 0)) * v.factor,
     )
   const [needle, bobbin] = [one('needle'), one('bobbin')]
   const thread = reckon(

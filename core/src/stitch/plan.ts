@@ -31,6 +31,7 @@ function leaving(plan: Planned): Planned {
 function partOf(whole: Planned, from: number, to: number, number: number, all: SewingWays): Planned {
   const id = number === 1 ? whole.join.id : `${whole.join.id}/${number}`
   const own = number === 1 ? whole.ways : runWays(id, all)
+  const { onward, ...join } = whole.join
   const [start, end] = [whole.holes[from]!.distance, whole.holes[to]!.distance]
   const { twin } = whole.join
   return leaving({
@@ -38,7 +39,8 @@ function partOf(whole: Planned, from: number, to: number, number: number, all: S
     // Its holes are those of the whole; how they are sewn it may have its own wishes for.
     ways: { ...whole.ways, over: own.over, wish: own.wish },
     join: {
-      ...whole.join,
+      ...join,
+      ...(onward && number === 1 ? { onward } : {}),
       id,
       name: `${whole.join.name}, part ${number}`,
       backstitches: own.wish.back ?? whole.join.backstitches,
@@ -150,15 +152,31 @@ function mergedAll(plans: readonly Planned[], merges: Sewing['merges']): Planned
   )
 }
 
-/** A twin counts only while it is there and twins back. */
-function twinned(plans: readonly Planned[]): Planned[] {
+/** Thread goes on from one run to another only while both begin at their first hole, and are sewn by hand or both by machine. */
+function goesOn(plan: Planned, byId: ReadonlyMap<string, Planned>): boolean {
+  const first = byId.get(plan.join.onward!)
+  if (!first || first.ways.holes !== plan.ways.holes) return false
+  return [first, plan].every(
+    ({ ways: { wish } }) => !wish.reversed && (wish.startBy ?? 0) === 0 && (wish.back?.start ?? 0) === 0,
+  )
+}
+
+/** A twin counts only while it is there and twins back; so does the run whose thread goes on. */
+function related(plans: readonly Planned[]): Planned[] {
   const byId = new Map(plans.map((p) => [p.join.id, p]))
-  return plans.map((plan) => {
-    const { twin, ...join } = plan.join
-    if (twin === undefined || byId.get(twin)?.join.twin === plan.join.id) return plan
-    const { pairName: _, ...alone } = join
-    return { ...plan, join: alone }
-  })
+  return plans.map((plan) => twinned(plan.join.onward && !goesOn(plan, byId) ? alone(plan) : plan, byId))
+}
+
+function alone(plan: Planned): Planned {
+  const { onward: _, ...join } = plan.join
+  return { ...plan, join }
+}
+
+function twinned(plan: Planned, byId: ReadonlyMap<string, Planned>): Planned {
+  const { twin, ...join } = plan.join
+  if (twin === undefined || byId.get(twin)?.join.twin === plan.join.id) return plan
+  const { pairName: _, ...unpaired } = join
+  return { ...plan, join: unpaired }
 }
 
 /** Every run of the work with its holes, as proposed by the joins and changed by the maker, in the order they stand. */
@@ -173,7 +191,7 @@ export function planRuns(
     rows.flatMap((row) => parted(row, all)),
     all.sewing.merges,
   )
-  return twinned(inOrder(plans, all.sewing.order))
+  return related(inOrder(plans, all.sewing.order))
 }
 
 /** Those the maker put first come first, in that order; the others follow as they stand. */

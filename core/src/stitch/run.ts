@@ -83,15 +83,24 @@ function stacked(places: readonly HolePlace[], sheets: readonly LaidSheet[]): Ho
   })
 }
 
-/** What lies at the other edge is sewn with it: its thickness counts at every hole, each sheet once. */
-function withMateStack(holes: readonly Hole[], other: OtherSide, sheets: readonly LaidSheet[]): Hole[] {
+/**
+ * What lies at the other edge is sewn with it: its thickness counts at every hole, each sheet once. Where two edges of
+ * one sheet are sewn onto each other (a side seam of a folded body), whatever lies at either counts.
+ */
+function withMateStack(
+  run: Join,
+  holes: readonly Hole[],
+  other: OtherSide,
+  sheets: readonly LaidSheet[],
+): Hole[] {
+  const itself = other.sheet === run.course.sheet
   const last = Math.max(1, holes.length - 1)
   return holes.map((hole, i) => {
     const there = other.holes[Math.round((i * (other.holes.length - 1)) / last)]
     let { stack } = hole
     if (there)
       for (const laid of sheets)
-        if (!hole.sheets.includes(laid.sheet.id)) stack += sheetThickness(laid, there.at)
+        if (itself || !hole.sheets.includes(laid.sheet.id)) stack += sheetThickness(laid, there.at)
     return { at: hole.at, angle: hole.angle, distance: hole.distance, stack, sheets: hole.sheets }
   })
 }
@@ -164,6 +173,7 @@ function threadOf(
     id: join.id,
     name: join.name,
     stitches,
+    onward: join.onward !== undefined,
     pitch: sum(sides.map(stepped)) / Math.max(1e-9, counted),
     stacks: (plan.round ? [...holes, holes[0]!] : holes).map((h) => h.stack),
     backstitches: join.backstitches.start + join.backstitches.end,
@@ -211,7 +221,7 @@ function runOf(plan: Planned, work: LaidUp, panels: readonly Panel[], all: Sewin
           plan.ways.wish.ease ?? (apart ? undefined : 'spread'),
         )
       : undefined
-  const holes = join.mate && other ? withMateStack(alone, other, sheets) : alone
+  const holes = join.mate && other ? withMateStack(join, alone, other, sheets) : alone
   return {
     ...(other ? { other } : {}),
     join,

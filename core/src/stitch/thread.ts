@@ -6,6 +6,8 @@ export interface ThreadedRun {
   readonly id: string
   readonly name: string
   readonly stitches: number
+  /** Its first hole and its thread are another run's, which goes on here. */
+  readonly onward: boolean
   readonly pitch: number
   /** Thickness of the work at each hole, in order, mm. */
   readonly stacks: readonly number[]
@@ -33,19 +35,20 @@ export interface SaddleRun extends ThreadedRun {
 export function saddleThread(run: SaddleRun, reckon: Reckon): Reckoned {
   const { stacks } = run
   const back = run.backstitches + 2 * (run.lengths - 1)
+  const ends = 2 * (run.lengths - (run.onward ? 1 : 0))
   const holes = reckon(
     {
       key: `thread.${run.id}.through`,
       label: 'through the work',
-      formula: '{first} once + 2 × {count} holes × {mean} thick on average',
+      formula: `${run.onward ? '' : '{first} once + '}2 × {count} holes × {mean} thick on average`,
       source: '§6',
     },
     {
-      first: given('first hole', stacks[0] ?? 0, 'thickness'),
+      ...(run.onward ? {} : { first: given('first hole', stacks[0] ?? 0, 'thickness') }),
       count: given('holes', Math.max(0, stacks.length - 1), 'count'),
       mean: given('mean', meanStack(stacks.slice(1)), 'thickness'),
     },
-    (v) => v.first + 2 * v.count * v.mean,
+    (v) => (v.first ?? 0) + 2 * v.count * v.mean,
   )
   return reckon(
     {
@@ -54,7 +57,8 @@ export function saddleThread(run: SaddleRun, reckon: Reckon): Reckoned {
       formula:
         '(2 × {stitches} × {pitch} + {holes} + {back} backstitches × 2 × ({pitch} + {mean})' +
         (run.loops > 0 ? ' + {loops} loops × 2 × ({edge} + {mean})' : '') +
-        ' + {ends} × {tail} tails) × {factor}',
+        (ends > 0 ? ' + {ends} × {tail} tails' : '') +
+        ') × {factor}',
       source: '§6',
     },
     {
@@ -63,12 +67,11 @@ export function saddleThread(run: SaddleRun, reckon: Reckon): Reckoned {
       holes,
       // Halves are sewn too, so that both ends look alike.
       back: given('backstitches', back, Number.isInteger(back) ? 'count' : 'share'),
-      ends: given('ends', 2 * run.lengths, 'count'),
       mean: given('mean', meanStack(stacks), 'thickness'),
       ...(run.loops > 0
         ? { loops: given('loops', run.loops, 'count'), edge: given('hole to edge', run.edge, 'thickness') }
         : {}),
-      tail: given('tail', run.tail),
+      ...(ends > 0 ? { ends: given('ends', ends, 'count'), tail: given('tail', run.tail) } : {}),
       factor: given('factor', (1 + run.waste) * run.factor, 'share'),
     },
     (v) =>
@@ -76,7 +79,7 @@ export function saddleThread(run: SaddleRun, reckon: Reckon): Reckoned {
         v.holes +
         v.back * 2 * (v.pitch + v.mean) +
         edgeLoops(v.loops ?? 0, v.edge ?? 0, v.mean) +
-        v.ends * v.tail) *
+        (v.ends ?? 0) * (v.tail ?? 0)) *
       v.factor,
   )
 }

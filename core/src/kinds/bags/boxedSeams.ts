@@ -18,6 +18,7 @@ export function seams(bag: Bag, box: Box, [front, back]: Face[]): Join[] {
       readonly twin?: string
       readonly pairName?: string
       readonly back?: readonly [number, number]
+      readonly onward?: string
     } = {},
   ): Join => ({
     ...lineSeam({
@@ -60,12 +61,15 @@ export function seams(bag: Bag, box: Box, [front, back]: Face[]): Join[] {
   const corner = (face: Face, side: 'right' | 'left'): Join => {
     const right = side === 'right'
     const [edge, inner] = right ? [w - m, xr] : [m, xl]
+    const [first, then] = [`t-${front!.id}-${side}`, `t-${back!.id}-${side}`]
+    // One seam with one thread: from the middle, where side and foot seam end, out to either end.
+    const begins = face === front
     return seam(
-      `t-${face.id}-${side}`,
-      `T seam at the foot, ${side} half of the ${face.id}`,
+      begins ? first : then,
+      `T seam at the foot, ${side}, ${face.id} half from the middle`,
       [face, point(edge, fold), point(inner, fold)],
       [face, point(inner, fold + c.value), point(inner, fold)],
-      { back: [1, 1] },
+      { back: [0, 2], ...(begins ? {} : { onward: first }) },
     )
   }
   return [

@@ -13,9 +13,10 @@ interface SeamBase {
   readonly pairName?: string
   readonly back?: readonly [number, number]
   readonly free?: boolean
+  readonly onward?: string
 }
 
-const common = ({ id, name, through, glue, layup, twin, pairName, back, free }: SeamBase) => ({
+const common = ({ id, name, through, glue, layup, twin, pairName, back, free, onward }: SeamBase) => ({
   id,
   name,
   layup: layup ?? 'open',
@@ -25,6 +26,7 @@ const common = ({ id, name, through, glue, layup, twin, pairName, back, free }: 
   ...(twin ? { twin } : {}),
   ...(pairName ? { pairName } : {}),
   ...(free ? { free } : {}),
+  ...(onward ? { onward } : {}),
 })
 
 /** A run along a line drawn through points on a sheet, in the sheet's own coordinates. */
