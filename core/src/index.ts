@@ -181,6 +181,7 @@ export {
   parseWeight,
   printBare,
   printLength,
+  printLong,
   printPace,
   secondsAStitch,
   printPitch,

@@ -12,9 +12,13 @@ export type LengthUnit = 'mm' | 'in'
 const LENGTH_UNITS: Readonly<Record<string, number>> = {
   mm: 1,
   cm: 10,
+  m: 1000,
   in: INCH,
   inch: INCH,
   inches: INCH,
+  ft: 12 * INCH,
+  yd: 36 * INCH,
+  yards: 36 * INCH,
   '"': INCH,
   '″': INCH,
   '”': INCH,

@@ -15,6 +15,7 @@ export function lockedThread(
       {
         key: `thread.${run.id}.${which}`,
         label: `${which} thread`,
+        quantity: 'long',
         formula: `(({stitches} + {back} back-tacks) × ({pitch} + 2 × {lock} × {mean})${run.onward ? '' : ' + 2 × {tail} ends'}) × {factor}`,
         source: '§6',
       },
@@ -34,6 +35,7 @@ export function lockedThread(
     {
       key: `thread.${run.id}`,
       label: `thread for the ${run.name}`,
+      quantity: 'long',
       formula: '{needle} on the needle + {bobbin} on the bobbin',
       source: '§6',
     },

@@ -34,6 +34,7 @@ export function suppliesOf(runs: readonly Run[], thread: Thread, machine: Machin
     {
       key: 'thread.all',
       label: 'thread altogether',
+      quantity: 'long',
       formula: '{count} runs, added up',
       source: '§6',
       measured: true,
@@ -76,6 +77,7 @@ function bobbinsOf(
     {
       key: 'thread.bobbin',
       label: 'thread on a full bobbin',
+      quantity: 'long',
       formula: '({across}² − {core}²) × {wide} × {fill} / {thread}²',
       source: '§19',
     },
@@ -92,6 +94,7 @@ function bobbinsOf(
     {
       key: 'thread.bobbins',
       label: 'bobbin thread altogether',
+      quantity: 'long',
       formula: '{count} runs by machine, added up',
       source: '§6',
       measured: true,

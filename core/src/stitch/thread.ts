@@ -54,6 +54,7 @@ export function saddleThread(run: SaddleRun, reckon: Reckon): Reckoned {
     {
       key: `thread.${run.id}`,
       label: `thread for the ${run.name}`,
+      quantity: 'long',
       formula:
         '(2 × {stitches} × {pitch} + {holes} + {back} backstitches × 2 × ({pitch} + {mean})' +
         (run.loops > 0 ? ' + {loops} loops × 2 × ({edge} + {mean})' : '') +

@@ -1,13 +1,14 @@
-import { type LengthUnit, decimal, inchFraction, roundTo } from '../measure/index.js'
+import { type LengthUnit, decimal, inchFraction, printLong, roundTo } from '../measure/index.js'
 import { type Quantity, type Reckoned, type Term, recomputed } from './reckoned.js'
 
 const INCH = 25.4
 
 /** Decimals a number of a working is written with at least, and whether noughts at its end are left off. */
 const PLACES: Readonly<Record<LengthUnit, Readonly<Record<Quantity, number>>>> = {
-  mm: { length: 1, thickness: 2, count: 0, share: 3, angle: 0 },
-  in: { length: 3, thickness: 3, count: 0, share: 3, angle: 0 },
+  mm: { length: 1, long: 1, thickness: 2, count: 0, share: 3, angle: 0 },
+  in: { length: 3, long: 3, thickness: 3, count: 0, share: 3, angle: 0 },
 }
+const LENGTHS: ReadonlySet<Quantity> = new Set(['length', 'long', 'thickness'])
 const TRIMMED: ReadonlySet<Quantity> = new Set(['thickness', 'share'])
 /** More than so many decimals nobody follows with a pencil. */
 const MOST_MORE = 4
@@ -16,7 +17,7 @@ const FINE = 2
 /** What one of the number is in the unit it is written in: millimetres, inches, degrees, or itself. */
 function scaleOf(quantity: Quantity, unit: LengthUnit): number {
   if (quantity === 'angle') return Math.PI / 180
-  return unit === 'in' && (quantity === 'length' || quantity === 'thickness') ? INCH : 1
+  return unit === 'in' && LENGTHS.has(quantity) ? INCH : 1
 }
 
 /** Decimals of a number: of many inches fewer, since nobody lays off a thousandth along a yard. */
@@ -86,9 +87,11 @@ export function explainLine(reckoned: Reckoned, unit: LengthUnit): string {
   return `${result}: ${from === label ? 'as it is set' : from}${own}`
 }
 
-/** A result as it stands by itself, without its unit: inches as makers' fractions. */
-export const printQuantity = (value: number, quantity: Quantity, unit: LengthUnit): string =>
-  quantity === 'length' && unit === 'in' ? inchFraction(value) : written(value, quantity, unit)
+/** A result as it stands by itself, without its unit but for a long one: inches as makers' fractions. */
+export function printQuantity(value: number, quantity: Quantity, unit: LengthUnit): string {
+  if (quantity === 'long') return printLong(value, unit, 2)
+  return quantity === 'length' && unit === 'in' ? inchFraction(value) : written(value, quantity, unit)
+}
 
 /** The working from the result down to what was given, each reckoned number once, nearest first. */
 export function explain(reckoned: Reckoned, unit: LengthUnit, depth = 3): readonly string[] {

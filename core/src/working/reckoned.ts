@@ -1,5 +1,5 @@
-/** What a number counts, so that it can be printed in the maker's units. */
-export type Quantity = 'length' | 'thickness' | 'count' | 'share' | 'angle'
+/** What a number counts, so that it can be printed in the maker's units; `long` by itself is told in metres or yards. */
+export type Quantity = 'length' | 'long' | 'thickness' | 'count' | 'share' | 'angle'
 
 /** A number the maker or a store gave; the end of a working. */
 export interface Given {

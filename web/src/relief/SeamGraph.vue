@@ -34,6 +34,12 @@ const peak = computed(() => {
   const end = props.seam.points.find(([d, t]) => d > (first?.[0] ?? 0) && t <= props.seam.thickest - 0.01)
   return ((first?.[0] ?? 0) + (end?.[0] ?? props.seam.length)) / 2
 })
+/** The figure stands over the line, or under it where the reach or what is wanted runs close above. */
+const figureAt = computed(() => {
+  const at = y(props.seam.thickest)
+  const close = [props.reach, props.wanted].some((t) => t !== undefined && Math.abs(at - 9 - y(t)) < 10)
+  return close ? at + 15 : at - 5
+})
 const label = computed(
   () =>
     `Thickness along the ${props.seam.name}: ${printLength(props.seam.length, settings.unit)} long, at most ${printWeight(props.seam.thickest, settings.unit)}, ${props.run.steps.length} steps`,
@@ -65,7 +71,7 @@ const label = computed(
       </text>
     </template>
     <path :d="line" class="height" />
-    <text :x="x(peak)" :y="y(seam.thickest) - 5" class="figure" text-anchor="middle">
+    <text :x="x(peak)" :y="figureAt" class="figure" text-anchor="middle">
       {{ printWeightBare(seam.thickest, settings.unit) }}
     </text>
   </svg>

@@ -38,7 +38,7 @@ const back = computed(() => run.value.join.backstitches)
 const over = computed(() => run.value.ways.over)
 const backWord = computed(() => {
   const word = machine.value ? 'back-tack' : 'backstitch'
-  return back.value.start === 1 ? word : machine.value ? `${word}s` : `${word}es`
+  return back.value.start > 0 && back.value.start <= 1 ? word : machine.value ? `${word}s` : `${word}es`
 })
 const machine = computed(() => run.value.ways.holes === 'machine')
 const layers = computed(() => {
@@ -65,6 +65,10 @@ function setCount(count: number): void {
     ),
   )
 }
+/** The run whose thread goes on here. */
+const onward = computed(
+  () => props.derived.runs.find((r) => r.join.id === run.value.join.onward)?.join.name,
+)
 const ofRun = (r: Run): string => `the ${r.join.name}`
 </script>
 
@@ -87,7 +91,7 @@ const ofRun = (r: Run): string => `the ${r.join.name}`
     <MeasureField
       :value="back.start"
       :label="machine ? 'back-tacks at the start' : 'backstitches at the start'"
-      :sort="machine ? 'count' : 'share'"
+      :sort="machine ? 'count' : 'half'"
       :least="0"
       :most="6"
       :step="machine ? 1 : 0.5"
@@ -122,7 +126,7 @@ const ofRun = (r: Run): string => `the ${r.join.name}`
     <MeasureField
       :value="back.end"
       :label="machine ? 'back-tacks at the end' : 'backstitches at the end'"
-      :sort="machine ? 'count' : 'share'"
+      :sort="machine ? 'count' : 'half'"
       :least="0"
       :most="6"
       :step="machine ? 1 : 0.5"
@@ -145,7 +149,8 @@ const ofRun = (r: Run): string => `the ${r.join.name}`
       :options="faces"
       @change="(v) => want('side that shows', { shows: v })"
     />; thread ends lie on {{ hidden }}.
-    <template v-if="!machine"
+    <template v-if="onward">Its thread goes on from the {{ onward }}, from the hole they share.</template>
+    <template v-else-if="!machine"
       >Sewn in
       <MeasureField
         :value="run.lengths"

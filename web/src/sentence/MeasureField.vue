@@ -19,6 +19,8 @@ const props = withDefaults(
 const emit = defineEmits<{ change: [value: number, gesture?: string] }>()
 const settings = useSettings()
 const id = useId()
+/** What goes by its own step and nothing between. */
+const WHOLE: ReadonlySet<MeasureSort> = new Set(['count', 'half'])
 const editing = ref<string>()
 const error = ref('')
 const printed = computed(() => printMeasure(props.value, props.sort, settings.unit))
@@ -51,7 +53,7 @@ function leave(): void {
 }
 function stepped(event: KeyboardEvent, way: 1 | -1): void {
   event.preventDefault()
-  const size = props.sort === 'count' ? 1 : props.step * (event.shiftKey ? 0.1 : event.altKey ? 10 : 1)
+  const size = WHOLE.has(props.sort) ? props.step : props.step * (event.shiftKey ? 0.1 : event.altKey ? 10 : 1)
   leave()
   const next = within(props.value + way * size)
   if (next !== props.value) emit('change', next, `keys ${id} ${Math.floor(Date.now() / 1500)}`)

@@ -17,15 +17,23 @@ const range = computed(() => {
   return found && found.to - found.from > 0.05 ? found : undefined
 })
 const use = computed(() => usedFor(props.reckoned.key))
-const print = (v: number): string => printMeasure(v, 'length', settings.unit)
-
-/** What can be written over: a share or an angle in a working is read, not set. */
-const WRITABLE = new Set(['length', 'thickness', 'count'])
-const printed = computed(() =>
+const print = (v: number): string =>
   props.reckoned.quantity === 'length'
-    ? print(props.reckoned.value)
-    : printQuantity(props.reckoned.value, props.reckoned.quantity, settings.unit),
-)
+    ? printMeasure(v, 'length', settings.unit)
+    : printQuantity(v, props.reckoned.quantity, settings.unit)
+
+/** What can be written over, from and to (mm or as many) and by what step; a share or an angle in a working is read, not set. */
+const WRITABLE = {
+  length: { sort: 'length', least: -200, most: 2000, step: 1 },
+  long: { sort: 'long', least: 0, most: 500_000, step: 100 },
+  thickness: { sort: 'thickness', least: 0, most: 2000, step: 0.05 },
+  count: { sort: 'count', least: 0, most: 2000, step: 1 },
+} as const
+const writable = computed(() => {
+  const { measured, quantity } = props.reckoned
+  return measured || quantity === 'share' || quantity === 'angle' ? undefined : WRITABLE[quantity]
+})
+const printed = computed(() => print(props.reckoned.value))
 const refusal = ref('')
 function writeOver(value: number, gesture?: string): void {
   const refused = job.edit(overrideNumber(props.reckoned.label, props.reckoned.key, value), gesture)
@@ -41,21 +49,12 @@ const takeBack = (): void => void job.edit(giveBack(props.reckoned.label, [props
         <span aria-hidden="true" class="turn">{{ shown ? '▾' : '▸' }}</span>{{ reckoned.label }}
       </button>
       <span class="value">
-        <span v-if="reckoned.measured || !WRITABLE.has(reckoned.quantity)" class="figure">{{ printed }}</span>
+        <span v-if="!writable" class="figure">{{ printed }}</span>
         <MeasureField
           v-else
           :value="reckoned.value"
           :label="reckoned.label"
-          :sort="
-            reckoned.quantity === 'length'
-              ? 'length'
-              : reckoned.quantity === 'thickness'
-                ? 'thickness'
-                : 'count'
-          "
-          :least="reckoned.quantity === 'length' ? -200 : 0"
-          :most="2000"
-          :step="reckoned.quantity === 'thickness' ? 0.05 : 1"
+          v-bind="writable"
           :refusal="refusal"
           @change="writeOver"
         />

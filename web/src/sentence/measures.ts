@@ -7,6 +7,7 @@ import {
   parsePitch,
   parseWeight,
   printLength,
+  printLong,
   printPitch,
   printWeight,
   secondsAStitch,
@@ -15,13 +16,15 @@ import {
 } from '@drumlin/core'
 
 /** How a number is read and printed where it stands in a sentence. */
-export type MeasureSort = 'length' | 'fine' | 'pitch' | 'thickness' | 'count' | 'share' | 'percent' | 'pace'
+export type MeasureSort = 'length' | 'long' | 'fine' | 'pitch' | 'thickness' | 'count' | 'half' | 'share' | 'percent' | 'pace'
 
 export type Reading =
   { readonly ok: true; readonly value: number } | { readonly ok: false; readonly why: string }
 
 export function printMeasure(value: number, sort: MeasureSort, unit: LengthUnit): string {
   if (sort === 'length') return printLength(value, unit)
+  if (sort === 'long') return printLong(value, unit, 2)
+  if (sort === 'half') return printHalves(value)
   if (sort === 'fine') return unit === 'mm' ? `${trimmed(value, 3)} mm` : printLength(value, unit)
   if (sort === 'thickness') return printWeight(value, unit)
   if (sort === 'pitch') return printPitch(value, unit)
@@ -33,8 +36,21 @@ export function printMeasure(value: number, sort: MeasureSort, unit: LengthUnit)
 /** The same in the other unit, small beside it. */
 export function printOther(value: number, sort: MeasureSort, unit: LengthUnit): string {
   if (sort === 'length' || sort === 'fine') return printLength(value, otherUnit(unit))
+  if (sort === 'long') return printLong(value, otherUnit(unit), 2)
   if (sort === 'pace') return printPace(value, unit)
   return sort === 'thickness' ? printWeight(value, otherUnit(unit)) : ''
+}
+
+const printHalves = (value: number): string =>
+  `${value >= 1 || value % 1 === 0 ? Math.floor(value) : ''}${value % 1 === 0 ? '' : '½'}`
+
+/** Whole numbers and halves, as `1½`, `1 1/2`, `1.5` or `½`. */
+function readHalves(text: string): Reading {
+  const plain = text.trim().replace(/\s*(½|1\/2)$/, '.5').replace(',', '.')
+  const value = Number(plain)
+  if (plain === '' || !Number.isFinite(value) || !Number.isInteger(2 * value))
+    return { ok: false, why: `“${text}” does not go by halves. Try 1, 1½ or 2.` }
+  return { ok: true, value }
 }
 
 function readPlain(text: string, whole: boolean): Reading {
@@ -67,6 +83,7 @@ function readPace(text: string): Reading {
 
 function readMeasure(text: string, sort: MeasureSort, unit: LengthUnit): Reading {
   if (sort === 'pace') return readPace(text)
+  if (sort === 'half') return readHalves(text)
   if (sort === 'count' || sort === 'share') return readPlain(text, sort === 'count')
   if (sort === 'percent') {
     const percent = readPlain(text.replace(/%\s*$/, ''), false)
@@ -83,7 +100,9 @@ function readMeasure(text: string, sort: MeasureSort, unit: LengthUnit): Reading
       ? { ok: true, value: weightMiddle(weight.value) }
       : { ok: false, why: measureSentence(weight.error) }
   }
-  const length = parseLength(text, unit)
+  // A bare number is read in the unit that was printed.
+  const long = sort === 'long' && /^[\d.,\s]+$/.test(text) ? `${text} ${unit === 'mm' ? 'm' : 'yd'}` : text
+  const length = parseLength(long, unit)
   return length.ok ? length : { ok: false, why: measureSentence(length.error) }
 }
 
