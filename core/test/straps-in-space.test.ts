@@ -29,14 +29,25 @@ describe('straps in the round', () => {
     expect(buckles.map((b) => Math.sign(b.at.x)).toSorted()).toEqual([-1, 1])
   })
   test('each strap lies between two pads', () => {
-    expect(all('pad')).toHaveLength(4)
+    for (const id of ['pad', 'pad-under']) expect(all(id)).toHaveLength(2)
+    // Its sides are sewn through both, the strap's edges through all three, of each of the two straps.
+    const pads = bag.runs.filter((r) => r.join.id.startsWith('pad-'))
+    expect(pads.map((r) => [r.join.id, r.times, r.holes[0]!.sheets.length])).toEqual([
+      ['pad-strap-1', 2, 3],
+      ['pad-strap-2', 2, 3],
+      ['pad-right', 2, 2],
+      ['pad-left', 2, 2],
+    ])
+    expect(bag.pieces.find((p) => p.id === 'pad')!.holes).toHaveLength(
+      pads.reduce((sum, r) => sum + r.holes.length, 0),
+    )
     const without = bagOf('rucksack', { ...BARE, strap: 'pair', strapPad: 'none' })
     expect(pictureOf(without, without.works[0]!, 0).sheets.map((s) => s.id)).not.toContain('pad')
   })
   test('both are sewn: twice the stitches of one', () => {
-    const runs = bag.runs.filter((r) => r.join.course.sheet.startsWith('strap-'))
-    const stitches = runs.reduce((sum, r) => sum + r.holes.length - 1, 0)
-    // Above and below, on two straps; six numbers a stitch.
+    const runs = bag.runs.filter((r) => /^(strap-|pad)/.test(r.join.course.sheet))
+    const stitches = runs.reduce((sum, r) => sum + (r.holes.length - 1) * r.holes[0]!.sheets.length, 0)
+    // On every layer, above and below, on two straps; six numbers a stitch.
     expect(shut.strapStitches.length / 6).toBe(stitches * 2 * 2)
   })
   test('a closing strap without a flap goes over the mouth and past its loop; open, it stands up', () => {

@@ -128,11 +128,20 @@ export function pictureOf(
   }
 }
 
-/** A panel cut more than once may stand in several places: the stage with each of its copies alone. */
+/** A panel cut more than once may stand in several places: the stage with each of its copies alone, and with it that of whatever stands as often. */
 function copiesOf(stage: readonly OnStage[], sheet: string): readonly (readonly OnStage[])[] {
-  const copies = stage.filter((s) => s.laid.sheet.id === sheet).map((s) => s.parts)
-  if (copies.length <= 1) return [stage]
-  return copies.map((own) => stage.filter((s) => s.parts === own || !copies.includes(s.parts)))
+  const seen = new Map<string, number>()
+  const numbered = stage.map((on) => {
+    const { id } = on.laid.sheet
+    const copy = seen.get(id) ?? 0
+    seen.set(id, copy + 1)
+    return { on, copy }
+  })
+  const count = seen.get(sheet) ?? 0
+  if (count <= 1) return [stage]
+  return Array.from({ length: count }, (_, i) =>
+    numbered.flatMap(({ on, copy }) => (seen.get(on.laid.sheet.id) !== count || copy === i ? [on] : [])),
+  )
 }
 
 /** Hardware on the outermost leather of what it is set on; the lower half of a closure too. */

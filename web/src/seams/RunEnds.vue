@@ -66,9 +66,7 @@ function setCount(count: number): void {
   )
 }
 /** The run whose thread goes on here. */
-const onward = computed(
-  () => props.derived.runs.find((r) => r.join.id === run.value.join.onward)?.join.name,
-)
+const onward = computed(() => props.derived.runs.find((r) => r.join.id === run.value.join.onward)?.join.name)
 const ofRun = (r: Run): string => `the ${r.join.name}`
 </script>
 

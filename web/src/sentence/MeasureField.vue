@@ -53,7 +53,9 @@ function leave(): void {
 }
 function stepped(event: KeyboardEvent, way: 1 | -1): void {
   event.preventDefault()
-  const size = WHOLE.has(props.sort) ? props.step : props.step * (event.shiftKey ? 0.1 : event.altKey ? 10 : 1)
+  const size = WHOLE.has(props.sort)
+    ? props.step
+    : props.step * (event.shiftKey ? 0.1 : event.altKey ? 10 : 1)
   leave()
   const next = within(props.value + way * size)
   if (next !== props.value) emit('change', next, `keys ${id} ${Math.floor(Date.now() / 1500)}`)

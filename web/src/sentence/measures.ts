@@ -16,7 +16,8 @@ import {
 } from '@drumlin/core'
 
 /** How a number is read and printed where it stands in a sentence. */
-export type MeasureSort = 'length' | 'long' | 'fine' | 'pitch' | 'thickness' | 'count' | 'half' | 'share' | 'percent' | 'pace'
+export type MeasureSort =
+  'length' | 'long' | 'fine' | 'pitch' | 'thickness' | 'count' | 'half' | 'share' | 'percent' | 'pace'
 
 export type Reading =
   { readonly ok: true; readonly value: number } | { readonly ok: false; readonly why: string }
@@ -46,7 +47,10 @@ const printHalves = (value: number): string =>
 
 /** Whole numbers and halves, as `1½`, `1 1/2`, `1.5` or `½`. */
 function readHalves(text: string): Reading {
-  const plain = text.trim().replace(/\s*(½|1\/2)$/, '.5').replace(',', '.')
+  const plain = text
+    .trim()
+    .replace(/\s*(½|1\/2)$/, '.5')
+    .replace(',', '.')
   const value = Number(plain)
   if (plain === '' || !Number.isFinite(value) || !Number.isInteger(2 * value))
     return { ok: false, why: `“${text}” does not go by halves. Try 1, 1½ or 2.` }

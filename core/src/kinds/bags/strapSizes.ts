@@ -12,6 +12,8 @@ export const BENCH = {
   /** Room of a keeper round the straps, across and through. */
   keeperEase: 1,
   pad: 260,
+  /** A pad stands out beside its strap by so much. */
+  padBeside: 11,
   padFoam: 3,
   yokeHigh: 60,
 } as const

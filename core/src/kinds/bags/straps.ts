@@ -1,11 +1,12 @@
 import { point, point3Along, type Point3 } from '../../geometry/index.js'
-import type { Hanging, Panel, Stood, StoodPart } from '../../master/index.js'
+import type { Hanging, Stood, StoodPart } from '../../master/index.js'
 import { leatherOf } from '../kind.js'
 import { arched } from './arches.js'
 import { type Bag } from './bag.js'
 import { onPanel, putOn, rectanglePanel, row } from './onFace.js'
 import { alone, part, together, type Body, type Part } from './parts.js'
 import { type RingLoops, LOOP_REACH, fitsThrough, ringLoops } from './ringLoops.js'
+import { padOf, padParts } from './pads.js'
 import { backSeams, buckleAt, joinedOn, runsOf, strapPanels } from './strapPanels.js'
 import { BENCH, type Sizes, strapSizes } from './strapSizes.js'
 
@@ -72,7 +73,8 @@ const between = (from: number, to: number) => [
  * Where a strap hangs from one place to another: both its parts lie on one arc, the long one from where it begins past
  * the buckle by the overlap; pads in the middle of it, one on either side.
  */
-function hung({ p, materials }: Bag, s: Sizes, from: Point3, to: Point3, out: Point3): Stood[] {
+function hung(bag: Bag, s: Sizes, from: Point3, to: Point3, out: Point3): Stood[] {
+  const { p, materials } = bag
   const whole = arched('strap-long', from, to, out, p.carried, p.strapWide)
   const [one] = whole.parts as readonly [StoodPart]
   const put = (sheet: string, proud: number, more: Partial<StoodPart>): Stood => ({
@@ -81,12 +83,14 @@ function hung({ p, materials }: Bag, s: Sizes, from: Point3, to: Point3, out: Po
     proud,
     parts: [{ ...one, ...more }],
   })
-  const pad = padOf(p)
+  const pad = padOf(bag, s)
   const [strap, cover] = ['straps', 'inner'].map((role) => leatherOf(materials, role).thickness)
   const proud = (strap! + cover!) / 2 + BENCH.padFoam
   const pads = pad
     ? [1, -1].map((side) =>
-        put('pad', side * proud, { from: point(pad.wide / 2, (pad.long - p.carried) / 2) }),
+        put(side > 0 ? 'pad' : 'pad-under', side * proud, {
+          from: point(pad.wide / 2, s.back.value - pad.from),
+        }),
       )
     : []
   return [
@@ -103,12 +107,6 @@ function hung({ p, materials }: Bag, s: Sizes, from: Point3, to: Point3, out: Po
     ...pads,
   ]
 }
-
-/** A pad of a pair of straps, mm: wider than the strap, and a third of it long at most. */
-const padOf = (p: Bag['p']): { readonly wide: number; readonly long: number } | undefined =>
-  p.strap === 'pair' && p.strapPad === 'pad'
-    ? { wide: p.strapWide + 22, long: Math.min(BENCH.pad, p.carried / 3) }
-    : undefined
 
 /** A strap over the shoulder, its two parts hung from rings at the sides. */
 export function shoulderStrap(bag: Bag, body: Body): Part {
@@ -141,13 +139,6 @@ export function shoulderStrap(bag: Bag, body: Body): Part {
   ])
 }
 
-const padPanel = (bag: Bag, { wide, long }: { readonly wide: number; readonly long: number }): Panel =>
-  rectanglePanel(bag, 'pad', 'Shoulder pad', 'inner', wide, long, {
-    count: 4,
-    corner: 18,
-    notes: ['two to a strap, foam between; the strap is sewn through both'],
-  })
-
 /** Two straps over the shoulders: from a yoke on the back’s top to rings at its lower corners. */
 export function shoulderPair(bag: Bag, body: Body): Part {
   const { p } = bag
@@ -164,13 +155,11 @@ export function shoulderPair(bag: Bag, body: Body): Part {
     { face: back, x: corner, y: back.high - LOOP_REACH - 18, id: 'left', words: 'at the left corner' },
   ]
   const m = p.margin
-  const size = padOf(p)
-  const pad = size && padPanel(bag, size)
-  const pads = pad ? part({ panels: [pad], piles: [alone(pad)] }) : part({})
+  const pad = padOf(bag, s)
   return together([
-    pads,
     strapRings(bag, places),
     strapInTwo(bag, s, 2),
+    ...(pad ? [padParts(bag, pad)] : []),
     part({
       panels: [yoke],
       onto: [putOn(back, yoke, { x: 0, y: top })],
