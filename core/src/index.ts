@@ -70,7 +70,6 @@ export {
 export { type Figures, figuresOf } from './figures.js'
 export {
   type Found,
-  type FoundPath,
   type FoundResult,
   UNITS,
   outlineProblem,
@@ -113,7 +112,6 @@ export {
   type Node,
   type Outlined,
   type Reading,
-  type Readings,
   type Shape,
   type Snapped,
   type Tie,
@@ -205,7 +203,6 @@ export {
   type Asked,
   type Contour,
   type OtherWay,
-  type ProposedSkive,
   type ReliefMap,
   type SeamProfile,
   type SkiveProposal,
@@ -232,7 +229,6 @@ export {
   type Hardware,
   type HidePart,
   type Learnt,
-  type Lessons,
   SHELF_NAMES,
   type Shelf,
   type Iron,

@@ -16,7 +16,7 @@ export const cornerTight: Check = {
       const t = leather?.thickness ?? 0
       const round = leather ? ROUND[leather.temper] * t : 0
       const least = Math.max(
-        corner.allowance / SNIPPED.strain > corner.radius.value ? SNIPPED.root / SNIPPED.strain : 0,
+        corner.allowance / SNIPPED.strain > corner.radius.value ? corner.uncut / SNIPPED.strain : 0,
         round,
       )
       if (corner.radius.value >= least - 1e-6) return []
@@ -26,25 +26,33 @@ export const cornerTight: Check = {
           code: 'corner-tight',
           rank: corner.radius.value < 2 * t ? ('stop' as const) : ('look' as const),
           places: [{ panelId: corner.panelId, at: corner.at }],
-          numbers: { radius: corner.radius.value, least, thickness: t },
+          numbers: { radius: corner.radius.value, least, thickness: t, uncut: corner.uncut },
           words: { name: corner.name, leather: leather?.name ?? '' },
         },
       ]
     }),
   say: ({ numbers, words }, unit) => ({
     what: `The ${words.name} have a radius of ${printLength(numbers.radius!, unit)} at the stitch line; ${words.leather}, ${printLength(numbers.thickness!, unit)} thick, wants ${printLength(numbers.least!, unit)}.`,
-    why: 'A tighter corner puckers or splits at its snips. Round it more, skive the allowances, or wet the gusset and form it.',
+    why:
+      numbers.uncut! > SNIPPED.root
+        ? 'A tighter corner puckers: its cuts must stop short of the second row. Round it more, or sew one row.'
+        : 'A tighter corner puckers or splits at its snips. Round it more, skive the allowances, or wet the gusset and form it.',
   }),
   fixes: ({ numbers }, { kind }, _tryOut, unit) => {
-    const field = fieldsOf(kind).find((f) => f.id === 'radius')
+    const fields = fieldsOf(kind)
+    const field = fields.find((f) => f.id === 'radius')
+    const rows = numbers.uncut! > SNIPPED.root ? fields.find((f) => f.id === 'rows') : undefined
     const value = Math.ceil(numbers.least!)
-    return field
-      ? [
-          {
-            label: `Corner radius ${printLength(value, unit)}`,
-            edit: setField(`corner radius ${printLength(value, unit)}`, field.path, value),
-          },
-        ]
-      : []
+    return [
+      ...(field
+        ? [
+            {
+              label: `Corner radius ${printLength(value, unit)}`,
+              edit: setField(`corner radius ${printLength(value, unit)}`, field.path, value),
+            },
+          ]
+        : []),
+      ...(rows ? [{ label: 'Sew it in one row', edit: setField('sew it in one row', rows.path, 1) }] : []),
+    ]
   },
 }

@@ -54,6 +54,8 @@ export interface Corner {
   readonly radius: Reckoned
   readonly angle: number
   readonly allowance: number
+  /** What cuts into it leave from the stitch line at least, mm. */
+  readonly uncut: number
   /** The role of the leather that has to go round. */
   readonly role: string
 }

@@ -102,6 +102,8 @@ export interface Join {
   readonly pairName?: string
   /** The run whose thread this one is sewn on with: both begin at one hole and go out from it either way. */
   readonly onward?: string
+  /** The seam whose second row this is, in its allowance, where the edges part again. */
+  readonly beside?: string
   /** Holds nothing: stitches for the look of it. */
   readonly decor?: boolean
   /** Nothing meets its ends: it stops where the iron's last whole step falls, what is left over shared between them. */

@@ -1,4 +1,4 @@
-import { type Point, type Point3, pointMoved, point3Distance } from '../geometry/index.js'
+import { type Point, type Point3, pointMoved } from '../geometry/index.js'
 import type { LaidUp } from '../layup/index.js'
 import type { Master } from '../master/index.js'
 import type { Run } from '../stitch/index.js'
@@ -30,18 +30,27 @@ export function gapsOf(master: Master, runs: readonly Run[], open: LaidUp, opene
   return runs.flatMap((run) => gapOf(run, stage) ?? [])
 }
 
+/** What lies on another leather is as far from it as the layers are thick; only what is more, or aside of it, gapes. */
+function apartBy(from: Point3, to: { readonly at: Point3; readonly grain: Point3 }, stack: number): number {
+  const way = { x: from.x - to.at.x, y: from.y - to.at.y, z: from.z - to.at.z }
+  const off = way.x * to.grain.x + way.y * to.grain.y + way.z * to.grain.z
+  const aside = Math.sqrt(Math.max(0, way.x ** 2 + way.y ** 2 + way.z ** 2 - off ** 2))
+  return Math.hypot(aside, Math.max(0, Math.abs(off) - stack))
+}
+
 function gapOf(run: Run, stage: readonly OnStage[]): Gap | undefined {
-  const { mate, course } = run.join
+  const { mate, course, beside } = run.join
+  if (beside !== undefined) return undefined
   const [front, back] = [course.sheet, mate?.sheet].map((id) => stage.find((s) => s.laid.sheet.id === id))
   if (!front || !back || !run.other) return undefined
   const other = run.other
-  const on = (s: OnStage, p: Point): Point3 =>
-    placeInSpace(s.parts, pointMoved(pointMoved(p, s.laid.toSheet), s.toHost)).at
+  const on = (s: OnStage, p: Point) =>
+    placeInSpace(s.parts, pointMoved(pointMoved(p, s.laid.toSheet), s.toHost))
   const pairs = run.holes.flatMap((hole, i) => {
     const there = other.holes[i]
-    return there ? [[on(front, hole.at), on(back, there.at)] as const] : []
+    return there ? [{ from: on(front, hole.at).at, to: on(back, there.at), stack: hole.stack }] : []
   })
-  const apart = pairs.map(([a, b]) => point3Distance(a, b))
+  const apart = pairs.map(({ from, to, stack }) => apartBy(from, to, stack))
   const most = Math.max(0, ...apart)
   const worst = run.holes[Math.max(0, apart.indexOf(most))]
   const pleated = front.parts === back.parts
@@ -53,7 +62,7 @@ function gapOf(run: Run, stage: readonly OnStage[]): Gap | undefined {
       pleated,
       open: !pleated && most > DRAWN,
       at: worst.at,
-      pairs,
+      pairs: pairs.map(({ from, to }) => [from, to.at] as const),
     }
   )
 }

@@ -42,6 +42,8 @@ export interface Bag {
   /** From the cut edge of a seamed piece to its stitch line. */
   readonly margin: Reckoned
   readonly seamed: Fate
+  /** How far out in its allowance the second row of a turned seam lies, mm; undefined where there is one row. */
+  readonly second: number | undefined
   /** A straight edge at the top, before anything is sewn to it. */
   readonly topFate: Fate
   readonly plain: Fate
@@ -50,6 +52,12 @@ export interface Bag {
   /** How far the middle of body and gusset leather lies outside the stitch lines. */
   readonly proud: { readonly flat: number; readonly walls: number }
 }
+
+/** From the second row to the cut edge at least, mm. */
+export const LEFT_OUT = 1.5
+/** A second row that is asked for lies in the allowance, as long as leather is left outside it. */
+const secondOf = (p: BagParams, margin: number): number | undefined =>
+  p.seam === 'turned' && p.rows === 2 && margin >= p.rowApart + LEFT_OUT ? p.rowApart : undefined
 
 export const isSetIn = (p: BagParams): boolean => p.body === 'set-in'
 export const isBoxed = (p: BagParams): boolean => p.body === 'boxed' || p.body === 'boxed-folded'
@@ -126,6 +134,7 @@ export function bagOf(p: BagParams, materials: Materials, reckon: Reckon): Bag {
     body,
     gusset,
     margin: basics.margin,
+    second: secondOf(p, basics.margin.value),
     seamed: turned
       ? { type: 'sewn', margin: basics.margin.value, trim: 0, finish: 'left', inside: true }
       : { type: 'sewn', margin: basics.margin.value, trim: p.trim, finish: p.finish },

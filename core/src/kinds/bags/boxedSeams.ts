@@ -1,3 +1,4 @@
+import { SNIPPED } from '../../formulas/index.js'
 import { point, polyline, type Point } from '../../geometry/index.js'
 import { type Join } from '../../master/index.js'
 import { lineSeam } from '../parts/seams.js'
@@ -19,6 +20,7 @@ export function seams(bag: Bag, box: Box, [front, back]: Face[]): Join[] {
       readonly pairName?: string
       readonly back?: readonly [number, number]
       readonly onward?: string
+      readonly beside?: string
     } = {},
   ): Join => ({
     ...lineSeam({
@@ -31,51 +33,54 @@ export function seams(bag: Bag, box: Box, [front, back]: Face[]): Join[] {
     }),
     mate: { type: 'line', sheet: to[0].sheet, line: polyline(line(to[0], to[1], to[2])) },
   })
-  const sides: Join[] = [
-    seam(
-      'side-right',
-      'right side seam',
-      [front!, point(w - m, TOP_IN), point(w - m, fold)],
-      [back!, point(m, TOP_IN), point(m, fold)],
-      { twin: 'side-left', pairName: 'side seams' },
-    ),
-    seam(
-      'side-left',
-      'left side seam',
-      [front!, point(m, TOP_IN), point(m, fold)],
-      [back!, point(w - m, TOP_IN), point(w - m, fold)],
-      { twin: 'side-right', pairName: 'side seams' },
-    ),
-  ]
-  const foot =
-    bag.p.body === 'boxed'
-      ? [
-          seam(
-            'foot-seam',
-            'foot seam',
-            [front!, point(xr, h0.value), point(xl, h0.value)],
-            [back!, point(xl, h0.value), point(xr, h0.value)],
-          ),
-        ]
-      : []
-  const corner = (face: Face, side: 'right' | 'left'): Join => {
-    const right = side === 'right'
-    const [edge, inner] = right ? [w - m, xr] : [m, xl]
-    const [first, then] = [`t-${front!.id}-${side}`, `t-${back!.id}-${side}`]
-    // One seam with one thread: from the middle, where side and foot seam end, out to either end.
-    const begins = face === front
-    return seam(
-      begins ? first : then,
-      `T seam at the foot, ${side}, ${face.id} half from the middle`,
-      [face, point(edge, fold), point(inner, fold)],
-      [face, point(inner, fold + c.value), point(inner, fold)],
-      { back: [0, 2], ...(begins ? {} : { onward: first }) },
-    )
+  const pair = { right: 'left', left: 'right' } as const
+  /** All of it `by` out in the allowances; the rows nearest to a snip stop short of it. */
+  const rowsAt = (by: number, suffix: string, words: string): Join[] => {
+    const clear = by > 0 ? by + SNIPPED.root : 0
+    const of = (id: string) => (by > 0 ? { beside: id } : {})
+    const side = (way: 'right' | 'left'): Join => {
+      const [x, mate] = way === 'right' ? [w - m + by, m - by] : [m - by, w - m + by]
+      return seam(
+        `side-${way}${suffix}`,
+        `${way} side seam${words}`,
+        [front!, point(x, TOP_IN), point(x, fold)],
+        [back!, point(mate, TOP_IN), point(mate, fold)],
+        { twin: `side-${pair[way]}${suffix}`, pairName: `side seams${words}`, ...of(`side-${way}`) },
+      )
+    }
+    const foot = (): Join =>
+      seam(
+        `foot-seam${suffix}`,
+        `foot seam${words}`,
+        [front!, point(xr, h0.value + by), point(xl, h0.value + by)],
+        [back!, point(xl, h0.value + by), point(xr, h0.value + by)],
+        of('foot-seam'),
+      )
+    const corner = (face: Face, way: 'right' | 'left'): Join => {
+      const [edge, inner, out] = way === 'right' ? [w - m, xr, 1] : [m, xl, -1]
+      const [first, then] = [front!, back!].map((f) => `t-${f.id}-${way}${suffix}`)
+      // One seam with one thread: from the middle, where side and foot seam end, out to either end.
+      const begins = face === front
+      return seam(
+        begins ? first! : then!,
+        `T seam at the foot, ${way}, ${face.id} half from the middle${words}`,
+        [face, point(edge, fold + by), point(inner + out * clear, fold + by)],
+        [face, point(inner + out * by, fold + c.value), point(inner + out * by, fold + clear)],
+        { back: [0, 2], ...(begins ? {} : { onward: first! }), ...of(`t-${face.id}-${way}`) },
+      )
+    }
+    return [
+      side('right'),
+      side('left'),
+      ...(bag.p.body === 'boxed' ? [foot()] : []),
+      ...[front!, back!].flatMap((face) => [corner(face, 'right'), corner(face, 'left')]),
+    ]
   }
   return [
-    ...sides,
-    ...foot,
-    ...[front!, back!].flatMap((face) => [corner(face, 'right'), corner(face, 'left')]),
+    ...rowsAt(0, '', ''),
+    ...(bag.second === undefined || bag.second + SNIPPED.root >= c.value
+      ? []
+      : rowsAt(bag.second, '-second', ', second row')),
   ]
 }
 

@@ -1,17 +1,16 @@
-import { STAY, point, point3, polyline, shift, type Point } from '../../geometry/index.js'
+import { STAY, point, point3, shift } from '../../geometry/index.js'
 import { type Concern, type Panel } from '../../master/index.js'
 import { given } from '../../working/index.js'
-import { lineSeam } from '../parts/seams.js'
 import { outlineOf, plainPanel } from '../parts/shape.js'
 import { panelSheet } from '../parts/sheets.js'
 import { X, minus } from './axes.js'
 import { type Bag } from './bag.js'
-import { apexOf, fanOf, rays, sidePanel, type Fan } from './fanSide.js'
+import { fanSeams } from './fanSeams.js'
+import { fanOf, sidePanel, type Fan } from './fanSide.js'
 import { standing } from './fanStand.js'
 import { flapCorners, flapFolds, flapOf, isFlapEdge, type Flap } from './flap.js'
 import { alone, part, type Body, type Face } from './parts.js'
 import { profileShape, type Profile } from './profile.js'
-import { TOP_IN } from './seam.js'
 
 /** What stays open in a fold of a side that lies flat, mm (J); docs/formulas.md §8 [8.09]. */
 const FOLD_GAP = 0.5
@@ -28,33 +27,6 @@ export function fanBody(bag: Bag): Body {
   const front = facePanel(bag, profile, 'front', undefined)
   const back = facePanel(bag, profile, 'back', flap)
   const side = sidePanel(bag, fan)
-  const apex = apexOf(fan, m)
-  const all = rays(fan)
-  const edgeLine = (ray: Point) =>
-    polyline([point(apex.x + ray.x * (fan.rise - TOP_IN), apex.y + ray.y * (fan.rise - TOP_IN)), apex])
-  const seam = (
-    id: string,
-    face: 'front' | 'back',
-    at: 'right' | 'left',
-    sheet: string,
-    ray: Point,
-    twin: string,
-  ) => ({
-    ...lineSeam({
-      id,
-      name: `${at} seam of the ${face}`,
-      sheet: face,
-      points: [
-        point(at === 'right' ? wide - m : m, TOP_IN),
-        point(at === 'right' ? wide - m : m, profile.rise),
-      ],
-      through: [face, sheet],
-      twin,
-      pairName: `side seams of the ${face}`,
-    }),
-    mate: { type: 'line' as const, sheet, line: edgeLine(ray) },
-  })
-  const [first, last] = [all[0]!, all[all.length - 1]!]
   const closedSize = bag.size(
     'fan.closed',
     'a side folded flat',
@@ -78,26 +50,7 @@ export function fanBody(bag: Bag): Body {
         sheets: [panelSheet(`side-${way}`, `${way} side`, 'side', STAY, true)],
       })),
     ],
-    joins: [
-      seam('front-right', 'front', 'right', 'side-right', first, 'front-left'),
-      seam('front-left', 'front', 'left', 'side-left', last, 'front-right'),
-      seam('back-right', 'back', 'right', 'side-left', first, 'back-left'),
-      seam('back-left', 'back', 'left', 'side-right', last, 'back-right'),
-      {
-        ...lineSeam({
-          id: 'foot-seam',
-          name: 'foot seam',
-          sheet: 'front',
-          points: [point(wide - m, profile.rise), point(m, profile.rise)],
-          through: ['front', 'back'],
-        }),
-        mate: {
-          type: 'line',
-          sheet: 'back',
-          line: polyline([point(m, profile.rise), point(wide - m, profile.rise)]),
-        },
-      },
-    ],
+    joins: fanSeams(bag, profile, fan),
     sizes: [
       ...[s.wide, s.high, s.deep, s.outWide, s.outHigh, s.outDeep].map((size) => ({
         panelId: 'front',

@@ -1,5 +1,5 @@
 import { bendAllowance } from '../../formulas/index.js'
-import { type Point3, type Stretch, courseOf, point } from '../../geometry/index.js'
+import { type Point3, type Stretch, courseAt, courseOf, coursed, point } from '../../geometry/index.js'
 import type { Fold, StoodPart } from '../../master/index.js'
 import { type Reckoned, given } from '../../working/index.js'
 import type { Named } from '../parts/shape.js'
@@ -83,6 +83,10 @@ const stretches = ({ over, bend, length, lean }: Flap, shut: number): Stretch[] 
     { length },
   ]
 }
+
+/** Where the middle of the flap over the top lies, from the back's top edge: how far up and out of its grain, and the way walked there. */
+export const flapMiddle = (flap: Flap, shut: number) =>
+  courseAt(coursed(courseOf(stretches(flap, shut))), flap.over.value / 2)
 
 /** The flap as a part of the back: it goes on over the top. `corner` is where the back’s upper left corner stands. */
 export const flapPart = (

@@ -37,9 +37,9 @@ interface Gussets {
 const endFate = (bag: Bag): Panel['edges'][number]['fate'] =>
   bag.p.ends === 'long' ? { type: 'long', by: BENCH.long } : bag.topFate
 
-function stripSnips({ p, margin }: Bag, strip: Strip, profileRadius: number, level: number): Path[] {
-  const cuts = cornerCuts(margin.value, profileRadius)
-  if (!cuts || p.body === 'tapered') return []
+function stripSnips(bag: Bag, strip: Strip, profileRadius: number, level: number): Path[] {
+  const cuts = cornerCuts(bag, profileRadius)
+  if (!cuts || bag.p.body === 'tapered') return []
   return strip.corners.flatMap(([from, to]) => [
     ...snipsAlong(from, to, 0, 1, cuts),
     ...snipsAlong(from, to, 2 * level, -1, cuts),

@@ -1,6 +1,6 @@
 import { point, point3Along, point3Cross, type Point3 } from '../../geometry/index.js'
 import { type Bag } from './bag.js'
-import { type Flap } from './flap.js'
+import { type Flap, flapMiddle } from './flap.js'
 import { onPanel } from './onFace.js'
 import { type Body, type Face } from './parts.js'
 
@@ -55,18 +55,18 @@ export function onFlap(bag: Bag, body: Body, flap: Flap): Hand {
   const across = sewn ? point(1, 0) : point(back.move.a, back.move.b)
   const frame: Hand['frame'] = (opened) => {
     const at = back.frame(opened)
-    const angle = (Math.PI / 2) * (1 - opened)
-    const [c, s] = [Math.cos(angle), Math.sin(angle)]
     const up = { x: -at.down.x, y: -at.down.y, z: -at.down.z }
     const mix = (u: number, g: number): Point3 =>
       point3Along({ x: up.x * u, y: up.y * u, z: up.z * u }, at.grain, g)
     // Shut, the flap runs from the back to the front with its grain up; open, it stands up behind.
-    const along = mix(c, -s)
-    const grain = mix(s, c)
+    const { at: on, way } = flapMiddle(flap, 1 - opened)
+    const along = mix(way.x, way.y)
+    const grain = mix(-way.y, way.x)
+    const out = back.proud + (sewn ? bag.body.thickness : 0)
     const origin = point3Along(
-      point3Along(at.origin, along, flap.over.value / 2),
+      point3Along(point3Along(at.origin, up, on.x), at.grain, on.y + (sewn ? out : 0)),
       grain,
-      bag.body.thickness + 2,
+      sewn ? 0 : out,
     )
     return { origin, right: at.right, up: grain, grain: { x: -along.x, y: -along.y, z: -along.z } }
   }

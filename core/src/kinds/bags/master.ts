@@ -2,7 +2,7 @@ import { moveBack, point, pointMoved } from '../../geometry/index.js'
 import type { Concern, Join, Master } from '../../master/index.js'
 import type { Reckon } from '../../working/index.js'
 import type { Materials } from '../kind.js'
-import { type Bag, bagOf, isBoxed, isFan, isSetIn } from './bag.js'
+import { type Bag, LEFT_OUT, bagOf, isBoxed, isFan, isSetIn } from './bag.js'
 import { boardBase, feet, overlappingBase } from './base.js'
 import { boxedBody } from './boxed.js'
 import { divider } from './divider.js'
@@ -85,10 +85,36 @@ function loopAt({ front }: Body, closed: Part): number {
 }
 
 /** What is easily forgotten where edges meet and where a bag is turned. */
-function finishing({ p }: Bag, { panels, fittings }: Part): Concern[] {
+function finishing(bag: Bag, { panels, fittings }: Part): Concern[] {
+  const { p } = bag
   const [first] = panels
   if (!first) return []
   const at = { panelId: first.id, at: first.outline.segments[0]!.from }
+  return [...withoutSecond(bag, at), ...easilyForgotten(p, at, fittings)]
+}
+
+/** Two rows were asked for, but there is no room for the second in the allowance. */
+function withoutSecond({ p, second, margin }: Bag, at: Pick<Concern, 'panelId' | 'at'>): Concern[] {
+  if (p.seam !== 'turned' || p.rows !== 2 || second !== undefined) return []
+  const least = p.rowApart + LEFT_OUT
+  return [
+    {
+      ...at,
+      id: 'no-second-row',
+      rank: 'look',
+      what: 'There is no second row: {apart} out it would lie too near the cut edge of allowances of {allowance}',
+      lengths: { apart: p.rowApart, allowance: margin.value },
+      why: 'A row needs leather outside it, or it tears out.',
+      remedy: { field: 'allowance', value: least, said: 'allowances wide enough for it' },
+    },
+  ]
+}
+
+function easilyForgotten(
+  p: Bag['p'],
+  at: Pick<Concern, 'panelId' | 'at'>,
+  fittings: Part['fittings'],
+): Concern[] {
   if (p.seam === 'raw')
     return [
       {

@@ -37,11 +37,15 @@ export function profileShape(
   )
 }
 
-/** Cuts into an allowance round a corner, from the edge inwards, as deep as leaves the root, mm and radians. */
+/** What cuts into an allowance leave from the stitch line at least, mm: they stop short of a second row too. */
+export const uncut = ({ second = 0 }: Bag): number => second + SNIPPED.root
+
+/** Cuts into a bag's allowance round a corner, from the edge inwards, as deep as leaves the root, mm and radians. */
 export function cornerCuts(
-  allowance: number,
+  bag: Bag,
   radius: number,
 ): { count: number; depth: number; root: number } | undefined {
+  const allowance = bag.margin.value
   if (radius <= 0 || allowance / radius <= SNIPPED.strain) return undefined
   const { count, root } = snips({
     radius,
@@ -51,7 +55,8 @@ export function cornerCuts(
     widestGap: SNIPPED.gap,
     facet: SNIPPED.facet,
   })
-  const left = Math.max(SNIPPED.root, Math.min(root, allowance - 1))
+  const left = Math.max(uncut(bag), Math.min(root, allowance - 1))
+  if (left > allowance - 0.5) return undefined
   return { count, depth: allowance - left, root: left }
 }
 
@@ -69,9 +74,10 @@ export const snipsAlong = (
   })
 
 /** V cuts into the allowance of a flat panel's two rounded corners: the turned allowance has too much to lie flat. */
-export function veeCuts(profile: Profile, margin: number): Path[] {
+export function veeCuts(bag: Bag, profile: Profile): Path[] {
+  const margin = bag.margin.value
   const { span, rise, radius: r } = profile
-  const cuts = cornerCuts(margin, r)
+  const cuts = cornerCuts(bag, r)
   if (!cuts) return []
   // Allowances pressed at 45° to the panel have this much too much; docs/formulas.md §20.
   const excess = (Math.PI / 2) * margin * (1 + Math.cos(BENCH.alpha))
@@ -97,12 +103,8 @@ export const cutMarks = (id: string, paths: readonly Path[]): PanelMark[] =>
   paths[0] ? [{ type: 'cuts', id, at: pathStart(paths[0]), paths }] : []
 
 /** The two corners that something is sewn round, as what can be too tight. */
-export const cornersOf = (
-  { p, reckon, margin }: Bag,
-  panelId: string,
-  profile: Profile,
-  role: string,
-): Corner[] => {
+export const cornersOf = (bag: Bag, panelId: string, profile: Profile, role: string): Corner[] => {
+  const { p, reckon, margin } = bag
   const radius = reckon(
     {
       key: 'bag.radius',
@@ -124,6 +126,7 @@ export const cornersOf = (
           radius,
           angle: Math.PI / 2,
           allowance: margin.value,
+          uncut: uncut(bag),
           role,
         },
       ]

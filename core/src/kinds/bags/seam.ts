@@ -4,8 +4,6 @@ import { given } from '../../working/index.js'
 import { edgeSeam } from '../parts/seams.js'
 import type { Bag } from './bag.js'
 
-/** From the second row to the cut edge at least, mm. */
-const LEFT_OUT = 1.5
 /** Seams begin so far under the top edge, mm. */
 export const TOP_IN = 2
 
@@ -26,7 +24,7 @@ interface BodySeam {
 
 /** The seam between an edge of one piece and a line on another that lies apart; in two rows where asked for. */
 export function bodySeams(bag: Bag, seam: BodySeam): Join[] {
-  const { p, margin, reckon } = bag
+  const { margin, reckon, second } = bag
   const trimmed = (path: Path): Path => pathPart(path, TOP_IN, pathLength(path) - TOP_IN)
   const one = (suffix: string, words: string, by: number): Join => ({
     ...edgeSeam({
@@ -59,8 +57,12 @@ export function bodySeams(bag: Bag, seam: BodySeam): Join[] {
       line: trimmed(by === 0 || !seam.beside ? seam.mate : seam.beside(by)),
     },
   })
-  const second = p.rows === 2 && p.seam === 'turned' && margin.value >= p.rowApart + LEFT_OUT
-  return [one('', '', 0), ...(second ? [{ ...one('-second', ', second row', p.rowApart), glue: [] }] : [])]
+  return [
+    one('', '', 0),
+    ...(second === undefined
+      ? []
+      : [{ ...one('-second', ', second row', second), glue: [], beside: seam.id }]),
+  ]
 }
 
 export const reversedIf = (path: Path, reversed: boolean): Path => (reversed ? pathReversed(path) : path)

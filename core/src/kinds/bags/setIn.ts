@@ -49,7 +49,7 @@ export function setInBody(bag: Bag): Body {
     count: 2,
     ...profileShape(profile, m, (edge) => (edge === 'top' ? bag.topFate : bag.seamed)),
     ...seamSkives(bag, profileChain(radius), bag.gusset.thickness, 'side'),
-    marks: cutMarks('cuts', p.seam === 'turned' ? veeCuts(profile, m) : cornersCutOut(profile, m)),
+    marks: cutMarks('cuts', p.seam === 'turned' ? veeCuts(bag, profile) : cornersCutOut(profile, m)),
   })
   // Walked from the front's top edge down, round the foot and up the back; the piece is drawn back uppermost.
   const line =
@@ -185,8 +185,8 @@ const cornersCutOut = ({ span, rise, radius }: Profile, m: number): Path[] =>
       ]
 
 function bodyPanel(bag: Bag, strip: Strip, w: number, flap: Flap | undefined) {
-  const { p, body, margin } = bag
-  const [length, m] = [strip.length.value, margin.value]
+  const { p, body } = bag
+  const length = strip.length.value
   const top: Named[] = flap
     ? flapCorners(flap, w)
     : [
@@ -202,7 +202,7 @@ function bodyPanel(bag: Bag, strip: Strip, w: number, flap: Flap | undefined) {
   const corners = strip.corners.map(([a, b]) => [length - b, length - a] as const)
   const grooved = p.grooves === 'grooved'
   const left = body.thickness * (1 - GROOVE)
-  const cuts = cornerCuts(m, radiusFor(p.radius, bag.s.deep.value, bag.s.high.value))
+  const cuts = cornerCuts(bag, radiusFor(p.radius, bag.s.deep.value, bag.s.high.value))
   const marks =
     cuts && !grooved
       ? cutMarks(

@@ -171,7 +171,7 @@ function facePanel(bag: Bag, id: 'front' | 'back', profile: Profile, flap: Flap 
     ...shape,
     ...seamSkives(bag, chain, body.thickness, id),
     folds: flap ? flapFolds(flap, wide) : [],
-    marks: p.seam === 'turned' ? cutMarks('vee', veeCuts(profile, margin.value)) : [],
+    marks: p.seam === 'turned' ? cutMarks('vee', veeCuts(bag, profile)) : [],
     ...(flap ? { labelAt: point(wide / 2, profile.rise * 0.4) } : {}),
   })
 }

@@ -14,9 +14,22 @@ interface SeamBase {
   readonly back?: readonly [number, number]
   readonly free?: boolean
   readonly onward?: string
+  readonly beside?: string
 }
 
-const common = ({ id, name, through, glue, layup, twin, pairName, back, free, onward }: SeamBase) => ({
+const common = ({
+  id,
+  name,
+  through,
+  glue,
+  layup,
+  twin,
+  pairName,
+  back,
+  free,
+  onward,
+  beside,
+}: SeamBase) => ({
   id,
   name,
   layup: layup ?? 'open',
@@ -27,6 +40,7 @@ const common = ({ id, name, through, glue, layup, twin, pairName, back, free, on
   ...(pairName ? { pairName } : {}),
   ...(free ? { free } : {}),
   ...(onward ? { onward } : {}),
+  ...(beside ? { beside } : {}),
 })
 
 /** A run along a line drawn through points on a sheet, in the sheet's own coordinates. */
