@@ -1,0 +1,50 @@
+import fc from 'fast-check'
+import { describe, expect, test } from 'vitest'
+import { type Derived, derive } from '@drumlin/core'
+import { pathNearest, pointMoved } from '../src/geometry/index.js'
+import { bagDesign } from './support/bags.js'
+
+/** How near any cut into an allowance comes to a hole of the piece it is cut into, mm. */
+function nearest({ panels, works, runs }: Derived): number {
+  let least = Infinity
+  for (const panel of panels) {
+    const cuts = (panel.marks ?? []).flatMap((m) => (m.type === 'cuts' ? m.paths : []))
+    const laid = works[0]!.sheets.filter(
+      (s) => s.part === 'whole' && s.sheet.type === 'panel' && s.sheet.panelId === panel.id,
+    )
+    for (const sheet of cuts.length > 0 ? laid : [])
+      for (const run of runs)
+        for (const hole of [...run.holes, ...(run.other?.holes ?? [])]) {
+          const at = pointMoved(hole.at, sheet.toSheet)
+          for (const cut of cuts) least = Math.min(least, pathNearest(cut, at).distance)
+        }
+  }
+  return least
+}
+
+describe('cuts into the allowance of a turned seam', () => {
+  test.each(['wrap', 'wrap-three', 'tapered', 'set-in', 'boxed', 'boxed-folded'])(
+    'of a %s body stop short of every row',
+    (body) =>
+      fc.assert(
+        fc.property(
+          fc.double({ min: 0, max: 60, noNaN: true }),
+          fc.double({ min: 6, max: 14, noNaN: true }),
+          fc.double({ min: 1.5, max: 8, noNaN: true }),
+          (radius, allowance, rowApart) => {
+            const bag = bagDesign('flap-bag', {
+              body,
+              seam: 'turned',
+              rows: 2,
+              radius,
+              allowance,
+              rowApart,
+              flap: 'none',
+            })
+            expect(nearest(derive(bag))).toBeGreaterThan(1)
+          },
+        ),
+        { seed: 53, numRuns: 12 },
+      ),
+  )
+})
