@@ -246,6 +246,7 @@ const stepOf = (fold: DrawnFold, pile: Pile, layer: string, key: string, reckon:
       label: `step at the edge, ${fold.name} closed`,
       formula: '{angle} in radians × {apart} between the middles',
       source: '§2',
+      measured: true,
     },
     {
       angle: given('angle', fold.turn, 'angle'),

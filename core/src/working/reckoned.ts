@@ -24,7 +24,7 @@ export interface Reckoned {
   readonly quantity: Quantity
   readonly formula: string
   readonly source: string
-  /** Read off a drawing, so that no other number can be written over it. */
+  /** Nothing follows from it, or it is read off a drawing: no other number can be written over it. */
   readonly measured?: boolean
   readonly inputs: Readonly<Record<string, Term>>
 }
@@ -77,7 +77,8 @@ export const reckoner =
   (overrides: Readonly<Record<string, number>>): Reckon =>
   (formula, inputs, compute) => {
     const figured = compute(valuesOf(inputs))
-    const own = Object.hasOwn(overrides, formula.key) ? overrides[formula.key] : undefined
+    const own =
+      formula.measured !== true && Object.hasOwn(overrides, formula.key) ? overrides[formula.key] : undefined
     const reckoned: Reckoned = {
       kind: 'reckoned',
       quantity: 'length',

@@ -3,7 +3,7 @@ import type { Fate } from '../../master/index.js'
 import type { Leather } from '../../stores/index.js'
 import { type Reckon, type Reckoned, given } from '../../working/index.js'
 import { type Materials, leatherOf } from '../kind.js'
-import { type Basics, basicsOf, sizeBy } from '../parts/basics.js'
+import { type Basics, basicsOf, outcomeBy, sizeBy } from '../parts/basics.js'
 import { type Adds, addsOf } from './adds.js'
 import type { BagParams } from './params.js'
 
@@ -37,6 +37,8 @@ export interface Bag {
   readonly materials: Materials
   readonly reckon: Reckon
   readonly size: ReturnType<typeof sizeBy>
+  /** A size nothing else follows from. */
+  readonly outcome: ReturnType<typeof outcomeBy>
   readonly body: Leather
   readonly gusset: Leather
   /** From the cut edge of a seamed piece to its stitch line. */
@@ -80,7 +82,12 @@ function proudOf(p: BagParams, body: Leather, gusset: Leather): Bag['proud'] {
   return { flat: ((2 - Math.PI * gusset.neutral) * tg) / 2 + tp / 2, walls: -tg / 2 }
 }
 
-function sizesOf(p: BagParams, adds: Adds, size: Bag['size'], base: number): Omit<BagSizes, keyof Basics> {
+function sizesOf(
+  p: BagParams,
+  adds: Adds,
+  { size, outcome }: Pick<Bag, 'size' | 'outcome'>,
+  base: number,
+): Omit<BagSizes, keyof Basics> {
   const inner = (key: string, label: string, room: number, add: Reckoned, more = 0): Reckoned =>
     size(
       `bag.${key}`,
@@ -91,7 +98,7 @@ function sizesOf(p: BagParams, adds: Adds, size: Bag['size'], base: number): Omi
       (v) => v.room + v.add + v.base,
     )
   const outer = (key: string, label: string, of: Reckoned, add: Reckoned): Reckoned =>
-    size(
+    outcome(
       `bag.out.${key}`,
       `${label} outside`,
       `{size} between the stitch lines + ${add.value < 0 ? '({add})' : '{add}'}`,
@@ -121,7 +128,7 @@ export function bagOf(p: BagParams, materials: Materials, reckon: Reckon): Bag {
   const lining = p.lining === 'lined' ? leatherOf(materials, 'lining').thickness : 0
   const turned = p.seam === 'turned'
   const basics = basicsOf(turned ? p.allowance : p.margin, materials, reckon)
-  const size = sizeBy(reckon)
+  const [size, outcome] = [sizeBy(reckon), outcomeBy(reckon)]
   const adds = addsOf(
     { p, size, body, gusset, margin: basics.margin.value, lining, alpha: BENCH.alpha },
     seamsOf(p),
@@ -131,6 +138,7 @@ export function bagOf(p: BagParams, materials: Materials, reckon: Reckon): Bag {
     materials,
     reckon,
     size,
+    outcome,
     body,
     gusset,
     margin: basics.margin,
@@ -152,7 +160,7 @@ export function bagOf(p: BagParams, materials: Materials, reckon: Reckon): Bag {
           }
         : { type: 'raw', finish: p.finish, trim: 0 },
     plain: { type: 'raw', finish: p.finish, trim: 0 },
-    s: { ...basics, ...sizesOf(p, adds, size, basePile(p)) },
+    s: { ...basics, ...sizesOf(p, adds, { size, outcome }, basePile(p)) },
     adds,
     proud: proudOf(p, body, gusset),
   }

@@ -27,7 +27,7 @@ export function fanBody(bag: Bag): Body {
   const front = facePanel(bag, profile, 'front', undefined)
   const back = facePanel(bag, profile, 'back', flap)
   const side = sidePanel(bag, fan)
-  const closedSize = bag.size(
+  const closedSize = bag.outcome(
     'fan.closed',
     'a side folded flat',
     '2 × {pleats} × {t} + {folds} folds × {gap}',

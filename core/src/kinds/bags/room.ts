@@ -6,11 +6,11 @@ import { type Bag, basePile, isBoxed, isFan } from './bag.js'
 import type { Part } from './parts.js'
 
 const insideOf = (bag: Bag, key: 'wide' | 'high' | 'deep', label: string): Reckoned => {
-  const { p, s, size, adds } = bag
+  const { p, s, outcome, adds } = bag
   // Worked backwards from the size between stitch lines, so that a number written over that shows here.
   const add = adds[`${key}In`]
   const base = key === 'high' ? basePile(p) : 0
-  return size(
+  return outcome(
     `bag.in.${key}`,
     `${label} inside`,
     `{size} between the stitch lines − ${add.value < 0 ? '({add})' : '{add}'}${base > 0 ? ' − {base} base' : ''}`,
@@ -32,7 +32,7 @@ export const insideSizes = (bag: Bag, { panels }: Part) =>
 
 /** The room inside and its mouth: a taper is as deep as its slimmer end lets a thing stand. */
 export function roomOf(bag: Bag, { panels }: Part): Room {
-  const { p, size } = bag
+  const { p, outcome } = bag
   const wide = insideOf(bag, 'wide', 'width')
   const high = insideOf(bag, 'high', 'height')
   const whole = insideOf(bag, 'deep', 'depth')
@@ -40,7 +40,7 @@ export function roomOf(bag: Bag, { panels }: Part): Room {
   const deep =
     least === p.deep
       ? whole
-      : size(
+      : outcome(
           'room.deep',
           'depth a thing can have',
           isFan(p) ? '{deep} / 2: halfway between foot and top' : '{least} at the slimmer end',
@@ -49,7 +49,7 @@ export function roomOf(bag: Bag, { panels }: Part): Room {
           (v) => (isFan(p) ? v.deep / 2 : v.least),
         )
   const zip = p.closure === 'zip'
-  const mouthWide = size(
+  const mouthWide = outcome(
     'mouth.wide',
     'mouth, width',
     zip ? '{wide} inside − 2 × {ends} at the zip’s ends' : '{wide} inside',
@@ -58,7 +58,7 @@ export function roomOf(bag: Bag, { panels }: Part): Room {
     (v) => (zip ? v.wide - 2 * v.ends : v.wide),
   )
   const top = p.body === 'tapered' ? p.topDeep : p.deep
-  const mouthDeep = size(
+  const mouthDeep = outcome(
     'mouth.deep',
     'mouth, depth it opens to',
     zip
@@ -94,11 +94,11 @@ const stiffness = ({ temper, thickness }: Leather): number => FIRMNESS[temper] *
 
 /** What turning a bag depends on: it goes through its own mouth. */
 export function turningOf(bag: Bag, { panels }: Part): Turning {
-  const { p, s, size } = bag
+  const { p, s, outcome } = bag
   // Only what is turned counts: a boxed bag has no gusset. Of two leathers the one that resists more.
   const turned = panels.some((q) => q.role === 'gusset') && stiffness(bag.gusset) > stiffness(bag.body)
   const firm = turned ? 'gusset' : 'body'
-  const girth = size(
+  const girth = outcome(
     'turning.girth',
     'round the body, and across its foot',
     '2 × {high} + 2 × {wide} + {deep}',
@@ -106,7 +106,7 @@ export function turningOf(bag: Bag, { panels }: Part): Turning {
     { high: s.high, wide: s.wide, deep: s.deep },
     (v) => 2 * v.high + 2 * v.wide + v.deep,
   )
-  const opening = size(
+  const opening = outcome(
     'turning.opening',
     'round the mouth',
     '2 × ({wide} + {deep})',

@@ -20,7 +20,7 @@ export const BENCH = {
 
 /** Lengths of a strap in two parts with a buckle, from the measure from ring to ring as it is worn. */
 export function strapSizes(bag: Bag) {
-  const { p, size, materials } = bag
+  const { p, size, outcome, materials } = bag
   const leather = leatherOf(materials, 'straps')
   const k = given('neutral share', leather.neutral, 'share')
   const t = given('leather', leather.thickness, 'thickness')
@@ -85,7 +85,7 @@ export function strapSizes(bag: Bag) {
     (v) => keeperLength(v.wide, 2 * v.t, v.ease, v.ease, v.t, v.k) + v.lap,
   )
   const reach = (key: string, label: string, way: 1 | -1): Reckoned =>
-    size(
+    outcome(
       `strap.${key}`,
       label,
       `{carried} ${way > 0 ? '+' : '−'} ({holes} − 1) / 2 × {spacing}`,
@@ -93,7 +93,7 @@ export function strapSizes(bag: Bag) {
       { carried: given('ring to ring', p.carried), holes, spacing },
       (v) => v.carried + (way * (v.holes - 1) * v.spacing) / 2,
     )
-  const total = size(
+  const total = outcome(
     'strap.total',
     'strap leather in all',
     '({long} + {short}) × {straps}',
@@ -101,7 +101,7 @@ export function strapSizes(bag: Bag) {
     { long, short, straps: given('straps', p.strap === 'pair' ? 2 : 1, 'count') },
     (v) => (v.long + v.short) * v.straps,
   )
-  const overlap = size(
+  const overlap = outcome(
     'strap.overlap',
     'overlap at the usual hole',
     '({holes} − 1) / 2 × {spacing} + {tip}',

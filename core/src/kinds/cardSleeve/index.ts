@@ -2,7 +2,7 @@ import { STAY, flipAbout, point, shift } from '../../geometry/index.js'
 import type { Join, Layup, Match, Panel, Sheet } from '../../master/index.js'
 import { type Reckon, type Reckoned, given } from '../../working/index.js'
 import { type Kind, type Materials, type Role, leatherOf } from '../kind.js'
-import { basicsOf, counted, sizeBy } from '../parts/basics.js'
+import { basicsOf, counted, outcomeBy, sizeBy } from '../parts/basics.js'
 import { EDGE_FIELDS, choiceField, leatherField } from '../parts/fields.js'
 import { edgeSeam } from '../parts/seams.js'
 import { allRound, finishedFate, plainPanel, rectangleShape, rimBand } from '../parts/shape.js'
@@ -66,7 +66,7 @@ function sleeveOf(p: SleeveParams, materials: Materials, reckon: Reckon): Sleeve
   const lined = p.lining === 'lined'
   const backs = p.centre === 'open' ? 2 : 1
   const t = (role: string) => given(role, leatherOf(materials, role).thickness, 'thickness')
-  const closed = size(
+  const closed = outcomeBy(reckon)(
     'closed',
     'thickness of the backs',
     '{backs} × ({body} + {lining} lining)',

@@ -1,7 +1,7 @@
 import { arcSizes } from '../parts/arc.js'
 import { type Reckon, type Reckoned, given } from '../../working/index.js'
 import { type Materials, leatherOf } from '../kind.js'
-import { type Basics, basicsOf, sizeBy } from '../parts/basics.js'
+import { type Basics, basicsOf, outcomeBy, sizeBy } from '../parts/basics.js'
 import { type Strip, stripsOf } from '../parts/folding.js'
 import { type Stack, stackSizes } from '../pockets/index.js'
 import type { CaseParams } from './params.js'
@@ -37,7 +37,7 @@ export interface CaseSizes extends Basics {
 }
 
 export function caseSizes(p: CaseParams, materials: Materials, reckon: Reckon): CaseSizes {
-  const size = sizeBy(reckon)
+  const [size, outcome] = [sizeBy(reckon), outcomeBy(reckon)]
   const basics = basicsOf(p.margin, materials, reckon)
   const { margin, hole } = basics
   const [body, gusset] = [leatherOf(materials, 'body'), leatherOf(materials, 'gusset')]
@@ -77,7 +77,7 @@ export function caseSizes(p: CaseParams, materials: Materials, reckon: Reckon): 
     { gussetTop, margin },
     (v) => v.gussetTop / 2 + v.margin,
   )
-  const gussetHigh = size(
+  const gussetHigh = outcome(
     'gusset.high',
     'gusset along its middle',
     '√({height}² − ({gussetTop} / 2)²), so that its sides are as long as the front’s',
@@ -93,7 +93,7 @@ export function caseSizes(p: CaseParams, materials: Materials, reckon: Reckon): 
     { deep: given('deep', p.deep), t, k },
     (v) => v.deep + v.t + Math.PI * v.k * v.t,
   )
-  const bodyLength = size(
+  const bodyLength = outcome(
     'body.length',
     'length of back and flap',
     '{flap} flap + {flapBend} over the top + {height} back',
@@ -101,7 +101,7 @@ export function caseSizes(p: CaseParams, materials: Materials, reckon: Reckon): 
     { flap: given('flap', p.flap), flapBend, height },
     (v) => v.flap + v.flapBend + v.height,
   )
-  const flat = size(
+  const flat = outcome(
     'closed.flat',
     'thickness folded flat',
     '3 × {t} + 2 × {tg} gusset',
@@ -109,7 +109,7 @@ export function caseSizes(p: CaseParams, materials: Materials, reckon: Reckon): 
     { t, tg },
     (v) => 3 * v.t + 2 * v.tg,
   )
-  const full = size(
+  const full = outcome(
     'closed.full',
     'thickness with the thing in it',
     '{deep} + 3 × {t}',

@@ -1,7 +1,7 @@
 import { mouldingExtra } from '../../formulas/index.js'
 import { type Reckon, type Reckoned, given } from '../../working/index.js'
 import { type Materials, leatherOf } from '../kind.js'
-import { type Basics, basicsOf, sizeBy } from '../parts/basics.js'
+import { type Basics, basicsOf, outcomeBy, sizeBy } from '../parts/basics.js'
 import type { HolderParams } from './params.js'
 
 /** Judgement values of the bench, mm. */
@@ -139,7 +139,7 @@ export function holderSizes(p: HolderParams, materials: Materials, reckon: Recko
     { slot: given('slot', Math.max(BENCH.slotWide, p.beltThick + 1)), rim: given('rim', BENCH.wingRim) },
     (v) => (p.hung === 'wings' ? v.slot + 2 * v.rim : 0),
   )
-  const closed = size(
+  const closed = outcomeBy(reckon)(
     'closed',
     'thickness with the thing in it',
     '{deep} + {front} front + {back} back',

@@ -1,7 +1,7 @@
 import { keeperLength, turnBack } from '../../formulas/index.js'
 import { type Reckon, type Reckoned, given } from '../../working/index.js'
 import { type Materials, leatherOf } from '../kind.js'
-import { type Basics, basicsOf, sizeBy } from '../parts/basics.js'
+import { type Basics, basicsOf, outcomeBy, sizeBy } from '../parts/basics.js'
 import type { StrapParams } from './params.js'
 
 /** Judgement values of the bench, mm. */
@@ -32,7 +32,7 @@ export interface StrapSizes extends Basics {
 }
 
 export function strapSizes(p: StrapParams, materials: Materials, reckon: Reckon): StrapSizes {
-  const size = sizeBy(reckon)
+  const [size, outcome] = [sizeBy(reckon), outcomeBy(reckon)]
   const [outer, lining] = [leatherOf(materials, 'outside'), leatherOf(materials, 'lining')]
   const t = given('outside leather', outer.thickness, 'thickness')
   const k = given('neutral share', outer.neutral, 'share')
@@ -85,7 +85,7 @@ export function strapSizes(p: StrapParams, materials: Materials, reckon: Reckon)
     { usual, holes, spacing, tongue: given('tongue', p.tongue) },
     (v) => v.usual + ((v.holes - 1) / 2) * v.spacing + v.tongue,
   )
-  const longCut = size(
+  const longCut = outcome(
     'long.cut',
     'tongue piece, turned back',
     '{long} + {back}',
@@ -125,7 +125,7 @@ export function strapSizes(p: StrapParams, materials: Materials, reckon: Reckon)
     (v) => keeperLength(v.width, 2 * v.thick, v.ease, v.ease, v.t, v.k) + v.lap,
   )
   const reach = (key: string, label: string, way: 1 | -1) =>
-    size(
+    outcome(
       key,
       label,
       `{girth} ${way > 0 ? '+' : '−'} ({holes} − 1) / 2 × {spacing}`,

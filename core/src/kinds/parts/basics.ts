@@ -60,8 +60,13 @@ export function notesMaybe({ currency, notes }: { currency: string; notes: numbe
 }
 
 /** Sums such as `96.0 between + 2 × 3.0`: one call, the working beside the arithmetic. */
-export const sizeBy =
-  (reckon: Reckon) =>
+export const sizeBy = (reckon: Reckon) => sizing(reckon, false)
+
+/** A size that follows from others and that nothing else follows from: it is changed by changing those. */
+export const outcomeBy = (reckon: Reckon) => sizing(reckon, true)
+
+const sizing =
+  (reckon: Reckon, measured: boolean) =>
   <I extends Readonly<Record<string, Term>>>(
     key: string,
     label: string,
@@ -71,7 +76,7 @@ export const sizeBy =
     compute: (v: { readonly [K in keyof I]: number }) => number,
     quantity: Quantity = 'length',
   ): Reckoned =>
-    reckon({ key, label, formula, source, quantity }, inputs, compute)
+    reckon({ key, label, formula, source, quantity, ...(measured ? { measured } : {}) }, inputs, compute)
 
 /** Words for what is carried: `6 cards`, `1 note`; nothing for none. */
 export const counted = (n: number, one: string): string[] =>

@@ -1,6 +1,6 @@
 import { type Reckon, type Reckoned, given } from '../../working/index.js'
 import { type Materials, leatherOf } from '../kind.js'
-import { type Basics, basicsOf, sizeBy } from '../parts/basics.js'
+import { type Basics, basicsOf, outcomeBy, sizeBy } from '../parts/basics.js'
 import type { SheathParams } from './params.js'
 
 /** End of a loop that is sewn down, mm. */
@@ -78,7 +78,7 @@ export function sheathSizes(p: SheathParams, materials: Materials, reckon: Recko
         ? 2 * v.rise + Math.PI * (v.belt / 2 + v.k * v.t) + v.end
         : v.wide + 2 * v.belt + Math.PI * v.k * v.t + 2 * v.end,
   )
-  const hangs = size(
+  const hangs = outcomeBy(reckon)(
     'hangs',
     'from the tip of the tool to where it hangs',
     '{deep} goes in + {rise} up to the loop',

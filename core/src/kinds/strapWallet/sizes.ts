@@ -2,7 +2,7 @@ import { keeperLength } from '../../formulas/index.js'
 import { CARD } from '../../stores/index.js'
 import { type Reckon, type Reckoned, given } from '../../working/index.js'
 import { type Materials, leatherOf } from '../kind.js'
-import { type Basics, basicsOf, notesMaybe, sizeBy } from '../parts/basics.js'
+import { type Basics, basicsOf, notesMaybe, outcomeBy, sizeBy } from '../parts/basics.js'
 import type { StrapWalletParams } from './params.js'
 
 /** Judgement values of the bench, mm. */
@@ -43,7 +43,7 @@ export function strapWalletSizes(
   materials: Materials,
   reckon: Reckon,
 ): StrapWalletSizes {
-  const size = sizeBy(reckon)
+  const [size, outcome] = [sizeBy(reckon), outcomeBy(reckon)]
   const basics = basicsOf(p.margin, materials, reckon)
   const { margin, hole } = basics
   const [body, inner, strap] = ['outside', 'inside', 'strap'].map((role) => leatherOf(materials, role))
@@ -106,7 +106,7 @@ export function strapWalletSizes(
     (v) => Math.PI * ((v.gap + v.t) / 2 + v.k * v.t),
   )
   const flap = given('flap', p.flap)
-  const length = size(
+  const length = outcome(
     'length',
     'length of the body',
     '{flap} flap + {flapBend} + {back} back + {footBend} + {front} front',
@@ -147,7 +147,7 @@ export function strapWalletSizes(
     { strapFull, overlap: given('overlap', p.overlap) },
     (v) => v.strapFull + v.overlap,
   )
-  const tail = size(
+  const tail = outcome(
     'strap.tail',
     'overlap when it is empty',
     '{strapLength} − {strapEmpty}',

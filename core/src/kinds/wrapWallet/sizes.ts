@@ -2,7 +2,7 @@ import { keeperLength } from '../../formulas/index.js'
 import { CARD } from '../../stores/index.js'
 import { type Reckon, type Reckoned, given } from '../../working/index.js'
 import { type Materials, leatherOf } from '../kind.js'
-import { type Basics, basicsOf, notesMaybe, sizeBy } from '../parts/basics.js'
+import { type Basics, basicsOf, notesMaybe, outcomeBy, sizeBy } from '../parts/basics.js'
 import { type Strip, stripsOf } from '../parts/folding.js'
 import type { WrapParams } from './params.js'
 
@@ -33,7 +33,7 @@ const laidOn = (p: WrapParams): number[] => {
 }
 
 export function wrapSizes(p: WrapParams, materials: Materials, reckon: Reckon): WrapSizes {
-  const size = sizeBy(reckon)
+  const [size, outcome] = [sizeBy(reckon), outcomeBy(reckon)]
   const basics = basicsOf(p.margin, materials, reckon)
   const leather = leatherOf(materials, 'body')
   const t = given('leather', leather.thickness, 'thickness')
@@ -97,7 +97,7 @@ export function wrapSizes(p: WrapParams, materials: Materials, reckon: Reckon): 
   const growth = bends
     .slice(1, -1)
     .map((bend, i) =>
-      size(
+      outcome(
         `growth.${i + 3}`,
         `panel ${i + 3} longer than panel ${i + 2}`,
         '({after} + {bend}) / 2 − ({bend} + {before}) / 2',
