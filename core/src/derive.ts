@@ -22,7 +22,12 @@ export interface Derived {
   readonly pieces: readonly Piece[]
 }
 
-const materialsOf = ({ leathers, iron, hardware }: Design): Materials => ({ leathers, iron, hardware })
+const materialsOf = ({ leathers, iron, hardware, skives }: Design): Materials => ({
+  leathers,
+  iron,
+  hardware,
+  skives,
+})
 
 /** Design → master panels → edges → laid-up work → runs → pieces. Pure: the same design gives the same result everywhere. */
 export function derive(design: Design): Derived {

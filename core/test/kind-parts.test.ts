@@ -6,7 +6,7 @@ import { STARTER_STORES } from '../src/stores/index.js'
 import { given, reckoner } from '../src/working/index.js'
 
 const reckon = reckoner({})
-const materials = { leathers: {}, iron: STARTER_STORES.irons[1]!, hardware: {} }
+const materials = { leathers: {}, iron: STARTER_STORES.irons[1]!, hardware: {}, skives: {} }
 
 describe('what every kind begins with', () => {
   test('half a hole across the seam: half of a 1.7 mm slot at 45° is 0.60', () => {

@@ -1,10 +1,17 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { derive } from '@drumlin/core'
+import { type Derived, type Term, derive } from '@drumlin/core'
 import { boxHeight, boxWidth, pathBox, pathNearest, pathPoints, pointInside } from '../src/geometry/index.js'
-import { layersAt, thicknessAt } from '../src/layup/index.js'
+import { layersAt, sheetThickness, thicknessAt } from '../src/layup/index.js'
 import { freshOf, sizeOf } from './support/designs.js'
 import { HALF_HOLE, finishedBox, pieceOf, plain } from './support/plain.js'
+
+/** The value of an input of a size, by the way to it through the workings. */
+function inputOf(derived: Derived, key: string, way: readonly string[]): number {
+  let term: Term = derived.master.sizes.find((s) => s.size.key === key)!.size
+  for (const name of way) if (term.kind === 'reckoned') term = term.inputs[name]!
+  return term.value
+}
 
 const SCHOOLS = ['butted', 'lapped', 'overlap', 'slits'] as const
 const anyPile = fc.record({
@@ -161,5 +168,32 @@ describe('the schools, by pencil, leather 1 mm', () => {
     const [sleeve, spectacles] = ['card-sleeve', 'gusseted-case'].map((kind) => plain(kind, { pockets: 1 }))
     for (const key of ['pocket.width', 'pocket.depth'])
       expect(sizeOf(spectacles!, key)).toBeCloseTo(sizeOf(sleeve!, key), 9)
+  })
+  test.each([undefined, 0.3])('the pile rises over what really lies there, feet skived to %s', (foot) => {
+    let shrunk = 0
+    for (const pockets of [2, 3, 4, 5, 6])
+      for (const topPocket of ['full', 'clear'])
+        for (const reveal of [8, 11, 14]) {
+          const design = freshOf('bifold', { school: 'butted', pockets, topPocket, reveal })
+          const derived = derive({ ...design, skives: foot === undefined ? {} : { 'pocket.foot': foot } })
+          const sheets = derived.works[0]!.sheets.filter((s) => /^(foot-)?pocket.*-left$/.test(s.sheet.id))
+          const t = derived.design.leathers.pockets!.thickness
+          const [top, foot0] = [
+            Math.min(...sheets.map((s) => s.box.top)),
+            Math.max(...sheets.map((s) => s.box.bottom)),
+          ]
+          const x = (sheets[0]!.box.left + sheets[0]!.box.right) / 2
+          // By walking down the middle of the laid-up pile.
+          let most = 0
+          for (let y = top; y < foot0; y += 0.05)
+            most = Math.max(
+              most,
+              sheets.reduce((sum, s) => sum + sheetThickness(s, { x, y }), 0),
+            )
+          const layers = inputOf(derived, 'pocket.width', ['between', 'room', 'rise', 'layers'])
+          expect(layers, `${pockets} ${topPocket} ${reveal}`).toBeCloseTo(most / t - 1, 1)
+          if (most / t < pockets - 0.01) shrunk += 1
+        }
+    expect(shrunk).toBeGreaterThan(3)
   })
 })

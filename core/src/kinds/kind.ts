@@ -31,6 +31,8 @@ export interface Materials {
   readonly iron: Iron
   /** By the part it plays. */
   readonly hardware: Readonly<Record<string, Hardware>>
+  /** What the maker skives named bands to, mm. */
+  readonly skives: Readonly<Record<string, number>>
 }
 
 /** A sort of thing that can be made. Knows finished sizes and what joins what; nothing of cutting, holes or printing. */

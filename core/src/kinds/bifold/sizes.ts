@@ -27,6 +27,7 @@ export function bifoldSizes(p: BifoldParams, materials: Materials, reckon: Recko
     p,
     reckon,
     leather: leatherOf(materials, 'pockets'),
+    skives: materials.skives,
     outside: leatherOf(materials, 'outside'),
     inside: leatherOf(materials, 'inside'),
     ...leavesOf(p, materials),

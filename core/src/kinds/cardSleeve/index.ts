@@ -57,6 +57,7 @@ function sleeveOf(p: SleeveParams, materials: Materials, reckon: Reckon): Sleeve
     p,
     reckon,
     leather: leatherOf(materials, 'pockets'),
+    skives: materials.skives,
   }
   const sizes = stackSizes(start)
   const size = sizeBy(reckon)

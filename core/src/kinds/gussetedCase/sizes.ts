@@ -138,7 +138,7 @@ export function caseSizes(p: CaseParams, materials: Materials, reckon: Reckon): 
     },
     (v) => v.angle * (v.radius + v.k * v.tg) + 2 * v.tab,
   )
-  const start = { ...basics, p, reckon, leather: leatherOf(materials, 'pockets') }
+  const start = { ...basics, p, reckon, leather: leatherOf(materials, 'pockets'), skives: materials.skives }
   const stack: Stack | undefined =
     p.pockets > 0
       ? {

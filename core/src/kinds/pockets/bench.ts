@@ -61,6 +61,9 @@ const overlapping = (p: PocketParams): number => {
   return Math.min(p.pockets, Math.ceil(long / p.reveal))
 }
 
+/** The band across the feet of the pockets, as skives are wished for. */
+export const FOOT_BAND = 'pocket.foot'
+
 /** Pieces of pocket leather in one place of the side seam, as multiples of its thickness; docs/formulas.md §9. */
 export function edgePieces(p: PocketParams): number {
   if (p.pockets === 0) return 0

@@ -16,7 +16,7 @@ import {
   turnedFate,
   withNotch,
 } from '../parts/shape.js'
-import { POCKET_BENCH as B } from './bench.js'
+import { FOOT_BAND, POCKET_BENCH as B } from './bench.js'
 import { type Stack, footRadius, handed } from './stack.js'
 
 import { guide, pouch, slitPanel, stay } from './slits.js'
@@ -75,7 +75,7 @@ function gripped(stack: Stack, shape: Shape): { shape: Shape; marks: PanelMark[]
 /** The skive across a pocket's foot. */
 function footBand(t: number, left: number, right: number, bottom: number): Band {
   return slopeBand(
-    'pocket.foot',
+    FOOT_BAND,
     'foot of the card pockets',
     [t, t * B.footEnd],
     box(left, bottom - B.footSkive, right, bottom),

@@ -3,7 +3,7 @@ import { CARD, type Leather } from '../../stores/index.js'
 import { type Reckon, type Reckoned, given } from '../../working/index.js'
 import { type Basics, sizeBy } from '../parts/basics.js'
 import type { EdgeParams } from '../parts/schema.js'
-import { CLOTH, POCKET_BENCH, edgePieces } from './bench.js'
+import { CLOTH, FOOT_BAND, POCKET_BENCH, edgePieces } from './bench.js'
 import type { PocketParams } from './params.js'
 
 /** What a pile of pockets is worked out from. */
@@ -11,6 +11,8 @@ export interface StackStart extends Basics {
   readonly p: PocketParams & EdgeParams
   readonly reckon: Reckon
   readonly leather: Leather
+  /** What the maker skives named bands to, mm. */
+  readonly skives: Readonly<Record<string, number>>
 }
 
 /** Sizes of the pockets of one pile, each with its working. */
@@ -28,26 +30,52 @@ export interface StackSizes {
   readonly slit: Reckoned
 }
 
-export const stackSizes = (start: StackStart): StackSizes => ({ ...widths(start), ...depths(start) })
+export function stackSizes(start: StackStart): StackSizes {
+  const deep = depths(start)
+  return { ...widths(start, deep), ...deep }
+}
+
+/** How thick a pocket is so far below its top, as a share of its leather: its foot is skived. */
+function leftAt(below: number, bottom: number, front: boolean, end: number): number {
+  if (below < 0 || below > bottom) return 0
+  if (front) return 1
+  return 1 - Math.max(0, (below - bottom + POCKET_BENCH.footSkive) / POCKET_BENCH.footSkive) * (1 - end)
+}
+
+/** Layers of pocket leather where most of it lies over the cards: feet end, and are skived to what is planned. */
+function layersOver({ p, leather, hole, skives }: StackStart, deep: ReturnType<typeof depths>): number {
+  const end = Math.min(1, (skives[FOOT_BAND] ?? leather.thickness * POCKET_BENCH.footEnd) / leather.thickness)
+  const bottomOf = (i: number): number =>
+    deep.depth.value - (i === 0 ? deep.shorten.value : 0) + hole.value + POCKET_BENCH.footMargin
+  const tops = Array.from({ length: p.pockets }, (_, i) => i * p.reveal)
+  // It is thickest where a pocket begins: below that they only end.
+  return Math.max(
+    0,
+    ...tops.map((at) =>
+      tops.reduce((sum, top, i) => sum + leftAt(at - top, bottomOf(i), i === p.pockets - 1, end), 0),
+    ),
+  )
+}
 
 /** Layers that lie in the middle of the pile and not at its edge. */
-function piled({ p, leather }: StackStart): { layers: number; t: number } {
+function piled(start: StackStart, deep: ReturnType<typeof depths>): { layers: number; t: number } {
+  const { p, leather } = start
   if (p.school === 'overlap') return { layers: 0, t: leather.thickness }
   if (p.school === 'slits') return { layers: p.pouch === 'fabric' ? 2 * p.pockets : 0, t: CLOTH.thickness }
-  return { layers: Math.max(0, p.pockets - edgePieces(p)), t: leather.thickness }
+  return { layers: Math.max(0, layersOver(start, deep) - edgePieces(p)), t: leather.thickness }
 }
 
 /** Widths of a pocket, from the card and the rise of the pile. */
-function widths(start: StackStart) {
+function widths(start: StackStart, deep: ReturnType<typeof depths>) {
   const { p, reckon, leather, margin, hole } = start
   const size = sizeBy(reckon)
-  const { layers, t } = piled(start)
+  const { layers, t } = piled(start, deep)
   const card = given('card', CARD.width)
   const thick = given('card', CARD.thickness, 'thickness')
   const rise = size(
     'pocket.rise',
     'rise of the pile',
-    '{share} × ({cards} cards × {card} + {layers} more layers in the middle than at the edge × {t})',
+    '{share} × ({cards} cards × {card} + {layers} more layers over the cards than at the edge × {t})',
     '§9',
     {
       share: given('share', POCKET_BENCH.bulgeShare, 'share'),
