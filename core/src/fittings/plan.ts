@@ -19,7 +19,7 @@ export interface SetFitting {
   readonly hardware: Hardware
   /** What it is set through; undefined where it is held in a loop. */
   readonly stack: Reckoned | undefined
-  /** Post that is needed over that stack. */
+  /** Post that is needed over that stack at least: setting takes somewhat more or less. */
   readonly wanted: Reckoned | undefined
   /** The shortest post to be had that is long enough; undefined where none is. */
   readonly post: number | undefined
@@ -34,8 +34,10 @@ export interface SetFitting {
   readonly before: string | undefined
 }
 
-/** Too long a post by less is let pass: setting takes it up, mm. */
-const SPARE = 0.6
+/** Setting takes so much more or less of a post, mm (J); docs/formulas.md §12. A screw or prong takes what it takes. */
+const GIVE: Partial<Record<Hardware['sort'], number>> = { rivet: 0.5, snap: 0.5 }
+/** Too long a post by less is let pass beyond that, mm. */
+const SPARE = 0.1
 
 const isPosted = ({ sort }: Hardware): boolean => POSTED.includes(sort)
 
@@ -77,13 +79,16 @@ function stackOf(fitting: Fitting, open: LaidUp, place: Point, reckon: Reckon): 
 
 function wantedPost(fitting: Fitting, ware: Hardware, stack: Reckoned, reckon: Reckon): Reckoned {
   const burr = ware.sort === 'burr'
+  const give = GIVE[ware.sort] ?? 0
   return reckon(
     {
       key: `fitting.${fitting.id}.post`,
-      label: burr ? 'shank to leave standing' : 'post needed',
+      label: burr ? 'shank to leave standing' : give > 0 ? 'shortest post that sets' : 'post needed',
       formula: burr
         ? '{pressed} × {stack} + {burr} burr + {dome} for the dome'
-        : '{pressed} × {stack} + {setting} for setting',
+        : give > 0
+          ? '{pressed} × {stack} + {setting} for setting − {give} less where it is set low'
+          : '{pressed} × {stack} + {setting} for setting',
       source: '§21',
     },
     {
@@ -92,8 +97,10 @@ function wantedPost(fitting: Fitting, ware: Hardware, stack: Reckoned, reckon: R
       burr: given('burr', ware.washer),
       dome: given('dome', burr ? domeShank(ware.bar, 1.5 * ware.bar, 0.5 * ware.bar) : 0),
       setting: given('setting', ware.setting),
+      give: given('give', give),
     },
-    (v) => (burr ? v.stack * v.pressed + v.burr + v.dome : postLength(v.stack, v.pressed, v.setting)),
+    (v) =>
+      burr ? v.stack * v.pressed + v.burr + v.dome : postLength(v.stack, v.pressed, v.setting) - v.give,
   )
 }
 
@@ -118,6 +125,13 @@ function nearestHole(sheet: string, place: Point, runs: readonly Run[]): number 
   return least
 }
 
+/** Washers that bring a post down to what setting takes at most, and never under what it needs at least. */
+function washersUnder(ware: Hardware, post: number, least: number): number {
+  const over = post - least - 2 * (GIVE[ware.sort] ?? 0)
+  if (ware.sort === 'burr' || ware.washer === 0 || over <= SPARE) return 0
+  return Math.max(0, Math.min(Math.ceil(over / ware.washer), Math.floor((post - least) / ware.washer)))
+}
+
 function setOne(
   fitting: Fitting,
   ware: Hardware,
@@ -132,14 +146,13 @@ function setOne(
   const stack = posted ? stackOf(fitting, open, place, reckon) : undefined
   const wanted = stack && wantedPost(fitting, ware, stack, reckon)
   const post = wanted && ware.posts.find((p) => p >= wanted.value - 1e-9)
-  const spare = post !== undefined && ware.sort !== 'burr' ? post - wanted!.value : 0
   return {
     fitting,
     hardware: ware,
     stack,
     wanted,
     post,
-    washers: ware.washer > 0 && spare > SPARE ? Math.max(0, Math.floor(spare / ware.washer)) : 0,
+    washers: post === undefined ? 0 : washersUnder(ware, post, wanted!.value),
     toEdge: pointInside(fitting.at, laid.outline)
       ? pathNearest(laid.outline, fitting.at).distance - reach(ware)
       : -reach(ware),
