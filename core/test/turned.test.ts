@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { type DrawnPanel, derive, findingsOf, pathBox, pathLength, sayFinding } from '@drumlin/core'
+import { mitreRoot } from '../src/formulas/index.js'
 import { pathArea, pathNearest, pathPoints } from '../src/geometry/index.js'
 import { thicknessAt } from '../src/layup/index.js'
 import { derived, drawingOf, layer, numberOf, panelOf, turned, withFate } from './support/drawing.js'
@@ -198,5 +199,20 @@ test('the fold-to mark lands where the edge lands, for any rounded panel', () =>
       },
     ),
     { seed: 5, numRuns: 40 },
+  )
+})
+
+describe('corners of other angles than square', () => {
+  test.each([60, 90, 120, 150])(
+    'two strips meet over a corner of %i° with no overlap where it says',
+    (degrees) => {
+      const interior = (degrees * Math.PI) / 180
+      // Beyond each edge a place x out and s along is folded to x − cost inside: on the bisector it meets its mirror image.
+      const cost = 1.7
+      const root = mitreRoot(cost, interior)
+      const [out, along] = [root * Math.sin(interior / 2), -root * Math.cos(interior / 2)]
+      const folded = { along, inside: out - cost }
+      expect(folded.inside / folded.along).toBeCloseTo(Math.tan(interior / 2), 9)
+    },
   )
 })

@@ -11,6 +11,7 @@ import {
   pointUnit,
   segmentTangent,
 } from '../geometry/index.js'
+import { mitreRoot } from '../formulas/index.js'
 import type { Panel } from '../master/index.js'
 import { type Reckon, given } from '../working/index.js'
 import { TURNING } from './bench.js'
@@ -94,12 +95,16 @@ function mitred(
     {
       key: `${id}.none`,
       label: 'cut with no overlap, from the corner',
-      formula: '{cost} / √2',
+      formula: '{cost} / (2 × sine of half the corner {half})',
       source: '§4',
       measured: true,
     },
-    { cost: a.cost },
-    (v) => v.cost / Math.SQRT2,
+    // Of two turns that cost unlike the dearer one decides.
+    {
+      cost: a.cost.value >= b.cost.value ? a.cost : b.cost,
+      half: given('half the corner', interior / 2, 'angle'),
+    },
+    (v) => mitreRoot(v.cost, 2 * v.half),
   )
   const cut = reckon(
     {

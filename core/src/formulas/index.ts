@@ -58,6 +58,7 @@ export {
   excessAtRoot,
   foldToLine,
   mitreDistance,
+  mitreRoot,
   mitreOverlap,
   snipRoot,
   turnAllowance,

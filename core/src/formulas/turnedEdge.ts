@@ -46,8 +46,11 @@ export const cornerExcess = (turn: CurvedTurn): number =>
 export const cornerBunching = (turn: CurvedTurn): number =>
   bunching(turn.radius, turnAllowance(turn), turn.width)
 
-/** Distance of the cut with no overlap from the finished corner of a right-angled mitre; §4 [4.07]. */
-export const mitreDistance = (edge: Omit<TurnedEdge, 'width'>): number => turnCost(edge) / Math.SQRT2
+/** Distance of a mitre's cut with no overlap from the finished corner, for what the bend costs and the corner's angle; §4 [4.07]. */
+export const mitreRoot = (cost: number, interior: number): number => cost / (2 * Math.sin(interior / 2))
+/** The same of a right-angled corner. */
+export const mitreDistance = (edge: Omit<TurnedEdge, 'width'>): number =>
+  mitreRoot(turnCost(edge), Math.PI / 2)
 /** Overlap across a mitre cut `at` mm from the finished corner; §4. */
 export const mitreOverlap = (edge: Omit<TurnedEdge, 'width'>, at: number): number =>
   2 * (at - mitreDistance(edge))

@@ -1,6 +1,7 @@
 import { point, point3Along, type Point3 } from '../../geometry/index.js'
 import type { Hanging, Stood, StoodPart } from '../../master/index.js'
 import { leatherOf } from '../kind.js'
+import { holesOff } from '../parts/strapHoles.js'
 import { arched } from './arches.js'
 import { type Bag } from './bag.js'
 import { onPanel, putOn, rectanglePanel, row } from './onFace.js'
@@ -37,6 +38,15 @@ function strapInTwo(bag: Bag, s: Sizes, count: number): Part {
           before: 'strap-short-end-1',
         },
       ],
+      concerns: holesOff({
+        panelId: p.strapJoin === 'none' ? 'strap-long' : 'strap-tip',
+        at: point(p.strapWide / 2, p.strapWide),
+        usual: s.usual.value,
+        back: p.lap,
+        holes: p.strapHoles,
+        spacing: p.strapSpacing,
+        field: 'strapHoles',
+      }),
       fits: [fitsThrough(bag, 'buckle', 'strap-short', p.strapWide, 'strapWide')],
       sizes: [
         ...[s.usual, s.long, s.overlap, s.least, s.most, s.total].map((size) => ({

@@ -1,5 +1,5 @@
 import { point } from '../../geometry/index.js'
-import type { Fit } from '../../master/index.js'
+import type { Concern, Fit } from '../../master/index.js'
 import { type Reckon, given } from '../../working/index.js'
 import { type Kind, type Materials, type Role, leatherOf } from '../kind.js'
 import { sizeBy } from '../parts/basics.js'
@@ -19,6 +19,26 @@ const ROLES: readonly Role[] = [
   },
   { id: 'back', label: 'Back', why: 'flat and firm; carries the weight', usual: 2.6 },
 ]
+
+/** A form whose edge is rounded further than it is deep has no wall: the leather would be cut too small. */
+function concerns(p: HolderParams, materials: Materials): Concern[] {
+  const t = leatherOf(materials, 'front').thickness
+  const most = Math.min(p.deep - t, p.wide / 2, p.high - p.shown)
+  if (p.edge <= most + 1e-9) return []
+  const value = Math.floor(2 * most) / 2
+  return [
+    {
+      id: 'edge-deeper-than-form',
+      rank: 'stop',
+      panelId: 'block',
+      at: point(p.wide / 2, p.high / 2),
+      what: 'The edge of the form is rounded {edge}; {deep} deep, less the leather at its foot, it leaves room for {most}',
+      why: 'No wall stands between the two roundings, and the front would be cut too small. Round the edge less, or take a deeper form.',
+      lengths: { edge: p.edge, deep: p.deep, most: Math.max(0, most) },
+      ...(value >= 0.5 ? { remedy: { field: 'edge', value, said: 'an edge rounded less' } } : {}),
+    },
+  ]
+}
 
 function fits(p: HolderParams, s: HolderSizes, reckon: Reckon, materials: Materials): Fit[] {
   const size = sizeBy(reckon)
@@ -132,6 +152,7 @@ export const mouldedHolder: Kind<HolderParams> = {
       joins: holderJoins(p, s),
       matches: [],
       fits: fits(p, s, reckon, materials),
+      concerns: concerns(p, materials),
       carries: [`one thing ${p.wide} × ${p.high} × ${p.deep} mm`],
       sizes: [
         ...[s.blankWide, s.blankHigh, s.extra, s.flange].map((size) => ({ panelId: 'front', size })),

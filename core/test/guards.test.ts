@@ -1,0 +1,46 @@
+import { describe, expect, test } from 'vitest'
+import { type Design, applyEdit, derive, findingsOf, fixesOf, sayFinding } from '@drumlin/core'
+import { bagDesign } from './support/bags.js'
+import { freshOf } from './support/designs.js'
+
+const CASES: readonly (readonly [string, Design, RegExp])[] = [
+  [
+    'holes of a shoulder strap that reach into its turn-back',
+    bagDesign('flap-bag', {
+      strap: 'shoulder',
+      carried: 500,
+      strapShort: 300,
+      strapHoles: 13,
+      strapSpacing: 40,
+    }),
+    /^The first adjustment hole lies \d+\.\d mm nearer to the bar than the turn-back leaves room for\.$/,
+  ],
+  [
+    'holes of a narrow strap that reach into its turn-back',
+    freshOf('narrow-strap', { holes: 11, spacing: 20 }),
+    /^The first adjustment hole lies/,
+  ],
+  [
+    'a pocket that the bag has no room for',
+    bagDesign('tote', { wide: 100, high: 140, deep: 40, pocket: 'flat', pocketWide: 180, pocketHigh: 90 }),
+    /^The inner pocket is made \d+\.\d mm wide and 90\.0 mm high, not 180\.0 mm by 90\.0 mm\.$/,
+  ],
+  [
+    'a form rounded further than it is deep',
+    freshOf('moulded-holder', { deep: 8, edge: 12 }),
+    /^The edge of the form is rounded 12\.0 mm; 8\.0 mm deep, less the leather at its foot, it leaves room for 5\.\d mm\.$/,
+  ],
+]
+
+describe('what can’t be made is said where it is asked, and its fix makes it', () => {
+  test.each(CASES)('%s', (_, design, words) => {
+    const derived = derive(design)
+    const found = findingsOf(derived).find((f) => words.test(sayFinding(f, 'mm').what))!
+    expect(found.rank).not.toBe('tip')
+    const [fix] = fixesOf(found, derived)
+    const edited = applyEdit(design, fix!.edit)
+    expect(edited.ok).toBe(true)
+    const after = edited.ok ? findingsOf(derive(edited.design)) : []
+    expect(after.map((f) => f.key)).not.toContain(found.key)
+  })
+})
