@@ -102,6 +102,8 @@ export interface Join {
   readonly pairName?: string
   /** The run whose thread this one is sewn on with: both begin at one hole and go out from it either way. */
   readonly onward?: string
+  /** Where the longer of its edges is taken up, as it is made: evenly, or in the corners that it goes round. */
+  readonly ease?: 'spread' | 'corners'
   /** The seam whose second row this is, in its allowance, where the edges part again. */
   readonly beside?: string
   /** Holds nothing: stitches for the look of it. */

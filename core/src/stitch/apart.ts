@@ -1,5 +1,6 @@
 import {
   type Path,
+  type Point,
   type Segment,
   pathLength,
   pathPlaceAt,
@@ -31,36 +32,62 @@ interface HoledLine extends SewnLine {
 
 /** Turns on this much of a radius or less count as corners where ease is gathered, mm. */
 const CORNER_RADIUS = 60
+/** A hole nearer to a sharp corner lies in it, mm. */
+const SHARP = 1e-4
 /** A slight bend is no corner, radians. */
 const LEAST_TURN = Math.PI / 12
 
-/** Stretches of a path that turn as corners do, from and to, mm. */
-export function bends(path: Path): { from: number; to: number }[] {
+/** A stretch of a path that turns as a corner does: from and to, mm, and by how much, radians. */
+interface Bend {
+  readonly from: number
+  readonly to: number
+  readonly turned: number
+}
+
+/** Rounded corners of a path. */
+export function bends(path: Path): Bend[] {
   let start = 0
   return path.segments.flatMap((segment) => {
     const from = start
     const length = segmentLength(segment)
     start += length
     const turned = segment.type === 'line' ? 0 : Math.abs(turnOf(segment))
-    return turned > LEAST_TURN && length / turned <= CORNER_RADIUS ? [{ from, to: start }] : []
+    return turned > LEAST_TURN && length / turned <= CORNER_RADIUS ? [{ from, to: start, turned }] : []
   })
 }
+
+/** Sharp corners of a path: bends of no length. */
+function sharps(path: Path): Bend[] {
+  let at = 0
+  return path.segments.slice(0, -1).flatMap((segment, i) => {
+    at += segmentLength(segment)
+    const turned = Math.abs(turnBetween(segmentTangent(segment, 1), segmentTangent(path.segments[i + 1]!, 0)))
+    return turned > LEAST_TURN ? [{ from: at, to: at, turned }] : []
+  })
+}
+
+const turnBetween = (a: Point, b: Point): number => Math.atan2(pointCross(a, b), pointDot(a, b))
 
 /** How far one turns while walking a segment, radians. */
 function turnOf(segment: Segment): number {
   if (segment.type === 'arc') return segment.sweep
-  const [a, b] = [segmentTangent(segment, 0), segmentTangent(segment, 1)]
-  return Math.atan2(pointCross(a, b), pointDot(a, b))
+  return turnBetween(segmentTangent(segment, 0), segmentTangent(segment, 1))
 }
 
 /** Where a place of the run comes to lie on an edge that is longer or shorter: spread evenly, or taken up in the corners. */
 export function eased(path: Path, other: number, ease: Ease): (distance: number) => number {
   const length = pathLength(path)
-  const corners = ease === 'corners' ? bends(path) : []
-  const curved = corners.reduce((sum, c) => sum + c.to - c.from, 0)
-  if (curved < 1e-6) return (d) => (d * other) / length
-  const slope = (other - length) / curved
-  return (d) => d + slope * corners.reduce((sum, c) => sum + Math.max(0, Math.min(d, c.to) - c.from), 0)
+  const corners = ease === 'corners' ? [...bends(path), ...sharps(path)] : []
+  const turned = corners.reduce((sum, c) => sum + c.turned, 0)
+  if (turned < 1e-6) return (d) => (d * other) / length
+  return (d) =>
+    d + (other - length) * corners.reduce((sum, c) => sum + (c.turned / turned) * shareDone(c, d), 0)
+}
+
+/** How much of a bend lies behind a place, as a share; of a sharp corner half at the corner itself. */
+function shareDone({ from, to }: Bend, d: number): number {
+  if (to - from > SHARP) return Math.max(0, Math.min(1, (d - from) / (to - from)))
+  return Math.abs(d - from) < SHARP ? 0.5 : d > from ? 1 : 0
 }
 
 /** Holes that follow those of the run, hole for hole. */

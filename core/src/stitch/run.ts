@@ -218,7 +218,7 @@ function runOf(plan: Planned, work: LaidUp, panels: readonly Panel[], all: Sewin
           work,
           panels,
           stepsFor(plan.ways, all),
-          plan.ways.wish.ease ?? (apart ? undefined : 'spread'),
+          plan.ways.wish.ease ?? (apart ? undefined : (join.ease ?? 'spread')),
         )
       : undefined
   const holes = join.mate && other ? withMateStack(join, alone, other, sheets) : alone

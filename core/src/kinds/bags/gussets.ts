@@ -39,7 +39,8 @@ const endFate = (bag: Bag): Panel['edges'][number]['fate'] =>
 
 function stripSnips(bag: Bag, strip: Strip, profileRadius: number, level: number): Path[] {
   const cuts = cornerCuts(bag, profileRadius)
-  if (!cuts || bag.p.body === 'tapered') return []
+  // A flange that stands outwards is stretched round the corner; cuts would show.
+  if (!cuts || bag.p.body === 'tapered' || bag.p.seam === 'raw') return []
   return strip.corners.flatMap(([from, to]) => [
     ...snipsAlong(from, to, 0, 1, cuts),
     ...snipsAlong(from, to, 2 * level, -1, cuts),

@@ -51,6 +51,8 @@ export function bodySeams(bag: Bag, seam: BodySeam): Join[] {
       ...(seam.twin ? { twin: `${seam.twin}${suffix}` } : {}),
       ...(seam.pairName ? { pairName: seam.pairName } : {}),
     }),
+    // What bends round a corner further out than its stitch line is longer there, not along the straights.
+    ease: 'corners',
     mate: {
       type: 'line',
       sheet: seam.mateSheet,

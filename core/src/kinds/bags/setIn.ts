@@ -204,7 +204,7 @@ function bodyPanel(bag: Bag, strip: Strip, w: number, flap: Flap | undefined) {
   const left = body.thickness * (1 - GROOVE)
   const cuts = cornerCuts(bag, radiusFor(p.radius, bag.s.deep.value, bag.s.high.value))
   const marks =
-    cuts && !grooved
+    cuts && !grooved && p.seam === 'turned'
       ? cutMarks(
           'snips',
           corners.flatMap(([a, b]) =>
