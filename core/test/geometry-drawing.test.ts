@@ -30,6 +30,7 @@ import {
   segmentPoint,
   segmentTangent,
 } from '../src/geometry/index.js'
+import { byWinding } from './support/winding.js'
 
 const box = (w: number, h: number): Path => polygon([point(0, 0), point(w, 0), point(w, h), point(0, h)])
 const curve = cubic(point(0, 0), point(10, 30), point(60, 30), point(80, -10))
@@ -211,24 +212,13 @@ describe('measured quickly, and still right', () => {
   test('inside, asked strip by strip, agrees with the winding of the outline', () => {
     const path = wavy(24, 20)
     const ring = pathPoints(path, 1e-4)
-    const turns = (x: number, y: number): boolean => {
-      let sum = 0
-      ring.forEach((a, i) => {
-        const b = ring[(i + 1) % ring.length]!
-        sum += Math.atan2(
-          (a.x - x) * (b.y - y) - (a.y - y) * (b.x - x),
-          (a.x - x) * (b.x - x) + (a.y - y) * (b.y - y),
-        )
-      })
-      return Math.abs(sum) > Math.PI
-    }
     fc.assert(
       fc.property(
         fc.double({ min: -130, max: 130, noNaN: true }),
         fc.double({ min: -130, max: 130, noNaN: true }),
         (x, y) => {
           if (pathNearest(path, point(x, y)).distance > 0.01)
-            expect(pointInside(point(x, y), path)).toBe(turns(x, y))
+            expect(pointInside(point(x, y), path)).toBe(byWinding(ring, point(x, y)))
         },
       ),
       { seed: 4, numRuns: 300 },

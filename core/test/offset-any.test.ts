@@ -3,7 +3,6 @@ import { describe, expect, test } from 'vitest'
 import { derive } from '@drumlin/core'
 import {
   type Path,
-  type Point,
   type Segment,
   closedPath,
   offsetClosed,
@@ -20,6 +19,7 @@ import {
 import { offsetSidesMaybe } from '../src/geometry/offset.js'
 import { everyDesign } from './support/all.js'
 import { freshOf } from './support/designs.js'
+import { byWinding } from './support/winding.js'
 
 /** Corners round a circle at uneven distances, each rounded by itself: outlines as makers draw them. */
 const outlines = (radius: fc.Arbitrary<number>) =>
@@ -121,19 +121,6 @@ describe('moved by any margin', () => {
     }
   })
 })
-
-/** Inside by the turns of the outline round a place. */
-function byWinding(ring: readonly Point[], { x, y }: Point): boolean {
-  let sum = 0
-  ring.forEach((a, i) => {
-    const b = ring[(i + 1) % ring.length]!
-    sum += Math.atan2(
-      (a.x - x) * (b.y - y) - (a.y - y) * (b.x - x),
-      (a.x - x) * (b.x - x) + (a.y - y) * (b.y - y),
-    )
-  })
-  return Math.abs(sum) > Math.PI
-}
 
 test('inside agrees with the winding of the outline on chords, at ends and beside tangents of its arcs', () =>
   fc.assert(

@@ -1,5 +1,5 @@
 import type { Derived } from '../derive.js'
-import { pathNearest } from '../geometry/index.js'
+import { distanceWithin } from '../geometry/index.js'
 import { type LaidSheet, sheetThickness, workOf } from '../layup/index.js'
 import { printLength } from '../measure/index.js'
 import type { Run } from '../stitch/index.js'
@@ -14,10 +14,10 @@ interface Near {
 }
 
 /**
- * Where a run comes nearest to the edge of a sheet it goes through, rounded corners included; where it crosses that edge
+ * Where a run comes nearest to the edge of a sheet it goes through, nearer than `reach`, rounded corners included; where it crosses that edge
  * is a step, and told as one. Holes of the other edge are asked on what lies there.
  */
-function nearestOn(run: Run, laid: LaidSheet): Near | undefined {
+function nearestOn(run: Run, laid: LaidSheet, reach: number): Near | undefined {
   const crossings = run.steps.filter((s) => s.sheet === laid.sheet.id).map((s) => s.distance)
   const there = run.join.mate?.sheet === laid.sheet.id ? run.other?.holes : undefined
   const holes = there
@@ -27,8 +27,8 @@ function nearestOn(run: Run, laid: LaidSheet): Near | undefined {
   holes.forEach(({ at, distance: along, inIt }, hole) => {
     if (!inIt) return
     if (crossings.some((c) => Math.abs(c - along) < 2 * run.ways.pitch)) return
-    const { distance } = pathNearest(laid.placed, at)
-    if (!found || distance < found.distance) found = { laid, hole, distance }
+    const distance = distanceWithin(laid.placed, at, found?.distance ?? reach)
+    if (distance < Infinity) found = { laid, hole, distance }
   })
   return found
 }
@@ -47,7 +47,7 @@ export const seamNearEdge: Check = {
       const near = workOf(derived.works, run.join.layup)
         .sheets.filter((s) => s.part === 'whole' && s.sheet.type === 'panel')
         .filter((s) => run.join.through.includes(s.sheet.id) && !(own && s.sheet.id === course.sheet))
-        .flatMap((laid) => nearestOn(run, laid) ?? [])
+        .flatMap((laid) => nearestOn(run, laid, least) ?? [])
         .reduce<Near | undefined>((a, b) => (a && a.distance <= b.distance ? a : b), undefined)
       if (!near || near.distance >= least - 1e-6) return []
       told.add(run.join.id)

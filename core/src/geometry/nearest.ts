@@ -129,6 +129,15 @@ export function pathNearest(path: Path, p: Point, guess = 0): Nearest {
   return best
 }
 
+/** How far a path passes from p where that is nearer than `reach`, mm; Infinity where it is not, without looking closer. */
+export function distanceWithin({ segments }: Path, p: Point, reach: number): number {
+  let least = Infinity
+  for (const segment of segments)
+    if (boxDistance(segmentBox(segment), p) < Math.min(reach, least))
+      least = Math.min(least, segmentNearest(segment, p).distance)
+  return least < reach ? least : Infinity
+}
+
 /** How far a place lies outside a box; 0 inside it. */
 function boxDistance(box: Box, p: Point): number {
   const dx = Math.max(box.left - p.x, 0, p.x - box.right)

@@ -20,22 +20,29 @@ const TOO_NEAR = 0.5
 const sameLayers = (a: Run, b: Run, one: { a: number; b: number }): boolean =>
   a.holes[one.a]!.sheets.join() === b.holes[one.b]!.sheets.join()
 
+interface Put {
+  readonly run: number
+  readonly hole: number
+  readonly at: Point
+}
+
 /** Holes by squares of the ground, so that only neighbours are compared. */
 class Squares {
-  private readonly all = new Map<string, { run: number; hole: number; at: Point }[]>()
+  private readonly all = new Map<number, Put[]>()
   constructor(private readonly size: number) {}
-  private square(p: Point): [number, number] {
-    return [Math.floor(p.x / this.size), Math.floor(p.y / this.size)]
+  /** One number for a square; no work is a million squares wide. */
+  private key(at: Point, dx: number, dy: number): number {
+    return (Math.floor(at.x / this.size) + dx) * 2_000_000 + Math.floor(at.y / this.size) + dy
   }
-  put(run: number, hole: number, at: Point): void {
-    const key = this.square(at).join()
+  put(one: Put): void {
+    const key = this.key(one.at, 0, 0)
     const here = this.all.get(key)
-    if (here) here.push({ run, hole, at })
-    else this.all.set(key, [{ run, hole, at }])
+    if (here) here.push(one)
+    else this.all.set(key, [one])
   }
-  near(p: Point): { run: number; hole: number; at: Point }[] {
-    const [x, y] = this.square(p)
-    return [-1, 0, 1].flatMap((dx) => [-1, 0, 1].flatMap((dy) => this.all.get(`${x + dx},${y + dy}`) ?? []))
+  near(at: Point, visit: (one: Put) => void): void {
+    for (let dx = -1; dx <= 1; dx += 1)
+      for (let dy = -1; dy <= 1; dy += 1) this.all.get(this.key(at, dx, dy))?.forEach(visit)
   }
 }
 
@@ -46,19 +53,19 @@ export function meetings(runs: readonly Run[]): Meeting[] {
   const squares = new Squares(Math.max(1, limit))
   runs.forEach((run, r) => {
     run.holes.forEach(({ at, sheets }, b) => {
-      for (const other of squares.near(at)) {
+      squares.near(at, (other) => {
         const before = runs[other.run]!
-        if (other.run === r || before.join.layup !== run.join.layup) continue
+        if (other.run === r || before.join.layup !== run.join.layup) return
         const apart = pointDistance(at, other.at)
-        if (apart > TOO_NEAR * Math.min(before.ways.pitch, run.ways.pitch)) continue
+        if (apart > TOO_NEAR * Math.min(before.ways.pitch, run.ways.pitch)) return
         // Holes in different layers do not know of each other.
-        if (!sheets.some((s) => before.holes[other.hole]!.sheets.includes(s))) continue
+        if (!sheets.some((s) => before.holes[other.hole]!.sheets.includes(s))) return
         const sort = apart < SAME_HOLE ? 'shared' : 'near'
         const key = `${other.run} ${r} ${sort}`
         found.set(key, [...(found.get(key) ?? []), { a: other.hole, b, apart }])
-      }
+      })
     })
-    run.holes.forEach(({ at }, hole) => squares.put(r, hole, at))
+    run.holes.forEach(({ at }, hole) => squares.put({ run: r, hole, at }))
   })
   return [...found].map(([key, holes]): Meeting => {
     const [first, second, sort] = key.split(' ')
