@@ -13,6 +13,7 @@ export {
   addDrawn,
   addLayer,
   applyEdit,
+  withFollowing,
   changeDrawn,
   editUpToDate,
   freshDesign,

@@ -11,7 +11,9 @@ export const coveredBeforeSewn: Check = {
     sewingOrder(derived.runs, derived.works).stuck.map(({ run, by }) => ({
       key: `covered-before-sewn:${run.join.id}`,
       code: 'covered-before-sewn',
-      rank: 'stop',
+      rank: 'stop' as const,
+      // Seams that wait for each other are one trouble: told by the one under most.
+      cause: { id: 'order', severity: by.length },
       run: run.join.id,
       places: placeOnSheet(derived, run.join, run.join.course.sheet, run.holes[0]!.at),
       numbers: { covers: by.length },

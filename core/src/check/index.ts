@@ -1,4 +1,4 @@
-import { type Edit, applyEdit } from '../design/index.js'
+import { type Edit, applyEdit, withFollowing } from '../design/index.js'
 import { type Derived, derive } from '../derive.js'
 import type { LengthUnit } from '../measure/index.js'
 import type { Check, Finding, Fix, FixShelf, Rank, Saying } from './finding.js'
@@ -115,7 +115,7 @@ export function fixesOf(
   shelf: FixShelf = STARTER_STORES,
 ): readonly Fix[] {
   const tryOut = (edit: Edit): Derived | undefined => {
-    const edited = applyEdit(derived.design, edit)
+    const edited = applyEdit(derived.design, withFollowing(derived.design, edit))
     return edited.ok ? derive(edited.design) : undefined
   }
   const helps = ({ edit }: Fix): boolean => {

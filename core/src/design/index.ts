@@ -1,3 +1,4 @@
+export { withFollowing } from './follow.js'
 export {
   addDrawn,
   addLayer,

@@ -43,6 +43,8 @@ export interface Kind<P = Readonly<Record<string, unknown>>> {
   readonly about: string
   readonly params: ZodType<P>
   readonly defaults: P
+  /** Settings that go with its sizes until the maker writes others: what is proposed for these, by field. */
+  readonly proposes?: (params: P) => Readonly<Record<string, number>>
   readonly roles: readonly Role[]
   readonly hardware?: readonly HardwareRole[]
   readonly fields: readonly Field[]

@@ -3,6 +3,7 @@ import {
   type Design,
   type Edit,
   applyEdit,
+  withFollowing,
   derive,
   findingsOf,
   sizeRanges,
@@ -62,7 +63,7 @@ export const useJob = defineStore('job', () => {
 
   const shownDesign = computed(() => {
     if (!design.value || !preview.value) return design.value
-    const edited = applyEdit(design.value, preview.value)
+    const edited = applyEdit(design.value, withFollowing(design.value, preview.value))
     return edited.ok ? edited.design : design.value
   })
   const derived = computed(() => (shownDesign.value ? reckonedOnce(shownDesign.value) : undefined))
@@ -168,8 +169,9 @@ export const useJob = defineStore('job', () => {
   }
 
   /** Does an edit at once on the screen and writes it; gives the reason where the design won't have it. */
-  function edit(change: Edit, gesture?: string): Refusal | undefined {
+  function edit(asked: Edit, gesture?: string): Refusal | undefined {
     if (!design.value || !record.value) return undefined
+    const change = withFollowing(design.value, asked)
     const edited = applyEdit(design.value, change)
     if (!edited.ok) return { where: edited.where, why: edited.why }
     const why = undrawable(edited.design)

@@ -5,6 +5,7 @@ import { BAG_HARDWARE, BAG_MEASURES, type BagChoice, bagChoiceFields, bagHardwar
 import { inPlay } from './inPlay.js'
 import { bagMaster } from './master.js'
 import { BAG_DEFAULTS, type BagParams, bagParams } from './params.js'
+import { proportions } from './proportions.js'
 import { BAG_SENTENCES } from './words.js'
 
 const needsInner = (p: Readonly<Record<string, unknown>>): boolean =>
@@ -60,6 +61,7 @@ export const bagKind = ({ id, name, about, suits, usual, brief }: BagKind): Kind
   about,
   params: bagParams,
   defaults: { ...BAG_DEFAULTS, ...usual },
+  proposes: (p) => proportions(p, { ...BAG_DEFAULTS, ...usual }),
   roles: ROLES,
   hardware: BAG_HARDWARE,
   fields: inPlay([

@@ -15,7 +15,10 @@ export const BENCH = {
   /** A pad stands out beside its strap by so much. */
   padBeside: 11,
   padFoam: 3,
+  /** A strap panel is so high, on a low bag such a share of it, and never lower than that. */
   yokeHigh: 60,
+  yokeShare: 0.15,
+  yokeLeast: 28,
 } as const
 
 /** Lengths of a strap in two parts with a buckle, from the measure from ring to ring as it is worn. */

@@ -156,7 +156,8 @@ export function shoulderPair(bag: Bag, body: Body): Part {
   const { back } = body
   const apart = Math.min(back.wide / 3, 60)
   const yokeWide = Math.min(back.wide - 10, 2 * apart + p.strapWide + 30)
-  const yoke = rectanglePanel(bag, 'yoke', 'Strap panel', 'gusset', yokeWide, BENCH.yokeHigh, { corner: 10 })
+  const yokeHigh = Math.min(BENCH.yokeHigh, Math.max(BENCH.yokeLeast, BENCH.yokeShare * back.high))
+  const yoke = rectanglePanel(bag, 'yoke', 'Strap panel', 'gusset', yokeWide, yokeHigh, { corner: 10 })
   // Below what is sewn along the top, and below a closing strap.
   const top = (p.top === 'single' ? 10 : p.topBand + 6) + (p.closure === 'strap' ? 48 : 0)
   const corner = back.wide / 2 - p.strapWide / 2 - 6
@@ -177,7 +178,7 @@ export function shoulderPair(bag: Bag, body: Body): Part {
         ...(
           [
             ['yoke-top', 'strap panel, upper row', m],
-            ['yoke-foot', 'strap panel, lower row', BENCH.yokeHigh - m],
+            ['yoke-foot', 'strap panel, lower row', yokeHigh - m],
           ] as const
         ).map(([id, name, y]) => ({
           ...row(id, name, 'yoke', [point(10, y), point(yokeWide - 10, y)], ['yoke', back.sheet]),
@@ -192,7 +193,7 @@ export function shoulderPair(bag: Bag, body: Body): Part {
           hung(
             bag,
             s,
-            on(way * apart, top + BENCH.yokeHigh),
+            on(way * apart, top + yokeHigh),
             on(way * corner, back.high - LOOP_REACH - 10),
             f.grain,
           ),
