@@ -26,6 +26,16 @@ const CASES: readonly (readonly [string, Design, RegExp])[] = [
     /^The inner pocket is made \d+\.\d mm wide and 90\.0 mm high, not 180\.0 mm by 90\.0 mm\.$/,
   ],
   [
+    'a pocket that is too wide and too high',
+    bagDesign('tote', { wide: 100, high: 110, deep: 40, pocket: 'flat', pocketWide: 180, pocketHigh: 130 }),
+    /^The inner pocket is made \d+\.\d mm wide and \d+\.\d mm high, not 180\.0 mm by 130\.0 mm\.$/,
+  ],
+  [
+    'a cap wider than the handle it is set on',
+    bagDesign('tote', { handle: 'flat', handleFix: 'riveted', handleWide: 8 }),
+    /^Room for a cap of the .* on the handle: 8\.0 mm, needed 11\.0 mm\.$/,
+  ],
+  [
     'a form rounded further than it is deep',
     freshOf('moulded-holder', { deep: 8, edge: 12 }),
     /^The edge of the form is rounded 12\.0 mm; 8\.0 mm deep, less the leather at its foot, it leaves room for 5\.\d mm\.$/,

@@ -178,3 +178,13 @@ describe('where it goes', () => {
     }
   })
 })
+
+test('two caps where there is room for them on the end of a handle, one where there is not', () => {
+  const rivets = (lap: number) =>
+    bagOf('tote', { ...riveted, lap }).fittings.filter((f) =>
+      f.fitting.id.startsWith('handle-front-rivet-left'),
+    )
+  expect(rivets(45)).toHaveLength(2)
+  // 0.45 × 15 is 6.8, less than a cap of 9.
+  expect(rivets(15)).toHaveLength(1)
+})

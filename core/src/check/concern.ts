@@ -1,4 +1,3 @@
-import { setField } from '../design/index.js'
 import { fieldsOf } from '../kinds/index.js'
 import { type LengthUnit, printLength } from '../measure/index.js'
 import type { Check, Fix } from './finding.js'
@@ -25,9 +24,13 @@ export const concern: Check = {
   }),
   fixes: ({ words }, { master, kind }): Fix[] => {
     const remedy = master.concerns?.find((c) => c.id === words.id)?.remedy
-    const field = remedy && fieldsOf(kind).find((f) => f.id === remedy.field)
-    if (!remedy || !field) return []
+    if (!remedy) return []
+    const changes = [remedy, ...(remedy.and ? [remedy.and] : [])].flatMap(({ field, value }) => {
+      const path = fieldsOf(kind).find((f) => f.id === field)?.path
+      return path ? [{ path, value }] : []
+    })
+    if (changes.length === 0) return []
     const said = remedy.said.charAt(0).toUpperCase() + remedy.said.slice(1)
-    return [{ label: said, edit: setField(remedy.said, field.path, remedy.value) }]
+    return [{ label: said, edit: { name: remedy.said, changes } }]
   },
 }

@@ -154,7 +154,13 @@ export interface Concern {
   /** Lengths named in the sentences, mm. */
   readonly lengths?: Readonly<Record<string, number>>
   /** A setting that would mend it, by field id, and how the choice is said. */
-  readonly remedy?: { readonly field: string; readonly value: string | number; readonly said: string }
+  readonly remedy?: {
+    readonly field: string
+    readonly value: string | number
+    readonly said: string
+    /** A second setting that has to change with it. */
+    readonly and?: { readonly field: string; readonly value: number }
+  }
 }
 
 /** Something in a drawing that can't be made as it stands; a check says it in words. */

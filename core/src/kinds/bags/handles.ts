@@ -1,6 +1,6 @@
 import { turnBack } from '../../formulas/index.js'
 import { point, polyline } from '../../geometry/index.js'
-import { type Fitting, type Join } from '../../master/index.js'
+import { type Join } from '../../master/index.js'
 import { given } from '../../working/index.js'
 import { hardwareOf, leatherOf } from '../kind.js'
 import { type Bag } from './bag.js'
@@ -11,7 +11,7 @@ import { cordSizes, onTheFace } from './handleSizes.js'
 import { ringLoops } from './ringLoops.js'
 import { onPanel, rectanglePanel, row } from './onFace.js'
 import { alone, part, together, type Body, type Part } from './parts.js'
-import { firstSeam } from './closure.js'
+import { capsOn, handleRivets } from './handleRivets.js'
 
 /** Handles on front and back, or one on the back, or on top of the flap. */
 export function handles(bag: Bag, body: Body, flap: Flap | undefined): Part {
@@ -157,33 +157,8 @@ function handle(bag: Bag, body: Body, hand: Hand, first: boolean): Part {
           ),
         )
       : []
-  const rivets: Fitting[] =
-    !ring && !sewn
-      ? ([-1, 1] as const).flatMap((way) => {
-          const { face, x: at } = hand.ends[way < 0 ? 0 : 1]
-          return [0.3, 0.75].map((share, i): Fitting => ({
-            id: `${id}-rivet-${way < 0 ? 'left' : 'right'}-${i + 1}`,
-            name: `rivet of the handle ${words}`.trim(),
-            role: 'rivet',
-            sheet: face.sheet,
-            at: onPanel(face, at, top + lap * share),
-            up: -Math.PI / 2,
-            through: [
-              { sheet: face.sheet, times: 1 },
-              {
-                sheet: id,
-                times: layers,
-                at: point(way < 0 ? lap * (1 - share) : length.value - lap * (1 - share), w / 2),
-              },
-              ...(p.top === 'doubled' && !hand.flat && top + lap * share < p.topBand
-                ? [{ sheet: `facing-${suffix}`, times: 1 }]
-                : []),
-            ],
-            count: 1,
-            ...(firstSeam(body) ? { before: firstSeam(body)! } : {}),
-          }))
-        })
-      : []
+  const riveted =
+    !ring && !sewn ? handleRivets(bag, body, hand, { id, layers, length: length.value, wide: w }) : undefined
   return part({
     panels: first ? [panel] : [],
     piles: [
@@ -198,8 +173,11 @@ function handle(bag: Bag, body: Body, hand: Hand, first: boolean): Part {
       },
     ],
     joins: [...edges, ...seams],
-    fittings: rivets,
-    fits: first && !hand.flat ? [onTheFace(bag, body, w)] : [],
+    fittings: riveted ?? [],
+    fits: [
+      ...(first && !hand.flat ? [onTheFace(bag, body, w)] : []),
+      ...(first && riveted ? [capsOn(bag, w)] : []),
+    ],
     sizes: first
       ? [arc, ...(ring ? [back] : []), length, ...(rolled ? [wide] : [])].map((size) => ({
           panelId: 'handle',

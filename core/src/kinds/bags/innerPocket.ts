@@ -73,7 +73,12 @@ function smallerPocket(
       lengths: { ...made, askedWide: asked.wide, askedHigh: asked.high },
       why: 'There is no more room for it inside. Ask for a smaller one, or make the bag larger.',
       remedy: narrower
-        ? { field: 'pocketWide', value: Math.floor(made.wide), said: 'a narrower pocket' }
+        ? {
+            field: 'pocketWide',
+            value: Math.floor(made.wide),
+            said: lower ? 'a smaller pocket' : 'a narrower pocket',
+            ...(lower ? { and: { field: 'pocketHigh', value: Math.floor(made.high) } } : {}),
+          }
         : { field: 'pocketHigh', value: Math.floor(made.high), said: 'a lower pocket' },
     },
   ]
