@@ -162,7 +162,6 @@ export {
   type Layer,
   layersAt,
   type Transect,
-  type TransectBend,
   type TransectLayer,
   thicknessAt,
   transect,
@@ -202,7 +201,6 @@ export {
 } from './pocketbook/index.js'
 export {
   type Asked,
-  type Contour,
   type OtherWay,
   type ReliefMap,
   type SeamProfile,
@@ -253,6 +251,8 @@ export {
   withLessons,
   withGood,
   withoutGood,
+  leatherAt,
+  leatherUsed,
 } from './stores/index.js'
 export * from './finished.js'
 export { type SizeRange, sizeRanges } from './range.js'

@@ -1,6 +1,6 @@
 import type { Design } from './design/index.js'
 import { derive } from './derive.js'
-import { thicknessRange } from './stores/index.js'
+import { leatherAt, thicknessRange } from './stores/index.js'
 
 /** What a computed size comes to if the leathers come at either end of their weight as sold, mm. */
 export interface SizeRange {
@@ -13,7 +13,7 @@ const at = (design: Design, end: 'low' | 'high'): Design => ({
   leathers: Object.fromEntries(
     Object.entries(design.leathers).map(([role, leather]) => [
       role,
-      { ...leather, use: 'own', thickness: thicknessRange(leather)[end] } as const,
+      leatherAt(leather, thicknessRange(leather)[end]),
     ]),
   ),
 })

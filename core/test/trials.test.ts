@@ -2,6 +2,8 @@ import { describe, expect, test } from 'vitest'
 import {
   couponPlan,
   derive,
+  leatherAt,
+  leatherUsed,
   lessonsOf,
   readStoresData,
   reckonedThickness,
@@ -119,5 +121,15 @@ describe('the thickness to reckon with', () => {
     expect(now.leathers.map((l) => [l.thickness, l.turn, l.use])).toEqual(
       now.leathers.map((l) => [1.33, l.neutral, 'own']),
     )
+  })
+})
+
+describe('a leather reckoned at another thickness', () => {
+  const shoulder = STARTER_STORES.leathers.find((l) => l.id === 'veg-shoulder-25')!
+  test('split to 0.9 it bears less under a stitch, so that a skive to 0.6 is sound; what was written stays', () => {
+    expect(shoulder.bears).toBeCloseTo(0.8, 9)
+    expect(leatherAt(shoulder, 0.9).bears).toBeCloseTo(0.35, 9)
+    expect(leatherAt({ ...shoulder, bears: 0.7 }, 0.9).bears).toBe(0.7)
+    expect(leatherUsed(leatherAt(shoulder, 0.9), shoulder.use)).toEqual(shoulder)
   })
 })

@@ -3,6 +3,7 @@ import { fieldsOf } from '../kinds/index.js'
 import { decimal, printPitch } from '../measure/index.js'
 import type { Run, Side } from '../stitch/index.js'
 import type { Check, Finding, Fix } from './finding.js'
+import { isHidden } from './hidden.js'
 import { isSecondTwin, placeOnSheet } from './places.js'
 
 /** Pitches of a side that are stepped, with how many stitches have them. */
@@ -32,7 +33,7 @@ export const pitchOff: Check = {
     return derived.runs.flatMap((run): Finding[] => {
       if (run.ways.holes === 'machine' || isSecondTwin(run.join, told)) return []
       const { pitch, off, side, stitches } = furthest(run)
-      if (off <= play + 1e-9) return []
+      if (off <= play + 1e-9 || isHidden(derived, run)) return []
       told.add(run.join.id)
       const within = run.sides[side]
       const hole = run.holes[Math.floor(((within?.from ?? 0) + (within?.to ?? run.holes.length - 1)) / 2)]

@@ -2,15 +2,17 @@ import { setField } from '../design/index.js'
 import { decimal } from '../measure/index.js'
 import { diameterOf, suitsPitch } from '../stores/index.js'
 import type { Check, Finding, Fix } from './finding.js'
+import { isHidden } from './hidden.js'
 
 /** Thread too fine or too heavy for its stitch; told once, for the longest run it does not suit. */
 export const threadUnsuited: Check = {
   code: 'thread-unsuited',
-  find: ({ runs, design }): Finding[] => {
+  find: (derived): Finding[] => {
+    const { runs, design } = derived
     const diameter = diameterOf(design.thread)
     const wrong = runs
       .map((run) => ({ run, suits: suitsPitch(diameter, run.ways.pitch, run.ways.holes === 'machine') }))
-      .filter(({ suits }) => !suits.fits)
+      .filter(({ run, suits }) => !suits.fits && !isHidden(derived, run))
     const worst = wrong.toSorted((a, b) => b.run.length - a.run.length)[0]
     if (!worst) return []
     const { run, suits } = worst

@@ -110,6 +110,8 @@ export interface Join {
   readonly decor?: boolean
   /** Nothing meets its ends: it stops where the iron's last whole step falls, what is left over shared between them. */
   readonly free?: boolean
+  /** Its stitches end up inside, where nobody sees them. */
+  readonly hidden?: boolean
   /** Held by glue alone: there is no run of stitches. */
   readonly glueOnly?: boolean
 }

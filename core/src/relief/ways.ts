@@ -1,5 +1,6 @@
 import { findingsOf } from '../check/index.js'
 import { type Edit, valueAt, applyEdit, setField } from '../design/index.js'
+import { leatherAt } from '../stores/index.js'
 import { type Derived, derive } from '../derive.js'
 import { fieldsInPlay } from '../kinds/index.js'
 import { type LengthUnit, printWeight } from '../measure/index.js'
@@ -46,9 +47,7 @@ function otherDecisions({ design, kind }: Derived, unit: LengthUnit): { label: s
       const thinner = Math.round((leather.thickness - SPLIT) * 100) / 100
       if (thinner < THINNEST) return []
       const label = `${field.label} split to ${printWeight(thinner, unit)}`
-      return [
-        { label, edit: setField(label, field.path, { ...leather, use: 'own' as const, thickness: thinner }) },
-      ]
+      return [{ label, edit: setField(label, field.path, leatherAt(leather, thinner)) }]
     })
 }
 

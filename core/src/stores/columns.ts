@@ -1,5 +1,5 @@
 import { HARDWARE_SORTS } from './hardware.js'
-import { usualOf } from './leather.js'
+import { followingUsual } from './leather.js'
 import { type Leather, type Stores, reckonedThickness } from './schema.js'
 
 /** The shelves of the stores. */
@@ -132,14 +132,7 @@ function settled(leather: Leather, before: Leather | undefined): Leather {
   const written = before && before.use === leather.use && before.thickness !== leather.thickness
   const use = written ? 'own' : leather.use
   const now = { ...leather, use, thickness: reckonedThickness({ ...leather, use }) }
-  if (!before) return now
-  const [was, is] = [usualOf(before), usualOf(now)]
-  const followed = Object.keys(is).filter(
-    (key) =>
-      leather[key as keyof typeof is] === before[key as keyof typeof is] &&
-      before[key as keyof typeof is] === was[key as keyof typeof is],
-  )
-  return { ...now, ...Object.fromEntries(followed.map((key) => [key, is[key as keyof typeof is]])) }
+  return before ? followingUsual(before, now) : now
 }
 
 /** The stores with one thing put on a shelf in place of the one of its id, or at the end. */

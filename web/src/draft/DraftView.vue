@@ -99,7 +99,8 @@ onBeforeUnmount(() => (job.preview = undefined))
       <PointBar v-if="drawn" v-model:point="point" class="points" :drawn="drawn" @change="redraw" />
       <p v-if="refusal" role="alert" class="refusal">{{ refusal }}</p>
       <p v-if="job.preview" class="trying" role="status">
-        Trying “{{ job.preview.name }}”: nothing is changed until you take it.
+        <span>Trying “{{ job.preview.name }}”: nothing is changed until you take it.</span>
+        <button class="act main" @click="job.edit(job.preview)">Take it</button>
         <button class="act" @click="job.preview = undefined">Leave it</button>
       </p>
       <DraftSheet
@@ -149,7 +150,7 @@ onBeforeUnmount(() => (job.preview = undefined))
 .left {
   position: relative;
   display: grid;
-  grid-template: auto auto minmax(0, 1fr) auto / minmax(0, 1fr);
+  grid-template: auto auto minmax(0, 1fr) auto auto / minmax(0, 1fr);
   min-height: 0;
   min-width: 0;
 }
@@ -169,22 +170,19 @@ onBeforeUnmount(() => (job.preview = undefined))
   grid-row: 3;
 }
 .left > .pane {
-  grid-row: 4;
+  grid-row: 5;
 }
 .trying {
   margin: 0;
   padding: 6px 14px;
   background: var(--heather-wash);
   display: flex;
-  justify-content: space-between;
   align-items: center;
-  grid-row: 3;
-  position: absolute;
-  z-index: 2;
-  left: 40px;
-  gap: 16px;
-  bottom: 10px;
-  border: 1px solid var(--heather);
-  border-radius: 6px;
+  grid-row: 4;
+  gap: 12px;
+  border-top: 1px solid var(--heather);
+}
+.trying span {
+  flex: 1;
 }
 </style>

@@ -184,10 +184,10 @@ const totals = computed(() => {
 .head {
   display: flex;
   align-items: center;
-  gap: 16px;
+  flex-wrap: wrap;
+  gap: 2px 16px;
   font-size: 14px;
   white-space: nowrap;
-  overflow: hidden;
 }
 h2 {
   font-size: 15px;

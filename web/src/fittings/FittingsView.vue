@@ -40,7 +40,9 @@ function punch({ hardware, fitting }: SetFitting): string {
   return `hole ${mm(hardware.hole)}`
 }
 const UP = ['right', 'down', 'left', 'up'] as const
-function up({ fitting }: SetFitting): string {
+/** What is round lies any way round; prongs and bars do not. */
+function up({ fitting, hardware }: SetFitting): string {
+  if (hardware.high === 0 && hardware.prongs < 2) return '–'
   const turns = Math.round(fitting.up / (Math.PI / 2))
   return UP[((turns % 4) + 4) % 4]!
 }

@@ -1,6 +1,14 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { type Field, type Leather, printPitch, printWeight, setField } from '@drumlin/core'
+import {
+  type Field,
+  type Leather,
+  leatherAt,
+  leatherUsed,
+  printPitch,
+  printWeight,
+  setField,
+} from '@drumlin/core'
 import { useSettings } from '../app/settings.js'
 import { useStores } from '../job/stores.js'
 import ChoiceField, { type Option } from './ChoiceField.vue'
@@ -168,7 +176,7 @@ const current = computed(() => (props.field.type === 'choice' ? String(value.val
             (to, gesture) =>
               set(
                 field.path,
-                { ...leather, use: 'own', thickness: to },
+                leatherAt(leather, to),
                 `${leather.name} ${printWeight(to, settings.unit)}`,
                 gesture,
               )
@@ -177,7 +185,9 @@ const current = computed(() => (props.field.type === 'choice' ? String(value.val
           :value="leather.use"
           :label="`which thickness of the ${leather.name}, ${field.role}`"
           :options="uses"
-          @change="(use) => set(field.path, { ...leather, use }, `${leather.name}, ${use}`)"
+          @change="
+            (use) => set(field.path, leatherUsed(leather, use as Leather['use']), `${leather.name}, ${use}`)
+          "
         />)<button
           v-if="newer"
           class="plain shelf"

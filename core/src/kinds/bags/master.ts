@@ -34,7 +34,8 @@ function partsOf(bag: Bag): Part {
   const { p } = bag
   const body = bodyOf(bag)
   const sewn = p.flap === 'sewn' ? sewnFlap(bag, body) : undefined
-  const { joins, ...rest } = body
+  const { joins: seams, ...rest } = body
+  const joins = p.seam === 'turned' ? seams.map((join) => ({ ...join, hidden: true })) : seams
   const flap = sewn ? sewn.flap : body.flap
   const lined = linings(bag, body)
   const [front, back] = [lined.inner(body.front), lined.inner(body.back)]
