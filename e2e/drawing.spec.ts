@@ -153,7 +153,7 @@ test('the example drawn by hand: folds, marks, a turn tried in the transect, tie
   await expect(
     page.getByRole('status').filter({ hasText: 'nothing is changed until you take it' }),
   ).toBeVisible()
-  await page.getByRole('button', { name: 'Take it', exact: true }).first().click()
+  await page.getByRole('button', { name: 'Take it', exact: true }).click()
   await expect(
     page.getByRole('button', { name: 'Undo “set the turn of the foot, back and flap”' }),
   ).toBeVisible()

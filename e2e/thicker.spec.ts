@@ -1,5 +1,25 @@
+import { execFileSync } from 'node:child_process'
+import { mkdtemp, readFile, writeFile } from 'node:fs/promises'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { fileURLToPath } from 'node:url'
 import { expect, test } from '@playwright/test'
 import { accessible, openDemo, readDownload, saved, shownSize, write } from './support.js'
+
+const root = fileURLToPath(new URL('..', import.meta.url))
+
+/** What the command line makes of a design file. */
+async function exported(design: Buffer, to: 'pdf' | 'svg'): Promise<Buffer> {
+  const folder = await mkdtemp(join(tmpdir(), 'drumlin-'))
+  const [file, out] = [join(folder, 'mine.drumlin.json'), join(folder, `out.${to}`)]
+  await writeFile(file, design)
+  execFileSync(
+    process.execPath,
+    ['--import', 'tsx', 'cli/src/main.ts', 'export', file, '--to', to, '--out', out],
+    { cwd: root },
+  )
+  return readFile(out)
+}
 
 test('a thicker leather: the outside grows by its working, a finding appears, its fix is tried, taken, undone, kept and exported', async ({
   page,
@@ -39,7 +59,8 @@ test('a thicker leather: the outside grows by its working, a finding appears, it
     page.getByRole('button', { name: 'Save the design as a file' }).click(),
   ])
   expect(file.suggestedFilename()).toBe('deckhands-fold.drumlin.json')
-  expect(JSON.parse((await readDownload(file)).toString())).toMatchObject({
+  const design = await readDownload(file)
+  expect(JSON.parse(design.toString())).toMatchObject({
     version: 7,
     leathers: { outside: { thickness: 1.8 } },
   })
@@ -47,10 +68,16 @@ test('a thicker leather: the outside grows by its working, a finding appears, it
     page.waitForEvent('download'),
     page.getByRole('button', { name: 'Print at 1:1 on A4, as a PDF' }).click(),
   ])
-  expect((await readDownload(pdf)).subarray(0, 5).toString()).toBe('%PDF-')
+  const printed = await readDownload(pdf)
+  expect(printed.subarray(0, 5).toString()).toBe('%PDF-')
   const [svg] = await Promise.all([
     page.waitForEvent('download'),
     page.getByRole('button', { name: 'Save the pieces as SVG, 1:1' }).click(),
   ])
-  expect((await readDownload(svg)).toString()).toContain('class="holes"')
+  const drawn = await readDownload(svg)
+  expect(drawn.toString()).toContain('class="holes"')
+
+  // The command line writes the same, byte for byte, from the file that was saved.
+  expect(printed.equals(await exported(design, 'pdf'))).toBe(true)
+  expect(drawn.equals(await exported(design, 'svg'))).toBe(true)
 })

@@ -44,7 +44,7 @@ function ofDrawing(panel: DrawnPanel, thickness: number): Trial[] {
         sort: 'length',
         most: 200,
         step: 0.5,
-        edit: (v) => change(`try the ${label}`, put(v)),
+        edit: (v) => change(`set the ${label}`, put(v)),
       },
     ]
   })
@@ -61,7 +61,7 @@ function ofDrawing(panel: DrawnPanel, thickness: number): Trial[] {
         sort: 'thickness',
         most: thickness,
         step: 0.05,
-        edit: (v) => change(`try the ${skive.name}`, put({ start: v })),
+        edit: (v) => change(`set the ${skive.name}`, put({ start: v })),
       },
       {
         id: `${panel.id} ${skive.id} width`,
@@ -70,7 +70,7 @@ function ofDrawing(panel: DrawnPanel, thickness: number): Trial[] {
         sort: 'length',
         most: 300,
         step: 0.5,
-        edit: (v) => change(`try the ${skive.name}`, put({ width: v })),
+        edit: (v) => change(`set the ${skive.name}`, put({ width: v })),
       },
     ]
   })
@@ -90,7 +90,7 @@ const trials = computed((): Trial[] => {
       sort: 'thickness',
       most: piece.thickness ?? 8,
       step: 0.05,
-      edit: (v) => setSkives(`try the ${band.name}`, { [band.key]: v }),
+      edit: (v) => setSkives(`set the ${band.name}`, { [band.key]: v }),
     }))
   })
 })
@@ -106,11 +106,13 @@ function leave(): void {
   tried.value = undefined
   job.preview = undefined
 }
-function take(): void {
-  const edit = chosen.value && tried.value !== undefined ? chosen.value.edit(tried.value) : undefined
-  leave()
-  if (edit) job.edit({ ...edit, name: edit.name.replace(/^try/, 'set') })
-}
+// Taken or left in the bar above.
+watch(
+  () => job.preview,
+  (now) => {
+    if (now === undefined) tried.value = undefined
+  },
+)
 </script>
 
 <template>
@@ -133,8 +135,6 @@ function take(): void {
         drag
         @change="attempt"
       />
-      <button v-if="tried !== undefined" class="act small" @click="take">Take it</button>
-      <button v-if="tried !== undefined" class="act small" @click="leave">Leave it</button>
     </template>
   </span>
 </template>
@@ -152,10 +152,5 @@ select {
   background: var(--surface);
   border: 0;
   border-bottom: 2px solid color-mix(in srgb, var(--moss) 45%, transparent);
-}
-.small {
-  min-height: 24px;
-  padding: 0 8px;
-  font-size: 14px;
 }
 </style>
