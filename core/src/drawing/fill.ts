@@ -3,6 +3,7 @@ import {
   type Point,
   boxHeight,
   boxWidth,
+  levelCrossings,
   line,
   openPath,
   pathBox,
@@ -20,16 +21,6 @@ const STIPPLE = 1.7
 /** Chords of an area's outline lie this near to it when dots are set, mm: a dot is wider. */
 const CHORDS = 0.05
 
-/** Where a level line enters and leaves an outline, from left to right. */
-function crossingsAt(ring: readonly Point[], y: number): number[] {
-  const found: number[] = []
-  for (let i = 0, j = ring.length - 1; i < ring.length; j = i, i += 1) {
-    const [a, b] = [ring[i]!, ring[j]!]
-    if (a.y > y !== b.y > y) found.push(((b.x - a.x) * (y - a.y)) / (b.y - a.y) + a.x)
-  }
-  return found.sort((a, b) => a - b)
-}
-
 /**
  * Dots inside an area, and outside what is left out of it, on a grid that is fixed to the piece, so that two areas side
  * by side agree.
@@ -45,7 +36,7 @@ export function stipple(area: Path, without?: Path): Point[] {
   for (let row = firstRow; row * rise <= box.bottom; row += 1) {
     const y = row * rise
     const shift = row % 2 === 0 ? 0 : STIPPLE / 2
-    const stops = rings.flatMap((ring) => crossingsAt(ring, y)).sort((a, b) => a - b)
+    const stops = rings.flatMap((ring) => levelCrossings(ring, y)).sort((a, b) => a - b)
     for (let i = 0; i + 1 < stops.length; i += 2)
       for (
         let x = Math.ceil((stops[i]! - shift) / STIPPLE) * STIPPLE + shift;

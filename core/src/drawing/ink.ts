@@ -5,6 +5,7 @@ import {
   boxGrown,
   boxHeight,
   boxWidth,
+  cellsInside,
   pathBox,
   pathPoints,
 } from '../geometry/index.js'
@@ -63,25 +64,11 @@ export class Ink {
     this.rows = Math.ceil(boxHeight(box) / this.cell) + 1
     this.inked = new Uint8Array(this.columns * this.rows)
     this.beyond = new Uint8Array(this.columns * this.rows).fill(1)
-    this.fillInside(pathPoints(outline, CHORDS))
-  }
-
-  /** Rows between the borders of the outline, by their middles. */
-  private fillInside(ring: readonly Point[]): void {
-    for (let r = 0; r < this.rows; r += 1) {
-      const y = this.box.top + (r + 0.5) * this.cell
-      const stops: number[] = []
-      for (let i = 0, j = ring.length - 1; i < ring.length; j = i, i += 1) {
-        const [a, b] = [ring[i]!, ring[j]!]
-        if (a.y > y !== b.y > y) stops.push(((b.x - a.x) * (y - a.y)) / (b.y - a.y) + a.x)
-      }
-      stops.sort((a, b) => a - b)
-      for (let k = 0; k + 1 < stops.length; k += 2) {
-        const from = Math.max(0, Math.ceil((stops[k]! - this.box.left) / this.cell - 0.5))
-        const to = Math.min(this.columns - 1, Math.floor((stops[k + 1]! - this.box.left) / this.cell - 0.5))
-        for (let c = from; c <= to; c += 1) this.beyond[r * this.columns + c] = 0
-      }
-    }
+    const { left, top } = box
+    const { cell, columns, rows } = this
+    cellsInside(pathPoints(outline, CHORDS), { left, top, cell, columns, rows }, (row, from, to) =>
+      this.beyond.fill(0, row * columns + from, row * columns + to + 1),
+    )
   }
 
   /** Every cell a stroke runs through. */

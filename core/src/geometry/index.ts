@@ -101,3 +101,4 @@ export {
   shift,
   turn,
 } from './transform.js'
+export { cellsInside, levelCrossings } from './raster.js'

@@ -2,6 +2,7 @@ import { textSpan } from '../../drawing/index.js'
 import {
   type Move,
   type Point,
+  cellsInside,
   moveThen,
   pathMoved,
   pathPoints,
@@ -70,7 +71,10 @@ function freshMask({ drawn, outline }: PrintItem, turn: Move): Mask {
       )
         cells[j * columns + i] = 1
   }
-  for (const ring of rings) fill(ring, left, top, columns, rows, cells)
+  for (const ring of rings)
+    cellsInside(ring, { left, top, cell: CELL, columns, rows }, (row, from, to) =>
+      cells.fill(1, row * columns + from, row * columns + to + 1),
+    )
   for (const line of [...lines, ...rings.map((r) => [...r, r[0]!])])
     for (let k = 1; k < line.length; k += 1) {
       const [a, b] = [line[k - 1]!, line[k]!]
@@ -89,31 +93,6 @@ function freshMask({ drawn, outline }: PrintItem, turn: Move): Mask {
 }
 const xs = (points: readonly Point[]): number[] => points.map((p) => p.x)
 const ys = (points: readonly Point[]): number[] => points.map((p) => p.y)
-
-/** Cells whose middle lies inside a ring. */
-function fill(
-  ring: readonly Point[],
-  left: number,
-  top: number,
-  columns: number,
-  rows: number,
-  cells: Uint8Array,
-): void {
-  for (let r = 0; r < rows; r += 1) {
-    const y = top + (r + 0.5) * CELL
-    const stops: number[] = []
-    for (let i = 0, j = ring.length - 1; i < ring.length; j = i, i += 1) {
-      const [a, b] = [ring[i]!, ring[j]!]
-      if (a.y > y !== b.y > y) stops.push(((b.x - a.x) * (y - a.y)) / (b.y - a.y) + a.x)
-    }
-    stops.sort((a, b) => a - b)
-    for (let k = 0; k + 1 < stops.length; k += 2) {
-      const from = Math.max(0, Math.ceil((stops[k]! - left) / CELL - 0.5))
-      const to = Math.min(columns - 1, Math.floor((stops[k + 1]! - left) / CELL - 0.5))
-      cells.fill(1, r * columns + from, r * columns + Math.max(from, to + 1))
-    }
-  }
-}
 
 function runsOf(cells: Uint8Array, columns: number, rows: number): [number, number][][] {
   return Array.from({ length: rows }, (_, r) => {
