@@ -1,18 +1,7 @@
 import { equalisedStitches } from '../formulas/index.js'
 import type { Join, Layup } from '../master/index.js'
 import type { Side } from './places.js'
-import type { SewingWays } from './ways.js'
-
-/** An edge of a panel. */
-interface TiedEdge {
-  readonly panel: string
-  readonly edge: string
-}
-/** Two edges that the drawing ties to each other: they are sewn hole to hole. */
-export interface EdgeTie {
-  readonly first: TiedEdge
-  readonly second: TiedEdge
-}
+import type { EdgeTie, SewingWays, TiedEdge } from './ways.js'
 
 /** Whether a join follows an edge of a panel. */
 function follows({ course, layup }: Join, { panel, edge }: TiedEdge, layups: readonly Layup[]): boolean {

@@ -1,7 +1,17 @@
 import type { HoleSchool, RunWish, Sewing, Stepping } from '../sewing/index.js'
 import type { Iron, Machine, Thread } from '../stores/index.js'
 import type { CornerSchool, Steps } from './places.js'
-import type { EdgeTie } from './tied.js'
+
+/** An edge of a panel. */
+export interface TiedEdge {
+  readonly panel: string
+  readonly edge: string
+}
+/** Two edges that the drawing ties to each other: they are sewn hole to hole. */
+export interface EdgeTie {
+  readonly first: TiedEdge
+  readonly second: TiedEdge
+}
 
 /** What the runs of a design follow: tools, the workshop's own ways, and what the maker decided for each. */
 export interface SewingWays {
