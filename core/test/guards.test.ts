@@ -16,11 +16,6 @@ const CASES: readonly (readonly [string, Design, RegExp])[] = [
     /^The first adjustment hole lies \d+\.\d mm nearer to the bar than the turn-back leaves room for\.$/,
   ],
   [
-    'holes of a narrow strap that reach into its turn-back',
-    freshOf('narrow-strap', { holes: 11, spacing: 20 }),
-    /^The first adjustment hole lies/,
-  ],
-  [
     'a pocket that the bag has no room for',
     bagDesign('tote', { wide: 100, high: 140, deep: 40, pocket: 'flat', pocketWide: 180, pocketHigh: 90 }),
     /^The inner pocket is made \d+\.\d mm wide and 90\.0 mm high, not 180\.0 mm by 90\.0 mm\.$/,

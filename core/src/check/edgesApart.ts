@@ -13,7 +13,7 @@ const PUCKER = 0.3
 const uneven = ({ runs }: Derived): Run[] =>
   runs.filter((run) => {
     if (!run.join.mate || !run.other) return false
-    const by = Math.abs(run.length - run.other.length)
+    const by = Math.abs(run.other.length - run.length - (run.join.extra ?? 0))
     return by > 0.3 && by / run.length > easeLimit(run.ways.pitch, PUCKER)
   })
 

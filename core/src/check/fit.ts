@@ -35,13 +35,8 @@ export const fit: Check = {
     const field = own.remedy && fieldsOf(kind).find((f) => f.id === own.remedy!.field)
     if (!field || !own.remedy) return back
     const { value } = own.remedy
-    return [
-      ...back,
-      {
-        label: `${capital(field.label)} ${printLength(value, unit)}`,
-        edit: setField(`${field.label} ${printLength(value, unit)}`, field.path, value),
-      },
-    ]
+    const said = `${field.label} ${field.type === 'count' ? String(value) : printLength(value, unit)}`
+    return [...back, { label: capital(said), edit: setField(said, field.path, value) }]
   },
 }
 

@@ -11,7 +11,8 @@ export const runTooLong: Check = {
     const { comfortable } = derived.design.habits
     return derived.runs.flatMap((run) => {
       const each = run.thread.value / run.lengths
-      if (each <= comfortable || isSecondTwin(run.join, told)) return []
+      // A machine takes its thread from the spool.
+      if (run.ways.holes === 'machine' || each <= comfortable || isSecondTwin(run.join, told)) return []
       told.add(run.join.id)
       const middle = run.holes[Math.floor(run.holes.length / 2)]
       return [
@@ -34,7 +35,9 @@ export const runTooLong: Check = {
   }),
   fixes: (_, derived, tryOut) => {
     const { comfortable } = derived.design.habits
-    const long = derived.runs.filter((r) => r.thread.value / r.lengths > comfortable)
+    const long = derived.runs.filter(
+      (r) => r.ways.holes !== 'machine' && r.thread.value / r.lengths > comfortable,
+    )
     for (let more = 0; more < 6; more += 1) {
       const each = long.map((r) => ({
         id: r.join.id,

@@ -104,6 +104,8 @@ export interface Join {
   readonly onward?: string
   /** Where the longer of its edges is taken up, as it is made: evenly, or in the corners that it goes round. */
   readonly ease?: 'spread' | 'corners'
+  /** By how much the line of the mate is meant to be longer, where it bends further out; mm. */
+  readonly extra?: number
   /** The seam whose second row this is, in its allowance, where the edges part again. */
   readonly beside?: string
   /** Holds nothing: stitches for the look of it. */

@@ -16,6 +16,8 @@ interface BodySeam {
   readonly mate: Path
   readonly mateSheet: string
   readonly through: readonly string[]
+  /** By how much the mate is longer where it bends further out, mm. */
+  readonly extra?: number
   readonly twin?: string
   readonly pairName?: string
   /** The line beside the mate's stitch line, so far out in its allowance. */
@@ -53,6 +55,7 @@ export function bodySeams(bag: Bag, seam: BodySeam): Join[] {
     }),
     // What bends round a corner further out than its stitch line is longer there, not along the straights.
     ease: 'corners',
+    ...(seam.extra === undefined ? {} : { extra: seam.extra }),
     mate: {
       type: 'line',
       sheet: seam.mateSheet,

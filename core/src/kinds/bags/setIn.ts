@@ -1,3 +1,4 @@
+import { gussetStrip } from '../../formulas/index.js'
 import { type Path, point, point3, polyline, shift } from '../../geometry/index.js'
 import { type Named, box, outlineOf, plainPanel, slopeBand } from '../parts/shape.js'
 import { STRAIGHT, X, Y, Z, flatPart, minus } from './axes.js'
@@ -70,6 +71,7 @@ export function setInBody(bag: Bag): Body {
       mate: on(0),
       mateSheet: 'body',
       beside: on,
+      extra: strip.length.figured - gussetStrip(rise, span, radius),
       through: ['body', `side-${way}`],
       twin: way === 'right' ? 'seam-left' : 'seam-right',
       pairName: 'seams of the sides',

@@ -9,7 +9,6 @@ import { strapPanels } from './panels.js'
 import { STRAP_DEFAULTS, type StrapParams, strapParams } from './params.js'
 import { type StrapSizes, strapSizes } from './sizes.js'
 import { needed, present } from '../parts/fits.js'
-import { holesOff } from '../parts/strapHoles.js'
 
 const ROLES: readonly Role[] = [
   { id: 'outside', label: 'Outside', why: 'thin enough to turn over: 0.8 to 1.2 mm', usual: 0.9 },
@@ -63,16 +62,8 @@ function fits(p: StrapParams, s: StrapSizes, reckon: Reckon): Fit[] {
   ]
 }
 
-function concerns(p: StrapParams, s: StrapSizes): Concern[] {
-  const found: Concern[] = holesOff({
-    panelId: 'tongue',
-    at: point(p.wideEnd / 2, 20),
-    usual: s.usual.value,
-    back: p.lap,
-    holes: p.holes,
-    spacing: p.spacing,
-    field: 'holes',
-  })
+function concerns(p: StrapParams): Concern[] {
+  const found: Concern[] = []
   if (p.holes % 2 === 0)
     found.push({
       id: 'holes-even',
@@ -175,7 +166,7 @@ export const narrowStrap: Kind<StrapParams> = {
       joins: strapJoins(p, s),
       matches: [],
       fits: fits(p, s, reckon),
-      concerns: concerns(p, s),
+      concerns: concerns(p),
       carries: [`a girth of ${p.girth} mm`],
       sizes: [
         ...[s.longCut, s.long, s.usual, s.around, s.least, s.most, s.thick].map((size) => ({
