@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest'
-import { type Derived, derive, findingsOf } from '@drumlin/core'
+import { type Derived, derive, findingsOf, sayFinding } from '@drumlin/core'
 import { isHidden } from '../src/check/hidden.js'
 import { bagDesign } from './support/bags.js'
 import { demo, freshOf, withValues } from './support/designs.js'
@@ -39,4 +39,15 @@ describe('stitches nobody sees', () => {
       expect(told(derived).filter((id) => hidden.has(id))).toEqual([])
     }
   })
+})
+
+test('a machine job is told nothing of irons, awls, holes laid out or lengths of thread', () => {
+  for (const kind of ['bifold', 'tote', 'rucksack', 'portfolio', 'narrow-strap']) {
+    const design = withValues(freshOf(kind), { 'sewing.holes': 'machine', 'iron.pitch': 4.7 })
+    for (const finding of findingsOf(derive(design))) {
+      const { what, why } = sayFinding(finding, 'mm')
+      expect(`${kind}: ${what} ${why}`).not.toMatch(/\biron\b|\bawl\b|\bprong|in one length/)
+      expect(['pitch-off', 'hole-near-step', 'holes-meet', 'run-too-long']).not.toContain(finding.code)
+    }
+  }
 })

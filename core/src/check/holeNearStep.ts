@@ -12,8 +12,9 @@ interface Near {
   readonly distance: number
 }
 
-/** The hole nearest to each open step of a run, where it comes nearer than `clearance` mm. */
+/** The hole nearest to each open step of a run, where it comes nearer than `clearance` mm. Where a needle of a machine falls nobody lays out. */
 function nearHoles(run: Run, clearance: number): Near[] {
+  if (run.ways.holes === 'machine') return []
   return run.steps
     .filter((step) => step.open)
     .flatMap((step) => {

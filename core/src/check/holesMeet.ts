@@ -8,7 +8,7 @@ import { placeOnSheet } from './places.js'
 export const holesMeet: Check = {
   code: 'holes-meet',
   find: (derived) =>
-    meetings(derived.runs)
+    meetings(derived.runs.filter((r) => r.ways.holes !== 'machine'))
       .filter((m) => m.sort === 'near')
       .map((m) => {
         const run = derived.runs.find((r) => r.join.id === m.second)!
