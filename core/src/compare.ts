@@ -4,6 +4,7 @@ import type { Derived } from './derive.js'
 import { type Point, overlay } from './geometry/index.js'
 import { type Field, fieldsOf, kindOf } from './kinds/index.js'
 import { type LengthUnit, printLength, printWeight, trimmed } from './measure/index.js'
+import { isUsual } from './stores/index.js'
 
 export type { DecisionChange } from './compareDrawn.js'
 
@@ -114,11 +115,18 @@ function said(value: unknown, field: Field | undefined, unit: LengthUnit, thickn
     : printLength(value, unit)
 }
 
+/** What a leather usually does follows from its thickness and temper: nobody decided it. */
+function followed([part, role, key]: readonly string[], before: Design, now: Design): boolean {
+  if (part !== 'leathers' || role === undefined || key === undefined) return false
+  const [was, is] = [before, now].map((d) => d.leathers[role])
+  return was !== undefined && is !== undefined && isUsual(was, key) && isUsual(is, key)
+}
+
 /** The decisions that two drafts of one kind do not share, in the order of the design. */
 export function compareDecisions(before: Design, now: Design, unit: LengthUnit): DecisionChange[] {
   const fields = fieldsOf(kindOf(now.kind))
   const leaves = differences(before, now).filter(
-    ({ path }) => !['version', 'id', 'drawn', 'ties'].includes(path[0]!),
+    ({ path }) => !['version', 'id', 'drawn', 'ties'].includes(path[0]!) && !followed(path, before, now),
   )
   const settings = leaves.map(({ path, before: was, now: is }) => {
     const field = fieldAt(fields, path)

@@ -1,5 +1,6 @@
 import { describe, expect, test } from 'vitest'
-import { applyEdit, compareDecisions, comparePieces, derive, takeDesign } from '@drumlin/core'
+import { applyEdit, compareDecisions, comparePieces, derive, leatherAt, takeDesign } from '@drumlin/core'
+import { usualOf } from '../src/stores/index.js'
 import { demo, demoWith, withValues } from './support/designs.js'
 
 describe('two drafts laid over each other', () => {
@@ -69,4 +70,17 @@ test('going back to a draft is one edit, and can itself be undone', () => {
   const again = applyEdit(back.design, back.inverse)
   expect(again.ok && again.design).toEqual(now)
   expect(derive(back.design).runs.length).toBe(8)
+})
+
+test('a leather split thinner is one decision, not three: what it bears follows', () => {
+  const before = demo()
+  const outside = before.leathers.outside!
+  const usual = { ...outside, ...usualOf(outside) }
+  const was = { ...before, leathers: { ...before.leathers, outside: usual } }
+  const now = { ...was, leathers: { ...was.leathers, outside: leatherAt(usual, 3.2) } }
+  expect(now.leathers.outside!.bears).not.toBe(usual.bears)
+  expect(compareDecisions(was, now, 'mm').map((d) => d.label)).toEqual(
+    expect.arrayContaining([expect.stringContaining('thickness')]),
+  )
+  expect(compareDecisions(was, now, 'mm').filter((d) => /bears|give|neutral|turn$/.test(d.label))).toEqual([])
 })

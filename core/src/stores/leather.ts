@@ -163,3 +163,9 @@ export const leatherAt = (leather: Leather, thickness: number): Leather =>
 /** The same leather reckoned at another of its thicknesses: the middle of its weight, its thinnest, what was measured. */
 export const leatherUsed = (leather: Leather, use: Leather['use']): Leather =>
   followingUsual(leather, { ...leather, use, thickness: reckonedThickness({ ...leather, use }) })
+
+/** Whether that property of a leather is no decision: it stands at what is usual of what the leather is. */
+export const isUsual = (leather: Leather, key: string): boolean => {
+  const usual: Readonly<Record<string, number>> = usualOf(leather)
+  return Object.hasOwn(usual, key) && usual[key] === leather[key as keyof ReturnType<typeof usualOf>]
+}

@@ -144,9 +144,9 @@ const mm = (value: number): string => printLength(value, settings.unit)
           open</label
         >
         <label v-if="hasStraps"><input v-model="straps" type="checkbox" /> straps and handles</label>
-        <button class="act" @click="scene?.frame()">All of it</button>
-        <button class="act" @click="save">PNG</button>
-        <button class="act" @click="time">How fast?</button>
+        <button class="act" :disabled="!scene" @click="scene?.frame()">All of it</button>
+        <button class="act" :disabled="!scene" @click="save">PNG</button>
+        <button class="act" :disabled="!scene" @click="time">How fast?</button>
         <span v-if="pace" role="status" class="quiet">{{ pace }}</span>
       </div>
     </div>
