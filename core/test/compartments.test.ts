@@ -49,6 +49,64 @@ describe('rows shared out to compartments', () => {
     ))
 })
 
+describe('many things', () => {
+  /** Steps are counted by the clock of the test alone: what took minutes takes a blink, or the test runs out of time. */
+  const many = (count: number) =>
+    Array.from({ length: count }, (_, i): Carried => ({
+      count: 1,
+      thing: {
+        id: `thing-${i}`,
+        name: `thing ${i}`,
+        wide: 60 + ((i * 37) % 90),
+        high: 50 + ((i * 53) % 110),
+        deep: 5 + ((i * 7.3) % 19),
+        grams: 100,
+        upright: false,
+      },
+    }))
+  test('of twenty-four rows none is left out, and the fullest is near what can’t be beaten', () =>
+    fc.assert(
+      fc.property(
+        fc.array(fc.double({ min: 1, max: 60, noNaN: true }), { minLength: 9, maxLength: 24 }),
+        fc.integer({ min: 2, max: 4 }),
+        (depths, count) => {
+          const { into, most } = sharedOut(depths, count)
+          const full = Array.from({ length: count }, () => 0)
+          depths.forEach((d, i) => (full[into[i]!]! += d))
+          expect(Math.max(...full)).toBeCloseTo(most, 9)
+          const least = Math.max(...depths, depths.reduce((sum, d) => sum + d, 0) / count)
+          expect(most).toBeLessThanOrEqual(least * (4 / 3) + 1e-9)
+        },
+      ),
+      { seed: 71, numRuns: 60 },
+    ))
+  test('twenty in a briefcase with a divider are packed, found and made room for', () => {
+    const contents = many(20)
+    const bag = bagDesign('briefcase', { divider: 'one' })
+    const design = { ...bag, contents }
+    const derived = derive(design)
+    expect(packingOf(derived)!.packed).toHaveLength(20)
+    expect(findingsOf(derived).some((f) => f.code === 'contents-fit' || f.rank !== 'tip')).toBe(true)
+    expect(smallestRoom(contents, 6, HUGE, { count: 1, thickness: 2 })).toBeDefined()
+  })
+  test('of many no packing is lower for its width than the best', () => {
+    const things = many(9)
+    const room = smallestRoom(things, 0, HUGE)!
+    const deep = things.reduce((sum, { thing }) => sum + thing.deep, 0)
+    let best = Infinity
+    for (let code = 0; code < 2 ** 9; code += 1) {
+      const turned = things.map(({ thing }, i) =>
+        Math.floor(code / 2 ** i) % 2 === 0 ? thing : { wide: thing.high, high: thing.wide },
+      )
+      best = Math.min(
+        best,
+        Math.max(...turned.map((t) => t.wide)) * Math.max(...turned.map((t) => t.high)) * deep,
+      )
+    }
+    expect(room.wide * room.high * room.deep).toBeCloseTo(best, 3)
+  })
+})
+
 describe('a room parted by a divider', () => {
   const wall = { count: 1, thickness: 2 }
   test('takes as much on either side as its deeper half needs', () => {

@@ -13,25 +13,53 @@ export interface Sharing {
   readonly most: number
 }
 
-/** Rows of such depths shared out to `count` compartments so that the fullest takes least, mm. */
-export function sharedOut(depths: readonly number[], count: number): Sharing {
-  let best: Sharing = { into: [], most: Infinity }
+/** Up to so many rows every sharing is tried as they stand; of more the deepest are placed first. */
+const FEW = 8
+/** So many placings are tried at most: beyond that the best found so far has to do. */
+const STEPS = 20_000
+
+/** The deepest first, each into the compartment that is emptiest: never more than a third over the best. */
+function deepestFirst(depths: readonly number[], order: readonly number[], count: number): Sharing {
   const full = Array.from({ length: count }, () => 0)
-  const into: number[] = []
-  const put = (row: number, most: number): void => {
-    if (most >= best.most) return
-    if (row === depths.length) {
+  const into = depths.map(() => 0)
+  for (const row of order) {
+    const emptiest = full.indexOf(Math.min(...full))
+    into[row] = emptiest
+    full[emptiest]! += depths[row]!
+  }
+  return { into, most: Math.max(0, ...full) }
+}
+
+/**
+ * Rows of such depths shared out to `count` compartments so that the fullest takes least, mm. Exact for a handful; of
+ * many rows the best that a bounded search finds, which begins with a good one.
+ */
+export function sharedOut(depths: readonly number[], count: number): Sharing {
+  const many = depths.length > FEW
+  const rows = depths.map((_, i) => i)
+  const order = many ? rows.toSorted((a, b) => depths[b]! - depths[a]!) : rows
+  let best: Sharing = many ? deepestFirst(depths, order, count) : { into: [], most: Infinity }
+  // Nothing is better than all equally full, or than the deepest row alone.
+  const least = Math.max(0, ...depths, depths.reduce((sum, d) => sum + d, 0) / count)
+  const full = Array.from({ length: count }, () => 0)
+  const into = depths.map(() => 0)
+  let steps = 0
+  const put = (at: number, most: number): void => {
+    steps += 1
+    if (most >= best.most || steps > STEPS || best.most <= least + 1e-9) return
+    if (at === order.length) {
       best = { into: [...into], most }
       return
     }
+    const row = order[at]!
     for (let k = 0; k < count; k += 1) {
-      full[k]! += depths[row]!
-      into.push(k)
-      put(row + 1, Math.max(most, full[k]!))
-      into.pop()
-      full[k]! -= depths[row]!
       // Empty compartments are alike: one of them is tried.
-      if (full[k] === 0) break
+      const first = full[k] === 0
+      full[k]! += depths[row]!
+      into[row] = k
+      put(at + 1, Math.max(most, full[k]!))
+      full[k]! -= depths[row]!
+      if (first) break
     }
   }
   put(0, 0)

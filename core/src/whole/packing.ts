@@ -127,9 +127,29 @@ function* packings(
   for (const way of rows[at]!) yield* packings(rows, ask, at + 1, [...so, way])
 }
 
+/**
+ * Many things, each a row of its own: lying or standing changes only how wide and how high they are, so that for every
+ * height none is to be over, the slimmest standings make the best packing.
+ */
+function* lowOrSlim(things: readonly Thing[], ask: Ask): Generator<Way> {
+  const ways = things.map((thing) => rowsOf([thing]))
+  const heights = new Set(ways.flat().map(({ box }) => box.high))
+  for (const most of heights) {
+    const rows = ways.flatMap((all) => {
+      const low = all.filter(({ box }) => box.high <= most)
+      return low.length > 0 ? [low.reduce((a, b) => (b.box.wide < a.box.wide ? b : a))] : []
+    })
+    if (rows.length === ways.length)
+      yield* packings(
+        rows.map((row) => [row]),
+        ask,
+      )
+  }
+}
+
 function* allPackings(things: readonly Thing[], ask: Ask) {
-  const ways = things.length > MOST ? [things.map((t) => [t])] : partings(things)
-  for (const parts of ways) yield* packings(parts.map(rowsOf), ask)
+  if (things.length > MOST) return yield* lowOrSlim(things, ask)
+  for (const parts of partings(things)) yield* packings(parts.map(rowsOf), ask)
 }
 
 const volume = ({ wide, high, deep }: Box3): number => wide * high * deep
