@@ -3,6 +3,7 @@ import { ref } from 'vue'
 import type { Derived } from '@drumlin/core'
 import { useSettings } from '../app/settings.js'
 import { saveDesign, saveDxf, savePdf, saveSvg } from '../output/save.js'
+import { reasonOf } from '../app/reason.js'
 
 const props = defineProps<{ derived: Derived }>()
 const settings = useSettings()
@@ -16,8 +17,7 @@ async function pdf(paper: 'a4' | 'letter'): Promise<void> {
   try {
     await savePdf(props.derived.design, paper, settings.unit, control.signal)
   } catch (error) {
-    if (!control.signal.aborted)
-      failed.value = `The PDF could not be made: ${error instanceof Error ? error.message : String(error)}.`
+    if (!control.signal.aborted) failed.value = `The PDF could not be made: ${reasonOf(error)}.`
   } finally {
     working.value = undefined
   }
@@ -27,7 +27,7 @@ async function dxf(): Promise<void> {
   try {
     await saveDxf(props.derived, settings.unit)
   } catch (error) {
-    failed.value = `The DXF could not be made: ${error instanceof Error ? error.message : String(error)}.`
+    failed.value = `The DXF could not be made: ${reasonOf(error)}.`
   }
 }
 </script>

@@ -13,6 +13,7 @@ import { computed, ref, shallowRef, watch } from 'vue'
 import type { JobRecord } from '../storage/db.js'
 import { Overtaken, appendEdit, readEdit, readJob, stepInLog } from '../storage/jobs.js'
 import { channel } from './tabs.js'
+import { reasonOf } from '../app/reason.js'
 
 /** An edit that can't be done, said so that the field can show it. */
 export interface Refusal {
@@ -92,7 +93,7 @@ export const useJob = defineStore('job', () => {
   function enqueue(write: () => Promise<void>): Promise<void> {
     pending.value += 1
     queue = queue.then(write).catch((error: unknown) => {
-      saveError.value = error instanceof Error ? error.message : String(error)
+      saveError.value = reasonOf(error)
     })
     return queue.finally(() => (pending.value -= 1))
   }

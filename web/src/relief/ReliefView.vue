@@ -12,6 +12,7 @@ import { ABOUT_THICKNESS, type Seam, seamsOf } from './seams.js'
 import SeamGraph from './SeamGraph.vue'
 import SkiveProposals from './SkiveProposals.vue'
 import ThicknessMap from './ThicknessMap.vue'
+import { reasonOf } from '../app/reason.js'
 
 defineProps<{ id: string }>()
 const job = useJob()
@@ -61,7 +62,7 @@ async function look(): Promise<void> {
     const all = await bench.whole(design)
     if (number === asked) whole.value = all
   } catch (error) {
-    if (!wasStopped(error)) failed.value = error instanceof Error ? error.message : String(error)
+    if (!wasStopped(error)) failed.value = reasonOf(error)
   }
 }
 watch([derived, state, contents, interval], () => void look(), { immediate: true })

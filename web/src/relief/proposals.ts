@@ -1,6 +1,7 @@
 import { type Ref, ref, shallowRef, watch } from 'vue'
 import type { Design, LengthUnit, OtherWay, SkiveProposal } from '@drumlin/core'
 import { useReliefBench, wasStopped } from './bench.js'
+import { reasonOf } from '../app/reason.js'
 
 /** What is looked for: a thickness along some runs of a design. */
 export interface Sought {
@@ -33,7 +34,7 @@ export function useProposals(sought: Ref<Sought | undefined>) {
     } catch (error) {
       // Stopped by the next question, or by the maker: either way nothing is wrong.
       if (!wasStopped(error)) {
-        failed.value = error instanceof Error ? error.message : String(error)
+        failed.value = reasonOf(error)
         seeking.value = undefined
       }
     }

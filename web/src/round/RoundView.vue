@@ -7,6 +7,7 @@ import { savePicture } from '../output/save.js'
 import WorkingBox from '../sentence/WorkingBox.vue'
 import { ABOUT_ROUND } from '../fittings/words.js'
 import type { RoundScene } from './scene.js'
+import { reasonOf } from '../app/reason.js'
 
 defineProps<{ id: string }>()
 const job = useJob()
@@ -79,7 +80,7 @@ onMounted(async () => {
     show()
     scene.value.frame()
   } catch (error) {
-    failed.value = error instanceof Error ? error.message : String(error)
+    failed.value = reasonOf(error)
   }
 })
 onBeforeUnmount(() => {

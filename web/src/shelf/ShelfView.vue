@@ -18,6 +18,7 @@ import { createJob, listJobs, readJob, removeJob } from '../storage/jobs.js'
 import { readSetting } from '../storage/settings.js'
 import JobCard from './JobCard.vue'
 import { freeId } from './ids.js'
+import { reasonOf } from '../app/reason.js'
 
 const router = useRouter()
 const route = useRoute()
@@ -109,7 +110,7 @@ async function fetchExamples(): Promise<void> {
     await bringExamples(Date.now())
     said.value = 'The examples are back on the shelf.'
   } catch (error) {
-    refused.value = `The examples could not be fetched: ${error instanceof Error ? error.message : String(error)}.`
+    refused.value = `The examples could not be fetched: ${reasonOf(error)}.`
   }
   await load()
 }

@@ -7,6 +7,7 @@ import { saveCoupons } from '../output/save.js'
 import MeasureField from '../sentence/MeasureField.vue'
 import HideParts from './HideParts.vue'
 import TrialForm from './TrialForm.vue'
+import { reasonOf } from '../app/reason.js'
 
 const props = defineProps<{ leather: Leather }>()
 const emit = defineEmits<{ change: [leather: Leather] }>()
@@ -46,7 +47,7 @@ async function print(): Promise<void> {
   try {
     await saveCoupons(props.leather, iron, settings.unit, new AbortController().signal)
   } catch (error) {
-    failed.value = `The sheet could not be made: ${error instanceof Error ? error.message : String(error)}.`
+    failed.value = `The sheet could not be made: ${reasonOf(error)}.`
   }
   drawing.value = false
 }

@@ -9,6 +9,7 @@ import TimeWorking from './TimeWorking.vue'
 import VariantColumn from './VariantColumn.vue'
 import { type Row, rowsIn, sayDifference, sayValue } from './rows.js'
 import { NOTHING_CHANGED, type Variant, changedFields, variantOf } from './variants.js'
+import { reasonOf } from '../app/reason.js'
 
 const props = defineProps<{ id: string }>()
 const job = useJob()
@@ -67,7 +68,7 @@ watch(
       }
       failed.value = ''
     } catch (error) {
-      if (!wasStopped(error)) failed.value = error instanceof Error ? error.message : String(error)
+      if (!wasStopped(error)) failed.value = reasonOf(error)
     }
   },
   { immediate: true },

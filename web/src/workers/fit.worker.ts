@@ -1,4 +1,5 @@
 import { type Design, type FitAsked, fitToIron } from '@drumlin/core'
+import { reasonOf } from '../app/reason.js'
 
 /** A question to this worker. */
 export interface FitQuestion {
@@ -11,6 +12,6 @@ self.onmessage = ({ data }: MessageEvent<FitQuestion>) => {
     const fitted = fitToIron(data.design, data.asked, (tried) => self.postMessage({ tried }))
     self.postMessage({ fitted })
   } catch (error) {
-    self.postMessage({ error: error instanceof Error ? error.message : String(error) })
+    self.postMessage({ error: reasonOf(error) })
   }
 }

@@ -1,6 +1,7 @@
 import { type Design, type Iron, type Leather, type LengthUnit, derive } from '@drumlin/core'
 import { writeCoupons, writePdf } from '@drumlin/core/pdf'
 import { pdfFonts } from '../output/fonts.js'
+import { reasonOf } from '../app/reason.js'
 
 /** A design's pattern, or the test pieces of a leather. */
 export type PdfAsked = {
@@ -18,6 +19,6 @@ self.onmessage = async ({ data }: MessageEvent<PdfAsked>) => {
         : await writeCoupons(data.leather, data.iron, options)
     self.postMessage({ bytes })
   } catch (error) {
-    self.postMessage({ error: error instanceof Error ? error.message : String(error) })
+    self.postMessage({ error: reasonOf(error) })
   }
 }

@@ -12,6 +12,7 @@ import {
   survey,
   weightOfWork,
 } from '@drumlin/core'
+import { reasonOf } from '../app/reason.js'
 
 /** A thickness wanted along some runs, mm, and the units to say the ways there in. */
 export interface WantedAlong {
@@ -50,6 +51,6 @@ self.onmessage = ({ data }: MessageEvent<ReliefAsked>) => {
   try {
     self.postMessage({ ask: data.ask, answer: answer(data) })
   } catch (error) {
-    self.postMessage({ ask: data.ask, error: error instanceof Error ? error.message : String(error) })
+    self.postMessage({ ask: data.ask, error: reasonOf(error) })
   }
 }
