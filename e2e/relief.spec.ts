@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { accessible, saved, startNew, write } from './support.js'
+import { accessible, openDemo, saved, startNew, write } from './support.js'
 
 test('a card sleeve: from what goes in to the relief, a skive proposal looked at, taken and undone', async ({
   page,
@@ -96,4 +96,17 @@ test('every example opens on its pieces and on its relief', async ({ page }) => 
     await expect(page.locator('[data-thickest]')).toContainText('mm at the thickest', { timeout: 20_000 })
   }
   expect(broken).toEqual([])
+})
+
+test('a worker that can’t be started is told, and tried again', async ({ page }) => {
+  let blocked = true
+  await page.context().route(/relief\.worker/, (route) => (blocked ? route.abort() : route.continue()))
+  await openDemo(page)
+  await page.getByRole('link', { name: /^Relief/ }).click()
+  const said = page.getByRole('alert').filter({ hasText: 'The map could not be drawn' })
+  await expect(said).toContainText('its program could not be started')
+  blocked = false
+  await said.getByRole('button', { name: 'Try again' }).click()
+  await expect(said).toHaveCount(0)
+  await expect(page.getByText('Measuring …')).toHaveCount(0)
 })

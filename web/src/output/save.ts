@@ -7,6 +7,7 @@ import {
   writeDesign,
   writeSvg,
 } from '@drumlin/core'
+import { whenDead } from '../workers/dead.js'
 import type { PdfAsked } from '../workers/pdf.worker.js'
 
 /** Letters and digits of a name, for a file. */
@@ -52,7 +53,7 @@ async function drawnPdf(asked: PdfAsked, signal: AbortSignal): Promise<Uint8Arra
       signal.addEventListener('abort', () => reject(new DOMException('stopped', 'AbortError')))
       worker.onmessage = ({ data }: MessageEvent<{ bytes: Uint8Array<ArrayBuffer> } | { error: string }>) =>
         'bytes' in data ? resolve(data.bytes) : reject(new Error(data.error))
-      worker.onerror = (event) => reject(new Error(event.message))
+      whenDead(worker, reject)
       // What the screen holds may be wrapped; the worker gets plain data.
       worker.postMessage(JSON.parse(JSON.stringify(asked)))
     })

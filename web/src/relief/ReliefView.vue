@@ -65,6 +65,10 @@ async function look(): Promise<void> {
     if (!wasStopped(error)) failed.value = reasonOf(error)
   }
 }
+function again(): void {
+  failed.value = ''
+  void look()
+}
 watch([derived, state, contents, interval], () => void look(), { immediate: true })
 
 const seams = computed(() => seamsOf(settled.value))
@@ -116,7 +120,10 @@ const reads = computed(
   <div class="relief">
     <section class="ground" aria-label="The relief">
       <p v-if="derived.works.length === 0">Nothing is drawn yet; the Draft is where panels are drawn.</p>
-      <p v-else-if="failed" role="alert">The map could not be drawn: {{ failed }}</p>
+      <p v-else-if="failed" role="alert">
+        The map could not be drawn: {{ failed }}.
+        <button class="act" @click="again">Try again</button>
+      </p>
       <p v-else-if="!survey || !reads" role="status" class="quiet">Measuring …</p>
       <template v-else>
         <ThicknessMap :survey="survey" :work="reads" :areas="areas" />

@@ -1,5 +1,6 @@
 import { onScopeDispose } from 'vue'
 import type { Asked, Design, Figures, Finding, OtherWay, SkiveProposal, Survey } from '@drumlin/core'
+import { whenDead } from '../workers/dead.js'
 import type { ReliefAsked, WantedAlong } from '../workers/relief.worker.js'
 
 type Question = ReliefAsked extends infer Q ? (Q extends unknown ? Omit<Q, 'ask' | 'design'> : never) : never
@@ -23,7 +24,16 @@ export function useReliefBench() {
       if (data.error === undefined) one?.resolve(data.answer as never)
       else one?.reject(new Error(data.error))
     }
+    whenDead(fresh, dead)
     return fresh
+  }
+
+  /** A worker that is gone answers nothing: all who wait are told, and what is asked next starts another. */
+  function dead(why: Error): void {
+    worker?.terminate()
+    worker = undefined
+    for (const one of waiting.values()) one.reject(why)
+    waiting.clear()
   }
 
   function ask<T>(design: Design, question: Question): Promise<T> {
@@ -39,12 +49,7 @@ export function useReliefBench() {
   }
 
   /** Drops whatever is being worked out; what is asked next starts afresh. */
-  function stop(): void {
-    worker?.terminate()
-    worker = undefined
-    for (const one of waiting.values()) one.reject(new DOMException('stopped', 'AbortError'))
-    waiting.clear()
-  }
+  const stop = (): void => dead(new DOMException('stopped', 'AbortError'))
   onScopeDispose(stop)
 
   return {

@@ -1,5 +1,6 @@
 import { onScopeDispose, ref, shallowRef } from 'vue'
 import type { Design, FitAsked, Fitted } from '@drumlin/core'
+import { whenDead } from '../workers/dead.js'
 
 type Answer = { readonly tried?: number; readonly fitted?: Fitted; readonly error?: string }
 
@@ -29,6 +30,10 @@ export function useFitting() {
       failed.value = data.error ?? ''
       stop()
     }
+    whenDead(fresh, (why) => {
+      failed.value = why.message
+      stop()
+    })
     // What the screen holds may be wrapped; the worker gets plain data. No end is written as a very large number.
     const plain = JSON.parse(
       JSON.stringify({ design, asked }, (_, v: unknown) => (v === Infinity ? 1e9 : v)),
