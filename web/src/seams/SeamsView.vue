@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue'
+import { computed, nextTick, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import {
   type Finding,
@@ -88,13 +88,15 @@ function choose(id: string): void {
   chosen.value = id
 }
 /** The hole a finding is about, ringed. */
-function show(finding: Finding): void {
+async function show(finding: Finding): Promise<void> {
   if (finding.run === undefined) return
   chosen.value = finding.run
   const run = derived.value.runs.find((r) => r.join.id === finding.run)
   const extra = zip.value?.extra[0]
   const at = finding.code === 'unequal-holes' && extra ? extra.hole : finding.numbers.hole
-  requestAnimationFrame(() => (hole.value = at ?? Math.floor((run?.holes.length ?? 0) / 2)))
+  // Another run forgets the hole that was looked at.
+  await nextTick()
+  hole.value = at ?? Math.floor((run?.holes.length ?? 0) / 2)
 }
 </script>
 
