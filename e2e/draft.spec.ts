@@ -129,7 +129,9 @@ test('when saving fails a bar says so and offers the file to keep', async ({ pag
     }
   })
   await write(page, 'thickness of the Tarn calf, outside', '1.6')
-  await expect(page.getByRole('alert')).toContainText('Saving failed: the storage that the browser gives this page is full.')
+  await expect(page.getByRole('alert')).toContainText(
+    'Saving failed: the storage that the browser gives this page is full.',
+  )
   const [file] = await Promise.all([
     page.waitForEvent('download'),
     page.getByRole('button', { name: 'Keep the file' }).click(),
