@@ -11,7 +11,7 @@ export function innerPocket(
   face: Face,
   id: string,
   name: string,
-  size: { wide: number; high: number; full: number; above?: number },
+  size: { wide: number; high: number; full: number; above?: number; asked?: boolean },
 ): Part {
   const { size: reckon } = bag
   const margin = bag.p.margin
@@ -50,7 +50,7 @@ export function innerPocket(
     panels: [panel],
     onto: [lies],
     joins: full ? fullSeams(bag, face, id, name, across.value, high, wide, top) : [seam],
-    concerns: smallerPocket(id, size, { wide, high }),
+    concerns: size.asked === true ? smallerPocket(id, size, { wide, high }) : [],
     sizes: [{ panelId: id, size: across }],
   })
 }
@@ -62,7 +62,7 @@ function smallerPocket(
   made: { readonly wide: number; readonly high: number },
 ): Concern[] {
   const [narrower, lower] = [asked.wide - made.wide > 0.5, asked.high - made.high > 0.5]
-  if (id !== 'pocket' || (!narrower && !lower)) return []
+  if (!narrower && !lower) return []
   return [
     {
       id: 'pocket-smaller',

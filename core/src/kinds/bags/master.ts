@@ -62,6 +62,7 @@ function partsOf(bag: Bag): Part {
       : innerPocket(bag, p.slip === 'pad' ? front : back, 'pocket', 'Inner pocket', {
           wide: p.pocketWide,
           high: p.pocketHigh,
+          asked: true,
           full: p.pocket === 'full' ? p.fullness : 0,
           // A row of the base panel would go through the pocket too.
           above: p.base === 'overlapping' ? p.baseLap + 14 : 0,
