@@ -130,7 +130,7 @@ test('when saving fails a bar says so and offers the file to keep', async ({ pag
   })
   await write(page, 'thickness of the Tarn calf, outside', '1.6')
   await expect(page.getByRole('alert')).toContainText(
-    'Saving failed: the storage that the browser gives this page is full.',
+    'Not saved: the storage that the browser gives this page is full.',
   )
   const [file] = await Promise.all([
     page.waitForEvent('download'),

@@ -67,7 +67,7 @@ test('files: a good one is taken beside what is there, a bad one refused whole w
   }
   wrong.params.reveal = 'wide'
   await picker.setInputFiles(asFile('wrong.json', JSON.stringify(wrong)))
-  await expect(page.getByRole('alert')).toContainText('wrong.json: The file was refused: params.reveal')
+  await expect(page.getByRole('alert')).toContainText('wrong.json: It was refused: params.reveal')
   await picker.setInputFiles(asFile('newer.json', JSON.stringify({ ...wrong, version: 99 })))
   await expect(page.getByRole('alert')).toContainText('saved by a newer Drumlin')
   await picker.setInputFiles(asFile('notes.txt', 'glue, thread'))

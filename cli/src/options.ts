@@ -1,4 +1,5 @@
 import { type Entry, type Input, entryMaybe, inputProblem, measureSentence, parseLength } from '@drumlin/core'
+import { shortly, strictly } from './words.js'
 
 /** What was asked for, or one line that says why it can't be done. */
 export type Asked =
@@ -16,6 +17,8 @@ export interface ExportAsked {
   readonly out: string
   readonly paper: Paper
   readonly unit: 'mm' | 'in'
+  /** Whether a file that is not Drumlin's own may be written over. */
+  readonly replace: boolean
 }
 
 /** A quick reckoner of the pocket book with the numbers given, by input id, as written. */
@@ -50,8 +53,8 @@ function sorted(words: readonly string[], known: readonly string[]): Words | str
       continue
     }
     const [name, inline] = [word.replace(/=.*$/s, ''), /=(.*)$/s.exec(word)?.[1]]
-    if (!known.includes(name)) return `unknown option ${name}`
-    if (Object.hasOwn(options, name)) return `${name} is given twice`
+    if (!known.includes(name)) return `unknown option ${shortly(name)}`
+    if (Object.hasOwn(options, name)) return `${shortly(name)} is given twice`
     const value = inline ?? words[(i += 1)]
     if (value === undefined || value === '') return `${name} needs a value`
     options[name] = value
@@ -65,14 +68,15 @@ function one(command: 'derive' | 'check' | 'export', words: Words): Asked | stri
   return words.files[0]!
 }
 
-function exportAsked(words: Words, file: string): Asked {
+function exportAsked(words: Words, file: string, replace: boolean): Asked {
   const { '--to': to, '--out': out, '--paper': paper = 'a4', '--unit': unit = 'mm' } = words.options
   if (!FORMS.includes(to as ExportForm))
-    return wrong(`--to must be one of ${FORMS.join(', ')}${to ? `, not ${to}` : ''}`)
+    return wrong(`--to must be one of ${FORMS.join(', ')}${to ? `, not ${shortly(to)}` : ''}`)
   if (!out) return wrong('export needs --out PATH')
   if (!PAPERS.includes(paper as Paper))
-    return wrong(`--paper must be one of ${PAPERS.join(', ')}, not ${paper}`)
-  if (!UNITS.includes(unit as 'mm')) return wrong(`--unit must be one of ${UNITS.join(', ')}, not ${unit}`)
+    return wrong(`--paper must be one of ${PAPERS.join(', ')}, not ${shortly(paper)}`)
+  if (!UNITS.includes(unit as 'mm'))
+    return wrong(`--unit must be one of ${UNITS.join(', ')}, not ${shortly(unit)}`)
   return {
     command: 'export',
     file,
@@ -80,6 +84,7 @@ function exportAsked(words: Words, file: string): Asked {
     out,
     paper: paper as Paper,
     unit: unit as 'mm' | 'in',
+    replace,
   }
 }
 
@@ -90,19 +95,23 @@ export function asked(argv: readonly string[]): Asked {
   if (command === '--help' || command === 'help') return { command: 'help' }
   if (command === 'reckon') return reckonAsked(rest)
   if (command !== 'derive' && command !== 'check' && command !== 'export')
-    return wrong(`unknown command ${command}`)
-  const words = sorted(rest, command === 'export' ? ['--to', '--out', '--paper', '--unit'] : [])
+    return wrong(`unknown command ${shortly(command)}`)
+  const replace = command === 'export' && rest.includes('--replace')
+  const words = sorted(
+    replace ? rest.filter((w) => w !== '--replace') : rest,
+    command === 'export' ? ['--to', '--out', '--paper', '--unit'] : [],
+  )
   if (typeof words === 'string') return wrong(words)
   const file = one(command, words)
   if (typeof file !== 'string') return file
-  return command === 'export' ? exportAsked(words, file) : { command, file }
+  return command === 'export' ? exportAsked(words, file, replace) : { command, file }
 }
 
 /** Reads one number for an input: lengths as makers write them, everything else plain. */
 function inputValue(input: Input, text: string): number | string {
   const length = input.unit === 'mm' ? parseLength(text) : undefined
   if (length && !length.ok) return `--${input.id}: ${measureSentence(length.error)}`
-  const value = length?.ok ? length.value : Number(text.replace(',', '.'))
+  const value = length?.ok ? length.value : strictly(text)
   const problem = inputProblem(input, value)
   return problem ? `--${input.id}: ${problem}` : value
 }
@@ -116,7 +125,7 @@ function reckonAsked(words: readonly string[]): Asked {
   if (!entry)
     return wrong(
       id
-        ? `the pocket book has no ${id}; reckon --list names what it has`
+        ? `the pocket book has no ${shortly(id)}; reckon --list names what it has`
         : 'reckon needs a name; reckon --list names them',
     )
   const read = sorted(
@@ -124,7 +133,7 @@ function reckonAsked(words: readonly string[]): Asked {
     entry.inputs.map((i) => `--${i.id}`),
   )
   if (typeof read === 'string') return wrong(read)
-  if (read.files.length > 0) return wrong(`${read.files[0]} is no option of ${entry.id}`)
+  if (read.files.length > 0) return wrong(`${shortly(read.files[0]!)} is no option of ${entry.id}`)
   const written: Record<string, number> = {}
   for (const input of entry.inputs) {
     const text = read.options[`--${input.id}`]
@@ -139,6 +148,7 @@ export const HELP = `drumlin derive FILE                                  everyt
 drumlin check FILE                                   its findings; exit 1 where one is a stop
 drumlin export FILE --to pdf|svg|dxf|json --out PATH its pattern at 1:1, or the design itself
                [--paper a4|letter] [--unit mm|in]    paper of the PDF, a4 where left out; mm where left out
+               [--replace]                           writes over a file that is not Drumlin’s own
 drumlin reckon --list                                the pocket book: every quick reckoner with its inputs
 drumlin reckon NAME [--INPUT VALUE …] [--json]       one of them, with its working
 `

@@ -1,4 +1,3 @@
-import { readFile, writeFile } from 'node:fs/promises'
 import {
   type Derived,
   ENTRIES,
@@ -9,13 +8,16 @@ import {
   readDesign,
   readSentence,
   summary,
+  unworkable,
   writeDesign,
   writeSvg,
 } from '@drumlin/core'
 import { writeDxf } from '@drumlin/core/dxf'
 import { writePdf } from '@drumlin/core/pdf'
+import { readText, writeWhole } from './files.js'
 import { pdfFonts } from './fonts.js'
 import { type ExportAsked, HELP, type ReckonAsked, asked } from './options.js'
+import { shortly } from './words.js'
 
 /** What a call prints and the code it ends with: 0 done, 1 a finding is a stop, 2 it could not be done. */
 export interface Result {
@@ -31,16 +33,22 @@ type Opened = { readonly derived: Derived } | { readonly error: string }
 async function opened(file: string): Promise<Opened> {
   let text: string
   try {
-    text = await readFile(file, 'utf8')
+    text = await readText(file)
   } catch (error) {
-    const code = (error as NodeJS.ErrnoException).code ?? 'unreadable'
-    return { error: `drumlin: ${file} cannot be read (${code})` }
+    return { error: `drumlin: ${said(error)}` }
   }
   const read = readDesign(text)
-  return read.ok
-    ? { derived: derive(read.design) }
-    : { error: `drumlin: ${file}: ${readSentence(read.issue)}` }
+  if (!read.ok) return { error: `drumlin: ${shortly(file)}: ${readSentence(read.issue)}` }
+  let derived: Derived | undefined
+  const why = unworkable(() => (derived = derive(read.design)))
+  return why === undefined && derived
+    ? { derived }
+    : {
+        error: `drumlin: ${shortly(file)}: ${why!.replace(/^with that/, 'with what it holds').replace(/;.*$/, '')}`,
+      }
 }
+
+const said = (error: unknown): string => (error instanceof Error ? error.message : String(error))
 
 async function contentsOf(derived: Derived, { to, paper, unit }: ExportAsked): Promise<string | Uint8Array> {
   if (to === 'json') return writeDesign(derived.design)
@@ -57,11 +65,9 @@ async function contentsOf(derived: Derived, { to, paper, unit }: ExportAsked): P
 async function exported(derived: Derived, words: ExportAsked): Promise<Result> {
   const contents = await contentsOf(derived, words)
   try {
-    await writeFile(words.out, contents)
+    await writeWhole({ ...words, form: words.to, file: words.out, input: words.file, contents })
   } catch (error) {
-    return failed(
-      `drumlin: ${words.out} cannot be written (${(error as NodeJS.ErrnoException).code ?? 'unknown'})`,
-    )
+    return failed(`drumlin: ${said(error)}`)
   }
   return { code: 0 }
 }
@@ -98,8 +104,16 @@ function reckoned({ entry, written, json }: ReckonAsked): Result {
   return { code: 0, out: `${JSON.stringify(all, null, 2)}\n` }
 }
 
-/** Does what the words after `drumlin` ask. */
+/** Does what the words after `drumlin` ask. Whatever goes wrong is one line and 2. */
 export async function run(argv: readonly string[]): Promise<Result> {
+  try {
+    return await done(argv)
+  } catch (error) {
+    return failed(`drumlin: this could not be done (${shortly(said(error), 200)})`)
+  }
+}
+
+async function done(argv: readonly string[]): Promise<Result> {
   const words = asked(argv)
   if ('wrong' in words) return failed(words.wrong)
   if (words.command === 'help') return { code: 0, out: HELP }

@@ -1,51 +1,25 @@
 // What web, cli and server may lean on; large writers and readers have doors of their own.
-export { type Finding, type Fix, findingsOf, fixesOf, overruledFor, sayFinding } from './check/index.js'
+export {
+  type Finding,
+  type Fix,
+  type FixShelf,
+  findingsOf,
+  fixesOf,
+  overruledFor,
+  sayFinding,
+} from './check/index.js'
 export { type DecisionChange, type PieceChange, compareDecisions, comparePieces, sayFate } from './compare.js'
+export { type Card, cardOf } from './card.js'
 export { type CouponPlan, couponPlan } from './coupons/index.js'
 export { type Derived, derive } from './derive.js'
+export { unworkable } from './workable.js'
 export { startingDesign } from './start.js'
-export {
-  type Change,
-  type Design,
-  type Edit,
-  type Edited,
-  type FreshDesign,
-  addDrawn,
-  addLayer,
-  applyEdit,
-  withFollowing,
-  changeDrawn,
-  editUpToDate,
-  freshDesign,
-  giveBack,
-  heed,
-  mergedEdits,
-  mergedInverses,
-  overrideNumber,
-  overrule,
-  rename,
-  renameDraft,
-  removeDrawn,
-  removeLayer,
-  takeDesign,
-  tieEdges,
-  untie,
-  setField,
-  setLengths,
-  setSkives,
-  addLine,
-  freeLineId,
-  mergeRuns,
-  orderRuns,
-  removeLine,
-  splitRuns,
-  unmergeRun,
-  unsplitRuns,
-  wishRuns,
-} from './design/index.js'
+export * from './design/index.js'
+export { merged } from './merge/index.js'
 export {
   type Drawn,
   type LayerName,
+  gathered,
   lettered,
   pathData,
   pieceDrawing,
@@ -53,7 +27,7 @@ export {
 } from './drawing/index.js'
 export {
   type ReadResult,
-  designUpToDate,
+  readDesignData,
   readDesign,
   readSentence,
   writeDesign,
@@ -74,6 +48,7 @@ export {
   type FoundResult,
   UNITS,
   outlineProblem,
+  thinnedOutline,
   scaledPath,
   unitFromBar,
   widthIn,
@@ -257,4 +232,4 @@ export {
 export * from './finished.js'
 export { type SizeRange, sizeRanges } from './range.js'
 export { summary } from './summary.js'
-export { type Reckoned, type Term, explain, explainLine, printQuantity } from './working/index.js'
+export { type Reckoned, type Term, explain, explainLine, ownRange, printQuantity } from './working/index.js'

@@ -2,7 +2,7 @@ import { describe, expect, test } from 'vitest'
 import {
   applyEdit,
   derive,
-  designUpToDate,
+  readDesignData,
   editUpToDate,
   readDesign,
   readSentence,
@@ -76,7 +76,9 @@ describe('what is saved', () => {
       ties: _ti,
       ...two
     } = { ...now, version: 2, leathers: { ...now.leathers, outside: old } }
-    const up = designUpToDate(two as never)
+    const read = readDesignData(two)
+    if (!read.ok) throw new Error(JSON.stringify(read.issue))
+    const up = read.design
     expect(up.version).toBe(7)
     expect(derive(up).pieces.map((p) => p.cut)).toEqual(derive(now).pieces.map((p) => p.cut))
     const kept = editUpToDate({ name: 'calf', changes: [{ path: ['leathers', 'outside'], value: old }] })

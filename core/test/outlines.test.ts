@@ -81,16 +81,16 @@ describe('SVG read', () => {
     [
       'a number that is none',
       svg('<rect width="abc" height="3"/>'),
-      /“abc” is not a number: width of the <rect>/,
+      /Line 1, <rect>: “abc” is not a number: width/,
       undefined,
     ],
     [
       'a path that stops making sense',
       svg('<path id="flap" d="M0 0L5 x"/>'),
-      /outline of the <path> “flap” stops making sense/,
+      /<path> “flap”: its outline stops making sense/,
       undefined,
     ],
-    ['not XML', '<svg><g></svg>', /can't be read: line 1/, undefined],
+    ['not XML', '<svg><g></svg>', /can’t be read. Line 1: unexpected close tag. Save/, undefined],
     ['not SVG', '<html></html>', /not an SVG file/, undefined],
     ['too large', svg(' '.repeat(5_000_001)), /5.0 million characters/, undefined],
   ])('%s: a plain sentence', (_, text, why, problem) => {

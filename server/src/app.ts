@@ -1,4 +1,6 @@
+import { isAbsolute, relative, sep } from 'node:path'
 import { fileURLToPath } from 'node:url'
+import compress from '@fastify/compress'
 import helmet from '@fastify/helmet'
 import serveFiles from '@fastify/static'
 import fastify, { type FastifyInstance } from 'fastify'
@@ -30,18 +32,61 @@ const POLICY = {
   },
 }
 
+/** How long a request may take to arrive, and how long an idle connection is kept, ms. */
+export const PATIENCE = {
+  requestTimeout: 10_000,
+  connectionTimeout: 30_000,
+  keepAliveTimeout: 5_000,
+} as const
+
+/** Names of this machine for itself. A page elsewhere that has its own name point here asks under that one. */
+const LOOPBACK = /^(localhost|127(\.\d{1,3}){3}|\[::1\])(:\d{1,5})?$/i
+
+const AGE = { always: 'no-cache', hashed: 'public, max-age=31536000, immutable' } as const
+
+/** Files that are named by what they hold never change; everything else is asked for anew each time. */
+const ageOf = (web: string, file: string): string => {
+  const inside = relative(web, file)
+  return !isAbsolute(inside) && inside.startsWith(`assets${sep}`) ? AGE.hashed : AGE.always
+}
+
 /** The server: the built interface, the demo files, and whether to open with them. Keeps nothing. */
 export async function buildApp({ web, demo, examples }: AppOptions): Promise<FastifyInstance> {
-  const app = fastify({ logger: false })
+  const app = fastify({ logger: false, ...PATIENCE })
+  app.server.headersTimeout = PATIENCE.requestTimeout
+  app.addHook('onRequest', async (request, reply) => {
+    if (LOOPBACK.test(request.headers.host ?? '')) return
+    await reply.code(421).send({
+      code: 'WRONG_HOST',
+      message: 'Drumlin answers only under localhost, 127.0.0.1 or [::1].',
+    })
+  })
   await app.register(helmet, { contentSecurityPolicy: POLICY, hsts: false })
-  app.get('/start.json', async () => ({ examples }))
-  await app.register(serveFiles, { root: demo, prefix: '/demo/', decorateReply: false })
-  await app.register(serveFiles, { root: web, prefix: '/', maxAge: '1h', immutable: false })
+  await app.register(compress, { threshold: 1024, encodings: ['br', 'gzip'] })
+  app.get('/start.json', async (_, reply) => reply.header('cache-control', AGE.always).send({ examples }))
+  await app.register(serveFiles, {
+    root: demo,
+    prefix: '/demo/',
+    decorateReply: false,
+    cacheControl: false,
+    setHeaders: (reply) => void reply.header('cache-control', AGE.always),
+  })
+  await app.register(serveFiles, {
+    root: web,
+    prefix: '/',
+    cacheControl: false,
+    setHeaders: (reply, file) => void reply.header('cache-control', ageOf(web, file)),
+  })
   app.setNotFoundHandler(async (request, reply) => {
+    const asset = request.url.startsWith('/assets/')
     const wantsPage = request.method === 'GET' && (request.headers.accept ?? '').includes('text/html')
-    return wantsPage
-      ? reply.sendFile('index.html')
-      : reply.code(404).send({ code: 'NOT_FOUND', path: request.url })
+    if (wantsPage && !asset) return reply.sendFile('index.html')
+    // A part of an older build: the page that asks for it is old and loads itself again (web/src/app/older.ts).
+    const code = asset ? 'OLDER_BUILD' : 'NOT_FOUND'
+    return reply
+      .code(404)
+      .header('cache-control', 'no-store')
+      .send({ code, path: request.url.slice(0, 200) })
   })
   return app
 }

@@ -27,7 +27,7 @@ test('a database from before drafts were kept is taken over with what is in it',
   })
   old.close()
   expect((await readJob('old'))!.design.name).toBe('One')
-  expect(await listDrafts('old')).toEqual([])
+  expect(await listDrafts('old')).toEqual({ kept: [], unreadable: [] })
 })
 
 test('drafts are kept in order, each as it was, and go with their job', async () => {
@@ -35,13 +35,13 @@ test('drafts are kept in order, each as it was, and go with their job', async ()
   await keepDraft(design('one'), 10)
   await keepDraft({ ...design('one'), draft: 'second draft' }, 20)
   await keepDraft(design('two'), 30)
-  expect((await listDrafts('one')).map((d) => [d.seq, d.name, d.kept])).toEqual([
+  expect((await listDrafts('one')).kept.map((d) => [d.seq, d.name, d.kept])).toEqual([
     [1, 'first draft', 10],
     [2, 'second draft', 20],
   ])
   await dropDraft('one', 1)
   expect((await keepDraft(design('one'), 40)).seq).toBe(3)
   await removeJob('one')
-  expect(await listDrafts('one')).toEqual([])
-  expect(await listDrafts('two')).toHaveLength(1)
+  expect((await listDrafts('one')).kept).toEqual([])
+  expect((await listDrafts('two')).kept).toHaveLength(1)
 })

@@ -9,7 +9,7 @@ import { freshId, idOf, useDrawn } from '../src/drawing/drawn.js'
 import { FATES, choiceOf, fateFor } from '../src/drawing/fates.js'
 import { useJob } from '../src/job/job.js'
 import { arrowStep } from '../src/sheet/arrows.js'
-import { database } from '../src/storage/db.js'
+import { type JobRecord, database } from '../src/storage/db.js'
 import { createJob, listJobs, readJob } from '../src/storage/jobs.js'
 
 const [calf, goat] = STARTER_STORES.leathers
@@ -78,7 +78,7 @@ describe('drawing on the bench', () => {
       updated: 2,
     })
     expect((await readJob('old'))!.design.version).toBe(7)
-    expect((await listJobs()).map((j) => [j.id, j.design.drawn.length])).toEqual([
+    expect((await listJobs()).map((j) => [j.id, (j.raw as JobRecord).design.drawn?.length ?? 0])).toEqual([
       ['old', 0],
       ['drawing', 1],
     ])

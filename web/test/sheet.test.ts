@@ -1,9 +1,8 @@
 import { describe, expect, test } from 'vitest'
-import { derive, pathBox, pieceDrawing, transect, workOf } from '@drumlin/core'
+import { derive, gathered, pathBox, pieceDrawing, transect, workOf } from '@drumlin/core'
 import { firstCut, keptCut } from '../src/draft/cut.js'
 import { ROOM, largestRows } from '../src/draft/arrange.js'
 import { printMeasure, printOther, readWithin } from '../src/sentence/measures.js'
-import { gathered } from '../src/sheet/paths.js'
 import { newBifold } from './support.js'
 
 const derived = derive(newBifold())

@@ -116,7 +116,14 @@ export function fixesOf(
 ): readonly Fix[] {
   const tryOut = (edit: Edit): Derived | undefined => {
     const edited = applyEdit(derived.design, withFollowing(derived.design, edit))
-    return edited.ok ? derive(edited.design) : undefined
+    if (!edited.ok) return undefined
+    try {
+      const tried = derive(edited.design)
+      return tried.pieces.length > 0 ? tried : undefined
+    } catch {
+      // Nothing can be made with it: no way out.
+      return undefined
+    }
   }
   const helps = ({ edit }: Fix): boolean => {
     const tried = tryOut(edit)
@@ -126,4 +133,4 @@ export function fixesOf(
   return checkOf(finding).fixes(finding, derived, tryOut, unit, shelf).filter(helps)
 }
 
-export type { Finding, Fix, Place, Rank, Saying } from './finding.js'
+export type { Finding, Fix, FixShelf, Place, Rank, Saying } from './finding.js'

@@ -32,6 +32,7 @@ export {
 } from './edits.js'
 export { type FreshDesign, freshDesign } from './fresh.js'
 export { DESIGN_FORMAT, DESIGN_VERSION, type Design, type Habits, designSchema } from './schema.js'
+export { type Rebased, rebaseEdits } from './rebase.js'
 export { OLDEST_VERSION, editUpToDate, upToDate } from './versions.js'
 export {
   addLine,

@@ -6,5 +6,6 @@ export {
   type Reckoned,
   type Term,
   given,
+  ownRange,
   reckoner,
 } from './reckoned.js'

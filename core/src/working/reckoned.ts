@@ -72,6 +72,32 @@ export const recomputed = (
   values: Readonly<Record<string, number>>,
 ): number | undefined => computes.get(reckoned)?.(values)
 
+/** The largest of each sort that is anything of leather: mm, pieces, shares, degrees. */
+const MOST: Readonly<Record<Quantity, number>> = {
+  length: 5000,
+  long: 500_000,
+  thickness: 500,
+  count: 5000,
+  share: 10,
+  angle: 360,
+}
+
+/** The least and most that can be written over a number; below nothing only where the formula itself comes out there. */
+export function ownRange({ quantity, figured }: Pick<Reckoned, 'quantity' | 'figured'>): {
+  readonly least: number
+  readonly most: number
+} {
+  const most = MOST[quantity]
+  return { least: figured < 0 || quantity === 'angle' ? -most : 0, most }
+}
+
+/** Throws where the maker's own number can't be one of its sort. */
+function held(own: number, formula: Formula, figured: number): number {
+  const { least, most } = ownRange({ quantity: formula.quantity ?? 'length', figured })
+  if (own >= least && own <= most) return own
+  throw new Error(`the ${formula.label} can be from ${least} to ${most}, not ${own}`)
+}
+
 /** A `Reckon` that looks in `overrides` (by key) for numbers the maker wrote over computed ones. */
 export const reckoner =
   (overrides: Readonly<Record<string, number>>): Reckon =>
@@ -79,6 +105,7 @@ export const reckoner =
     const figured = compute(valuesOf(inputs))
     const own =
       formula.measured !== true && Object.hasOwn(overrides, formula.key) ? overrides[formula.key] : undefined
+    if (own !== undefined) held(own, formula, figured)
     const reckoned: Reckoned = {
       kind: 'reckoned',
       quantity: 'length',

@@ -1,16 +1,21 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue'
+import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { useTheme } from 'vuetify'
 import { useJob } from '../job/job.js'
+import { storageState } from '../storage/state.js'
 import FindDialog from './FindDialog.vue'
 import KeysDialog from './KeysDialog.vue'
+import NotOpened from './NotOpened.vue'
 import SaveBar from './SaveBar.vue'
 import { useSettings } from './settings.js'
+import StoragePage from './StoragePage.vue'
 import TopStrip from './TopStrip.vue'
 import WorkTrail from './WorkTrail.vue'
 import { useKeys } from './keys.js'
 
+/** `begun`: the shelves and the person's settings have been read. */
+const props = defineProps<{ begun: boolean }>()
 const settings = useSettings()
 const job = useJob()
 const route = useRoute()
@@ -26,14 +31,36 @@ const finding = ref(false)
 const showingKeys = ref(false)
 const jobId = computed(() => (typeof route.params.id === 'string' ? route.params.id : undefined))
 
+/** Whether there is a storage to work with; while there is not, a page says why. */
+const stored = computed(() => storageState.value.is === 'ready')
 watch(
-  jobId,
-  async (id) => {
-    if (id !== undefined && job.record?.id !== id && !(await job.open(id)))
+  [jobId, stored, () => props.begun],
+  async ([id]) => {
+    if (!props.begun || id === undefined) return
+    if (job.current === id && job.desk) return
+    if (!(await job.open(id)) && jobId.value === id)
       await router.replace({ name: 'shelf', query: { gone: id } })
   },
   { immediate: true },
 )
+watch(stored, (now) => now && void job.tryAgain())
+/** An old page gives way to a newer Drumlin: at once, unless something of the maker's is only here. */
+watch(storageState, ({ is }) => is === 'outdated' && !job.waits && location.reload())
+
+const asks = (event: BeforeUnloadEvent): void => {
+  if (job.waits) event.preventDefault()
+}
+const seen = (): void => {
+  if (document.visibilityState === 'visible') job.awake()
+}
+onMounted(() => {
+  addEventListener('beforeunload', asks)
+  document.addEventListener('visibilitychange', seen)
+})
+onBeforeUnmount(() => {
+  removeEventListener('beforeunload', asks)
+  document.removeEventListener('visibilitychange', seen)
+})
 
 useKeys({
   '/': () => (finding.value = true),
@@ -52,9 +79,20 @@ useKeys({
       <TopStrip :job-id="jobId" @find="finding = true" @keys="showingKeys = true" />
       <WorkTrail :job-id="jobId" />
       <main id="main" tabindex="-1">
-        <SaveBar />
-        <RouterView v-if="!jobId || job.record?.id === jobId" :key="jobId ?? 'shelf'" />
-        <p v-else class="opening" role="status">Opening the job …</p>
+        <SaveBar :job-id="jobId" />
+        <StoragePage />
+        <template v-if="begun">
+          <RouterView v-if="!jobId || (job.desk?.id === jobId && job.design)" :key="jobId ?? 'shelf'" />
+          <NotOpened
+            v-else-if="job.notOpened?.id === jobId"
+            :failed="job.notOpened"
+            @again="job.open(jobId)"
+          />
+          <p v-else-if="stored" class="opening" role="status">Opening the job …</p>
+        </template>
+        <p v-else-if="storageState.is === 'opening' || stored" class="opening" role="status">
+          Fetching what is kept …
+        </p>
       </main>
     </div>
     <FindDialog v-model="finding" :job-id="jobId" />
@@ -69,6 +107,7 @@ useKeys({
   height: 100vh;
 }
 main {
+  position: relative;
   display: flex;
   flex-direction: column;
   min-width: 0;

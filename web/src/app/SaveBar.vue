@@ -1,22 +1,75 @@
 <script setup lang="ts">
+import { computed } from 'vue'
+import { useRouter } from 'vue-router'
+import { shownOn } from '../job/desk.js'
 import { useJob } from '../job/job.js'
 import { saveDesign } from '../output/save.js'
+import { type Trouble, useTrouble } from './trouble.js'
 
+const props = defineProps<{ jobId: string | undefined }>()
 const job = useJob()
+const trouble = useTrouble()
+const router = useRouter()
+const desk = computed(() => (job.desk?.id === props.jobId ? job.desk : undefined))
+const changes = (count: number): string => (count === 1 ? '1 change' : `${count} changes`)
+async function leave(one: Trouble): Promise<void> {
+  if (!one.forget || (await trouble.attempt('That could not be forgotten', one.forget))) trouble.drop(one)
+}
+async function toShelf(id: string): Promise<void> {
+  await router.push({ name: 'shelf' })
+  job.letGo(id)
+}
 </script>
 
 <template>
-  <div v-if="job.saveError" class="bar stop" role="alert">
+  <div v-if="desk?.gone" class="bar stop" role="alert">
     <span
-      >Saving failed: {{ job.saveError }}. What you see is still here; keep it as a file before you
-      close.</span
+      >“{{ job.design?.name }}” was removed from the shelf in another tab. What you see is only here
+      now.</span
     >
-    <button class="act" @click="job.tryAgain()">Try again</button>
-    <button v-if="job.design" class="act" @click="saveDesign(job.design)">Keep the file</button>
+    <span class="acts">
+      <button class="act main" @click="job.putBack()">Put it back</button>
+      <button v-if="job.design" class="act" @click="saveDesign(job.design)">Keep the file</button>
+      <button class="act" @click="toShelf(desk.id)">To the shelf, without it</button>
+    </span>
   </div>
-  <div v-else-if="job.notice" class="bar" role="status">
+  <div v-else-if="desk?.failure" class="bar stop" role="alert">
+    <span>Not saved: {{ desk.failure.why }}. What you see is still here. {{ desk.failure.help }}</span>
+    <span class="acts">
+      <button class="act" @click="job.tryAgain()">Try again</button>
+      <button v-if="job.design" class="act" @click="saveDesign(job.design)">Keep the file</button>
+    </span>
+  </div>
+  <div v-for="other in job.leftBehind" :key="other.id" class="bar stop" role="alert">
+    <span
+      >{{ changes(other.waiting.length) }} of “{{ shownOn(other).name }}” could not be saved{{
+        other.failure ? `: ${other.failure.why}` : ' yet'
+      }}.</span
+    >
+    <span class="acts">
+      <button class="act" @click="job.tryAgain()">Try again</button>
+      <button class="act" @click="saveDesign(shownOn(other))">Keep the file</button>
+      <RouterLink class="act" :to="{ name: 'draft', params: { id: other.id } }">Open it</RouterLink>
+    </span>
+  </div>
+  <div v-for="t in trouble.all" :key="t.what" class="bar stop" role="alert">
+    <span>{{ t.what }}: {{ t.why }}. {{ t.help }}</span>
+    <span class="acts">
+      <button v-if="t.again" class="act" @click="t.again()">Try again</button>
+      <button v-if="t.keep" class="act" @click="t.keep.save()">{{ t.keep.label }}</button>
+      <button class="act" @click="leave(t)">{{ t.forget ? 'Forget it' : 'Leave it' }}</button>
+    </span>
+  </div>
+  <div v-if="desk && job.looking.is === 'failed'" class="bar stop" role="alert">
+    <span
+      >What needs a look could not be found out: {{ job.looking.why }}. The pattern is as you see it; only its
+      findings are missing.</span
+    >
+    <span class="acts"><button class="act" @click="job.lookAgain()">Try again</button></span>
+  </div>
+  <div v-if="desk && job.notice" class="bar" role="status">
     <span>{{ job.notice }}</span>
-    <button class="act" @click="job.notice = undefined">Good</button>
+    <span class="acts"><button class="act" @click="job.notice = undefined">Good</button></span>
   </div>
 </template>
 
@@ -32,5 +85,10 @@ const job = useJob()
 }
 .bar.stop {
   border-left-color: var(--rowan);
+}
+.acts {
+  display: flex;
+  gap: 8px;
+  flex: none;
 }
 </style>

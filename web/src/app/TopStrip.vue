@@ -11,7 +11,12 @@ const emit = defineEmits<{ find: []; keys: [] }>()
 const job = useJob()
 const settings = useSettings()
 const here = computed(() => props.jobId !== undefined && job.record?.id === props.jobId)
-const state = computed(() => (job.saveError ? 'not saved' : job.pending > 0 ? 'saving' : 'saved'))
+/** “saved” only where everything shown is kept. */
+const state = computed(() => {
+  const { desk } = job
+  if (desk?.gone || desk?.failure) return 'not saved'
+  return job.pending > 0 || (desk && desk.waiting.length > 0) ? 'saving' : 'saved'
+})
 </script>
 
 <template>

@@ -1,6 +1,7 @@
 import { defineStore } from 'pinia'
 import { ref, watch } from 'vue'
 import type { LengthUnit } from '@drumlin/core'
+import { useTrouble } from './trouble.js'
 import { readSetting, writeSetting } from '../storage/settings.js'
 
 export type Light = 'chalk' | 'lamp'
@@ -13,16 +14,21 @@ export const useSettings = defineStore('settings', () => {
   watch(light, (now) => (document.documentElement.dataset.light = now), { immediate: true })
 
   async function load(): Promise<void> {
-    unit.value = (await readSetting<LengthUnit>('unit')) ?? 'mm'
-    light.value = (await readSetting<Light>('light')) ?? 'chalk'
+    unit.value = (await readSetting('unit')) === 'in' ? 'in' : 'mm'
+    light.value = (await readSetting('light')) === 'lamp' ? 'lamp' : 'chalk'
   }
+  /** Shown at once; where it can't be kept for the next visit, that is said. */
+  const keep = (key: string, to: string): void =>
+    void useTrouble().attempt('Your setting holds only until this page is closed', () =>
+      writeSetting(key, to),
+    )
   function setUnit(to: LengthUnit): void {
     unit.value = to
-    void writeSetting('unit', to)
+    keep('unit', to)
   }
   function setLight(to: Light): void {
     light.value = to
-    void writeSetting('light', to)
+    keep('light', to)
   }
   return { unit, light, load, setUnit, setLight }
 })

@@ -132,6 +132,7 @@ onBeforeUnmount(() => (job.preview = undefined))
       :derived="derived"
       :settled="settled"
       :findings="job.findings"
+      :looking="job.looking.is"
       :piece="piece"
       :field="field"
       @show="show"

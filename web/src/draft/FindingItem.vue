@@ -1,18 +1,12 @@
 <script setup lang="ts">
-import { computed, ref, shallowRef, watch } from 'vue'
-import {
-  type Derived,
-  type Finding,
-  type Fix,
-  fixesOf,
-  heed,
-  overrule,
-  overruledFor,
-  sayFinding,
-} from '@drumlin/core'
+import { computed, onScopeDispose, ref, shallowRef, watch } from 'vue'
+import { type Derived, type Finding, type Fix, heed, overrule, overruledFor, sayFinding } from '@drumlin/core'
 import { useSettings } from '../app/settings.js'
+import { reasonOf } from '../app/reason.js'
+import { fixesFor } from '../job/findings.js'
 import { useJob } from '../job/job.js'
 import { useStores } from '../job/stores.js'
+import { wasStopped } from '../workers/ask.js'
 
 const props = defineProps<{ finding: Finding; settled: Derived }>()
 const emit = defineEmits<{ show: [finding: Finding] }>()
@@ -23,6 +17,7 @@ const RANKS = { stop: 'Stop', look: 'Look', tip: 'Tip' } as const
 const saying = computed(() => sayFinding(props.finding, settings.unit))
 const reason = computed(() => overruledFor(props.settled, props.finding))
 const fixes = shallowRef<readonly Fix[]>()
+const failed = ref('')
 const overruling = ref(false)
 const written = ref('')
 
@@ -33,13 +28,20 @@ watch(
   ([settled]) => {
     clearTimeout(waiting)
     if (reason.value !== undefined) return
-    waiting = setTimeout(
-      () => (fixes.value = fixesOf(props.finding, settled, settings.unit, stores.all)),
-      250,
-    )
+    waiting = setTimeout(() => void seek(settled), 250)
   },
   { immediate: true },
 )
+onScopeDispose(() => clearTimeout(waiting))
+async function seek(settled: Derived): Promise<void> {
+  failed.value = ''
+  try {
+    const found = await fixesFor(props.finding, settled.design, settings.unit, stores.all)
+    if (props.settled === settled) fixes.value = found
+  } catch (error) {
+    if (props.settled === settled && !wasStopped(error)) failed.value = reasonOf(error)
+  }
+}
 const previewing = (fix: Fix): boolean => job.preview === fix.edit
 function look(fix: Fix): void {
   job.preview = previewing(fix) ? undefined : fix.edit
@@ -71,6 +73,10 @@ function setAside(): void {
         </button>
         <button v-if="previewing(fix)" class="act main" @click="job.edit(fix.edit)">Take it</button>
       </div>
+      <p v-if="failed" class="quiet" role="status">
+        Ways out could not be sought: {{ failed }}.
+        <button class="plain link" @click="seek(settled)">Try again</button>
+      </p>
       <p class="more">
         <button v-if="finding.places.length > 0" class="plain link" @click="emit('show', finding)">
           show where

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ref } from 'vue'
+import { ref, shallowRef } from 'vue'
 import type { Derived } from '@drumlin/core'
 import { useSettings } from '../app/settings.js'
 import { saveDesign, saveDxf, savePdf, saveSvg } from '../output/save.js'
@@ -10,6 +10,9 @@ const settings = useSettings()
 const working = ref<AbortController>()
 const failed = ref('')
 
+/** What failed is asked again with what was asked. */
+const again = shallowRef<() => unknown>()
+
 async function pdf(paper: 'a4' | 'letter'): Promise<void> {
   const control = new AbortController()
   working.value = control
@@ -17,19 +20,24 @@ async function pdf(paper: 'a4' | 'letter'): Promise<void> {
   try {
     await savePdf(props.derived.design, paper, settings.unit, control.signal)
   } catch (error) {
-    if (!control.signal.aborted) failed.value = `The PDF could not be made: ${reasonOf(error)}.`
+    if (control.signal.aborted) return
+    failed.value = `The PDF could not be made: ${reasonOf(error)}.`
+    again.value = () => pdf(paper)
   } finally {
     working.value = undefined
   }
 }
-async function dxf(): Promise<void> {
+async function drawn(form: string, save: () => Promise<void> | void): Promise<void> {
   failed.value = ''
   try {
-    await saveDxf(props.derived, settings.unit)
+    await save()
   } catch (error) {
-    failed.value = `The DXF could not be made: ${reasonOf(error)}.`
+    failed.value = `The ${form} could not be made: ${reasonOf(error)}.`
+    again.value = () => drawn(form, save)
   }
 }
+const svg = (): Promise<void> => drawn('SVG', () => saveSvg(props.derived, settings.unit))
+const dxf = (): Promise<void> => drawn('DXF', () => saveDxf(props.derived, settings.unit))
 </script>
 
 <template>
@@ -51,9 +59,7 @@ async function dxf(): Promise<void> {
       >
         Letter
       </button>
-      <button class="act" aria-label="Save the pieces as SVG, 1:1" @click="saveSvg(derived, settings.unit)">
-        SVG
-      </button>
+      <button class="act" aria-label="Save the pieces as SVG, 1:1" @click="svg">SVG</button>
       <button class="act" aria-label="Save the pieces as DXF, 1:1" @click="dxf">DXF</button>
       <button class="act" aria-label="Save the design as a file" @click="saveDesign(derived.design)">
         File
@@ -63,7 +69,9 @@ async function dxf(): Promise<void> {
       <v-progress-linear indeterminate color="primary" aria-label="Drawing the PDF" /> Drawing the PDF …
       <button class="act" @click="working.abort()">Stop</button>
     </p>
-    <p v-if="failed" role="alert" class="failed">{{ failed }}</p>
+    <p v-if="failed" role="alert" class="failed">
+      {{ failed }} <button v-if="again" class="act" @click="again()">Try again</button>
+    </p>
   </section>
 </template>
 

@@ -12,6 +12,7 @@ import {
 } from '@drumlin/core'
 import { useSettings } from '../app/settings.js'
 import DrawnSide from '../drawing/DrawnSide.vue'
+import type { Looking } from '../job/findings.js'
 import { useJob } from '../job/job.js'
 import SentenceLine from '../sentence/SentenceLine.vue'
 import WorkingBox from '../sentence/WorkingBox.vue'
@@ -24,6 +25,7 @@ const props = defineProps<{
   derived: Derived
   settled: Derived
   findings: readonly Finding[]
+  looking: Looking['is']
   piece: string
   field: string | undefined
 }>()
@@ -76,6 +78,12 @@ function sayEdge(fate: Fate): string {
   const cut = fate.trim > 0 ? `cut ${mm(fate.trim)} over size and trimmed after sewing` : 'cut to size'
   return `${fate.finish === 'left' ? 'left as cut' : fate.finish}, ${cut}`
 }
+/** What stands where there are no findings: it has been looked, or not yet. */
+const NOTHING = {
+  there: 'Nothing found that needs a look.',
+  looking: 'Looking for what needs a look …',
+  failed: 'It could not be found out whether anything needs a look.',
+} as const
 const left = computed(() => props.findings.filter((f) => overruledFor(props.settled, f) === undefined))
 const aside = computed(() => props.findings.filter((f) => overruledFor(props.settled, f) !== undefined))
 
@@ -125,7 +133,7 @@ watch(
           <FindingItem v-for="f in aside" :key="f.key" :finding="f" :settled="settled" />
         </ul>
       </section>
-      <p v-else class="nothing quiet">Nothing found that needs a look.</p>
+      <p v-else class="nothing quiet" role="status">{{ NOTHING[looking] }}</p>
       <details v-if="!drawn && piece.panel.bands.length > 0 && piece.thickness" class="fold">
         <summary>Skives</summary>
         <SkiveList :panel="piece.panel" :thickness="piece.thickness" />

@@ -3,9 +3,11 @@ import { computed, onMounted, ref, shallowRef } from 'vue'
 import { RouterLink, useRouter } from 'vue-router'
 import { compareDecisions, comparePieces, derive, printLength, takeDesign } from '@drumlin/core'
 import { useSettings } from '../app/settings.js'
+import { useTrouble } from '../app/trouble.js'
 import { useJob } from '../job/job.js'
+import { saveDesign, saveRaw } from '../output/save.js'
 import type { DraftRecord } from '../storage/db.js'
-import { dropDraft, keepDraft, listDrafts } from '../storage/drafts.js'
+import { type UnreadableDraft, dropDraft, keepDraft, listDrafts } from '../storage/drafts.js'
 import OverlayDrawing from './OverlayDrawing.vue'
 
 const props = defineProps<{ id: string }>()
@@ -18,11 +20,16 @@ const first = ref<number>()
 const second = ref(0)
 const said = ref('')
 
-async function load(): Promise<void> {
-  kept.value = await listDrafts(props.id)
-  if (!kept.value.some((d) => d.seq === first.value)) first.value = kept.value.at(-1)?.seq
-  if (second.value !== 0 && !kept.value.some((d) => d.seq === second.value)) second.value = 0
-}
+const trouble = useTrouble()
+const broken = shallowRef<readonly UnreadableDraft[]>([])
+const load = (): Promise<boolean> =>
+  trouble.attempt('The kept drafts could not be read', async () => {
+    const all = await listDrafts(props.id)
+    kept.value = all.kept
+    broken.value = all.unreadable
+    if (!kept.value.some((d) => d.seq === first.value)) first.value = kept.value.at(-1)?.seq
+    if (second.value !== 0 && !kept.value.some((d) => d.seq === second.value)) second.value = 0
+  })
 onMounted(load)
 
 const designOf = (seq: number | undefined) =>
@@ -38,15 +45,24 @@ const decisions = computed(() =>
 )
 
 async function keep(): Promise<void> {
-  const record = await keepDraft(job.design!, Date.now())
-  said.value = `“${record.name}” is kept.`
-  first.value = record.seq
-  await load()
+  const design = job.design!
+  await trouble.attempt(
+    `The draft “${design.draft}” could not be kept`,
+    async () => {
+      const record = await keepDraft(design, Date.now())
+      said.value = `“${record.name}” is kept.`
+      first.value = record.seq
+      await load()
+    },
+    { label: 'Keep the file', save: () => saveDesign(design) },
+  )
 }
-async function drop(draft: DraftRecord): Promise<void> {
-  await dropDraft(props.id, draft.seq)
-  said.value = `“${draft.name}” is no longer kept.`
-  await load()
+async function drop({ seq, name }: { readonly seq: number; readonly name: string }): Promise<void> {
+  await trouble.attempt(`“${name}” could not be taken away`, async () => {
+    await dropDraft(props.id, seq)
+    said.value = `“${name}” is no longer kept.`
+    await load()
+  })
 }
 async function goBack(draft: DraftRecord): Promise<void> {
   const refused = job.edit(takeDesign(`go back to ${draft.name}`, job.design!, draft.design))
@@ -73,6 +89,21 @@ const day = (time: number): string =>
           <strong>{{ d.name }}</strong> <span class="quiet">{{ day(d.kept) }}</span>
           <span class="row">
             <button class="act" :aria-label="`Go back to ${d.name}`" @click="goBack(d)">Go back to it</button>
+            <button class="plain link" :aria-label="`No longer keep ${d.name}`" @click="drop(d)">
+              no longer keep
+            </button>
+          </span>
+        </li>
+        <li v-for="d in broken" :key="d.seq">
+          <strong>{{ d.name }}</strong> can’t be read. {{ d.why }}
+          <span class="row">
+            <button
+              class="act"
+              :aria-label="`Keep the raw file of ${d.name}`"
+              @click="saveRaw(d.raw, d.name)"
+            >
+              Keep the raw file
+            </button>
             <button class="plain link" :aria-label="`No longer keep ${d.name}`" @click="drop(d)">
               no longer keep
             </button>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref, shallowRef, watch } from 'vue'
+import { computed, onScopeDispose, ref, shallowRef, watch } from 'vue'
 import {
   type Found,
   type Outlined,
@@ -8,10 +8,12 @@ import {
   outlineProblem,
   printLength,
   scaledPath,
+  thinnedOutline,
   unitFromBar,
   widthIn,
 } from '@drumlin/core'
 import { useSettings } from '../app/settings.js'
+import { readOutlineFile } from '../reading/read.js'
 import MeasureField from '../sentence/MeasureField.vue'
 
 const emit = defineEmits<{ found: [outlined: Outlined | undefined] }>()
@@ -25,27 +27,25 @@ const unit = ref<string>('mm')
 const bar = ref(0)
 const barLength = ref(100)
 
+/** What stops the file that is being read. */
+const reading = shallowRef<AbortController>()
+onScopeDispose(() => reading.value?.abort())
+
 async function opened(event: Event): Promise<void> {
   const input = event.target as HTMLInputElement
   const file = input.files?.[0]
   input.value = ''
   if (!file) return
+  reading.value?.abort()
+  const stop = new AbortController()
+  reading.value = stop
   ;[found.value, why.value, index.value, name.value] = [undefined, '', 0, file.name]
-  if (file.size > 5_000_000) {
-    why.value = `${file.name} is ${(file.size / 1e6).toFixed(1)} MB; up to 5 MB are read. Keep only the outline in it and save it again.`
-    return
-  }
-  const text = await file.text()
-  const result = /\.dxf$/i.test(file.name)
-    ? (await import('@drumlin/core/dxf')).readDxfPaths(text)
-    : (await import('@drumlin/core/svg-read')).readSvgPaths(text)
-  if (!result.ok) {
-    why.value = `${file.name}: ${result.why}`
-    return
-  }
-  const problem = outlineProblem(result.found)
-  if (problem) why.value = `${file.name}: ${problem}`
-  else {
+  const result = await readOutlineFile(file, stop.signal)
+  if (reading.value !== stop) return
+  reading.value = undefined
+  const problem = result.ok ? outlineProblem(result.found) : result.why
+  if (problem !== undefined) why.value = `${file.name}: ${problem}`
+  else if (result.ok) {
     found.value = result.found
     unit.value = result.found.unit === undefined ? 'mm' : 'file'
   }
@@ -58,10 +58,12 @@ const perUnit = computed(() => {
     return value.open[bar.value] && unitFromBar(value.open[bar.value]!, barLength.value)
   return UNITS.find((u) => u.id === unit.value)?.mm
 })
-watch([found, index, perUnit], () => {
+/** The chosen outline in mm, with no more points than can be worked with. */
+const thinned = computed(() => {
   const path = found.value?.closed[index.value]
-  emit('found', path && perUnit.value ? drawnFromPath(scaledPath(path, perUnit.value)) : undefined)
+  return path && perUnit.value ? thinnedOutline(scaledPath(path, perUnit.value)) : undefined
 })
+watch(thinned, (now) => emit('found', now?.ok ? drawnFromPath(now.path) : undefined))
 const wide = (mm: number): string =>
   printLength(widthIn(found.value!.closed[index.value]!, mm), settings.unit)
 </script>
@@ -79,6 +81,9 @@ const wide = (mm: number): string =>
           @change="opened"
       /></label>
       {{ name }}
+    </p>
+    <p v-if="reading" role="status">
+      Reading {{ name }} … <button class="act" @click="reading.abort()">Stop</button>
     </p>
     <p v-if="why" role="alert" class="why">{{ why }}</p>
     <template v-if="found">
@@ -125,6 +130,8 @@ const wide = (mm: number): string =>
           @change="(v) => (barLength = v)"
         />
       </p>
+      <p v-if="thinned && !thinned.ok" role="alert" class="why">{{ thinned.why }}</p>
+      <p v-else-if="thinned?.note" class="quiet">{{ thinned.note }}</p>
       <p v-for="n in found.notes" :key="n" class="quiet">{{ n }}</p>
     </template>
   </div>

@@ -1,19 +1,13 @@
-import {
-  type Derived,
-  type Design,
-  type Edit,
-  applyEdit,
-  withFollowing,
-  derive,
-  findingsOf,
-  sizeRanges,
-} from '@drumlin/core'
+import { type Design, type Edit, applyEdit, sizeRanges, withFollowing } from '@drumlin/core'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, watch } from 'vue'
+import { type Failure, failureOf, reasonOf } from '../app/reason.js'
+import { Overtaken, Removed, Unreadable, createJob, readEdit, readJob, stepInLog } from '../storage/jobs.js'
 import type { JobRecord } from '../storage/db.js'
-import { Overtaken, appendEdit, readEdit, readJob, stepInLog } from '../storage/jobs.js'
+import { type Desk, deskOf, keptFirst, shownOn, takenOver, withWaiting } from './desk.js'
+import { useFindings } from './findings.js'
+import { reckonedOnce, undrawable } from './reckoned.js'
 import { channel } from './tabs.js'
-import { reasonOf } from '../app/reason.js'
 
 /** An edit that can't be done, said so that the field can show it. */
 export interface Refusal {
@@ -21,51 +15,42 @@ export interface Refusal {
   readonly why: string
 }
 
+/** A job that could not be opened, and all of it that is kept where there is something. */
+export interface NotOpened extends Failure {
+  readonly id: string
+  readonly raw?: unknown
+}
+
 /** How long the hand rests before slower things are reckoned, ms. */
 const CALM = 200
 
-interface Waiting {
-  readonly edit: Edit
-  readonly gesture?: string
-}
-
-const known = new WeakMap<Design, Derived>()
-
-/** All that follows from a design, reckoned once for each state of it. */
-function reckonedOnce(design: Design): Derived {
-  const before = known.get(design)
-  if (before) return before
-  const derived = derive(design)
-  known.set(design, derived)
-  return derived
-}
-
-/** Why nothing can be drawn of a design; undefined where it can. A number written over another may leave no outline. */
-export function undrawable(design: Design): string | undefined {
-  try {
-    reckonedOnce(design)
-    return undefined
-  } catch (error) {
-    if (!(error instanceof Error)) throw error
-    return `with that the pieces can’t be drawn (${error.message}); it was left as it was`
-  }
-}
-
 /** The job on the bench: its design, all that follows from it, and its log. Every edit is written at once. */
 export const useJob = defineStore('job', () => {
-  const record = shallowRef<JobRecord>()
+  /** Jobs with something of theirs in this tab: the one on the bench, and others whose edits are not kept yet. */
+  const desks = shallowRef<ReadonlyMap<string, Desk>>(new Map())
+  const current = ref<string>()
   const design = shallowRef<Design>()
   const preview = shallowRef<Edit>()
   const undoName = ref<string>()
   const redoName = ref<string>()
-  const saveError = ref<string>()
   const notice = ref<string>()
+  const notOpened = shallowRef<NotOpened>()
   const pending = ref(0)
+
+  const desk = computed(() => (current.value === undefined ? undefined : desks.value.get(current.value)))
+  const record = computed(() => desk.value?.record)
+  /** Jobs that are not on the bench and have edits that could not be kept. */
+  const leftBehind = computed(() =>
+    [...desks.value.values()].filter((d) => d.id !== current.value && d.waiting.length > 0),
+  )
+  const waits = computed(
+    () => pending.value > 0 || [...desks.value.values()].some((d) => d.waiting.length > 0),
+  )
 
   const shownDesign = computed(() => {
     if (!design.value || !preview.value) return design.value
     const edited = applyEdit(design.value, withFollowing(design.value, preview.value))
-    return edited.ok ? edited.design : design.value
+    return edited.ok && undrawable(edited.design) === undefined ? edited.design : design.value
   })
   const derived = computed(() => (shownDesign.value ? reckonedOnce(shownDesign.value) : undefined))
   /** Stays the same thing while something is only being looked at: what hangs on it is not sought anew. */
@@ -84,143 +69,221 @@ export const useJob = defineStore('job', () => {
   )
   /** What every size comes to at either end of the leathers' weight; reckoned only while somebody looks. */
   const ranges = computed(() => (calmDesign.value ? sizeRanges(calmDesign.value) : {}))
-  const findings = computed(() => (settled.value ? findingsOf(settled.value) : []))
+  const { findings, looking, lookAgain } = useFindings(design)
 
-  /** Edits that show on the screen and are not written yet. */
-  let waiting: Waiting[] = []
-  let queue: Promise<void> = Promise.resolve()
-  /** Writes follow one another; a failure is said in a bar and does not stop the next. */
-  function enqueue(write: () => Promise<void>): Promise<void> {
-    pending.value += 1
-    queue = queue.then(write).catch((error: unknown) => {
-      saveError.value = reasonOf(error)
-    })
-    return queue.finally(() => (pending.value -= 1))
+  const set = (now: Desk): void => void (desks.value = new Map(desks.value).set(now.id, now))
+  function forget(id: string): void {
+    const left = new Map(desks.value)
+    left.delete(id)
+    desks.value = left
+  }
+  const show = (now: Desk): void => {
+    set(now)
+    if (now.id === current.value) design.value = shownOn(now)
   }
 
-  async function take(job: JobRecord): Promise<void> {
-    record.value = job
+  let queue: Promise<void> = Promise.resolve()
+  /** Things that touch what is kept follow one another; none stops the next. */
+  const inTurn = (task: () => Promise<void>): Promise<void> => (queue = queue.then(task, task))
+  /** A write: until it is done the work counts as not saved. A failure is said in a bar, with what waits still waiting. */
+  function writing(id: string, write: () => Promise<void>): Promise<void> {
+    pending.value += 1
+    return inTurn(() =>
+      write()
+        .catch((error: unknown) => failed(id, error))
+        .finally(() => (pending.value -= 1)),
+    )
+  }
+  function failed(id: string, error: unknown): void {
+    const now = desks.value.get(id)
+    if (!now) return
+    if (error instanceof Removed) set({ ...now, gone: true, failure: undefined })
+    else set({ ...now, failure: failureOf(error) })
+  }
+
+  async function namesOf(job: JobRecord): Promise<void> {
     const [done, undone] = await Promise.all([readEdit(job.id, job.cursor), readEdit(job.id, job.cursor + 1)])
+    if (current.value !== job.id) return
     undoName.value = done?.edit.name
     redoName.value = job.cursor < job.head ? undone?.edit.name : undefined
   }
 
-  async function open(id: string): Promise<boolean> {
-    const last = record.value?.id
-    if (last !== undefined && waiting.length > 0) await enqueue(() => writeWaiting(last))
-    await queue
-    waiting = []
-    const job = await readJob(id)
-    preview.value = undefined
-    saveError.value = undefined
-    design.value = job?.design
-    record.value = undefined
-    if (job) await take(job)
-    return job !== undefined
+  /** Takes over what another tab kept, with ours on top; says so where something of ours met it. */
+  function takeOver(id: string, now: JobRecord): void {
+    const taken = takenOver(desks.value.get(id)!, now, undrawable)
+    show(taken.desk)
+    if (taken.notice !== undefined && id === current.value) notice.value = taken.notice
   }
 
-  /** What another tab wrote is taken over, unless something of ours still waits to be written. */
-  async function follow(id: string): Promise<void> {
-    if (record.value?.id !== id || pending.value > 0 || waiting.length > 0) return
-    const job = await readJob(id)
-    if (!job || job.version === record.value?.version || pending.value > 0) return
-    design.value = job.design
-    await take(job)
-  }
-
-  /** Writes what waits, oldest first. What can't be written goes on waiting, so that nothing later leaves it out. */
+  /** Keeps what waits, oldest first, on whatever another tab kept meanwhile, until nothing waits. */
   async function writeWaiting(id: string): Promise<void> {
-    for (let next = waiting[0]; next; next = waiting[0]) {
-      await write(id, next)
-      waiting.shift()
+    for (
+      let now = desks.value.get(id);
+      now && now.waiting.length > 0 && !now.gone;
+      now = desks.value.get(id)
+    ) {
+      try {
+        const kept = await keptFirst(now, Date.now())
+        const { waiting } = desks.value.get(id)!
+        set({ ...now, record: kept, waiting: waiting.slice(1), failure: undefined })
+        channel.tell({ what: 'job', id })
+      } catch (error) {
+        if (!(error instanceof Overtaken)) throw error
+        takeOver(id, error.now)
+      }
     }
-    saveError.value = undefined
-    channel.tell(id)
+    const now = desks.value.get(id)
+    if (!now || now.gone) return
+    if (id === current.value) await namesOf(now.record)
+    else forget(id)
   }
 
-  async function write(id: string, { edit, gesture }: Waiting): Promise<void> {
-    const before = record.value!
-    const edited = applyEdit(before.design, edit)
-    if (!edited.ok) return
-    const done = { edit, inverse: edited.inverse, design: edited.design, ...(gesture ? { gesture } : {}) }
+  /** Puts a job on the bench; false where there is none. Whatever was asked for last counts. */
+  async function open(id: string): Promise<boolean> {
+    const last = current.value
+    current.value = id
+    ;[preview.value, notice.value, notOpened.value] = [undefined, undefined, undefined]
+    ;[undoName.value, redoName.value] = [undefined, undefined]
+    const left = last === undefined ? undefined : desks.value.get(last)
+    if (left && last !== id && left.waiting.length === 0) forget(left.id)
+    design.value = undefined
+    const known = desks.value.get(id)
+    if (known) {
+      show(known)
+      await inTurn(() => follow(id).catch(() => undefined))
+      return true
+    }
     try {
-      await take(await appendEdit(id, before.version, done, Date.now()))
+      const job = await readJob(id)
+      if (current.value !== id) return true
+      if (!job) return false
+      const why = undrawable(job.design)
+      if (why !== undefined) throw new Unreadable(job, `It can be read, but ${why}.`)
+      show(deskOf(job))
+      await namesOf(job)
     } catch (error) {
-      if (!(error instanceof Overtaken)) throw error
-      await rebase(id, edit, error.now)
+      if (current.value !== id) return true
+      notOpened.value = {
+        id,
+        ...failureOf(error),
+        ...(error instanceof Unreadable ? { raw: error.raw } : {}),
+      }
     }
+    return true
   }
 
-  /** Another tab was first: its state is taken, and our edit done again on top of it. */
-  async function rebase(id: string, edit: Edit, now: JobRecord): Promise<void> {
-    const edited = applyEdit(now.design, edit)
-    notice.value = edited.ok
-      ? 'This job was changed in another tab; both changes are kept.'
-      : `This job was changed in another tab, and “${edit.name}” no longer fits it.`
-    const job = edited.ok
-      ? await appendEdit(
-          id,
-          now.version,
-          { edit, inverse: edited.inverse, design: edited.design },
-          Date.now(),
-        )
-      : now
-    if (waiting.length <= 1) design.value = job.design
-    await take(job)
+  /** Reads what another tab kept or took away, and takes it over. */
+  async function follow(id: string): Promise<void> {
+    const now = desks.value.get(id)
+    if (!now || now.gone) return
+    const job = await readJob(id)
+    if (!job) set({ ...desks.value.get(id)!, gone: true, failure: undefined })
+    else if (job.version !== now.record.version) takeOver(id, job)
+    else return
+    if (job) await namesOf(job)
   }
+  const followSoon = (id: string): void =>
+    void inTurn(() => follow(id).catch((error: unknown) => failed(id, error)))
 
   /** Does an edit at once on the screen and writes it; gives the reason where the design won't have it. */
   function edit(asked: Edit, gesture?: string): Refusal | undefined {
-    if (!design.value || !record.value) return undefined
+    const now = desk.value
+    if (!design.value || !now) return undefined
     const change = withFollowing(design.value, asked)
     const edited = applyEdit(design.value, change)
     if (!edited.ok) return { where: edited.where, why: edited.why }
     const why = undrawable(edited.design)
     if (why !== undefined) return { where: change.name, why }
     preview.value = undefined
-    design.value = edited.design
-    const { id } = record.value
-    waiting.push({ edit: change, ...(gesture ? { gesture } : {}) })
-    void enqueue(() => writeWaiting(id))
+    const done = {
+      edit: change,
+      inverse: edited.inverse,
+      design: edited.design,
+      ...(gesture ? { gesture } : {}),
+    }
+    show(withWaiting(now, done))
+    void writing(now.id, () => writeWaiting(now.id))
     return undefined
   }
 
   function step(way: -1 | 1): Promise<void> {
+    const id = current.value
     preview.value = undefined
-    return enqueue(async () => {
-      if (record.value) await writeWaiting(record.value.id)
-      const before = record.value
-      if (!before) return
-      const now = await stepInLog(before.id, before.version, way, Date.now()).catch((error: unknown) => {
-        if (error instanceof Overtaken) return stepInLog(before.id, error.now.version, way, Date.now())
-        throw error
-      })
-      design.value = now.design
-      await take(now)
-      channel.tell(before.id)
+    if (id === undefined) return Promise.resolve()
+    return writing(id, async () => {
+      await writeWaiting(id)
+      const before = desks.value.get(id)
+      if (!before || before.gone) return
+      try {
+        const kept = await stepInLog(id, before.record.version, way, Date.now())
+        show(takenOver(desks.value.get(id)!, kept, undrawable).desk)
+        channel.tell({ what: 'job', id })
+        if (current.value === id) await namesOf(kept)
+      } catch (error) {
+        if (error instanceof Removed) throw error
+        if (error instanceof Overtaken) takeOver(id, error.now)
+        notice.value =
+          error instanceof Overtaken
+            ? `This job was changed in another tab just now, so nothing was ${way < 0 ? 'undone' : 'done again'}. Look at it, then ask again.`
+            : `That could not be ${way < 0 ? 'undone' : 'done again'}: ${reasonOf(error)}. Nothing was changed.`
+      }
     })
   }
 
-  channel.listen((id) => void follow(id))
+  /** Keeps a job again that another tab removed, as this one shows it. */
+  function putBack(): Promise<void> {
+    const now = desk.value
+    if (!now) return Promise.resolve()
+    return writing(now.id, async () => {
+      const kept = await createJob(shownOn(desks.value.get(now.id)!), now.record.example, Date.now())
+      show(deskOf(kept))
+      channel.tell({ what: 'shelf' })
+      await namesOf(kept)
+    })
+  }
+
+  const tryAgain = async (): Promise<void> => {
+    await Promise.all([...desks.value.keys()].map((id) => writing(id, () => writeWaiting(id))))
+  }
+  /** Lets go of edits that could not be kept, once the maker has said so. */
+  function letGo(id: string): void {
+    if (current.value === id) [current.value, design.value] = [undefined, undefined]
+    forget(id)
+  }
+
+  channel.listen((told) => {
+    if (told.what === 'job' || told.what === 'removed') followSoon(told.id)
+  })
+  /** A tab that slept may have missed what others said. */
+  const awake = (): void => void (current.value !== undefined && followSoon(current.value))
+
   return {
+    current,
+    desk,
     record,
     design,
     derived,
     settled,
     findings,
+    looking,
+    lookAgain,
     ranges,
     preview,
     undoName,
     redoName,
-    saveError,
     notice,
+    notOpened,
     pending,
+    waits,
+    leftBehind,
     open,
     edit,
     undo: () => step(-1),
     redo: () => step(1),
-    /** Tries again to write what could not be written. */
-    tryAgain: () => enqueue(async () => void (record.value && (await writeWaiting(record.value.id)))),
+    putBack,
+    tryAgain,
+    letGo,
+    awake,
     idle: () => queue,
   }
 })

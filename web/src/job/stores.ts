@@ -14,8 +14,12 @@ import {
   withoutGood,
 } from '@drumlin/core'
 import { defineStore } from 'pinia'
-import { computed, shallowRef } from 'vue'
-import { readStores, writeStores } from '../storage/examples.js'
+import { computed, ref, shallowRef } from 'vue'
+import { failureOf } from '../app/reason.js'
+import { useTrouble } from '../app/trouble.js'
+import { saveRaw } from '../output/save.js'
+import { dropSetAside, readStores, storesProblem, writeStores } from '../storage/stores.js'
+import { channel } from './tabs.js'
 
 interface Stocked {
   readonly leathers: readonly Leather[]
@@ -59,24 +63,52 @@ export const useStores = defineStore('stores', () => {
   const all = computed<Stocked>(() => (own.value ? together(own.value, examples.value) : NOTHING))
   const isExample = (id: string): boolean => examples.value?.leathers.some((l) => l.id === id) ?? false
 
+  const trouble = useTrouble()
+  const notice = ref<string>()
+
   async function load(): Promise<void> {
     const stores = await readStores()
     own.value = stores.own
     examples.value = stores.examples
+    const { setAside } = stores
+    if (setAside)
+      trouble.tell({
+        what: 'Your shelves could not be read, so the starter stock stands in their place',
+        why: setAside.why,
+        help: 'What was there is set aside as it was: keep the raw file, then forget it.',
+        keep: { label: 'Keep the raw file', save: () => saveRaw(setAside.raw, 'shelves') },
+        forget: dropSetAside,
+      })
   }
 
-  /** Takes a changed state of the maker's own shelves, or says what is wrong with it. */
+  /**
+   * Takes a changed state of the maker's own shelves, or says what is wrong with it. Another tab's changes stay beside it. One that
+   * could not be kept is not shown as if it were.
+   */
   async function take(next: Stores): Promise<string | undefined> {
+    const seen = own.value!
     const checked = storesSchema.safeParse(next)
-    if (!checked.success) {
-      const [issue] = checked.error.issues
-      return `${String(issue!.path.at(-1))}: ${issue!.message.replace(/^(Invalid input|Invalid string|Too small|Too big): /, '')}`
+    if (!checked.success) return storesProblem(checked.error)
+    notice.value = undefined
+    try {
+      const kept = await writeStores(seen, checked.data)
+      if (!kept.ok) {
+        await load()
+        return kept.why
+      }
+      own.value = kept.stores
+      if (kept.over) notice.value = 'Another tab changed the same; it stands as you wrote it here.'
+      channel.tell({ what: 'stores' })
+      return undefined
+    } catch (error) {
+      const { why, help } = failureOf(error)
+      return `not kept: ${why}. ${help}`
     }
-    own.value = checked.data
-    await writeStores(checked.data)
-    return undefined
   }
   const put = (shelf: Shelf, good: Good) => take(withGood(own.value!, shelf, good))
   const remove = (shelf: Shelf, id: string) => take(withoutGood(own.value!, shelf, id))
-  return { own, examples, all, isExample, load, put, remove }
+  channel.listen((told) => {
+    if (told.what === 'stores') void trouble.attempt('The shelves could not be read again', load)
+  })
+  return { own, examples, all, notice, isExample, load, put, remove }
 })

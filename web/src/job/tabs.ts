@@ -1,10 +1,19 @@
-/** Tells other tabs that a job was written, and hears it from them. */
+/** What one tab tells the others: a job was written or taken away, the shelves changed. */
+export type Told =
+  | { readonly what: 'job' | 'removed'; readonly id: string }
+  | { readonly what: 'stores' }
+  | { readonly what: 'shelf' }
+
+/** Tells other tabs what was kept, and hears it from them. */
 export const channel = (() => {
   const wire = typeof BroadcastChannel === 'undefined' ? undefined : new BroadcastChannel('drumlin')
   return {
-    tell: (jobId: string): void => wire?.postMessage({ jobId }),
-    listen: (heard: (jobId: string) => void): void => {
-      wire?.addEventListener('message', ({ data }: MessageEvent<{ jobId: string }>) => heard(data.jobId))
+    tell: (told: Told): void => wire?.postMessage(told),
+    /** Hears until the page ends, or until what is given back is called. */
+    listen: (heard: (told: Told) => void): (() => void) => {
+      const on = ({ data }: MessageEvent<Told>): void => heard(data)
+      wire?.addEventListener('message', on)
+      return () => wire?.removeEventListener('message', on)
     },
   }
 })()

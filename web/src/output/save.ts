@@ -7,7 +7,7 @@ import {
   writeDesign,
   writeSvg,
 } from '@drumlin/core'
-import { whenDead } from '../workers/dead.js'
+import { askOnce } from '../workers/ask.js'
 import type { PdfAsked } from '../workers/pdf.worker.js'
 
 /** Letters and digits of a name, for a file. */
@@ -33,6 +33,10 @@ function keep(contents: BlobPart, type: string, name: string): void {
 export const savePicture = (design: Design, png: Blob): void =>
   keep(png, 'image/png', `${fileName(design.name)}.png`)
 
+/** Something kept that can't be read, as it stands, for whoever can. */
+export const saveRaw = (raw: unknown, name: string): void =>
+  keep(JSON.stringify(raw, null, 2), 'application/json', `${fileName(name)}.raw.json`)
+
 export const saveDesign = (design: Design): void =>
   keep(writeDesign(design), 'application/json', `${fileName(design.name)}.drumlin.json`)
 
@@ -45,22 +49,15 @@ export async function saveDxf(derived: Derived, unit: LengthUnit): Promise<void>
   keep(writeDxf(derived, unit), 'image/vnd.dxf', `${fileName(derived.design.name)}.dxf`)
 }
 
+/** How long a pattern is drawn, ms; a large bag takes a few seconds. */
+const LIMIT = 120_000
+
 /** The PDF is drawn in a worker, so that the sheet stays free to move meanwhile; aborting stops it. */
-async function drawnPdf(asked: PdfAsked, signal: AbortSignal): Promise<Uint8Array<ArrayBuffer>> {
-  const worker = new Worker(new URL('../workers/pdf.worker.ts', import.meta.url), { type: 'module' })
-  try {
-    return await new Promise<Uint8Array<ArrayBuffer>>((resolve, reject) => {
-      signal.addEventListener('abort', () => reject(new DOMException('stopped', 'AbortError')))
-      worker.onmessage = ({ data }: MessageEvent<{ bytes: Uint8Array<ArrayBuffer> } | { error: string }>) =>
-        'bytes' in data ? resolve(data.bytes) : reject(new Error(data.error))
-      whenDead(worker, reject)
-      // What the screen holds may be wrapped; the worker gets plain data.
-      worker.postMessage(JSON.parse(JSON.stringify(asked)))
-    })
-  } finally {
-    worker.terminate()
-  }
-}
+const drawnPdf = (asked: PdfAsked, signal: AbortSignal): Promise<Uint8Array<ArrayBuffer>> =>
+  askOnce(() => new Worker(new URL('../workers/pdf.worker.ts', import.meta.url), { type: 'module' }), asked, {
+    limit: LIMIT,
+    signal,
+  })
 
 /** The day as it is written on paper: the same whatever the country. */
 const today = (): string => new Date().toISOString().slice(0, 10)

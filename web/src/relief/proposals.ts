@@ -1,6 +1,7 @@
 import { type Ref, ref, shallowRef, watch } from 'vue'
 import type { Design, LengthUnit, OtherWay, SkiveProposal } from '@drumlin/core'
-import { useReliefBench, wasStopped } from './bench.js'
+import { wasStopped } from '../workers/ask.js'
+import { useReliefBench } from './bench.js'
 import { reasonOf } from '../app/reason.js'
 
 /** What is looked for: a thickness along some runs of a design. */

@@ -26,7 +26,7 @@ const ownClearance = ref<number>()
 const play = computed(() => ownPlay.value ?? props.settled.design.habits.play)
 const clearance = computed(() => ownClearance.value ?? props.settled.design.habits.stepClearance)
 const asked = computed(() => ({ allowed: allowed.value, play: play.value, clearance: clearance.value }))
-const go = (): void => seek(props.settled.design, asked.value)
+const go = (): void => void seek(props.settled.design, asked.value)
 
 function letGo(): void {
   job.preview = undefined
@@ -76,7 +76,9 @@ onScopeDispose(() => (job.preview = undefined))
         <button class="act" @click="stop">Stop</button>
       </template>
     </p>
-    <p v-if="failed" role="alert" class="refused">That could not be worked out: {{ failed }}</p>
+    <p v-if="failed" role="alert" class="refused">
+      That could not be worked out: {{ failed }}. <button class="act" @click="go">Try again</button>
+    </p>
     <FitResult v-if="fitted" :fitted="fitted" :settled="settled" />
   </details>
 </template>

@@ -1,44 +1,37 @@
 import { onScopeDispose, ref, shallowRef } from 'vue'
 import type { Design, FitAsked, Fitted } from '@drumlin/core'
-import { whenDead } from '../workers/dead.js'
+import { reasonOf } from '../app/reason.js'
+import { helper, wasStopped } from '../workers/ask.js'
 
-type Answer = { readonly tried?: number; readonly fitted?: Fitted; readonly error?: string }
+/** How long layouts are tried, ms; the search ends by itself far sooner. */
+const LIMIT = 120_000
 
 /** Fits a design to its iron away from the screen's own thread; can be stopped. */
 export function useFitting() {
-  let worker: Worker | undefined
+  const worker = helper(
+    () => new Worker(new URL('../workers/fit.worker.ts', import.meta.url), { type: 'module' }),
+  )
   const fitted = shallowRef<Fitted>()
   /** Layouts tried so far; undefined while nothing is sought. */
   const tried = ref<number>()
   const failed = ref('')
 
   function stop(): void {
-    worker?.terminate()
-    worker = undefined
+    worker.stop()
     tried.value = undefined
   }
-  function seek(design: Design, asked: FitAsked): void {
-    stop()
-    fitted.value = undefined
-    failed.value = ''
+  async function seek(design: Design, asked: FitAsked): Promise<void> {
+    forget()
     tried.value = 0
-    const fresh = new Worker(new URL('../workers/fit.worker.ts', import.meta.url), { type: 'module' })
-    worker = fresh
-    fresh.onmessage = ({ data }: MessageEvent<Answer>) => {
-      if (data.tried !== undefined) return void (tried.value = data.tried)
-      fitted.value = data.fitted
-      failed.value = data.error ?? ''
-      stop()
+    try {
+      const told = (note: unknown): void => void (tried.value = Number(note))
+      fitted.value = await worker.ask<Fitted>({ design, asked }, { limit: LIMIT, told })
+    } catch (error) {
+      // Stopped by hand, or by the next question: that one says how far it is.
+      if (wasStopped(error)) return
+      failed.value = reasonOf(error)
     }
-    whenDead(fresh, (why) => {
-      failed.value = why.message
-      stop()
-    })
-    // What the screen holds may be wrapped; the worker gets plain data. No end is written as a very large number.
-    const plain = JSON.parse(
-      JSON.stringify({ design, asked }, (_, v: unknown) => (v === Infinity ? 1e9 : v)),
-    ) as object
-    fresh.postMessage(plain)
+    stop()
   }
   function forget(): void {
     stop()

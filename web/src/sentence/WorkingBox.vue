@@ -1,7 +1,15 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { RouterLink } from 'vue-router'
-import { type Reckoned, explain, giveBack, overrideNumber, usedFor, printQuantity } from '@drumlin/core'
+import {
+  type Reckoned,
+  explain,
+  giveBack,
+  overrideNumber,
+  ownRange,
+  usedFor,
+  printQuantity,
+} from '@drumlin/core'
 import { useSettings } from '../app/settings.js'
 import { useJob } from '../job/job.js'
 import MeasureField from './MeasureField.vue'
@@ -22,16 +30,18 @@ const print = (v: number): string =>
     ? printMeasure(v, 'length', settings.unit)
     : printQuantity(v, props.reckoned.quantity, settings.unit)
 
-/** What can be written over, from and to (mm or as many) and by what step; a share or an angle in a working is read, not set. */
+/** By what sort of field a number is written over, and by what step; a share or an angle in a working is read, not set. */
 const WRITABLE = {
-  length: { sort: 'length', least: -200, most: 2000, step: 1 },
-  long: { sort: 'long', least: 0, most: 500_000, step: 100 },
-  thickness: { sort: 'thickness', least: 0, most: 2000, step: 0.05 },
-  count: { sort: 'count', least: 0, most: 2000, step: 1 },
+  length: { sort: 'length', step: 1 },
+  long: { sort: 'long', step: 100 },
+  thickness: { sort: 'thickness', step: 0.05 },
+  count: { sort: 'count', step: 1 },
 } as const
 const writable = computed(() => {
   const { measured, quantity } = props.reckoned
-  return measured || quantity === 'share' || quantity === 'angle' ? undefined : WRITABLE[quantity]
+  return measured || quantity === 'share' || quantity === 'angle'
+    ? undefined
+    : { ...WRITABLE[quantity], ...ownRange(props.reckoned) }
 })
 const printed = computed(() => print(props.reckoned.value))
 const refusal = ref('')

@@ -1,8 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { type Piece, pathData, pieceDrawing } from '@drumlin/core'
+import { type Piece, gathered, pathData, pieceDrawing } from '@drumlin/core'
 import { useSettings } from '../app/settings.js'
-import { gathered } from './paths.js'
 
 const props = defineProps<{
   piece: Piece

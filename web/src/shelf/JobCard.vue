@@ -1,52 +1,91 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, onBeforeUnmount, onMounted, ref, shallowRef, watch } from 'vue'
 import { RouterLink } from 'vue-router'
-import { arrangeInRows, derive, findingsOf, overruledFor, pieceOutline, printLength } from '@drumlin/core'
+import { printLength } from '@drumlin/core'
+import { reasonOf } from '../app/reason.js'
 import { useSettings } from '../app/settings.js'
-import PieceDrawing from '../sheet/PieceDrawing.vue'
-import type { JobRecord } from '../storage/db.js'
+import type { Listed } from '../storage/jobs.js'
+import CardDrawing from './CardDrawing.vue'
+import { type Carded, cardFor, knownCard } from './cards.js'
 
-const props = defineProps<{ job: JobRecord }>()
-const emit = defineEmits<{ remove: [] }>()
+const props = defineProps<{ job: Listed }>()
+const emit = defineEmits<{ remove: []; keep: [] }>()
 const settings = useSettings()
-const derived = computed(() => derive(props.job.design))
-const arrangement = computed(() => arrangeInRows(derived.value.pieces, pieceOutline, 430, 14))
-const open = computed(
-  () => findingsOf(derived.value).filter((f) => overruledFor(derived.value, f) === undefined).length,
+const place = ref<HTMLElement>()
+const carded = shallowRef<Carded | undefined>(knownCard(props.job))
+const failed = ref('')
+const card = computed(() => (carded.value && 'card' in carded.value ? carded.value.card : undefined))
+const unreadable = computed(() =>
+  carded.value && 'unreadable' in carded.value ? carded.value.unreadable : undefined,
 )
-const size = computed(() => {
-  const outside = derived.value.master.sizes
-    .slice(0, 2)
-    .map(({ size: s }) => printLength(s.value, settings.unit))
-  return outside.join(' × ')
+const size = computed(() => card.value?.sizes.map((s) => printLength(s, settings.unit)).join(' × ') ?? '')
+
+let near = false
+let gone = false
+async function draw(): Promise<void> {
+  failed.value = ''
+  const { job } = props
+  try {
+    const done = await cardFor(job, () => near && !gone)
+    if (props.job === job) carded.value = done
+  } catch (error) {
+    if (props.job === job) failed.value = reasonOf(error)
+  }
+}
+/** Drawn when it comes into view, not before. */
+const watcher = new IntersectionObserver(
+  ([entry]) => {
+    near = entry?.isIntersecting === true
+    if (near && !carded.value && failed.value === '') void draw()
+  },
+  { rootMargin: '300px' },
+)
+onMounted(() => watcher.observe(place.value!))
+onBeforeUnmount(() => {
+  gone = true
+  watcher.disconnect()
 })
+watch(
+  () => props.job,
+  (job) => {
+    carded.value = knownCard(job)
+    if (near && !carded.value) void draw()
+  },
+)
 </script>
 
 <template>
-  <li class="card">
-    <RouterLink :to="{ name: 'draft', params: { id: job.id } }" class="open">
-      <svg
-        v-if="derived.pieces.length > 0"
-        :viewBox="`-6 -6 ${arrangement.width + 12} ${arrangement.height + 12}`"
-        aria-hidden="true"
-      >
-        <g
-          v-for="{ item, move } in arrangement.placed"
-          :key="item.id"
-          :transform="`matrix(${move.a} ${move.b} ${move.c} ${move.d} ${move.e} ${move.f})`"
+  <li ref="place" class="card" :class="{ broken: unreadable }">
+    <template v-if="unreadable">
+      <strong>{{ job.name }}</strong>
+      <p role="status">This job can’t be read. {{ unreadable }} It was left as it is.</p>
+      <p class="acts">
+        <button class="act" :aria-label="`Keep the raw file of ${job.name}`" @click="emit('keep')">
+          Keep the raw file
+        </button>
+        <button class="act" :aria-label="`Remove ${job.name}`" @click="emit('remove')">Remove</button>
+      </p>
+    </template>
+    <template v-else>
+      <RouterLink :to="{ name: 'draft', params: { id: job.id } }" class="open">
+        <span class="picture"><CardDrawing v-if="card && card.pieces.length > 0" :card="card" /></span>
+        <strong>{{ job.name }}</strong>
+      </RouterLink>
+      <p class="quiet">
+        <template v-if="card"
+          >{{ card.kind }} · {{ size }} ·
+          {{ card.open === 0 ? 'nothing to look at' : `${card.open} to look at` }}</template
         >
-          <PieceDrawing :piece="item" :job="job.design" bare />
-        </g>
-      </svg>
-      <strong>{{ job.design.name }}</strong>
-    </RouterLink>
-    <p class="quiet">
-      {{ derived.kind.name }} · {{ size }} · {{ open === 0 ? 'nothing to look at' : `${open} to look at` }}
-      <span v-if="job.example" class="mark">example</span>
-    </p>
-    <button class="plain link quiet" :aria-label="`Remove ${job.design.name}`" @click="emit('remove')">
-      Remove
-    </button>
+        <template v-else-if="failed"
+          >No picture: {{ failed }}. <button class="plain link" @click="draw">Try again</button></template
+        >
+        <template v-else>…</template>
+        <span v-if="job.example" class="mark">example</span>
+      </p>
+      <button class="plain link quiet" :aria-label="`Remove ${job.name}`" @click="emit('remove')">
+        Remove
+      </button>
+    </template>
   </li>
 </template>
 
@@ -57,16 +96,22 @@ const size = computed(() => {
   background: var(--ground);
   padding: 12px 14px;
 }
+.broken {
+  border-left: 4px solid var(--rowan);
+}
 .open {
   display: block;
   color: var(--ink);
   text-decoration: none;
 }
-svg {
+.picture {
   display: block;
-  width: 100%;
-  max-height: 200px;
+  height: 200px;
   margin-bottom: 8px;
+}
+.acts {
+  display: flex;
+  gap: 8px;
 }
 p {
   margin: 2px 0 6px;

@@ -1,119 +1,27 @@
 <script setup lang="ts">
-import { computed, onMounted, ref, shallowRef } from 'vue'
-import { useRoute, useRouter } from 'vue-router'
-import {
-  startingDesign,
-  kindIds,
-  kindOf,
-  readDesign,
-  readSentence,
-  startingHardware,
-  startingLeathers,
-} from '@drumlin/core'
-import { undrawable } from '../job/job.js'
-import { useStores } from '../job/stores.js'
-import type { JobRecord } from '../storage/db.js'
-import { bringExamples, removeExamples } from '../storage/examples.js'
-import { createJob, listJobs, readJob, removeJob } from '../storage/jobs.js'
-import { readSetting } from '../storage/settings.js'
+import { ref } from 'vue'
+import { kindIds, kindOf } from '@drumlin/core'
 import JobCard from './JobCard.vue'
-import { freeId } from './ids.js'
-import { reasonOf } from '../app/reason.js'
+import { useShelf } from './useShelf.js'
 
-const router = useRouter()
-const route = useRoute()
-const stores = useStores()
-const jobs = shallowRef<readonly JobRecord[]>([])
-const said = ref(typeof route.query.gone === 'string' ? 'That job is no longer on the shelf.' : '')
-const refused = ref('')
 const picker = ref<HTMLInputElement>()
-const removing = shallowRef<JobRecord>()
-const own = computed(() => jobs.value.filter((j) => !j.example))
-const examples = computed(() => jobs.value.filter((j) => j.example))
-
-const about = ref('')
-async function load(): Promise<void> {
-  about.value = (await readSetting<string>('examples.about')) ?? ''
-  jobs.value = await listJobs()
-  await stores.load()
-}
-onMounted(load)
-
-async function start(id: string): Promise<void> {
-  const [kind, shelf] = [kindOf(id), stores.own!]
-  const taken = jobs.value.map((j) => j.id)
-  const design = startingDesign(
-    {
-      id: freeId(id, taken),
-      name: `New ${kind.name.toLowerCase()}`,
-      kind: id,
-      leathers: startingLeathers(kind, shelf.leathers),
-      iron: shelf.irons[1] ?? shelf.irons[0]!,
-      awl: shelf.awls[0]!,
-      thread: shelf.threads[0]!,
-      machine: shelf.machines[0]!,
-      hardware: startingHardware(kind, stores.all.hardware),
-    },
-    shelf,
-  )
-  await createJob(design, false, Date.now())
-  // What is drawn by hand asks nothing first: it begins on the sheet.
-  await router.push({ name: kind.brief.length > 0 ? 'brief' : 'draft', params: { id: design.id } })
-}
-
-async function opened(event: Event): Promise<void> {
-  const input = event.target as HTMLInputElement
-  const file = input.files?.[0]
-  input.value = ''
-  if (!file) return
-  refused.value = ''
-  const read = readDesign(await file.text())
-  if (!read.ok) {
-    refused.value = `${file.name}: ${readSentence(read.issue)}`
-    return
-  }
-  const why = undrawable(read.design)
-  if (why !== undefined) {
-    refused.value = `${file.name}: ${why}.`
-    return
-  }
-  const taken = await readJob(read.design.id)
-  const design = taken
-    ? {
-        ...read.design,
-        id: freeId(
-          read.design.id,
-          jobs.value.map((j) => j.id),
-        ),
-      }
-    : read.design
-  await createJob(design, false, Date.now())
-  said.value = taken
-    ? `“${design.name}” was put beside the one already here.`
-    : `“${design.name}” is on the shelf.`
-  await load()
-}
-
-async function takeAway(job: JobRecord): Promise<void> {
-  await removeJob(job.id)
-  removing.value = undefined
-  said.value = `“${job.design.name}” was removed.`
-  await load()
-}
-async function clearExamples(): Promise<void> {
-  await removeExamples()
-  said.value = 'The examples are gone; your own work is as it was.'
-  await load()
-}
-async function fetchExamples(): Promise<void> {
-  try {
-    await bringExamples(Date.now())
-    said.value = 'The examples are back on the shelf.'
-  } catch (error) {
-    refused.value = `The examples could not be fetched: ${reasonOf(error)}.`
-  }
-  await load()
-}
+const {
+  own,
+  examples,
+  jobs,
+  loaded,
+  about,
+  said,
+  refused,
+  removing,
+  reading,
+  start,
+  opened,
+  takeAway,
+  keepRaw,
+  clearExamples,
+  fetchExamples,
+} = useShelf()
 </script>
 
 <template>
@@ -142,9 +50,12 @@ async function fetchExamples(): Promise<void> {
         @change="opened"
       />
     </header>
+    <p v-if="reading" role="status">
+      Reading {{ reading.name }} … <button class="act" @click="reading.stop.abort()">Stop</button>
+    </p>
     <p v-if="refused" class="refused" role="alert">{{ refused }}</p>
     <p v-if="said" role="status">{{ said }}</p>
-    <p v-if="jobs.length === 0" class="first">
+    <p v-if="loaded && jobs.length === 0" class="first">
       The shelf is empty. <button class="act" @click="start('bifold')">Start a bifold wallet</button> lays out
       a whole wallet for six cards at once, to be changed from there; or
       <button class="act" @click="fetchExamples">look at the examples</button>
@@ -152,7 +63,7 @@ async function fetchExamples(): Promise<void> {
     <section v-if="own.length > 0" aria-labelledby="own">
       <h2 id="own">Jobs</h2>
       <ul class="cards">
-        <JobCard v-for="j in own" :key="j.id" :job="j" @remove="removing = j" />
+        <JobCard v-for="j in own" :key="j.id" :job="j" @remove="removing = j" @keep="keepRaw(j)" />
       </ul>
     </section>
     <section v-if="examples.length > 0" aria-labelledby="examples">
@@ -160,7 +71,7 @@ async function fetchExamples(): Promise<void> {
         Examples <span class="quiet">{{ about }}</span>
       </h2>
       <ul class="cards">
-        <JobCard v-for="j in examples" :key="j.id" :job="j" @remove="removing = j" />
+        <JobCard v-for="j in examples" :key="j.id" :job="j" @remove="removing = j" @keep="keepRaw(j)" />
       </ul>
       <button class="act" @click="clearExamples">Remove the examples</button>
     </section>
@@ -173,7 +84,7 @@ async function fetchExamples(): Promise<void> {
       @update:model-value="removing = undefined"
     >
       <v-card v-if="removing" class="asked">
-        <h2 id="removing">Remove “{{ removing.design.name }}”?</h2>
+        <h2 id="removing">Remove “{{ removing.name }}”?</h2>
         <p>It goes from this browser with its whole log of edits. A design file kept elsewhere stays.</p>
         <div class="row">
           <button class="act" @click="removing = undefined">Keep it</button

@@ -1,5 +1,7 @@
-import type { Design, Edit, Stores } from '@drumlin/core'
+import type { Card, Design, Edit, Stores } from '@drumlin/core'
 import { type DBSchema, type IDBPDatabase, openDB } from 'idb'
+import { reasonOf } from '../app/reason.js'
+import { type StorageState, storageState } from './state.js'
 
 /** A design as kept: its present state, and where in its log of edits that state stands. */
 export interface JobRecord {
@@ -33,29 +35,88 @@ export interface DraftRecord {
   readonly kept: number
 }
 
+/** What a card on the shelf shows, kept so that it is reckoned once for each state of a job. */
+export interface CardRecord {
+  readonly id: string
+  /** The job's version and the program that drew it. */
+  readonly of: string
+  readonly card: Card
+}
+
 interface Schema extends DBSchema {
   drafts: { key: [string, number]; value: DraftRecord }
   jobs: { key: string; value: JobRecord }
   edits: { key: [string, number]; value: EditRecord }
   stores: { key: 'own' | 'examples'; value: Stores }
   settings: { key: string; value: unknown }
+  cards: { key: string; value: CardRecord }
 }
 
 export type Database = IDBPDatabase<Schema>
 
-let opening: Promise<Database> | undefined
+/** The form of what is kept. A page that knows only lower ones gives way. */
+const FORM = 3
+/** How long opening is waited for before the page says so, ms. */
+const SILENT_AFTER = 5000
 
-/** The browser's own database of Drumlin, opened once. */
+let opened: Promise<Database> | undefined
+
+/** The browser's own database of Drumlin, opened once; opened again when asked after the browser closed it or gave none. */
 export function database(): Promise<Database> {
-  opening ??= openDB<Schema>('drumlin', 2, {
-    upgrade(db, before) {
-      if (before < 2) db.createObjectStore('drafts', { keyPath: ['jobId', 'seq'] })
-      if (before >= 1) return
-      db.createObjectStore('jobs', { keyPath: 'id' })
-      db.createObjectStore('edits', { keyPath: ['jobId', 'seq'] })
-      db.createObjectStore('stores')
-      db.createObjectStore('settings')
-    },
-  })
-  return opening
+  opened ??= opening()
+  return opened
+}
+
+async function opening(): Promise<Database> {
+  const silent = setTimeout(() => {
+    if (storageState.value.is !== 'blocked') storageState.value = { is: 'silent' }
+  }, SILENT_AFTER)
+  try {
+    const db = await openDB<Schema>('drumlin', FORM, {
+      upgrade: laidOut,
+      blocked: () => (storageState.value = { is: 'blocked' }),
+      blocking: (_now, _wanted, event) => giveWay(event.target as IDBDatabase),
+      terminated: () => lost({ is: 'closed', why: 'the browser has closed its storage' }),
+    })
+    storageState.value = { is: 'ready' }
+    return db
+  } catch (error) {
+    const newer = error instanceof DOMException && error.name === 'VersionError'
+    lost(newer ? { is: 'newer' } : { is: 'unavailable', why: reasonOf(error) })
+    throw error
+  } finally {
+    clearTimeout(silent)
+  }
+}
+
+/** Stores there are, in whichever form they are found. */
+function laidOut(db: IDBPDatabase<Schema>, before: number): void {
+  if (before < 1) {
+    db.createObjectStore('jobs', { keyPath: 'id' })
+    db.createObjectStore('edits', { keyPath: ['jobId', 'seq'] })
+    db.createObjectStore('stores')
+    db.createObjectStore('settings')
+  }
+  if (before < 2) db.createObjectStore('drafts', { keyPath: ['jobId', 'seq'] })
+  if (before < 3) db.createObjectStore('cards', { keyPath: 'id' })
+}
+
+function lost(now: StorageState): void {
+  opened = undefined
+  storageState.value = now
+}
+
+/** A newer Drumlin wants to lay the stores out anew: this page lets go of them and writes no more. */
+function giveWay(db: IDBDatabase): void {
+  db.close()
+  const refused = Promise.reject<Database>(new Error('a newer Drumlin was opened in another tab'))
+  refused.catch(() => undefined)
+  opened = refused
+  storageState.value = { is: 'outdated' }
+}
+
+/** Asks again for a database that could not be had; does nothing while there is one. */
+export async function openAgain(): Promise<void> {
+  if (storageState.value.is === 'outdated') return
+  await database().catch(() => undefined)
 }

@@ -1,13 +1,6 @@
-import {
-  type Design,
-  STARTER_STORES,
-  type Stores,
-  readDesign,
-  readSentence,
-  readStoresData,
-} from '@drumlin/core'
+import { type Design, type Stores, readDesign, readSentence, readStoresData } from '@drumlin/core'
 import { database } from './db.js'
-import { createJob, listJobs, readJob, removeJob } from './jobs.js'
+import { createJob, hasJob, listJobs, removeJob } from './jobs.js'
 import { readSetting, writeSetting } from './settings.js'
 
 interface ExampleFiles {
@@ -16,8 +9,11 @@ interface ExampleFiles {
   readonly designs: readonly Design[]
 }
 
+/** How long the server is waited for, ms. */
+const SERVED_WITHIN = 15_000
+
 const fetched = async (path: string): Promise<Response> => {
-  const response = await fetch(path)
+  const response = await fetch(path, { signal: AbortSignal.timeout(SERVED_WITHIN) })
   if (!response.ok) throw new Error(`${path} was not served (${response.status})`)
   return response
 }
@@ -45,7 +41,7 @@ export async function bringExamples(now: number): Promise<void> {
   const { about, stores, designs } = await readExamples()
   await writeSetting('examples.about', about)
   await (await database()).put('stores', stores, 'examples')
-  for (const design of designs) if (!(await readJob(design.id))) await createJob(design, true, now)
+  for (const design of designs) if (!(await hasJob(design.id))) await createJob(design, true, now)
 }
 
 /** Takes away what came as an example; the maker's own jobs stay. */
@@ -60,21 +56,4 @@ export async function firstVisit(now: number): Promise<void> {
   const start = (await (await fetched('/start.json')).json()) as { examples: boolean }
   if (start.examples) await bringExamples(now)
   await writeSetting('visited', true)
-}
-
-/** What an older Drumlin kept is brought up to date when it is read. */
-const upToDate = (kept: Stores | undefined): Stores | undefined => (kept ? readStoresData(kept) : undefined)
-
-/** What is on the maker's shelves: their own, and the examples while those are there. */
-export async function readStores(): Promise<{ own: Stores; examples: Stores | undefined }> {
-  const db = await database()
-  return {
-    own: upToDate(await db.get('stores', 'own')) ?? STARTER_STORES,
-    examples: upToDate(await db.get('stores', 'examples')),
-  }
-}
-
-/** Keeps the maker's own stores; they have been checked against their schema. */
-export const writeStores = async (stores: Stores): Promise<void> => {
-  await (await database()).put('stores', stores, 'own')
 }

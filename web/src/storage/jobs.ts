@@ -1,18 +1,38 @@
 import {
+  DESIGN_VERSION,
   type Design,
   type Edit,
   applyEdit,
-  designUpToDate,
   editUpToDate,
   mergedEdits,
   mergedInverses,
+  readDesignData,
+  readSentence,
 } from '@drumlin/core'
 import { type EditRecord, type JobRecord, database } from './db.js'
+import { PATIENCE, within } from './state.js'
 
 /** Another tab wrote first: nothing was written, and this is how the job stands now. */
 export class Overtaken extends Error {
   constructor(readonly now: JobRecord) {
     super('the job was changed elsewhere')
+  }
+}
+
+/** The job is not kept any more. */
+export class Removed extends Error {
+  constructor() {
+    super('the job was removed in another tab')
+  }
+}
+
+/** What is kept can't be read as a design; `raw` is all of it as it stands. */
+export class Unreadable extends Error {
+  constructor(
+    readonly raw: unknown,
+    why: string,
+  ) {
+    super(why)
   }
 }
 
@@ -25,53 +45,133 @@ export interface Done {
 
 const range = (id: string, from: number): IDBKeyRange => IDBKeyRange.bound([id, from], [id, Infinity])
 
-/** What an older Drumlin kept is brought up to date when it is read. */
-const current = (job: JobRecord): JobRecord => ({ ...job, design: designUpToDate(job.design) })
-
-export const listJobs = async (): Promise<JobRecord[]> =>
-  (await (await database()).getAll('jobs')).map(current).sort((a, b) => b.updated - a.updated)
-
-export async function readJob(id: string): Promise<JobRecord | undefined> {
-  const job = await (await database()).get('jobs', id)
-  return job && current(job)
+/** A record with its design checked and brought up to date. Throws `Unreadable`. */
+function checked(kept: JobRecord): JobRecord {
+  const read = readDesignData(kept.design)
+  if (!read.ok) throw new Unreadable(kept, readSentence(read.issue))
+  return { ...kept, design: read.design }
 }
 
+/** A job as the shelf lists it: nothing of its design is looked into yet. */
+export interface Listed {
+  readonly id: string
+  readonly name: string
+  readonly example: boolean
+  readonly updated: number
+  readonly version: number
+  readonly raw: unknown
+}
+
+const listed = (raw: unknown, id: string): Listed => {
+  const kept = (typeof raw === 'object' && raw !== null ? raw : {}) as Partial<
+    Record<keyof JobRecord, unknown>
+  >
+  const name = (kept.design as { name?: unknown } | null | undefined)?.name
+  return {
+    id,
+    name: typeof name === 'string' && name.trim() !== '' ? name : id,
+    example: kept.example === true,
+    updated: typeof kept.updated === 'number' ? kept.updated : 0,
+    version: typeof kept.version === 'number' ? kept.version : 0,
+    raw,
+  }
+}
+
+/** Every job there is, readable or not, the last changed first. */
+export async function listJobs(): Promise<Listed[]> {
+  const tx = (await database()).transaction('jobs')
+  const [all, ids] = await within(PATIENCE, Promise.all([tx.store.getAll(), tx.store.getAllKeys()]))
+  return all.map((raw, i) => listed(raw, ids[i]!)).sort((a, b) => b.updated - a.updated)
+}
+
+/** A job; undefined where there is none. Throws `Unreadable`. */
+export async function readJob(id: string): Promise<JobRecord | undefined> {
+  const job = await within(PATIENCE, (await database()).get('jobs', id))
+  return job && checked(job)
+}
+
+/** Everything kept of a job as it stands, readable or not: its record, its log and its kept drafts. */
+export async function rawJob(id: string): Promise<unknown> {
+  const db = await database()
+  const [job, edits, drafts] = await within(
+    PATIENCE,
+    Promise.all([db.get('jobs', id), db.getAll('edits', range(id, 0)), db.getAll('drafts', range(id, 0))]),
+  )
+  return { job, edits, drafts }
+}
+
+/** The names under which jobs are kept. */
+export async function jobIds(): Promise<string[]> {
+  const db = await database()
+  return within(PATIENCE, db.getAllKeys('jobs'))
+}
+
+export const hasJob = async (id: string): Promise<boolean> =>
+  (await within(PATIENCE, (await database()).count('jobs', id))) > 0
+
 export const readEdit = async (id: string, seq: number): Promise<EditRecord | undefined> =>
-  (await database()).get('edits', [id, seq])
+  within(PATIENCE, (await database()).get('edits', [id, seq]))
 
 /** A new job with an empty log. Throws where one of that id is kept already. */
 export async function createJob(design: Design, example: boolean, now: number): Promise<JobRecord> {
   const job: JobRecord = { id: design.id, design, cursor: 0, head: 0, version: 1, example, updated: now }
-  await (await database()).add('jobs', job)
+  const tx = (await database()).transaction(['jobs', 'edits'], 'readwrite')
+  // A log without its job may be left where a browser was killed long ago: it is not this one's.
+  const done = Promise.all([
+    tx.objectStore('jobs').add(job),
+    tx.objectStore('edits').delete(range(job.id, 0)),
+    tx.done,
+  ])
+  await within(PATIENCE, done)
   return job
 }
 
 export async function removeJob(id: string): Promise<void> {
-  const tx = (await database()).transaction(['jobs', 'edits', 'drafts'], 'readwrite')
-  await Promise.all([
+  const tx = (await database()).transaction(['jobs', 'edits', 'drafts', 'cards'], 'readwrite')
+  const done = Promise.all([
+    tx.objectStore('cards').delete(id),
     tx.objectStore('jobs').delete(id),
     tx.objectStore('edits').delete(range(id, 0)),
     tx.objectStore('drafts').delete(range(id, 0)),
     tx.done,
   ])
+  await within(PATIENCE, done)
 }
 
-/** Runs `change` on a job in one transaction, unless another tab has written since `expected`. */
-async function changing(
-  id: string,
-  expected: number,
-  change: (job: JobRecord, edits: EditStore) => Promise<JobRecord>,
-): Promise<JobRecord> {
+/** Runs `change` on a job in one transaction, unless another tab has written since `expected`. All of it is kept or nothing. */
+const changing = (id: string, expected: number, change: JobChange): Promise<JobRecord> =>
+  within(PATIENCE, changed(id, expected, change))
+
+async function changed(id: string, expected: number, change: JobChange): Promise<JobRecord> {
   const tx = (await database()).transaction(['jobs', 'edits'], 'readwrite')
-  const kept = await tx.objectStore('jobs').get(id)
-  if (!kept) throw new Error('the job was removed elsewhere')
-  const job = current(kept)
-  if (job.version !== expected) throw new Overtaken(job)
-  const next = await change(job, tx.objectStore('edits'))
-  await tx.objectStore('jobs').put(next)
-  await tx.done
-  return next
+  // Whoever waits for the change hears of the failure; this only keeps it from being heard a second time by nobody.
+  tx.done.catch(() => undefined)
+  try {
+    const kept = await tx.objectStore('jobs').get(id)
+    if (!kept) throw new Removed()
+    // Of the version that is expected it is what this page wrote or read itself.
+    if (kept.version !== expected) throw new Overtaken(checked(kept))
+    const job = kept.design.version === DESIGN_VERSION ? kept : checked(kept)
+    const next = await change(job, tx.objectStore('edits'))
+    if (next !== job) await tx.objectStore('jobs').put(next)
+    await tx.done
+    return next
+  } catch (error) {
+    stopped(tx)
+    throw tx.error ?? error
+  }
 }
+
+/** Ends a transaction that may have ended by itself. */
+function stopped(tx: { abort: () => void }): void {
+  try {
+    tx.abort()
+  } catch {
+    // It is over already: nothing of it was kept.
+  }
+}
+
+type JobChange = (job: JobRecord, edits: EditStore) => Promise<JobRecord>
 interface EditStore {
   get(key: [string, number]): Promise<EditRecord | undefined>
   put(value: EditRecord): Promise<unknown>

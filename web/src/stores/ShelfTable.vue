@@ -45,11 +45,11 @@ async function remove(good: Good): Promise<void> {
     return
   }
   refused.value = (await stores.remove(props.shelf, good.id)) ?? ''
-  removed.value = good
+  if (refused.value === '') removed.value = good
 }
 async function putBack(): Promise<void> {
   if (removed.value) await take(removed.value)
-  removed.value = undefined
+  if (refused.value === '') removed.value = undefined
 }
 </script>
 

@@ -1,7 +1,9 @@
 <script setup lang="ts">
 import type { Shelf } from '@drumlin/core'
+import { useStores } from '../job/stores.js'
 import ShelfTable from './ShelfTable.vue'
 
+const stores = useStores()
 const SHELVES: readonly Shelf[] = ['leathers', 'irons', 'awls', 'threads', 'machines', 'hardware', 'things']
 </script>
 
@@ -12,6 +14,7 @@ const SHELVES: readonly Shelf[] = ['leathers', 'irons', 'awls', 'threads', 'mach
       What lies on your shelves, offered wherever a job asks for it. A job keeps its own copy: changing
       something here changes no job.
     </p>
+    <p v-if="stores.notice" role="status">{{ stores.notice }}</p>
     <ShelfTable v-for="s in SHELVES" :key="s" :shelf="s" />
   </div>
 </template>

@@ -4,7 +4,8 @@ import { type Figures, type Finding, fieldsInPlay, fieldsOf } from '@drumlin/cor
 import { useRouter } from 'vue-router'
 import { useSettings } from '../app/settings.js'
 import { useJob } from '../job/job.js'
-import { useReliefBench, wasStopped } from '../relief/bench.js'
+import { useReliefBench } from '../relief/bench.js'
+import { wasStopped } from '../workers/ask.js'
 import TimeWorking from './TimeWorking.vue'
 import VariantColumn from './VariantColumn.vue'
 import { type Row, rowsIn, sayDifference, sayValue } from './rows.js'
@@ -52,27 +53,26 @@ interface Answer {
 }
 const answers = shallowRef<readonly (Answer | undefined)[]>([])
 const failed = ref('')
+/** Why the figures could not be worked out. */
+const unweighed = ref('')
 let asked = 0
-watch(
-  [base, variants],
-  async ([design, all]) => {
-    asked += 1
-    const number = asked
-    const designs = [design, ...all.map((v) => variantOf(design, v))]
-    const got: (Answer | undefined)[] = designs.map(() => undefined)
-    try {
-      for (const [i, one] of designs.entries()) {
-        got[i] = await bench.figures(one)
-        if (number !== asked) return
-        answers.value = [...got]
-      }
-      failed.value = ''
-    } catch (error) {
-      if (!wasStopped(error)) failed.value = reasonOf(error)
+async function weigh(): Promise<void> {
+  asked += 1
+  const number = asked
+  unweighed.value = ''
+  const designs = [base.value, ...variants.value.map((v) => variantOf(base.value, v))]
+  const got: (Answer | undefined)[] = designs.map(() => undefined)
+  try {
+    for (const [i, one] of designs.entries()) {
+      got[i] = await bench.figures(one)
+      if (number !== asked) return
+      answers.value = [...got]
     }
-  },
-  { immediate: true },
-)
+  } catch (error) {
+    if (number === asked && !wasStopped(error)) unweighed.value = reasonOf(error)
+  }
+}
+watch([base, variants], weigh, { immediate: true })
 
 const rows = computed(() => rowsIn(settings.unit))
 function difference(row: Row, i: number): string {
@@ -108,6 +108,10 @@ async function take(i: number): Promise<void> {
       <button class="act" :disabled="variants.length >= MOST" @click="add">Put another beside it</button>
     </header>
     <p v-if="failed" role="alert" class="failed">{{ failed }}</p>
+    <p v-if="unweighed" role="alert" class="failed">
+      The figures could not be worked out: {{ unweighed }}.
+      <button class="act" @click="weigh">Try again</button>
+    </p>
     <table>
       <thead>
         <tr>

@@ -1,17 +1,10 @@
 import { type Design, type FitAsked, fitToIron } from '@drumlin/core'
-import { reasonOf } from '../app/reason.js'
+import { answering } from './answer.js'
 
-/** A question to this worker. */
+/** A question to this worker; how many layouts it has tried is told on the way. */
 export interface FitQuestion {
   readonly design: Design
   readonly asked: FitAsked
 }
 
-self.onmessage = ({ data }: MessageEvent<FitQuestion>) => {
-  try {
-    const fitted = fitToIron(data.design, data.asked, (tried) => self.postMessage({ tried }))
-    self.postMessage({ fitted })
-  } catch (error) {
-    self.postMessage({ error: reasonOf(error) })
-  }
-}
+answering(({ design, asked }: FitQuestion, tell) => fitToIron(design, asked, tell))

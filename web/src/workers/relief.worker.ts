@@ -12,7 +12,7 @@ import {
   survey,
   weightOfWork,
 } from '@drumlin/core'
-import { reasonOf } from '../app/reason.js'
+import { answering } from './answer.js'
 
 /** A thickness wanted along some runs, mm, and the units to say the ways there in. */
 export interface WantedAlong {
@@ -21,15 +21,15 @@ export interface WantedAlong {
   readonly unit: LengthUnit
 }
 
-/** What can be asked of this worker; `ask` comes back with the answer. */
-export type ReliefAsked = { readonly ask: number; readonly design: Design } & (
+/** What can be asked of this worker. */
+export type ReliefAsked = { readonly design: Design } & (
   | { readonly what: 'survey'; readonly asked: Asked }
   | { readonly what: 'whole' }
   | ({ readonly what: 'skives' | 'ways' } & WantedAlong)
   | { readonly what: 'figures' }
 )
 
-function answer(asked: ReliefAsked) {
+answering((asked: ReliefAsked) => {
   const derived = derive(asked.design)
   switch (asked.what) {
     case 'survey':
@@ -45,12 +45,4 @@ function answer(asked: ReliefAsked) {
       return { figures: figuresOf(derived), findings: open }
     }
   }
-}
-
-self.onmessage = ({ data }: MessageEvent<ReliefAsked>) => {
-  try {
-    self.postMessage({ ask: data.ask, answer: answer(data) })
-  } catch (error) {
-    self.postMessage({ ask: data.ask, error: reasonOf(error) })
-  }
-}
+})

@@ -31,9 +31,6 @@ export interface Taken {
   readonly notes: Set<string>
 }
 
-/** Blocks within blocks deeper than this are a circle of references. */
-const DEEPEST = 12
-
 /** An arc by its bulge, the tangent of a quarter of its angle, positive against the clock in the file's plane. */
 function bulged(from: Point, to: Point, bulge: number): Segment {
   const chord = pointDistance(from, to)
@@ -107,10 +104,7 @@ function ellipseOf(e: IEllipseEntity): Segment[] {
 }
 
 /** The strokes of one entity in its own plane, with whether it is a ring. */
-function strokesOf(
-  entity: IEntity,
-  notes: Set<string>,
-): { segments: Segment[]; closed: boolean } | undefined {
+function strokesOf(entity: IEntity): { segments: Segment[]; closed: boolean } | undefined {
   switch (entity.type) {
     case 'LINE': {
       const [a, b] = (entity as ILineEntity).vertices
@@ -136,16 +130,11 @@ function strokesOf(
     case 'ELLIPSE':
       return { segments: ellipseOf(entity as IEllipseEntity), closed: false }
     case 'SPLINE': {
-      const { controlPoints, knotValues, degreeOfSplineCurve, rational } = entity as ISplineEntity
-      if (!controlPoints || controlPoints.length < 2 || degreeOfSplineCurve < 2 || degreeOfSplineCurve > 3) {
-        notes.add('A curve without control points, or of a degree other than 2 or 3, was left out.')
-        return undefined
-      }
-      if (rational) notes.add('A weighted curve was taken as a plain one; check its shape.')
+      const { controlPoints, knotValues, degreeOfSplineCurve } = entity as ISplineEntity
+      if (!controlPoints) return undefined
       return { segments: splineCubics(controlPoints, knotValues, degreeOfSplineCurve), closed: false }
     }
     default:
-      notes.add(`${entity.type} was left out.`)
       return undefined
   }
 }
@@ -157,13 +146,7 @@ function mirrored(entity: IEntity): boolean {
 }
 
 /** Takes the strokes of entities, and of the blocks they put in place. */
-export function takeEntities(
-  entities: readonly IEntity[],
-  dxf: IDxf,
-  place: Place,
-  taken: Taken,
-  depth = 0,
-): void {
+export function takeEntities(entities: readonly IEntity[], dxf: IDxf, place: Place, taken: Taken): void {
   for (const entity of entities) {
     const seen: Place = mirrored(entity) ? (p) => place({ x: -p.x, y: p.y }) : place
     if (entity.type === 'INSERT') {
@@ -171,10 +154,7 @@ export function takeEntities(
       const block = (dxf.blocks as Record<string, { entities?: IEntity[]; position?: Point }> | undefined)?.[
         insert.name
       ]
-      if (!block?.entities || depth > DEEPEST) {
-        taken.notes.add(`The block “${insert.name}” is not in the file and was left out.`)
-        continue
-      }
+      if (!block?.entities) continue
       const [sx, sy] = [insert.xScale || 1, insert.yScale || 1]
       const turn = ((insert.rotation || 0) * Math.PI) / 180
       const base = block.position ?? { x: 0, y: 0 }
@@ -185,10 +165,10 @@ export function takeEntities(
           y: insert.position.y + x * Math.sin(turn) + y * Math.cos(turn),
         })
       }
-      takeEntities(block.entities, dxf, into, taken, depth + 1)
+      takeEntities(block.entities, dxf, into, taken)
       continue
     }
-    const strokes = strokesOf(entity, taken.notes)
+    const strokes = strokesOf(entity)
     if (!strokes || strokes.segments.length === 0) continue
     const segments = strokes.segments.flatMap((s) => placed(s, seen))
     taken.paths.push(strokes.closed ? { segments, closed: true } : openPath(segments))

@@ -1,6 +1,14 @@
-import DxfParser, { type IDxf } from 'dxf-parser'
-import { type FoundResult, chainedPaths, tooLarge } from '../outlines/index.js'
+import DxfParser from 'dxf-parser'
+import {
+  type Found,
+  type FoundResult,
+  MOST_PIECES,
+  Unreadable,
+  chainedPaths,
+  tooLarge,
+} from '../outlines/index.js'
 import { type Taken, takeEntities } from './entities.js'
+import { gated } from './gate/index.js'
 
 /** mm of the units a DXF file may name in $INSUNITS; 0 and a missing entry say nothing. */
 const UNIT_MM: Readonly<Record<number, number>> = {
@@ -15,36 +23,44 @@ const UNIT_MM: Readonly<Record<number, number>> = {
   14: 100,
 }
 
-/** Reads the lines of a DXF file: blocks put in place, arcs and curves kept, y turned to grow downwards. */
+/** Reads the lines of a DXF file: blocks put in place, arcs and curves kept, y turned to grow downwards. What can't be taken rightly is refused. */
 export function readDxfPaths(text: string): FoundResult {
   const large = tooLarge(text)
   if (large) return { ok: false, why: large }
-  if (!/^\s*(0|999)\s*\r?\n/.test(text.replace(/^\uFEFF/, '')))
+  if (!/^\s*(0|999)\s*(\r\n|\r|\n)/.test(text.replace(/^\uFEFF/, '')))
     return {
       ok: false,
       why: 'This is not a DXF text file: it does not begin with a group code. A binary DXF has to be saved as text (ASCII) first.',
     }
-  let dxf: IDxf | null
   try {
-    dxf = new DxfParser().parseSync(text)
+    return { ok: true, found: taken(text) }
   } catch (error) {
-    return {
-      ok: false,
-      why: `The DXF file can't be read: ${error instanceof Error ? error.message : String(error)}. Save it again as DXF text.`,
-    }
+    if (error instanceof Unreadable) return { ok: false, why: `The DXF file can’t be read. ${error.message}` }
+    throw error
   }
-  if (!dxf?.entities) return { ok: false, why: 'The DXF file has no drawing in it.' }
-  const taken: Taken = { paths: [], notes: new Set() }
-  takeEntities(dxf.entities, dxf, (p) => ({ x: p.x, y: -p.y }), taken)
-  const bad = taken.paths.find((p) =>
-    p.segments.some((s) => ![s.from.x, s.from.y, s.to.x, s.to.y].every(Number.isFinite)),
-  )
-  if (bad)
-    return {
-      ok: false,
-      why: 'The DXF file holds a coordinate that is not a number. Save it again as DXF text.',
-    }
-  const unit = UNIT_MM[Number((dxf.header as Record<string, unknown> | undefined)?.$INSUNITS ?? 0)]
-  const loose = taken.paths.map((path, i) => ({ name: `line ${i + 1}`, path }))
-  return { ok: true, found: { ...chainedPaths(loose), unit, notes: [...taken.notes] } }
 }
+
+function taken(text: string): Found {
+  const { text: plain, units, notes } = gated(text)
+  const dxf = new DxfParser().parseSync(plain)
+  const all: Taken = { paths: [], notes }
+  if (dxf?.entities) takeEntities(dxf.entities, dxf, (p) => ({ x: p.x, y: -p.y }), all)
+  let pieces = 0
+  for (const { segments } of all.paths) {
+    pieces += segments.length
+    for (const { from, to } of segments)
+      if (![from.x, from.y, to.x, to.y].every((v) => Math.abs(v) <= FARTHEST))
+        throw new Unreadable(
+          'A place of its lines lies too far out, or is no number. Save it again as DXF text.',
+        )
+  }
+  if (pieces > MOST_PIECES)
+    throw new Unreadable(
+      `It holds more than ${MOST_PIECES} pieces of lines. Keep only the outline in it and save it again.`,
+    )
+  const loose = all.paths.map((path, i) => ({ name: `line ${i + 1}`, path }))
+  return { ...chainedPaths(loose), unit: UNIT_MM[units], notes: [...notes] }
+}
+
+/** Places beyond this, in the file's units, are a mistake of whoever wrote it. */
+const FARTHEST = 1e8

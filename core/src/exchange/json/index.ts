@@ -1,2 +1,2 @@
-export { type ReadIssue, type ReadResult, designUpToDate, readDesign, readSentence } from './read.js'
+export { type ReadIssue, type ReadResult, readDesign, readDesignData, readSentence } from './read.js'
 export { writeDesign } from './write.js'

@@ -18,8 +18,11 @@ const refused = (issue: ReadIssue): ReadResult => ({ ok: false, issue })
 /** Reads the text of a `.drumlin.json` file whole: a valid design of this version, or the reason there is none. */
 export function readDesign(text: string): ReadResult {
   const parsed = parse(text)
-  if ('code' in parsed) return refused(parsed)
-  const found = parsed.value
+  return 'code' in parsed ? refused(parsed) : readDesignData(parsed.value)
+}
+
+/** Reads what a file or the browser's storage holds: a valid design of this version, or the reason there is none. */
+export function readDesignData(found: unknown): ReadResult {
   if (!isRecord(found) || found.format !== DESIGN_FORMAT)
     return refused({
       code: 'NOT_A_DESIGN',
@@ -30,16 +33,25 @@ export function readDesign(text: string): ReadResult {
     return refused({ code: 'FIELDS', fields: [{ where: 'version', why: 'a whole number is needed' }] })
   if (version > DESIGN_VERSION) return refused({ code: 'NEWER', version })
   if (version < OLDEST_VERSION) return refused({ code: 'TOO_OLD', version })
-  const checked = designSchema.safeParse(upToDate(found, version))
+  const raised = raisedFrom(found, version)
+  if (!raised)
+    return refused({
+      code: 'FIELDS',
+      fields: [{ where: 'the design', why: `it can’t be brought up from form ${version}` }],
+    })
+  const checked = designSchema.safeParse(raised)
   return checked.success
     ? { ok: true, design: checked.data }
     : refused({ code: 'FIELDS', fields: fieldsOf(checked.error) })
 }
 
-/** A design kept by an older Drumlin brought up to this one. Throws where it does not hold. */
-export function designUpToDate(kept: Design): Design {
-  const version: number = kept.version
-  return version === DESIGN_VERSION ? kept : designSchema.parse(upToDate(kept, version))
+/** A record of an older form in this one's; undefined where it is not built as that form was. */
+function raisedFrom(found: Record<string, unknown>, version: number): unknown {
+  try {
+    return upToDate(found, version)
+  } catch {
+    return undefined
+  }
 }
 
 const isRecord = (value: unknown): value is Record<string, unknown> =>
@@ -91,7 +103,7 @@ export function readSentence(issue: ReadIssue): string {
     case 'FIELDS': {
       const [first, ...more] = issue.fields
       const rest = more.length === 0 ? '' : ` (and ${more.length} more)`
-      return `The file was refused: ${first!.where}: ${first!.why}${rest}. Nothing was changed.`
+      return `It was refused: ${first!.where}: ${first!.why}${rest}. Nothing was changed.`
     }
   }
 }

@@ -1,9 +1,5 @@
-export {
-  type Found,
-  type FoundPath,
-  type FoundResult,
-  chainedPaths,
-  outlineProblem,
-  tooLarge,
-} from './found.js'
+export { chainedPaths } from './chains.js'
+export { type Found, type FoundPath, type FoundResult, outlineProblem, tooLarge } from './found.js'
+export { MOST_PIECES, MOST_STROKES, Unreadable, coordinate, quoted, strictNumber } from './refused.js'
 export { UNITS, scaledPath, unitFromBar, widthIn } from './scaled.js'
+export { type Thinned, thinnedOutline } from './thinned.js'

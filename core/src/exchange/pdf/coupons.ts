@@ -4,6 +4,7 @@ import { point } from '../../geometry/index.js'
 import type { Iron, Leather } from '../../stores/index.js'
 import { Fonts } from './fonts.js'
 import { BORDER, PAPERS } from './paper.js'
+import { CREATOR } from './ours.js'
 import { PT, Pen } from './pen.js'
 import type { PdfOptions } from './write.js'
 
@@ -18,7 +19,7 @@ export async function writeCoupons(leather: Leather, iron: Iron, options: PdfOpt
   )
   const { width, height } = PAPERS[options.paper]
   document.setTitle(`Test pieces: ${leather.name}`)
-  document.setCreator('Drumlin')
+  document.setCreator(CREATOR)
   const page = document.addPage([width * PT, height * PT])
   new Pen(page, fonts, point(BORDER, BORDER)).draw(drawn)
   return document.save()

@@ -1,3 +1,4 @@
+export { isOurPdf } from './ours.js'
 export { writeCoupons } from './coupons.js'
 export type { FontFiles } from './fonts.js'
 export { PAPERS, type PaperId } from './paper.js'

@@ -6,6 +6,7 @@ import type { LengthUnit } from '../../measure/index.js'
 import { coverPages } from './cover/index.js'
 import { type FontFiles, Fonts } from './fonts.js'
 import { BORDER, OVERLAP, PAPERS, type PaperId, type Tile, tileOf } from './paper.js'
+import { CREATOR } from './ours.js'
 import { PT, Pen } from './pen.js'
 import { printItems } from './printed.js'
 import { type PrintSheet, type SheetPage, pageCount, planSheets } from './sheets.js'
@@ -180,7 +181,7 @@ export async function writePdf(derived: Derived, options: PdfOptions): Promise<U
   const lacking = fonts.lacking(wordsIn(said))
   const pages = lacking.length > 0 ? cover(lacking) : plain
   document.setTitle(derived.design.name)
-  document.setCreator('Drumlin')
+  document.setCreator(CREATOR)
   for (const drawn of pages) new Pen(document.addPage(size), fonts, point(BORDER, BORDER)).draw(drawn)
   for (const { place, drawn, foot } of pattern) {
     const page = document.addPage(size)

@@ -1,4 +1,5 @@
-import { type Drawn, type LayerName, pathData } from '@drumlin/core'
+import { pathData } from './pathData.js'
+import type { Drawn, LayerName } from './primitives.js'
 
 /** Strokes of one layer, weight and dash, as one SVG path. */
 export interface StrokeGroup {

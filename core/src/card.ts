@@ -1,0 +1,50 @@
+import { findingsOf, overruledFor } from './check/index.js'
+import { derive } from './derive.js'
+import type { Design } from './design/index.js'
+import { type StrokeGroup, gathered, pathData, pieceMarks, pieceOutline } from './drawing/index.js'
+import { arrangeInRows } from './reckon/index.js'
+
+/** A piece as a card shows it: its tint and its lines as path data, where it lies among the others. */
+export interface CardPiece {
+  readonly move: readonly [number, number, number, number, number, number]
+  readonly tint: string
+  readonly swatch: string
+  readonly strokes: readonly StrokeGroup[]
+}
+
+/** What the shelf shows of a job; plain data, mm. */
+export interface Card {
+  readonly kind: string
+  /** Width and height as they are carried, as far as the kind states them. */
+  readonly sizes: readonly number[]
+  /** Findings that are not overruled. */
+  readonly open: number
+  readonly width: number
+  readonly height: number
+  readonly pieces: readonly CardPiece[]
+}
+
+const WIDE = 430
+const GAP = 14
+const SHOWN = new Set(['cut', 'fold', 'holes'])
+
+/** The card of a design: its pieces without their words, its size, and how much there is to look at. */
+export function cardOf(design: Design): Card {
+  const derived = derive(design)
+  const { placed, width, height } = arrangeInRows(derived.pieces, pieceOutline, WIDE, GAP)
+  return {
+    kind: derived.kind.name,
+    sizes: derived.master.sizes.slice(0, 2).map(({ size }) => size.value),
+    open: findingsOf(derived).filter((f) => overruledFor(derived, f) === undefined).length,
+    width,
+    height,
+    pieces: placed.map(({ item, move: { a, b, c, d, e, f } }) => ({
+      move: [a, b, c, d, e, f],
+      tint: pathData(item.cut),
+      swatch: item.swatch,
+      strokes: gathered(
+        pieceMarks(item, { job: design, unit: 'mm' }).strokes.filter((s) => SHOWN.has(s.layer)),
+      ).strokes,
+    })),
+  }
+}

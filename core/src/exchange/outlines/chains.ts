@@ -1,0 +1,104 @@
+import {
+  type Path,
+  type Point,
+  type Segment,
+  pathBox,
+  pathLength,
+  pathReversed,
+  pointDistance,
+} from '../../geometry/index.js'
+import type { FoundPath } from './found.js'
+
+/** Ends nearer than this share of the whole drawing are one. */
+const NEAR = 1e-4
+
+/** Ends of loose strokes by where they lie, so that the next of a chain is found without asking all. */
+interface Ends {
+  readonly near: (p: Point) => number | undefined
+  readonly take: (index: number) => void
+}
+
+function endsOf(loose: readonly FoundPath[], near: number): Ends {
+  const cells = new Map<string, Set<number>>()
+  const cell = (v: number): number => Math.floor(v / near)
+  const keyOf = (p: Point): string => `${cell(p.x)} ${cell(p.y)}`
+  const both = ({ segments }: Path): [Point, Point] => [segments[0]!.from, segments[segments.length - 1]!.to]
+  for (const [i, { path }] of loose.entries()) {
+    if (path.closed) continue
+    for (const p of both(path)) cells.set(keyOf(p), (cells.get(keyOf(p)) ?? new Set()).add(i))
+  }
+  const around = (p: Point): number[] =>
+    [-1, 0, 1].flatMap((dx) =>
+      [-1, 0, 1].flatMap((dy) => [...(cells.get(`${cell(p.x) + dx} ${cell(p.y) + dy}`) ?? [])]),
+    )
+  return {
+    near: (p) => {
+      const fits = around(p).filter((i) => both(loose[i]!.path).some((e) => pointDistance(e, p) <= near))
+      return fits.length > 0 ? Math.min(...fits) : undefined
+    },
+    take: (i) => {
+      for (const p of both(loose[i]!.path)) cells.get(keyOf(p))?.delete(i)
+    },
+  }
+}
+
+function spanOf(loose: readonly FoundPath[]): number {
+  let span = 1e-9
+  for (const { path } of loose) {
+    const box = pathBox(path)
+    span = Math.max(span, box.right - box.left + box.bottom - box.top)
+  }
+  return span
+}
+
+/** Loose stretches put together end to end, whichever way they were drawn; rings closed. The longest first. */
+export function chainedPaths(loose: readonly FoundPath[]): { closed: FoundPath[]; open: FoundPath[] } {
+  const near = spanOf(loose) * NEAR
+  const ends = endsOf(loose, near)
+  const done = new Set<number>()
+  const closed: FoundPath[] = []
+  const open: FoundPath[] = []
+  for (const [i, { name, path }] of loose.entries()) {
+    if (done.has(i)) continue
+    done.add(i)
+    if (path.closed) {
+      closed.push({ name, path: { segments: meeting(path.segments), closed: true } })
+      continue
+    }
+    ends.take(i)
+    const segments = [...path.segments]
+    const end = (): Point => segments[segments.length - 1]!.to
+    const isRing = (): boolean => segments.length > 1 && pointDistance(end(), segments[0]!.from) <= near
+    while (!isRing()) {
+      const next = ends.near(end())
+      if (next === undefined) break
+      done.add(next)
+      ends.take(next)
+      const other = loose[next]!.path
+      const forward = pointDistance(other.segments[0]!.from, end()) <= near
+      for (const s of (forward ? other : pathReversed(other)).segments) segments.push(s)
+    }
+    const ring = isRing()
+    ;(ring ? closed : open).push({
+      name,
+      path: { segments: ring ? meeting(segments) : segments, closed: ring },
+    })
+  }
+  return { closed: longestFirst(closed), open: longestFirst(open) }
+}
+
+const longestFirst = (all: readonly FoundPath[]): FoundPath[] =>
+  all
+    .map((one) => ({ one, length: pathLength(one.path) }))
+    .sort((a, b) => b.length - a.length)
+    .map(({ one }) => one)
+
+/** Ends that nearly meet are made to. */
+function meeting(segments: readonly Segment[]): Segment[] {
+  return segments.map((s, i) => {
+    const next = segments[(i + 1) % segments.length]!
+    const gap = pointDistance(s.to, next.from)
+    if (gap === 0 || s.type === 'arc') return s
+    return { ...s, to: next.from }
+  })
+}

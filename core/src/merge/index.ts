@@ -1,0 +1,1 @@
+export { type Merged, isSame, merged, nameOf } from './merged.js'

@@ -1,0 +1,93 @@
+import { type Design, type Edit, applyEdit, rebaseEdits } from '@drumlin/core'
+import type { JobRecord } from '../storage/db.js'
+import { type Done, appendEdit } from '../storage/jobs.js'
+import type { Failure } from '../app/reason.js'
+
+/** An edit that shows and is not kept yet, with what it makes of the design before it. */
+interface Waiting {
+  readonly done: Done
+  readonly before: Design
+}
+
+/** A job somebody works on in this tab: what is kept of it, and the edits that still wait to be. */
+export interface Desk {
+  readonly id: string
+  readonly record: JobRecord
+  readonly waiting: readonly Waiting[]
+  /** It is no longer kept: another tab removed it. */
+  readonly gone: boolean
+  /** Why the edits that wait could not be kept. */
+  readonly failure: Failure | undefined
+}
+
+/** What has to be said after another tab's state was taken over. */
+export interface TakenOver {
+  readonly desk: Desk
+  readonly notice: string | undefined
+}
+
+export const deskOf = (record: JobRecord): Desk => ({
+  id: record.id,
+  record,
+  waiting: [],
+  gone: false,
+  failure: undefined,
+})
+
+/** What is kept plus what waits: what the screen shows and exports take. */
+export const shownOn = (desk: Desk): Design => desk.waiting.at(-1)?.done.design ?? desk.record.design
+
+/** A desk with one edit more that waits. */
+export const withWaiting = (desk: Desk, done: Done): Desk => ({
+  ...desk,
+  waiting: [...desk.waiting, { done, before: shownOn(desk) }],
+})
+
+/**
+ * The desk with another tab's state under it, and what waits done again on top.
+ * @param unfit why a state can't be worked with, where it can't
+ */
+export function takenOver(
+  desk: Desk,
+  now: JobRecord,
+  unfit: (design: Design) => string | undefined,
+): TakenOver {
+  const edits = desk.waiting.map((w) => w.done.edit)
+  const rebased = rebaseEdits(desk.record.design, now.design, edits, unfit)
+  const fresh = { ...desk, record: now, waiting: [] as Waiting[], failure: undefined }
+  const next = rebased.edits
+    .filter((edit) => edit !== undefined)
+    .reduce<Desk>((on, edit) => withDone(on, edit) ?? on, fresh)
+  return { desk: next, notice: edits.length > 0 ? noticeOf(rebased) : undefined }
+}
+
+function withDone(desk: Desk, edit: Edit): Desk | undefined {
+  const edited = applyEdit(shownOn(desk), edit)
+  return edited.ok ? withWaiting(desk, { edit, inverse: edited.inverse, design: edited.design }) : undefined
+}
+
+const quoted = (names: readonly string[]): string => names.map((name) => `“${name}”`).join(', ')
+
+/** What a maker is told of edits that met another tab's. Nothing is called kept that is not. */
+function noticeOf({ over, dropped }: ReturnType<typeof rebaseEdits>): string {
+  const lost = dropped.map((d) => `“${d.name}” was not done (${d.why})`)
+  if (lost.length > 0)
+    return `This job was changed in another tab, and ${lost.join('; ')}. Do it again if it should still be.`
+  return over.length > 0
+    ? `This job was changed in another tab too; ${quoted(over)} stands as you wrote it here. Undo brings back what the other tab had.`
+    : 'This job was changed in another tab; both changes are kept.'
+}
+
+/** Keeps the first edit that waits. Throws `Overtaken`, `Removed` or the browser's own error; nothing is kept then. */
+export async function keptFirst(desk: Desk, now: number): Promise<JobRecord> {
+  const { done, before } = desk.waiting[0]!
+  if (before === desk.record.design) return appendEdit(desk.id, desk.record.version, done, now)
+  const edited = applyEdit(desk.record.design, done.edit)
+  if (!edited.ok) throw new Error(`${edited.where}: ${edited.why}`)
+  return appendEdit(
+    desk.id,
+    desk.record.version,
+    { ...done, inverse: edited.inverse, design: edited.design },
+    now,
+  )
+}

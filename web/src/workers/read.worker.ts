@@ -1,0 +1,23 @@
+import { derive, readDesign, readSentence, unworkable } from '@drumlin/core'
+import { readDxfPaths } from '@drumlin/core/dxf'
+import { readSvgPaths } from '@drumlin/core/svg-read'
+import { answering } from './answer.js'
+
+/** A file to read: a design, or a drawing to take an outline from. */
+export interface ReadAsked {
+  readonly what: 'design' | 'svg' | 'dxf'
+  readonly text: string
+}
+
+/** A design that is valid and can be drawn, or why there is none. */
+function design(text: string) {
+  const read = readDesign(text)
+  if (!read.ok) return { ok: false, why: readSentence(read.issue) }
+  const why = unworkable(() => derive(read.design))
+  return why === undefined ? read : { ok: false, why: `${why.replace(/^with that/, 'with what it holds')}.` }
+}
+
+answering(({ what, text }: ReadAsked) => {
+  if (what === 'design') return design(text)
+  return what === 'dxf' ? readDxfPaths(text) : readSvgPaths(text)
+})
