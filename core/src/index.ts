@@ -209,6 +209,7 @@ export {
   type Leather,
   type Machine,
   STARTER_STORES,
+  problemWords,
   type Stores,
   type Thing,
   type Thread,

@@ -34,7 +34,7 @@ describe('a design file', () => {
     [
       'with a wrong field',
       changed((d) => ((d.params as Record<string, unknown>).reveal = 'wide')),
-      /refused: params\.reveal: .*expected number/,
+      /refused: params\.reveal: a number is needed/,
     ],
     [
       'without a leather',

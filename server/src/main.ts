@@ -18,7 +18,6 @@ function alsoSix(app: FastifyInstance, on: number): void {
   six.setTimeout(PATIENCE.connectionTimeout)
   six.on('error', () => undefined)
   six.listen(on, '::1')
-  app.addHook('onClose', async () => void six.close())
 }
 
 const app = await buildApp({ ...DEFAULT_PLACES, examples: !process.argv.includes('--empty') })

@@ -1,3 +1,4 @@
+import { problemWords } from '../stores/index.js'
 import { type Design, designSchema } from './schema.js'
 
 /** One value put somewhere in the design; `undefined` takes the entry away. */
@@ -56,7 +57,7 @@ export function applyEdit(design: Design, edit: Edit): Edited {
     return {
       ok: false,
       where: issue!.path.join('.'),
-      why: issue!.message.replace(/^(Invalid input|Too small|Too big): /, ''),
+      why: problemWords(issue!),
     }
   }
   return { ok: true, design: checked.data, inverse: { name: edit.name, changes: before } }

@@ -10,8 +10,10 @@ import {
   ironSchema,
   leatherSchema,
   machineSchema,
+  problemWords,
   thingSchema,
   threadSchema,
+  wordsSchema,
 } from '../stores/index.js'
 
 export const DESIGN_FORMAT = 'drumlin.design'
@@ -63,9 +65,9 @@ export const designSchema = z
     format: z.literal(DESIGN_FORMAT),
     version: z.literal(DESIGN_VERSION),
     id: idSchema,
-    name: z.string().trim().min(1).max(80),
+    name: wordsSchema(80),
     /** Which draft of it this is, as the maker calls it; printed on every piece. */
-    draft: z.string().trim().min(1).max(40),
+    draft: wordsSchema(40),
     kind: z.enum(kindIds() as [string, ...string[]]),
     params: z.record(z.string(), z.unknown()),
     leathers: z.record(z.string(), leatherSchema),
@@ -90,15 +92,13 @@ export const designSchema = z
     ties: z.array(tieSchema).max(120),
     habits: habitsSchema,
     /** Findings the maker knows better than, with the reason. */
-    overruled: z.array(
-      z.strictObject({ finding: z.string().min(1), reason: z.string().trim().min(1).max(400) }),
-    ),
+    overruled: z.array(z.strictObject({ finding: z.string().min(1), reason: wordsSchema(400) })),
   })
   .superRefine((design, context) => {
     const kind = kindOf(design.kind)
     const params = kind.params.safeParse(design.params)
     for (const issue of params.error?.issues ?? [])
-      context.addIssue({ code: 'custom', path: ['params', ...issue.path], message: issue.message })
+      context.addIssue({ code: 'custom', path: ['params', ...issue.path], message: problemWords(issue) })
     for (const role of kind.roles.filter((r) => !Object.hasOwn(design.leathers, r.id)))
       context.addIssue({
         code: 'custom',

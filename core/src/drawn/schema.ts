@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { idSchema } from '../stores/index.js'
+import { idSchema, wordsSchema } from '../stores/index.js'
 
 /** Coordinates of a drawing stay within this, mm: more than the longest hide. */
 const REACH = 5000
@@ -7,7 +7,7 @@ const coordinate = z.number().min(-REACH).max(REACH)
 const place = z.strictObject({ x: coordinate, y: coordinate })
 const mm = (least: number, most: number) => z.number().min(least).max(most)
 const angle = z.number().min(-7).max(7)
-const name = z.string().trim().min(1).max(60)
+const name = wordsSchema(60)
 const finish = z.enum(['burnished', 'painted', 'left'])
 
 const turned = {
@@ -124,7 +124,7 @@ const markSchema = z.strictObject({
   type: z.enum(['notch', 'centre', 'slot', 'hole', 'text', 'up', 'grain', 'window']),
   where: markPlace,
   /** Letters a notch shares with its other half; what a text says. */
-  text: z.string().max(60),
+  text: wordsSchema(60, 0),
   angle,
   length: mm(0, 500),
   width: mm(0, 200),

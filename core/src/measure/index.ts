@@ -1,3 +1,4 @@
+export { oneLine } from './oneLine.js'
 export { parseLength } from './length.js'
 export { parsePitch, pitchOfNumber, pitchOfSpi, printPitch } from './pitch.js'
 export {

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { ironSchema } from '../stores/index.js'
+import { ironSchema, wordsSchema } from '../stores/index.js'
 
 /** How holes are made: through all layers at once, each side on its own and mirrored, or by the machine's needle. */
 const HOLE_SCHOOLS = ['through', 'apart', 'machine'] as const
@@ -56,7 +56,7 @@ const runId = z.string().min(1).max(120)
 /** A line of stitches that holds nothing: along edges of a placed panel, so far in. */
 export const decorSchema = z.strictObject({
   id: z.string().regex(/^line-[0-9]{1,4}$/, 'line- and a number'),
-  name: z.string().trim().min(1).max(80),
+  name: wordsSchema(80),
   layup: z.string().min(1).max(120),
   sheet: runId,
   /** Neighbouring edges in the order of the outline. */

@@ -15,6 +15,7 @@ export {
 export { diameterOf } from './fibres.js'
 export { type ThreadSizes, parseThreadSize, suitsPitch, threadSizes, needleFor } from './threadSizes.js'
 export { type Learnt, type Lessons, lessonsOf, trialProblem, withLessons } from './trials.js'
+export { problemWords } from './problem.js'
 export { leatherOf1, readStoresData } from './versions.js'
 export {
   type Awl,
@@ -28,6 +29,7 @@ export {
   type Trial,
   awlSchema,
   id as idSchema,
+  words as wordsSchema,
   ironSchema,
   leatherSchema,
   machineSchema,

@@ -13,7 +13,7 @@ export {
   reckonedThickness,
   thicknessRange,
 } from './leather.js'
-export { id } from './parts.js'
+export { id, words } from './parts.js'
 
 /** An iron has at least two prongs: the first stands in the last hole and so keeps the pitch. */
 const prongs = z

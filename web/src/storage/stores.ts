@@ -1,4 +1,11 @@
-import { STARTER_STORES, type Stores, merged, readStoresData, storesSchema } from '@drumlin/core'
+import {
+  STARTER_STORES,
+  type Stores,
+  merged,
+  problemWords,
+  readStoresData,
+  storesSchema,
+} from '@drumlin/core'
 import { reasonOf } from '../app/reason.js'
 import { database } from './db.js'
 import { PATIENCE, within } from './state.js'
@@ -54,7 +61,7 @@ function readable(kept: unknown): { readonly stores: Stores | undefined } | { re
     return { stores: readStoresData(kept) }
   } catch (error) {
     const issue = (error as Partial<Issues>).issues?.[0]
-    return { why: issue ? `${issue.path.join('.')}: ${issue.message}` : reasonOf(error) }
+    return { why: issue ? `${issue.path.join('.')}: ${problemWords(issue)}` : reasonOf(error) }
   }
 }
 
@@ -95,6 +102,5 @@ export async function writeStores(seen: Stores, mine: Stores): Promise<StoresKep
 /** What is wrong with shelves that were written, as the field can show it. */
 export function storesProblem(error: Issues): string {
   const [issue] = error.issues
-  const where = issue!.path.at(-1)
-  return `${String(where)}: ${issue!.message.replace(/^(Invalid input|Invalid string|Too small|Too big): /, '')}`
+  return `${String(issue!.path.at(-1))}: ${problemWords(issue!)}`
 }

@@ -21,7 +21,7 @@ import {
   pathBox,
   segmentPart,
 } from '../../geometry/index.js'
-import type { LengthUnit } from '../../measure/index.js'
+import { type LengthUnit, oneLine } from '../../measure/index.js'
 
 /** How a layer shows: a colour by number, so that a cutter can be told what to do with it, and a type of line. */
 interface LayerLook {
@@ -124,9 +124,12 @@ const ALIGNED = {
   end: TextHorizontalAlignment.Right,
 } as const
 
+/** Words as DXF shows them: one line, and no sign of it that would steer the one that reads (%% and ^). */
+const plainWords = (words: string): string => oneLine(words).replaceAll('%%', '% %').replaceAll('^', '^ ')
+
 function addWords(dxf: DxfWriter, drawn: Drawn & { type: 'text' }, layerName: string): void {
   const at = point3d(drawn.at.x, -drawn.at.y, 0)
-  dxf.addText(at, drawn.size * CAPITALS, drawn.text, {
+  dxf.addText(at, drawn.size * CAPITALS, plainWords(drawn.text), {
     layerName,
     rotation: (-drawn.angle * 180) / Math.PI,
     horizontalAlignment: ALIGNED[drawn.anchor],
@@ -157,7 +160,8 @@ export function writeDxf(derived: Derived, unit: LengthUnit = 'mm'): string {
     if (drawn.type === 'text') addWords(dxf, drawn, layer)
     else if (drawn.type === 'stroke') addPath(dxf, drawn.path, layer)
   }
-  return dxf.stringify()
+  // What made it stands first, so that it is known again; readers pass over comments.
+  return `999\nDrumlin\n${dxf.stringify()}`
 }
 
 /** Of every piece the one cut line that goes round it: the largest closed one. */

@@ -1,5 +1,7 @@
 import type { ZodError } from 'zod'
 import { DESIGN_FORMAT, DESIGN_VERSION, type Design, designSchema } from '../../design/index.js'
+import { problemWords } from '../../stores/index.js'
+import { oneLine } from '../../measure/index.js'
 import { OLDEST_VERSION, upToDate } from '../../design/index.js'
 
 /** Why a file was refused. `where` names the line or the field. */
@@ -26,7 +28,7 @@ export function readDesignData(found: unknown): ReadResult {
   if (!isRecord(found) || found.format !== DESIGN_FORMAT)
     return refused({
       code: 'NOT_A_DESIGN',
-      found: isRecord(found) ? String(found.format ?? 'nothing') : typeof found,
+      found: isRecord(found) ? shortly(found.format ?? 'nothing') : found === null ? 'null' : typeof found,
     })
   const { version } = found
   if (typeof version !== 'number' || !Number.isInteger(version))
@@ -81,13 +83,21 @@ function placeOf(message: string, text: string): string {
 
 const fieldsOf = (error: ZodError): { where: string; why: string }[] =>
   error.issues.map((issue) => ({
-    where:
+    where: shortly(
       issue.code === 'unrecognized_keys'
         ? [...issue.path, issue.keys[0]].join('.')
         : issue.path.join('.') || 'the design',
-    why:
-      issue.code === 'unrecognized_keys' ? 'not known here' : issue.message.replace(/^Invalid input: /, ''),
+    ),
+    why: issue.code === 'unrecognized_keys' ? 'not known here' : shortly(problemWords(issue), 160),
   }))
+
+/** Words of a file as they can stand in a sentence. */
+function shortly(found: unknown, most = 80): string {
+  const words = oneLine(
+    typeof found === 'string' ? found : typeof found === 'object' ? typeof found : String(found),
+  )
+  return words.length > most ? `${words.slice(0, most)}…` : words
+}
 
 /** What the maker reads when a file is refused. */
 export function readSentence(issue: ReadIssue): string {

@@ -18,27 +18,47 @@ interface Ends {
   readonly take: (index: number) => void
 }
 
+/** Strokes that end in a cell, the first of them that may still be free, and how many are looked at for one place. */
+interface Cell {
+  readonly strokes: number[]
+  first: number
+}
+const LOOKED_AT = 200
+
 function endsOf(loose: readonly FoundPath[], near: number): Ends {
-  const cells = new Map<string, Set<number>>()
+  const cells = new Map<string, Cell>()
+  const taken = new Set<number>()
   const cell = (v: number): number => Math.floor(v / near)
-  const keyOf = (p: Point): string => `${cell(p.x)} ${cell(p.y)}`
+  const keyOf = (x: number, y: number): string => `${x} ${y}`
   const both = ({ segments }: Path): [Point, Point] => [segments[0]!.from, segments[segments.length - 1]!.to]
+  const touches = (i: number, p: Point): boolean =>
+    both(loose[i]!.path).some((e) => pointDistance(e, p) <= near)
   for (const [i, { path }] of loose.entries()) {
     if (path.closed) continue
-    for (const p of both(path)) cells.set(keyOf(p), (cells.get(keyOf(p)) ?? new Set()).add(i))
+    for (const p of both(path)) {
+      const key = keyOf(cell(p.x), cell(p.y))
+      const there = cells.get(key) ?? { strokes: [], first: 0 }
+      there.strokes.push(i)
+      cells.set(key, there)
+    }
   }
-  const around = (p: Point): number[] =>
-    [-1, 0, 1].flatMap((dx) =>
-      [-1, 0, 1].flatMap((dy) => [...(cells.get(`${cell(p.x) + dx} ${cell(p.y) + dy}`) ?? [])]),
-    )
+  function firstIn(there: Cell | undefined, p: Point): number | undefined {
+    if (!there) return undefined
+    while (there.first < there.strokes.length && taken.has(there.strokes[there.first]!)) there.first += 1
+    const some = there.strokes.slice(there.first, there.first + LOOKED_AT)
+    return some.find((i) => !taken.has(i) && touches(i, p))
+  }
   return {
     near: (p) => {
-      const fits = around(p).filter((i) => both(loose[i]!.path).some((e) => pointDistance(e, p) <= near))
-      return fits.length > 0 ? Math.min(...fits) : undefined
+      let best: number | undefined
+      for (const dx of [-1, 0, 1])
+        for (const dy of [-1, 0, 1]) {
+          const found = firstIn(cells.get(keyOf(cell(p.x) + dx, cell(p.y) + dy)), p)
+          if (found !== undefined && (best === undefined || found < best)) best = found
+        }
+      return best
     },
-    take: (i) => {
-      for (const p of both(loose[i]!.path)) cells.get(keyOf(p))?.delete(i)
-    },
+    take: (i) => void taken.add(i),
   }
 }
 

@@ -84,7 +84,7 @@ function taken(text: string) {
   })
   parser.on('error', (error) => {
     throw new Unreadable(
-      `Line ${parser.line}: ${quoted(error.message.replace(/^\d+:\d+: |\.$/g, ''), 160).slice(1, -1)}. Save it again as plain SVG.`,
+      `Line ${parser.line}: ${quoted(error.message.replace(/^\d+:\d+: |\.$/g, '').replace('undefined entity', 'an entity that is not plain XML’s'), 160).slice(1, -1)}. Save it again as plain SVG.`,
     )
   })
   parser.write(text).close()

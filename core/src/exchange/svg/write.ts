@@ -10,12 +10,16 @@ import {
   wordInk,
 } from '../../drawing/index.js'
 import type { LengthUnit } from '../../measure/index.js'
-import { roundTo } from '../../measure/index.js'
+import { oneLine, roundTo } from '../../measure/index.js'
 
 const MARGIN = 10
 const n = (value: number): string => String(roundTo(value, 3) + 0)
 const escaped = (words: string): string =>
-  words.replaceAll('&', '&amp;').replaceAll('<', '&lt;').replaceAll('>', '&gt;').replaceAll('"', '&quot;')
+  oneLine(words)
+    .replaceAll('&', '&amp;')
+    .replaceAll('<', '&lt;')
+    .replaceAll('>', '&gt;')
+    .replaceAll('"', '&quot;')
 
 function element(drawn: Drawn): string {
   if (drawn.type === 'stroke') {
@@ -61,6 +65,7 @@ export function writeSvg(derived: Derived, unit: LengthUnit = 'mm'): string {
   const [w, h] = [n(width), n(height)]
   return [
     '<?xml version="1.0" encoding="UTF-8"?>',
+    '<!-- Drumlin: 1 user unit is 1 mm -->',
     `<svg xmlns="http://www.w3.org/2000/svg" width="${w}mm" height="${h}mm" viewBox="0 0 ${w} ${h}" font-family="'Atkinson Hyperlegible Next', sans-serif" fill="none">`,
     `<title>${escaped(derived.design.name)}</title>`,
     ...pieces.map(pieceGroup),
