@@ -1,30 +1,10 @@
-import { anyFile, readWrong } from './files.js'
+import { attackEdits } from './edits.js'
 import { chance } from './random.js'
 import { everyDesign } from '../core/test/support/all.js'
-import { appendFileSync, writeFileSync } from 'node:fs'
-const n = Number(process.argv[2] ?? 500),
-  seed = Number(process.argv[3] ?? 1)
-const ds = everyDesign().map((d) => d.design)
-const by = new Map<string, number>()
-let bad = 0
-for (let i = 0; i < n; i++) {
-  const f = anyFile(chance(seed * 1e6 + i), ds)
-  writeFileSync('/tmp/last.txt', JSON.stringify({ i, form: f.form, how: f.how, len: f.text.length }))
-  const w = readWrong(f)
-  if (w) {
-    bad++
-    const k =
-      f.form +
-      ' ' +
-      w
-        .split('\n')
-        .slice(0, 3)
-        .join(' | ')
-        .slice(0, 300)
-        .replace(/\d+ ms/, 'N ms')
-    if (!by.has(k)) appendFileSync('/tmp/bad.out', `${i} ${f.how} ${f.text.length}: ${k}\n`)
-    by.set(k, (by.get(k) ?? 0) + 1)
-  }
-}
-console.log('bad', bad, 'of', n)
-for (const [k, v] of by) console.log(v, k)
+const n = Number(process.argv[2] ?? 500), seed = Number(process.argv[3] ?? 1)
+const r = attackEdits(chance(seed), everyDesign().map((d) => d.design), n, (i) => i % 1000 === 0 && console.error(i))
+console.log(r.tried, r.accepted, r.refused, 'broken', r.broken.length)
+const by = new Map<string, string[]>()
+for (const b of r.broken) { const k = `${b.what}: ${b.why.split('\n').slice(0, 3).join(' | ').replace(/\d+ ms/,'N ms')}`; by.set(k, [...(by.get(k) ?? []), `${b.design.kind} ${b.edit} ${b.why.slice(0,20)}`]) }
+for (const [k, v] of by) console.log(v.length, k, '\n     ', v.slice(0, 2).join('  ;; '))
+console.log('unsaid', r.unsaid.length); for (const u of r.unsaid.slice(0, 40)) console.log('  ', u.slice(0, 300))

@@ -7,7 +7,7 @@ import { type SetFitting, fittingsOf, hardwareMarks } from './fittings/index.js'
 import type { Master, Panel } from './master/index.js'
 import { type Piece, pieces } from './reckon/index.js'
 import { type Run, decorJoins, runsOf } from './stitch/index.js'
-import { reckoner } from './working/index.js'
+import { reckoner, remembered } from './working/index.js'
 
 /** All that follows from a design. */
 export interface Derived {
@@ -29,6 +29,9 @@ const materialsOf = ({ leathers, iron, hardware, skives }: Design): Materials =>
   skives,
 })
 
+/** A panel that is the very same has the same edges. */
+const edgesOnce = remembered(workEdges)
+
 /** Design → master panels → edges → laid-up work → runs → pieces. Pure: the same design gives the same result everywhere. */
 export function derive(design: Design): Derived {
   const kind = kindOf(design.kind)
@@ -36,7 +39,7 @@ export function derive(design: Design): Derived {
   const made = kind.master(kind.params.parse(design.params), materialsOf(design), reckon)
   const drawn = withDrawn(made, design.drawn, design.ties, design.leathers, reckon)
   const panels = withSkives(drawn.panels, design.skives)
-  const edges = panels.map((panel) => workEdges(panel, design.leathers, reckon))
+  const edges = panels.map((panel) => edgesOnce(panel, design.leathers, reckon))
   const lines = decorJoins(design.sewing.lines, drawn.layups, panels, reckon)
   const master = {
     ...drawn,

@@ -15,7 +15,7 @@ export { type Derived, derive } from './derive.js'
 export { unworkable } from './workable.js'
 export { startingDesign } from './start.js'
 export * from './design/index.js'
-export { merged } from './merge/index.js'
+export { isSame, merged } from './merge/index.js'
 export {
   type Drawn,
   type LayerName,

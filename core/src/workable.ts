@@ -1,25 +1,38 @@
 import type { Derived } from './derive.js'
-import { pieceMarks } from './drawing/index.js'
-import { type Path, type Point } from './geometry/index.js'
+import { type Path, type Point, boxHeight, boxWidth, pathBox } from './geometry/index.js'
+import type { Piece } from './reckon/index.js'
+
+/** No piece of leather is smaller or larger than that either way, mm. */
+const SMALLEST = 0.5
+const LARGEST = 6000
 
 const fine = (p: Point): boolean => Number.isFinite(p.x) && Number.isFinite(p.y)
 const fineLine = (path: Path): boolean =>
   path.segments.length > 0 && path.segments.every((s) => fine(s.from) && fine(s.to))
 
+function brokenPiece(piece: Piece): string | undefined {
+  if (!fineLine(piece.cut) || !piece.holes.every((h) => fine(h.at))) return `the ${piece.name} has no outline`
+  const box = pathBox(piece.cut)
+  const sides = [boxWidth(box), boxHeight(box)]
+  if (sides.some((s) => s < SMALLEST)) return `nothing is left of the ${piece.name}`
+  return sides.some((s) => s > LARGEST)
+    ? `the ${piece.name} would be ${Math.round(Math.max(...sides) / 100) / 10} m long`
+    : undefined
+}
+
 /** What of a work is no number, or no outline, in the maker's words; undefined where all of it is. */
 function broken(derived: Derived): string | undefined {
   const size = derived.master.sizes.find(({ size: s }) => !Number.isFinite(s.value))
   if (size) return `the ${size.size.label} comes to no number`
-  const piece = derived.pieces.find((p) => !fineLine(p.cut) || !p.holes.every((h) => fine(h.at)))
-  if (piece) return `the ${piece.name} has no outline`
+  for (const piece of derived.pieces) {
+    const why = brokenPiece(piece)
+    if (why !== undefined) return why
+  }
   const run = derived.runs.find(
     (r) =>
       !Number.isFinite(r.thread.value) || !Number.isFinite(r.thickest) || !r.holes.every((h) => fine(h.at)),
   )
-  if (run) return `the ${run.join.name} can’t be laid out`
-  // What is drawn of them: an error in it is caught by whoever asked.
-  for (const p of derived.pieces) pieceMarks(p, { job: derived.design, unit: 'mm' })
-  return undefined
+  return run && `the ${run.join.name} can’t be laid out`
 }
 
 /** Errors of the language itself say nothing to a maker. */
@@ -27,8 +40,8 @@ const ours = (error: unknown): string | undefined =>
   error instanceof Error && error.constructor === Error && error.message !== '' ? error.message : undefined
 
 /**
- * Why nothing can be made of a design that its schema allows; undefined where everything can: pieces, seams and what is drawn of
- * them. `made` reckons it.
+ * Why nothing can be made of a design that its schema allows; undefined where everything can: pieces and seams. Whatever they
+ * are, they can be drawn (the attack on edits draws and prints every state that is accepted). `made` reckons it.
  */
 export function unworkable(made: () => Derived): string | undefined {
   try {

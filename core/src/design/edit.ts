@@ -1,3 +1,4 @@
+import { shared } from '../merge/index.js'
 import { problemWords } from '../stores/index.js'
 import { type Design, designSchema } from './schema.js'
 
@@ -60,7 +61,7 @@ export function applyEdit(design: Design, edit: Edit): Edited {
       why: problemWords(issue!),
     }
   }
-  return { ok: true, design: checked.data, inverse: { name: edit.name, changes: before } }
+  return { ok: true, design: shared(checked.data, design), inverse: { name: edit.name, changes: before } }
 }
 
 const keyOf = (change: Change): string => change.path.join('\u0000')

@@ -1,5 +1,5 @@
 import type { Layup, Master, Panel, PanelSheet, Sheet } from '../master/index.js'
-import type { Reckon } from '../working/index.js'
+import { type Reckon, remembered } from '../working/index.js'
 import { bindingsOf } from './bindings.js'
 import { drawnJoins } from './joins.js'
 import { closedLayup, openSheets } from './layups.js'
@@ -7,6 +7,9 @@ import { type Leathers, layerRole, layersInOrder, isEnclosed } from './materials
 import { type DrawnMade, makeDrawn } from './panel.js'
 import { tieFaults } from './ties.js'
 import type { DrawnPanel, Tie } from './schema.js'
+
+/** Of many panels mostly one is being changed: the others are what they were. */
+const drawnOnce = remembered(makeDrawn)
 
 /** The design with what was drawn by hand: panels of a kind taken over, and panels of their own. */
 export function withDrawn(
@@ -17,7 +20,7 @@ export function withDrawn(
   reckon: Reckon,
 ): Master {
   if (drawn.length === 0) return master
-  const made = drawn.map((d) => makeDrawn(d, leathers, reckon))
+  const made = drawn.map((d) => drawnOnce(d, leathers, reckon))
   const isOver = (m: DrawnMade): boolean => master.panels.some((p) => p.id === m.drawn.id)
   const bindings = made.map((m) => bindingsOf(m.drawn, m.panel, leathers, reckon))
   const own = (m: DrawnMade, i: number): Panel[] => [

@@ -41,12 +41,16 @@ export function boxOfPoints(points: readonly Point[]): Box {
   }
   return { left, top, right, bottom }
 }
-export const boxUnion = (boxes: readonly Box[]): Box => ({
-  left: Math.min(...boxes.map((b) => b.left)),
-  top: Math.min(...boxes.map((b) => b.top)),
-  right: Math.max(...boxes.map((b) => b.right)),
-  bottom: Math.max(...boxes.map((b) => b.bottom)),
-})
+export function boxUnion(boxes: readonly Box[]): Box {
+  let [left, top, right, bottom] = [Infinity, Infinity, -Infinity, -Infinity]
+  for (const box of boxes) {
+    left = Math.min(left, box.left)
+    top = Math.min(top, box.top)
+    right = Math.max(right, box.right)
+    bottom = Math.max(bottom, box.bottom)
+  }
+  return { left, top, right, bottom }
+}
 
 /** The points of the arc that lie straight above, below, left or right of its centre. */
 function arcExtremes(a: Arc): Point[] {

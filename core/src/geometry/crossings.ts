@@ -1,6 +1,7 @@
-import { type Box, boxesTouch, segmentBox } from './box.js'
+import { type Box, boxesTouch, pathBox, segmentBox } from './box.js'
 import { segmentStops } from './flatten.js'
 import type { Path } from './path.js'
+import { segmentsNear } from './strips.js'
 import { type Point, pointCross, pointDistance, pointSubtract } from './point.js'
 import {
   type Arc,
@@ -152,14 +153,11 @@ export function pathCrossings(
   other: Path,
 ): readonly { segment: number; parameter: number; at: Point }[] {
   const all: { segment: number; parameter: number; at: Point }[] = []
-  const boxes = other.segments.map(segmentBox)
+  if (!boxesTouch(pathBox(path), pathBox(other), 1e-6)) return all
   path.segments.forEach((a, segment) => {
-    const box = segmentBox(a)
-    for (let j = 0; j < boxes.length; j += 1) {
-      if (!boxesTouch(box, boxes[j]!, 1e-6)) continue
+    for (const j of segmentsNear(other, segmentBox(a), 1e-6))
       for (const { on, at } of segmentCrossings(a, other.segments[j]!))
         all.push({ segment, parameter: on, at })
-    }
   })
   all.sort((a, b) => a.segment - b.segment || a.parameter - b.parameter)
   return all.filter((one, i) => i === 0 || pointDistance(one.at, all[i - 1]!.at) > 1e-7)
@@ -168,10 +166,9 @@ export function pathCrossings(
 /** Whether an outline crosses itself; neighbours that merely meet do not count. */
 export function pathCrossesItself(path: Path): Point | undefined {
   const { segments } = path
-  const boxes = segments.map(segmentBox)
   for (let i = 0; i < segments.length; i += 1)
-    for (let j = i + 1; j < segments.length; j += 1) {
-      if (!boxesTouch(boxes[i]!, boxes[j]!, 1e-6)) continue
+    for (const j of segmentsNear(path, segmentBox(segments[i]!), 1e-6)) {
+      if (j <= i) continue
       const crossing = segmentCrossings(segments[i]!, segments[j]!).find(({ at }) => {
         const ends = [segments[i]!.from, segments[i]!.to]
         return !ends.some((end) => pointDistance(end, at) < 1e-6)

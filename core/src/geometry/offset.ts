@@ -1,8 +1,10 @@
-import { boxGrown, boxesTouch, segmentBox } from './box.js'
+import { boxGrown, segmentBox } from './box.js'
 import { segmentCrossings } from './crossings.js'
 import { segmentNearest } from './nearest.js'
 import { type Path, pathArea } from './path.js'
 import { type Point, pointCross, pointDistance, pointDot, pointsMeet } from './point.js'
+import { Ends } from './ends.js'
+import { segmentsNear } from './strips.js'
 import { type CornerStyle, rawOffset } from './offsetRaw.js'
 import { tidied } from './offsetTidy.js'
 import { segmentLength } from './length.js'
@@ -112,6 +114,8 @@ function survivors(
   const cuts = crossingCuts(raw)
   const boxes = original.map((s, i) => boxGrown(segmentBox(s), Math.abs(distances[i]!)))
   const count = original.length
+  const whole: Path = { segments: original, closed: false }
+  const farthest = distances.reduce((most, d) => Math.max(most, Math.abs(d)), 0)
   const wanted = (i: number): number => Math.abs(distances[(i + count) % count]!)
   // Round a corner the smaller of the two distances rules: the larger one's side is reached along the smaller's line.
   const atCorner = (i: number, parameter: number): number =>
@@ -121,7 +125,7 @@ function survivors(
         ? Math.min(wanted(i), wanted(i + 1))
         : wanted(i)
   const farEnough = (p: Point, between: readonly number[] | undefined): boolean => {
-    for (let i = 0; i < count; i += 1) {
+    for (const i of segmentsNear(whole, { left: p.x, right: p.x, top: p.y, bottom: p.y }, farthest)) {
       if (between?.includes(i)) continue
       const box = boxes[i]!
       if (p.x < box.left || p.x > box.right || p.y < box.top || p.y > box.bottom) continue
@@ -180,9 +184,10 @@ function stopsOn(s: Segment, other: Segment): number[] {
 function crossingCuts(raw: readonly Segment[]): number[][] {
   const cuts: number[][] = raw.map(() => [])
   const boxes = raw.map(segmentBox)
+  const all: Path = { segments: raw, closed: false }
   for (let i = 0; i < raw.length; i += 1)
-    for (let j = i + 1; j < raw.length; j += 1) {
-      if (!boxesTouch(boxes[i]!, boxes[j]!, 1e-6)) continue
+    for (const j of segmentsNear(all, boxes[i]!, 1e-6)) {
+      if (j <= i) continue
       if (j === i + 1 && onlyMeet(raw[i]!, raw[j]!)) continue
       if (i === 0 && j === raw.length - 1 && onlyMeet(raw[j]!, raw[i]!)) continue
       for (const { on, other } of segmentCrossings(raw[i]!, raw[j]!)) {
@@ -198,14 +203,12 @@ function crossingCuts(raw: readonly Segment[]): number[][] {
 
 /** Ends nearer than this meet, mm. */
 const MEETS = 1e-4
+const ANY = (): boolean => true
 
 /** Stretches that something leads to and that lead to something: the others are on no loop. */
 function withoutLooseEnds(parts: readonly Segment[]): readonly Segment[] {
-  const kept = parts.filter(
-    (s) =>
-      parts.some((other) => pointsMeet(other.to, s.from, MEETS)) &&
-      parts.some((other) => pointsMeet(other.from, s.to, MEETS)),
-  )
+  const [from, to] = [new Ends(parts, 'from', MEETS), new Ends(parts, 'to', MEETS)]
+  const kept = parts.filter((s) => to.find(s.from, ANY) && from.find(s.to, ANY))
   return kept.length === parts.length ? parts : withoutLooseEnds(kept)
 }
 
@@ -213,12 +216,9 @@ function withoutLooseEnds(parts: readonly Segment[]): readonly Segment[] {
 function chained(all: readonly Segment[], closed: boolean): Segment[][] {
   const parts = closed ? withoutLooseEnds(all) : all
   const left = new Set(parts)
-  const follow = (end: Point): Segment | undefined => {
-    for (const s of left) if (pointsMeet(s.from, end, MEETS)) return s
-    return undefined
-  }
-  const hasBefore = (s: Segment): boolean =>
-    parts.some((other) => other !== s && pointsMeet(other.to, s.from, MEETS))
+  const [from, to] = [new Ends(parts, 'from', MEETS), new Ends(parts, 'to', MEETS)]
+  const follow = (end: Point): Segment | undefined => from.find(end, (s) => left.has(s))
+  const hasBefore = (s: Segment): boolean => to.find(s.from, (other) => other !== s) !== undefined
   const chains: Segment[][] = []
   while (left.size > 0) {
     const first = (closed ? undefined : [...left].find((s) => !hasBefore(s))) ?? left.values().next().value!

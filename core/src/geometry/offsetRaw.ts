@@ -28,6 +28,7 @@ const lastOf = <T>(list: readonly T[]): T => list[list.length - 1]!
 export function rawOffset(asked: RawAsked): Segment[] {
   const { segments, distances, closed, style, trace } = asked
   const moved = segments.map((s, i) => [...offsetSegment(s, distances[i]!)])
+  const uneven = distances.some((d) => d !== distances[0])
   const live = trimmedAtCrossings(asked, moved)
   const out: Segment[] = []
   live.forEach((i, k) => {
@@ -35,11 +36,14 @@ export function rawOffset(asked: RawAsked): Segment[] {
     const next = live[(k + 1) % live.length]!
     out.push(...moved[i]!)
     for (const s of moved[i]!) trace?.set(s, i)
-    if (last && !closed) return sayNear(asked, moved[i]!, [], i, next)
+    if (last && !closed) {
+      if (uneven) sayNear(asked, moved[i]!, [], i, next)
+      return
+    }
     const gap = { before: segments[i]!, after: segments[next]!, d0: distances[i]!, d1: distances[next]! }
     const closing = corner(gap, moved[i]!, moved[next]!, style)
     out.push(...closing)
-    sayNear(asked, moved[i]!, closing, i, next)
+    if (uneven) sayNear(asked, moved[i]!, closing, i, next)
     // A mitre's two legs belong to the sides they carry on.
     const onward = segmentTangent(segments[next]!, 0)
     for (const s of closing)
@@ -77,7 +81,7 @@ function sayNear(
   next: number,
 ): void {
   const { distances, near } = asked
-  if (!near || distances.every((d) => d === distances[0])) return
+  if (!near) return
   const goes = (k: number): number => Math.abs(distances[k]!)
   // A side is not too near to those it meets at its ends because they go farther out than it.
   const farther = [...nearby(asked, i, -1), ...nearby(asked, i, 1)].filter((k) => goes(k) > goes(i) + 1e-9)

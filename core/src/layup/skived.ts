@@ -14,4 +14,7 @@ const thinned = (band: Band, wishes: SkiveWishes): Band => {
 
 /** The panels with the maker's skives in place of the planned ones. */
 export const withSkives = (panels: readonly Panel[], wishes: SkiveWishes): readonly Panel[] =>
-  panels.map((panel) => ({ ...panel, bands: panel.bands.map((band) => thinned(band, wishes)) }))
+  panels.map((panel) => {
+    const bands = panel.bands.map((band) => thinned(band, wishes))
+    return bands.some((band, i) => band !== panel.bands[i]) ? { ...panel, bands } : panel
+  })

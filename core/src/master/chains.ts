@@ -12,6 +12,17 @@ const allRound = (panel: Panel, path: Path): boolean => path.segments.length ===
 
 /** The chain moved `inset` mm into the panel (out of it where negative); undefined where there is no room. */
 export function insetChainMaybe(panel: Panel, chain: readonly string[], inset: number): Path | undefined {
+  const known = insets.get(panel) ?? new Map<string, Path | undefined>()
+  insets.set(panel, known)
+  const key = `${inset} ${chain.join(' ')}`
+  if (!known.has(key)) known.set(key, insetOf(panel, chain, inset))
+  return known.get(key)
+}
+
+/** Seams, folds and glue ask for the same lines of a panel: each is worked out once. */
+const insets = new WeakMap<Panel, Map<string, Path | undefined>>()
+
+function insetOf(panel: Panel, chain: readonly string[], inset: number): Path | undefined {
   const inward = inwardSide(panel.outline)
   const path = edgeChain(panel, chain)
   if (!allRound(panel, path)) return offsetOpenMaybe(path, inward * inset)

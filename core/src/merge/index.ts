@@ -1,1 +1,2 @@
 export { type Merged, isSame, merged, nameOf } from './merged.js'
+export { shared } from './shared.js'

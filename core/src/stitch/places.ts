@@ -6,6 +6,7 @@ import {
   arcRadius,
   openPath,
   pathEnd,
+  pathLength,
   pathStart,
   pointCross,
   pointDistance,
@@ -65,16 +66,21 @@ const SHARP = Math.PI / 9
  */
 function sidesOf(path: Path, pitch: number): Path[] {
   const sides: Path['segments'][number][][] = [[]]
+  let own = 0
+  let rest = pathLength(path)
   path.segments.forEach((segment, i) => {
     const before = path.segments[i - 1]
     if (before) {
       const [a, b] = [segmentTangent(before, 1), segmentTangent(segment, 0)]
       const sharp = Math.abs(Math.atan2(pointCross(a, b), pointDot(a, b))) > SHARP
-      const rest = path.segments.slice(i).reduce((sum, s) => sum + segmentLength(s), 0)
-      const own = sides[sides.length - 1]!.reduce((sum, s) => sum + segmentLength(s), 0)
-      if (sharp && own >= pitch / 2 && rest >= pitch / 2) sides.push([])
+      if (sharp && own >= pitch / 2 && rest >= pitch / 2) {
+        sides.push([])
+        own = 0
+      }
     }
     sides[sides.length - 1]!.push(segment)
+    own += segmentLength(segment)
+    rest -= segmentLength(segment)
   })
   return sides.map((segments) => openPath(segments))
 }

@@ -110,11 +110,12 @@ const SAME_STEP = 0.05
 
 /** Edges of the sewn sheets that cross the run inside it, with whether they lie open to one face. */
 function stepsOf(path: Path, work: LaidUp, sheets: readonly LaidSheet[]): Step[] {
-  const starts = path.segments.reduce<number[]>(
-    (sums, s) => [...sums, sums[sums.length - 1]! + segmentLength(s)],
-    [0],
-  )
-  const length = starts[starts.length - 1]!
+  const starts: number[] = []
+  let length = 0
+  for (const s of path.segments) {
+    starts.push(length)
+    length += segmentLength(s)
+  }
   const sewn = { ...work, sheets }
   // Where a turned border lands is hidden between the layers: a stitch may straddle it.
   const found = sheets

@@ -1,3 +1,4 @@
+export { remembered } from './remembered.js'
 export { explain, explainLine, printQuantity } from './explain.js'
 export {
   type Given,

@@ -82,13 +82,18 @@ const MOST: Readonly<Record<Quantity, number>> = {
   angle: 360,
 }
 
+/** An allowance can be nothing; what comes out wider than that is a size of something, and no less than a millimetre. */
+const WIDE = 20
+const LEAST = 1
+
 /** The least and most that can be written over a number; below nothing only where the formula itself comes out there. */
 export function ownRange({ quantity, figured }: Pick<Reckoned, 'quantity' | 'figured'>): {
   readonly least: number
   readonly most: number
 } {
   const most = MOST[quantity]
-  return { least: figured < 0 || quantity === 'angle' ? -most : 0, most }
+  if (figured < 0 || quantity === 'angle') return { least: -most, most }
+  return { least: quantity === 'length' && figured > WIDE ? LEAST : 0, most }
 }
 
 /** Throws where the maker's own number can't be one of its sort. */
@@ -99,7 +104,18 @@ function held(own: number, formula: Formula, figured: number): number {
 }
 
 /** A `Reckon` that looks in `overrides` (by key) for numbers the maker wrote over computed ones. */
-export const reckoner =
+export function reckoner(overrides: Readonly<Record<string, number>>): Reckon {
+  const before = reckoners.get(overrides)
+  if (before) return before
+  const fresh = reckonerOf(overrides)
+  reckoners.set(overrides, fresh)
+  return fresh
+}
+
+/** The same numbers are reckoned with the same `Reckon`, so that what was made with it can be remembered. */
+const reckoners = new WeakMap<Readonly<Record<string, number>>, Reckon>()
+
+const reckonerOf =
   (overrides: Readonly<Record<string, number>>): Reckon =>
   (formula, inputs, compute) => {
     const figured = compute(valuesOf(inputs))

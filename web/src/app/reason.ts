@@ -2,6 +2,7 @@
 const MEANT: Readonly<Record<string, string>> = {
   QuotaExceededError: 'the storage that the browser gives this page is full',
   InvalidStateError: 'the browser has closed its storage',
+  SecurityError: 'the browser does not let this page keep data',
   AbortError: 'the browser broke off',
   TimeoutError: 'the server did not answer in time',
   NotAllowedError: 'the browser does not allow it',

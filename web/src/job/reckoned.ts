@@ -1,4 +1,4 @@
-import { type Derived, type Design, derive, unworkable } from '@drumlin/core'
+import { type Derived, type Design, derive, isSame, unworkable } from '@drumlin/core'
 
 const known = new WeakMap<Design, Derived>()
 
@@ -6,9 +6,20 @@ const known = new WeakMap<Design, Derived>()
 export function reckonedOnce(design: Design): Derived {
   const before = known.get(design)
   if (before) return before
-  const derived = derive(design)
+  const derived = withSamePieces(derive(design))
   known.set(design, derived)
+  last = derived
   return derived
+}
+
+/** The work that was reckoned last: the next is mostly the same with something moved. */
+let last: Derived | undefined
+
+/** Pieces that came out as they were before are the very same, so that what shows them is left alone. */
+function withSamePieces(fresh: Derived): Derived {
+  const before = last?.design.id === fresh.design.id ? last.pieces : []
+  const old = new Map(before.map((p) => [p.id, p]))
+  return { ...fresh, pieces: fresh.pieces.map((p) => (isSame(p, old.get(p.id)) ? old.get(p.id)! : p)) }
 }
 
 /** Why a state of a design can't be worked with; undefined where it can. */

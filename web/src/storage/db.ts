@@ -63,8 +63,13 @@ let opened: Promise<Database> | undefined
 
 /** The browser's own database of Drumlin, opened once; opened again when asked after the browser closed it or gave none. */
 export function database(): Promise<Database> {
-  opened ??= opening()
-  return opened
+  if (opened) return opened
+  const asked = opening()
+  opened = asked
+  asked.catch(() => {
+    if (opened === asked) opened = undefined
+  })
+  return asked
 }
 
 async function opening(): Promise<Database> {

@@ -6,6 +6,7 @@ import {
   Unreadable,
   chainedPaths,
   tooLarge,
+  tooMuch,
 } from '../outlines/index.js'
 import { type Taken, takeEntities } from './entities.js'
 import { gated } from './gate/index.js'
@@ -54,10 +55,7 @@ function taken(text: string): Found {
           'A place of its lines lies too far out, or is no number. Save it again as DXF text.',
         )
   }
-  if (pieces > MOST_PIECES)
-    throw new Unreadable(
-      `It holds more than ${MOST_PIECES} pieces of lines. Keep only the outline in it and save it again.`,
-    )
+  if (pieces > MOST_PIECES) throw tooMuch()
   const loose = all.paths.map((path, i) => ({ name: `line ${i + 1}`, path }))
   return { ...chainedPaths(loose), unit: UNIT_MM[units], notes: [...notes] }
 }

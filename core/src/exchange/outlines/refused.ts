@@ -3,9 +3,15 @@ export class Unreadable extends Error {}
 
 /** The most strokes and pieces of strokes that a drawing is read with. */
 export const MOST_STROKES = 50_000
-export const MOST_PIECES = 500_000
+export const MOST_PIECES = 200_000
 /** A coordinate beyond this, in the file's units, is a mistake of whoever wrote it. */
 const FARTHEST = 1e7
+
+/** What is said of a drawing with too much in it. */
+export const tooMuch = (): Unreadable =>
+  new Unreadable(
+    `It holds more than ${MOST_STROKES.toLocaleString('en')} lines, or ${MOST_PIECES.toLocaleString('en')} pieces of lines. Keep only the outline in it and save it again.`,
+  )
 
 /** Words of a file as they can stand in a sentence: short, on one line. */
 export const quoted = (text: string, most = 40): string => {

@@ -44,12 +44,14 @@ function straightened(path: Path, within: number): Path {
   const out: Segment[] = []
   let run: Point[] = []
   const close = (): void => {
-    if (run.length > 1) out.push(...linesThrough(thinnedPoints(run, within)))
+    if (run.length > 1) for (const s of linesThrough(thinnedPoints(run, within))) out.push(s)
     run = []
   }
   for (const s of walk) {
-    if (s.type === 'line') run = run.length === 0 ? [s.from, s.to] : [...run, s.to]
-    else {
+    if (s.type === 'line') {
+      if (run.length === 0) run.push(s.from)
+      run.push(s.to)
+    } else {
       close()
       out.push(s)
     }

@@ -8,6 +8,7 @@ import {
   chainedPaths,
   quoted,
   tooLarge,
+  tooMuch,
 } from '../outlines/index.js'
 import { type Frame, OUTERMOST, checkStyleSheet, frameIn, innerFrame } from './reading/frames.js'
 import { type Attributes, drawingUnit } from './reading/lengths.js'
@@ -68,10 +69,7 @@ function taken(text: string) {
       loose.push({ name: label, path })
       pieces += path.segments.length
     }
-    if (loose.length > MOST_STROKES || pieces > MOST_PIECES)
-      throw new Unreadable(
-        `It holds more than ${loose.length > MOST_STROKES ? `${MOST_STROKES} lines` : `${MOST_PIECES} pieces of lines`}. Keep only the outline in it and save it again.`,
-      )
+    if (loose.length > MOST_STROKES || pieces > MOST_PIECES) throw tooMuch()
   }
 
   parser.on('opentag', ({ name, attributes }) => opened(name.replace(/^.*:/, ''), attributes as Attributes))

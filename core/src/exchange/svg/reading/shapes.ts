@@ -8,7 +8,7 @@ import {
   line,
   pointDistance,
 } from '../../../geometry/index.js'
-import { Unreadable, coordinate } from '../../outlines/index.js'
+import { MOST_PIECES, Unreadable, coordinate, tooMuch } from '../../outlines/index.js'
 import type { Matrix } from './frames.js'
 import { type Attributes, lengthOf } from './lengths.js'
 
@@ -67,6 +67,10 @@ function arcBetween(from: Point, to: Point, radius: number, large: boolean, cloc
 
 /** The strokes of one path element, each as a path. */
 export function pathsOf(data: string, matrix: Matrix, where: string): Path[] {
+  // Seven numbers at most make a piece, and every letter makes one.
+  const letters = data.match(/[a-zA-Z]/g)?.length ?? 0
+  const numbers = data.match(/\d+/g)?.length ?? 0
+  if (letters > MOST_PIECES || numbers > 14 * MOST_PIECES) throw tooMuch()
   const parsed = svgpath(data) as ReturnType<typeof svgpath> & { err?: string }
   if (parsed.err)
     throw new Unreadable(
