@@ -11,7 +11,7 @@ export default defineConfig({
       {
         test: {
           name: 'core',
-          include: ['{core,cli,server}/test/**/*.test.ts'],
+          include: ['{core,cli,server,attack}/test/**/*.test.ts'],
           benchmark: { include: ['core/test/**/*.bench.ts'] },
           testTimeout,
           // The core is pure: files may share what they have loaded.

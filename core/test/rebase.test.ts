@@ -89,8 +89,8 @@ describe('two hands on one design', () => {
     const last = drawn.drawn.length - 1
     const mine: Edit = { name: 'rename', changes: [{ path: ['drawn', last, 'name'], value: 'Renamed' }] }
     const now = { ...drawn, drawn: drawn.drawn.slice(1) } as Design
-    const { edits } = rebaseEdits(drawn, now, [mine])
-    expect(edits[0]?.changes.map((c) => c.path)).toEqual([['drawn', last - 1, 'name']])
+    const { steps } = rebaseEdits(drawn, now, [mine])
+    expect(steps[0]?.edit.changes.map((c) => c.path)).toEqual([['drawn', last - 1, 'name']])
   })
   test('several edits follow one another; one that does not fit leaves the others', () => {
     const edits = [

@@ -6,21 +6,11 @@ import { beforeEach, describe, expect, test, vi } from 'vitest'
 import { STARTER_STORES } from '@drumlin/core'
 import { newBifold } from './support.js'
 
-type Db = typeof import('../src/storage/db.js')
-type Jobs = typeof import('../src/storage/jobs.js')
-type State = typeof import('../src/storage/state.js')
-
 /** The page as it is just loaded: its modules anew, what is kept as it was. */
 async function page() {
   vi.resetModules()
   setActivePinia(createPinia())
-  const [db, jobs, state, stores, drafts]: [
-    Db,
-    Jobs,
-    State,
-    typeof import('../src/storage/stores.js'),
-    typeof import('../src/storage/drafts.js'),
-  ] = await Promise.all([
+  const [db, jobs, state, stores, drafts] = await Promise.all([
     import('../src/storage/db.js'),
     import('../src/storage/jobs.js'),
     import('../src/storage/state.js'),
@@ -56,7 +46,10 @@ describe('the database', () => {
     })
     const { database, storageState, openAgain } = await page()
     await expect(database()).rejects.toThrow()
-    expect(storageState.value).toEqual({ is: 'unavailable', why: 'the browser does not let this page keep data' })
+    expect(storageState.value).toEqual({
+      is: 'unavailable',
+      why: 'the browser does not let this page keep data',
+    })
     open.mockRestore()
     await openAgain()
     expect(storageState.value).toEqual({ is: 'ready' })
@@ -98,7 +91,7 @@ describe('the database', () => {
   test('closed by the browser is said, and opened anew', async () => {
     const { database, storageState, openAgain } = await page()
     const db = await database()
-    forceCloseDatabase(unwrap(db))
+    forceCloseDatabase(unwrap(db) as never)
     expect(storageState.value).toMatchObject({ is: 'closed' })
     await openAgain()
     expect(storageState.value).toEqual({ is: 'ready' })

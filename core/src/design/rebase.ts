@@ -6,8 +6,8 @@ import type { Design } from './schema.js'
 export interface Rebased {
   /** The state with all of them that fit. */
   readonly design: Design
-  /** What they have become, by their place in what was given; undefined where one does not fit any more. */
-  readonly edits: readonly (Edit | undefined)[]
+  /** Those that fit, as they have become, each with what takes it back and the state it makes. */
+  readonly steps: readonly { readonly edit: Edit; readonly inverse: Edit; readonly design: Design }[]
   /** Names of edits that stand where the other wrote something else. */
   readonly over: readonly string[]
   /** Names of edits that do not fit, with why. */
@@ -28,7 +28,7 @@ export function rebaseEdits(
   let [before, after] = [base, now]
   const over: string[] = []
   const dropped: { name: string; why: string }[] = []
-  const done = edits.map((edit) => {
+  const steps = edits.flatMap((edit) => {
     const mine = applyEdit(before, edit)
     const fitted = mine.ok ? fittedTo(before, mine.design, after, edit) : undefined
     if (mine.ok) before = mine.design
@@ -36,18 +36,18 @@ export function rebaseEdits(
     if (!edited?.ok) {
       const why = edited ? `${edited.where}: ${edited.why}` : 'what it changes was changed there too'
       dropped.push({ name: edit.name, why })
-      return undefined
+      return []
     }
     const why = unfit(edited.design)
     if (why !== undefined) {
       dropped.push({ name: edit.name, why })
-      return undefined
+      return []
     }
     after = edited.design
     if (fitted!.over) over.push(edit.name)
-    return fitted!.edit
+    return [{ edit: fitted!.edit, inverse: edited.inverse, design: edited.design }]
   })
-  return { design: after, edits: done, over, dropped }
+  return { design: after, steps, over, dropped }
 }
 
 /** One edit as it has to be to say on `now` what it said on `before`; undefined where it can't be said. */

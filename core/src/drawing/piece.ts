@@ -148,6 +148,8 @@ function foldDrawing(
   { from, to, width, rises, note }: Mark & { type: 'fold' },
   lettering: Lettering,
 ): MarkDrawn {
+  // A fold of no length folds nothing.
+  if (Math.hypot(to.x - from.x, to.y - from.y) < 1e-6) return NOTHING
   const along = pointUnit(pointSubtract(to, from))
   const aside = pointRight(along)
   // A bend of no width worth drawing is one line.

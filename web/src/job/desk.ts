@@ -1,4 +1,4 @@
-import { type Design, type Edit, applyEdit, rebaseEdits } from '@drumlin/core'
+import { type Design, applyEdit, rebaseEdits } from '@drumlin/core'
 import type { JobRecord } from '../storage/db.js'
 import { type Done, appendEdit } from '../storage/jobs.js'
 import type { Failure } from '../app/reason.js'
@@ -53,17 +53,17 @@ export function takenOver(
   unfit: (design: Design) => string | undefined,
 ): TakenOver {
   const edits = desk.waiting.map((w) => w.done.edit)
-  const rebased = rebaseEdits(desk.record.design, now.design, edits, unfit)
-  const fresh = { ...desk, record: now, waiting: [] as Waiting[], failure: undefined }
-  const next = rebased.edits
-    .filter((edit) => edit !== undefined)
-    .reduce<Desk>((on, edit) => withDone(on, edit) ?? on, fresh)
-  return { desk: next, notice: edits.length > 0 ? noticeOf(rebased) : undefined }
-}
-
-function withDone(desk: Desk, edit: Edit): Desk | undefined {
-  const edited = applyEdit(shownOn(desk), edit)
-  return edited.ok ? withWaiting(desk, { edit, inverse: edited.inverse, design: edited.design }) : undefined
+  // Mostly all of them fit; only where what comes of them can't be worked with is each asked.
+  const all = rebaseEdits(desk.record.design, now.design, edits)
+  const rebased =
+    edits.length > 0 && unfit(all.design) !== undefined
+      ? rebaseEdits(desk.record.design, now.design, edits, unfit)
+      : all
+  const fresh: Desk = { ...desk, record: now, waiting: [], failure: undefined }
+  return {
+    desk: rebased.steps.reduce(withWaiting, fresh),
+    notice: edits.length > 0 ? noticeOf(rebased) : undefined,
+  }
 }
 
 const quoted = (names: readonly string[]): string => names.map((name) => `“${name}”`).join(', ')

@@ -52,7 +52,7 @@ function field(c: Chance, { kind, design }: Derived): Edit {
 function sewing(c: Chance, { runs, panels, master }: Derived): Edit {
   const run = runs.length > 0 ? c.of(runs).join.id : 'none'
   const key = ['sewing', 'runs', run]
-  const sheets = master.layups.flatMap((l) => l.panels?.map?.((p) => p) ?? [])
+  const sheets = master.layups.flatMap((l) => l.sheets.map((s) => s.id))
   return c.of([
     one(['sewing', 'holes'], c.of(['through', 'apart', 'machine'])),
     one(['sewing', 'stepping'], c.of(['evened', 'stepped'])),
@@ -81,7 +81,7 @@ function contents(c: Chance): Edit {
 }
 
 /** An edit a maker could make, or a file could hold, with numbers where things break. */
-export function anyEdit(c: Chance, derived: Derived): Edit {
+function anyEdit(c: Chance, derived: Derived): Edit {
   const { design, master } = derived
   switch (c.below(7)) {
     case 0:
@@ -104,19 +104,19 @@ export function anyEdit(c: Chance, derived: Derived): Edit {
 }
 
 /** What went wrong with a state that was accepted. */
-export interface Broken {
+interface Broken {
   readonly what: string
   readonly why: string
   readonly design: Design
 }
 
 /** Longest any one thing may take, ms. */
-export const LIMIT = 2000
+const LIMIT = 2000
 
 const NUMBERLESS = /NaN|Infinity|undefined|\[object/
 
 /** Everything that is made of a design, each tried and timed. */
-export function triedOut(derived: Derived, limit = LIMIT): Broken[] {
+function triedOut(derived: Derived, limit: number): Broken[] {
   const { design } = derived
   const broken: Broken[] = []
   const attempt = (what: string, make: () => string): void => {
@@ -155,7 +155,12 @@ export function triedOut(derived: Derived, limit = LIMIT): Broken[] {
   return broken
 }
 
-export interface EditsResult {
+interface AttackOptions {
+  readonly limit?: number
+  readonly told?: (done: number) => void
+}
+
+interface EditsResult {
   readonly tried: number
   readonly accepted: number
   readonly refused: number
@@ -171,7 +176,7 @@ export function attackEdits(
   c: Chance,
   starts: readonly Design[],
   count: number,
-  told: (done: number) => void = () => undefined,
+  { limit = LIMIT, told = () => undefined }: AttackOptions = {},
 ): EditsResult {
   const broken: (Broken & { edit: string })[] = []
   const unsaid = new Set<string>()
@@ -191,14 +196,14 @@ export function attackEdits(
       ? unworkable(() => (made = derive(edited.design)))
       : `${edited.where}: ${edited.why}`
     const took = performance.now() - started
-    if (took > LIMIT)
+    if (took > limit)
       broken.push({ what: 'edit', why: `took ${Math.round(took)} ms`, design, edit: asked.name })
     if (why !== undefined || !edited.ok) {
       refused += 1
       if (UNSAID.test(why!)) unsaid.add(`${asked.name}: ${why}`)
     } else {
       accepted += 1
-      broken.push(...triedOut(made!).map((b) => ({ ...b, edit: asked.name })))
+      broken.push(...triedOut(made!, limit).map((b) => ({ ...b, edit: asked.name })))
       now[which] = edited.design
     }
     told(i + 1)
