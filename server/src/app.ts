@@ -51,8 +51,11 @@ const ageOf = (web: string, file: string): string => {
 }
 
 /** The server: the built interface, the demo files, and whether to open with them. Keeps nothing. */
-export async function buildApp({ web, demo, examples }: AppOptions): Promise<FastifyInstance> {
-  const app = fastify({ logger: false, ...PATIENCE })
+export async function buildApp(
+  { web, demo, examples }: AppOptions,
+  patience: Partial<Record<keyof typeof PATIENCE, number>> = {},
+): Promise<FastifyInstance> {
+  const app = fastify({ logger: false, ...PATIENCE, ...patience })
   app.server.headersTimeout = PATIENCE.requestTimeout
   app.addHook('onRequest', async (request, reply) => {
     if (LOOPBACK.test(request.headers.host ?? '')) return

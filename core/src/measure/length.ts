@@ -105,6 +105,7 @@ class Reader {
   }
 }
 
+const BASED = /(?<![\d.,])0[xX][\dA-Fa-f]+/
 const EXAMPLE = '97 + 2*3, 2 7/16 in or 85.6 mm'
 
 /**
@@ -113,6 +114,9 @@ const EXAMPLE = '97 + 2*3, 2 7/16 in or 85.6 mm'
  */
 export function parseLength(text: string, unit: LengthUnit = 'mm'): Parsed<number> {
   if (text.trim() === '') return refused('EMPTY', text, text, EXAMPLE)
+  // Nought times ten is a number of another base, mistyped: nobody means nothing by it.
+  const based = BASED.exec(text)
+  if (based) return refused('NOT_UNDERSTOOD', text, based[0].trim(), EXAMPLE)
   const read = tokens(text)
   if ('stoppedAt' in read) return refused('NOT_UNDERSTOOD', text, read.stoppedAt, EXAMPLE)
   try {
