@@ -30,6 +30,7 @@ export {
   readDesignData,
   readDesign,
   readSentence,
+  recordSentence,
   writeDesign,
 } from './exchange/json/index.js'
 export {

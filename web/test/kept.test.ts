@@ -145,7 +145,7 @@ describe('records', () => {
     ).put('drafts', { jobId: 'one', seq: 7, name: 'old', design: {}, kept: 1 } as never)
     const { kept, unreadable } = await listDrafts('one')
     expect([kept.length, unreadable.map((d) => d.seq)]).toEqual([1, [7]])
-    expect(unreadable[0]!.why).toContain('does not hold a Drumlin design')
+    expect(unreadable[0]!.why).toContain('is no design')
   })
 
   test('shelves that can’t be read are set aside, whole, and the starter stock stands in their place', async () => {

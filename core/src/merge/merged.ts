@@ -11,11 +11,27 @@ const isPlain = (value: unknown): value is Plain =>
 /** Whether two plain values say the same. */
 export function isSame(a: unknown, b: unknown): boolean {
   if (Object.is(a, b)) return true
-  if (Array.isArray(a) && Array.isArray(b))
-    return a.length === b.length && a.every((one, i) => isSame(one, b[i]))
-  if (!isPlain(a) || !isPlain(b)) return false
-  const keys = new Set([...Object.keys(a), ...Object.keys(b)])
-  return [...keys].every((key) => isSame(a[key], b[key]))
+  if (typeof a !== 'object' || typeof b !== 'object' || a === null || b === null) return false
+  if (Array.isArray(a)) return Array.isArray(b) && isSameList(a, b)
+  return !Array.isArray(b) && isSameRecord(a as Plain, b as Plain)
+}
+
+function isSameList(a: readonly unknown[], b: readonly unknown[]): boolean {
+  if (a.length !== b.length) return false
+  for (let i = 0; i < a.length; i += 1) if (!isSame(a[i], b[i])) return false
+  return true
+}
+
+/** What is left out is the same as what is undefined. */
+function isSameRecord(a: Plain, b: Plain): boolean {
+  let there = 0
+  for (const key in a) {
+    if (!isSame(a[key], b[key])) return false
+    if (key in b) there += 1
+  }
+  if (Object.keys(b).length === there) return true
+  for (const key in b) if (!(key in a) && b[key] !== undefined) return false
+  return true
 }
 
 /** By what an item of a list is known again; undefined where it has no name of its own. */

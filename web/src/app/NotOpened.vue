@@ -9,7 +9,7 @@ const emit = defineEmits<{ again: [] }>()
 <template>
   <section class="page" role="alert">
     <h1>This job can’t be opened</h1>
-    <p>{{ failed.why }}{{ /[.!?]$/.test(failed.why) ? '' : '.' }} It was left as it is.</p>
+    <p>{{ failed.why }}{{ /[.!?]$/.test(failed.why) ? '' : '.' }}</p>
     <p v-if="failed.raw === undefined">{{ failed.help }}</p>
     <p class="acts">
       <button class="act main" @click="emit('again')">Try again</button>

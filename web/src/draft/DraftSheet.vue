@@ -124,6 +124,11 @@ function showPlace(panelId: string, at: Point): void {
   view.show(p.x, p.y)
 }
 defineExpose({ showPlace })
+/** What is written on every piece; the very same until it changes, so that no piece is drawn again for another's sake. */
+const lettered = computed<{ name: string; draft: string }>((before) => {
+  const { name, draft } = props.derived.design
+  return before?.name === name && before.draft === draft ? before : { name, draft }
+})
 </script>
 
 <template>
@@ -167,7 +172,7 @@ defineExpose({ showPlace })
         @keydown.enter="choose(item.id)"
         @keydown.space.prevent="choose(item.id)"
       >
-        <PieceDrawing :piece="item" :job="derived.design" :pixel="pixel" />
+        <PieceDrawing :piece="item" :job="lettered" :pixel="pixel" />
       </g>
       <path v-for="(d, i) in ghosts" :key="`g${i}`" :d="d" class="ghost" />
       <path v-for="(d, i) in lying" :key="`l${i}`" :d="d" class="lying" />

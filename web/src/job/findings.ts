@@ -1,5 +1,5 @@
 import { type Ref, type ShallowRef, ref, shallowRef, watch } from 'vue'
-import type { Design, Finding, Fix, FixShelf, LengthUnit } from '@drumlin/core'
+import type { Design, Finding, Fix, FixShelf, LengthUnit, SizeRange } from '@drumlin/core'
 import { reasonOf } from '../app/reason.js'
 import { helper, wasStopped } from '../workers/ask.js'
 import type { FindingsAsked } from '../workers/findings.worker.js'
@@ -30,6 +30,33 @@ export const fixesFor = (
 ): Promise<readonly Fix[]> => {
   const question: FindingsAsked = { what: 'fixes', finding, design, unit, shelf }
   return wayFinder.ask(question, { limit: WAYS_LIMIT })
+}
+
+/**
+ * What every size comes to at either end of the leathers' weight, worked out once somebody has asked to see it. Where it can't be, a
+ * range is simply not shown: nothing hangs on it.
+ */
+export function useRanges(design: ShallowRef<Design | undefined>): {
+  readonly ranges: ShallowRef<Readonly<Record<string, SizeRange>>>
+  readonly wantRanges: () => void
+} {
+  const ranges = shallowRef<Readonly<Record<string, SizeRange>>>({})
+  let wanted = false
+  async function look(of: Design | undefined): Promise<void> {
+    if (!of) return
+    const question: FindingsAsked = { what: 'ranges', design: of }
+    const found = await finder.ask<Record<string, SizeRange>>(question, { limit: LIMIT }).catch(() => ({}))
+    if (design.value === of) ranges.value = found
+  }
+  watch(design, (now) => {
+    if (wanted) void look(now)
+  })
+  function wantRanges(): void {
+    if (wanted) return
+    wanted = true
+    void look(design.value)
+  }
+  return { ranges, wantRanges }
 }
 
 /** The findings of whatever `design` is at the moment, looked for away from the screen's own thread; of several states in a row the last. */

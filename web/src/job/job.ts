@@ -1,11 +1,11 @@
-import { type Design, type Edit, applyEdit, sizeRanges, withFollowing } from '@drumlin/core'
+import { type Design, type Edit, applyEdit, withFollowing } from '@drumlin/core'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { type Failure, failureOf, reasonOf } from '../app/reason.js'
 import { Overtaken, Removed, Unreadable, createJob, readEdit, readJob, stepInLog } from '../storage/jobs.js'
 import type { JobRecord } from '../storage/db.js'
 import { type Desk, deskOf, keptFirst, shownOn, takenOver, withWaiting } from './desk.js'
-import { useFindings } from './findings.js'
+import { useFindings, useRanges } from './findings.js'
 import { reckonedOnce, undrawable } from './reckoned.js'
 import { channel } from './tabs.js'
 
@@ -68,7 +68,7 @@ export const useJob = defineStore('job', () => {
     { flush: 'sync' },
   )
   /** What every size comes to at either end of the leathers' weight; reckoned only while somebody looks. */
-  const ranges = computed(() => (calmDesign.value ? sizeRanges(calmDesign.value) : {}))
+  const { ranges, wantRanges } = useRanges(calmDesign)
   const { findings, looking, lookAgain } = useFindings(design)
 
   const set = (now: Desk): void => void (desks.value = new Map(desks.value).set(now.id, now))
@@ -268,6 +268,7 @@ export const useJob = defineStore('job', () => {
     looking,
     lookAgain,
     ranges,
+    wantRanges,
     preview,
     undoName,
     redoName,

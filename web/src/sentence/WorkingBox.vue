@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, ref, watchEffect } from 'vue'
 import { RouterLink } from 'vue-router'
 import {
   type Reckoned,
@@ -20,6 +20,9 @@ const job = useJob()
 const settings = useSettings()
 const shown = ref(props.open)
 const lines = computed(() => explain(props.reckoned, settings.unit, 3))
+watchEffect(() => {
+  if (shown.value) job.wantRanges()
+})
 const range = computed(() => {
   const found = shown.value ? job.ranges[props.reckoned.key] : undefined
   return found && found.to - found.from > 0.05 ? found : undefined

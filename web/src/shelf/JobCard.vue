@@ -58,7 +58,7 @@ watch(
   <li ref="place" class="card" :class="{ broken: unreadable }">
     <template v-if="unreadable">
       <strong>{{ job.name }}</strong>
-      <p role="status">This job can’t be read. {{ unreadable }} It was left as it is.</p>
+      <p role="status">This job can’t be read. {{ unreadable }}</p>
       <p class="acts">
         <button class="act" :aria-label="`Keep the raw file of ${job.name}`" @click="emit('keep')">
           Keep the raw file
@@ -74,8 +74,8 @@ watch(
       <p class="quiet">
         <template v-if="card"
           >{{ card.kind }} · {{ size }} ·
-          {{ card.open === 0 ? 'nothing to look at' : `${card.open} to look at` }}</template
-        >
+          {{ card.open === 0 ? 'nothing to look at' : `${card.open} to look at` }}
+        </template>
         <template v-else-if="failed"
           >No picture: {{ failed }}. <button class="plain link" @click="draw">Try again</button></template
         >
@@ -117,6 +117,7 @@ p {
   margin: 2px 0 6px;
 }
 .mark {
+  margin-left: 6px;
   border: 1px solid var(--loch);
   color: var(--loch);
   border-radius: 6px;

@@ -1,4 +1,4 @@
-import { type Design, readDesignData, readSentence } from '@drumlin/core'
+import { type Design, readDesignData, recordSentence } from '@drumlin/core'
 import { type DraftRecord, database } from './db.js'
 import { PATIENCE, within } from './state.js'
 
@@ -23,7 +23,7 @@ export async function listDrafts(
   for (const raw of all) {
     const read = readDesignData(raw.design)
     if (read.ok) kept.push({ ...raw, design: read.design })
-    else unreadable.push({ seq: raw.seq, name: String(raw.name), why: readSentence(read.issue), raw })
+    else unreadable.push({ seq: raw.seq, name: String(raw.name), why: recordSentence(read.issue), raw })
   }
   return { kept, unreadable }
 }

@@ -7,7 +7,7 @@ import {
   mergedEdits,
   mergedInverses,
   readDesignData,
-  readSentence,
+  recordSentence,
 } from '@drumlin/core'
 import { type EditRecord, type JobRecord, database } from './db.js'
 import { PATIENCE, within } from './state.js'
@@ -48,7 +48,7 @@ const range = (id: string, from: number): IDBKeyRange => IDBKeyRange.bound([id, 
 /** A record with its design checked and brought up to date. Throws `Unreadable`. */
 function checked(kept: JobRecord): JobRecord {
   const read = readDesignData(kept.design)
-  if (!read.ok) throw new Unreadable(kept, readSentence(read.issue))
+  if (!read.ok) throw new Unreadable(kept, recordSentence(read.issue))
   return { ...kept, design: read.design }
 }
 

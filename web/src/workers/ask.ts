@@ -85,8 +85,7 @@ export function helper(start: () => Worker): Helper {
       waiting.set(number, { resolve, reject, told })
       try {
         worker ??= open()
-        // What the screen holds may be wrapped; the worker gets plain data.
-        worker.postMessage({ ask: number, question: plain(question) })
+        post(worker, number, question)
       } catch (error) {
         waiting.delete(number)
         reject(error instanceof Error ? error : new Error(reasonOf(error)))
@@ -103,7 +102,17 @@ export function helper(start: () => Worker): Helper {
   return { ask, stop: () => dead(stopped()) }
 }
 
-/** Plain data of what may be wrapped. No end is written as a very large number. */
+/** What the screen holds may be wrapped, which can't be sent: then it is sent as plain data. */
+function post(worker: Worker, ask: number, question: unknown): void {
+  try {
+    worker.postMessage({ ask, question })
+  } catch (error) {
+    if (!(error instanceof DOMException) || error.name !== 'DataCloneError') throw error
+    worker.postMessage({ ask, question: plain(question) })
+  }
+}
+
+/** No end is written as a very large number. */
 const plain = (value: unknown): unknown =>
   JSON.parse(JSON.stringify(value, (_, v: unknown) => (v === Infinity ? 1e9 : v)))
 

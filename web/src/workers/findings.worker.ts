@@ -8,13 +8,14 @@ import {
   findingsOf,
   fixesOf,
   readDesignData,
-  readSentence,
+  recordSentence,
+  sizeRanges,
 } from '@drumlin/core'
 import { answering } from './answer.js'
 
 /** What can be asked of this worker: the findings of a design, ways out of one, or what a card shows of a kept record. */
 export type FindingsAsked =
-  | { readonly what: 'findings'; readonly design: Design }
+  | { readonly what: 'findings' | 'ranges'; readonly design: Design }
   | {
       readonly what: 'fixes'
       readonly design: Design
@@ -36,13 +37,15 @@ function derivedOf(design: Design) {
 /** The card of what is kept, or why it can't be read. */
 function cardFor(kept: unknown) {
   const read = readDesignData(kept)
-  return read.ok ? { card: cardOf(read.design) } : { unreadable: readSentence(read.issue) }
+  return read.ok ? { card: cardOf(read.design) } : { unreadable: recordSentence(read.issue) }
 }
 
 answering((asked: FindingsAsked) => {
   switch (asked.what) {
     case 'findings':
       return findingsOf(derivedOf(asked.design))
+    case 'ranges':
+      return sizeRanges(asked.design)
     case 'fixes':
       return fixesOf(asked.finding, derivedOf(asked.design), asked.unit, asked.shelf)
     case 'card':

@@ -1,2 +1,9 @@
-export { type ReadIssue, type ReadResult, readDesign, readDesignData, readSentence } from './read.js'
+export {
+  type ReadIssue,
+  type ReadResult,
+  readDesign,
+  readDesignData,
+  readSentence,
+  recordSentence,
+} from './read.js'
 export { writeDesign } from './write.js'

@@ -99,6 +99,12 @@ function shortly(found: unknown, most = 80): string {
   return words.length > most ? `${words.slice(0, most)}…` : words
 }
 
+/** What the maker reads when what the browser kept can't be taken. */
+export const recordSentence = (issue: ReadIssue): string =>
+  issue.code === 'NOT_A_DESIGN' || issue.code === 'NOT_JSON'
+    ? 'What is kept of it is no design; it was left as it is.'
+    : readSentence(issue).replace('the file was left', 'it was left')
+
 /** What the maker reads when a file is refused. */
 export function readSentence(issue: ReadIssue): string {
   switch (issue.code) {
