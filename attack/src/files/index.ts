@@ -24,6 +24,18 @@ export interface FileCase {
   readonly text: string
 }
 
+const known = new WeakMap<Design, { readonly svg: string; readonly dxf: string }>()
+
+/** What Drumlin itself writes of a design. */
+function ours(design: Design): { readonly svg: string; readonly dxf: string } {
+  const before = known.get(design)
+  if (before) return before
+  const derived = derive(design)
+  const both = { svg: writeSvg(derived), dxf: writeDxf(derived) }
+  known.set(design, both)
+  return both
+}
+
 /** A file that somebody could hand in, or that broke on the way. */
 export function anyFile(c: Chance, designs: readonly Design[]): FileCase {
   const design = c.of(designs)
@@ -34,13 +46,13 @@ export function anyFile(c: Chance, designs: readonly Design[]): FileCase {
     case 1:
       return { form: 'design', how: 'strange', text: strangeDesign(c, design) }
     case 2:
-      return { form: 'svg', how: 'ours, scratched', text: scratched(c, writeSvg(derive(design))) }
+      return { form: 'svg', how: 'ours, scratched', text: scratched(c, ours(design).svg) }
     case 3: {
       const { how, text } = strangeSvg(c)
       return { form: 'svg', how, text: scratch ? scratched(c, text) : text }
     }
     case 4:
-      return { form: 'dxf', how: 'ours, scratched', text: scratched(c, writeDxf(derive(design))) }
+      return { form: 'dxf', how: 'ours, scratched', text: scratched(c, ours(design).dxf) }
     default: {
       const { how, text } = strangeDxf(c)
       return { form: 'dxf', how, text: scratch ? scratched(c, text) : text }
@@ -50,7 +62,7 @@ export function anyFile(c: Chance, designs: readonly Design[]): FileCase {
 
 const LIMIT = 2000
 const LONGEST = 500
-const UNSAID = /undefined|\[object|NaN\b(?!”)|Cannot read|is not a function|Maximum call/
+const UNSAID = /undefined|\[object|NaN\b|Cannot read|is not a function|Maximum call/
 
 /** What is wrong with how a file was taken; undefined where it was read or refused in a sentence, in time. */
 export function readWrong({ form, text }: FileCase, limit = LIMIT): string | undefined {
@@ -64,7 +76,8 @@ export function readWrong({ form, text }: FileCase, limit = LIMIT): string | und
   const took = performance.now() - started
   if (took > limit) return `took ${Math.round(took)} ms`
   if (said.length > LONGEST) return `said ${said.length} characters: ${said.slice(0, 100)}`
-  return UNSAID.test(said) ? `said ${said}` : undefined
+  // What a sentence quotes is the file's own.
+  return UNSAID.test(said.replace(/“[^”]*”/g, '')) ? `said ${said}` : undefined
 }
 
 function ofDesign(text: string): string {

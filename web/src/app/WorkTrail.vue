@@ -28,10 +28,13 @@ const open = computed(() => {
   const seams = left.filter((f) => ABOUT_SEAMS.has(f.code)).length
   return { brief, seams, relief, fittings, round, draft: left.length - brief }
 })
-const said = (name: (typeof WAYPOINTS)[number]['name']): string =>
-  open.value[name] === 0
-    ? 'settled'
-    : `${open.value[name]} ${open.value[name] === 1 ? 'needs' : 'need'} a look`
+/** Findings that could not be looked for leave a waypoint unknown, not settled. */
+const unknown = computed(() => job.looking.is === 'failed')
+function said(name: (typeof WAYPOINTS)[number]['name']): string {
+  if (unknown.value) return 'could not be looked at'
+  const count = open.value[name]
+  return count === 0 ? 'settled' : `${count} ${count === 1 ? 'needs' : 'need'} a look`
+}
 </script>
 
 <template>
@@ -44,7 +47,7 @@ const said = (name: (typeof WAYPOINTS)[number]['name']): string =>
         >
           <span
             class="dot"
-            :class="{ here: route.name === w.name, caution: open[w.name] > 0 }"
+            :class="{ here: route.name === w.name, caution: open[w.name] > 0, unknown }"
             aria-hidden="true"
             >{{ open[w.name] || '' }}</span
           >
@@ -138,6 +141,10 @@ a[aria-current] {
 }
 .dot.here:not(.caution) {
   background: var(--moss);
+}
+.dot.unknown,
+.dot.here.unknown {
+  background: var(--hairline);
 }
 a {
   position: relative;
