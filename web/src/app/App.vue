@@ -33,13 +33,15 @@ const jobId = computed(() => (typeof route.params.id === 'string' ? route.params
 
 /** Whether there is a storage to work with; while there is not, a page says why. */
 const stored = computed(() => storageState.value.is === 'ready')
+/** Puts the job of the address on the bench; one that is not there any more leads to the shelf. */
+async function openJob(id: string): Promise<void> {
+  if (!(await job.open(id)) && jobId.value === id)
+    await router.replace({ name: 'shelf', query: { gone: id } })
+}
 watch(
   [jobId, stored, () => props.begun],
   async ([id]) => {
-    if (!props.begun || id === undefined) return
-    if (job.current === id && job.desk) return
-    if (!(await job.open(id)) && jobId.value === id)
-      await router.replace({ name: 'shelf', query: { gone: id } })
+    if (props.begun && id !== undefined && !(job.current === id && job.desk)) await openJob(id)
   },
   { immediate: true },
 )
@@ -86,7 +88,7 @@ useKeys({
           <NotOpened
             v-else-if="job.notOpened?.id === jobId"
             :failed="job.notOpened"
-            @again="job.open(jobId)"
+            @again="openJob(jobId)"
           />
           <p v-else-if="stored" class="opening" role="status">Opening the job …</p>
         </template>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useRouter } from 'vue-router'
-import { shownOn } from '../job/desk.js'
+import { type Desk, shownOn } from '../job/desk.js'
 import { useJob } from '../job/job.js'
 import { saveDesign } from '../output/save.js'
 import { type Trouble, useTrouble } from './trouble.js'
@@ -12,6 +12,13 @@ const trouble = useTrouble()
 const router = useRouter()
 const desk = computed(() => (job.desk?.id === props.jobId ? job.desk : undefined))
 const changes = (count: number): string => (count === 1 ? '1 change' : `${count} changes`)
+/** What is said of a job that is not on the bench and has edits that are only here. */
+function leftSaid(other: Desk): string {
+  const count = changes(other.waiting.length)
+  const name = `“${shownOn(other).name}”`
+  if (other.gone) return `${name} was removed from the shelf in another tab; ${count} of it is only here.`
+  return `${count} of ${name} could not be saved${other.failure ? `: ${other.failure.why}` : ' yet'}.`
+}
 async function leave(one: Trouble): Promise<void> {
   if (!one.forget || (await trouble.attempt('That could not be forgotten', one.forget))) trouble.drop(one)
 }
@@ -41,11 +48,7 @@ async function toShelf(id: string): Promise<void> {
     </span>
   </div>
   <div v-for="other in job.leftBehind" :key="other.id" class="bar stop" role="alert">
-    <span
-      >{{ changes(other.waiting.length) }} of “{{ shownOn(other).name }}” could not be saved{{
-        other.failure ? `: ${other.failure.why}` : ' yet'
-      }}.</span
-    >
+    <span>{{ leftSaid(other) }}</span>
     <span class="acts">
       <button class="act" @click="job.tryAgain()">Try again</button>
       <button class="act" @click="saveDesign(shownOn(other))">Keep the file</button>
