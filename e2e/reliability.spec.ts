@@ -164,3 +164,24 @@ test('a hostile drawing is refused in words while the page stays alive', async (
   })
   await expect(page.getByRole('alert')).toContainText('stands in more than 200 groups')
 })
+
+test('where findings and cards can’t be worked out that is said, nothing waits for ever, and it is tried again', async ({
+  page,
+}) => {
+  await page.route('**/findings.worker-*.js', (route) => route.abort())
+  await page.goto('/')
+  const card = page.getByRole('listitem').filter({ hasText: 'Deckhand’s fold' })
+  await expect(card).toContainText('No picture: its program could not be started')
+  await page.getByRole('link', { name: 'Deckhand’s fold' }).click()
+  await expect(page.getByRole('alert')).toContainText('What needs a look could not be found out')
+  await expect(page.getByText('It could not be found out whether anything needs a look.')).toBeVisible()
+  await write(page, THICKNESS, '1.6')
+  await saved(page)
+  await accessible(page)
+  await page.unroute('**/findings.worker-*.js')
+  await page.getByRole('button', { name: 'Try again' }).click()
+  await expect(
+    page.getByText('Nothing found that needs a look.').or(page.locator('[data-finding]').first()),
+  ).toBeVisible()
+  await expect(page.getByRole('alert')).toHaveCount(0)
+})
