@@ -76,6 +76,26 @@ describe('what is on the screen and what is kept', () => {
     expect(job.design!.name).toBe('Mine')
   })
 
+  test('what could not be kept can be undone, and then nothing is left to be said', async () => {
+    const job = useJob()
+    await job.open('one')
+    job.edit(rename('Kept'))
+    await job.idle()
+    fullDisk()
+    job.edit(reveal(14))
+    job.edit(reveal(15))
+    await job.idle()
+    expect(job.undoName).toBe('reveal 15')
+    await job.undo()
+    expect([job.design!.params.reveal, job.desk!.failure !== undefined]).toEqual([14, true])
+    await job.undo()
+    expect([job.design!.params.reveal, job.desk!.failure, job.undoName]).toEqual([
+      12,
+      undefined,
+      'name it “Kept”',
+    ])
+  })
+
   test('a job that is opened again while its edits wait shows them', async () => {
     await createJob(newBifold('two'), false, 1)
     const job = useJob()

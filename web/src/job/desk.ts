@@ -43,6 +43,12 @@ export const withWaiting = (desk: Desk, done: Done): Desk => ({
   waiting: [...desk.waiting, { done, before: shownOn(desk) }],
 })
 
+/** A desk without the last edit that waits: undone before it was kept. */
+export function withoutLast(desk: Desk): Desk {
+  const waiting = desk.waiting.slice(0, -1)
+  return { ...desk, waiting, failure: waiting.length > 0 ? desk.failure : undefined }
+}
+
 /**
  * The desk with another tab's state under it, and what waits done again on top.
  * @param unfit why a state can't be worked with, where it can't

@@ -1,10 +1,11 @@
 import { type Design, type Edit, applyEdit, withFollowing } from '@drumlin/core'
 import { defineStore } from 'pinia'
-import { computed, ref, shallowRef, watch } from 'vue'
+import { computed, ref, shallowRef } from 'vue'
 import { type Failure, failureOf, reasonOf } from '../app/reason.js'
 import { Overtaken, Removed, Unreadable, createJob, readEdit, readJob, stepInLog } from '../storage/jobs.js'
 import type { JobRecord } from '../storage/db.js'
-import { type Desk, deskOf, keptFirst, shownOn, takenOver, withWaiting } from './desk.js'
+import { useCalm } from './calm.js'
+import { type Desk, deskOf, keptFirst, shownOn, takenOver, withWaiting, withoutLast } from './desk.js'
 import { useFindings, useRanges } from './findings.js'
 import { reckonedOnce, undrawable } from './reckoned.js'
 import { channel } from './tabs.js'
@@ -21,9 +22,6 @@ export interface NotOpened extends Failure {
   readonly raw?: unknown
 }
 
-/** How long the hand rests before slower things are reckoned, ms. */
-const CALM = 200
-
 /** The job on the bench: its design, all that follows from it, and its log. Every edit is written at once. */
 export const useJob = defineStore('job', () => {
   /** Jobs with something of theirs in this tab: the one on the bench, and others whose edits are not kept yet. */
@@ -31,7 +29,7 @@ export const useJob = defineStore('job', () => {
   const current = ref<string>()
   const design = shallowRef<Design>()
   const preview = shallowRef<Edit>()
-  const undoName = ref<string>()
+  const lastKept = ref<string>()
   const redoName = ref<string>()
   const notice = ref<string>()
   const notOpened = shallowRef<NotOpened>()
@@ -39,6 +37,11 @@ export const useJob = defineStore('job', () => {
 
   const desk = computed(() => (current.value === undefined ? undefined : desks.value.get(current.value)))
   const record = computed(() => desk.value?.record)
+  /** What could not be kept is undone first: it is the last that was done. */
+  const unkept = computed(() =>
+    desk.value?.failure && pending.value === 0 ? desk.value.waiting.at(-1) : undefined,
+  )
+  const undoName = computed(() => unkept.value?.done.edit.name ?? lastKept.value)
   /** Jobs that are not on the bench and have edits that could not be kept. */
   const leftBehind = computed(() =>
     [...desks.value.values()].filter((d) => d.id !== current.value && d.waiting.length > 0),
@@ -55,20 +58,8 @@ export const useJob = defineStore('job', () => {
   const derived = computed(() => (shownDesign.value ? reckonedOnce(shownDesign.value) : undefined))
   /** Stays the same thing while something is only being looked at: what hangs on it is not sought anew. */
   const settled = computed(() => (design.value ? reckonedOnce(design.value) : undefined))
-  /** The design as it was when the hand last rested: what is too slow to follow every move follows this. */
-  const calmDesign = shallowRef<Design>()
-  let resting: ReturnType<typeof setTimeout> | undefined
-  watch(
-    shownDesign,
-    (now, before) => {
-      clearTimeout(resting)
-      if (before?.id !== now?.id) calmDesign.value = now
-      else resting = setTimeout(() => (calmDesign.value = now), CALM)
-    },
-    { flush: 'sync' },
-  )
   /** What every size comes to at either end of the leathers' weight; reckoned only while somebody looks. */
-  const { ranges, wantRanges } = useRanges(calmDesign)
+  const { ranges, wantRanges } = useRanges(useCalm(shownDesign))
   const { findings, looking, lookAgain } = useFindings(design)
 
   const set = (now: Desk): void => void (desks.value = new Map(desks.value).set(now.id, now))
@@ -104,7 +95,7 @@ export const useJob = defineStore('job', () => {
   async function namesOf(job: JobRecord): Promise<void> {
     const [done, undone] = await Promise.all([readEdit(job.id, job.cursor), readEdit(job.id, job.cursor + 1)])
     if (current.value !== job.id) return
-    undoName.value = done?.edit.name
+    lastKept.value = done?.edit.name
     redoName.value = job.cursor < job.head ? undone?.edit.name : undefined
   }
 
@@ -143,7 +134,7 @@ export const useJob = defineStore('job', () => {
     const last = current.value
     current.value = id
     ;[preview.value, notice.value, notOpened.value] = [undefined, undefined, undefined]
-    ;[undoName.value, redoName.value] = [undefined, undefined]
+    ;[lastKept.value, redoName.value] = [undefined, undefined]
     const left = last === undefined ? undefined : desks.value.get(last)
     if (left && last !== id && left.waiting.length === 0) forget(left.id)
     design.value = undefined
@@ -210,6 +201,10 @@ export const useJob = defineStore('job', () => {
     const id = current.value
     preview.value = undefined
     if (id === undefined) return Promise.resolve()
+    if (way < 0 && unkept.value) {
+      show(withoutLast(desk.value!))
+      return Promise.resolve()
+    }
     return writing(id, async () => {
       await writeWaiting(id)
       const before = desks.value.get(id)
