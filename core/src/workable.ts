@@ -1,5 +1,5 @@
 import type { Derived } from './derive.js'
-import { type Path, type Point, boxHeight, boxWidth, pathBox } from './geometry/index.js'
+import { type Path, type Point, type Segment, boxHeight, boxWidth, pathBox } from './geometry/index.js'
 import type { Piece } from './reckon/index.js'
 
 /** No piece of leather is smaller or larger than that either way, mm. */
@@ -7,11 +7,16 @@ const SMALLEST = 0.5
 const LARGEST = 6000
 
 const fine = (p: Point): boolean => Number.isFinite(p.x) && Number.isFinite(p.y)
-const fineLine = (path: Path): boolean =>
-  path.segments.length > 0 && path.segments.every((s) => fine(s.from) && fine(s.to))
+const fineSegment = (s: Segment): boolean => {
+  if (!fine(s.from) || !fine(s.to)) return false
+  if (s.type === 'arc') return fine(s.centre) && Number.isFinite(s.sweep)
+  return s.type === 'line' || (fine(s.c1) && fine(s.c2))
+}
+const fineLine = (path: Path): boolean => path.segments.length > 0 && path.segments.every(fineSegment)
 
 function brokenPiece(piece: Piece): string | undefined {
-  if (!fineLine(piece.cut) || !piece.holes.every((h) => fine(h.at))) return `the ${piece.name} has no outline`
+  if (!fineLine(piece.cut) || !fineLine(piece.finished) || !piece.holes.every((h) => fine(h.at)))
+    return `the ${piece.name} has no outline`
   const box = pathBox(piece.cut)
   const sides = [boxWidth(box), boxHeight(box)]
   if (sides.some((s) => s < SMALLEST)) return `nothing is left of the ${piece.name}`
@@ -22,7 +27,10 @@ function brokenPiece(piece: Piece): string | undefined {
 
 /** What of a work is no number, or no outline, in the maker's words; undefined where all of it is. */
 function broken(derived: Derived): string | undefined {
-  const size = derived.master.sizes.find(({ size: s }) => !Number.isFinite(s.value))
+  // What is written over a number hides that nothing comes of it; given back, it would.
+  const size = derived.master.sizes.find(
+    ({ size: s }) => !Number.isFinite(s.value) || !Number.isFinite(s.figured),
+  )
   if (size) return `the ${size.size.label} comes to no number`
   for (const piece of derived.pieces) {
     const why = brokenPiece(piece)
