@@ -19,6 +19,7 @@ export { isSame, merged } from './merge/index.js'
 export {
   type Drawn,
   type LayerName,
+  type StrokeGroup,
   gathered,
   lettered,
   pathData,

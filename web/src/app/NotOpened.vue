@@ -12,11 +12,11 @@ const emit = defineEmits<{ again: [] }>()
     <p>{{ failed.why }}{{ /[.!?]$/.test(failed.why) ? '' : '.' }}</p>
     <p v-if="failed.raw === undefined">{{ failed.help }}</p>
     <p class="acts">
-      <button class="act main" @click="emit('again')">Try again</button>
-      <button v-if="failed.raw !== undefined" class="act" @click="saveRaw(failed.raw, failed.id)">
+      <v-btn variant="flat" @click="emit('again')">Try again</v-btn>
+      <v-btn v-if="failed.raw !== undefined" @click="saveRaw(failed.raw, failed.id)">
         Keep the raw file
-      </button>
-      <RouterLink class="act" :to="{ name: 'shelf' }">To the shelf</RouterLink>
+      </v-btn>
+      <v-btn :to="{ name: 'shelf' }">To the shelf</v-btn>
     </p>
   </section>
 </template>

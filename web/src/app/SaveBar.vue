@@ -35,32 +35,32 @@ async function toShelf(id: string): Promise<void> {
       now.</span
     >
     <span class="acts">
-      <button class="act main" @click="job.putBack()">Put it back</button>
-      <button v-if="job.design" class="act" @click="saveDesign(job.design)">Keep the file</button>
-      <button class="act" @click="toShelf(desk.id)">To the shelf, without it</button>
+      <v-btn variant="flat" @click="job.putBack()">Put it back</v-btn>
+      <v-btn v-if="job.design" @click="saveDesign(job.design)">Keep the file</v-btn>
+      <v-btn @click="toShelf(desk.id)">To the shelf, without it</v-btn>
     </span>
   </div>
   <div v-else-if="desk?.failure" class="bar stop" role="alert">
     <span>Not saved: {{ desk.failure.why }}. What you see is still here. {{ desk.failure.help }}</span>
     <span class="acts">
-      <button class="act" @click="job.tryAgain()">Try again</button>
-      <button v-if="job.design" class="act" @click="saveDesign(job.design)">Keep the file</button>
+      <v-btn @click="job.tryAgain()">Try again</v-btn>
+      <v-btn v-if="job.design" @click="saveDesign(job.design)">Keep the file</v-btn>
     </span>
   </div>
   <div v-for="other in job.leftBehind" :key="other.id" class="bar stop" role="alert">
     <span>{{ leftSaid(other) }}</span>
     <span class="acts">
-      <button class="act" @click="job.tryAgain()">Try again</button>
-      <button class="act" @click="saveDesign(shownOn(other))">Keep the file</button>
-      <RouterLink class="act" :to="{ name: 'draft', params: { id: other.id } }">Open it</RouterLink>
+      <v-btn @click="job.tryAgain()">Try again</v-btn>
+      <v-btn @click="saveDesign(shownOn(other))">Keep the file</v-btn>
+      <v-btn :to="{ name: 'draft', params: { id: other.id } }">Open it</v-btn>
     </span>
   </div>
   <div v-for="t in trouble.all" :key="t.what" class="bar stop" role="alert">
     <span>{{ t.what }}: {{ t.why }}. {{ t.help }}</span>
     <span class="acts">
-      <button v-if="t.again" class="act" @click="t.again()">Try again</button>
-      <button v-if="t.keep" class="act" @click="t.keep.save()">{{ t.keep.label }}</button>
-      <button class="act" @click="leave(t)">{{ t.forget ? 'Forget it' : 'Leave it' }}</button>
+      <v-btn v-if="t.again" @click="t.again()">Try again</v-btn>
+      <v-btn v-if="t.keep" @click="t.keep.save()">{{ t.keep.label }}</v-btn>
+      <v-btn @click="leave(t)">{{ t.forget ? 'Forget it' : 'Leave it' }}</v-btn>
     </span>
   </div>
   <div v-if="desk && job.looking.is === 'failed'" class="bar stop" role="alert">
@@ -68,11 +68,11 @@ async function toShelf(id: string): Promise<void> {
       >What needs a look could not be found out: {{ job.looking.why }}. The pattern is as you see it; only its
       findings are missing.</span
     >
-    <span class="acts"><button class="act" @click="job.lookAgain()">Try again</button></span>
+    <span class="acts"><v-btn @click="job.lookAgain()">Try again</v-btn></span>
   </div>
   <div v-if="desk && job.notice" class="bar" role="status">
     <span>{{ job.notice }}</span>
-    <span class="acts"><button class="act" @click="job.notice = undefined">Good</button></span>
+    <span class="acts"><v-btn @click="job.notice = undefined">Good</v-btn></span>
   </div>
 </template>
 

@@ -72,9 +72,9 @@ onBeforeUnmount(() => clearInterval(timer))
       <p>{{ said.helps }}</p>
       <p v-for="d in unsaved" :key="d.id">
         “{{ shownOn(d).name }}” has changes that are only on this page.
-        <button class="act" @click="saveDesign(shownOn(d))">Keep the file</button>
+        <v-btn @click="saveDesign(shownOn(d))">Keep the file</v-btn>
       </p>
-      <p><button class="act main" @click="reload">Load this page again</button></p>
+      <p><v-btn variant="flat" @click="reload">Load this page again</v-btn></p>
     </div>
   </section>
 </template>

@@ -38,6 +38,7 @@ export const vuetify = createVuetify({
   },
   defaults: {
     global: { ripple: false, elevation: 0 },
+    VBtn: { variant: 'outlined', color: 'primary', rounded: 'md', height: 30, class: 'toolkit' },
     VCard: { rounded: 'md', variant: 'flat', border: true },
     VDialog: { maxWidth: 560, scrim: '#1F2D33' },
     VList: { density: 'compact', rounded: 'md', border: true },

@@ -70,7 +70,7 @@ const dxf = (): Promise<void> => drawn('DXF', () => saveDxf(props.derived, setti
       <button class="act" @click="working.abort()">Stop</button>
     </p>
     <p v-if="failed" role="alert" class="failed">
-      {{ failed }} <button v-if="again" class="act" @click="again()">Try again</button>
+      {{ failed }} <v-btn v-if="again" @click="again()">Try again</v-btn>
     </p>
   </section>
 </template>

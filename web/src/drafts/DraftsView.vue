@@ -97,13 +97,9 @@ const day = (time: number): string =>
         <li v-for="d in broken" :key="d.seq">
           <strong>{{ d.name }}</strong> can’t be read. {{ d.why }}
           <span class="row">
-            <button
-              class="act"
-              :aria-label="`Keep the raw file of ${d.name}`"
-              @click="saveRaw(d.raw, d.name)"
-            >
+            <v-btn :aria-label="`Keep the raw file of ${d.name}`" @click="saveRaw(d.raw, d.name)">
               Keep the raw file
-            </button>
+            </v-btn>
             <button class="plain link" :aria-label="`No longer keep ${d.name}`" @click="drop(d)">
               no longer keep
             </button>

@@ -82,9 +82,7 @@ const wide = (mm: number): string =>
       /></label>
       {{ name }}
     </p>
-    <p v-if="reading" role="status">
-      Reading {{ name }} … <button class="act" @click="reading.abort()">Stop</button>
-    </p>
+    <p v-if="reading" role="status">Reading {{ name }} … <v-btn @click="reading.abort()">Stop</v-btn></p>
     <p v-if="why" role="alert" class="why">{{ why }}</p>
     <template v-if="found">
       <p>

@@ -77,7 +77,7 @@ onScopeDispose(() => (job.preview = undefined))
       </template>
     </p>
     <p v-if="failed" role="alert" class="refused">
-      That could not be worked out: {{ failed }}. <button class="act" @click="go">Try again</button>
+      That could not be worked out: {{ failed }}. <v-btn @click="go">Try again</v-btn>
     </p>
     <FitResult v-if="fitted" :fitted="fitted" :settled="settled" />
   </details>

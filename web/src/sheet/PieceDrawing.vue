@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import { type Piece, gathered, pathData, pieceDrawing } from '@drumlin/core'
 import { useSettings } from '../app/settings.js'
+import PieceStrokes from './PieceStrokes.vue'
 
 const props = defineProps<{
   piece: Piece
@@ -20,25 +21,16 @@ const least = computed(() => {
 })
 const drawn = computed(() => gathered(pieceDrawing(props.piece, props.job, settings.unit, least.value)))
 const degrees = (angle: number): number => (angle * 180) / Math.PI
-/** Outlines keep their weight on the screen at any distance; everything else is true to size. */
-const fixed = (layer: string): boolean => layer === 'cut' || layer === 'finished'
+/** A bare piece shows what it is cut, folded and holed by. */
+const BARE = new Set(['cut', 'fold', 'holes'])
+const strokes = computed(() =>
+  props.bare ? drawn.value.strokes.filter((s) => BARE.has(s.layer)) : drawn.value.strokes,
+)
 </script>
 
 <template>
   <g class="piece">
-    <path :d="tint" :fill="piece.swatch" class="tint" />
-    <template v-for="s in drawn.strokes" :key="s.key">
-      <path
-        v-if="!bare || s.layer === 'cut' || s.layer === 'fold' || s.layer === 'holes'"
-        :d="s.d"
-        fill="none"
-        class="stroke"
-        :stroke-width="fixed(s.layer) ? s.weight * 4 : s.weight"
-        :stroke-dasharray="s.dash"
-        :stroke-linecap="s.round ? 'round' : 'butt'"
-        :vector-effect="fixed(s.layer) ? 'non-scaling-stroke' : undefined"
-      />
-    </template>
+    <PieceStrokes :tint="tint" :swatch="piece.swatch" :strokes="strokes" />
     <template v-if="!bare">
       <text
         v-for="(t, i) in drawn.texts"
@@ -56,15 +48,6 @@ const fixed = (layer: string): boolean => layer === 'cut' || layer === 'finished
 </template>
 
 <style scoped>
-.stroke {
-  stroke: var(--line);
-}
-.tint {
-  fill-opacity: 0.92;
-}
-[data-light='lamp'] .tint {
-  fill-opacity: 0.2;
-}
 text {
   fill: var(--line);
   font-family: var(--ui);

@@ -60,10 +60,10 @@ watch(
       <strong>{{ job.name }}</strong>
       <p role="status">This job can’t be read. {{ unreadable }}</p>
       <p class="acts">
-        <button class="act" :aria-label="`Keep the raw file of ${job.name}`" @click="emit('keep')">
+        <v-btn :aria-label="`Keep the raw file of ${job.name}`" @click="emit('keep')">
           Keep the raw file
-        </button>
-        <button class="act" :aria-label="`Remove ${job.name}`" @click="emit('remove')">Remove</button>
+        </v-btn>
+        <v-btn :aria-label="`Remove ${job.name}`" @click="emit('remove')">Remove</v-btn>
       </p>
     </template>
     <template v-else>

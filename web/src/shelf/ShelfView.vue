@@ -51,7 +51,7 @@ const {
       />
     </header>
     <p v-if="reading" role="status">
-      Reading {{ reading.name }} … <button class="act" @click="reading.stop.abort()">Stop</button>
+      Reading {{ reading.name }} … <v-btn @click="reading.stop.abort()">Stop</v-btn>
     </p>
     <p v-if="refused" class="refused" role="alert">{{ refused }}</p>
     <p v-if="said" role="status">{{ said }}</p>

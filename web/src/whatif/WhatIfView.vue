@@ -110,7 +110,7 @@ async function take(i: number): Promise<void> {
     <p v-if="failed" role="alert" class="failed">{{ failed }}</p>
     <p v-if="unweighed" role="alert" class="failed">
       The figures could not be worked out: {{ unweighed }}.
-      <button class="act" @click="weigh">Try again</button>
+      <v-btn @click="weigh">Try again</v-btn>
     </p>
     <table>
       <thead>
