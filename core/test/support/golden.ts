@@ -1,0 +1,237 @@
+import {
+  type Derived,
+  ENTRIES,
+  STARTER_STORES,
+  reckonEntry,
+  type Design,
+  type Path,
+  type Piece,
+  type Point,
+  derive,
+  explainLine,
+  figuresOf,
+  findingsOf,
+  overruledFor,
+  sayFinding,
+  seamPlan,
+  toBuy,
+} from '@drumlin/core'
+import { couponDrawing } from '../../src/coupons/index.js'
+import { coverPages } from '../../src/exchange/pdf/cover/index.js'
+import { planPrint } from '../../src/exchange/pdf/write.js'
+import { type Drawn, laidOut } from '../../src/drawing/index.js'
+import type { Segment } from '../../src/geometry/index.js'
+import type { Reckoned } from '../../src/working/index.js'
+
+/** To 0.01; what lies on the middle between two hundredths is not tipped over by the last bit of a number. */
+const n = (value: number): string => String(Math.round((value + 1e-7) * 100) / 100 + 0)
+const at = ({ x, y }: Point): string => `${n(x)},${n(y)}`
+const degrees = (radians: number): string =>
+  String(Math.round(((radians * 180) / Math.PI) * 10 + 1e-6) / 10 + 0)
+
+/** So many words to a line, so that a change shows where it is. */
+function inLines(words: readonly string[], each: number, indent = '    '): string[] {
+  const lines: string[] = []
+  for (let i = 0; i < words.length; i += each) lines.push(indent + words.slice(i, i + each).join(' '))
+  return lines
+}
+
+const segmentSaid = (s: Segment): string =>
+  s.type === 'line'
+    ? `L${at(s.to)}`
+    : s.type === 'arc'
+      ? `A${at(s.centre)};${degrees(s.sweep)};${at(s.to)}`
+      : `C${at(s.c1)};${at(s.c2)};${at(s.to)}`
+
+const pathSaid = (path: Path): string[] => {
+  const [first] = path.segments
+  return inLines(
+    [...(first ? [`M${at(first.from)}`] : []), ...path.segments.map(segmentSaid), path.closed ? 'Z' : ''],
+    8,
+  )
+}
+
+/** Any plain data on one line: numbers to 0.01, points and paths as they are said above. */
+function said(value: unknown): string {
+  if (typeof value === 'number') return n(value)
+  if (value === null || typeof value !== 'object') return String(value)
+  if (Array.isArray(value)) return `[${value.map(said).join(' ')}]`
+  const one = value as Record<string, unknown>
+  if (Array.isArray(one.segments))
+    return pathSaid(one as unknown as Path)
+      .map((l) => l.trim())
+      .join(' ')
+  if (typeof one.x === 'number' && typeof one.y === 'number' && Object.keys(one).length === 2)
+    return at(one as unknown as Point)
+  if (one.kind === 'reckoned') return n(one.value as number)
+  return Object.entries(one)
+    .filter(([, v]) => v !== undefined && typeof v !== 'function')
+    .map(([k, v]) => `${k}=${said(v)}`)
+    .join(' ')
+}
+
+/** Equal numbers beside each other once, with how many there are. */
+function runLengths(values: readonly string[]): string[] {
+  const out: { value: string; count: number }[] = []
+  for (const value of values) {
+    const last = out[out.length - 1]
+    if (last?.value === value) last.count += 1
+    else out.push({ value, count: 1 })
+  }
+  return out.map(({ value, count }) => (count > 1 ? `${value}×${count}` : value))
+}
+
+function workings(of: Derived): string[] {
+  const seen = new Set<string>()
+  const lines: string[] = []
+  const walk = (r: Reckoned): void => {
+    const line = `  ${r.key} · ${explainLine(r, 'mm')} · ${explainLine(r, 'in')} · ${r.source}`
+    if (seen.has(line)) return
+    seen.add(line)
+    for (const term of Object.values(r.inputs)) if (term.kind === 'reckoned') walk(term)
+    lines.push(line)
+  }
+  const { master, runs, fittings } = of
+  const figures = figuresOf(of)
+  const plan = seamPlan(of)
+  const all = [
+    ...master.sizes.map((s) => s.size),
+    ...master.fits.flatMap((f) => [f.needs, f.has]),
+    ...fittings.flatMap((f) => [f.stack, f.wanted]),
+    ...runs.flatMap((r) => [r.thread, r.locked?.needle, r.locked?.bobbin]),
+    figures.weight,
+    figures.time.total,
+    plan.supplies.spools,
+    plan.supplies.bobbins?.thread,
+    plan.supplies.bobbins?.holds,
+    ...plan.rows.map((r) => r.minutes),
+  ]
+  for (const r of all) if (r) walk(r)
+  return lines
+}
+
+function cutLines({ cut, finished }: Piece): string[] {
+  const [one, other] = [pathSaid(cut), pathSaid(finished)]
+  return one.join() === other.join() ? ['  cut as finished'] : ['  cut', ...one]
+}
+
+const pieceLines = (of: Derived): string[] =>
+  of.pieces.flatMap((p) => [
+    `piece ${p.id}: ${p.name}, ${p.count}, ${p.flipped} turned over, ${p.material} ${n(p.thickness ?? 0)}`,
+    '  finished',
+    ...pathSaid(p.finished),
+    ...cutLines(p),
+    ...(p.holes.length > 0
+      ? [
+          `  ${p.holes.length} holes ${[...new Set(p.holes.map((h) => `${n(h.length)} × ${n(h.width)}`))].join()}`,
+          ...inLines(
+            p.holes.map((h) => `${at(h.at)}@${degrees(h.angle)}`),
+            10,
+          ),
+        ]
+      : []),
+    ...p.marks.map((m) => `  mark ${said(m)}`),
+  ])
+
+const runLines = (of: Derived): string[] => {
+  const { rows } = seamPlan(of)
+  return rows.flatMap(({ run, number, faces, meetings, mean, coveredBy }) => [
+    `run ${number} ${run.join.id}: ${run.join.name}, ${n(run.length)} long, ${run.ways.holes}, ${run.holes.length} holes${run.other ? ` / ${run.other.holes.length}` : ''}, ${run.times}×, pitches ${run.sides.map((s) => n(s.pitch)).join(' ')}, mean ${n(mean)}, thread ${n(run.thread.value)}`,
+    `  faces ${said(faces)}; meetings ${said(meetings)}; covered by ${coveredBy.join()}; joined at ${run.joinsAt.join()}`,
+    `  steps ${run.steps.map((s) => `${s.sheet} ${n(s.distance)}${s.open ? ' open' : ''}`).join(', ')}`,
+    `  from ${at(run.holes[0]!.at)}, stack`,
+    ...inLines(runLengths(run.holes.map((h) => n(h.stack))), 16),
+  ])
+}
+
+const workLines = (of: Derived): string[] =>
+  of.works.flatMap((w) => [
+    `state ${w.layup.id}`,
+    ...w.sheets.map((s) => `  ${s.part} ${s.sheet.id} over ${said(s.sheet.move)}`),
+  ])
+
+const drawnSaid = (drawn: readonly Drawn[]): string[] =>
+  drawn.map((d) =>
+    d.type === 'stroke'
+      ? `${d.layer} ${n(d.weight)} ${pathSaid(d.path)
+          .map((l) => l.trim())
+          .join(' ')}`
+      : said(d),
+  )
+
+const textsOf = (drawn: readonly Drawn[]): string[] =>
+  drawn.flatMap((d) =>
+    d.type === 'text' ? [`    ${at(d.at)} @${degrees(d.angle)} ${n(d.size)} “${d.text}”`] : [],
+  )
+
+function paperLines(of: Derived): string[] {
+  const labels = laidOut(of.pieces, of.design, 'mm', 10).pieces.flatMap(({ piece, drawn }) => [
+    `  ${piece.id}`,
+    ...textsOf(drawn),
+  ])
+  const pages = (['a4', 'letter'] as const).flatMap((paper) => {
+    const { landscape, sheets, tile } = planPrint(of, paper, 'mm')
+    const cover = coverPages(of, sheets, tile, { paper, date: undefined, unit: 'mm', lacking: [] })
+    return [
+      `print on ${paper}${landscape ? ' lying' : ''}`,
+      ...sheets.flatMap((sheet) => [
+        `  sheet of ${sheet.columns} × ${sheet.rows}: ${sheet.pages.map((p) => `${p.column},${p.row}`).join(' ')}`,
+        ...sheet.placed.map(({ item, move }) => `    ${item.piece.id} ${said(move)}`),
+        ...sheet.pages.map(
+          (p) => `    page ${p.column},${p.row}: ${p.items.map((i) => i.piece.id).join(' ')}`,
+        ),
+      ]),
+      ...cover.flatMap((drawn, i) => [`  cover ${i + 1}`, ...textsOf(drawn)]),
+    ]
+  })
+  return ['words on the pieces', ...labels, ...pages]
+}
+
+/** Everything that follows from a design, in lines that can be compared: numbers with workings, findings, outlines, marks, holes, order, words, pages. */
+export function goldenOf(design: Design): string {
+  const of = derive(design)
+  const { weight, time, carries, ...figures } = figuresOf(of)
+  return [
+    'figures',
+    `  ${said(figures)}; ${carries.join('; ')}`,
+    `  fits ${of.master.fits.map((f) => `${f.id} ${f.rank}: ${n(f.needs.value)} in ${n(f.has.value)}`).join('; ')}`,
+    `  to buy ${said(toBuy(of))}`,
+    'workings',
+    ...workings(of),
+    'findings',
+    ...findingsOf(of).flatMap((f) => {
+      const { what, why } = sayFinding(f, 'mm')
+      return [
+        `  ${f.rank} ${f.key}${overruledFor(of, f) === undefined ? '' : ' (overruled)'} at ${f.places.map((p) => `${p.panelId} ${at(p.at)}`).join('; ')}`,
+        `    ${what} ${why}`,
+      ]
+    }),
+    ...workLines(of),
+    ...pieceLines(of),
+    ...runLines(of),
+    ...paperLines(of),
+    '',
+  ].join('\n')
+}
+
+/** What the pocket book answers for its usual numbers, and what it draws. */
+export const pocketBookGolden = (): string =>
+  ENTRIES.flatMap((entry) => {
+    const { answers, sketch } = reckonEntry(entry, {})
+    return [
+      `${entry.id} ${entry.section}: ${entry.title}, ${entry.says}`,
+      ...answers.flatMap((a) => [`  ${explainLine(a, 'mm')}`, `  ${explainLine(a, 'in')}`]),
+      ...entry.conditions.map((c) => `  unless: ${c.says}`),
+      ...sketch.strokes.map(
+        ({ path, style }) =>
+          `    ${style} ${pathSaid(path)
+            .map((l) => l.trim())
+            .join(' ')}`,
+      ),
+      ...sketch.words.map((w) => `    ${at(w.at)} “${w.text}”`),
+    ]
+  }).join('\n') + '\n'
+
+/** The sheet of test pieces of the first starter leather. */
+export const couponsGolden = (unit: 'mm' | 'in'): string =>
+  drawnSaid(couponDrawing(STARTER_STORES.leathers[0]!, STARTER_STORES.irons[0]!, unit)).join('\n') + '\n'
