@@ -1,4 +1,3 @@
-import { foldedCut } from '../formulas/index.js'
 import { pathLength, point, polygon } from '../geometry/index.js'
 import { type Edge, type Panel, chainsOf, edgeChain } from '../master/index.js'
 import { type Reckon, type Reckoned, given } from '../working/index.js'
@@ -42,7 +41,6 @@ export function bindingsOf(
         k: given('neutral share', own.neutral, 'share'),
         t: given('binding', fate.binding, 'thickness'),
       },
-      (v) => foldedCut(v.shown, v.stack, v.t, v.k),
     )
     const length = reckon(
       {
@@ -63,7 +61,6 @@ export function bindingsOf(
         ),
         over: given('over', OVER),
       },
-      (v) => v.edge + v.over,
     )
     const [l, w] = [length.value, width.value]
     return {

@@ -1,4 +1,3 @@
-import { flatGroove, vGrooveBend } from '../formulas/index.js'
 import { type Reckon, type Reckoned, given } from '../working/index.js'
 import { type Leathers, type Stuff, layerStuff, layersInOrder, panelStuff } from './materials.js'
 import type { DrawnFold, DrawnPanel } from './schema.js'
@@ -83,7 +82,6 @@ export function foldNumbers(panel: DrawnPanel, leathers: Leathers, reckon: Recko
         count: given('leaves', before.length, 'count'),
         leaf: given('leaf', pile.total, 'thickness'),
       },
-      (v) => v.own + v.inner + v.count * v.leaf,
     )
     const bend = bendOf(fold, pile, gap, undefined, key('bend'), `${fold.name} uses up`, reckon)
     const letIn = letInOf(fold, pile, gap, bend, bend, key('letIn'), `let in at the ${fold.name}`, reckon)
@@ -150,12 +148,10 @@ function bendOf(
       ? reckon(
           { key, label, formula: '{angle} in radians × {k} × ({t} − {depth} groove)', source: '§5' },
           inputs,
-          (v) => vGrooveBend(v.angle, v.t, v.depth, v.k),
         )
       : reckon(
           { key, label, formula: 'π × ({gap} / 2 + {depth} groove + {k} × ({t} − {depth}))', source: '§5' },
           inputs,
-          (v) => flatGroove(v.gap, v.t, v.depth, v.k),
         )
   }
   const middle = given('middle', middleOf(pile, fold, layer), 'thickness')
@@ -167,7 +163,6 @@ function bendOf(
       source: '§2',
     },
     { angle, gap, middle },
-    (v) => v.angle * (v.gap / 2 + v.middle),
   )
 }
 
@@ -183,11 +178,7 @@ function letInOf(
   reckon: Reckon,
 ): Reckoned {
   if (fold.drawn === 'bend')
-    return reckon(
-      { key, label, formula: '{bend}: drawn to where the bend begins', source: '§2' },
-      { bend },
-      (v) => v.bend,
-    )
+    return reckon({ key, label, formula: '{bend}: drawn to where the bend begins', source: '§2' }, { bend })
   if (fold.drawn === 'flat')
     return reckon(
       {
@@ -200,7 +191,6 @@ function letInOf(
         source: '§2',
       },
       { bend, drawn: panelBend },
-      (v) => v.bend - v.drawn,
     )
   const v = fold.type === 'groove' && fold.groove?.shape === 'v'
   const closed = fold.turn > CLOSED
@@ -218,7 +208,6 @@ function letInOf(
       radius: given('radius', v ? pile.panel.thickness - fold.groove!.depth : gap.value / 2 + pile.total),
       angle: given('angle', fold.turn, 'angle'),
     },
-    (n) => n.bend - 2 * n.radius * (closed ? 1 : Math.tan(n.angle / 2)),
   )
 }
 
@@ -236,7 +225,6 @@ const drapedOf = (fold: DrawnFold, pile: Pile, key: string, reckon: Reckon): Rec
       doubt: given('doubt', DRAPE.doubt, 'share'),
       spare: given('spare', DRAPE.spare),
     },
-    (v) => v.angle * v.t * v.doubt + v.spare,
   )
 
 const stepOf = (fold: DrawnFold, pile: Pile, layer: string, key: string, reckon: Reckon): Reckoned =>
@@ -256,7 +244,6 @@ const stepOf = (fold: DrawnFold, pile: Pile, layer: string, key: string, reckon:
         'thickness',
       ),
     },
-    (v) => v.angle * v.apart,
   )
 
 /** Thickness of the panel with all its folds closed and everything laid in; docs/formulas.md §3. */
@@ -281,6 +268,5 @@ export function closedThickness(panel: DrawnPanel, leathers: Leathers, reckon: R
         'thickness',
       ),
     },
-    (v) => v.leaves * v.leaf + v.contents,
   )
 }

@@ -51,7 +51,6 @@ export function drawnJoins(
           source: '§7',
         },
         { margin: given('margin', row.margin) },
-        (v) => v.margin,
       )
       const trim = round ? 0 : Math.max(0, margin.value)
       return {

@@ -32,7 +32,7 @@ function insetOf(
   const named = { key: `${panel.id}-${layer.id}.inset.${fate.type}`, source: '§4' }
   const label = `${layer.name} inside the ${fate.type === 'doubled' ? 'fold' : `${fate.type} edge`} by`
   const say = (formula: string, value: number): Reckoned =>
-    reckon({ ...named, label, formula: `{own} ${formula}` }, { own: given('inset', value) }, (v) => v.own)
+    reckon({ ...named, label, formula: `{own} ${formula}` }, { own: given('inset', value) })
   if (layer.inset !== null) return say('as you set it', layer.inset)
   if (fate.type === 'doubled') return say('on the fold', 0)
   const lining = layer.sort === 'lining'
@@ -58,13 +58,11 @@ function insetOf(
             t: given('leather', own.thickness, 'thickness'),
             edge: given('edge', even ? edge : own.thickness, 'thickness'),
           },
-          (v) => (v.t + v.edge) / 2,
         )
       }
       return reckon(
         { ...named, label, formula: '{turn} turn + {short}: it stops where the turn lands' },
         { turn: given('turn', fate.width), short: given('short', INSET.shortOfTurn) },
-        (v) => v.turn + v.short,
       )
     }
     case 'trimmed':

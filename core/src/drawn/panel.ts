@@ -185,7 +185,6 @@ function sizesOf(
         measured: true,
       },
       { drawn: given('drawn', before), folds: given('folds', now - before) },
-      (v) => v.drawn + v.folds,
     )
   const around = reckon(
     {
@@ -196,7 +195,6 @@ function sizesOf(
       measured: true,
     },
     { length: given('length', pathLength(panel.outline)) },
-    (v) => v.length,
   )
   return [
     size('width', 'width', boxWidth(was), boxWidth(is)),

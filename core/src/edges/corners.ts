@@ -11,7 +11,6 @@ import {
   pointUnit,
   segmentTangent,
 } from '../geometry/index.js'
-import { mitreRoot } from '../formulas/index.js'
 import type { Panel } from '../master/index.js'
 import { type Reckon, given } from '../working/index.js'
 import { TURNING } from './bench.js'
@@ -95,7 +94,7 @@ function mitred(
     {
       key: `${id}.none`,
       label: 'cut with no overlap, from the corner',
-      formula: '{cost} / (2 × sine of half the corner {half})',
+      formula: '{cost} / (2 × sine of {half} half the corner)',
       source: '§4',
       measured: true,
     },
@@ -104,7 +103,6 @@ function mitred(
       cost: a.cost.value >= b.cost.value ? a.cost : b.cost,
       half: given('half the corner', interior / 2, 'angle'),
     },
-    (v) => mitreRoot(v.cost, 2 * v.half),
   )
   const cut = reckon(
     {
@@ -123,7 +121,6 @@ function mitred(
       least,
       clear: given('clear', TURNING.mitreClear),
     },
-    (v) => Math.max(v.times * (v.core + v.t), v.least + v.clear),
   )
   const out = pointUnit(pointAdd(n1, n2))
   const root = pointAdd(corner, pointScale(out, cut.value))

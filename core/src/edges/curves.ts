@@ -1,4 +1,4 @@
-import { bunching, edgeExcess, snipRoot } from '../formulas/index.js'
+import { bunching, snipRoot } from '../formulas/index.js'
 import { type Path, circlePoint, inwardSide, line, openPath, pathPlaceAt } from '../geometry/index.js'
 import { type Panel, edgeChain } from '../master/index.js'
 import { type Reckon, type Reckoned, given } from '../working/index.js'
@@ -36,19 +36,17 @@ export function curveTreatments(panel: Panel, { edges, turn }: TurnedChain, reck
         source: '§4',
       },
       { angle: given('angle', bend.angle, 'angle'), allowance: turn.allowance, width: given('turn', w) },
-      (v) => edgeExcess(v.angle, v.allowance, v.width),
     )
     const count = (label: string, each: number): Reckoned =>
       reckon(
         {
           key: `${key}.count`,
           label,
-          formula: '{excess} / {each} each, rounded up',
+          formula: '{excess} / {each} each, rounded up, at least 1',
           source: '§4',
           quantity: 'count',
         },
         { excess, each: given('each', each) },
-        (v) => Math.max(1, Math.ceil(v.excess / v.each - 1e-9)),
       )
     const base = { id: key, at: place.at }
     if (!bend.convex) {
@@ -83,7 +81,6 @@ export function curveTreatments(panel: Panel, { edges, turn }: TurnedChain, reck
                 measured: true,
               },
               { radius: given('radius', bend.radius), allowance: turn.allowance, width: given('turn', w) },
-              (v) => bunching(v.radius, v.allowance, v.width),
             ),
           ]
     if (layered <= 2) {

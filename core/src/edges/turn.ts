@@ -1,4 +1,3 @@
-import { turnCost, turnCostSquare } from '../formulas/index.js'
 import type { Edge, Panel, TurnedFate } from '../master/index.js'
 import { type Reckon, type Reckoned, given } from '../working/index.js'
 import type { CutFrom } from './stock.js'
@@ -38,7 +37,6 @@ export function turnOf(panel: Panel, edge: Edge, fate: TurnedFate, stock: CutFro
         'thickness',
       ),
     },
-    (v) => (v.t + v.edge) / 2,
   )
   const square = fate.core === 'square'
   const cost = reckon(
@@ -53,7 +51,6 @@ export function turnOf(panel: Panel, edge: Edge, fate: TurnedFate, stock: CutFro
       k: given('neutral share in a turn', stock.turn, 'share'),
       atFold,
     },
-    (v) => (square ? turnCostSquare : turnCost)({ core: v.core, atFold: v.atFold, neutral: v.k }),
   )
   const allowance = reckon(
     {
@@ -63,7 +60,6 @@ export function turnOf(panel: Panel, edge: Edge, fate: TurnedFate, stock: CutFro
       source: '§4',
     },
     { width, cost },
-    (v) => v.width + v.cost,
   )
   const foldTo = reckon(
     {
@@ -73,7 +69,6 @@ export function turnOf(panel: Panel, edge: Edge, fate: TurnedFate, stock: CutFro
       source: '§4',
     },
     { allowance, width },
-    (v) => v.allowance + v.width,
   )
   return { fate, atFold, cost, allowance, foldTo }
 }

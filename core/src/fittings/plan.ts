@@ -1,4 +1,4 @@
-import { domeShank, postLength } from '../formulas/index.js'
+import { domeShank } from '../formulas/index.js'
 import {
   type Point,
   angleMoved,
@@ -11,7 +11,7 @@ import { type LaidSheet, type LaidUp, sheetThickness } from '../layup/index.js'
 import type { Fitting, HardwareMark, Master, PanelMark } from '../master/index.js'
 import type { Run } from '../stitch/index.js'
 import { type Hardware, POSTED } from '../stores/index.js'
-import { type Reckon, type Reckoned, given } from '../working/index.js'
+import { type Reckon, type Reckoned, addedUp, given } from '../working/index.js'
 
 /** Hardware at its place, worked out. Lengths in mm. */
 export interface SetFitting {
@@ -51,29 +51,23 @@ function layerAt(open: LaidUp, sheet: string, place: Point): number {
   return sheetThickness(laid, place) || laid.thickness
 }
 
-/** A name that can stand among sums: `front, foot and back` as front–foot–back. */
-const inOneWord = (name: string): string => name.replaceAll(', ', '–').replaceAll(' and ', '–')
-
 function stackOf(fitting: Fitting, open: LaidUp, place: Point, reckon: Reckon): Reckoned {
-  const layers = fitting.through.flatMap(({ sheet, times }) =>
-    Array.from({ length: times }, () => ({
-      name: laidOf(open, sheet)?.sheet.name ?? sheet,
-      thickness: layerAt(open, sheet, place),
+  const layers = addedUp(
+    fitting.through.map(({ sheet, times }) => ({
+      times,
+      term: given(laidOf(open, sheet)?.sheet.name ?? sheet, layerAt(open, sheet, place), 'thickness'),
     })),
   )
   return reckon(
     {
       key: `fitting.${fitting.id}.stack`,
       label: `stack under the ${fitting.name}`,
-      formula: layers.map((l, i) => `{l${i}} ${inOneWord(l.name)}`).join(' + ') || '{none}',
+      formula: layers.formula,
       source: '§21',
       quantity: 'thickness',
       measured: true,
     },
-    layers.length > 0
-      ? Object.fromEntries(layers.map((l, i) => [`l${i}`, given(l.name, l.thickness, 'thickness')]))
-      : { none: given('nothing lies there', 0, 'thickness') },
-    (v) => Object.values(v).reduce((sum, one) => sum + one, 0),
+    layers.inputs,
   )
 }
 
@@ -99,8 +93,6 @@ function wantedPost(fitting: Fitting, ware: Hardware, stack: Reckoned, reckon: R
       setting: given('setting', ware.setting),
       give: given('give', give),
     },
-    (v) =>
-      burr ? v.stack * v.pressed + v.burr + v.dome : postLength(v.stack, v.pressed, v.setting) - v.give,
   )
 }
 

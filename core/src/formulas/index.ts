@@ -48,6 +48,7 @@ export {
   saddleStitchThread,
   throughWork,
 } from './stitch.js'
+export { formulaOf, worth } from './reading.js'
 export { beltGirth, handleArc, keeperLength, pipedCover, rolledCover, turnBack } from './strap.js'
 export {
   bunching,

@@ -39,7 +39,6 @@ export function sewingMinutes(run: Run, speed: Speed, machine: Machine, reckon: 
     return reckon(
       { ...about, formula: `${many[0]}{stitches} stitches / {speed} a minute + {begin} to begin${many[1]}` },
       { ...common, speed: given('speed', machine.speed, 'count') },
-      (v) => v.times * (v.stitches / v.speed + v.begin),
     )
   return reckon(
     {
@@ -54,6 +53,5 @@ export function sewingMinutes(run: Run, speed: Speed, machine: Machine, reckon: 
       corners: given('corners', cornersOf(run), 'count'),
       corner: given('corner', speed.cornerSeconds, 'share'),
     },
-    (v) => v.times * ((v.blows * v.blow + v.stitches * v.stitch + v.corners * v.corner) / 60 + v.begin),
   )
 }

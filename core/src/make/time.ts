@@ -2,6 +2,7 @@ import { pathArea, pathLength } from '../geometry/index.js'
 import type { EdgeWork } from '../edges/index.js'
 import { type Master, type Panel, edgeChain } from '../master/index.js'
 import type { Run } from '../stitch/index.js'
+import type { NamesIn } from '../expression/index.js'
 import { type Reckon, type Reckoned, type Given, given } from '../working/index.js'
 import type { Machine } from '../stores/index.js'
 import { PACE } from './pace.js'
@@ -107,14 +108,17 @@ function workOf({ master, edges, runs }: Made) {
 /** Time to cut, skive, turn, glue, sew and finish, by a plain pace (J); docs/formulas.md §17. Nothing for drying. */
 export function benchTime(made: Made, reckon: Reckon): BenchTime {
   const work = workOf(made)
-  const part = <I extends Readonly<Record<string, number>>>(
+  const part = <const Words extends string>(
     key: string,
     label: string,
-    formula: string,
-    inputs: I,
-    minutes: (v: { readonly [K in keyof I]: number }) => number,
-  ): Reckoned =>
-    reckon(
+    formula: Words,
+    counted: { readonly [Name in NamesIn<Words>]: number },
+  ): Reckoned => {
+    const inputs = Object.entries<number>(counted).map(([name, value]): [string, Given] => [
+      name,
+      given(name, value, Number.isInteger(value) ? 'count' : 'share'),
+    ])
+    return reckon<string>(
       {
         key: `time.${key}`,
         label: `${label}, minutes`,
@@ -123,14 +127,9 @@ export function benchTime(made: Made, reckon: Reckon): BenchTime {
         quantity: 'count',
         measured: true,
       },
-      Object.fromEntries(
-        Object.entries(inputs).map(([name, value]) => [
-          name,
-          given(name, value, Number.isInteger(value) ? 'count' : 'share'),
-        ]),
-      ) as { readonly [K in keyof I]: Given },
-      minutes,
+      Object.fromEntries(inputs),
     )
+  }
   const whole = Object.fromEntries(Object.entries(work).map(([k, v]) => [k, Math.round(v)])) as typeof work
   const {
     round,
@@ -150,34 +149,30 @@ export function benchTime(made: Made, reckon: Reckon): BenchTime {
   } = whole
   const { speed } = made
   const parts = [
-    part(
-      'cut',
-      'cutting out',
-      '{round} mm round / {pace} a minute + {pieces} pieces × {each}',
-      { round, pace: PACE.cut, pieces, each: PACE.perPiece },
-      (v) => v.round / v.pace + v.pieces * v.each,
-    ),
+    part('cut', 'cutting out', '{round} mm round / {pace} a minute + {pieces} pieces × {each}', {
+      round,
+      pace: PACE.cut,
+      pieces,
+      each: PACE.perPiece,
+    }),
     part(
       'skive',
       'skiving',
-      '{strips} strips × {each} + {skived} mm, deep ones counted longer, / {pace} a minute',
+      '{strips} strips × {each} + {skived} mm / {pace} a minute; deep ones counted longer',
       { strips, each: PACE.perSkive, skived, pace: PACE.skive },
-      (v) => v.strips * v.each + v.skived / v.pace,
     ),
-    part(
-      'turn',
-      'turning edges',
-      '{turned} mm / {pace} a minute + {pleats} pleats and cuts × {each}',
-      { turned, pace: PACE.turn, pleats, each: PACE.perPleat },
-      (v) => v.turned / v.pace + v.pleats * v.each,
-    ),
-    part(
-      'glue',
-      'gluing',
-      '{joins} joins × {each} + {coated} mm coated / {pace} a minute',
-      { joins, each: PACE.perGlue, coated, pace: PACE.glue },
-      (v) => v.joins * v.each + v.coated / v.pace,
-    ),
+    part('turn', 'turning edges', '{turned} mm / {pace} a minute + {pleats} pleats and cuts × {each}', {
+      turned,
+      pace: PACE.turn,
+      pleats,
+      each: PACE.perPleat,
+    }),
+    part('glue', 'gluing', '{joins} joins × {each} + {coated} mm coated / {pace} a minute', {
+      joins,
+      each: PACE.perGlue,
+      coated,
+      pace: PACE.glue,
+    }),
     part(
       'sew',
       'punching and sewing',
@@ -195,18 +190,8 @@ export function benchTime(made: Made, reckon: Reckon): BenchTime {
         runs,
         each: speed.runMinutes,
       } as { [name: string]: number },
-      (v) =>
-        (v.blows! * v.punch! + v.stitches! * v.stitch! + v.corners! * v.corner!) / 60 +
-        (machined > 0 ? v.machined! / v.fast! : 0) +
-        v.runs! * v.each!,
     ),
-    part(
-      'edges',
-      'finishing edges',
-      '{edge} mm / {pace} a minute',
-      { edge, pace: PACE.edge },
-      (v) => v.edge / v.pace,
-    ),
+    part('edges', 'finishing edges', '{edge} mm / {pace} a minute', { edge, pace: PACE.edge }),
   ]
   const [cut, skive, turn, glue, sew, edges] = parts
   const total = reckon(
@@ -219,7 +204,6 @@ export function benchTime(made: Made, reckon: Reckon): BenchTime {
       measured: true,
     },
     { cut: cut!, skive: skive!, turn: turn!, glue: glue!, sew: sew!, edges: edges! },
-    (v) => v.cut + v.skive + v.turn + v.glue + v.sew + v.edges,
   )
   return { parts, total }
 }

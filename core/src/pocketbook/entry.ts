@@ -144,7 +144,6 @@ export function reckonEntry(
         quantity: rule.quantity,
       },
       { ...terms, ...rule.also },
-      (v) => rule.compute(v),
     ),
   )
   const figures = answers.map((a) => a.value)

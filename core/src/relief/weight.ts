@@ -62,6 +62,5 @@ export function weightOf({ edges, runs, leathers, thread }: Weighed, reckon: Rec
       sewn: given('thread', sewn / 1000, 'share'),
       tex: given('tex', thread.tex, 'share'),
     },
-    (v) => v.leather + (v.sewn * v.tex) / 1000,
   )
 }

@@ -92,7 +92,6 @@ export function decorJoins(
         source: '§7',
       },
       { margin: given('margin', decor.margin) },
-      (v) => v.margin,
     )
     return [
       {

@@ -1,4 +1,4 @@
-import { lockstitch, meanStack } from '../formulas/index.js'
+import { meanStack } from '../formulas/index.js'
 import { type Reckon, type Reckoned, given } from '../working/index.js'
 import type { ThreadedRun } from './thread.js'
 
@@ -25,10 +25,9 @@ export function lockedThread(
         pitch: given('stitch', run.pitch, 'thickness'),
         lock: given('lock', MIDDLE, 'share'),
         mean: given('mean thickness', meanStack(run.stacks), 'thickness'),
-        ...(run.onward ? {} : { tail: given('end', run.tail) }),
+        tail: given('end', run.tail),
         factor: given('factor', (1 + run.waste) * run.factor, 'share'),
       },
-      (v) => (lockstitch(v.stitches + v.back, v.pitch, v.mean, v.lock)[which] + 2 * (v.tail ?? 0)) * v.factor,
     )
   const [needle, bobbin] = [one('needle'), one('bobbin')]
   const thread = reckon(
@@ -40,7 +39,6 @@ export function lockedThread(
       source: '§6',
     },
     { needle, bobbin },
-    (v) => v.needle + v.bobbin,
   )
   return { thread, locked: { needle, bobbin } }
 }

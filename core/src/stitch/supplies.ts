@@ -1,6 +1,5 @@
-import { bobbinHolds } from '../formulas/index.js'
 import { type Machine, type Thread, diameterOf } from '../stores/index.js'
-import { type Reckon, type Reckoned, given } from '../working/index.js'
+import { type Reckon, type Reckoned, addedUp, given } from '../working/index.js'
 import type { Run } from './run.js'
 
 /** Share of a bobbin's room that thread fills when it is wound evenly (J); docs/formulas.md §19. */
@@ -30,23 +29,17 @@ export interface Supplies {
 
 /** What all runs take together, with how far spools and bobbins go. Runs are sewn in the order given. */
 export function suppliesOf(runs: readonly Run[], thread: Thread, machine: Machine, reckon: Reckon): Supplies {
+  const all = addedUp(runs.map((run) => ({ times: run.times, term: run.thread })))
   const total = reckon(
     {
       key: 'thread.all',
       label: 'thread altogether',
       quantity: 'long',
-      formula: '{count} runs, added up',
       source: '§6',
       measured: true,
+      formula: all.formula,
     },
-    {
-      count: given(
-        'runs',
-        runs.reduce((sum, r) => sum + r.times, 0),
-        'count',
-      ),
-    },
-    () => runs.reduce((sum, r) => sum + r.times * r.thread.value, 0),
+    all.inputs,
   )
   const spools = reckon(
     {
@@ -58,7 +51,6 @@ export function suppliesOf(runs: readonly Run[], thread: Thread, machine: Machin
       measured: true,
     },
     { all: total, spool: given('spool', thread.spool * 1000) },
-    (v) => v.all / v.spool,
   )
   return { thread: total, spools, bobbins: bobbinsOf(runs, thread, machine, reckon) }
 }
@@ -88,19 +80,20 @@ function bobbinsOf(
       fill: given('filled', FILL, 'share'),
       thread: given('thread', diameterOf(thread), 'thickness'),
     },
-    (v) => 1000 * bobbinHolds(v.across, v.core, v.wide, v.thread, v.fill),
+  )
+  const bobbins = addedUp(
+    runs.flatMap((run) => (run.locked ? [{ times: run.times, term: run.locked.bobbin }] : [])),
   )
   const used = reckon(
     {
       key: 'thread.bobbins',
       label: 'bobbin thread altogether',
       quantity: 'long',
-      formula: '{count} runs by machine, added up',
       source: '§6',
       measured: true,
+      formula: bobbins.formula,
     },
-    { count: given('runs', locked.length, 'count') },
-    () => locked.reduce((sum, l) => sum + l.bobbin, 0),
+    bobbins.inputs,
   )
   return {
     thread: used,

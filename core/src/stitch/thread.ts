@@ -1,4 +1,4 @@
-import { edgeLoops, meanStack } from '../formulas/index.js'
+import { meanStack } from '../formulas/index.js'
 import { type Reckon, type Reckoned, given } from '../working/index.js'
 
 /** What a run takes thread for, however it is sewn. */
@@ -44,11 +44,10 @@ export function saddleThread(run: SaddleRun, reckon: Reckon): Reckoned {
       source: '§6',
     },
     {
-      ...(run.onward ? {} : { first: given('first hole', stacks[0] ?? 0, 'thickness') }),
+      first: given('first hole', stacks[0] ?? 0, 'thickness'),
       count: given('holes', Math.max(0, stacks.length - 1), 'count'),
       mean: given('mean', meanStack(stacks.slice(1)), 'thickness'),
     },
-    (v) => (v.first ?? 0) + 2 * v.count * v.mean,
   )
   return reckon(
     {
@@ -69,18 +68,11 @@ export function saddleThread(run: SaddleRun, reckon: Reckon): Reckoned {
       // Halves are sewn too, so that both ends look alike.
       back: given('backstitches', back, Number.isInteger(back) ? 'count' : 'share'),
       mean: given('mean', meanStack(stacks), 'thickness'),
-      ...(run.loops > 0
-        ? { loops: given('loops', run.loops, 'count'), edge: given('hole to edge', run.edge, 'thickness') }
-        : {}),
-      ...(ends > 0 ? { ends: given('ends', ends, 'count'), tail: given('tail', run.tail) } : {}),
+      loops: given('loops', run.loops, 'count'),
+      edge: given('hole to edge', run.edge, 'thickness'),
+      ends: given('ends', ends, 'count'),
+      tail: given('tail', run.tail),
       factor: given('factor', (1 + run.waste) * run.factor, 'share'),
     },
-    (v) =>
-      (2 * v.stitches * v.pitch +
-        v.holes +
-        v.back * 2 * (v.pitch + v.mean) +
-        edgeLoops(v.loops ?? 0, v.edge ?? 0, v.mean) +
-        (v.ends ?? 0) * (v.tail ?? 0)) *
-      v.factor,
   )
 }

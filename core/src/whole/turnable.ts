@@ -60,7 +60,6 @@ export function turnableOf(
       radius: given('fold', about.radius),
       opening: asked.opening,
     },
-    () => about.pull,
   )
   const { strain, radius } = about
   const tooSmall = radius < leather.thickness

@@ -1,4 +1,6 @@
 import { type LengthUnit, decimal, inchFraction, printLong, roundTo } from '../measure/index.js'
+import { INPUT } from '../expression/index.js'
+import { formulaOf } from '../formulas/index.js'
 import { type Quantity, type Reckoned, type Term, recomputed } from './reckoned.js'
 
 const INCH = 25.4
@@ -12,7 +14,6 @@ const LENGTHS: ReadonlySet<Quantity> = new Set(['length', 'long', 'thickness'])
 const TRIMMED: ReadonlySet<Quantity> = new Set(['thickness', 'share'])
 /** More than so many decimals nobody follows with a pencil. */
 const MOST_MORE = 4
-const FINE = 2
 
 /** What one of the number is in the unit it is written in: millimetres, inches, degrees, or itself. */
 function scaleOf(quantity: Quantity, unit: LengthUnit): number {
@@ -52,38 +53,47 @@ function moreDecimals(reckoned: Reckoned, unit: LengthUnit): number {
       Object.entries(inputs).map(([name, t]) => [name, asWritten(t.value, t.quantity, unit, more)]),
     )
     const again = recomputed(reckoned, pencilled)
-    // Came from elsewhere as plain data: written finely enough for nearly all.
-    if (again === undefined) return FINE
     if (!Number.isFinite(again)) return 0
     if (written(again, quantity, unit) === said) return more
   }
   return MOST_MORE
 }
 
-/** A formula that only hands on one of its inputs, with a word or two after it. */
-const HANDED_ON = /^\{(\w+)\}(?: [^{}0-9+−×/()]*)?$/
+/** What the words say besides the number they hand on as it is; undefined for words that are worked out. */
+function handedOn({ formula, inputs }: Reckoned): string | undefined {
+  const read = formulaOf(formula)
+  if (read.op !== 'input' && read.op !== 'number') return undefined
+  const told = formula.replace(/^(\{[^}]*\}|[\d.]+)[:,;]?/, '').trim()
+  return told || (read.op === 'input' ? inputs[read.name]!.label : 'as it is set')
+}
+
+/** The words with the inputs written in; one below nothing stands in brackets after a sign. */
+function filledIn(words: string, { key, inputs }: Reckoned, unit: LengthUnit, more: number): string {
+  return words.replace(INPUT, (_all: string, name: string, named: string | undefined, at: number) => {
+    const term = inputs[name]
+    if (!term) throw new Error(`working ${key} names {${name}} but has no such input`)
+    const number = written(term.value, term.quantity, unit, more)
+    const signed = number.startsWith('−') && /[+−×/]\s*$/.test(words.slice(0, at)) ? `(${number})` : number
+    return named ? `${signed} ${term.label}` : signed
+  })
+}
 
 /**
  * One line of a working, in one unit: `outside 203.9 = 2 × 99.0 + 5.9 round the fold`. Inches are decimal, the number
  * itself also as a fraction. Inputs are written as finely as the number needs to come out with a pencil.
  */
 export function explainLine(reckoned: Reckoned, unit: LengthUnit): string {
-  const { label, formula, figured, quantity, inputs } = reckoned
-  const more = moreDecimals(reckoned, unit)
-  const handedOn = HANDED_ON.exec(formula)
-  const said = formula.replace(/\{(\w+)\}/g, (_, name: string) => {
-    const term = inputs[name]
-    if (!term) throw new Error(`working ${reckoned.key} names {${name}} but has no such input`)
-    return handedOn ? '' : written(term.value, term.quantity, unit, more)
-  })
+  const { label, formula, figured, quantity } = reckoned
   const fraction =
     unit === 'in' && quantity === 'length' && Math.abs(figured) < 100 * INCH
       ? ` (${inchFraction(figured)})`
       : ''
   const own = reckoned.overridden ? `; you wrote ${written(reckoned.value, quantity, unit)}` : ''
   const result = `${label} ${written(figured, quantity, unit)}${fraction}`
-  if (!handedOn) return `${result} = ${said}${own}`
-  const from = said.trim() || inputs[handedOn[1]!]!.label
+  const told = handedOn(reckoned)
+  if (told === undefined)
+    return `${result} = ${filledIn(formula, reckoned, unit, moreDecimals(reckoned, unit))}${own}`
+  const from = filledIn(told, reckoned, unit, 0)
   return `${result}: ${from === label ? 'as it is set' : from}${own}`
 }
 

@@ -1,7 +1,10 @@
+export { addedUp } from './addedUp.js'
 export { remembered } from './remembered.js'
 export { explain, explainLine, printQuantity } from './explain.js'
 export {
+  type About,
   type Given,
+  type Inputs,
   type Quantity,
   type Reckon,
   type Reckoned,

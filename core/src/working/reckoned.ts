@@ -1,3 +1,6 @@
+import { type NamesIn, type Values, namesIn, valueOf } from '../expression/index.js'
+import { formulaOf } from '../formulas/index.js'
+
 /** What a number counts, so that it can be printed in the maker's units; `long` by itself is told in metres or yards. */
 export type Quantity = 'length' | 'long' | 'thickness' | 'count' | 'share' | 'angle'
 
@@ -11,8 +14,8 @@ export interface Given {
 
 /**
  * A number with its working. `figured` is what the formula gives; `value` is what is used, which differs where the
- * maker wrote another number over it (`overridden`). `formula` names the inputs in braces, in words a maker can
- * follow with a pencil: `2 × {half} + {fold} round the fold`.
+ * maker wrote another number over it (`overridden`). `formula` is the words a maker follows with a pencil, inputs named
+ * in braces: `2 × {half} + {fold} round the fold`; the number is what these words come to and nothing else.
  */
 export interface Reckoned {
   readonly kind: 'reckoned'
@@ -38,39 +41,25 @@ export const given = (label: string, value: number, quantity: Quantity = 'length
   quantity,
 })
 
-/** What a formula needs to know about itself to be shown. `source` is the section of docs/formulas.md. */
-export interface Formula {
+/** What is said of a number besides what it comes from. `source` is the section of docs/formulas.md. */
+export interface About<Words extends string = string> {
   readonly key: string
   readonly label: string
-  readonly formula: string
+  readonly formula: Words
   readonly source: string
   readonly quantity?: Quantity
   readonly measured?: boolean
 }
 
-type Values<I extends Readonly<Record<string, Term>>> = { readonly [K in keyof I]: number }
+/** A term for every name that the words hold, and for no other where the compiler can read them. */
+export type Inputs<Words extends string> = { readonly [Name in NamesIn<Words>]: Term }
 
-/** Reckons with the maker's own numbers laid over the computed ones. */
-export type Reckon = <I extends Readonly<Record<string, Term>>>(
-  formula: Formula,
-  inputs: I,
-  compute: (values: Values<I>) => number,
-) => Reckoned
+/** Reckons what the words of a formula say, with the maker's own numbers laid over the computed ones. */
+export type Reckon = <const Words extends string>(about: About<Words>, inputs: Inputs<Words>) => Reckoned
 
-function valuesOf<I extends Readonly<Record<string, Term>>>(inputs: I): Values<I> {
-  const values: Record<string, number> = {}
-  for (const name in inputs) values[name] = inputs[name]!.value
-  return values as Values<I>
-}
-
-/** How each number was computed, for those that ask what it would be with other inputs. Not part of the plain data. */
-const computes = new WeakMap<Reckoned, (values: Readonly<Record<string, number>>) => number>()
-
-/** What the number would be with these inputs; undefined for one that came from elsewhere as plain data. */
-export const recomputed = (
-  reckoned: Reckoned,
-  values: Readonly<Record<string, number>>,
-): number | undefined => computes.get(reckoned)?.(values)
+/** What the number would be with these inputs. */
+export const recomputed = ({ formula }: Pick<Reckoned, 'formula'>, values: Values): number =>
+  valueOf(formulaOf(formula), values)
 
 /** The largest of each sort that is anything of leather: mm, pieces, shares, degrees. */
 const MOST: Readonly<Record<Quantity, number>> = {
@@ -97,10 +86,10 @@ export function ownRange({ quantity, figured }: Pick<Reckoned, 'quantity' | 'fig
 }
 
 /** Throws where the maker's own number can't be one of its sort. */
-function held(own: number, formula: Formula, figured: number): number {
-  const { least, most } = ownRange({ quantity: formula.quantity ?? 'length', figured })
+function held(own: number, about: About, figured: number): number {
+  const { least, most } = ownRange({ quantity: about.quantity ?? 'length', figured })
   if (own >= least && own <= most) return own
-  throw new Error(`the ${formula.label} can be from ${least} to ${most}, not ${own}`)
+  throw new Error(`the ${about.label} can be from ${least} to ${most}, not ${own}`)
 }
 
 /** A `Reckon` that looks in `overrides` (by key) for numbers the maker wrote over computed ones. */
@@ -117,20 +106,26 @@ const reckoners = new WeakMap<Readonly<Record<string, number>>, Reckon>()
 
 const reckonerOf =
   (overrides: Readonly<Record<string, number>>): Reckon =>
-  (formula, inputs, compute) => {
-    const figured = compute(valuesOf(inputs))
+  (about, given) => {
+    const inputs: Record<string, Term> = {}
+    const values: Record<string, number> = {}
+    for (const name of namesIn(about.formula)) {
+      const term = (given as Readonly<Record<string, Term>>)[name]
+      if (!term) throw new Error(`the working ${about.key} names {${name}}, which it is not given`)
+      inputs[name] = term
+      values[name] = term.value
+    }
+    const figured = recomputed(about, values)
     const own =
-      formula.measured !== true && Object.hasOwn(overrides, formula.key) ? overrides[formula.key] : undefined
-    if (own !== undefined) held(own, formula, figured)
-    const reckoned: Reckoned = {
+      about.measured !== true && Object.hasOwn(overrides, about.key) ? overrides[about.key] : undefined
+    if (own !== undefined) held(own, about, figured)
+    return {
       kind: 'reckoned',
       quantity: 'length',
-      ...formula,
+      ...about,
       value: own ?? figured,
       figured,
       overridden: own !== undefined,
       inputs,
     }
-    computes.set(reckoned, compute as (values: Readonly<Record<string, number>>) => number)
-    return reckoned
   }

@@ -25,8 +25,7 @@ export interface AddsAsked {
   readonly alpha: number
 }
 
-type Formula = readonly [formula: string, compute: (v: Readonly<Record<string, number>>) => number]
-type Formulas = Readonly<Record<keyof Adds, Formula>>
+type Formulas = Readonly<Record<keyof Adds, string>>
 
 const LABELS: Readonly<Record<keyof Adds, string>> = {
   wideIn: 'leather and seams, width inside',
@@ -45,99 +44,67 @@ const leatherInputs = ({ body, gusset, lining, margin }: AddsAsked) => ({
   margin: given('margin', margin),
 })
 
-/** Only what a formula names goes with it. */
 function reckonAll(asked: AddsAsked, formulas: Formulas, inputs: Readonly<Record<string, Term>>): Adds {
-  const made = Object.entries(formulas).map(([side, [formula, compute]]) => {
-    const own = Object.fromEntries(Object.entries(inputs).filter(([name]) => formula.includes(`{${name}}`)))
-    return [side, asked.size(`bag.adds.${side}`, LABELS[side as keyof Adds], formula, '§20', own, compute)]
-  })
+  const made = Object.entries(formulas).map(([side, formula]) => [
+    side,
+    asked.size<string>(`bag.adds.${side}`, LABELS[side as keyof Adds], formula, '§20', inputs),
+  ])
   return Object.fromEntries(made) as Adds
 }
-
-const v0 = (v: Readonly<Record<string, number>>, name: string): number => v[name]!
 
 /** What seams and leather add to the sizes between stitch lines, inside and outside; docs/formulas.md §20. */
 export function addsOf(asked: AddsAsked, seams: 'boxed' | 'fan' | 'turned' | 'set-in' | 'round'): Adds {
   const inputs = leatherInputs(asked)
   if (seams === 'boxed') return reckonAll(asked, BOXED, inputs)
   if (seams === 'fan') {
-    const none = given('front and back meet there', 0)
-    return reckonAll(asked, asked.p.seam === 'raw' ? FAN_RAW : FAN_TURNED, { ...inputs, none })
+    return reckonAll(asked, asked.p.seam === 'raw' ? FAN_RAW : FAN_TURNED, inputs)
   }
   if (seams === 'turned') return turnedAdds(asked, inputs)
   const k = given('neutral share of what is turned out', asked.gusset.neutral, 'share')
-  const flange = asked.size(
-    'bag.flange',
-    'where a border turns out',
-    '(2 − π × {k}) × {tg}',
-    '§20',
-    { k, tg: inputs.tg },
-    (v) => (2 - Math.PI * v.k) * v.tg,
-  )
+  const flange = asked.size('bag.flange', 'where a border turns out', '(2 − π × {k}) × {tg}', '§20', {
+    k,
+    tg: inputs.tg,
+  })
   return reckonAll(asked, seams === 'set-in' ? SET_IN : ROUND, { ...inputs, flange })
 }
 
 const BOXED: Formulas = {
-  wideIn: [
-    'π / 2 × {k} × {t} at sharp bends + 2 × {lining} lining',
-    (v) => (Math.PI / 2) * v0(v, 'k') * v0(v, 't') + 2 * v0(v, 'lining'),
-  ],
-  deepIn: [
-    'π / 2 × {k} × {t} at sharp bends + 2 × {lining} lining',
-    (v) => (Math.PI / 2) * v0(v, 'k') * v0(v, 't') + 2 * v0(v, 'lining'),
-  ],
-  highIn: [
-    'π / 4 × {k} × {t} at a sharp bend + {lining} lining',
-    (v) => (Math.PI / 4) * v0(v, 'k') * v0(v, 't') + v0(v, 'lining'),
-  ],
-  wideOut: [
-    '2 × {t} − π / 2 × {k} × {t} at sharp bends',
-    (v) => 2 * v0(v, 't') - (Math.PI / 2) * v0(v, 'k') * v0(v, 't'),
-  ],
-  deepOut: [
-    '2 × {t} − π / 2 × {k} × {t} at sharp bends',
-    (v) => 2 * v0(v, 't') - (Math.PI / 2) * v0(v, 'k') * v0(v, 't'),
-  ],
-  highOut: [
-    '{t} − π / 4 × {k} × {t} at a sharp bend',
-    (v) => v0(v, 't') - (Math.PI / 4) * v0(v, 'k') * v0(v, 't'),
-  ],
+  wideIn: 'π / 2 × {k} × {t} at sharp bends + 2 × {lining} lining',
+  deepIn: 'π / 2 × {k} × {t} at sharp bends + 2 × {lining} lining',
+  highIn: 'π / 4 × {k} × {t} at a sharp bend + {lining} lining',
+  wideOut: '2 × {t} − π / 2 × {k} × {t} at sharp bends',
+  deepOut: '2 × {t} − π / 2 × {k} × {t} at sharp bends',
+  highOut: '{t} − π / 4 × {k} × {t} at a sharp bend',
 }
 
-const NONE: Formula = ['{none}', () => 0]
+const NONE = '0: front and back meet there'
 const FAN_TURNED: Formulas = {
   wideIn: NONE,
   highIn: NONE,
-  deepIn: ['2 × {lining} lining', (v) => 2 * v0(v, 'lining')],
+  deepIn: '2 × {lining} lining',
   wideOut: NONE,
   highOut: NONE,
-  deepOut: ['2 × {t}', (v) => 2 * v0(v, 't')],
+  deepOut: '2 × {t}',
 }
 const FAN_RAW: Formulas = {
   ...FAN_TURNED,
-  wideOut: ['2 × {margin} to the raw edges', (v) => 2 * v0(v, 'margin')],
-  highOut: ['{margin} to the raw edge', (v) => v0(v, 'margin')],
+  wideOut: '2 × {margin} to the raw edges',
+  highOut: '{margin} to the raw edge',
 }
 
 /** Raw edges out: the piece that turns a flange loses its own thickness, the other stands a bend further out. */
 const SET_IN: Formulas = {
-  wideIn: ['2 × {tg} + 2 × {lining} lining', (v) => 2 * v0(v, 'tg') + 2 * v0(v, 'lining')],
-  deepIn: [
-    '2 × {lining} lining − {flange} where the border turns out',
-    (v) => 2 * v0(v, 'lining') - v0(v, 'flange'),
-  ],
-  highIn: [
-    '{lining} lining − {flange} / 2 where the border turns out',
-    (v) => v0(v, 'lining') - v0(v, 'flange') / 2,
-  ],
-  wideOut: ['2 × {margin} to the raw edges', (v) => 2 * v0(v, 'margin')],
-  deepOut: ['{flange} where the border turns out + 2 × {t}', (v) => v0(v, 'flange') + 2 * v0(v, 't')],
-  highOut: ['{flange} / 2 where the border turns out + {t}', (v) => v0(v, 'flange') / 2 + v0(v, 't')],
+  wideIn: '2 × {tg} + 2 × {lining} lining',
+  deepIn: '2 × {lining} lining − {flange} where the border turns out',
+  highIn: '{lining} lining − {flange} / 2 where the border turns out',
+  wideOut: '2 × {margin} to the raw edges',
+  deepOut: '{flange} where the border turns out + 2 × {t}',
+  highOut: '{flange} / 2 where the border turns out + {t}',
 }
 const ROUND: Formulas = {
   ...SET_IN,
-  highIn: ['{tg} + {lining} lining', (v) => v0(v, 'tg') + v0(v, 'lining')],
-  highOut: ['{margin} to the raw edge', (v) => v0(v, 'margin')],
+  highIn: '{tg} + {lining} lining',
+  highOut: '{margin} to the raw edge',
 }
 
 /** A turned seam rolls: the walls stand outside the stitch lines; docs/formulas.md §8 [8.05]. */
@@ -154,7 +121,6 @@ function turnedAdds(asked: AddsAsked, inputs: ReturnType<typeof leatherInputs>):
         k: given('neutral share', leather.neutral, 'share'),
         alpha: given('allowances', alpha, 'angle'),
       },
-      (v) => 2 * v.t * (1 + Math.cos(v.alpha) + Math.sin(v.alpha) - (Math.PI - v.alpha) * v.k),
     )
   const base = p.body === 'set-in' ? body : gusset
   const low: Leather = { ...base, neutral: gusset.neutral }
@@ -167,19 +133,10 @@ function turnedAdds(asked: AddsAsked, inputs: ReturnType<typeof leatherInputs>):
   })
 }
 const TURNED: Formulas = {
-  wideIn: [
-    '2 × {tg} + 2 × {lining} lining − {side} rolled out',
-    (v) => 2 * v0(v, 'tg') + 2 * v0(v, 'lining') - v0(v, 'side'),
-  ],
-  deepIn: [
-    '2 × {t} + 2 × {lining} lining − {face} rolled out',
-    (v) => 2 * v0(v, 't') + 2 * v0(v, 'lining') - v0(v, 'face'),
-  ],
-  highIn: [
-    '{tb} + {lining} lining − {foot} / 2 rolled out',
-    (v) => v0(v, 'tb') + v0(v, 'lining') - v0(v, 'foot') / 2,
-  ],
-  wideOut: ['{side} rolled out at both seams', (v) => v0(v, 'side')],
-  deepOut: ['{face} rolled out at both seams', (v) => v0(v, 'face')],
-  highOut: ['{foot} / 2 rolled out at the foot', (v) => v0(v, 'foot') / 2],
+  wideIn: '2 × {tg} + 2 × {lining} lining − {side} rolled out',
+  deepIn: '2 × {t} + 2 × {lining} lining − {face} rolled out',
+  highIn: '{tb} + {lining} lining − {foot} / 2 rolled out',
+  wideOut: '{side} rolled out at both seams',
+  deepOut: '{face} rolled out at both seams',
+  highOut: '{foot} / 2 rolled out at the foot',
 }

@@ -95,7 +95,6 @@ function sizesOf(
       `{room} room inside + ${add.value < 0 ? '({add})' : '{add}'}${more > 0 ? ' + {base} base' : ''}`,
       '§20',
       { room: given('room', room), add, base: given('base', more, 'thickness') },
-      (v) => v.room + v.add + v.base,
     )
   const outer = (key: string, label: string, of: Reckoned, add: Reckoned): Reckoned =>
     outcome(
@@ -104,7 +103,6 @@ function sizesOf(
       `{size} between the stitch lines + ${add.value < 0 ? '({add})' : '{add}'}`,
       '§20',
       { size: of, add },
-      (v) => v.size + v.add,
     )
   const wide = inner('wide', 'width', p.wide, adds.wideIn)
   const high = inner('high', 'height', p.high, adds.highIn, base)

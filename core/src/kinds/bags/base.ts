@@ -17,22 +17,14 @@ export function boardBase(bag: Bag): Part {
   const { p, size, materials, s } = bag
   const inner = leatherOf(materials, 'inner')
   const t = inner.thickness
-  const wide = size(
-    'base.wide',
-    'base, finished width',
-    '{room} room inside − 2 × {play}',
-    '§20',
-    { room: given('width inside', p.wide), play: given('play', BENCH.room) },
-    (v) => v.room - 2 * v.play,
-  )
-  const deep = size(
-    'base.deep',
-    'base, finished depth',
-    '{room} room inside − 2 × {play}',
-    '§20',
-    { room: given('depth inside', p.deep), play: given('play', BENCH.room) },
-    (v) => v.room - 2 * v.play,
-  )
+  const wide = size('base.wide', 'base, finished width', '{room} room inside − 2 × {play}', '§20', {
+    room: given('width inside', p.wide),
+    play: given('play', BENCH.room),
+  })
+  const deep = size('base.deep', 'base, finished depth', '{room} room inside − 2 × {play}', '§20', {
+    room: given('depth inside', p.deep),
+    play: given('play', BENCH.room),
+  })
   const board = (key: 'wide' | 'deep', of: typeof wide) =>
     size(
       `base.board.${key}`,
@@ -40,7 +32,6 @@ export function boardBase(bag: Bag): Part {
       '{size} − 2 × {t} leather round its edge',
       '§4',
       { size: of, t: given('leather', t, 'thickness') },
-      (v) => v.size - 2 * v.t,
     )
   const [bw, bd] = [board('wide', wide), board('deep', deep)]
   const cushioned = p.base === 'cushioned'
@@ -109,7 +100,6 @@ export function overlappingBase(bag: Bag, body: Body): Part {
     '{deep} foot + 2 × {lap} up front and back',
     '§20',
     { deep: s.deep, lap: given('lap', lap) },
-    (v) => v.deep + 2 * v.lap,
   )
   const { foot } = body
   if (!foot || body.front.sheet !== body.back.sheet)

@@ -21,30 +21,17 @@ export interface Box {
 
 export function boxOf(bag: Bag): Box {
   const { s, size, margin, body, p } = bag
-  const c = size(
-    'boxed.square',
-    'square at the foot corners, between stitch lines',
-    '{deep} / 2',
-    '§20',
-    { deep: s.deep },
-    (v) => v.deep / 2,
-  )
-  const w0 = size(
-    'boxed.wide',
-    'panel between the side seams',
-    '{wide} + 2 × {square}',
-    '§20',
-    { wide: s.wide, square: c },
-    (v) => v.wide + 2 * v.square,
-  )
-  const h0 = size(
-    'boxed.high',
-    'panel from the top edge to the foot seam',
-    '{high} + {square}',
-    '§20',
-    { high: s.high, square: c },
-    (v) => v.high + v.square,
-  )
+  const c = size('boxed.square', 'square at the foot corners, between stitch lines', '{deep} / 2', '§20', {
+    deep: s.deep,
+  })
+  const w0 = size('boxed.wide', 'panel between the side seams', '{wide} + 2 × {square}', '§20', {
+    wide: s.wide,
+    square: c,
+  })
+  const h0 = size('boxed.high', 'panel from the top edge to the foot seam', '{high} + {square}', '§20', {
+    high: s.high,
+    square: c,
+  })
   const m = margin.value
   const w = w0.value + 2 * m
   const bend = (Math.PI / 2) * body.neutral * body.thickness

@@ -36,14 +36,10 @@ export function strapped(bag: Bag, body: Body, tip: Tip | undefined): Part {
   const under = p.top === 'single' ? 6 : p.topBand + 4
   const down = tip ? tip.down + 28 : Math.min(90, body.front.high / 2)
   const length = tip
-    ? size(
-        'closing.length',
-        'closing strap',
-        '{sewn} sewn on + {over} beyond the edge',
-        '§20',
-        { sewn: given('sewn', sewn), over: given('over', BENCH.strapOver) },
-        (v) => v.sewn + v.over,
-      )
+    ? size('closing.length', 'closing strap', '{sewn} sewn on + {over} beyond the edge', '§20', {
+        sewn: given('sewn', sewn),
+        over: given('over', BENCH.strapOver),
+      })
     : size(
         'closing.length',
         'closing strap',
@@ -56,7 +52,6 @@ export function strapped(bag: Bag, body: Body, tip: Tip | undefined): Part {
           down: given('down', down),
           past: given('past', BENCH.loopWide + BENCH.strapPast),
         },
-        (v) => v.sewn + v.under + v.deep + v.down + v.past,
       )
   const loop = size(
     'closing.loop',
@@ -64,7 +59,6 @@ export function strapped(bag: Bag, body: Body, tip: Tip | undefined): Part {
     '{wide} strap + 2 × {t} + 2 × {t} room + 2 × {ends} ends',
     '§10',
     { wide: given('strap', BENCH.strapWide), t: given('leather', t, 'thickness'), ends: given('ends', 14) },
-    (v) => v.wide + 4 * v.t + 2 * v.ends,
   )
   const strap = rectanglePanel(
     bag,

@@ -71,16 +71,10 @@ export function closure(bag: Bag, body: Body, flap: Flap | undefined): Part {
               '{down} down the front + {clear} clear of the foot',
               '§20',
               { down: given('down', down), clear: given('clear', 20) },
-              (v) => v.down + v.clear,
             ),
-            has: bag.size(
-              'fit.closureHas',
-              'height of the front',
-              '{high}',
-              '§20',
-              { high: given('high', body.front.high) },
-              (v) => v.high,
-            ),
+            has: bag.size('fit.closureHas', 'height of the front', '{high}', '§20', {
+              high: given('high', body.front.high),
+            }),
           },
         ]
       : [],

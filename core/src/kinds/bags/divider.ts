@@ -29,21 +29,15 @@ export function divider(bag: Bag, body: Body): Part {
     })
   const inner = leatherOf(materials, 'inner')
   const bend = bendAllowance(Math.PI / 2, 0, inner.thickness, inner.neutral)
-  const gap = size(
-    'divider.wide',
-    'divider between the sides',
-    '{wide} room inside',
-    '§20',
-    { wide: given('width inside', p.wide) },
-    (v) => v.wide,
-  )
+  const gap = size('divider.wide', 'divider between the sides', '{wide} room inside', '§20', {
+    wide: given('width inside', p.wide),
+  })
   const across = size(
     'divider.cut',
     'divider with its tabs',
     '{gap} + 2 × ({bend} round the fold + {tab} tab)',
     '§20',
     { gap, bend: given('bend', bend), tab: given('tab', BENCH.tab) },
-    (v) => v.gap + 2 * (v.bend + v.tab),
   )
   const high = Math.max(30, body.front.high - BENCH.under - BENCH.above - radiusRoom(bag))
   const panel = rectanglePanel(bag, 'divider', 'Divider', 'inner', across.value, high, {

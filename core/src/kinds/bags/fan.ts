@@ -38,7 +38,6 @@ export function fanBody(bag: Bag): Body {
       folds: given('folds', 2 * fan.pleats - 1, 'count'),
       gap: given('gap in a fold', FOLD_GAP),
     },
-    (v) => 2 * v.pleats * v.t + v.folds * v.gap,
   )
   const made = part({
     panels: [front, back, side],

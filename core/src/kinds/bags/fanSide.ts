@@ -28,7 +28,6 @@ export function fanOf(bag: Bag): Fan {
     '{deep} / (2 × {pleats} pleats × sine of half of {angle})',
     '§20',
     { deep: s.deep, pleats: given('pleats', pleats, 'count'), angle: given('opening', gamma, 'angle') },
-    (v) => v.deep / (2 * v.pleats * Math.sin(v.angle / 2)),
   )
   const rise = s.high.value
   // A side of no depth would have no leaf to draw, and one that opens further than a fan has no foot to stand on.

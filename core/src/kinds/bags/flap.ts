@@ -39,7 +39,6 @@ export function flapOf(bag: Bag, apart: number, wide: number, lean = 0): Flap {
       radius: given('to the middle of the bend', BENCH.flapBend + body.neutral * t),
       bend: given('bend', bend),
     },
-    (v) => Math.max(2 * v.bend, v.apart + v.t + v.room - 2 * v.radius + 2 * v.bend),
   )
   return {
     over,

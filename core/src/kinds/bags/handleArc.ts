@@ -25,10 +25,6 @@ export function arcOf(bag: Bag, thickness: number, k: number): Reckoned {
       t: given('thickness', thickness, 'thickness'),
       k: given('neutral share', k, 'share'),
     },
-    (v) =>
-      legs
-        ? 2 * (v.rise - v.span / 2) + Math.PI * (v.span / 2 + v.k * v.t)
-        : v.angle * (v.radius + v.k * v.t),
   )
 }
 

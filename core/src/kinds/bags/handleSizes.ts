@@ -6,14 +6,10 @@ import type { Body } from './parts.js'
 
 /** Whether both ends of a handle lie on the face of the bag, clear of its seams. */
 export function onTheFace({ p, size, margin }: Bag, { front }: Body, wide: number): Fit {
-  const has = size(
-    'fit.handleHas',
-    'between the seams',
-    '{face} − 2 × {margin} margin',
-    '§20',
-    { face: given('face', front.wide), margin },
-    (v) => v.face - 2 * v.margin,
-  )
+  const has = size('fit.handleHas', 'between the seams', '{face} − 2 × {margin} margin', '§20', {
+    face: given('face', front.wide),
+    margin,
+  })
   return {
     id: 'handle-on-face',
     rank: 'stop',
@@ -23,14 +19,10 @@ export function onTheFace({ p, size, margin }: Bag, { front }: Body, wide: numbe
     why: 'an end would hang over the corner into the side seam: bring the ends nearer together, or make the handle narrower',
     keys: [],
     remedy: { field: 'handleSpan', value: Math.max(20, Math.floor(has.value - wide - 4)) },
-    needs: size(
-      'fit.handle',
-      'needs',
-      '{span} span + {wide} wide',
-      '§20',
-      { span: given('span', p.handleSpan), wide: given('width', wide) },
-      (v) => v.span + v.wide,
-    ),
+    needs: size('fit.handle', 'needs', '{span} span + {wide} wide', '§20', {
+      span: given('span', p.handleSpan),
+      wide: given('width', wide),
+    }),
     has,
   }
 }
@@ -46,7 +38,6 @@ export function cordSizes(size: Bag['size'], cordThick: number, thickness: numbe
     '{cord} / 2 + {k} × {t}',
     '§10',
     { cord, t, k },
-    (v) => v.cord / 2 + v.k * v.t,
   )
   const row = size(
     'handle.cord.row',
@@ -54,7 +45,6 @@ export function cordSizes(size: Bag['size'], cordThick: number, thickness: numbe
     '{cord} / 2 + 2 × {t}',
     '§10',
     { cord, t },
-    (v) => v.cord / 2 + 2 * v.t,
   )
   const reach = size(
     'handle.cord.reach',
@@ -62,7 +52,6 @@ export function cordSizes(size: Bag['size'], cordThick: number, thickness: numbe
     '√(({k} × {t})² + {row}²)',
     '§10',
     { k, t, row },
-    (v) => Math.hypot(v.k * v.t, v.row),
   )
   return { middle, row, reach, k, t }
 }

@@ -1,4 +1,3 @@
-import { turnBack } from '../../formulas/index.js'
 import { point, polyline } from '../../geometry/index.js'
 import { type Join } from '../../master/index.js'
 import { given } from '../../working/index.js'
@@ -51,18 +50,11 @@ function handle(bag: Bag, body: Body, hand: Hand, first: boolean): Part {
   const arc = arcOf(bag, layers * t, strap.neutral)
   const ring = p.handle === 'ring'
   const rolled = p.handle === 'rolled'
-  const back = size(
-    'handle.back',
-    'turned back round the ring',
-    'π × ({bar} ring / 2 + {k} × {t})',
-    '§10',
-    {
-      bar: given('ring', hardwareOf(materials, 'handle-ring').bar),
-      k: given('neutral share', strap.neutral, 'share'),
-      t: given('leather', t, 'thickness'),
-    },
-    (v) => turnBack(v.bar, v.t, v.k, 0),
-  )
+  const back = size('handle.back', 'turned back round the ring', 'π × ({bar} ring / 2 + {k} × {t})', '§10', {
+    bar: given('ring', hardwareOf(materials, 'handle-ring').bar),
+    k: given('neutral share', strap.neutral, 'share'),
+    t: given('leather', t, 'thickness'),
+  })
   // Round both rings and back underneath, so that the ends meet in the middle.
   const length = ring
     ? size(
@@ -71,29 +63,20 @@ function handle(bag: Bag, body: Body, hand: Hand, first: boolean): Part {
         '2 × {arc} + 2 × {back}',
         '§10',
         { arc, back },
-        (v) => 2 * v.arc + 2 * v.back,
       )
-    : size(
-        'handle.length',
-        'handle with both ends',
-        '{arc} + 2 × {ends} sewn on',
-        '§10',
-        { arc, ends: given('ends', p.lap) },
-        (v) => v.arc + 2 * v.ends,
-      )
+    : size('handle.length', 'handle with both ends', '{arc} + 2 × {ends} sewn on', '§10', {
+        arc,
+        ends: given('ends', p.lap),
+      })
   const wide = rolled
     ? size(
         'handle.cover',
         'cover round the cord, with a flange on either side',
-        '2 × √({reach}² − {middle}²) + {middle} × (2 × π − 2 × the angle whose cosine is {middle} / {reach} − 2 × the angle whose tangent is {k} × {t} / {row}) + 2 × {flange}',
+        '2 × √({reach}² − {middle}²) + {middle} × (2 × π − 2 × the angle whose cosine is ({middle} / {reach}) − 2 × the angle whose tangent is ({k} × {t} / {row})) + 2 × {flange}',
         '§10',
         { ...cordSizes(size, p.handleCord, t, strap.neutral), flange: given('flange', BENCH.flange) },
-        (v) =>
-          2 * Math.sqrt(v.reach ** 2 - v.middle ** 2) +
-          v.middle * (2 * Math.PI - 2 * Math.acos(v.middle / v.reach) - 2 * Math.atan((v.k * v.t) / v.row)) +
-          2 * v.flange,
       )
-    : size('handle.wide', 'width', '{wide}', '§10', { wide: given('width', p.handleWide) }, (v) => v.wide)
+    : size('handle.wide', 'width', '{wide}', '§10', { wide: given('width', p.handleWide) })
   const id = `handle-${suffix}`
   const w = wide.value
   const m = p.margin

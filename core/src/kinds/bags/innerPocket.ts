@@ -24,7 +24,6 @@ export function innerPocket(
     size.full > 0 ? '{wide} where it is sewn + 2 × {full} for the pleats' : '{wide}',
     '§20',
     { wide: given('width', wide), full: given('fullness', size.full / 2) },
-    (v) => v.wide + 2 * v.full,
   )
   const full = size.full > 0
   const panel = rectanglePanel(bag, id, name, 'inner', across.value, high, {

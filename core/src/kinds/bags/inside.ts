@@ -24,7 +24,6 @@ export function organiser(bag: Bag, face: Face, clear: number): Part {
     '{card} card + 2 × {room} room',
     '§9',
     { card: given('card', CARD.width), room: given('room', Math.max(1.5, room)) },
-    (v) => v.card + 2 * v.room,
   )
   const pen = size(
     'organiser.pen',
@@ -32,7 +31,6 @@ export function organiser(bag: Bag, face: Face, clear: number): Part {
     'π / 2 × {pen} pen + {room} room',
     '§20',
     { pen: given('pen', BENCH.pen), room: given('room', 3) },
-    (v) => (Math.PI / 2) * v.pen + v.room,
   )
   const m = p.margin
   const asked = p.cards * card.value + p.pens * pen.value + 2 * m
@@ -84,22 +82,8 @@ export function organiser(bag: Bag, face: Face, clear: number): Part {
         why: 'the last places are too narrow or missing: fewer of them, or a wider bag',
         keys: [],
         remedy: { field: 'cards', value: Math.max(0, p.cards - 1) },
-        needs: size(
-          'fit.places',
-          'needs',
-          '{asked} in all',
-          '§9',
-          { asked: given('places', asked) },
-          (v) => v.asked,
-        ),
-        has: size(
-          'fit.placesHas',
-          'between the seams',
-          '{wide}',
-          '§9',
-          { wide: given('width', most) },
-          (v) => v.wide,
-        ),
+        needs: size('fit.places', 'needs', '{asked} in all', '§9', { asked: given('places', asked) }),
+        has: size('fit.placesHas', 'between the seams', '{wide}', '§9', { wide: given('width', most) }),
       },
     ],
     concerns:

@@ -88,7 +88,6 @@ export const uSeam = (
         source: '§7',
       },
       { margin: { kind: 'given', label: 'margin', value: inner, quantity: 'length' } },
-      (v) => v.margin,
     ),
     trims: [2, 2],
     through: [sheet, on],

@@ -45,7 +45,6 @@ export function padParts(bag: Bag, { wide, long, from }: Pad): Part {
       source: '§7',
     },
     { margin: given('margin', p.margin) },
-    (v) => v.margin,
   )
   const round = Math.max(1, CORNER - p.margin)
   const cut = round * Math.asin(Math.min(1, Math.max(0, CORNER - BENCH.padBeside + BESIDE) / round))

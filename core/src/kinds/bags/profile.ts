@@ -109,11 +109,15 @@ export const cornersOf = (bag: Bag, panelId: string, profile: Profile, role: str
     {
       key: 'bag.radius',
       label: 'corner at the stitch line',
-      formula: '{radius} as asked, no larger than the panel has room for',
+      formula:
+        'the smallest of {radius} as asked, {span} / 2 − 1 and {rise} − 1: no rounder than the panel has room for',
       source: '§20',
     },
-    { radius: given('radius', p.radius) },
-    () => profile.radius,
+    {
+      radius: given('radius', p.radius),
+      span: given('span', profile.span),
+      rise: given('rise', profile.rise),
+    },
   )
   return profile.radius <= 0
     ? []

@@ -1,4 +1,3 @@
-import { turnBack } from '../../formulas/index.js'
 import type { Fit, Fitting } from '../../master/index.js'
 import { given } from '../../working/index.js'
 import { hardwareOf, leatherOf } from '../kind.js'
@@ -68,7 +67,6 @@ export function ringLoops(bag: Bag, { panelId, role, wide, field, places }: Ring
       k: given('neutral share', leather.neutral, 'share'),
       t: given('leather', leather.thickness, 'thickness'),
     },
-    (v) => 2 * v.end + turnBack(v.bar, v.t, v.k, 0),
   )
   const panel = rectanglePanel(bag, panelId, 'Tab of a ring', 'straps', wide, length.value, {
     count: places.length,

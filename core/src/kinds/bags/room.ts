@@ -16,7 +16,6 @@ const insideOf = (bag: Bag, key: 'wide' | 'high' | 'deep', label: string): Recko
     `{size} between the stitch lines − ${add.value < 0 ? '({add})' : '{add}'}${base > 0 ? ' − {base} base' : ''}`,
     '§20',
     { size: s[key], add, base: given('base', base, 'thickness') },
-    (v) => v.size - v.add - v.base,
   )
 }
 
@@ -46,7 +45,6 @@ export function roomOf(bag: Bag, { panels }: Part): Room {
           isFan(p) ? '{deep} / 2: halfway between foot and top' : '{least} at the slimmer end',
           '§20',
           { deep: whole, least: given('slimmer end', least) },
-          (v) => (isFan(p) ? v.deep / 2 : v.least),
         )
   const zip = p.closure === 'zip'
   const mouthWide = outcome(
@@ -55,7 +53,6 @@ export function roomOf(bag: Bag, { panels }: Part): Room {
     zip ? '{wide} inside − 2 × {ends} at the zip’s ends' : '{wide} inside',
     '§20',
     { wide, ends: given('ends', 12) },
-    (v) => (zip ? v.wide - 2 * v.ends : v.wide),
   )
   const top = p.body === 'tapered' ? p.topDeep : p.deep
   const mouthDeep = outcome(
@@ -66,7 +63,6 @@ export function roomOf(bag: Bag, { panels }: Part): Room {
       : '{top} depth at the top, walls pushed apart',
     '§20',
     { top: given('depth', zip ? top : Math.max(top, p.deep + 10)) },
-    (v) => v.top,
   )
   return {
     wide,
@@ -104,16 +100,11 @@ export function turningOf(bag: Bag, { panels }: Part): Turning {
     '2 × {high} + 2 × {wide} + {deep}',
     '§20',
     { high: s.high, wide: s.wide, deep: s.deep },
-    (v) => 2 * v.high + 2 * v.wide + v.deep,
   )
-  const opening = outcome(
-    'turning.opening',
-    'round the mouth',
-    '2 × ({wide} + {deep})',
-    '§20',
-    { wide: s.wide, deep: given('depth of the mouth', p.body === 'tapered' ? p.topDeep : p.deep) },
-    (v) => 2 * (v.wide + v.deep),
-  )
+  const opening = outcome('turning.opening', 'round the mouth', '2 × ({wide} + {deep})', '§20', {
+    wide: s.wide,
+    deep: given('depth of the mouth', p.body === 'tapered' ? p.topDeep : p.deep),
+  })
   return {
     role: firm,
     girth,

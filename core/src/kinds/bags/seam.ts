@@ -45,7 +45,6 @@ export function bodySeams(bag: Bag, seam: BodySeam): Join[] {
                 source: '§20',
               },
               { margin, by: given('by', by) },
-              (v) => v.margin - v.by,
             ),
       trims: [TOP_IN, TOP_IN],
       through: seam.through,

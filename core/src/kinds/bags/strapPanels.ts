@@ -22,22 +22,14 @@ export function joinedOn(bag: Bag, s: Sizes, panels: readonly Panel[]): { panels
   const t = leather.thickness
   // Joined away from the holes and from the ring.
   const at = Math.max(s.back.value + 40, s.long.value * 0.35)
-  const first = size(
-    'strap.first',
-    'long part, piece at the ring',
-    '{at} to the lap + {lap} lap',
-    '§10',
-    { at: given('to the lap', at), lap: given('lap', JOIN_LAP) },
-    (v) => v.at + v.lap,
-  )
-  const second = size(
-    'strap.second',
-    'long part, piece with the holes',
-    '{long} − {at} to the lap',
-    '§10',
-    { long: s.long, at: given('to the lap', at) },
-    (v) => v.long - v.at,
-  )
+  const first = size('strap.first', 'long part, piece at the ring', '{at} to the lap + {lap} lap', '§10', {
+    at: given('to the lap', at),
+    lap: given('lap', JOIN_LAP),
+  })
+  const second = size('strap.second', 'long part, piece with the holes', '{long} − {at} to the lap', '§10', {
+    long: s.long,
+    at: given('to the lap', at),
+  })
   const w = p.strapWide
   // Each row begins where the skived end is thick enough to bear a stitch.
   const borne = (JOIN_LAP * (leather.bears - JOIN_THIN)) / Math.max(1e-6, t - JOIN_THIN)

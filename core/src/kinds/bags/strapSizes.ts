@@ -1,4 +1,3 @@
-import { keeperLength, turnBack } from '../../formulas/index.js'
 import { given, type Given, type Reckoned } from '../../working/index.js'
 import { hardwareOf, leatherOf } from '../kind.js'
 import { type Bag } from './bag.js'
@@ -29,14 +28,12 @@ export function strapSizes(bag: Bag) {
   const t = given('leather', leather.thickness, 'thickness')
   const [ring, buckle] = ['ring', 'buckle'].map((role) => given(role, hardwareOf(materials, role).bar))
   const backOf = (key: string, label: string, bar: Given): Reckoned =>
-    size(
-      key,
-      label,
-      'π × ({bar} bar / 2 + {k} × {t}) + {lap} lap',
-      '§10',
-      { bar, k, t, lap: given('lap', p.lap) },
-      (v) => turnBack(v.bar, v.t, v.k, v.lap),
-    )
+    size(key, label, 'π × ({bar} bar / 2 + {k} × {t}) + {lap} lap', '§10', {
+      bar,
+      k,
+      t,
+      lap: given('lap', p.lap),
+    })
   const back = backOf('strap.back', 'turned back round a ring', ring!)
   const backBuckle = backOf('strap.back.buckle', 'turned back round the buckle', buckle!)
   const usual = size(
@@ -45,7 +42,6 @@ export function strapSizes(bag: Bag) {
     '{carried} as worn − {short} short part',
     '§10',
     { carried: given('ring to ring', p.carried), short: given('short part', p.strapShort) },
-    (v) => v.carried - v.short,
   )
   const holes = given('holes', p.strapHoles, 'count')
   const spacing = given('apart', p.strapSpacing)
@@ -55,7 +51,6 @@ export function strapSizes(bag: Bag) {
     '{back} + {usual} + ({holes} − 1) / 2 × {spacing} + {tip} to the tip',
     '§10',
     { back, usual, holes, spacing, tip: given('tip', p.strapTip) },
-    (v) => v.back + v.usual + ((v.holes - 1) / 2) * v.spacing + v.tip,
   )
   const short = size(
     'strap.short',
@@ -63,7 +58,6 @@ export function strapSizes(bag: Bag) {
     '{short} + {back} + {backBuckle}',
     '§10',
     { short: given('short part', p.strapShort), back, backBuckle },
-    (v) => v.short + v.back + v.backBuckle,
   )
   const slot = size(
     'strap.slot',
@@ -71,12 +65,11 @@ export function strapSizes(bag: Bag) {
     'π × ({bar} bar / 2 + {k} × {t}) + {prong} prong',
     '§10',
     { bar: buckle!, k, t, prong: given('prong', BENCH.prong) },
-    (v) => Math.PI * (v.bar / 2 + v.k * v.t) + v.prong,
   )
   const keeper = size(
     'strap.keeper',
     'a keeper, with its lap',
-    '2 × ({wide} + {ease}) + 2 × (2 × {t} + {ease}) + 2 π × {k} × {t} + {lap} lap',
+    '2 × ({wide} + {ease}) + 2 × (2 × {t} + {ease}) + 2 × π × {k} × {t} + {lap} lap',
     '§10',
     {
       wide: given('strap', p.strapWide),
@@ -85,32 +78,24 @@ export function strapSizes(bag: Bag) {
       lap: given('lap', BENCH.keeperLap),
       ease: given('ease', BENCH.keeperEase),
     },
-    (v) => keeperLength(v.wide, 2 * v.t, v.ease, v.ease, v.t, v.k) + v.lap,
   )
   const reach = (key: string, label: string, way: 1 | -1): Reckoned =>
-    outcome(
-      `strap.${key}`,
-      label,
-      `{carried} ${way > 0 ? '+' : '−'} ({holes} − 1) / 2 × {spacing}`,
-      '§10',
-      { carried: given('ring to ring', p.carried), holes, spacing },
-      (v) => v.carried + (way * (v.holes - 1) * v.spacing) / 2,
-    )
-  const total = outcome(
-    'strap.total',
-    'strap leather in all',
-    '({long} + {short}) × {straps}',
-    '§10',
-    { long, short, straps: given('straps', p.strap === 'pair' ? 2 : 1, 'count') },
-    (v) => (v.long + v.short) * v.straps,
-  )
+    outcome(`strap.${key}`, label, `{carried} ${way > 0 ? '+' : '−'} ({holes} − 1) / 2 × {spacing}`, '§10', {
+      carried: given('ring to ring', p.carried),
+      holes,
+      spacing,
+    })
+  const total = outcome('strap.total', 'strap leather in all', '({long} + {short}) × {straps}', '§10', {
+    long,
+    short,
+    straps: given('straps', p.strap === 'pair' ? 2 : 1, 'count'),
+  })
   const overlap = outcome(
     'strap.overlap',
     'overlap at the usual hole',
     '({holes} − 1) / 2 × {spacing} + {tip}',
     '§10',
     { holes, spacing, tip: given('tip', p.strapTip) },
-    (v) => ((v.holes - 1) / 2) * v.spacing + v.tip,
   )
   return {
     back,

@@ -61,7 +61,6 @@ export function plainStrip(bag: Bag, profile: Profile, half: number, ways: Corne
       corner: given('corner', corner),
       ease: given('ease', p.cornerEase),
     },
-    (v) => gussetStrip(v.rise, v.span, v.radius) + 2 * v.corner - 2 * v.ease,
   )
   // A number written over the length is spread over the foot: the seam then shows what is amiss.
   const off = length.value - length.figured
@@ -110,7 +109,6 @@ export function taperingStrip(bag: Bag, profile: Profile, asked: number, foot: n
       foot: given('foot', span - 2 * radius),
       edge: given('edge', gussetStrip(rise, span, radius)),
     },
-    (v) => 2 * v.upright + 2 * v.quarter + v.foot,
   )
   const [cos, steps] = [Math.cos(lean), 24]
   const corner = Array.from({ length: steps + 1 }, (_, i) => {

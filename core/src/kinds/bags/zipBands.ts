@@ -8,21 +8,16 @@ import { alone, part, together, type Body, type Part } from './parts.js'
 export function zipped(bag: Bag, body: Body): Part {
   const { p, s, size } = bag
 
-  const length = size(
-    'zip.length',
-    'zip from stop to stop',
-    '{wide} width − 2 × {ends} at the ends',
-    '§20',
-    { wide: s.wide, ends: given('ends', 12) },
-    (v) => v.wide - 2 * v.ends,
-  )
+  const length = size('zip.length', 'zip from stop to stop', '{wide} width − 2 × {ends} at the ends', '§20', {
+    wide: s.wide,
+    ends: given('ends', 12),
+  })
   const band = size(
     'zip.band',
     'a band beside the zip',
-    '({deep} depth − {gap} for the teeth) / 2 + {under} sewn under the top edge',
+    '({deep} depth − {gap} for the teeth) / 2 + {under} sewn under the top edge, at least {least}',
     '§20',
-    { deep: s.deep, gap: given('teeth', 6), under: given('under', 12) },
-    (v) => Math.max(14, (v.deep - v.gap) / 2 + v.under),
+    { deep: s.deep, gap: given('teeth', 6), under: given('under', 12), least: given('least', 14) },
   )
   const wide = Math.min(body.front.wide, body.back.wide) - 4
   return together(

@@ -16,18 +16,19 @@ export function widths(
     {
       key: 'half.cards',
       label: 'half for the cards',
-      formula: p.pockets === 0 ? '{none}' : '{pocketWidth} + {foldClear}',
+      formula: p.pockets === 0 ? '0: no card pockets' : '{pocketWidth} + {foldClear}',
       source: '§9',
     },
-    { pocketWidth, foldClear, none: given('no card pockets', 0) },
-    (v) => (p.pockets === 0 ? v.none : v.pocketWidth + v.foldClear),
+    { pocketWidth, foldClear },
   )
   const note = p.currency === 'none' ? undefined : largestNote(currencyOf(p.currency))
   const forNotes = reckon(
     {
       key: 'half.notes',
       label: 'half for the notes',
-      formula: note ? 'half of {note} note + {ease} ease + {margin} margin + {hole} half a hole' : '{none}',
+      formula: note
+        ? 'half of {note} note + {ease} ease + {margin} margin + {hole} half a hole'
+        : '0: no notes',
       source: '§2',
     },
     {
@@ -35,9 +36,7 @@ export function widths(
       ease: given('ease', BENCH.noteEase),
       margin,
       hole,
-      none: given('no notes', 0),
     },
-    (v) => (note ? v.note / 2 + v.ease + v.margin + v.hole : v.none),
   )
   const half = reckon(
     {
@@ -47,12 +46,10 @@ export function widths(
       source: '§2',
     },
     { forCards, forNotes, bare: given('least', BENCH.leastHalf) },
-    (v) => Math.max(v.forCards, v.forNotes, v.bare),
   )
   const insideWidth = reckon(
     { key: 'inside.width', label: 'inside width', formula: '2 × {half}', source: '§2' },
     { half },
-    (v) => 2 * v.half,
   )
   const outsideWidth = reckon(
     {
@@ -62,7 +59,6 @@ export function widths(
       source: '§2',
     },
     { insideWidth, taken },
-    (v) => v.insideWidth + v.taken,
   )
   const reach = size(
     'seam.reach',
@@ -70,17 +66,15 @@ export function widths(
     p.pockets > 0 ? '{pocketWidth} − {margin} margin' : '{half} − {ease} − {margin} margin',
     '§7',
     { pocketWidth, half, ease: given('ease', BENCH.noteEase), margin },
-    (v) => (p.pockets > 0 ? v.pocketWidth - v.margin : v.half - v.ease - v.margin),
   )
   const cutAway = size(
     'inside.cutAway',
     'inside cut away at the fold',
     p.cutAway === 'foot'
-      ? '{insideWidth} − 2 × ({reach} + {margin} + {hole})'
-      : 'not cut away: {insideWidth} × 0',
+      ? '{insideWidth} − 2 × ({reach} + {margin} + {hole}), at least 0'
+      : '0: not cut away',
     '§2',
     { insideWidth, reach, margin, hole },
-    (v) => (p.cutAway === 'foot' ? Math.max(0, v.insideWidth - 2 * (v.reach + v.margin + v.hole)) : 0),
   )
   return { half, insideWidth, outsideWidth, reach, cutAway }
 }
@@ -94,7 +88,7 @@ export function heights({ p, reckon, margin, hole }: Start, depth: Reckoned, sho
     {
       key: 'height.notes',
       label: 'height for the notes',
-      formula: note ? '{note} note + {ease} ease + {margin} margin + {hole} − {lip} lip' : '{none}',
+      formula: note ? '{note} note + {ease} ease + {margin} margin + {hole} − {lip} lip' : '0: no notes',
       source: '§2',
     },
     {
@@ -103,9 +97,7 @@ export function heights({ p, reckon, margin, hole }: Start, depth: Reckoned, sho
       margin,
       hole,
       lip: given('lip', p.lip),
-      none: given('no notes', 0),
     },
-    (v) => (note ? v.note + v.ease + v.margin + v.hole - v.lip : v.none),
   )
   const bare = given('least', BENCH.leastHeight)
   const insideHeight = reckon(
@@ -116,12 +108,10 @@ export function heights({ p, reckon, margin, hole }: Start, depth: Reckoned, sho
       source: '§9',
     },
     { forCards, forNotes, bare },
-    (v) => Math.max(v.forCards, v.forNotes, v.bare),
   )
   const outsideHeight = reckon(
     { key: 'outside.height', label: 'outside height', formula: '{insideHeight} + {lip} lip', source: '§2' },
     { insideHeight, lip: given('lip', p.lip) },
-    (v) => v.insideHeight + v.lip,
   )
   return { insideHeight, outsideHeight }
 }

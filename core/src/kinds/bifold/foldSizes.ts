@@ -1,4 +1,3 @@
-import { betweenMiddles, bookFold } from '../../formulas/index.js'
 import { CARD, type Leather, NOTE_THICKNESS } from '../../stores/index.js'
 import { type Reckoned, given } from '../../working/index.js'
 import { sizeBy } from '../parts/basics.js'
@@ -32,27 +31,18 @@ export function foldSizes(start: Start): FoldSizes {
       cards: given('cards', piles * p.pockets * p.cardsPerPocket, 'count'),
       card: given('card', CARD.thickness, 'thickness'),
     },
-    (v) => 2 * v.pieces * v.t + v.fill * v.cards * v.card,
   )
-  const bend = size(
-    'fold.insideBend',
-    'inside used up by the bend',
-    'π × ({gap} / 2 + {k} × {t})',
-    '§2',
-    {
-      gap,
-      k: given('neutral share', inside.neutral, 'share'),
-      t: given('inside leather', inside.thickness, 'thickness'),
-    },
-    (v) => bookFold(v.gap, v.t, v.k),
-  )
+  const bend = size('fold.insideBend', 'inside used up by the bend', 'π × ({gap} / 2 + {k} × {t})', '§2', {
+    gap,
+    k: given('neutral share', inside.neutral, 'share'),
+    t: given('inside leather', inside.thickness, 'thickness'),
+  })
   const foldClear = size(
     'fold.clear',
     'pockets end before the fold line by',
     'half of {bend} + {room}',
     '§2',
     { bend, room: given('room', BENCH.foldRoom) },
-    (v) => v.bend / 2 + v.room,
   )
   const notes = reckon(
     {
@@ -66,7 +56,6 @@ export function foldSizes(start: Start): FoldSizes {
       count: given('count', p.currency === 'none' ? 0 : p.notes, 'count'),
       one: given('one', NOTE_THICKNESS, 'thickness'),
     },
-    (v) => v.count * v.one,
   )
   const t = (one: Leather | undefined): number => one?.thickness ?? 0
   const leaf = (key: string, words: string, share: number, leaves: number, outer: Leather) => {
@@ -86,12 +75,6 @@ export function foldSizes(start: Start): FoldSizes {
         ko: given('k', outer.neutral, 'share'),
         to: given('outer', outer.thickness, 'thickness'),
       },
-      (v) =>
-        betweenMiddles({
-          inner: { thickness: v.ti, neutral: 1 - v.ki },
-          outer: { thickness: v.to, neutral: v.ko },
-          between: v.notes + v.leaves,
-        }),
     )
     const difference = size(
       `${key}.difference`,
@@ -99,7 +82,6 @@ export function foldSizes(start: Start): FoldSizes {
       'π × {middles} between the middles',
       '§2',
       { middles },
-      (v) => Math.PI * v.middles,
     )
     const taken = size(
       `${key}.taken`,
@@ -107,7 +89,6 @@ export function foldSizes(start: Start): FoldSizes {
       '{share} × {difference}',
       '§2',
       { share: given('share', p.foldShare, 'share'), difference },
-      (v) => v.share * v.difference,
     )
     return { difference, taken }
   }

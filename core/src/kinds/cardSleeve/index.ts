@@ -62,7 +62,7 @@ function sleeveOf(p: SleeveParams, materials: Materials, reckon: Reckon): Sleeve
   const sizes = stackSizes(start)
   const size = sizeBy(reckon)
   const forCards = heightForCards(start, sizes, roomOverCards(p, p.corner))
-  const height = size('height', 'height', '{forCards} for the cards', '§9', { forCards }, (v) => v.forCards)
+  const height = size('height', 'height', '{forCards} for the cards', '§9', { forCards })
   const both = p.sides === 'both'
   const lined = p.lining === 'lined'
   const backs = p.centre === 'open' ? 2 : 1
@@ -77,7 +77,6 @@ function sleeveOf(p: SleeveParams, materials: Materials, reckon: Reckon): Sleeve
       body: t('body'),
       lining: lined ? t('lining') : given('none', 0),
     },
-    (v) => v.backs * (v.body + v.lining),
   )
   const stack: Stack = {
     start,

@@ -56,14 +56,10 @@ function fits(p: CaseParams, s: CaseSizes, reckon: Reckon): Fit[] {
     keys: ['width'],
     remedy: { field: 'wide', value: Math.ceil(stack.sizes.pocketWidth.value) },
     at: point(s.width.value / 2, s.bodyLength.value / 2),
-    needs: size(
-      'fit.pile',
-      'needs',
-      '{pocket} pockets + 2 × {margin} margin',
-      '§9',
-      { pocket: stack.sizes.pocketWidth, margin: s.margin },
-      (v) => v.pocket + 2 * v.margin,
-    ),
+    needs: size('fit.pile', 'needs', '{pocket} pockets + 2 × {margin} margin', '§9', {
+      pocket: stack.sizes.pocketWidth,
+      margin: s.margin,
+    }),
     has: present(reckon, 'fit.pileHas', 'width of the back', s.width, '§9'),
   }
   // Cards on the outside may stand above the back, where the flap bends over them.

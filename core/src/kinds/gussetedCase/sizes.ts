@@ -51,7 +51,6 @@ export function caseSizes(p: CaseParams, materials: Materials, reckon: Reckon): 
     '{wide} + 2 × ({ease} ease + {margin} margin + {hole} half a hole)',
     '§8',
     { wide: given('wide', p.wide), ease, margin, hole },
-    (v) => v.wide + 2 * (v.ease + v.margin + v.hole),
   )
   const height = size(
     'height',
@@ -59,7 +58,6 @@ export function caseSizes(p: CaseParams, materials: Materials, reckon: Reckon): 
     '{high} + {ease} ease + {margin} margin + {hole} at the foot',
     '§8',
     { high: given('high', p.high), ease, margin, hole },
-    (v) => v.high + v.ease + v.margin + v.hole,
   )
   const gussetTop = size(
     'gusset.top',
@@ -67,7 +65,6 @@ export function caseSizes(p: CaseParams, materials: Materials, reckon: Reckon): 
     '{deep} + {ease} ease',
     '§8',
     { deep: given('deep', p.deep), ease },
-    (v) => v.deep + v.ease,
   )
   const gussetHalf = size(
     'gusset.half',
@@ -75,55 +72,37 @@ export function caseSizes(p: CaseParams, materials: Materials, reckon: Reckon): 
     '{gussetTop} / 2 + {margin} margin',
     '§8',
     { gussetTop, margin },
-    (v) => v.gussetTop / 2 + v.margin,
   )
   const gussetHigh = outcome(
     'gusset.high',
     'gusset along its middle',
-    '√({height}² − ({gussetTop} / 2)²), so that its sides are as long as the front’s',
+    '√({height}² − ({gussetTop} / 2)², at least 1): so that its sides are as long as the front’s',
     '§8',
     { height, gussetTop },
-    (v) => Math.sqrt(Math.max(1, v.height ** 2 - (v.gussetTop / 2) ** 2)),
   )
-  const flapBend = size(
-    'flap.bend',
-    'over the top, full',
-    '{deep} + {t} front + π × {k} × {t}',
-    '§3',
-    { deep: given('deep', p.deep), t, k },
-    (v) => v.deep + v.t + Math.PI * v.k * v.t,
-  )
+  const flapBend = size('flap.bend', 'over the top, full', '{deep} + {t} front + π × {k} × {t}', '§3', {
+    deep: given('deep', p.deep),
+    t,
+    k,
+  })
   const bodyLength = outcome(
     'body.length',
     'length of back and flap',
     '{flap} flap + {flapBend} over the top + {height} back',
     '§3',
     { flap: given('flap', p.flap), flapBend, height },
-    (v) => v.flap + v.flapBend + v.height,
   )
-  const flat = outcome(
-    'closed.flat',
-    'thickness folded flat',
-    '3 × {t} + 2 × {tg} gusset',
-    '§8',
-    { t, tg },
-    (v) => 3 * v.t + 2 * v.tg,
-  )
-  const full = outcome(
-    'closed.full',
-    'thickness with the thing in it',
-    '{deep} + 3 × {t}',
-    '§8',
-    { deep: given('deep', p.deep), t },
-    (v) => v.deep + 3 * v.t,
-  )
+  const flat = outcome('closed.flat', 'thickness folded flat', '3 × {t} + 2 × {tg} gusset', '§8', { t, tg })
+  const full = outcome('closed.full', 'thickness with the thing in it', '{deep} + 3 × {t}', '§8', {
+    deep: given('deep', p.deep),
+    t,
+  })
   const rise = size(
     'bridge.rise',
     'rise of the bridge support',
     'the larger of {deep} / 3 and {least} at least',
     '§10',
     { deep: given('deep', p.deep), least: given('least', BENCH.bridgeRise) },
-    (v) => Math.max(v.least, v.deep / 3),
   )
   const bridge = size(
     'bridge',
@@ -136,7 +115,6 @@ export function caseSizes(p: CaseParams, materials: Materials, reckon: Reckon): 
       tg,
       tab: given('tab', BENCH.bridgeTab),
     },
-    (v) => v.angle * (v.radius + v.k * v.tg) + 2 * v.tab,
   )
   const start = { ...basics, p, reckon, leather: leatherOf(materials, 'pockets'), skives: materials.skives }
   const stack: Stack | undefined =

@@ -65,22 +65,11 @@ function fits(p: HolderParams, s: HolderSizes, reckon: Reckon, materials: Materi
       keys: [],
       remedy: { field: 'shown', value: Math.floor(p.high / 3) },
       at: point(s.pocketWide.value / 2, 2),
-      needs: size(
-        'fit.held',
-        'needs',
-        '{high} / 3 of it',
-        '§11',
-        { high: given('high', p.high) },
-        (v) => v.high / 3,
-      ),
-      has: size(
-        'fit.heldHas',
-        'inside',
-        '{high} − {shown}',
-        '§11',
-        { high: given('high', p.high), shown: given('shown', p.shown) },
-        (v) => v.high - v.shown,
-      ),
+      needs: size('fit.held', 'needs', '{high} / 3 of it', '§11', { high: given('high', p.high) }),
+      has: size('fit.heldHas', 'inside', '{high} − {shown}', '§11', {
+        high: given('high', p.high),
+        shown: given('shown', p.shown),
+      }),
     },
     {
       id: 'slots-apart',
@@ -90,14 +79,10 @@ function fits(p: HolderParams, s: HolderSizes, reckon: Reckon, materials: Materi
       panelId: 'back',
       keys: ['pocket.high'],
       at: point(s.pocketWide.value / 2, s.pocketHigh.value / 2),
-      needs: size(
-        'fit.belt',
-        'needs',
-        '{spacing} + 2 × {rim} beside the slots',
-        '§10',
-        { spacing: s.spacing, rim: given('rim', p.hung === 'loop' ? BENCH.loopLap + 4 : BENCH.wingRim) },
-        (v) => v.spacing + 2 * v.rim,
-      ),
+      needs: size('fit.belt', 'needs', '{spacing} + 2 × {rim} beside the slots', '§10', {
+        spacing: s.spacing,
+        rim: given('rim', p.hung === 'loop' ? BENCH.loopLap + 4 : BENCH.wingRim),
+      }),
       has: present(reckon, 'fit.beltHas', 'height of the back', s.pocketHigh, '§10'),
     },
   ]

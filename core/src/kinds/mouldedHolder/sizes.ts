@@ -1,4 +1,3 @@
-import { mouldingExtra } from '../../formulas/index.js'
 import { type Reckon, type Reckoned, given } from '../../working/index.js'
 import { type Materials, leatherOf } from '../kind.js'
 import { type Basics, basicsOf, outcomeBy, sizeBy } from '../parts/basics.js'
@@ -51,7 +50,6 @@ export function holderSizes(p: HolderParams, materials: Materials, reckon: Recko
     '{margin} margin + {hole} half a hole + {room} clear of the wall',
     '§11',
     { margin: basics.margin, hole: basics.hole, room: given('room', BENCH.flangeRoom) },
-    (v) => v.margin + v.hole + v.room,
   )
   const pocketWide = size(
     'pocket.wide',
@@ -59,7 +57,6 @@ export function holderSizes(p: HolderParams, materials: Materials, reckon: Recko
     '{wide} + 2 × ({t} wall + {flange} flange)',
     '§11',
     { wide, t, flange },
-    (v) => v.wide + 2 * (v.t + v.flange),
   )
   const pocketHigh = size(
     'pocket.high',
@@ -67,7 +64,6 @@ export function holderSizes(p: HolderParams, materials: Materials, reckon: Recko
     '{inside} of the thing inside + {t} wall + {flange} flange',
     '§11',
     { inside, t, flange },
-    (v) => v.inside + v.t + v.flange,
   )
   const extra = size(
     'extra',
@@ -81,15 +77,6 @@ export function holderSizes(p: HolderParams, materials: Materials, reckon: Recko
       k: given('neutral share', front.neutral, 'share'),
       t,
     },
-    (v) =>
-      mouldingExtra({
-        height: v.deep,
-        slope: Math.PI / 2,
-        topRadius: v.edge,
-        footRadius: 0,
-        thickness: v.t,
-        neutral: v.k,
-      }),
   )
   const shrink = given('shrinks', 1 + p.shrink, 'share')
   const rough = given('rough', p.rough)
@@ -99,7 +86,6 @@ export function holderSizes(p: HolderParams, materials: Materials, reckon: Recko
     '({wide} + {extra} walls + 2 × {flange} flange + 2 × {rough} to trim) × {shrink}',
     '§11',
     { wide, extra, flange, rough, shrink },
-    (v) => (v.wide + v.extra + 2 * v.flange + 2 * v.rough) * v.shrink,
   )
   const blankHigh = size(
     'blank.high',
@@ -107,16 +93,11 @@ export function holderSizes(p: HolderParams, materials: Materials, reckon: Recko
     '({inside} + {extra} / 2 wall at the foot + {flange} flange + 2 × {rough} to trim) × {shrink}',
     '§11',
     { inside, extra, flange, rough, shrink },
-    (v) => (v.inside + v.extra / 2 + v.flange + 2 * v.rough) * v.shrink,
   )
-  const spacing = size(
-    'slots',
-    'from slot to slot',
-    '{belt} belt + {ease} ease',
-    '§10',
-    { belt: given('belt', p.belt), ease: given('ease', BENCH.loopEase) },
-    (v) => v.belt + v.ease,
-  )
+  const spacing = size('slots', 'from slot to slot', '{belt} belt + {ease} ease', '§10', {
+    belt: given('belt', p.belt),
+    ease: given('ease', BENCH.loopEase),
+  })
   const loop = size(
     'loop',
     'length of the loop',
@@ -129,15 +110,13 @@ export function holderSizes(p: HolderParams, materials: Materials, reckon: Recko
       t: given('back leather', back.thickness, 'thickness'),
       lap: given('lap', BENCH.loopLap),
     },
-    (v) => v.spacing + 2 * v.thick + Math.PI * v.k * v.t + 2 * v.lap,
   )
   const wing = size(
     'wing',
     'width of a wing',
-    p.hung === 'wings' ? '{slot} slot + 2 × {rim} of leather' : 'no wings: ({slot} + {rim}) × 0',
+    p.hung === 'wings' ? '{slot} slot + 2 × {rim} of leather' : '0: no wings',
     '§10',
     { slot: given('slot', Math.max(BENCH.slotWide, p.beltThick + 1)), rim: given('rim', BENCH.wingRim) },
-    (v) => (p.hung === 'wings' ? v.slot + 2 * v.rim : 0),
   )
   const closed = outcomeBy(reckon)(
     'closed',
@@ -145,7 +124,6 @@ export function holderSizes(p: HolderParams, materials: Materials, reckon: Recko
     '{deep} + {front} front + {back} back',
     '§11',
     { deep: given('deep', p.deep), front: t, back: given('back', back.thickness, 'thickness') },
-    (v) => v.deep + v.front + v.back,
   )
   return {
     ...basics,

@@ -33,18 +33,11 @@ function fits(p: StrapParams, s: StrapSizes, reckon: Reckon): Fit[] {
       keys: ['usual', 'around'],
       remedy: { field: 'short', value: Math.max(30, p.short - 10) },
       at: point(p.wideEnd / 2, s.backEnd.value),
-      needs: size(
-        'fit.holes',
-        'needs',
-        '({holes} − 1) / 2 × {spacing} + {lap} lap',
-        '§10',
-        {
-          holes: given('holes', p.holes, 'count'),
-          spacing: given('spacing', p.spacing),
-          lap: given('lap', p.lap),
-        },
-        (v) => ((v.holes - 1) / 2) * v.spacing + v.lap,
-      ),
+      needs: size('fit.holes', 'needs', '({holes} − 1) / 2 × {spacing} + {lap} lap', '§10', {
+        holes: given('holes', p.holes, 'count'),
+        spacing: given('spacing', p.spacing),
+        lap: given('lap', p.lap),
+      }),
       has: present(reckon, 'fit.holesHas', 'to the usual hole', s.usual, '§10'),
     },
     {

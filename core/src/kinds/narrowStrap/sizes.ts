@@ -1,4 +1,3 @@
-import { keeperLength, turnBack } from '../../formulas/index.js'
 import { type Reckon, type Reckoned, given } from '../../working/index.js'
 import { type Materials, leatherOf } from '../kind.js'
 import { type Basics, basicsOf, outcomeBy, sizeBy } from '../parts/basics.js'
@@ -46,15 +45,13 @@ export function strapSizes(p: StrapParams, materials: Materials, reckon: Reckon)
       turned: given('turned', p.edges === 'turned' ? outer.atEdge : 0, 'thickness'),
       lining: given('lining', p.lining === 'lined' ? lining.thickness : 0, 'thickness'),
     },
-    (v) => v.t + v.turned + v.lining,
   )
   const around = size(
     'around',
     'both pieces and what lies between, laid flat',
-    '{girth} + {ease} ease + 2 π × {k} × {thick}',
+    '{girth} + {ease} ease + 2 × π × {k} × {thick}',
     '§10',
     { girth: given('girth', p.girth), ease: given('ease', p.ease), k, thick },
-    (v) => v.girth + v.ease + 2 * Math.PI * v.k * v.thick,
   )
   const usual = size(
     'usual',
@@ -62,17 +59,14 @@ export function strapSizes(p: StrapParams, materials: Materials, reckon: Reckon)
     '{around} − {between} between the bars − {short} buckle piece',
     '§10',
     { around, between: given('between', p.between), short: given('short', p.short) },
-    (v) => v.around - v.between - v.short,
   )
   const back = (key: string, label: string, bar: number) =>
-    size(
-      key,
-      label,
-      'π × ({bar} bar / 2 + {k} × {t}) + {lap} lap',
-      '§10',
-      { bar: given('bar', bar), k, t, lap: given('lap', p.lap) },
-      (v) => turnBack(v.bar, v.t, v.k, v.lap),
-    )
+    size(key, label, 'π × ({bar} bar / 2 + {k} × {t}) + {lap} lap', '§10', {
+      bar: given('bar', bar),
+      k,
+      t,
+      lap: given('lap', p.lap),
+    })
   const backEnd = back('back.end', 'turned back round the bar', p.barEnd)
   const backBuckle = back('back.buckle', 'turned back round the buckle', p.barBuckle)
   const holes = given('holes', p.holes, 'count')
@@ -83,36 +77,28 @@ export function strapSizes(p: StrapParams, materials: Materials, reckon: Reckon)
     '{usual} + ({holes} − 1) / 2 × {spacing} + {tongue} to the tip',
     '§10',
     { usual, holes, spacing, tongue: given('tongue', p.tongue) },
-    (v) => v.usual + ((v.holes - 1) / 2) * v.spacing + v.tongue,
   )
-  const longCut = outcome(
-    'long.cut',
-    'tongue piece, turned back',
-    '{long} + {back}',
-    '§10',
-    { long, back: backEnd },
-    (v) => v.long + v.back,
-  )
+  const longCut = outcome('long.cut', 'tongue piece, turned back', '{long} + {back}', '§10', {
+    long,
+    back: backEnd,
+  })
   const shortCut = size(
     'short.cut',
     'buckle piece, turned back at both ends',
     '{short} + {end} + {buckle}',
     '§10',
     { short: given('short', p.short), end: backEnd, buckle: backBuckle },
-    (v) => v.short + v.end + v.buckle,
   )
-  const slot = size(
-    'slot',
-    'slot for the prong',
-    'π × ({bar} bar / 2 + {k} × {t}) + {prong} prong',
-    '§10',
-    { bar: given('bar', p.barBuckle), k, t, prong: given('prong', p.prong) },
-    (v) => BENCH.swing * (v.bar / 2 + v.k * v.t) + v.prong,
-  )
+  const slot = size('slot', 'slot for the prong', 'π × ({bar} bar / 2 + {k} × {t}) + {prong} prong', '§10', {
+    bar: given('bar', p.barBuckle),
+    k,
+    t,
+    prong: given('prong', p.prong),
+  })
   const keeper = size(
     'keeper',
     'length of a keeper',
-    '2 × ({width} + {ease}) + 2 × (2 × {thick} + {ease}) + 2 π × {k} × {t} + {lap} lap',
+    '2 × ({width} + {ease}) + 2 × (2 × {thick} + {ease}) + 2 × π × {k} × {t} + {lap} lap',
     '§10',
     {
       width: given('width', Math.max(p.narrowEnd, (p.wideEnd + p.narrowEnd) / 2)),
@@ -122,17 +108,13 @@ export function strapSizes(p: StrapParams, materials: Materials, reckon: Reckon)
       t,
       lap: given('lap', BENCH.keeperLap),
     },
-    (v) => keeperLength(v.width, 2 * v.thick, v.ease, v.ease, v.t, v.k) + v.lap,
   )
   const reach = (key: string, label: string, way: 1 | -1) =>
-    outcome(
-      key,
-      label,
-      `{girth} ${way > 0 ? '+' : '−'} ({holes} − 1) / 2 × {spacing}`,
-      '§10',
-      { girth: given('girth', p.girth), holes, spacing },
-      (v) => v.girth + (way * (v.holes - 1) * v.spacing) / 2,
-    )
+    outcome(key, label, `{girth} ${way > 0 ? '+' : '−'} ({holes} − 1) / 2 × {spacing}`, '§10', {
+      girth: given('girth', p.girth),
+      holes,
+      spacing,
+    })
   return {
     ...basicsOf(p.margin, materials, reckon),
     thick,

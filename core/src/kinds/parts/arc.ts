@@ -8,21 +8,16 @@ export const arcSizes = (
   span: Term,
   rise: Term,
 ): { readonly radius: Reckoned; readonly angle: Reckoned } => ({
-  radius: size(
-    `${key}.radius`,
-    'radius of the arc',
-    '({span}² / 4 + {rise}²) / (2 × {rise})',
-    '§10',
-    { span, rise },
-    (v) => (v.span ** 2 / 4 + v.rise ** 2) / (2 * v.rise),
-  ),
+  radius: size(`${key}.radius`, 'radius of the arc', '({span}² / 4 + {rise}²) / (2 × {rise})', '§10', {
+    span,
+    rise,
+  }),
   angle: size(
     `${key}.angle`,
     'angle of the arc',
-    '4 × the angle whose tangent is 2 × {rise} / {span}',
+    '4 × the angle whose tangent is (2 × {rise} / {span})',
     '§10',
     { span, rise },
-    (v) => 4 * Math.atan((2 * v.rise) / v.span),
     'angle',
   ),
 })

@@ -1,6 +1,5 @@
-import { halfAcross } from '../../formulas/index.js'
 import { NOTE_THICKNESS, currencyOf, largestNote } from '../../stores/index.js'
-import { type Quantity, type Reckon, type Reckoned, type Term, given } from '../../working/index.js'
+import { type Inputs, type Quantity, type Reckon, type Reckoned, given } from '../../working/index.js'
 import type { Materials } from '../kind.js'
 
 /** What the stitching alone asks of every kind: margin, half a hole across the seam, and pitch. */
@@ -16,11 +15,10 @@ export function basicsOf(margin: number, { iron }: Materials, reckon: Reckon): B
       {
         key: 'hole.half',
         label: 'half a hole',
-        formula: 'half of {slot} slot × sine of its slant {slant}',
+        formula: 'half of {slot} slot × sine of {slant} slant',
         source: '§9',
       },
       { slot: given('slot', iron.slotLength), slant: given('slant', (iron.slant * Math.PI) / 180, 'angle') },
-      ({ slot, slant }) => halfAcross(slot, slant),
     ),
     margin: reckon(
       {
@@ -30,18 +28,16 @@ export function basicsOf(margin: number, { iron }: Materials, reckon: Reckon): B
         source: '§7',
       },
       { margin: given('margin', margin) },
-      (v) => v.margin,
     ),
     pitch: reckon(
       {
         key: 'pitch',
         label: 'pitch',
-        formula: '{pitch} of the {iron}-prong iron',
+        formula: '{pitch}: of the {iron}-prong iron',
         source: '§7',
         quantity: 'thickness',
       },
       { pitch: given('pitch', iron.pitch, 'thickness'), iron: given('prongs', iron.prongs, 'count') },
-      (v) => v.pitch,
     ),
   }
 }
@@ -67,16 +63,15 @@ export const outcomeBy = (reckon: Reckon) => sizing(reckon, true)
 
 const sizing =
   (reckon: Reckon, measured: boolean) =>
-  <I extends Readonly<Record<string, Term>>>(
+  <const Words extends string>(
     key: string,
     label: string,
-    formula: string,
+    formula: Words,
     source: string,
-    inputs: I,
-    compute: (v: { readonly [K in keyof I]: number }) => number,
+    inputs: Inputs<Words>,
     quantity: Quantity = 'length',
   ): Reckoned =>
-    reckon({ key, label, formula, source, quantity, ...(measured ? { measured } : {}) }, inputs, compute)
+    reckon({ key, label, formula, source, quantity, ...(measured ? { measured } : {}) }, inputs)
 
 /** Words for what is carried: `6 cards`, `1 note`; nothing for none. */
 export const counted = (n: number, one: string): string[] =>

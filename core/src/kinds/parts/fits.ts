@@ -13,12 +13,11 @@ export const needed = (
   reckon(
     { key, label: 'needs', formula: `{needs} ${words}`, source },
     { needs: given('needs', value, quantity) },
-    (v) => v.needs,
   )
 
 /** What there is, taken over from a size or a setting as it stands. */
 export const present = (reckon: Reckon, key: string, label: string, size: Term, source: string): Reckoned =>
-  reckon({ key, label, formula: '{size}', source }, { size }, (v) => v.size)
+  reckon({ key, label, formula: '{size}', source }, { size })
 
 /** Room left between the seams at both sides of something, mm. */
 export const betweenSeams = (
@@ -31,7 +30,6 @@ export const betweenSeams = (
   reckon(
     { key, label: 'room', formula: '{width} − 2 × ({margin} + {hole})', source },
     { width, margin, hole },
-    (v) => v.width - 2 * (v.margin + v.hole),
   )
 
 /** Room left above the seam at the foot of something, mm. */
@@ -45,5 +43,4 @@ export const aboveSeam = (
   reckon(
     { key, label: 'room', formula: '{height} − {margin} margin − {hole}', source },
     { height, margin, hole },
-    (v) => v.height - v.margin - v.hole,
   )

@@ -1,4 +1,3 @@
-import { narrowestPocket } from '../../formulas/index.js'
 import { point } from '../../geometry/index.js'
 import type { Concern, Fit } from '../../master/index.js'
 import { CARD } from '../../stores/index.js'
@@ -26,17 +25,10 @@ export function pileFits(stack: Stack, carrier: string, height: Reckoned): Fit[]
     panelId: carrier,
     keys: ['pocket.sideRoom', 'pocket.between', 'pocket.width', 'pocket.slit'],
     at: point(pocketWidth.value / 2, height.value - 20),
-    needs: size(
-      'fit.cardWide',
-      'needs',
-      '{card} card + {cards} × {thick}',
-      '§9',
-      { card, cards, thick },
-      (v) => narrowestPocket(v.card, v.thick, v.cards),
-    ),
+    needs: size('fit.cardWide', 'needs', '{card} card + {cards} × {thick}', '§9', { card, cards, thick }),
     has:
       p.school === 'slits'
-        ? size('fit.cardRoom', 'room', '{slit} slit', '§9', { slit }, (v) => v.slit)
+        ? size('fit.cardRoom', 'room', '{slit} slit', '§9', { slit })
         : betweenSeams(reckon, 'fit.cardRoom', pocketWidth, stack.start, '§9'),
   }
   const tall: Fit = {
@@ -47,19 +39,12 @@ export function pileFits(stack: Stack, carrier: string, height: Reckoned): Fit[]
     panelId: carrier,
     keys: ['inside.height', 'height', 'pocket.depth'],
     at: point(pocketWidth.value / 2, 4),
-    needs: size(
-      'fit.cardTall',
-      'needs',
-      '{steps} × {reveal} + {shorten} + {card} card',
-      '§9',
-      {
-        steps: given('steps', p.pockets - 1, 'count'),
-        reveal: given('reveal', p.reveal),
-        shorten,
-        card: given('card', CARD.height),
-      },
-      (v) => v.steps * v.reveal + v.card + v.shorten,
-    ),
+    needs: size('fit.cardTall', 'needs', '{steps} × {reveal} + {shorten} + {card} card', '§9', {
+      steps: given('steps', p.pockets - 1, 'count'),
+      reveal: given('reveal', p.reveal),
+      shorten,
+      card: given('card', CARD.height),
+    }),
     has: aboveSeam(reckon, 'fit.cardHeight', height, stack.start, '§9'),
   }
   const grip: Fit = {
@@ -72,14 +57,10 @@ export function pileFits(stack: Stack, carrier: string, height: Reckoned): Fit[]
     remedy: { field: 'shown', value: B.grip },
     at: point(pocketWidth.value / 2, 0),
     needs: needed(reckon, 'fit.gripNeeds', 'showing', B.grip, '§9'),
-    has: size(
-      'fit.grip',
-      'showing',
-      '{card} card − {depth} pocket',
-      '§9',
-      { card: given('card', CARD.height), depth },
-      (v) => v.card - v.depth,
-    ),
+    has: size('fit.grip', 'showing', '{card} card − {depth} pocket', '§9', {
+      card: given('card', CARD.height),
+      depth,
+    }),
   }
   const helped = p.grip === 'slot' || (p.grip === 'notch' && p.tops === 'raw')
   return [wide, tall, ...(helped ? [] : [grip])]

@@ -1,4 +1,3 @@
-import { sideRoom } from '../../formulas/index.js'
 import { CARD, type Leather } from '../../stores/index.js'
 import { type Reckon, type Reckoned, given } from '../../working/index.js'
 import { type Basics, sizeBy } from '../parts/basics.js'
@@ -84,35 +83,22 @@ function widths(start: StackStart, deep: ReturnType<typeof depths>) {
       layers: given('layers', layers, 'share'),
       t: given('pocket leather', t, 'thickness'),
     },
-    (v) => v.share * (v.cards * v.card + v.layers * v.t),
   )
-  const stretch = size(
-    'pocket.stretch',
-    'stretch of the face',
-    '{give} × {card} card',
-    '§9',
-    { give: given('give', leather.give, 'share'), card },
-    (v) => v.give * v.card,
-  )
-  const least = size(
-    'pocket.leastRoom',
-    'least room a side',
-    '{cards} × {card} / 2 + {play} play',
-    '§9',
-    {
-      cards: given('cards', p.cardsPerPocket, 'count'),
-      card: thick,
-      play: given('play', POCKET_BENCH.sidePlay),
-    },
-    (v) => (v.cards * v.card) / 2 + v.play,
-  )
+  const stretch = size('pocket.stretch', 'stretch of the face', '{give} × {card} card', '§9', {
+    give: given('give', leather.give, 'share'),
+    card,
+  })
+  const least = size('pocket.leastRoom', 'least room a side', '{cards} × {card} / 2 + {play} play', '§9', {
+    cards: given('cards', p.cardsPerPocket, 'count'),
+    card: thick,
+    play: given('play', POCKET_BENCH.sidePlay),
+  })
   const room = size(
     'pocket.sideRoom',
     'room a side',
     'the larger of {least} and the smaller of {steepest} × {rise} and ({rise}² − {stretch}² / 4) / {stretch}',
     '§9',
     { least, rise, stretch, steepest: given('steepest', POCKET_BENCH.steepest, 'count') },
-    (v) => Math.max(v.least, Math.min(v.steepest * v.rise, sideRoom(v.rise, v.stretch))),
   )
   const slit = size(
     'pocket.slit',
@@ -125,7 +111,6 @@ function widths(start: StackStart, deep: ReturnType<typeof depths>) {
       thick,
       ease: given('ease', POCKET_BENCH.slitEase),
     },
-    (v) => v.card + v.cards * v.thick + 2 * v.ease,
   )
   const between =
     p.school === 'slits'
@@ -135,23 +120,14 @@ function widths(start: StackStart, deep: ReturnType<typeof depths>) {
           'the larger of {card} card + 2 × {room} room and {slit} slit + 2 × {land} of leather beside it',
           '§9',
           { card, room, slit, land: given('land', POCKET_BENCH.slitLand) },
-          (v) => Math.max(v.card + 2 * v.room, v.slit + 2 * v.land),
         )
-      : size(
-          'pocket.between',
-          'between the stitches',
-          '{card} card + 2 × {room} room',
-          '§9',
-          { card, room },
-          (v) => v.card + 2 * v.room,
-        )
+      : size('pocket.between', 'between the stitches', '{card} card + 2 × {room} room', '§9', { card, room })
   const pocketWidth = size(
     'pocket.width',
     'pocket width',
     '{between} + 2 × ({margin} margin + {hole} half a hole)',
     '§9',
     { between, margin, hole },
-    (v) => v.between + 2 * (v.margin + v.hole),
   )
   const arm = size(
     'pocket.arm',
@@ -159,7 +135,6 @@ function widths(start: StackStart, deep: ReturnType<typeof depths>) {
     '{margin} margin + {hole} half a hole + {room} clear of the stitches',
     '§9',
     { margin, hole, room: given('room', POCKET_BENCH.bodyRoom) },
-    (v) => v.margin + v.hole + v.room,
   )
   return { rise, stretch, sideRoom: room, slit, between, pocketWidth, arm }
 }
@@ -168,21 +143,18 @@ function widths(start: StackStart, deep: ReturnType<typeof depths>) {
 function depths({ p, reckon, hole }: StackStart) {
   const size = sizeBy(reckon)
   const reveal = given('reveal', p.reveal)
-  const depth = size(
-    'pocket.depth',
-    'pocket depth',
-    '{card} card − {shown} showing',
-    '§9',
-    { card: given('card', CARD.height), shown: given('shown', p.shown) },
-    (v) => v.card - v.shown,
-  )
+  const depth = size('pocket.depth', 'pocket depth', '{card} card − {shown} showing', '§9', {
+    card: given('card', CARD.height),
+    shown: given('shown', p.shown),
+  })
   const lap = size(
     'pocket.lap',
     'lap',
-    p.school === 'lapped' ? '{lap}, at most the reveal of {reveal}' : '{none}',
+    p.school === 'lapped'
+      ? 'the smaller of {lap} as asked and {reveal} that shows'
+      : '0: none in this school',
     '§9',
-    { lap: given('lap', p.lap), reveal, none: given('none in this school', 0) },
-    (v) => (p.school === 'lapped' ? Math.min(v.lap, v.reveal) : v.none),
+    { lap: given('lap', p.lap), reveal },
   )
   const overlap = size(
     'pocket.overlap',
@@ -197,7 +169,6 @@ function depths({ p, reckon, hole }: StackStart) {
       reveal,
       clear: given('clear', POCKET_BENCH.footClear),
     },
-    (v) => v.depth + v.hole + v.foot - v.steps * v.reveal + v.clear,
   )
   const wanted = p.topPocket === 'clear' && p.pockets >= 3 && p.school !== 'slits'
   const most = POCKET_BENCH.mostShortening
@@ -212,10 +183,9 @@ function depths({ p, reckon, hole }: StackStart) {
   const shorten = size(
     'pocket.shorten',
     'uppermost pocket shorter by',
-    left === undefined ? '{overlap} as far as its foot would reach' : '{none}',
+    left === undefined ? '{overlap} as far as its foot would reach' : `0: ${left}`,
     '§9',
-    { overlap, none: given(left ?? '', 0) },
-    (v) => (left === undefined ? v.overlap : v.none),
+    { overlap },
   )
   return { depth, lap, shorten }
 }
@@ -230,7 +200,7 @@ export function heightForCards(
     'height.cards',
     'height for the cards',
     p.pockets === 0
-      ? '{none}'
+      ? '0: no card pockets'
       : '{margin} margin + {hole} + {depth} + {steps} × {reveal} reveal + {shown} showing + {shorten} + {over} over the card',
     '§9',
     {
@@ -242,11 +212,6 @@ export function heightForCards(
       shown: given('shown', p.shown),
       shorten,
       over: given('over', over),
-      none: given('no card pockets', 0),
     },
-    (v) =>
-      p.pockets === 0
-        ? v.none
-        : v.margin + v.hole + v.depth + v.steps * v.reveal + v.shown + v.shorten + v.over,
   )
 }

@@ -54,7 +54,6 @@ function fits(p: SheathParams, s: SheathSizes, reckon: Reckon): Fit[] {
           source: '§20',
         },
         { margin: given('margin', p.margin), inside: given('inside', 3) },
-        (v) => v.margin + v.inside,
       ),
       has: present(reckon, 'fit.weltHas', 'welt', given('welt', p.welt), '§20'),
     },

@@ -5,6 +5,8 @@ import type { SheathParams } from './params.js'
 
 /** End of a loop that is sewn down, mm. */
 export const LOOP_END = 16
+/** Share of a layer that hammering and stitching press out of a pile of welts (J). */
+const PRESSED = 0.15
 
 /** Every finished size of the sheath, each with its working. */
 export interface SheathSizes extends Basics {
@@ -26,37 +28,25 @@ export function sheathSizes(p: SheathParams, materials: Materials, reckon: Recko
     {
       key: 'welt.layers',
       label: 'layers of welt',
-      formula: '{tool} thick / {t}, whole layers',
+      formula: '{tool} thick / {t} − {squeeze} pressed together, rounded up to whole layers, at least 1',
       source: '§20',
       quantity: 'count',
     },
-    { tool, t },
-    (v) => Math.max(1, Math.ceil(v.tool / v.t - 0.15)),
+    { tool, t, squeeze: given('pressed', PRESSED, 'share') },
   )
-  const weltThick = size(
-    'welt.thick',
-    'welt in all',
-    '{layers} × {t}',
-    '§20',
-    { layers, t },
-    (v) => v.layers * v.t,
-  )
+  const weltThick = size('welt.thick', 'welt in all', '{layers} × {t}', '§20', { layers, t })
   const across = (key: string, label: string, wide: number): Reckoned =>
-    size(
-      key,
-      label,
-      '{wide} tool + 2 × {play} play + 2 × {welt} welt',
-      '§20',
-      { wide: given('tool', wide), play: given('play', p.play), welt: given('welt', p.welt) },
-      (v) => v.wide + 2 * v.play + 2 * v.welt,
-    )
+    size(key, label, '{wide} tool + 2 × {play} play + 2 × {welt} welt', '§20', {
+      wide: given('tool', wide),
+      play: given('play', p.play),
+      welt: given('welt', p.welt),
+    })
   const length = size(
     'sheath.length',
     'from mouth to tip',
     '{deep} goes in + {play} play + {welt} welt',
     '§20',
     { deep: given('goes in', p.deep), play: given('play', p.play), welt: given('welt', p.welt) },
-    (v) => v.deep + v.play + v.welt,
   )
   const loop = size(
     'loop.length',
@@ -73,10 +63,6 @@ export function sheathSizes(p: SheathParams, materials: Materials, reckon: Recko
       t: given('leather', body.thickness, 'thickness'),
       end: given('end', LOOP_END),
     },
-    (v) =>
-      p.loop === 'fold'
-        ? 2 * v.rise + Math.PI * (v.belt / 2 + v.k * v.t) + v.end
-        : v.wide + 2 * v.belt + Math.PI * v.k * v.t + 2 * v.end,
   )
   const hangs = outcomeBy(reckon)(
     'hangs',
@@ -84,7 +70,6 @@ export function sheathSizes(p: SheathParams, materials: Materials, reckon: Recko
     '{deep} goes in + {rise} up to the loop',
     '§20',
     { deep: given('goes in', p.deep), rise: given('rise', p.loop === 'none' ? 0 : p.rise) },
-    (v) => v.deep + v.rise,
   )
   return {
     ...basicsOf(p.margin, materials, reckon),

@@ -34,17 +34,10 @@ function fits(p: StrapWalletParams, s: StrapWalletSizes, reckon: Reckon): Fit[] 
     keys: [],
     remedy: { field: 'flap', value: Math.ceil(p.lower + 25) },
     at: point(s.width.value / 2, p.flap),
-    needs: size(
-      'fit.flap',
-      'needs',
-      '{lower} lower front + {over} over it',
-      '§2',
-      {
-        lower: given('lower', p.lower),
-        over: given('over', 20),
-      },
-      (v) => v.lower + v.over,
-    ),
+    needs: size('fit.flap', 'needs', '{lower} lower front + {over} over it', '§2', {
+      lower: given('lower', p.lower),
+      over: given('over', 20),
+    }),
     has: present(reckon, 'fit.flapHas', 'flap', given('flap', p.flap), '§2'),
   }
   if (!note) return [flap]

@@ -1,4 +1,3 @@
-import { keeperLength } from '../../formulas/index.js'
 import { CARD } from '../../stores/index.js'
 import { type Reckon, type Reckoned, given } from '../../working/index.js'
 import { type Materials, leatherOf } from '../kind.js'
@@ -55,23 +54,17 @@ export function strapWalletSizes(
     '{note} note + 2 × {ease} ease + 2 × ({margin} margin + {hole} half a hole)',
     '§2',
     { note: given('note', note?.long ?? BENCH.leastLong), ease, margin, hole },
-    (v) => v.note + 2 * v.ease + 2 * (v.margin + v.hole),
   )
-  const back = size(
-    'back.height',
-    'height of the back',
-    '{note} note + 2 × {ease} ease',
-    '§2',
-    { note: given('note', note?.short ?? BENCH.leastShort), ease },
-    (v) => v.note + 2 * v.ease,
-  )
+  const back = size('back.height', 'height of the back', '{note} note + 2 × {ease} ease', '§2', {
+    note: given('note', note?.short ?? BENCH.leastShort),
+    ease,
+  })
   const front = size(
     'front.height',
     'height of the front',
     '{back} − {lower}, so that a note can be gripped',
     '§2',
     { back, lower: given('lower', p.lower) },
-    (v) => v.back - v.lower,
   )
   const t = given('outside leather', body!.thickness, 'thickness')
   const k = given('neutral share', body!.neutral, 'share')
@@ -87,23 +80,18 @@ export function strapWalletSizes(
       card: given('card', CARD.thickness, 'thickness'),
       ti,
     },
-    (v) => v.notes + v.cards * v.card + v.ti,
   )
-  const footBend = size(
-    'foot.bend',
-    'used up by the fold at the foot',
-    'π × ({gap} / 2 + {k} × {t})',
-    '§3',
-    { gap, k, t },
-    (v) => Math.PI * (v.gap / 2 + v.k * v.t),
-  )
+  const footBend = size('foot.bend', 'used up by the fold at the foot', 'π × ({gap} / 2 + {k} × {t})', '§3', {
+    gap,
+    k,
+    t,
+  })
   const flapBend = size(
     'flap.bend',
     'used up by the fold of the flap',
     'π × (({gap} + {t} front) / 2 + {k} × {t})',
     '§3',
     { gap, k, t },
-    (v) => Math.PI * ((v.gap + v.t) / 2 + v.k * v.t),
   )
   const flap = given('flap', p.flap)
   const length = outcome(
@@ -112,7 +100,6 @@ export function strapWalletSizes(
     '{flap} flap + {flapBend} + {back} back + {footBend} + {front} front',
     '§3',
     { flap, flapBend, back, footBend, front },
-    (v) => v.flap + v.flapBend + v.back + v.footBend + v.front,
   )
   const closedHeight = size(
     'closed.height',
@@ -120,23 +107,20 @@ export function strapWalletSizes(
     '{back} back + ({gap} / 2 + {t}) at the foot + (({gap} + {t}) / 2 + {t}) at the flap',
     '§3',
     { back, gap, t },
-    (v) => v.back + v.gap / 2 + v.t + (v.gap + v.t) / 2 + v.t,
   )
   const thick = (key: string, label: string, inside: Reckoned | ReturnType<typeof given>) =>
-    size(key, label, '3 × {t} + {inside} between', '§3', { t, inside }, (v) => 3 * v.t + v.inside)
+    size(key, label, '3 × {t} + {inside} between', '§3', { t, inside })
   const full = thick('closed.full', 'thickness closed and full', gap)
   const empty = thick('closed.empty', 'thickness closed and empty', ti)
   const ts = given('strap leather', strap!.thickness, 'thickness')
   const ks = given('neutral share of the strap', strap!.neutral, 'share')
   const round = (key: string, label: string, bundle: Reckoned) =>
-    size(
-      key,
-      label,
-      '2 × {height} + 2 × {bundle} + 2 π × {ks} × {ts}',
-      '§10',
-      { height: closedHeight, bundle, ks, ts },
-      (v) => keeperLength(v.height, v.bundle, 0, 0, v.ts, v.ks),
-    )
+    size(key, label, '2 × {height} + 2 × {bundle} + 2 × π × {ks} × {ts}', '§10', {
+      height: closedHeight,
+      bundle,
+      ks,
+      ts,
+    })
   const strapFull = round('strap.full', 'strap once round, full', full)
   const strapEmpty = round('strap.empty', 'strap once round, empty', empty)
   const strapLength = size(
@@ -145,16 +129,11 @@ export function strapWalletSizes(
     '{strapFull} round it full + {overlap} overlap',
     '§10',
     { strapFull, overlap: given('overlap', p.overlap) },
-    (v) => v.strapFull + v.overlap,
   )
-  const tail = outcome(
-    'strap.tail',
-    'overlap when it is empty',
-    '{strapLength} − {strapEmpty}',
-    '§10',
-    { strapLength, strapEmpty },
-    (v) => v.strapLength - v.strapEmpty,
-  )
+  const tail = outcome('strap.tail', 'overlap when it is empty', '{strapLength} − {strapEmpty}', '§10', {
+    strapLength,
+    strapEmpty,
+  })
   return {
     ...basics,
     width,

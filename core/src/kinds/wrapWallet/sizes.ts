@@ -1,4 +1,3 @@
-import { keeperLength } from '../../formulas/index.js'
 import { CARD } from '../../stores/index.js'
 import { type Reckon, type Reckoned, given } from '../../working/index.js'
 import { type Materials, leatherOf } from '../kind.js'
@@ -41,50 +40,29 @@ export function wrapSizes(p: WrapParams, materials: Materials, reckon: Reckon): 
   const note = notesMaybe(p)
   const ease = given('ease', p.ease)
   const inner = (key: string, label: string, card: number, half: number) =>
-    size(
-      key,
-      label,
-      '2 × {ease} ease + the largest of {card} card, {half} note and {least} at least',
-      '§3',
-      {
-        card: given('card', p.cards > 0 ? card : 0),
-        half: given('note', note ? half : 0),
-        least: given('least', BENCH.least),
-        ease,
-      },
-      (v) => Math.max(v.card, v.half, v.least) + 2 * v.ease,
-    )
+    size(key, label, '2 × {ease} ease + the largest of {card} card, {half} note and {least} at least', '§3', {
+      card: given('card', p.cards > 0 ? card : 0),
+      half: given('note', note ? half : 0),
+      least: given('least', BENCH.least),
+      ease,
+    })
   const flat = inner('flat', 'flat part of a panel', CARD.width, (note?.long ?? 0) / 2)
   const across = inner('across', 'width across', CARD.height, note?.short ?? 0)
   const contents = laidOn(p)
   const gaps = contents.map((_, j) =>
-    size(
-      `gap.${j + 1}`,
-      `gap in fold ${j + 1}`,
-      '{fill} × {inside} enclosed + {layers} × {t}',
-      '§3',
-      {
-        fill: given('fill', p.fill, 'share'),
-        inside: given(
-          'enclosed',
-          contents.slice(0, j + 1).reduce((a, b) => a + b, 0),
-          'thickness',
-        ),
-        layers: given('layers', j, 'count'),
-        t,
-      },
-      (v) => v.fill * v.inside + v.layers * v.t,
-    ),
+    size(`gap.${j + 1}`, `gap in fold ${j + 1}`, '{fill} × {inside} enclosed + {layers} × {t}', '§3', {
+      fill: given('fill', p.fill, 'share'),
+      inside: given(
+        'enclosed',
+        contents.slice(0, j + 1).reduce((a, b) => a + b, 0),
+        'thickness',
+      ),
+      layers: given('layers', j, 'count'),
+      t,
+    }),
   )
   const bends = gaps.map((gap, j) =>
-    size(
-      `bend.${j + 1}`,
-      `used up by fold ${j + 1}`,
-      'π × ({gap} / 2 + {k} × {t})',
-      '§3',
-      { gap, k, t },
-      (v) => Math.PI * (v.gap / 2 + v.k * v.t),
-    ),
+    size(`bend.${j + 1}`, `used up by fold ${j + 1}`, 'π × ({gap} / 2 + {k} × {t})', '§3', { gap, k, t }),
   )
   const last = size(
     'last',
@@ -92,7 +70,6 @@ export function wrapSizes(p: WrapParams, materials: Materials, reckon: Reckon): 
     '{flat} + {gap} / 2 + {t}, to lie flush with the fold it covers',
     '§3',
     { flat, gap: gaps[p.folds - 2]!, t },
-    (v) => v.flat + v.gap / 2 + v.t,
   )
   const growth = bends
     .slice(1, -1)
@@ -103,7 +80,6 @@ export function wrapSizes(p: WrapParams, materials: Materials, reckon: Reckon): 
         '({after} + {bend}) / 2 − ({bend} + {before}) / 2',
         '§3',
         { after: bends[i + 2]!, bend, before: bends[i]! },
-        (v) => (v.after - v.before) / 2,
       ),
     )
   const sum = (list: readonly Reckoned[]): number => list.reduce((a, b) => a + b.value, 0)
@@ -113,24 +89,16 @@ export function wrapSizes(p: WrapParams, materials: Materials, reckon: Reckon): 
     '{panels} × {flat} + {last} + {bends} in the folds',
     '§3',
     { panels: given('panels', p.folds, 'count'), flat, last, bends: given('bends', sum(bends)) },
-    (v) => v.panels * v.flat + v.last + v.bends,
   )
-  const closed = size(
-    'closed',
-    'thickness closed',
-    '{panels} × {t} + {contents} contents',
-    '§3',
-    {
-      panels: given('panels', p.folds + 1, 'count'),
-      t,
-      contents: given(
-        'contents',
-        contents.reduce((a, b) => a + b, 0),
-        'thickness',
-      ),
-    },
-    (v) => v.panels * v.t + v.contents,
-  )
+  const closed = size('closed', 'thickness closed', '{panels} × {t} + {contents} contents', '§3', {
+    panels: given('panels', p.folds + 1, 'count'),
+    t,
+    contents: given(
+      'contents',
+      contents.reduce((a, b) => a + b, 0),
+      'thickness',
+    ),
+  })
   const sideBend = size(
     'side.bend',
     'used up by the fold of a note flap',
@@ -142,17 +110,15 @@ export function wrapSizes(p: WrapParams, materials: Materials, reckon: Reckon): 
       k,
       t,
     },
-    (v) => Math.PI * ((v.fill * v.cards) / 2 + v.k * v.t),
   )
   const band =
     p.band === 'loop'
       ? size(
           'band',
           'length of the loop',
-          '2 × ({across} + {ease}) + 2 × ({closed} + {ease}) + 2 π × {k} × {t} + {lap} lap',
+          '2 × ({across} + {ease}) + 2 × ({closed} + {ease}) + 2 × π × {k} × {t} + {lap} lap',
           '§10',
           { across, ease: given('ease', BENCH.bandEase), closed, k, t, lap: given('lap', BENCH.bandLap) },
-          (v) => keeperLength(v.across, v.closed, v.ease, v.ease, v.t, v.k) + v.lap,
         )
       : undefined
   const names = Array.from({ length: p.folds + 1 }, (_, i) => `panel ${i + 1}`)

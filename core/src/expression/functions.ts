@@ -1,0 +1,30 @@
+import type { NamedFunction } from './tree.js'
+
+/** A function that words call: `_` stands for each of its numbers. `, rounded up` is said after its number. */
+export const phrase = (words: string, value: NamedFunction['value']): NamedFunction => ({
+  phrase: words
+    .split('_')
+    .slice(0, words.trimEnd().endsWith('_') ? -1 : undefined)
+    .map((between) => between.replace(',', '').split(' ').filter(Boolean)),
+  value,
+})
+
+/** What rounding up forgives: sums that come to a whole number but for the last bits of it. */
+const HAIR = 1e-9
+
+/** Functions that everybody knows. */
+export const GENERAL: readonly NamedFunction[] = [
+  phrase('√ _', Math.sqrt),
+  phrase('half of _', (one) => one / 2),
+  phrase('a third of _', (one) => one / 3),
+  phrase('a quarter of _', (one) => one / 4),
+  phrase('sine of _', Math.sin),
+  phrase('cosine of _', Math.cos),
+  phrase('tangent of _', Math.tan),
+  phrase('the angle whose sine is _', Math.asin),
+  phrase('the angle whose cosine is _', Math.acos),
+  phrase('the angle whose tangent is _', Math.atan),
+  phrase('_, rounded up', (one) => Math.ceil(one - HAIR)),
+  phrase('_, rounded down', (one) => Math.floor(one + HAIR)),
+  phrase('_, rounded', Math.round),
+]
