@@ -96,9 +96,9 @@ function listed(json: boolean): string {
 }
 
 function reckoned({ entry, written, json }: ReckonAsked): Result {
-  const { answers, cant } = reckonEntry(entry, written)
+  const { answers, workings, cant } = reckonEntry(entry, written)
   if (cant) return failed(cant)
-  if (!json) return { code: 0, out: `${answers.map((a) => explainLine(a, 'mm')).join('\n')}\n` }
+  if (!json) return { code: 0, out: `${workings.map((a) => explainLine(a, 'mm')).join('\n')}\n` }
   const plain = answers.map((a) => ({ label: a.label, value: a.value, working: explainLine(a, 'mm') }))
   const all = { id: entry.id, section: entry.section, inputs: written, answers: plain }
   return { code: 0, out: `${JSON.stringify(all, null, 2)}\n` }

@@ -72,7 +72,7 @@ describe('reckon', () => {
     ])
     expect(code).toBe(0)
     expect(text).toMatch(
-      /^cut beyond the finished edge 7\.5 = 8\.0 \+ 0\.571 × 0\.0 \+ \(π × 0\.5 − 2\) × 1\.2\n/,
+      /^cost of the turn −0\.5 = \(π\/2 − 1\) × 0\.0 core \+ \(π × 0\.5 − 2\) × 1\.2\ncut beyond the finished edge 7\.5 = 8\.0 turn \+ \(−0\.5\) round the bend\n/,
     )
   })
   test('as JSON, in full; lengths as makers write them', async () => {

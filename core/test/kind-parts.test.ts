@@ -31,18 +31,11 @@ describe('what every kind begins with', () => {
       ['6 cards'],
     ]))
   test('a size keeps its working beside it', () => {
-    const sum = sizeBy(reckon)(
-      'k',
-      'width',
-      '{a} + 2 × {b}',
-      '§9',
-      { a: given('a', 80), b: given('b', 3) },
-      (v) => v.a + 2 * v.b,
-    )
+    const sum = sizeBy(reckon)('k', 'width', '{a} + 2 × {b}', '§9', { a: given('a', 80), b: given('b', 3) })
     expect([sum.value, explainLine(sum, 'mm')]).toEqual([86, 'width 86.0 = 80.0 + 2 × 3.0'])
   })
   test('and a number written over it wins', () => {
-    const own = sizeBy(reckoner({ k: 90 }))('k', 'width', '{a}', '§9', { a: given('a', 80) }, (v) => v.a)
+    const own = sizeBy(reckoner({ k: 90 }))('k', 'width', '{a}', '§9', { a: given('a', 80) })
     expect([own.value, own.figured, own.overridden]).toEqual([90, 80, true])
   })
 })

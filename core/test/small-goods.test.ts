@@ -1,12 +1,13 @@
 import { describe, expect, test } from 'vitest'
 import { derive, findingsOf, takenOver } from '@drumlin/core'
-import { mouldingExtra, rollFold } from '../src/formulas/index.js'
+import { MOULDING, evaluate } from '../src/formulas/index.js'
 import { boxHeight, boxWidth, pathBox, pathLength, pathPart, point } from '../src/geometry/index.js'
 import { thicknessAt, withSkives } from '../src/layup/index.js'
 import { kindIds } from '../src/kinds/index.js'
 import { edgeChain } from '../src/master/index.js'
 import { makeDrawn } from '../src/drawn/panel.js'
 import { reckoner } from '../src/working/index.js'
+import { book } from './support/book.js'
 import { freshOf, sizeOf } from './support/designs.js'
 import { HALF_HOLE as HOLE, finishedBox as box, pieceOf as piece, plain } from './support/plain.js'
 
@@ -62,16 +63,18 @@ describe('the wrap wallet', () => {
   test('each panel grows by what lies inside it, as the roll fold says', () => {
     const cards = 4 * 0.76 * 0.3
     const notes = 12 * 0.11 * 0.3
-    const rolled = rollFold({
-      flat: 85.6 + 6,
+    const rolled = book('roll-fold', {
+      panels: 4,
+      flat: 91.6,
       thickness: 1,
-      neutral: 0.5,
-      contents: [cards, notes, 0],
-      runOut: 0,
+      c1: cards,
+      c2: notes,
+      c3: 0,
+      k: 0.5,
     })
-    const total = rolled.widths.reduce((a, b) => a + b, 0)
+    const total = [1, 2, 3, 4].reduce((sum, n) => sum + rolled[`panel ${n}`]!, 0)
     expect(sizeOf(d, 'length')).toBeCloseTo(total, 9)
-    expect(sizeOf(d, 'growth.3')).toBeCloseTo(rolled.widths[2]! - rolled.widths[1]!, 9)
+    expect(sizeOf(d, 'growth.3')).toBeCloseTo(rolled['panel 3']! - rolled['panel 2']!, 9)
   })
   test('wrapped it is four leaves thick, and no panel stands out beyond the last', () => {
     const closed = d.works[1]!
@@ -97,13 +100,13 @@ describe('the moulded holder', () => {
     2,
   )
   test('both walls take 40 − 2 × 0.43 × 7 = 34.0; the blank is 60 + 34.0 + two flanges and two margins to trim', () => {
-    const extra = mouldingExtra({
+    const extra = evaluate(MOULDING, {
       height: 20,
       slope: Math.PI / 2,
       topRadius: 5,
       footRadius: 0,
       thickness: 2,
-      neutral: 0.5,
+      k: 0.5,
     })
     expect(extra).toBeCloseTo(33.99, 2)
     const flange = 4 + HOLE + 2

@@ -12,7 +12,7 @@ import {
   suitsPitch,
   threadSizes,
 } from '@drumlin/core'
-import { bobbinHolds } from '../src/formulas/index.js'
+import { BOBBIN, evaluate } from '../src/formulas/index.js'
 import { STARTER_STORES, readStoresData } from '../src/stores/index.js'
 import { demo, demoWith, withValues } from './support/designs.js'
 
@@ -81,7 +81,10 @@ describe('thread sizes', () => {
 describe('bobbins', () => {
   // (24² − 8²) × 10 × 0.7 / 0.35² = 29 257 mm.
   test('a bobbin 24 across, core 8, 10 wide holds 29.3 m of 0.35 mm thread', () =>
-    expect(bobbinHolds(24, 8, 10, 0.35, 0.7)).toBeCloseTo(29.257, 3))
+    expect(evaluate(BOBBIN, { across: 24, core: 8, wide: 10, fill: 0.7, thread: 0.35 }) / 1000).toBeCloseTo(
+      29.257,
+      3,
+    ))
   test('a small one runs out in the middle of a run; it is said at which stitch, before the run', () => {
     const tiny = {
       'sewing.holes': 'machine',

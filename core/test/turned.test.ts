@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { type DrawnPanel, derive, findingsOf, pathBox, pathLength, sayFinding } from '@drumlin/core'
-import { mitreRoot } from '../src/formulas/index.js'
+import { MITRE, evaluate } from '../src/formulas/index.js'
 import { pathArea, pathNearest, pathPoints } from '../src/geometry/index.js'
 import { thicknessAt } from '../src/layup/index.js'
 import { derived, drawingOf, layer, numberOf, panelOf, turned, withFate } from './support/drawing.js'
@@ -209,7 +209,7 @@ describe('corners of other angles than square', () => {
       const interior = (degrees * Math.PI) / 180
       // Beyond each edge a place x out and s along is folded to x − cost inside: on the bisector it meets its mirror image.
       const cost = 1.7
-      const root = mitreRoot(cost, interior)
+      const root = evaluate(MITRE, { cost, half: interior / 2 })
       const [out, along] = [root * Math.sin(interior / 2), -root * Math.cos(interior / 2)]
       const folded = { along, inside: out - cost }
       expect(folded.inside / folded.along).toBeCloseTo(Math.tan(interior / 2), 9)

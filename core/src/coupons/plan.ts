@@ -30,7 +30,7 @@ export function couponPlan(leather: Leather, iron: Iron): CouponPlan {
     rod: COUPON.rod,
     foldUses: bookFold(2 * COUPON.rod, t, neutral),
     turnWidth: COUPON.turn,
-    turnAdded: turnAllowance({ width: COUPON.turn, atFold: t, core: 0, neutral: turn }),
+    turnAdded: turnAllowance(COUPON.turn, t, 0, turn),
     skiveWidth: COUPON.skive,
     stitches: COUPON.stitches,
     pitch: iron.pitch,

@@ -1,3 +1,4 @@
+import { FOLDED_CUT } from '../formulas/index.js'
 import { pathLength, point, polygon } from '../geometry/index.js'
 import { type Edge, type Panel, chainsOf, edgeChain } from '../master/index.js'
 import { type Reckon, type Reckoned, given } from '../working/index.js'
@@ -32,14 +33,14 @@ export function bindingsOf(
       {
         key: `${id}.width`,
         label: `binding width, ${first!.name}`,
-        formula: '2 × {shown} + (π/2 − 1) × {stack} stack + (π × {k} − 2) × {t}',
+        formula: FOLDED_CUT,
         source: '§2',
       },
       {
-        shown: given('shown', fate.width),
-        stack: given('stack', own.thickness + linings, 'thickness'),
+        width: given('shown', fate.width),
+        gap: given('stack', own.thickness + linings, 'thickness'),
         k: given('neutral share', own.neutral, 'share'),
-        t: given('binding', fate.binding, 'thickness'),
+        thickness: given('binding', fate.binding, 'thickness'),
       },
     )
     const length = reckon(

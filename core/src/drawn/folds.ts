@@ -1,3 +1,4 @@
+import { V_GROOVE, FLAT_GROOVE } from '../formulas/index.js'
 import { type Reckon, type Reckoned, given } from '../working/index.js'
 import { type Leathers, type Stuff, layerStuff, layersInOrder, panelStuff } from './materials.js'
 import type { DrawnFold, DrawnPanel } from './schema.js'
@@ -135,24 +136,17 @@ function bendOf(
   reckon: Reckon,
 ): Reckoned {
   const angle = given('angle', fold.turn, 'angle')
-  const t = given('thickness', pile.panel.thickness, 'thickness')
   if (fold.type === 'groove' && fold.groove && layer === undefined) {
     const inputs = {
       angle,
-      t,
+      thickness: given('thickness', pile.panel.thickness, 'thickness'),
       k: given('neutral share', pile.panel.neutral, 'share'),
       depth: given('depth', fold.groove.depth, 'thickness'),
       gap,
     }
     return fold.groove.shape === 'v'
-      ? reckon(
-          { key, label, formula: '{angle} in radians × {k} × ({t} − {depth} groove)', source: '§5' },
-          inputs,
-        )
-      : reckon(
-          { key, label, formula: 'π × ({gap} / 2 + {depth} groove + {k} × ({t} − {depth}))', source: '§5' },
-          inputs,
-        )
+      ? reckon({ key, label, formula: V_GROOVE, source: '§5' }, inputs)
+      : reckon({ key, label, formula: FLAT_GROOVE, source: '§5' }, inputs)
   }
   const middle = given('middle', middleOf(pile, fold, layer), 'thickness')
   return reckon(
@@ -193,19 +187,23 @@ function letInOf(
       { bend, drawn: panelBend },
     )
   const v = fold.type === 'groove' && fold.groove?.shape === 'v'
-  const closed = fold.turn > CLOSED
+  const radius = v ? '({thickness} − {depth} groove)' : '({gap} / 2 + {pile} of leather)'
   return reckon(
     {
       key,
       label,
-      formula: closed
-        ? '{bend} − 2 × {radius} to the outside of the fold'
-        : '{bend} − 2 × {radius} × tan({angle} / 2) to the outside corner',
+      formula:
+        fold.turn > CLOSED
+          ? `{bend} − 2 × ${radius} to the outside of the fold`
+          : `{bend} − 2 × ${radius} × tangent of half of {angle} to the outside corner`,
       source: '§0',
     },
     {
       bend,
-      radius: given('radius', v ? pile.panel.thickness - fold.groove!.depth : gap.value / 2 + pile.total),
+      gap,
+      pile: given('pile', pile.total, 'thickness'),
+      thickness: given('thickness', pile.panel.thickness, 'thickness'),
+      depth: given('depth', v ? fold.groove!.depth : 0, 'thickness'),
       angle: given('angle', fold.turn, 'angle'),
     },
   )

@@ -1,3 +1,4 @@
+import { MITRE } from '../formulas/index.js'
 import {
   type Point,
   inwardSide,
@@ -94,7 +95,7 @@ function mitred(
     {
       key: `${id}.none`,
       label: 'cut with no overlap, from the corner',
-      formula: '{cost} / (2 × sine of {half} half the corner)',
+      formula: MITRE,
       source: '§4',
       measured: true,
     },

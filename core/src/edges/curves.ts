@@ -1,4 +1,4 @@
-import { bunching, snipRoot } from '../formulas/index.js'
+import { BUNCHING, EDGE_EXCESS, bunching, snipRoot } from '../formulas/index.js'
 import { type Path, circlePoint, inwardSide, line, openPath, pathPlaceAt } from '../geometry/index.js'
 import { type Panel, edgeChain } from '../master/index.js'
 import { type Reckon, type Reckoned, given } from '../working/index.js'
@@ -32,7 +32,7 @@ export function curveTreatments(panel: Panel, { edges, turn }: TurnedChain, reck
       {
         key: `${key}.excess`,
         label: bend.convex ? 'edge too much on the curve' : 'edge missing on the curve',
-        formula: '{angle} in radians × ({allowance} + {width})',
+        formula: EDGE_EXCESS,
         source: '§4',
       },
       { angle: given('angle', bend.angle, 'angle'), allowance: turn.allowance, width: given('turn', w) },
@@ -75,7 +75,7 @@ export function curveTreatments(panel: Panel, { edges, turn }: TurnedChain, reck
               {
                 key: `${key}.bunching`,
                 label: 'layers where there was one',
-                formula: '({radius} + {allowance}) / ({radius} − {width})',
+                formula: BUNCHING,
                 source: '§4',
                 quantity: 'share' as const,
                 measured: true,

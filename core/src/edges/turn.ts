@@ -1,3 +1,4 @@
+import { TURN_ALLOWANCE, TURN_COST, TURN_COST_SQUARE, FOLD_TO } from '../formulas/index.js'
 import type { Edge, Panel, TurnedFate } from '../master/index.js'
 import { type Reckon, type Reckoned, given } from '../working/index.js'
 import type { CutFrom } from './stock.js'
@@ -43,20 +44,20 @@ export function turnOf(panel: Panel, edge: Edge, fate: TurnedFate, stock: CutFro
     {
       key: key('turnCost'),
       label: `bend of the turned edge, ${edge.name}`,
-      formula: `${square ? '{core} core' : '(π/2 − 1) × {core} core'} + (π × {k} − 2) × {atFold}`,
+      formula: square ? TURN_COST_SQUARE : TURN_COST,
       source: '§4',
     },
     {
       core: given('core', panel.core ?? 0, 'thickness'),
       k: given('neutral share in a turn', stock.turn, 'share'),
-      atFold,
+      thickness: atFold,
     },
   )
   const allowance = reckon(
     {
       key: key('allowance'),
       label: `added for the turn, ${edge.name}`,
-      formula: '{width} turn + {cost} round the bend',
+      formula: TURN_ALLOWANCE,
       source: '§4',
     },
     { width, cost },
@@ -65,7 +66,7 @@ export function turnOf(panel: Panel, edge: Edge, fate: TurnedFate, stock: CutFro
     {
       key: key('foldTo'),
       label: `fold-to line from the cut edge, ${edge.name}`,
-      formula: '{allowance} + {width}',
+      formula: FOLD_TO,
       source: '§4',
     },
     { allowance, width },

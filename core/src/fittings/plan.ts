@@ -1,4 +1,4 @@
-import { domeShank } from '../formulas/index.js'
+import { DOME_SHANK, POST } from '../formulas/index.js'
 import {
   type Point,
   angleMoved,
@@ -71,6 +71,19 @@ function stackOf(fitting: Fitting, open: LaidUp, place: Point, reckon: Reckon): 
   )
 }
 
+/** A dome as a hammer leaves it: so many times the shank across and high (J). */
+const DOME = { across: 1.5, high: 0.5 } as const
+
+const domeOf = (fitting: Fitting, { bar }: Hardware, reckon: Reckon): Reckoned =>
+  reckon(
+    { key: `fitting.${fitting.id}.dome`, label: 'shank for the dome', formula: DOME_SHANK, source: '§12' },
+    {
+      height: given('height of the dome', DOME.high * bar),
+      head: given('dome across', DOME.across * bar),
+      shank: given('shank', bar),
+    },
+  )
+
 function wantedPost(fitting: Fitting, ware: Hardware, stack: Reckoned, reckon: Reckon): Reckoned {
   const burr = ware.sort === 'burr'
   const give = GIVE[ware.sort] ?? 0
@@ -81,15 +94,15 @@ function wantedPost(fitting: Fitting, ware: Hardware, stack: Reckoned, reckon: R
       formula: burr
         ? '{pressed} × {stack} + {burr} burr + {dome} for the dome'
         : give > 0
-          ? '{pressed} × {stack} + {setting} for setting − {give} less where it is set low'
-          : '{pressed} × {stack} + {setting} for setting',
+          ? `${POST} − {give} less where it is set low`
+          : POST,
       source: '§21',
     },
     {
       pressed: given('pressed to', ware.pressed, 'share'),
       stack,
       burr: given('burr', ware.washer),
-      dome: given('dome', burr ? domeShank(ware.bar, 1.5 * ware.bar, 0.5 * ware.bar) : 0),
+      dome: domeOf(fitting, ware, reckon),
       setting: given('setting', ware.setting),
       give: given('give', give),
     },

@@ -1,9 +1,18 @@
-/** U strip along the stitch line: two straight sides, a bottom and two corners; docs/formulas.md §8 [8.01]. */
+import { evaluate } from './reading.js'
+
+/** U strip along the stitch line: two straight sides, a bottom and two corners; §8 [8.01]. */
+export const GUSSET_STRIP = '2 × {height} + {bottom} − (4 − π) × {radius}'
 export const gussetStrip = (height: number, bottom: number, radius: number): number =>
-  2 * height + bottom - (4 - Math.PI) * radius
+  evaluate(GUSSET_STRIP, { height, bottom, radius })
 
 /** What an allowance bears round a curve (J), §20: stretch as a share, widest gap, facet, and the least uncut root, mm. */
 export const SNIPPED = { strain: 0.12, gap: 2.5, facet: 0.2, root: 1.5 } as const
+
+/** How many snips an allowance round a curve needs: by the widest gap, and by how far a facet stands off; §8 [8.03]. */
+export const SNIPS =
+  '(the larger of {angle} in radians × {allowance} / {gap} for the gap and {angle} / (2 × the angle whose cosine is (1 − {facet} / {radius})) for the facets), rounded up'
+/** What stays uncut at their root; §8 [8.03]. */
+export const SNIPS_ROOT = '{strain} × {radius}'
 
 export interface Snips {
   readonly radius: number
@@ -15,39 +24,46 @@ export interface Snips {
   /** How far a straight facet may stand off the curve. */
   readonly facet: number
 }
-
-/** How many snips an allowance round a curve needs, and what stays uncut at their root; §8 [8.03]. */
-export function snips({ radius, allowance, angle, strain, widestGap, facet }: Snips) {
-  const byGap = Math.ceil((angle * allowance) / widestGap)
-  const byFacet = Math.ceil(angle / (2 * Math.acos(1 - facet / radius)))
-  return { count: Math.max(byGap, byFacet), root: strain * radius }
-}
-
-/** How far the edge of a flange turned outwards is stretched round a corner of `radius`, as a share; §8 [8.04]. */
-export const flangeStrain = (radius: number, seam: number, beyond: number): number =>
-  (seam + beyond) / (radius - seam)
-
-/** How a turned seam stands with its allowances at `alpha` to the panel: an upper bound; §8 [8.05]. */
-export const seamRoll = (thickness: number, neutral: number, alpha: number) => ({
-  reach: thickness * (1 - Math.sin(alpha)),
-  height: thickness * (1 + Math.cos(alpha)),
-  shift: -((Math.PI - alpha) * neutral - Math.sin(alpha)) * thickness,
+export const snips = ({ radius, allowance, angle, strain, widestGap: gap, facet }: Snips) => ({
+  count: evaluate(SNIPS, { angle, allowance, gap, facet, radius }),
+  root: evaluate(SNIPS_ROOT, { strain, radius }),
 })
 
-/** What two turned seams add to a width between stitch lines, outside and inside: an upper bound; §8 [8.05]. */
-export function turnedWidth(thickness: number, neutral: number, alpha: number) {
-  const { height, shift } = seamRoll(thickness, neutral, alpha)
-  const outside = 2 * (height + shift)
-  return { outside, inside: outside - 2 * thickness }
+/** How far the edge of a flange turned outwards is stretched round a corner, as a share; §8 [8.04]. */
+export const FLANGE_STRAIN = '({seam} + {beyond}) / ({radius} − {seam})'
+
+/** How a turned seam stands with its allowances at an angle to the panel, an upper bound; §8 [8.05]. */
+export const SEAM_REACH = '{thickness} × (1 − sine of {angle})'
+export const SEAM_HEIGHT = '{thickness} × (1 + cosine of {angle})'
+export const SEAM_SHIFT = '−((π − {angle} in radians) × {k} − sine of {angle}) × {thickness}'
+/** What two turned seams add to a width between stitch lines outside: an upper bound; §8 [8.05]. */
+export const SEAMS_ROLL =
+  '2 × {thickness} × (1 + cosine of {angle} + sine of {angle} − (π − {angle} in radians) × {k})'
+
+/** How a tapered gusset leans, the sine of its angle; §8 [8.06]. */
+export const TAPER_LEAN = '({top} − {bottom}) / (2 × {height})'
+/** Flat pattern of a tapered gusset at a corner angle from the bottom: along its middle, and half its width; §8 [8.06]. */
+export const TAPER_ALONG = '{radius} × the arc to {angle} of an ellipse that leans by {lean}'
+export const TAPER_HALF = '{bottom} / 2 + {radius} × (1 − cosine of {angle}) × {lean}'
+
+export interface TaperedGusset {
+  readonly radius: number
+  readonly height: number
+  readonly top: number
+  readonly bottom: number
 }
+const taperedPoint = ({ radius, bottom }: TaperedGusset, angle: number, lean: number) => ({
+  along: evaluate(TAPER_ALONG, { radius, angle, lean }),
+  half: evaluate(TAPER_HALF, { bottom, radius, angle, lean }),
+})
 
 /** Where the middle of a tapered gusset stands beside the panels: the way along the middle of its strip; §8 [8.06]. */
 export function taperedStrip(gusset: TaperedGusset, span: number, steps = 12) {
   const { radius, height, top, bottom } = gusset
-  const lean = (top - bottom) / (2 * height)
+  const lean = evaluate(TAPER_LEAN, { top, bottom, height })
   const upright = (height - radius) * Math.sqrt(1 - lean ** 2)
   const corner = Array.from({ length: steps + 1 }, (_, i) =>
-    taperedPoint(gusset, (Math.PI / 2) * (1 - i / steps)),
+    taperedPoint(gusset, (Math.PI / 2) * (1 - i / steps), lean),
   )
   const quarter = corner[0]!.along
   // From an end down to the foot: the straight side, the corner, half the bottom; then the same back up.
@@ -60,68 +76,20 @@ export function taperedStrip(gusset: TaperedGusset, span: number, steps = 12) {
   return { length, upright, quarter, points: [...down, ...up] }
 }
 
-const SIMPSON = 200
-/** ∫ sqrt(1 − m sin²) from 0 to phi: the length of a quarter ellipse, by Simpson's rule. */
-function ellipticE(phi: number, m: number): number {
-  const f = (x: number): number => Math.sqrt(1 - m * Math.sin(x) ** 2)
-  const h = phi / SIMPSON
-  let sum = f(0) + f(phi)
-  for (let i = 1; i < SIMPSON; i += 1) sum += (i % 2 === 0 ? 2 : 4) * f(i * h)
-  return (sum * h) / 3
-}
-
-export interface TaperedGusset {
-  readonly radius: number
-  readonly height: number
-  readonly top: number
-  readonly bottom: number
-}
-
-/** Flat pattern of a tapered gusset at a corner angle from the bottom: along its middle, and half its width; §8 [8.06]. */
-export function taperedPoint({ radius, height, top, bottom }: TaperedGusset, angle: number) {
-  const lean = (top - bottom) / (2 * height)
-  const rise = radius * (1 - Math.cos(angle))
-  return { along: radius * ellipticE(angle, lean ** 2), half: bottom / 2 + rise * lean }
-}
-
 /** Bellows of n valleys: strip between flanges, thickness closed, depth of a leaf; §8 [8.09]. */
-export const bellows = (valleys: number, leaf: number, thickness: number, gap: number, neutral: number) => ({
-  strip: 2 * valleys * leaf + (2 * valleys - 1) * Math.PI * (gap / 2 + neutral * thickness),
-  closed: 2 * valleys * thickness + (2 * valleys - 1) * gap,
-  depth: leaf + gap + 2 * thickness,
-})
+export const BELLOWS_STRIP =
+  '2 × {valleys} × {leaf} + (2 × {valleys} − 1) × π × ({gap} / 2 + {k} × {thickness})'
+export const BELLOWS_CLOSED = '2 × {valleys} × {thickness} + (2 × {valleys} − 1) × {gap}'
+export const BELLOWS_LEAF = '{leaf} + {gap} + 2 × {thickness}'
 
-/** A boxed corner of two panels: square c between the seam lines, sharp bends; §8 [8.11, 8.13]. */
-export const boxedCorner = (
-  width: number,
-  height: number,
-  square: number,
-  thickness: number,
-  neutral: number,
-) => ({
-  depth: 2 * square,
-  width: width - 2 * square,
-  height: height - square,
-  outside: 2 * square + (2 - (Math.PI * neutral) / 2) * thickness,
-  inside: 2 * square - ((Math.PI * neutral) / 2) * thickness,
-})
+/** Depths of a boxed corner from the square between its seam lines, sharp bends; §8 [8.11, 8.13]. */
+export const BOXED_OUTSIDE = '2 × {square} + (2 − π × {k} / 2) × {thickness}'
+export const BOXED_INSIDE = '2 × {square} − π × {k} / 2 × {thickness}'
 
 /** Width of a flanged gusset strip from outside depth and flange; §8 [8.15]. */
-export const flangedGusset = (
-  depth: number,
-  flange: number,
-  inner: number,
-  thickness: number,
-  neutral: number,
-): number =>
-  depth + 2 * flange - 2 * (2 * (inner + thickness) - (Math.PI / 2) * (inner + neutral * thickness))
+export const FLANGED_GUSSET =
+  '{depth} + 2 × {flange} − 2 × (2 × ({radius} + {thickness}) − π/2 × ({radius} + {k} × {thickness}))'
 
-/** A strip wrapped once round outside dimensions with rounded outer corners of a quarter turn each; §8 [8.14]. */
-export const onePieceWrap = (
-  outside: readonly number[],
-  radii: readonly number[],
-  thickness: number,
-  neutral: number,
-): number =>
-  outside.reduce((sum, x) => sum + x, 0) -
-  radii.reduce((sum, r) => sum + 2 * r - (Math.PI / 2) * (r - (1 - neutral) * thickness), 0)
+/** A strip wrapped once round front, base and back with two rounded outer corners; §8 [8.14]. */
+export const ONE_PIECE_WRAP =
+  '{front} + {base} + {back} − 2 × (2 × {radius} − π/2 × ({radius} − (1 − {k}) × {thickness}))'

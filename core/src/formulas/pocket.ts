@@ -1,13 +1,14 @@
+import { evaluate } from './reading.js'
+
 /**
- * Room a side, mm, so that a face that stretches by `stretch` mm in all can rise by `rise` mm over the pile;
- * docs/formulas.md §9 [9.03]. Negative where the stretch alone lets the pile in.
+ * Room a side so that a face that stretches by so much in all can rise over the pile; §9 [9.03]. Negative where the
+ * stretch alone lets the pile in.
  */
-export const sideRoom = (rise: number, stretch: number): number => (rise ** 2 - stretch ** 2 / 4) / stretch
+export const SIDE_ROOM = '({rise}² − {stretch}² / 4) / {stretch}'
+export const sideRoom = (rise: number, stretch: number): number => evaluate(SIDE_ROOM, { rise, stretch })
 
-/** Narrowest a pocket with two free faces can be for `cards` cards, mm; docs/formulas.md §9 [9.01]. */
-export const narrowestPocket = (cardWidth: number, cardThickness: number, cards: number): number =>
-  cardWidth + cards * cardThickness
+/** Narrowest a pocket with two free faces can be; §9 [9.01]. */
+export const NARROWEST = '{card} card + {cards} × {thick}'
 
-/** Height of the uppermost card over the floor of a stepped stack of `pockets`, mm; docs/formulas.md §9 [9.09]. */
-export const topCardHeight = (pockets: number, reveal: number, cardHeight: number): number =>
-  (pockets - 1) * reveal + cardHeight
+/** Height of what stands in the uppermost pocket of a stepped stack over the floor of the front one; §9 [9.09]. */
+export const TOP_OF_STACK = '({pockets} − 1) × {reveal} + {card}'

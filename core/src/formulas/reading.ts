@@ -1,4 +1,5 @@
-import { type Expression, GENERAL, type NamesIn, type Values, parse, valueOf } from '../expression/index.js'
+import { type Expression, GENERAL, type NamesIn, parse, valueOf } from '../expression/index.js'
+import { NAMED } from './named.js'
 
 const known = new Map<string, Expression>()
 
@@ -6,13 +7,13 @@ const known = new Map<string, Expression>()
 export function formulaOf(words: string): Expression {
   const before = known.get(words)
   if (before) return before
-  const read = parse(words, GENERAL)
+  const read = parse(words, [...NAMED, ...GENERAL])
   known.set(words, read)
   return read
 }
 
 /** What the formula in these words comes to with those numbers; angles in radians. */
-export const worth = <const Words extends string>(
+export const evaluate = <const Words extends string>(
   words: Words,
   values: Readonly<Record<NamesIn<Words>, number>>,
-): number => valueOf(formulaOf(words), values as Values)
+): number => valueOf(formulaOf(words), values)

@@ -1,37 +1,20 @@
-/** Neutral length of a handle bent as an arc over a chord, without its attachments; docs/formulas.md §10 [10.01]. */
-export function handleArc(chord: number, rise: number, thickness: number, neutral: number): number {
-  const radius = (chord ** 2 / 4 + rise ** 2) / (2 * rise)
-  return 2 * Math.atan2(chord / 2, radius - rise) * (radius + neutral * thickness)
-}
+/** Radius and angle of an arc that rises so far over a chord; §10 [10.01]. */
+export const ARC_RADIUS = '({chord}² / 4 + {rise}²) / (2 × {rise})'
+export const ARC_ANGLE = '4 × the angle whose tangent is (2 × {rise} / {chord})'
 
 /** A keeper round straps of that width and thickness together, butted; §10 [10.03]. */
-export const keeperLength = (
-  width: number,
-  straps: number,
-  easeWidth: number,
-  easeThick: number,
-  thickness: number,
-  neutral: number,
-): number => 2 * (width + easeWidth) + 2 * (straps + easeThick) + 2 * Math.PI * neutral * thickness
-
-/** From the middle of a bar round it to the end of the lap; §10 [10.05]. */
-export const turnBack = (bar: number, thickness: number, neutral: number, lap: number): number =>
-  Math.PI * (bar / 2 + neutral * thickness) + lap
+export const KEEPER = '2 × ({width} + {easeWidth}) + 2 × ({straps} + {easeThick}) + 2 × π × {k} × {thickness}'
 
 /** Inner girth of a belt from its flat length; §10 [10.04]. */
-export const beltGirth = (flat: number, thickness: number, neutral: number): number =>
-  flat - 2 * Math.PI * neutral * thickness
+export const BELT_GIRTH = '{flat} − 2 × π × {k} × {thickness}'
 
 /** Width of the cover of a rolled handle round a cord, butted; §10 [10.06]. */
-export const rolledCover = (cord: number, thickness: number, neutral: number): number =>
-  2 * Math.PI * (cord / 2 + neutral * thickness)
+export const ROLLED_COVER = '2 × π × ({cord} / 2 + {k} × {thickness})'
 
-/** From stitch row to stitch row round a cord, the row `below` its middle; §10 [10.07]. */
-export function pipedCover(cord: number, thickness: number, neutral: number, below: number): number {
-  const [rho, k] = [cord / 2 + neutral * thickness, neutral * thickness]
-  const reach = Math.hypot(k, below)
-  return (
-    2 * Math.sqrt(reach ** 2 - rho ** 2) +
-    rho * (2 * Math.PI - 2 * Math.acos(rho / reach) - 2 * Math.atan2(k, below))
-  )
-}
+/** From the middle of a cord to the middle of the leather round it; §10 [10.07]. */
+export const CORD_MIDDLE = '{cord} / 2 + {k} × {thickness}'
+/** From the middle of the cord to the middle of the leather at a row of stitches below; §10 [10.07]. */
+export const CORD_REACH = '√(({k} × {thickness})² + {below}²)'
+/** From stitch row to stitch row round a cord; §10 [10.07]. */
+export const PIPED_COVER =
+  '2 × √({reach}² − {middle}²) + {middle} × (2 × π − 2 × the angle whose cosine is ({middle} / {reach}) − 2 × the angle whose tangent is ({k} × {thickness} / {below}))'

@@ -1,18 +1,19 @@
 import {
-  cornerBunching,
-  cornerExcess,
-  evenSkive,
-  flatGroove,
-  foldToLine,
-  grooveStiffness,
-  mitreDistance,
-  mitreOverlap,
-  edgeExcess,
-  snipRoot,
+  BUNCHING,
+  EDGE_EXCESS,
+  EVEN_SKIVE,
+  EXCESS_AT_ROOT,
+  FLAT_GROOVE,
+  FOLD_TO,
+  GROOVE_STIFFNESS,
+  MITRE,
+  MITRE_OVERLAP,
+  SNIP_ROOT,
+  TURN_ALLOWANCE,
+  TURN_COST,
+  TURN_COST_SQUARE,
+  V_GROOVE,
   turnAllowance,
-  turnCost,
-  turnCostSquare,
-  vGrooveBend,
 } from '../formulas/index.js'
 import {
   type Condition,
@@ -24,12 +25,22 @@ import {
   mm,
   neutral,
   share,
+  step,
   thin,
 } from './entry.js'
 import { bent, corner, strip } from './sketches.js'
 
-const turned = (v: Values) => ({ width: v.width ?? 0, atFold: v.thickness!, core: v.core!, neutral: v.k! })
-const curved = (v: Values) => ({ ...turned(v), radius: v.radius!, angle: v.angle! })
+/** From the finished edge out to where it is cut. */
+const cutLine = (v: Values): number => turnAllowance(v.width!, v.thickness!, v.core!, v.k!)
+const CUT_LINE = [
+  step('cost', 'cost of the turn', TURN_COST),
+  step('allowance', 'cut beyond the finished edge', TURN_ALLOWANCE),
+]
+/** An inward curve opens without snips where its edge is stretched no more than the leather bears. */
+const stretchesEnough = (v: Values): boolean => {
+  const [added, radius] = [cutLine(v), v.radius!]
+  return radius > added && (added + v.width!) / (radius - added) <= v.strain!
+}
 
 /** Turned edges and grooves: docs/formulas.md §4 and §5. */
 const DEEPEST: Condition = {
@@ -50,19 +61,10 @@ export const EDGES: readonly Entry[] = [
       k: neutral,
     },
     [
-      answer('cut beyond the finished edge', '{width} + 0.571 × {core} + (π × {k} − 2) × {thickness}', (v) =>
-        turnAllowance(turned(v)),
-      ),
-      answer(
-        'fold-to line, from the cut edge',
-        '2 × {width} + 0.571 × {core} + (π × {k} − 2) × {thickness}',
-        (v) => foldToLine(turned(v)),
-      ),
-      answer(
-        'the same over a square core',
-        '{width} + {core} + (π × {k} − 2) × {thickness}',
-        (v) => v.width! + turnCostSquare(turned(v)),
-      ),
+      step('cost', 'cost of the turn', TURN_COST),
+      answer('cut beyond the finished edge', TURN_ALLOWANCE, { as: 'allowance' }),
+      answer('fold-to line, from the cut edge', FOLD_TO),
+      answer('the same over a square core', `{width} turn + ${TURN_COST_SQUARE}`),
     ],
     (v) => bent(Math.PI, v.core! / 2, v.thickness!, v.width!),
   ),
@@ -77,14 +79,7 @@ export const EDGES: readonly Entry[] = [
       fold: { ...mm('fold, from the cut edge', 7.8), least: 0.1 },
       from: mm('at, from the cut edge', 4),
     },
-    [
-      answer(
-        'left there',
-        '{edge} + ({thickness} − {edge}) × {from} / (2 × {fold})',
-        (v) => evenSkive(v.thickness!, v.edge!, v.fold!, v.from!),
-        'thickness',
-      ),
-    ],
+    [answer('left there', EVEN_SKIVE, { quantity: 'thickness' })],
     (v, [t]) => strip([v.from!, Math.max(0.1, 2 * v.fold! - v.from!)], t!),
   ),
   entry(
@@ -99,31 +94,24 @@ export const EDGES: readonly Entry[] = [
       thickness: thin('thickness at the fold', 0.7),
       core: thin('core', 0),
       pleat: { ...thin('lost in a pleat', 3), least: 0.5 },
+      root: thin('V cuts stop short by', 1),
       k: neutral,
     },
     [
-      answer('edge too much', '{angle} as an arc × (cut line + {width})', (v) => cornerExcess(curved(v))),
-      answer(
-        'pleats',
-        'that / {pleat}, upwards',
-        (v) => Math.ceil(cornerExcess(curved(v)) / v.pleat!),
-        'count',
-      ),
-      answer(
-        'layers where there was one',
-        '({radius} + cut line) / ({radius} − {width}); up to 2 pleats do it',
-        (v) => cornerBunching(curved(v)),
-        'share',
-      ),
+      ...CUT_LINE,
+      answer('edge too much', EDGE_EXCESS, { as: 'excess' }),
+      answer('pleats', '{excess} / {pleat} each, rounded up', { quantity: 'count' }),
+      answer('left where V cuts stop', EXCESS_AT_ROOT),
+      answer('layers where there was one', `${BUNCHING}; up to 2 pleats do it`, { quantity: 'share' }),
     ],
-    (v) => corner(v.radius!, v.width!, turnAllowance(turned(v))),
+    (v) => corner(v.radius!, v.width!, cutLine(v)),
     [
       {
         holds: (v) => v.width! < v.radius!,
         says: 'The turned width has to be less than the finished radius: what is turned would meet in the middle of the corner.',
       },
       {
-        holds: (v) => turnAllowance(turned(v)) > 0,
+        holds: (v) => cutLine(v) > 0,
         says: 'The turned width has to be more than the bend alone takes: nothing would be left to stick down.',
       },
     ],
@@ -140,11 +128,10 @@ export const EDGES: readonly Entry[] = [
       k: neutral,
     },
     [
-      answer('no overlap at', '(0.571 × {core} + (π × {k} − 2) × {thickness}) / √2', (v) =>
-        mitreDistance(turned(v)),
-      ),
-      answer('overlap', '2 × ({at} − no overlap)', (v) => mitreOverlap(turned(v), v.at!)),
-      answer('cost of the turn', '0.571 × {core} + (π × {k} − 2) × {thickness}', (v) => turnCost(turned(v))),
+      step('half', 'half the corner', 'π/4', 'angle'),
+      answer('cost of the turn', TURN_COST, { as: 'cost' }),
+      answer('no overlap at', MITRE, { as: 'least' }),
+      answer('overlap', MITRE_OVERLAP),
     ],
     (v) => corner(12, v.at!, v.at!),
   ),
@@ -160,18 +147,29 @@ export const EDGES: readonly Entry[] = [
       k: neutral,
     },
     [
-      answer('used up', '{angle} as an arc × {k} × ({thickness} − {depth})', (v) =>
-        vGrooveBend(v.angle!, v.thickness!, v.depth!, v.k!),
-      ),
-      answer('outer radius', '{thickness} − {depth}', (v) => v.thickness! - v.depth!),
-      answer(
-        'stiffness left',
-        '(({thickness} − {depth}) / {thickness})³',
-        (v) => grooveStiffness(v.thickness!, v.depth!),
-        'share',
-      ),
+      answer('used up', V_GROOVE),
+      answer('outer radius', '{thickness} − {depth}'),
+      answer('stiffness left', GROOVE_STIFFNESS, { quantity: 'share' }),
     ],
     (v) => bent(v.angle!, 0, Math.max(0.1, v.thickness! - v.depth!)),
+    [DEEPEST],
+  ),
+  entry(
+    'two-grooves',
+    '§5',
+    'Two V grooves beside each other',
+    'a half turn over two right-angled grooves: what it closes on, and how thick it is outside',
+    {
+      apart: mm('apart, middle to middle', 12),
+      thickness: { ...thin('thickness', 3), least: 0.1 },
+      depth: thin('depth', 2),
+    },
+    [
+      answer('closes on', '{apart} − 2 × {depth}', { quantity: 'thickness' }),
+      answer('outside', '{apart} + 2 × ({thickness} − {depth})', { quantity: 'thickness' }),
+      answer('closes flat at', '2 × {depth}', { quantity: 'thickness' }),
+    ],
+    (v, [inside]) => bent(Math.PI, Math.max(0, inside!) / 2, Math.max(0.1, v.thickness! - v.depth!)),
     [DEEPEST],
   ),
   entry(
@@ -180,11 +178,7 @@ export const EDGES: readonly Entry[] = [
     'Flat groove',
     'how wide a groove must be to fold right over without its lips meeting',
     { gap: thin('gap inside', 2), thickness: thin('thickness', 3), depth: thin('depth', 1.5), k: neutral },
-    [
-      answer('least width', 'π × ({gap} / 2 + {depth} + {k} × ({thickness} − {depth}))', (v) =>
-        flatGroove(v.gap!, v.thickness!, v.depth!, v.k!),
-      ),
-    ],
+    [answer('least width', FLAT_GROOVE)],
     (v) => bent(Math.PI, v.gap! / 2 + v.depth!, Math.max(0.1, v.thickness! - v.depth!)),
     [DEEPEST],
   ),
@@ -204,23 +198,17 @@ export const EDGES: readonly Entry[] = [
       gap: { ...mm('widest gap', 2), least: 0.5 },
     },
     [
-      answer('short by', '{angle} in radians × (2 × {width} + the bend)', (v) =>
-        edgeExcess(v.angle!, turnAllowance(turned(v)), v.width!),
-      ),
-      answer('leather left at a snip', '{strain} × {radius} / (2 + {strain})', (v) =>
-        snipRoot(v.radius!, v.strain!),
-      ),
+      ...CUT_LINE,
+      answer('short by', EDGE_EXCESS, { as: 'excess' }),
+      answer('leather left at a snip', SNIP_ROOT),
       answer(
         'snips',
-        'what it is short of / {gap}, rounded up; none where {strain} is enough',
-        (v) => {
-          const added = turnAllowance(turned(v))
-          const enough = v.radius! > added && (added + v.width!) / (v.radius! - added) <= v.strain!
-          return enough ? 0 : Math.ceil(edgeExcess(v.angle!, added, v.width!) / v.gap! - 1e-9)
+        (v) => (stretchesEnough(v) ? '0: it stretches enough' : '{excess} / {gap} each, rounded up'),
+        {
+          quantity: 'count',
         },
-        'count',
       ),
     ],
-    (v) => corner(v.radius!, v.width!, turnAllowance(turned(v))),
+    (v) => corner(v.radius!, v.width!, cutLine(v)),
   ),
 ]

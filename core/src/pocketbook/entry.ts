@@ -1,5 +1,5 @@
 import type { Path, Point } from '../geometry/index.js'
-import { type Given, type Quantity, type Reckoned, given, reckoner } from '../working/index.js'
+import { type Given, type Quantity, type Reckoned, type Term, given, reckoner } from '../working/index.js'
 
 /** How a thing that is asked for is written: lengths in mm, angles in degrees, shares of one, plain numbers. */
 export type InputUnit = 'mm' | 'degrees' | 'share' | 'count' | 'number'
@@ -22,14 +22,19 @@ export interface Sketch {
 /** What is asked for, by input id, as reckoned with: mm, radians, shares. */
 export type Values = Readonly<Record<string, number>>
 
-interface AnswerRule {
+/** Words of a formula over what is asked for and what was answered before; or which words, by what is asked for. */
+type Words = string | ((values: Values) => string | undefined)
+
+export interface AnswerRule {
   readonly label: string
-  /** With the inputs named in braces. */
-  readonly formula: string
-  readonly compute: (values: Values) => number
+  readonly formula: Words
   readonly quantity: Quantity
+  /** By what name the formulas of later answers call it. */
+  readonly as?: string
+  /** Only a step on the way, told in the working. */
+  readonly step?: boolean
   /** Measures that the formula names besides what is asked for: an inch, an ounce. */
-  readonly also: Readonly<Record<string, Given>>
+  readonly also?: Readonly<Record<string, Given>>
 }
 
 /** What has to hold between the numbers for there to be such a thing, and what to say where it doesn't. */
@@ -71,17 +76,13 @@ export const neutral = { ...share('neutral share k', 0.5), least: 0.3, most: 0.7
 
 export const answer = (
   label: string,
-  formula: string,
-  compute: (values: Values) => number,
-  quantity: Quantity = 'length',
-  also: AnswerRule['also'] = {},
-): AnswerRule => ({
-  label,
-  formula,
-  compute,
-  quantity,
-  also,
-})
+  formula: Words,
+  { quantity = 'length', ...more }: Partial<Omit<AnswerRule, 'label' | 'formula'>> = {},
+): AnswerRule => ({ label, formula, quantity, ...more })
+
+/** A number on the way to an answer, by the name that its formula calls it by. */
+export const step = (as: string, label: string, formula: Words, quantity: Quantity = 'length'): AnswerRule =>
+  answer(label, formula, { as, quantity, step: true })
 
 /** An entry from its parts; the order of `inputs` is the order in which they are asked for. */
 export function entry(
@@ -117,42 +118,62 @@ const QUANTITY: Readonly<Record<InputUnit, Quantity>> = {
 const reckonedWith = (one: Input, value: number): number =>
   one.unit === 'degrees' ? (value * Math.PI) / 180 : value
 
+/** What an entry answers, and the working of it all, steps on the way included, in order. */
+export interface Answered {
+  readonly answers: readonly Reckoned[]
+  readonly workings: readonly Reckoned[]
+  readonly sketch: Sketch
+  /** Why no such thing can be made. */
+  readonly cant?: string
+}
+
 /**
  * What an entry answers for the numbers given, as written (degrees, shares); inputs left out take their usual value.
  * Where no such thing can be made there are no answers, and `cant` says why.
  */
-export function reckonEntry(
-  one: Entry,
-  written: Readonly<Record<string, number>>,
-): { answers: readonly Reckoned[]; sketch: Sketch; cant?: string } {
+export function reckonEntry(one: Entry, written: Readonly<Record<string, number>>): Answered {
   const values: Values = Object.fromEntries(
     one.inputs.map((i) => [i.id, reckonedWith(i, written[i.id] ?? i.value)]),
   )
   const broken = one.conditions.find((c) => !c.holds(values))
-  if (broken) return { answers: [], sketch: { strokes: [], words: [] }, cant: broken.says }
-  const terms: Record<string, Given> = Object.fromEntries(
+  if (broken) return { answers: [], workings: [], sketch: NO_SKETCH, cant: broken.says }
+  const numbers = numbersOf(one, values)
+  // What can't be answered for these numbers is left out rather than shown as nothing.
+  const made = numbers.filter(({ number }) => Number.isFinite(number.value))
+  return {
+    answers: made.flatMap(({ rule, number }) => (rule.step ? [] : [number])),
+    workings: made.map(({ number }) => number),
+    sketch: drawnMaybe(
+      one,
+      values,
+      numbers.flatMap(({ rule, number }) => (rule.step ? [] : [number.value])),
+    ),
+  }
+}
+
+/** Every number of an entry in its order; each may name those before it. */
+function numbersOf(one: Entry, values: Values): { readonly rule: AnswerRule; readonly number: Reckoned }[] {
+  const terms: Record<string, Term> = Object.fromEntries(
     one.inputs.map((i) => [i.id, given(i.label, values[i.id]!, QUANTITY[i.unit])]),
   )
   const reckon = reckoner({})
-  const answers = one.answers.map((rule, i) =>
-    reckon(
-      {
-        key: `${one.id}.${i}`,
-        label: rule.label,
-        formula: rule.formula,
-        source: one.section,
-        quantity: rule.quantity,
-      },
-      { ...terms, ...rule.also },
-    ),
-  )
-  const figures = answers.map((a) => a.value)
-  // What can't be answered for these numbers is left out rather than shown as nothing.
-  return {
-    answers: answers.filter((a) => Number.isFinite(a.value)),
-    sketch: drawnMaybe(one, values, figures),
-  }
+  return one.answers.flatMap((rule, i) => {
+    const formula = typeof rule.formula === 'string' ? rule.formula : rule.formula(values)
+    if (formula === undefined) return []
+    const about = {
+      key: `${one.id}.${i}`,
+      label: rule.label,
+      source: one.section,
+      quantity: rule.quantity,
+      formula,
+    }
+    const number = reckon(about, { ...terms, ...rule.also })
+    if (rule.as) terms[rule.as] = number
+    return [{ rule, number }]
+  })
 }
+
+const NO_SKETCH: Sketch = { strokes: [], words: [] }
 
 /** The drawing, or an empty one where these numbers make a shape that can't be. */
 function drawnMaybe(one: Entry, values: Values, figures: readonly number[]): Sketch {
@@ -161,7 +182,7 @@ function drawnMaybe(one: Entry, values: Values, figures: readonly number[]): Ske
   const possible = sketch.strokes.every(({ path }) =>
     path.segments.every((s) => [s.from, s.to].every((p) => whole(p.x) && whole(p.y))),
   )
-  return possible ? sketch : { strokes: [], words: [] }
+  return possible ? sketch : NO_SKETCH
 }
 
 /** Why a number can't be reckoned with, or undefined where it can. */

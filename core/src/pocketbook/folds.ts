@@ -1,45 +1,30 @@
 import {
-  bendAllowance,
-  bookFold,
-  bulge,
-  foldDifference,
-  foldedCut,
-  heldPanel,
-  nestedFolds,
-  neutralFromStiffness,
-  neutralFromStrip,
-  rollFold,
-  rollRunOut,
+  BEND,
+  BOOK_FOLD,
+  BULGE,
+  FOLDED_CUT,
+  FOLD_DIFFERENCE,
+  HELD_PANEL,
+  NEUTRAL_FROM_STIFFNESS,
+  NEUTRAL_FROM_STRIP,
+  ROLL_RUN_OUT,
 } from '../formulas/index.js'
-import {
-  type Entry,
-  type Values,
-  answer,
-  count,
-  degrees,
-  entry,
-  mm,
-  neutral,
-  number,
-  share,
-  thin,
-} from './entry.js'
+import { answer, count, degrees, type Entry, entry, mm, neutral, number, share, step, thin } from './entry.js'
+import { foldedPanels } from './panels.js'
 import { bent, board, strip, together } from './sketches.js'
 
-const rolled = (v: Values) =>
-  rollFold({
-    flat: v.flat!,
-    thickness: v.thickness!,
-    neutral: v.k!,
-    runOut: v.runOut!,
-    contents: [v.c1!, v.c2!, v.c3!, v.c4!, v.c5!].slice(0, v.panels! - 1),
-  })
-const rolledWidth = (i: number) => (v: Values) => rolled(v).widths[i] ?? NaN
-const pair = (v: Values) => ({
-  inner: { thickness: v.inside!, neutral: v.k! },
-  outer: { thickness: v.outside!, neutral: v.k! },
-  between: v.between!,
-})
+const PANELS = {
+  panels: { ...count('panels', 4), least: 2, most: 6 },
+  flat: mm('flat length of a panel', 95),
+  thickness: thin('thickness', 1.2),
+  runOut: thin('first edge runs out', 0),
+  c1: thin('laid on panel 1', 1.6),
+  c2: thin('on panel 2', 0.8),
+  c3: thin('on panel 3', 2.4),
+  c4: thin('on panel 4', 0),
+  c5: thin('on panel 5', 0),
+  k: neutral,
+}
 
 /** Bends, folds and wraps: docs/formulas.md §0, §2 and §3. */
 export const FOLDS: readonly Entry[] = [
@@ -54,11 +39,7 @@ export const FOLDS: readonly Entry[] = [
       thickness: thin('thickness', 1.4),
       k: neutral,
     },
-    [
-      answer('used up', '{angle} as an arc × ({radius} + {k} × {thickness})', (v) =>
-        bendAllowance(v.angle!, v.radius!, v.thickness!, v.k!),
-      ),
-    ],
+    [answer('used up', BEND)],
     (v) => bent(v.angle!, v.radius!, v.thickness!),
   ),
   entry(
@@ -72,14 +53,7 @@ export const FOLDS: readonly Entry[] = [
       radius: thin('inner radius', 2),
       thickness: { ...thin('thickness', 1.5), least: 0.1 },
     },
-    [
-      answer(
-        'k',
-        '({used} / {angle} as an arc − {radius}) / {thickness}',
-        (v) => neutralFromStrip(v.used!, v.angle!, v.radius!, v.thickness!),
-        'share',
-      ),
-    ],
+    [answer('k', NEUTRAL_FROM_STRIP, { quantity: 'share' })],
     (v) => bent(v.angle!, v.radius!, v.thickness!),
   ),
   entry(
@@ -88,7 +62,7 @@ export const FOLDS: readonly Entry[] = [
     'Neutral share from stiffness',
     'a leather softer when pressed than when pulled keeps a deeper layer',
     { ratio: { ...number('stiffness pressed / pulled', 0.5), least: 0.01, most: 10 } },
-    [answer('k', '1 / (1 + √{ratio})', (v) => neutralFromStiffness(v.ratio!), 'share')],
+    [answer('k', NEUTRAL_FROM_STIFFNESS, { quantity: 'share' })],
     (_, [k]) => strip([10 * k!, 10 * (1 - k!)], 4),
   ),
   entry(
@@ -97,11 +71,7 @@ export const FOLDS: readonly Entry[] = [
     'Bulge',
     'how high an excess stands over a free span',
     { span: { ...mm('free span', 40), least: 1 }, excess: { ...thin('excess', 0.5), least: 0 } },
-    [
-      answer('height', '2/π × √({span} × {excess}) × (1 + 3 × {excess} / 8 / {span})', (v) =>
-        bulge(v.span!, v.excess!),
-      ),
-    ],
+    [answer('height', BULGE)],
     (v, [h]) => board(v.span!, h!, h!.toFixed(2)),
   ),
   entry(
@@ -115,14 +85,7 @@ export const FOLDS: readonly Entry[] = [
       k: neutral,
       width: mm('closed outside width', 100),
     },
-    [
-      answer('used up by the fold', 'π × ({gap} / 2 + {k} × {thickness})', (v) =>
-        bookFold(v.gap!, v.thickness!, v.k!),
-      ),
-      answer('cut', '2 × {width} + 0.571 × {gap} + (π × {k} − 2) × {thickness}', (v) =>
-        foldedCut(v.width!, v.gap!, v.thickness!, v.k!),
-      ),
-    ],
+    [answer('used up by the fold', BOOK_FOLD), answer('cut', FOLDED_CUT)],
     (v) => bent(Math.PI, v.gap! / 2, v.thickness!, 25),
   ),
   entry(
@@ -138,10 +101,14 @@ export const FOLDS: readonly Entry[] = [
       share: share('share given to the outside', 0.6),
     },
     [
-      answer('in full', 'π × ((1 − {k}) × {inside} + {between} + {k} × {outside})', (v) =>
-        foldDifference(pair(v)),
+      step(
+        'middles',
+        'between the middles',
+        '(1 − {k}) × {inside} + {between} + {k} × {outside}',
+        'thickness',
       ),
-      answer('cut longer by', '{share} of that', (v) => v.share! * foldDifference(pair(v))),
+      answer('in full', FOLD_DIFFERENCE, { as: 'full' }),
+      answer('cut longer by', '{share} × {full}'),
     ],
     (v) =>
       together(bent(Math.PI, 2, v.inside!, 20), bent(Math.PI, 2 + v.inside! + v.between!, v.outside!, 20)),
@@ -158,17 +125,11 @@ export const FOLDS: readonly Entry[] = [
       t3: thin('outer', 1.4),
       k: neutral,
     },
-    [0, 1, 2].map((i) =>
-      answer(
-        ['inner', 'middle', 'outer'][i]!,
-        [
-          'π × ({gap} / 2 + {k} × {t1})',
-          'π × ({gap} / 2 + {t1} + {k} × {t2})',
-          'π × ({gap} / 2 + {t1} + {t2} + {k} × {t3})',
-        ][i]!,
-        (v) => nestedFolds(v.gap!, [v.t1!, v.t2!, v.t3!], v.k!)[i]!,
-      ),
-    ),
+    [
+      answer('inner', 'π × ({gap} / 2 + {k} × {t1})'),
+      answer('middle', 'π × ({gap} / 2 + {t1} + {k} × {t2})'),
+      answer('outer', 'π × ({gap} / 2 + {t1} + {t2} + {k} × {t3})'),
+    ],
     (v) =>
       together(
         bent(Math.PI, v.gap! / 2, v.t1!),
@@ -181,28 +142,18 @@ export const FOLDS: readonly Entry[] = [
     '§3',
     'Wrapped several times',
     'crease to crease widths of a piece folded over itself the same way',
-    {
-      panels: { ...count('panels', 4), least: 2, most: 6 },
-      flat: mm('flat length of a panel', 95),
-      thickness: thin('thickness', 1.2),
-      runOut: thin('first edge runs out', 0),
-      c1: thin('laid on panel 1', 1.6),
-      c2: thin('on panel 2', 0.8),
-      c3: thin('on panel 3', 2.4),
-      c4: thin('on panel 4', 0),
-      c5: thin('on panel 5', 0),
-      k: neutral,
-    },
-    [
-      answer('panel 1', '{runOut} + {flat} + half its fold', rolledWidth(0)),
-      answer('panel 2', '{flat} + half of the folds beside it', rolledWidth(1)),
-      answer('panel 3', 'as before', rolledWidth(2)),
-      answer('panel 4', 'as before', rolledWidth(3)),
-      answer('panel 5', 'as before', rolledWidth(4)),
-      answer('panel 6', 'as before', rolledWidth(5)),
-      answer('bundle', '{panels} × {thickness} + all contents', (v) => rolled(v).bundle),
-    ],
-    (v) => strip(rolled(v).widths, 30),
+    PANELS,
+    foldedPanels('rolled'),
+    (v, widths) => strip(widths.slice(0, v.panels), 30),
+  ),
+  entry(
+    'z-fold',
+    '§3',
+    'Folded to and fro',
+    'crease to crease widths of a piece whose folds turn one way and the other',
+    PANELS,
+    foldedPanels('to and fro'),
+    (v, widths) => strip(widths.slice(0, v.panels), 30),
   ),
   entry(
     'roll-run-out',
@@ -210,13 +161,7 @@ export const FOLDS: readonly Entry[] = [
     'Room for the first edge',
     'how far panel 1 may run into the second fold',
     { c1: thin('laid on panel 1', 1.6), c2: thin('on panel 2', 0.8), thickness: thin('thickness', 1.2) },
-    [
-      answer(
-        'room',
-        '√(half of ({c1} + {c2} + {thickness}), squared, less (half of {thickness} + half of their difference), squared)',
-        (v) => rollRunOut(v.c1!, v.c2!, v.thickness!),
-      ),
-    ],
+    [answer('room', ROLL_RUN_OUT)],
     (v) => bent(Math.PI, (v.c1! + v.c2!) / 2, v.thickness!),
   ),
   entry(
@@ -231,11 +176,7 @@ export const FOLDS: readonly Entry[] = [
       thickness: thin('thickness', 1.2),
       k: neutral,
     },
-    [
-      answer('crease to crease', '{width} + 0.285 × ({ga} + {gb}) + (π × {k} − 2) × {thickness}', (v) =>
-        heldPanel(v.width!, v.ga!, v.gb!, v.thickness!, v.k!),
-      ),
-    ],
+    [answer('crease to crease', HELD_PANEL)],
     (_, [w]) => strip([w!], 30),
   ),
 ]

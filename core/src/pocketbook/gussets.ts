@@ -1,31 +1,26 @@
 import {
-  bellows,
-  boxedCorner,
-  flangedGusset,
-  gussetStrip,
-  onePieceWrap,
-  seamRoll,
-  snips,
-  taperedPoint,
+  BELLOWS_CLOSED,
+  BELLOWS_LEAF,
+  BELLOWS_STRIP,
+  BOXED_INSIDE,
+  BOXED_OUTSIDE,
+  FLANGED_GUSSET,
+  FLANGE_STRAIN,
+  GUSSET_STRIP,
+  ONE_PIECE_WRAP,
+  SEAM_HEIGHT,
+  SEAM_REACH,
+  SEAM_SHIFT,
+  SNIPS,
+  SNIPS_ROOT,
+  TAPER_ALONG,
+  TAPER_HALF,
+  TAPER_LEAN,
 } from '../formulas/index.js'
-import { type Entry, type Values, answer, count, degrees, entry, mm, neutral, share, thin } from './entry.js'
+import { type Entry, answer, count, degrees, entry, mm, neutral, share, step, thin } from './entry.js'
 import { bent, board, corner, strip } from './sketches.js'
 
 const thickness = { ...thin('thickness', 1.6), least: 0.1 }
-const snip = (v: Values) =>
-  snips({
-    radius: v.radius!,
-    allowance: v.allowance!,
-    angle: v.angle!,
-    strain: v.strain!,
-    widestGap: v.gap!,
-    facet: v.facet!,
-  })
-const taper = (v: Values) =>
-  taperedPoint({ radius: v.radius!, height: v.height!, top: v.top!, bottom: v.bottom! }, v.angle!)
-const box = (v: Values) => boxedCorner(v.width!, v.height!, v.square!, v.thickness!, v.k!)
-const fan = (v: Values) => bellows(v.valleys!, v.leaf!, v.thickness!, v.gap!, v.k!)
-
 /** Gussets and bag seams: docs/formulas.md §8. */
 export const GUSSETS: readonly Entry[] = [
   entry(
@@ -34,11 +29,7 @@ export const GUSSETS: readonly Entry[] = [
     'Gusset round a panel',
     'a strip round two sides and a bottom, along the stitch line',
     { height: mm('straight side', 220), bottom: mm('bottom', 300), radius: mm('corner radius', 40) },
-    [
-      answer('strip', '2 × {height} + {bottom} − (4 − π) × {radius}', (v) =>
-        gussetStrip(v.height!, v.bottom!, v.radius!),
-      ),
-    ],
+    [answer('strip', GUSSET_STRIP)],
     (v) =>
       strip(
         [
@@ -64,16 +55,27 @@ export const GUSSETS: readonly Entry[] = [
       gap: { ...thin('widest gap', 2.5), least: 0.2 },
       facet: { ...thin('facet may stand off', 0.2), least: 0.01 },
     },
-    [
-      answer(
-        'snips',
-        'the more of {angle} × {allowance} / {gap} and what keeps facets within {facet}',
-        (v) => snip(v).count,
-        'count',
-      ),
-      answer('uncut at the root', '{strain} × {radius}', (v) => snip(v).root),
-    ],
+    [answer('snips', SNIPS, { quantity: 'count' }), answer('uncut at the root', SNIPS_ROOT)],
     (v) => corner(v.radius!, 0, v.allowance!),
+  ),
+  entry(
+    'flange-strain',
+    '§8',
+    'Flange round a corner',
+    'how far the edge of a border that is turned outwards is stretched',
+    {
+      radius: { ...mm('corner radius', 25), least: 1 },
+      seam: thin('seam, from the corner', 3),
+      beyond: thin('border beyond the seam', 4),
+    },
+    [answer('stretched by', FLANGE_STRAIN, { quantity: 'share' })],
+    (v) => corner(v.radius!, v.seam!, v.beyond!),
+    [
+      {
+        holds: (v) => v.seam! < v.radius!,
+        says: 'The seam has to be less from the corner than its radius: there would be no curve left to turn out.',
+      },
+    ],
   ),
   entry(
     'seam-roll',
@@ -82,24 +84,9 @@ export const GUSSETS: readonly Entry[] = [
     'how a seam sewn inside out stands; an upper bound, hammered it is less',
     { thickness: { ...thickness, value: 1.5 }, angle: degrees('allowances stand at', 45), k: neutral },
     [
-      answer(
-        'reaches past the seam',
-        '{thickness} × (1 − sin {angle})',
-        (v) => seamRoll(v.thickness!, v.k!, v.angle!).reach,
-        'thickness',
-      ),
-      answer(
-        'stands over it',
-        '{thickness} × (1 + cos {angle})',
-        (v) => seamRoll(v.thickness!, v.k!, v.angle!).height,
-        'thickness',
-      ),
-      answer(
-        'seam moves by',
-        '−((π − {angle}) × {k} − sin {angle}) × {thickness}',
-        (v) => seamRoll(v.thickness!, v.k!, v.angle!).shift,
-        'thickness',
-      ),
+      answer('reaches past the seam', SEAM_REACH, { quantity: 'thickness' }),
+      answer('stands over it', SEAM_HEIGHT, { quantity: 'thickness' }),
+      answer('seam moves by', SEAM_SHIFT, { quantity: 'thickness' }),
     ],
     (v) => bent(Math.PI - v.angle!, 0, v.thickness!),
   ),
@@ -116,12 +103,9 @@ export const GUSSETS: readonly Entry[] = [
       angle: { ...degrees('angle from the bottom', 60), most: 90 },
     },
     [
-      answer('along the middle', '{radius} × the elliptic arc to {angle}', (v) => taper(v).along),
-      answer(
-        'half width',
-        '{bottom} / 2 + its rise × ({top} − {bottom}) / (2 × {height})',
-        (v) => taper(v).half,
-      ),
+      step('lean', 'lean, as a share of its side', TAPER_LEAN, 'share'),
+      answer('along the middle', TAPER_ALONG),
+      answer('half width', TAPER_HALF),
     ],
     (_, [c, y]) => board(c!, 2 * y!, (2 * y!).toFixed(1)),
   ),
@@ -138,13 +122,9 @@ export const GUSSETS: readonly Entry[] = [
       k: neutral,
     },
     [
-      answer(
-        'strip between flanges',
-        '2 × {valleys} × {leaf} + (2 × {valleys} − 1) × π × ({gap} / 2 + {k} × {thickness})',
-        (v) => fan(v).strip,
-      ),
-      answer('closed', '2 × {valleys} × {thickness} + (2 × {valleys} − 1) × {gap}', (v) => fan(v).closed),
-      answer('depth of a leaf', '{leaf} + {gap} + 2 × {thickness}', (v) => fan(v).depth),
+      answer('strip between flanges', BELLOWS_STRIP),
+      answer('closed', BELLOWS_CLOSED),
+      answer('depth of a leaf', BELLOWS_LEAF),
     ],
     (v) =>
       strip(
@@ -165,11 +145,11 @@ export const GUSSETS: readonly Entry[] = [
       k: neutral,
     },
     [
-      answer('depth', '2 × {square}', (v) => box(v).depth),
-      answer('width left', '{width} − 2 × {square}', (v) => box(v).width),
-      answer('height left', '{height} − {square}', (v) => box(v).height),
-      answer('outside depth', '2 × {square} + (2 − π × {k} / 2) × {thickness}', (v) => box(v).outside),
-      answer('inside depth', '2 × {square} − π × {k} / 2 × {thickness}', (v) => box(v).inside),
+      answer('depth', '2 × {square}'),
+      answer('width left', '{width} − 2 × {square}'),
+      answer('height left', '{height} − {square}'),
+      answer('outside depth', BOXED_OUTSIDE),
+      answer('inside depth', BOXED_INSIDE),
     ],
     (v) => board(v.width!, v.height!, `${v.square!.toFixed(0)} out of each corner`),
     [
@@ -191,13 +171,7 @@ export const GUSSETS: readonly Entry[] = [
       thickness,
       k: neutral,
     },
-    [
-      answer(
-        'strip',
-        '{depth} + 2 × {flange} − 2 × (2 × ({radius} + {thickness}) − π / 2 × ({radius} + {k} × {thickness}))',
-        (v) => flangedGusset(v.depth!, v.flange!, v.radius!, v.thickness!, v.k!),
-      ),
-    ],
+    [answer('strip', FLANGED_GUSSET)],
     (v, [w]) => strip([v.flange!, Math.max(0, w! - 2 * v.flange!), v.flange!], 30),
   ),
   entry(
@@ -213,13 +187,7 @@ export const GUSSETS: readonly Entry[] = [
       thickness: thin('thickness', 2),
       k: neutral,
     },
-    [
-      answer(
-        'flat length',
-        '{front} + {base} + {back} − 2 × (2 × {radius} − π/2 × ({radius} − (1 − {k}) × {thickness}))',
-        (v) => onePieceWrap([v.front!, v.base!, v.back!], [v.radius!, v.radius!], v.thickness!, v.k!),
-      ),
-    ],
+    [answer('flat length', ONE_PIECE_WRAP)],
     (v) => strip([v.front!, v.base!, v.back!], 30),
   ),
 ]

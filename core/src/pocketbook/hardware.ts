@@ -1,26 +1,23 @@
 import {
+  AREA_TO_BUY,
+  CURL,
+  DOME_SHANK,
+  EDGE_LOSS,
+  MOULDING,
+  POISSON,
+  POST,
+  SHANK_IN_HOLE,
   SQUARE_FOOT_DM2,
-  areaToBuy,
-  curlLength,
-  domeShank,
-  edgeLoss,
-  mouldingExtra,
-  postLength,
-  turning,
+  STRIP_STIFFNESS,
+  TURNING_PULL,
+  TURNING_RADIUS,
+  TURNING_STRAIN,
 } from '../formulas/index.js'
-import { type Entry, type Values, answer, degrees, entry, mm, neutral, number, share, thin } from './entry.js'
+import { given } from '../working/index.js'
+import { type Entry, answer, degrees, entry, mm, neutral, number, share, thin } from './entry.js'
 import { bent, board, rounds, wall } from './sketches.js'
 
 const thickness = { ...thin('thickness', 1.6), least: 0.1 }
-const turnedBag = (v: Values) =>
-  turning({
-    modulus: v.modulus!,
-    poisson: 0.3,
-    thickness: v.thickness!,
-    girth: v.girth!,
-    opening: v.opening!,
-  })
-
 /** Moulding, hardware, turning and area: docs/formulas.md §11 to §14. */
 export const HARDWARE: readonly Entry[] = [
   entry(
@@ -36,21 +33,7 @@ export const HARDWARE: readonly Entry[] = [
       thickness: { ...thickness, value: 2.5 },
       k: { ...neutral, value: 0.55 },
     },
-    [
-      answer(
-        'over the footprint',
-        '2 × {height} × tan(half of {slope}) + 2 × ({topRadius} + {footRadius}) × ({slope} − 2 × tan(half)) + 2 × {slope} × (2 × {k} − 1) × {thickness}',
-        (v) =>
-          mouldingExtra({
-            height: v.height!,
-            slope: v.slope!,
-            topRadius: v.topRadius!,
-            footRadius: v.footRadius!,
-            thickness: v.thickness!,
-            neutral: v.k!,
-          }),
-      ),
-    ],
+    [answer('over the footprint', MOULDING)],
     (v) => wall(v.height!, v.slope!, 30),
   ),
   entry(
@@ -63,7 +46,7 @@ export const HARDWARE: readonly Entry[] = [
       pressed: { ...share('pressed to', 0.92), least: 0.5 },
       setting: thin('left for setting', 2.5),
     },
-    [answer('post', '{stack} × {pressed} + {setting}', (v) => postLength(v.stack!, v.pressed!, v.setting!))],
+    [answer('post', POST)],
     (_, [p]) => board(4, p!, p!.toFixed(1)),
   ),
   entry(
@@ -76,12 +59,27 @@ export const HARDWARE: readonly Entry[] = [
       head: thin('head', 4.5),
       height: thin('height of the dome', 1.5),
     },
-    [
-      answer('leave', '4 × π × {height} × (3 × {head}² / 4 + {height}²) / 6 / (π × {shank}²)', (v) =>
-        domeShank(v.shank!, v.head!, v.height!),
-      ),
-    ],
+    [answer('leave', DOME_SHANK)],
     (v) => rounds(v.head!, v.shank!),
+  ),
+  entry(
+    'shank-in-hole',
+    '§12',
+    'Shank in a wide hole',
+    'what a shank loses filling a hole wider than itself',
+    {
+      stack: thin('stack', 6),
+      shank: { ...thin('shank', 3), least: 0.5 },
+      hole: { ...thin('hole', 3.3), least: 0.5 },
+    },
+    [answer('lost', SHANK_IN_HOLE, { quantity: 'thickness' })],
+    (v) => rounds(v.hole!, v.shank!),
+    [
+      {
+        holds: (v) => v.shank! <= v.hole!,
+        says: 'The hole has to be as wide as the shank: it would not go in.',
+      },
+    ],
   ),
   entry(
     'curl',
@@ -89,7 +87,7 @@ export const HARDWARE: readonly Entry[] = [
     'Curled tube',
     'snap or eyelet: tube that becomes a flange',
     { tube: thin('tube', 5), flange: thin('flange', 8) },
-    [answer('tube', 'π × ({flange} − {tube}) / 4', (v) => curlLength(v.tube!, v.flange!))],
+    [answer('tube', CURL)],
     (v) => rounds(v.flange!, v.tube!),
     [
       {
@@ -114,9 +112,15 @@ export const HARDWARE: readonly Entry[] = [
       opening: { ...mm('round the opening', 400), least: 10 },
     },
     [
-      answer('fold radius', '{opening}² / (4 × π) / (2 × {girth})', (v) => turnedBag(v).radius),
-      answer('strain', '{thickness} / (2 × radius)', (v) => turnedBag(v).strain, 'share'),
-      answer('pull, N', '{girth} × stiffness / (2 × radius²)', (v) => turnedBag(v).pull, 'count'),
+      answer('stiffness of a strip 1 mm wide, N mm', STRIP_STIFFNESS, {
+        quantity: 'share',
+        as: 'stiffness',
+        step: true,
+        also: { poisson: given('thinning across', POISSON, 'share') },
+      }),
+      answer('fold radius', TURNING_RADIUS, { as: 'radius' }),
+      answer('strain', TURNING_STRAIN, { quantity: 'share' }),
+      answer('pull, N', TURNING_PULL, { quantity: 'count' }),
     ],
     (v, [r]) => bent(Math.PI, r!, v.thickness!),
   ),
@@ -132,18 +136,11 @@ export const HARDWARE: readonly Entry[] = [
       edge: { ...share('lost at the edge', 0.12), most: 0.9 },
     },
     [
-      answer(
-        'buy, dm²',
-        '{net} / ({nesting} × {quality} × (1 − {edge}))',
-        (v) => areaToBuy(v.net!, v.nesting!, v.quality!, v.edge!),
-        'share',
-      ),
-      answer(
-        'buy, sq ft',
-        'that / 9.290304',
-        (v) => areaToBuy(v.net!, v.nesting!, v.quality!, v.edge!) / SQUARE_FOOT_DM2,
-        'share',
-      ),
+      answer('buy, dm²', AREA_TO_BUY, { quantity: 'share', as: 'buy' }),
+      answer('buy, sq ft', '{buy} / {foot} to the square foot', {
+        quantity: 'share',
+        also: { foot: given('a square foot', SQUARE_FOOT_DM2, 'share') },
+      }),
     ],
     (_, [a]) => board(Math.sqrt(a!) * 100, Math.sqrt(a!) * 100, `${a!.toFixed(0)} dm²`),
   ),
@@ -157,14 +154,7 @@ export const HARDWARE: readonly Entry[] = [
       perimeter: { ...number('round its border, mm', 6200), least: 100 },
       side: { ...mm('side of a piece, on average', 150), least: 1 },
     },
-    [
-      answer(
-        'lost along the edge',
-        '(2/π × {perimeter} × {side} − {side}²) / ({area} × 10000)',
-        (v) => edgeLoss(v.perimeter!, v.area! * 1e4, v.side!),
-        'share',
-      ),
-    ],
+    [answer('lost along the edge', EDGE_LOSS, { quantity: 'share' })],
     (v) => board(v.side!, v.side!, 'one piece'),
   ),
 ]

@@ -1,19 +1,10 @@
-import {
-  arcPerStitch,
-  easeLimit,
-  edgeDistance,
-  equalisedStitches,
-  nudge,
-  phaseIntervals,
-} from '../formulas/index.js'
+import { ARC_PER_STITCH, EASE_LIMIT, EDGE_DISTANCE } from '../formulas/index.js'
 import { type Entry, type Values, answer, count, entry, mm, number, thin } from './entry.js'
 import { evenHoles, handle, holeRow } from './sketches.js'
 
 const pitch = { ...thin('pitch', 3.38), least: 0.5 }
 const joints = (v: Values): number[] => Array.from({ length: v.steps! }, (_, i) => v.first! + i * v.reveal!)
-/** The widest stretch of starts, undefined where there is none. */
-const widest = (v: Values) =>
-  [...phaseIntervals(joints(v), v.pitch!, v.clearance!)].sort((a, b) => b.to - b.from - (a.to - a.from))[0]
+const CLEAR_OF_STEPS = '{clearance} clear of {steps} steps {reveal} apart from {first} counted round {pitch}'
 
 /** Holes: docs/formulas.md §7. */
 export const HOLES: readonly Entry[] = [
@@ -24,18 +15,11 @@ export const HOLES: readonly Entry[] = [
     'the count whose pitch comes nearest to the iron',
     { length: { ...mm('length', 187.3), least: 1 }, pitch: { ...pitch, value: 3.85 } },
     [
-      answer(
-        'stitches',
-        '{length} / {pitch}, to the harmonic mean',
-        (v) => equalisedStitches(v.length!, v.pitch!),
-        'count',
-      ),
-      answer(
-        'pitch',
-        '{length} / stitches',
-        (v) => v.length! / equalisedStitches(v.length!, v.pitch!),
-        'thickness',
-      ),
+      answer('stitches', 'the count of stitches nearest to {pitch} on {length}', {
+        quantity: 'count',
+        as: 'stitches',
+      }),
+      answer('pitch', '{length} / {stitches} stitches', { quantity: 'thickness' }),
     ],
     (v, [n]) => evenHoles(v.length!, n!),
   ),
@@ -46,13 +30,8 @@ export const HOLES: readonly Entry[] = [
     'how much a side changes to take whole stitches at the iron’s own pitch',
     { length: { ...mm('length', 101.3), least: 1 }, pitch: { ...pitch, value: 3.85 } },
     [
-      answer('stitches', '{length} / {pitch}, rounded', (v) => nudge(v.length!, v.pitch!).stitches, 'count'),
-      answer(
-        'change',
-        'stitches × {pitch} − {length}',
-        (v) => nudge(v.length!, v.pitch!).change,
-        'thickness',
-      ),
+      answer('stitches', '{length} / {pitch}, rounded, at least 1', { quantity: 'count', as: 'stitches' }),
+      answer('change', '{stitches} stitches × {pitch} − {length}', { quantity: 'thickness' }),
     ],
     (v, [n, d]) => evenHoles(v.length! + d!, n!),
   ),
@@ -63,18 +42,8 @@ export const HOLES: readonly Entry[] = [
     'irons step straight across: a stitch uses up more of the curve',
     { radius: { ...mm('radius of the stitch line', 12), least: 1 }, pitch: { ...pitch, value: 3.85 } },
     [
-      answer(
-        'curve used by a stitch',
-        '2 × {radius} × asin({pitch} / 2 / {radius})',
-        (v) => arcPerStitch(v.radius!, v.pitch!),
-        'thickness',
-      ),
-      answer(
-        'stitches on a quarter',
-        'quarter of the circle / that',
-        (v) => ((Math.PI / 2) * v.radius!) / arcPerStitch(v.radius!, v.pitch!),
-        'share',
-      ),
+      answer('curve used by a stitch', ARC_PER_STITCH, { quantity: 'thickness', as: 'arc' }),
+      answer('stitches on a quarter', 'π/2 × {radius} / {arc}', { quantity: 'share' }),
     ],
     (v) => handle(v.radius! * Math.SQRT2, v.radius! * (1 - Math.SQRT1_2)),
   ),
@@ -91,19 +60,9 @@ export const HOLES: readonly Entry[] = [
       clearance: thin('clearance', 1),
     },
     [
-      answer(
-        'earliest start',
-        'the largest gap between the steps, counted round {pitch}, less {clearance}',
-        (v) => widest(v)?.from ?? NaN,
-        'thickness',
-      ),
-      answer('latest start', 'to the next step less {clearance}', (v) => widest(v)?.to ?? NaN, 'thickness'),
-      answer(
-        'best clearance',
-        'half of the gap',
-        (v) => (widest(v) ? (widest(v)!.to - widest(v)!.from) / 2 + v.clearance! : 0),
-        'thickness',
-      ),
+      answer('earliest start', `the first start ${CLEAR_OF_STEPS}`, { quantity: 'thickness', as: 'from' }),
+      answer('latest start', `the last start ${CLEAR_OF_STEPS}`, { quantity: 'thickness', as: 'to' }),
+      answer('best clearance', '({to} − {from}) / 2 + {clearance}', { quantity: 'thickness' }),
     ],
     (v, [from, to]) =>
       holeRow(
@@ -128,11 +87,7 @@ export const HOLES: readonly Entry[] = [
       thickness: { ...thin('thickness', 1.5), least: 0.1 },
       shear: { ...number('shear strength, N/mm²', 12), least: 1, most: 100 },
     },
-    [
-      answer('hole centre to edge', '{hole} / 2 + {bevel} + {force} / (2 × {thickness} × {shear})', (v) =>
-        edgeDistance(v.hole!, v.bevel!, v.force!, v.thickness!, v.shear!),
-      ),
-    ],
+    [answer('hole centre to edge', EDGE_DISTANCE)],
     (_, [q]) => holeRow(30, [5, 10, 15, 20, 25], q!),
   ),
   entry(
@@ -141,14 +96,7 @@ export const HOLES: readonly Entry[] = [
     'Ease of two edges',
     'how much longer one edge may be before it puckers',
     { pitch: { ...pitch, value: 4 }, pucker: thin('pucker that may show', 0.3) },
-    [
-      answer(
-        'share longer',
-        '(π × {pucker} / (2 × {pitch}))²',
-        (v) => easeLimit(v.pitch!, v.pucker!),
-        'share',
-      ),
-    ],
+    [answer('share longer', EASE_LIMIT, { quantity: 'share' })],
     (v) => evenHoles(v.pitch! * 6, 6),
   ),
 ]

@@ -1,4 +1,4 @@
-import { narrowestPocket, sideRoom, topCardHeight } from '../formulas/index.js'
+import { NARROWEST, SIDE_ROOM, TOP_OF_STACK } from '../formulas/index.js'
 import { type Entry, answer, count, entry, mm, thin } from './entry.js'
 import { board, strip } from './sketches.js'
 
@@ -17,13 +17,9 @@ export const POCKETS: readonly Entry[] = [
       hole: thin('half a hole', 0.6),
     },
     [
-      answer('room a side', '({rise}² − {stretch}² / 4) / {stretch}', (v) => sideRoom(v.rise!, v.stretch!)),
-      answer('between the stitches', '{card} + 2 × room', (v) => v.card! + 2 * sideRoom(v.rise!, v.stretch!)),
-      answer(
-        'panel',
-        'that + 2 × ({margin} + {hole})',
-        (v) => v.card! + 2 * sideRoom(v.rise!, v.stretch!) + 2 * (v.margin! + v.hole!),
-      ),
+      answer('room a side', SIDE_ROOM, { as: 'room' }),
+      answer('between the stitches', '{card} card + 2 × {room} room', { as: 'between' }),
+      answer('panel', '{between} + 2 × ({margin} margin + {hole} half a hole)'),
     ],
     (v, [a]) =>
       strip([v.margin! + v.hole!, Math.max(0, a!), v.card!, Math.max(0, a!), v.margin! + v.hole!], 46),
@@ -38,11 +34,7 @@ export const POCKETS: readonly Entry[] = [
       thick: thin('card thickness', 0.76),
       cards: { ...count('cards', 3), least: 1 },
     },
-    [
-      answer('between the stitches', '{card} + {cards} × {thick}', (v) =>
-        narrowestPocket(v.card!, v.thick!, v.cards!),
-      ),
-    ],
+    [answer('between the stitches', NARROWEST)],
     (_, [w]) => board(w!, 46, w!.toFixed(1)),
   ),
   entry(
@@ -57,13 +49,9 @@ export const POCKETS: readonly Entry[] = [
       depth: mm('depth of the front pocket', 48),
     },
     [
-      answer('top of the uppermost card', '({pockets} − 1) × {reveal} + {card}', (v) =>
-        topCardHeight(v.pockets!, v.reveal!, v.card!),
-      ),
-      answer('top edge of the pockets', '{depth} + ({pockets} − 1) × {reveal}', (v) =>
-        topCardHeight(v.pockets!, v.reveal!, v.depth!),
-      ),
-      answer('shown', 'the difference', (v) => v.card! - v.depth!),
+      answer('top of the uppermost card', TOP_OF_STACK),
+      answer('top edge of the pockets', '({pockets} − 1) × {reveal} + {depth}'),
+      answer('shown', '{card} card − {depth} pocket'),
     ],
     (v, [top]) => board(85.6, top!, `${v.pockets} pockets`),
     [

@@ -1,10 +1,18 @@
-import { bobbinHolds, lockstitch, proudLoop, saddleStitchThread } from '../formulas/index.js'
-import { OUNCE, pitchOfNumber, pitchOfSpi, threadDiameter } from '../measure/index.js'
+import {
+  BOBBIN,
+  LOCKSTITCH,
+  PROUD_LOOP,
+  SADDLE_STITCHED,
+  SLANTED_BOTH,
+  SLANTED_ONE,
+  THREAD_DIAMETER,
+  threadDiameter,
+} from '../formulas/index.js'
+import { OUNCE, pitchOfNumber, pitchOfSpi } from '../measure/index.js'
 import { given } from '../working/index.js'
-import { type Entry, type Values, answer, count, entry, mm, number, share, thin } from './entry.js'
+import { type Entry, answer, count, degrees, entry, mm, number, share, step, thin } from './entry.js'
 import { board, evenHoles, rounds, strip } from './sketches.js'
 
-const stacks = (v: Values): number[] => Array.from({ length: v.stitches! + 1 }, () => v.thickness!)
 const pitch = { ...thin('pitch', 3.38), least: 0.5 }
 
 /** Units and thread: docs/formulas.md §1 and §6. */
@@ -16,8 +24,9 @@ export const SEWING: readonly Entry[] = [
     'ounces to millimetres',
     { oz: { ...number('ounces', 4), least: 0.5, most: 20 } },
     [
-      answer('thickness', '{oz} × {ounce}', (v) => v.oz! * v.ounce!, 'thickness', {
-        ounce: given('an ounce, 1/64 in', OUNCE, 'thickness'),
+      answer('thickness', '{oz} × {ounce}', {
+        quantity: 'thickness',
+        also: { ounce: given('an ounce, 1/64 in', OUNCE, 'thickness') },
       }),
     ],
     (_, [t]) => strip([20], t!),
@@ -32,11 +41,13 @@ export const SEWING: readonly Entry[] = [
       number: { ...number('number of the iron', 9), least: 4, most: 20 },
     },
     [
-      answer('by the inch', '{inch} / {spi}', (v) => v.inch! / v.spi!, 'thickness', {
-        inch: given('an inch', pitchOfSpi(1), 'thickness'),
+      answer('by the inch', '{inch} / {spi}', {
+        quantity: 'thickness',
+        also: { inch: given('an inch', pitchOfSpi(1), 'thickness') },
       }),
-      answer('by the number', '{pouce} / {number}', (v) => v.pouce! / v.number!, 'thickness', {
-        pouce: given('the old French inch', pitchOfNumber(1), 'thickness'),
+      answer('by the number', '{pouce} / {number}', {
+        quantity: 'thickness',
+        also: { pouce: given('the old French inch', pitchOfNumber(1), 'thickness') },
       }),
     ],
     (_, [p]) => evenHoles(p! * 8, 8),
@@ -51,14 +62,7 @@ export const SEWING: readonly Entry[] = [
       density: { ...number('density (linen 1.50, polyester 1.38)', 1.5), least: 0.8, most: 2 },
       packing: { ...share('packing', 0.6), least: 0.3 },
     },
-    [
-      answer(
-        'thickness',
-        '√(0.004 × {tex} / (π × {density} × {packing}))',
-        (v) => threadDiameter(v.tex!, v.density!, v.packing!),
-        'thickness',
-      ),
-    ],
+    [answer('thickness', THREAD_DIAMETER, { quantity: 'thickness' })],
     (_, [d]) => rounds(d!),
   ),
   entry(
@@ -75,26 +79,9 @@ export const SEWING: readonly Entry[] = [
       waste: share('added', 0.06),
     },
     [
-      answer(
-        'thread',
-        '(2 × {stitches} × {pitch} + (2 × {stitches} + 1) × {thickness} + {back} × 2 × ({pitch} + {thickness}) + 2 × {tail}) × (1 + {waste})',
-        (v) =>
-          (1 + v.waste!) *
-          saddleStitchThread({
-            stitches: v.stitches!,
-            pitch: v.pitch!,
-            stacks: stacks(v),
-            backstitches: v.back!,
-            ends: 2,
-            tail: v.tail!,
-          }),
-      ),
-      answer(
-        'times the seam, without tails',
-        '2 × (1 + {thickness} / {pitch})',
-        (v) => 2 * (1 + v.thickness! / v.pitch!),
-        'share',
-      ),
+      step('holes', 'through the work', '{thickness} once + 2 × {stitches} holes × {thickness}'),
+      answer('thread', `(${SADDLE_STITCHED} + 2 × {tail} tails) × (1 + {waste})`),
+      answer('times the seam, without tails', '2 × (1 + {thickness} / {pitch})', { quantity: 'share' }),
     ],
     (v) => evenHoles(v.stitches! * v.pitch!, v.stitches!),
   ),
@@ -104,10 +91,25 @@ export const SEWING: readonly Entry[] = [
     'Thread lying proud',
     'one stitch along the middle of the thread',
     { pitch, thickness: thin('thickness', 4), thread: thin('thread', 0.6) },
+    [answer('one loop', PROUD_LOOP)],
+    (v) => board(v.pitch!, v.thickness!, ''),
+  ),
+  entry(
+    'slanted-stitch',
+    '§6',
+    'Thread through slanted slots',
+    'one stitch whose slots let the thread lie at a slant, on one face or on both',
+    {
+      pitch,
+      thickness: thin('thickness', 3),
+      slit: thin('slit left beside the thread', 1.2),
+      slant: degrees('slant of the slots', 45),
+    },
     [
-      answer('one loop', '2 × ({pitch} + {thickness}) + π × {thread}', (v) =>
-        proudLoop(v.pitch!, v.thickness!, v.thread!),
-      ),
+      step('along', 'slit along the seam', '{slit} × cosine of {slant}', 'thickness'),
+      step('across', 'slit across the seam', '{slit} × sine of {slant}', 'thickness'),
+      answer('slanting on one face', SLANTED_ONE),
+      answer('slanting on both', SLANTED_BOTH),
     ],
     (v) => board(v.pitch!, v.thickness!, ''),
   ),
@@ -123,16 +125,8 @@ export const SEWING: readonly Entry[] = [
       lock: share('lock at, from the needle side', 0.5),
     },
     [
-      answer(
-        'needle',
-        '{stitches} × ({pitch} + 2 × {lock} × {thickness})',
-        (v) => lockstitch(v.stitches!, v.pitch!, v.thickness!, v.lock!).needle,
-      ),
-      answer(
-        'bobbin',
-        '{stitches} × ({pitch} + 2 × (1 − {lock}) × {thickness})',
-        (v) => lockstitch(v.stitches!, v.pitch!, v.thickness!, v.lock!).bobbin,
-      ),
+      answer('needle', LOCKSTITCH),
+      answer('bobbin', '{stitches} × ({pitch} + 2 × (1 − {lock}) × {thickness})'),
     ],
     (v) => evenHoles(v.stitches! * v.pitch!, v.stitches!),
   ),
@@ -143,11 +137,11 @@ export const SEWING: readonly Entry[] = [
     'what the same thread is called elsewhere',
     { tex: { ...number('tex, g/km', 135), least: 5, most: 3000 } },
     [
-      answer('denier', '9 × {tex}', (v) => 9 * v.tex!, 'share'),
-      answer('ticket', '3000 / {tex}', (v) => 3000 / v.tex!, 'share'),
-      answer('cotton ticket', '1771.6 / {tex}', (v) => 1771.6 / v.tex!, 'share'),
-      answer('Nm', '1000 / {tex}', (v) => 1000 / v.tex!, 'share'),
-      answer('lea of three plies', '3 × 1653.5 / {tex}', (v) => (3 * 1653.5) / v.tex!, 'share'),
+      answer('denier', '9 × {tex}', { quantity: 'share' }),
+      answer('ticket', '3000 / {tex}', { quantity: 'share' }),
+      answer('cotton ticket', '1771.6 / {tex}', { quantity: 'share' }),
+      answer('Nm', '1000 / {tex}', { quantity: 'share' }),
+      answer('lea of three plies', '3 × 1653.5 / {tex}', { quantity: 'share' }),
     ],
     (v) => rounds(threadDiameter(v.tex!, 1.38, 0.65)),
   ),
@@ -163,11 +157,7 @@ export const SEWING: readonly Entry[] = [
       fill: { ...share('share filled', 0.7), least: 0.1 },
       thread: { ...thin('thread', 0.35), least: 0.05 },
     },
-    [
-      answer('thread', '({across}² − {core}²) × {wide} × {fill} / {thread}²', (v) =>
-        v.across! > v.core! ? 1000 * bobbinHolds(v.across!, v.core!, v.wide!, v.thread!, v.fill!) : 0,
-      ),
-    ],
+    [answer('thread', (v) => (v.across! > v.core! ? BOBBIN : '0: the core fills it'))],
     (v) => rounds(v.thread!),
   ),
 ]

@@ -1,5 +1,16 @@
-import { beltGirth, handleArc, keeperLength, pipedCover, rolledCover, turnBack } from '../formulas/index.js'
-import { type Entry, answer, entry, mm, neutral, thin } from './entry.js'
+import {
+  ARC_ANGLE,
+  ARC_RADIUS,
+  BELT_GIRTH,
+  BEND,
+  BOOK_FOLD,
+  CORD_MIDDLE,
+  CORD_REACH,
+  KEEPER,
+  PIPED_COVER,
+  ROLLED_COVER,
+} from '../formulas/index.js'
+import { type Entry, answer, entry, mm, neutral, step, thin } from './entry.js'
 import { bent, board, handle, rounds, strip } from './sketches.js'
 
 const thickness = { ...thin('thickness', 1.6), least: 0.1 }
@@ -19,10 +30,10 @@ export const STRAPS: readonly Entry[] = [
       end: mm('attachment at each end', 25),
     },
     [
-      answer('without attachments', 'the arc over {chord} and {rise}, at {k} of {thickness}', (v) =>
-        handleArc(v.chord!, v.rise!, v.thickness!, v.k!),
-      ),
-      answer('cut', 'that + 2 × {end}', (v) => handleArc(v.chord!, v.rise!, v.thickness!, v.k!) + 2 * v.end!),
+      step('radius', 'radius of the arc', ARC_RADIUS),
+      step('angle', 'angle of the arc', ARC_ANGLE, 'angle'),
+      answer('without attachments', BEND, { as: 'arc' }),
+      answer('cut', '{arc} + 2 × {end} at the ends'),
     ],
     (v) => handle(v.chord!, v.rise!),
   ),
@@ -40,13 +51,7 @@ export const STRAPS: readonly Entry[] = [
       overlap: mm('overlap', 0),
       k: neutral,
     },
-    [
-      answer(
-        'cut',
-        '2 × ({width} + {easeWidth}) + 2 × ({straps} + {easeThick}) + 2 × π × {k} × {thickness} + {overlap}',
-        (v) => keeperLength(v.width!, v.straps!, v.easeWidth!, v.easeThick!, v.thickness!, v.k!) + v.overlap!,
-      ),
-    ],
+    [answer('cut', `${KEEPER} + {overlap} overlap`)],
     (v, [l]) => board(l!, 12, `${v.width!.toFixed(0)} strap`),
   ),
   entry(
@@ -54,13 +59,9 @@ export const STRAPS: readonly Entry[] = [
     '§10',
     'Turn-back round a bar',
     'from the middle of the bar to the end of the lap',
-    { bar: thin('bar', 6), thickness: { ...thickness, value: 2.5 }, lap: mm('lap', 35), k: neutral },
-    [
-      answer('add', 'π × ({bar} / 2 + {k} × {thickness}) + {lap}', (v) =>
-        turnBack(v.bar!, v.thickness!, v.k!, v.lap!),
-      ),
-    ],
-    (v) => bent(Math.PI, v.bar! / 2, v.thickness!, v.lap!),
+    { gap: thin('bar', 6), thickness: { ...thickness, value: 2.5 }, lap: mm('lap', 35), k: neutral },
+    [answer('add', `${BOOK_FOLD} + {lap} lap`)],
+    (v) => bent(Math.PI, v.gap! / 2, v.thickness!, v.lap!),
   ),
   entry(
     'belt',
@@ -68,11 +69,7 @@ export const STRAPS: readonly Entry[] = [
     'Belt',
     'inner girth of a flat strap',
     { flat: mm('flat length', 900), thickness: { ...thickness, value: 3.5 }, k: neutral },
-    [
-      answer('inner girth', '{flat} − 2 × π × {k} × {thickness}', (v) =>
-        beltGirth(v.flat!, v.thickness!, v.k!),
-      ),
-    ],
+    [answer('inner girth', BELT_GIRTH)],
     (v) => strip([v.flat!], 35),
   ),
   entry(
@@ -88,17 +85,11 @@ export const STRAPS: readonly Entry[] = [
       k: neutral,
     },
     [
-      answer('butted', '2 × π × ({cord} / 2 + {k} × {thickness})', (v) =>
-        rolledCover(v.cord!, v.thickness!, v.k!),
-      ),
-      answer('row to row with flanges', 'round {cord} from rows {below} below', (v) =>
-        pipedCover(v.cord!, v.thickness!, v.k!, v.below!),
-      ),
-      answer(
-        'cut with flanges',
-        'that + 2 × {flange}',
-        (v) => pipedCover(v.cord!, v.thickness!, v.k!, v.below!) + 2 * v.flange!,
-      ),
+      answer('butted', ROLLED_COVER),
+      step('middle', 'from the middle of the cord to the middle of the leather', CORD_MIDDLE),
+      step('reach', 'from there to the middle of the leather at the stitches', CORD_REACH),
+      answer('row to row with flanges', PIPED_COVER, { as: 'rows' }),
+      answer('cut with flanges', '{rows} + 2 × {flange} flange'),
     ],
     (v) => rounds(v.cord! + 2 * v.thickness!, v.cord!),
   ),

@@ -12,7 +12,7 @@ const DIFFERENCE = { inside: 'ti', outside: 'to', between: 'notes' }
 const inDifference = (prefix: string): Record<string, string> =>
   Object.fromEntries(Object.entries(DIFFERENCE).map(([id, name]) => [id, `${prefix}${name}`]))
 const BETWEEN = { card: 'card', rise: 'room.rise', stretch: 'room.stretch' }
-const TURN = { width: 'width', thickness: 'cost.atFold', core: 'cost.core', k: 'cost.k' }
+const TURN = { width: 'width', thickness: 'cost.thickness', core: 'cost.core', k: 'cost.k' }
 
 /** By the key of the working; a star stands for the panel and the edge or fold. */
 const USES: readonly (Use & { readonly key: RegExp })[] = [
@@ -27,7 +27,7 @@ const USES: readonly (Use & { readonly key: RegExp })[] = [
     key: /^fold\.insideBend$/,
     entry: 'book-fold',
     answer: 'used up by the fold',
-    from: { gap: 'gap', thickness: 't', k: 'k' },
+    from: { gap: 'gap', thickness: 'thickness', k: 'k' },
   },
   {
     key: /^pocket\.sideRoom$/,

@@ -1,3 +1,4 @@
+import { BOBBIN } from '../formulas/index.js'
 import { type Machine, type Thread, diameterOf } from '../stores/index.js'
 import { type Reckon, type Reckoned, addedUp, given } from '../working/index.js'
 import type { Run } from './run.js'
@@ -70,7 +71,7 @@ function bobbinsOf(
       key: 'thread.bobbin',
       label: 'thread on a full bobbin',
       quantity: 'long',
-      formula: '({across}² − {core}²) × {wide} × {fill} / {thread}²',
+      formula: BOBBIN,
       source: '§19',
     },
     {

@@ -1,4 +1,4 @@
-import { meanStack } from '../formulas/index.js'
+import { SADDLE_STITCHED, THROUGH_ONWARD, THROUGH_WORK, meanStack } from '../formulas/index.js'
 import { type Reckon, type Reckoned, given } from '../working/index.js'
 
 /** What a run takes thread for, however it is sewn. */
@@ -40,7 +40,7 @@ export function saddleThread(run: SaddleRun, reckon: Reckon): Reckoned {
     {
       key: `thread.${run.id}.through`,
       label: 'through the work',
-      formula: `${run.onward ? '' : '{first} once + '}2 × {count} holes × {mean} thick on average`,
+      formula: run.onward ? THROUGH_ONWARD : THROUGH_WORK,
       source: '§6',
     },
     {
@@ -55,8 +55,8 @@ export function saddleThread(run: SaddleRun, reckon: Reckon): Reckoned {
       label: `thread for the ${run.name}`,
       quantity: 'long',
       formula:
-        '(2 × {stitches} × {pitch} + {holes} + {back} backstitches × 2 × ({pitch} + {mean})' +
-        (run.loops > 0 ? ' + {loops} loops × 2 × ({edge} + {mean})' : '') +
+        `(${SADDLE_STITCHED}` +
+        (run.loops > 0 ? ' + {loops} loops × 2 × ({edge} + {thickness})' : '') +
         (ends > 0 ? ' + {ends} × {tail} tails' : '') +
         ') × {factor}',
       source: '§6',
@@ -67,7 +67,7 @@ export function saddleThread(run: SaddleRun, reckon: Reckon): Reckoned {
       holes,
       // Halves are sewn too, so that both ends look alike.
       back: given('backstitches', back, Number.isInteger(back) ? 'count' : 'share'),
-      mean: given('mean', meanStack(stacks), 'thickness'),
+      thickness: given('mean', meanStack(stacks), 'thickness'),
       loops: given('loops', run.loops, 'count'),
       edge: given('hole to edge', run.edge, 'thickness'),
       ends: given('ends', ends, 'count'),

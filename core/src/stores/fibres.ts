@@ -1,4 +1,4 @@
-import { threadDiameter } from '../measure/index.js'
+import { threadDiameter } from '../formulas/index.js'
 import type { Thread } from './schema.js'
 
 /** Density of the fibre in g/cm³; docs/formulas.md §1. */

@@ -1,7 +1,7 @@
-import { turning } from '../formulas/index.js'
+import { POISSON, STRIP_STIFFNESS, TURNING_PULL, TURNING_RADIUS, turning } from '../formulas/index.js'
 import type { Master } from '../master/index.js'
 import type { Leather } from '../stores/index.js'
-import { type Reckon, type Reckoned, given } from '../working/index.js'
+import { type Inputs, type Quantity, type Reckon, type Reckoned, given } from '../working/index.js'
 
 /** How hard a bag is to turn: A easily, B by hand, C damp and warm, D not. */
 export type Ease = 'A' | 'B' | 'C' | 'D'
@@ -19,13 +19,49 @@ export interface Turnable {
 
 /** Stiffness of leather by temper, N/mm² (J); docs/formulas.md §20. */
 const MODULUS = { soft: 10, medium: 30, firm: 150 } as const
-const POISSON = 0.3
 
 const WORDS: Readonly<Record<Ease, string>> = {
   A: 'turns easily',
   B: 'turns with some pulling',
   C: 'turns only damp and warm, bit by bit',
   D: 'takes strong hands, damp and warm, and may mark the grain',
+}
+
+/** Newtons that it takes, told in mm whatever the maker measures in: stiffness is so many newtons to the mm². */
+function pullOf(leather: Leather, girth: Reckoned, opening: Reckoned, reckon: Reckon): Reckoned {
+  const inMm = (name: string, value: number) => given(`${name} in mm`, value, 'share')
+  const size = <const Words extends string>(
+    key: string,
+    label: string,
+    formula: Words,
+    inputs: Inputs<Words>,
+    quantity: Quantity,
+  ) => reckon({ key: `turning.${key}`, label, formula, source: '§13', quantity, measured: true }, inputs)
+  const stiffness = size(
+    'stiffness',
+    'stiffness of a strip 1 mm wide, N mm',
+    STRIP_STIFFNESS,
+    {
+      modulus: given('N/mm²', MODULUS[leather.temper], 'share'),
+      thickness: inMm('leather', leather.thickness),
+      poisson: given('thinning across', POISSON, 'share'),
+    },
+    'share',
+  )
+  const radius = size(
+    'radius',
+    'radius it is folded to, mm',
+    TURNING_RADIUS,
+    { opening: inMm('opening', opening.value), girth: inMm('girth', girth.value) },
+    'share',
+  )
+  return size(
+    'pull',
+    'pull to turn it, newtons',
+    TURNING_PULL,
+    { girth: inMm('girth', girth.value), stiffness, radius },
+    'count',
+  )
 }
 
 /** The rating of a bag that is sewn inside out; undefined for one that is not. Limits (J); docs/formulas.md §20. */
@@ -37,30 +73,11 @@ export function turnableOf(
   const leather = asked && leathers[asked.role]
   if (!asked || !leather) return undefined
   const about = turning({
-    modulus: MODULUS[leather.temper],
-    poisson: POISSON,
     thickness: leather.thickness,
     girth: asked.girth.value,
     opening: asked.opening.value,
   })
-  const pull = reckon(
-    {
-      key: 'turning.pull',
-      label: 'pull to turn it, newtons',
-      formula:
-        '{girth} round × stiffness of {t} {temper} N/mm² / (2 × {radius}²), folded to {radius} in an opening of {opening}',
-      source: '§20',
-      quantity: 'count',
-      measured: true,
-    },
-    {
-      girth: asked.girth,
-      t: given('leather', leather.thickness, 'thickness'),
-      temper: given('stiffness', MODULUS[leather.temper], 'count'),
-      radius: given('fold', about.radius),
-      opening: asked.opening,
-    },
-  )
+  const pull = pullOf(leather, asked.girth, asked.opening, reckon)
   const { strain, radius } = about
   const tooSmall = radius < leather.thickness
   const rating: Ease =

@@ -74,7 +74,7 @@ function filledIn(words: string, { key, inputs }: Reckoned, unit: LengthUnit, mo
     if (!term) throw new Error(`working ${key} names {${name}} but has no such input`)
     const number = written(term.value, term.quantity, unit, more)
     const signed = number.startsWith('−') && /[+−×/]\s*$/.test(words.slice(0, at)) ? `(${number})` : number
-    return named ? `${signed} ${term.label}` : signed
+    return named ? `${signed} “${term.label}”` : signed
   })
 }
 

@@ -190,7 +190,7 @@ function paperLines(of: Derived): string[] {
 /** Everything that follows from a design, in lines that can be compared: numbers with workings, findings, outlines, marks, holes, order, words, pages. */
 export function goldenOf(design: Design): string {
   const of = derive(design)
-  const { weight, time, carries, ...figures } = figuresOf(of)
+  const { weight: _weight, time: _time, carries, ...figures } = figuresOf(of)
   return [
     'figures',
     `  ${said(figures)}; ${carries.join('; ')}`,
@@ -217,10 +217,10 @@ export function goldenOf(design: Design): string {
 /** What the pocket book answers for its usual numbers, and what it draws. */
 export const pocketBookGolden = (): string =>
   ENTRIES.flatMap((entry) => {
-    const { answers, sketch } = reckonEntry(entry, {})
+    const { workings, sketch } = reckonEntry(entry, {})
     return [
       `${entry.id} ${entry.section}: ${entry.title}, ${entry.says}`,
-      ...answers.flatMap((a) => [`  ${explainLine(a, 'mm')}`, `  ${explainLine(a, 'in')}`]),
+      ...workings.flatMap((a) => [`  ${explainLine(a, 'mm')}`, `  ${explainLine(a, 'in')}`]),
       ...entry.conditions.map((c) => `  unless: ${c.says}`),
       ...sketch.strokes.map(
         ({ path, style }) =>

@@ -26,7 +26,7 @@ const print = (a: Reckoned): string => {
   const number = printQuantity(a.value, a.quantity, settings.unit)
   return a.quantity === 'length' || a.quantity === 'thickness' ? `${number} ${settings.unit}` : number
 }
-const lines = computed(() => result.value.answers.map((a) => explainLine(a, settings.unit)))
+const lines = computed(() => result.value.workings.map((a) => explainLine(a, settings.unit)))
 
 async function copy(): Promise<void> {
   try {

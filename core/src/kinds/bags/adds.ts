@@ -1,3 +1,4 @@
+import { SEAMS_ROLL } from '../../formulas/index.js'
 import type { Leather } from '../../stores/index.js'
 import { type Reckoned, type Term, given } from '../../working/index.js'
 import type { sizeBy } from '../parts/basics.js'
@@ -111,17 +112,11 @@ const ROUND: Formulas = {
 function turnedAdds(asked: AddsAsked, inputs: ReturnType<typeof leatherInputs>): Adds {
   const { body, gusset, p, size, alpha } = asked
   const roll = (key: string, label: string, leather: Leather): Reckoned =>
-    size(
-      `bag.roll.${key}`,
-      `${label} rolls out at both turned seams`,
-      '2 × {t} × (1 + cosine of {alpha} + sine of {alpha} − (π − {alpha} in radians) × {k})',
-      '§8',
-      {
-        t: given('leather', leather.thickness, 'thickness'),
-        k: given('neutral share', leather.neutral, 'share'),
-        alpha: given('allowances', alpha, 'angle'),
-      },
-    )
+    size(`bag.roll.${key}`, `${label} rolls out at both turned seams`, SEAMS_ROLL, '§8', {
+      thickness: given('leather', leather.thickness, 'thickness'),
+      k: given('neutral share', leather.neutral, 'share'),
+      angle: given('allowances', alpha, 'angle'),
+    })
   const base = p.body === 'set-in' ? body : gusset
   const low: Leather = { ...base, neutral: gusset.neutral }
   return reckonAll(asked, TURNED, {

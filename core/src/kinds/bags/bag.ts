@@ -1,4 +1,4 @@
-import { turnedWidth } from '../../formulas/index.js'
+import { SEAMS_ROLL, evaluate } from '../../formulas/index.js'
 import type { Fate } from '../../master/index.js'
 import type { Leather } from '../../stores/index.js'
 import { type Reckon, type Reckoned, given } from '../../working/index.js'
@@ -76,7 +76,8 @@ function proudOf(p: BagParams, body: Leather, gusset: Leather): Bag['proud'] {
   }
   if (isFan(p)) return { flat: tp / 2, walls: 0 }
   if (p.seam === 'turned') {
-    const roll = (t: number, k: number): number => (turnedWidth(t, k, BENCH.alpha).outside - t) / 2
+    const roll = (t: number, k: number): number =>
+      (evaluate(SEAMS_ROLL, { thickness: t, k, angle: BENCH.alpha }) - t) / 2
     return { flat: roll(tp, body.neutral), walls: roll(tg, gusset.neutral) }
   }
   return { flat: ((2 - Math.PI * gusset.neutral) * tg) / 2 + tp / 2, walls: -tg / 2 }
@@ -92,18 +93,15 @@ function sizesOf(
     size(
       `bag.${key}`,
       `${label} between the stitch lines`,
-      `{room} room inside + ${add.value < 0 ? '({add})' : '{add}'}${more > 0 ? ' + {base} base' : ''}`,
+      `{room} room inside + {add}${more > 0 ? ' + {base} base' : ''}`,
       '§20',
       { room: given('room', room), add, base: given('base', more, 'thickness') },
     )
   const outer = (key: string, label: string, of: Reckoned, add: Reckoned): Reckoned =>
-    outcome(
-      `bag.out.${key}`,
-      `${label} outside`,
-      `{size} between the stitch lines + ${add.value < 0 ? '({add})' : '{add}'}`,
-      '§20',
-      { size: of, add },
-    )
+    outcome(`bag.out.${key}`, `${label} outside`, `{size} between the stitch lines + {add}`, '§20', {
+      size: of,
+      add,
+    })
   const wide = inner('wide', 'width', p.wide, adds.wideIn)
   const high = inner('high', 'height', p.high, adds.highIn, base)
   const deep = inner('deep', 'depth', p.deep, adds.deepIn)

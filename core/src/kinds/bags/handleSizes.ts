@@ -1,3 +1,4 @@
+import { CORD_MIDDLE, CORD_REACH } from '../../formulas/index.js'
 import { point } from '../../geometry/index.js'
 import type { Fit } from '../../master/index.js'
 import { given } from '../../working/index.js'
@@ -35,9 +36,9 @@ export function cordSizes(size: Bag['size'], cordThick: number, thickness: numbe
   const middle = size(
     'handle.cord.middle',
     'from the middle of the cord to the middle of the leather',
-    '{cord} / 2 + {k} × {t}',
+    CORD_MIDDLE,
     '§10',
-    { cord, t, k },
+    { cord, thickness: t, k },
   )
   const row = size(
     'handle.cord.row',
@@ -49,9 +50,9 @@ export function cordSizes(size: Bag['size'], cordThick: number, thickness: numbe
   const reach = size(
     'handle.cord.reach',
     'from there to the middle of the leather at the stitches',
-    '√(({k} × {t})² + {row}²)',
+    CORD_REACH,
     '§10',
-    { k, t, row },
+    { k, thickness: t, below: row },
   )
-  return { middle, row, reach, k, t }
+  return { middle, below: row, reach, k, thickness: t }
 }

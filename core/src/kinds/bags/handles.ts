@@ -1,3 +1,4 @@
+import { BOOK_FOLD, PIPED_COVER } from '../../formulas/index.js'
 import { point, polyline } from '../../geometry/index.js'
 import { type Join } from '../../master/index.js'
 import { given } from '../../working/index.js'
@@ -50,10 +51,10 @@ function handle(bag: Bag, body: Body, hand: Hand, first: boolean): Part {
   const arc = arcOf(bag, layers * t, strap.neutral)
   const ring = p.handle === 'ring'
   const rolled = p.handle === 'rolled'
-  const back = size('handle.back', 'turned back round the ring', 'π × ({bar} ring / 2 + {k} × {t})', '§10', {
-    bar: given('ring', hardwareOf(materials, 'handle-ring').bar),
+  const back = size('handle.back', 'turned back round the ring', BOOK_FOLD, '§10', {
+    gap: given('ring', hardwareOf(materials, 'handle-ring').bar),
     k: given('neutral share', strap.neutral, 'share'),
-    t: given('leather', t, 'thickness'),
+    thickness: given('leather', t, 'thickness'),
   })
   // Round both rings and back underneath, so that the ends meet in the middle.
   const length = ring
@@ -72,7 +73,7 @@ function handle(bag: Bag, body: Body, hand: Hand, first: boolean): Part {
     ? size(
         'handle.cover',
         'cover round the cord, with a flange on either side',
-        '2 × √({reach}² − {middle}²) + {middle} × (2 × π − 2 × the angle whose cosine is ({middle} / {reach}) − 2 × the angle whose tangent is ({k} × {t} / {row})) + 2 × {flange}',
+        `${PIPED_COVER} + 2 × {flange}`,
         '§10',
         { ...cordSizes(size, p.handleCord, t, strap.neutral), flange: given('flange', BENCH.flange) },
       )

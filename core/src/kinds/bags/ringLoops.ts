@@ -1,3 +1,4 @@
+import { BOOK_FOLD } from '../../formulas/index.js'
 import type { Fit, Fitting } from '../../master/index.js'
 import { given } from '../../working/index.js'
 import { hardwareOf, leatherOf } from '../kind.js'
@@ -59,13 +60,13 @@ export function ringLoops(bag: Bag, { panelId, role, wide, field, places }: Ring
   const length = size(
     `${panelId}.length`,
     'loop round a ring, both ends sewn down',
-    '2 × {end} + π × ({bar} ring / 2 + {k} × {t})',
+    `2 × {end} + ${BOOK_FOLD}`,
     '§10',
     {
       end: given('end', END),
-      bar: given('ring', ring.bar),
+      gap: given('ring', ring.bar),
       k: given('neutral share', leather.neutral, 'share'),
-      t: given('leather', leather.thickness, 'thickness'),
+      thickness: given('leather', leather.thickness, 'thickness'),
     },
   )
   const panel = rectanglePanel(bag, panelId, 'Tab of a ring', 'straps', wide, length.value, {

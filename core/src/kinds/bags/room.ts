@@ -13,7 +13,7 @@ const insideOf = (bag: Bag, key: 'wide' | 'high' | 'deep', label: string): Recko
   return outcome(
     `bag.in.${key}`,
     `${label} inside`,
-    `{size} between the stitch lines − ${add.value < 0 ? '({add})' : '{add}'}${base > 0 ? ' − {base} base' : ''}`,
+    `{size} between the stitch lines − {add}${base > 0 ? ' − {base} base' : ''}`,
     '§20',
     { size: s[key], add, base: given('base', base, 'thickness') },
   )

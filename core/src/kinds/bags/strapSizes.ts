@@ -1,3 +1,4 @@
+import { BOOK_FOLD } from '../../formulas/index.js'
 import { given, type Given, type Reckoned } from '../../working/index.js'
 import { hardwareOf, leatherOf } from '../kind.js'
 import { type Bag } from './bag.js'
@@ -28,10 +29,10 @@ export function strapSizes(bag: Bag) {
   const t = given('leather', leather.thickness, 'thickness')
   const [ring, buckle] = ['ring', 'buckle'].map((role) => given(role, hardwareOf(materials, role).bar))
   const backOf = (key: string, label: string, bar: Given): Reckoned =>
-    size(key, label, 'π × ({bar} bar / 2 + {k} × {t}) + {lap} lap', '§10', {
-      bar,
+    size(key, label, `${BOOK_FOLD} + {lap} lap`, '§10', {
+      gap: bar,
       k,
-      t,
+      thickness: t,
       lap: given('lap', p.lap),
     })
   const back = backOf('strap.back', 'turned back round a ring', ring!)
@@ -59,13 +60,12 @@ export function strapSizes(bag: Bag) {
     '§10',
     { short: given('short part', p.strapShort), back, backBuckle },
   )
-  const slot = size(
-    'strap.slot',
-    'slot for the buckle’s prong',
-    'π × ({bar} bar / 2 + {k} × {t}) + {prong} prong',
-    '§10',
-    { bar: buckle!, k, t, prong: given('prong', BENCH.prong) },
-  )
+  const slot = size('strap.slot', 'slot for the buckle’s prong', `${BOOK_FOLD} + {prong} prong`, '§10', {
+    gap: buckle!,
+    k,
+    thickness: t,
+    prong: given('prong', BENCH.prong),
+  })
   const keeper = size(
     'strap.keeper',
     'a keeper, with its lap',

@@ -1,4 +1,4 @@
-import { gussetStrip, taperedStrip } from '../../formulas/index.js'
+import { GUSSET_STRIP, gussetStrip, taperedStrip } from '../../formulas/index.js'
 import {
   type Path,
   type Point,
@@ -49,14 +49,14 @@ export function plainStrip(bag: Bag, profile: Profile, half: number, ways: Corne
       key: 'gusset.length',
       label: 'length round sides and foot',
       formula:
-        '2 × {rise} + {span} − (4 − π) × {radius}' +
+        GUSSET_STRIP +
         (corner > 0 ? ' + 2 × {corner} at the corners' : '') +
         (p.cornerEase > 0 ? ' − 2 × {ease} eased in' : ''),
       source: '§20',
     },
     {
-      rise: given('rise', rise),
-      span: given('span', span),
+      height: given('rise', rise),
+      bottom: given('span', span),
       radius: given('radius', r),
       corner: given('corner', corner),
       ease: given('ease', p.cornerEase),

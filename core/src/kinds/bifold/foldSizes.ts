@@ -1,3 +1,4 @@
+import { BOOK_FOLD } from '../../formulas/index.js'
 import { CARD, type Leather, NOTE_THICKNESS } from '../../stores/index.js'
 import { type Reckoned, given } from '../../working/index.js'
 import { sizeBy } from '../parts/basics.js'
@@ -32,10 +33,10 @@ export function foldSizes(start: Start): FoldSizes {
       card: given('card', CARD.thickness, 'thickness'),
     },
   )
-  const bend = size('fold.insideBend', 'inside used up by the bend', 'π × ({gap} / 2 + {k} × {t})', '§2', {
+  const bend = size('fold.insideBend', 'inside used up by the bend', BOOK_FOLD, '§2', {
     gap,
     k: given('neutral share', inside.neutral, 'share'),
-    t: given('inside leather', inside.thickness, 'thickness'),
+    thickness: given('inside leather', inside.thickness, 'thickness'),
   })
   const foldClear = size(
     'fold.clear',

@@ -1,3 +1,4 @@
+import { MOULDING_SQUARE } from '../../formulas/index.js'
 import { type Reckon, type Reckoned, given } from '../../working/index.js'
 import { type Materials, leatherOf } from '../kind.js'
 import { type Basics, basicsOf, outcomeBy, sizeBy } from '../parts/basics.js'
@@ -65,19 +66,13 @@ export function holderSizes(p: HolderParams, materials: Materials, reckon: Recko
     '§11',
     { inside, t, flange },
   )
-  const extra = size(
-    'extra',
-    'taken up by both walls',
-    '2 × {deep} − 2 × (2 − π / 2) × ({edge} edge + {foot} at the foot) + π × (2 × {k} − 1) × {t}',
-    '§11',
-    {
-      deep: given('deep', p.deep),
-      edge: given('edge', p.edge),
-      foot: given('foot', front.thickness),
-      k: given('neutral share', front.neutral, 'share'),
-      t,
-    },
-  )
+  const extra = size('extra', 'taken up by both walls', MOULDING_SQUARE, '§11', {
+    deep: given('deep', p.deep),
+    edge: given('edge', p.edge),
+    foot: given('foot', front.thickness),
+    k: given('neutral share', front.neutral, 'share'),
+    thickness: t,
+  })
   const shrink = given('shrinks', 1 + p.shrink, 'share')
   const rough = given('rough', p.rough)
   const blankWide = size(

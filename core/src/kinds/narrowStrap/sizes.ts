@@ -1,3 +1,4 @@
+import { BOOK_FOLD } from '../../formulas/index.js'
 import { type Reckon, type Reckoned, given } from '../../working/index.js'
 import { type Materials, leatherOf } from '../kind.js'
 import { type Basics, basicsOf, outcomeBy, sizeBy } from '../parts/basics.js'
@@ -61,10 +62,10 @@ export function strapSizes(p: StrapParams, materials: Materials, reckon: Reckon)
     { around, between: given('between', p.between), short: given('short', p.short) },
   )
   const back = (key: string, label: string, bar: number) =>
-    size(key, label, 'π × ({bar} bar / 2 + {k} × {t}) + {lap} lap', '§10', {
-      bar: given('bar', bar),
+    size(key, label, `${BOOK_FOLD} + {lap} lap`, '§10', {
+      gap: given('bar', bar),
       k,
-      t,
+      thickness: t,
       lap: given('lap', p.lap),
     })
   const backEnd = back('back.end', 'turned back round the bar', p.barEnd)
@@ -89,10 +90,10 @@ export function strapSizes(p: StrapParams, materials: Materials, reckon: Reckon)
     '§10',
     { short: given('short', p.short), end: backEnd, buckle: backBuckle },
   )
-  const slot = size('slot', 'slot for the prong', 'π × ({bar} bar / 2 + {k} × {t}) + {prong} prong', '§10', {
-    bar: given('bar', p.barBuckle),
+  const slot = size('slot', 'slot for the prong', `${BOOK_FOLD} + {prong} prong`, '§10', {
+    gap: given('bar', p.barBuckle),
     k,
-    t,
+    thickness: t,
     prong: given('prong', p.prong),
   })
   const keeper = size(

@@ -1,3 +1,4 @@
+import { ARC_ANGLE, ARC_RADIUS } from '../../formulas/index.js'
 import type { Reckoned, Term } from '../../working/index.js'
 import type { sizeBy } from './basics.js'
 
@@ -8,16 +9,6 @@ export const arcSizes = (
   span: Term,
   rise: Term,
 ): { readonly radius: Reckoned; readonly angle: Reckoned } => ({
-  radius: size(`${key}.radius`, 'radius of the arc', '({span}² / 4 + {rise}²) / (2 × {rise})', '§10', {
-    span,
-    rise,
-  }),
-  angle: size(
-    `${key}.angle`,
-    'angle of the arc',
-    '4 × the angle whose tangent is (2 × {rise} / {span})',
-    '§10',
-    { span, rise },
-    'angle',
-  ),
+  radius: size(`${key}.radius`, 'radius of the arc', ARC_RADIUS, '§10', { chord: span, rise }),
+  angle: size(`${key}.angle`, 'angle of the arc', ARC_ANGLE, '§10', { chord: span, rise }, 'angle'),
 })

@@ -1,3 +1,4 @@
+import { HALF_ACROSS } from '../../formulas/index.js'
 import { NOTE_THICKNESS, currencyOf, largestNote } from '../../stores/index.js'
 import { type Inputs, type Quantity, type Reckon, type Reckoned, given } from '../../working/index.js'
 import type { Materials } from '../kind.js'
@@ -15,7 +16,7 @@ export function basicsOf(margin: number, { iron }: Materials, reckon: Reckon): B
       {
         key: 'hole.half',
         label: 'half a hole',
-        formula: 'half of {slot} slot × sine of {slant} slant',
+        formula: HALF_ACROSS,
         source: '§9',
       },
       { slot: given('slot', iron.slotLength), slant: given('slant', (iron.slant * Math.PI) / 180, 'angle') },

@@ -1,3 +1,4 @@
+import { SIDE_ROOM } from '../../formulas/index.js'
 import { CARD, type Leather } from '../../stores/index.js'
 import { type Reckon, type Reckoned, given } from '../../working/index.js'
 import { type Basics, sizeBy } from '../parts/basics.js'
@@ -96,7 +97,7 @@ function widths(start: StackStart, deep: ReturnType<typeof depths>) {
   const room = size(
     'pocket.sideRoom',
     'room a side',
-    'the larger of {least} and the smaller of {steepest} × {rise} and ({rise}² − {stretch}² / 4) / {stretch}',
+    `the larger of {least} and the smaller of {steepest} × {rise} and ${SIDE_ROOM}`,
     '§9',
     { least, rise, stretch, steepest: given('steepest', POCKET_BENCH.steepest, 'count') },
   )

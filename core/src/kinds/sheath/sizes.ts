@@ -1,3 +1,4 @@
+import { BOOK_FOLD } from '../../formulas/index.js'
 import { type Reckon, type Reckoned, given } from '../../working/index.js'
 import { type Materials, leatherOf } from '../kind.js'
 import { type Basics, basicsOf, outcomeBy, sizeBy } from '../parts/basics.js'
@@ -52,15 +53,15 @@ export function sheathSizes(p: SheathParams, materials: Materials, reckon: Recko
     'loop.length',
     p.loop === 'fold' ? 'loop above the mouth, folded down behind' : 'loop with its ends',
     p.loop === 'fold'
-      ? '2 × {rise} + π × ({belt} belt / 2 + {k} × {t}) + {end} sewn down'
-      : '{wide} belt + 2 × {belt} + π × {k} × {t} + 2 × {end} ends',
+      ? `2 × {rise} + ${BOOK_FOLD} + {end} sewn down`
+      : '{wide} belt + 2 × {gap} + π × {k} × {thickness} + 2 × {end} ends',
     '§10',
     {
       rise: given('rise', p.rise),
       wide: given('belt', p.belt + 4),
-      belt: given('belt, thick', p.beltThick),
+      gap: given('belt, thick', p.beltThick),
       k: given('neutral share', body.neutral, 'share'),
-      t: given('leather', body.thickness, 'thickness'),
+      thickness: given('leather', body.thickness, 'thickness'),
       end: given('end', LOOP_END),
     },
   )

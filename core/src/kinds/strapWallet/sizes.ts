@@ -1,3 +1,4 @@
+import { BOOK_FOLD } from '../../formulas/index.js'
 import { CARD } from '../../stores/index.js'
 import { type Reckon, type Reckoned, given } from '../../working/index.js'
 import { type Materials, leatherOf } from '../kind.js'
@@ -81,10 +82,10 @@ export function strapWalletSizes(
       ti,
     },
   )
-  const footBend = size('foot.bend', 'used up by the fold at the foot', 'π × ({gap} / 2 + {k} × {t})', '§3', {
+  const footBend = size('foot.bend', 'used up by the fold at the foot', BOOK_FOLD, '§3', {
     gap,
     k,
-    t,
+    thickness: t,
   })
   const flapBend = size(
     'flap.bend',

@@ -1,3 +1,4 @@
+import { BOOK_FOLD, KEEPER, FLUSH } from '../../formulas/index.js'
 import { CARD } from '../../stores/index.js'
 import { type Reckon, type Reckoned, given } from '../../working/index.js'
 import { type Materials, leatherOf } from '../kind.js'
@@ -62,15 +63,13 @@ export function wrapSizes(p: WrapParams, materials: Materials, reckon: Reckon): 
     }),
   )
   const bends = gaps.map((gap, j) =>
-    size(`bend.${j + 1}`, `used up by fold ${j + 1}`, 'π × ({gap} / 2 + {k} × {t})', '§3', { gap, k, t }),
+    size(`bend.${j + 1}`, `used up by fold ${j + 1}`, BOOK_FOLD, '§3', { gap, k, thickness: t }),
   )
-  const last = size(
-    'last',
-    'last panel, flat',
-    '{flat} + {gap} / 2 + {t}, to lie flush with the fold it covers',
-    '§3',
-    { flat, gap: gaps[p.folds - 2]!, t },
-  )
+  const last = size('last', 'last panel, flat', `${FLUSH}, to lie flush with the fold it covers`, '§3', {
+    flat,
+    gap: gaps[p.folds - 2]!,
+    thickness: t,
+  })
   const growth = bends
     .slice(1, -1)
     .map((bend, i) =>
@@ -111,15 +110,18 @@ export function wrapSizes(p: WrapParams, materials: Materials, reckon: Reckon): 
       t,
     },
   )
+  const bandEase = given('ease', BENCH.bandEase)
   const band =
     p.band === 'loop'
-      ? size(
-          'band',
-          'length of the loop',
-          '2 × ({across} + {ease}) + 2 × ({closed} + {ease}) + 2 × π × {k} × {t} + {lap} lap',
-          '§10',
-          { across, ease: given('ease', BENCH.bandEase), closed, k, t, lap: given('lap', BENCH.bandLap) },
-        )
+      ? size('band', 'length of the loop', `${KEEPER} + {lap} lap`, '§10', {
+          width: across,
+          easeWidth: bandEase,
+          straps: closed,
+          easeThick: bandEase,
+          k,
+          thickness: t,
+          lap: given('lap', BENCH.bandLap),
+        })
       : undefined
   const names = Array.from({ length: p.folds + 1 }, (_, i) => `panel ${i + 1}`)
   const flats = names.map((_, i) => (i === p.folds ? last.value : flat.value))
