@@ -32,8 +32,16 @@ const materialsOf = ({ leathers, iron, hardware, skives }: Design): Materials =>
 /** A panel that is the very same has the same edges. */
 const edgesOnce = remembered(workEdges)
 
-/** Design → master panels → edges → laid-up work → runs → pieces. Pure: the same design gives the same result everywhere. */
-export function derive(design: Design): Derived {
+/** A design as far as its sizes are known: panels and their edges, before anything is laid up or sewn. */
+export interface Mastered {
+  readonly kind: Kind
+  readonly master: Master
+  readonly panels: readonly Panel[]
+  readonly edges: readonly EdgeWork[]
+}
+
+/** Design → master panels → edges, with every size; who asks for sizes alone needs no more. */
+export function mastered(design: Design): Mastered {
   const kind = kindOf(design.kind)
   const reckon = reckoner(design.overrides)
   const made = kind.master(kind.params.parse(design.params), materialsOf(design), reckon)
@@ -46,6 +54,13 @@ export function derive(design: Design): Derived {
     joins: [...drawn.joins, ...lines],
     sizes: [...drawn.sizes, ...edges.flatMap(edgeSizes)],
   }
+  return { kind, master, panels, edges }
+}
+
+/** Design → master panels → edges → laid-up work → runs → pieces. Pure: the same design gives the same result everywhere. */
+export function derive(design: Design): Derived {
+  const reckon = reckoner(design.overrides)
+  const { kind, master, panels, edges } = mastered(design)
   const works = master.layups.map((layup) => layUp(layup, edges))
   const runs = runsOf(master.joins, panels, works, design, reckon)
   let set: readonly SetFitting[] | undefined

@@ -1,5 +1,5 @@
 import type { Design } from './design/index.js'
-import { derive } from './derive.js'
+import { mastered } from './derive.js'
 import { leatherAt, thicknessRange } from './stores/index.js'
 
 /** What a computed size comes to if the leathers come at either end of their weight as sold, mm. */
@@ -21,9 +21,9 @@ const at = (design: Design, end: 'low' | 'high'): Design => ({
 /** Every size of the design, by key, with all leathers at the thin end and all at the thick end of their range. */
 export function sizeRanges(design: Design): Readonly<Record<string, SizeRange>> {
   const [thin, thick] = [at(design, 'low'), at(design, 'high')].map((d) =>
-    derive(d).master.sizes.map((s) => s.size),
+    mastered(d).master.sizes.map((s) => s.size),
   )
-  const here = new Map(derive(design).master.sizes.map(({ size }) => [size.key, size.value]))
+  const here = new Map(mastered(design).master.sizes.map(({ size }) => [size.key, size.value]))
   return Object.fromEntries(
     thin!.flatMap((size) => {
       const other = thick!.find((s) => s.key === size.key)
