@@ -3,8 +3,11 @@ export {
   type Finding,
   type Fix,
   type FixShelf,
+  type FindingCode,
+  type Screen,
   findingsOf,
   fixesOf,
+  isAbout,
   overruledFor,
   sayFinding,
 } from './check/index.js'

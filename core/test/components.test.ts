@@ -39,7 +39,7 @@ describe('edges that have to match', () => {
   })
   test('or warns, and the way out brings it there', () => {
     const d = derive(drawingOf([a, b], 1.2, { ties: [{ ...tie, when: 'warn' }] }))
-    const found = findingsOf(d).find((f) => f.words.what === 'edges differ')!
+    const found = findingsOf(d).find((f) => f.code === 'drawing-fault' && f.data.what === 'edges differ')!
     expect(sayFinding(found, 'mm').what).toBe(
       'The side of the b measures 50.0 mm, the side of the a 60.0 mm; they are to match.',
     )

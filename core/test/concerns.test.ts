@@ -63,7 +63,7 @@ describe('nothing left to trim', () => {
   const sleeve = (trim: number) =>
     findingsOf(derive(freshOf('card-sleeve', { trim }))).filter((f) => f.code === 'no-trim')
   test('six layers ending together, cut to size, are a tip; with a millimetre to spare they are not', () => {
-    expect(sleeve(0).map((f) => [f.rank, f.numbers.layers])).toEqual([['tip', 6]])
+    expect(sleeve(0).map((f) => [f.rank, f.data.layers])).toEqual([['tip', 6]])
     expect(sleeve(1)).toEqual([])
     const derived = derive(freshOf('card-sleeve', { trim: 0 }))
     expect(fixesOf(sleeve(0)[0]!, derived).map((f) => f.label)).toEqual([

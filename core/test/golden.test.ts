@@ -23,6 +23,10 @@ describe('what follows from every demo, kind and body stays what it was read to 
   test.each([...everyDesign(), ...bodies])('$name', async ({ name, design }) => {
     await expect(goldenOf(design)).toMatchFileSnapshot(`golden/${name.replaceAll(' ', '-')}.txt`)
   })
+  test('a flap bag sewn by machine', async () => {
+    const design = withValues(freshOf('flap-bag'), { 'sewing.holes': 'machine' })
+    await expect(goldenOf(design)).toMatchFileSnapshot('golden/flap-bag-by-machine.txt')
+  })
   test('the pocket book', async () => {
     await expect(pocketBookGolden()).toMatchFileSnapshot('golden/pocket-book.txt')
   })

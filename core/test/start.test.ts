@@ -68,7 +68,7 @@ describe('one cause, one finding', () => {
   test('the worst is told, with all places and the others by name', () => {
     const tote = derive(freshOf('tote'))
     const found = findingsOf(tote).find((f) => f.code === 'stack-too-thick')!
-    expect(found.numbers.thickness).toBeCloseTo(Math.max(...tote.runs.map((r) => r.thickest)), 9)
+    expect(found.data.thickness).toBeCloseTo(Math.max(...tote.runs.map((r) => r.thickest)), 9)
     expect(found.runs!.length).toBeGreaterThan(4)
     expect(found.places.length).toBe(found.runs!.length)
     expect(sayFinding(found, 'mm').what).toMatch(/The same is true of the .*, the .* and \d+ more\./)
@@ -109,9 +109,7 @@ describe('what lies near an edge or a corner is found wherever it is', () => {
     const found = findingsOf(derive(freshOf('strap-wallet', { corner }))).find(
       (f) => f.code === 'seam-near-edge',
     )
-    expect(
-      found?.numbers.distance === undefined ? undefined : Math.round(100 * found.numbers.distance) / 100,
-    ).toBe(nearest)
+    expect(found && Math.round(100 * found.data.distance) / 100).toBe(nearest)
   })
   test('a handle too wide for a small tote, with the span that would do', () => {
     const small = derive(freshOf('tote', { wide: 100, high: 120, deep: 50 }))

@@ -214,7 +214,7 @@ describe('a seam that keeps its margin on one piece and not on the other', () =>
   // Inside the corner of 6 mm one of 12 lies (√2 − 1) × 6 = 2.5 mm further in: half a millimetre is left of 3.
   test('rounder corners behind it leave half a millimetre to the edge', () => {
     const found = near(12)!
-    expect(found.numbers.distance).toBeCloseTo(3 - (Math.SQRT2 - 1) * 6, 1)
+    expect(found.data.distance).toBeCloseTo(3 - (Math.SQRT2 - 1) * 6, 1)
     expect(sayFinding(found, 'mm').what).toContain('of the edge of the outside; the slots want 1.1 mm')
   })
   test('corners nearly alike leave enough', () => expect(near(8)).toBeUndefined())

@@ -3,8 +3,8 @@ import type { Derived } from '../derive.js'
 import { pointAdd, pointDistance, pointScale, type Point } from '../geometry/index.js'
 import { type LaidSheet, sheetThickness, workOf } from '../layup/index.js'
 import { type Run, pullOf } from '../stitch/index.js'
-import type { Check, Finding, Fix } from './finding.js'
-import { isSecondTwin, placeOnSheet } from './places.js'
+import { type Fix, check } from './finding.js'
+import { isSecondTwin, placeOnSheet, runNamed } from './places.js'
 
 /** Stitches that run nearer to square across the pull than this weaken the leather like a perforation. */
 const ACROSS = Math.PI / 3
@@ -62,11 +62,12 @@ function weakened(derived: Derived, run: Run): { hole: number; share: number; pa
 }
 
 /** A stitch line across the pull of a strap or a handle: it tears there like a perforation. */
-export const acrossPull: Check = {
+export const acrossPull = check({
   code: 'across-pull',
+  screen: 'seams',
   find: (derived) => {
     const told = new Set<string>()
-    return derived.runs.flatMap((run): Finding[] => {
+    return derived.runs.flatMap((run) => {
       if (isSecondTwin(run.join, told)) return []
       const weak = weakened(derived, run)
       if (!weak) return []
@@ -74,23 +75,22 @@ export const acrossPull: Check = {
       return [
         {
           key: `across-pull:${run.join.id}`,
-          code: 'across-pull',
           // Over part of the width enough is left beside the row to bear the pull.
-          rank: weak.share >= WEAK ? 'look' : 'tip',
+          rank: weak.share >= WEAK ? ('look' as const) : ('tip' as const),
           run: run.join.id,
           places: placeOnSheet(derived, run.join, run.join.course.sheet, run.holes[weak.hole]!.at),
-          numbers: { share: weak.share },
-          words: { run: run.join.name, panel: weak.panel },
+          about: run.join.name,
+          data: { share: weak.share, panel: weak.panel },
         },
       ]
     })
   },
-  say: ({ numbers, words }) => ({
-    what: `The ${words.run} goes across the pull of the ${words.panel}, over ${Math.round(Math.min(1, numbers.share!) * 100)} % of its width.`,
+  say: ({ about, data }) => ({
+    what: `The ${about} goes across the pull of the ${data.panel}, over ${Math.round(Math.min(1, data.share) * 100)} % of its width.`,
     why: 'Holes in a row across a strap tear like a perforation. Rows along the pull, locked at their ends, hold as much and weaken it less.',
   }),
   fixes: ({ run }, derived): Fix[] => {
-    const own = derived.runs.find((r) => r.join.id === run)!
+    const own = runNamed(derived, run)
     const ids = [own.join.id, ...(own.join.twin ? [own.join.twin] : [])]
     return [
       {
@@ -102,4 +102,4 @@ export const acrossPull: Check = {
       },
     ]
   },
-}
+})

@@ -1,13 +1,13 @@
 import { setField } from '../design/index.js'
 import { pointMoved } from '../geometry/index.js'
 import { printLength } from '../measure/index.js'
-import type { Check } from './finding.js'
+import { check } from './finding.js'
 
 /** An allowance has to be wider than what is sewn is thick by so much to be turned and pressed open, mm (J). */
 const MORE = 3
 
 /** Seam allowance too small where three layers or more meet. */
-export const allowanceSmall: Check = {
+export const allowanceSmall = check({
   code: 'allowance-small',
   find: ({ runs, works, panels }) =>
     runs.flatMap((run) => {
@@ -25,21 +25,20 @@ export const allowanceSmall: Check = {
       return [
         {
           key: `allowance-small:${run.join.id}`,
-          code: 'allowance-small',
           rank: 'look' as const,
           run: run.join.id,
           places: [{ panelId: panel!.id, at: pointMoved(hole.at, laid.toSheet) }],
-          numbers: { margin: fate.margin, least, stack: run.thickest },
-          words: { run: run.join.name },
+          about: run.join.name,
+          data: { margin: fate.margin, least, stack: run.thickest },
         },
       ]
     }),
-  say: ({ numbers, words }, unit) => ({
-    what: `${printLength(numbers.margin!, unit)} of allowance for the ${words.run}, where ${printLength(numbers.stack!, unit)} of leather meet.`,
-    why: `It can’t be pressed open and pulls out of the seam. ${printLength(numbers.least!, unit)} would do, or skive the allowances.`,
+  say: ({ about, data }, unit) => ({
+    what: `${printLength(data.margin, unit)} of allowance for the ${about}, where ${printLength(data.stack, unit)} of leather meet.`,
+    why: `It can’t be pressed open and pulls out of the seam. ${printLength(data.least, unit)} would do, or skive the allowances.`,
   }),
-  fixes: ({ numbers }, { kind }, _tryOut, unit) => {
-    const value = Math.ceil(numbers.least!)
+  fixes: ({ data }, { kind }, _tryOut, unit) => {
+    const value = Math.ceil(data.least)
     return kind.fields.some((f) => f.id === 'allowance')
       ? [
           {
@@ -49,4 +48,4 @@ export const allowanceSmall: Check = {
         ]
       : []
   },
-}
+})

@@ -1,30 +1,30 @@
 import { seamPlan } from '../seams.js'
-import type { Check, Finding } from './finding.js'
-import { placeOnSheet } from './places.js'
+import { check } from './finding.js'
+import { placeOnSheet, runNamed } from './places.js'
 
 /** A bobbin that runs out in the middle of a run. */
-export const bobbinRunsOut: Check = {
+export const bobbinRunsOut = check({
   code: 'bobbin-runs-out',
+  screen: 'seams',
   find: (derived) => {
     if (!derived.runs.some((r) => r.locked)) return []
     const { bobbins } = seamPlan(derived).supplies
-    return (bobbins?.runsOut ?? []).map(({ run, stitch }): Finding => {
-      const own = derived.runs.find((r) => r.join.id === run)!
+    return (bobbins?.runsOut ?? []).map(({ run, stitch }) => {
+      const own = runNamed(derived, run)
       const hole = own.holes[Math.min(stitch, own.holes.length - 1)]!
       return {
         key: `bobbin-runs-out:${run}:${stitch}`,
-        code: 'bobbin-runs-out',
-        rank: 'tip',
+        rank: 'tip' as const,
         run,
         places: placeOnSheet(derived, own.join, own.join.course.sheet, hole.at),
-        numbers: { stitch, stitches: own.stitches },
-        words: { run: own.join.name },
+        about: own.join.name,
+        data: { stitch, stitches: own.stitches },
       }
     })
   },
-  say: ({ numbers, words }) => ({
-    what: `A full bobbin runs out at stitch ${numbers.stitch} of ${numbers.stitches} of the ${words.run}.`,
+  say: ({ about, data }) => ({
+    what: `A full bobbin runs out at stitch ${data.stitch} of ${data.stitches} of the ${about}.`,
     why: 'Put a full one in before this run, or the join falls where it shows.',
   }),
   fixes: () => [],
-}
+})

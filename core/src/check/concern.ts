@@ -1,29 +1,28 @@
 import { fieldsOf } from '../kinds/index.js'
 import { type LengthUnit, printLength } from '../measure/index.js'
-import type { Check, Fix } from './finding.js'
+import { type Fix, check } from './finding.js'
 
 /** A sentence with its lengths put in, in the maker's units. */
 const filledIn = (text: string, lengths: Readonly<Record<string, number>>, unit: LengthUnit): string =>
   text.replace(/\{(\w+)\}/g, (_, name: string) => printLength(lengths[name]!, unit))
 
 /** What a kind itself warns of. */
-export const concern: Check = {
+export const concern = check({
   code: 'concern',
   find: ({ master }) =>
     (master.concerns ?? []).map((c) => ({
       key: `concern:${c.id}`,
-      code: 'concern',
       rank: c.rank,
       places: [{ panelId: c.panelId, at: c.at }],
-      numbers: c.lengths ?? {},
-      words: { id: c.id, what: c.what, why: c.why },
+      about: c.id,
+      data: { lengths: c.lengths ?? {}, what: c.what, why: c.why },
     })),
-  say: ({ words, numbers }, unit) => ({
-    what: `${filledIn(words.what!, numbers, unit)}.`,
-    why: filledIn(words.why!, numbers, unit),
+  say: ({ data }, unit) => ({
+    what: `${filledIn(data.what, data.lengths, unit)}.`,
+    why: filledIn(data.why, data.lengths, unit),
   }),
-  fixes: ({ words }, { master, kind }): Fix[] => {
-    const remedy = master.concerns?.find((c) => c.id === words.id)?.remedy
+  fixes: ({ about }, { master, kind }): Fix[] => {
+    const remedy = master.concerns?.find((c) => c.id === about)?.remedy
     if (!remedy) return []
     const changes = [remedy, ...(remedy.and ? [remedy.and] : [])].flatMap(({ field, value }) => {
       const path = fieldsOf(kind).find((f) => f.id === field)?.path
@@ -33,4 +32,4 @@ export const concern: Check = {
     const said = remedy.said.charAt(0).toUpperCase() + remedy.said.slice(1)
     return [{ label: said, edit: { name: remedy.said, changes } }]
   },
-}
+})

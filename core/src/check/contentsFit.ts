@@ -1,8 +1,10 @@
 import { setField } from '../design/index.js'
 import { fieldsOf } from '../kinds/index.js'
 import { printLength } from '../measure/index.js'
+import type { Room } from '../master/index.js'
+import type { Packing } from '../whole/index.js'
 import { packingOf, sideMade } from '../wholeWork.js'
-import type { Check, Fix } from './finding.js'
+import { type Fix, type Found, check } from './finding.js'
 
 const SLACK = 0.05
 const SIDES = [
@@ -11,50 +13,70 @@ const SIDES = [
   ['deep', 'depth'],
 ] as const
 
+/** What is short of room; lengths mm. */
+type Misfit =
+  | { readonly where: 'inside'; readonly side: Side; readonly needs: number; readonly has: number }
+  | { readonly where: 'mouth'; readonly along: 'wide' | 'deep'; readonly needs: number; readonly has: number }
+type Side = (typeof SIDES)[number]
+
+/** Things that fit inside, but not through the mouth. */
+function stuck(
+  { packed }: Packing,
+  room: Room,
+): { readonly id: string; readonly name: string; readonly misfit: Misfit }[] {
+  return packed.flatMap((q) => {
+    const over = [
+      { along: 'wide', needs: q.wide, has: room.mouthWide.value },
+      { along: 'deep', needs: q.deep, has: room.mouthDeep.value },
+    ] as const
+    const worst = over.toSorted((a, b) => b.needs - b.has - (a.needs - a.has))[0]
+    return worst && worst.needs > worst.has + SLACK
+      ? [{ id: q.thing.id, name: q.thing.name, misfit: { where: 'mouth', ...worst } }]
+      : []
+  })
+}
+
 /** What is to go in does not fit, or does not go through the mouth. */
-export const contentsFit: Check = {
+export const contentsFit = check({
   code: 'contents-fit',
-  find: (derived) => {
+  screen: 'brief',
+  find: (derived): readonly Found<Misfit>[] => {
     const { room } = derived.master
     const packing = packingOf(derived)
     if (!room || !packing || packing.packed.length === 0) return []
-    const at = { panelId: room.panelId, at: { x: 30, y: 30 } }
+    const places = [{ panelId: room.panelId, at: { x: 30, y: 30 } }]
     const short = SIDES.filter(([side]) => packing.needs[side] > room[side].value + SLACK)
-    const inside = short.map(([side, word]) => ({
-      key: `contents-fit:${side}`,
-      code: 'contents-fit',
-      rank: 'stop' as const,
-      places: [at],
-      numbers: { needs: packing.needs[side], has: room[side].value },
-      words: { side, word, mouth: '' },
-    }))
-    const stuck = packing.packed
-      .filter((q) => q.wide > room.mouthWide.value + SLACK || q.deep > room.mouthDeep.value + SLACK)
-      .map((q) => ({
-        key: `contents-fit:mouth:${q.thing.id}`,
-        code: 'contents-fit',
-        rank: 'stop' as const,
-        places: [at],
-        numbers: { needs: Math.max(q.wide, q.deep), has: room.mouthWide.value },
-        words: { side: 'wide', word: 'mouth', mouth: q.thing.name },
-      }))
-    return [...inside, ...(short.length === 0 ? stuck : [])]
+    return short.length > 0
+      ? short.map((side) => ({
+          key: `contents-fit:${side[0]}`,
+          rank: 'stop',
+          places,
+          about: `${side[1]} inside`,
+          data: { where: 'inside', side, needs: packing.needs[side[0]], has: room[side[0]].value },
+        }))
+      : stuck(packing, room).map(({ id, name, misfit }) => ({
+          key: `contents-fit:mouth:${id}`,
+          rank: 'stop',
+          places,
+          about: name,
+          data: misfit,
+        }))
   },
-  say: ({ numbers, words }, unit) =>
-    words.mouth
+  say: ({ about, data }, unit) =>
+    data.where === 'mouth'
       ? {
-          what: `The ${words.mouth} does not go through the mouth, which is ${printLength(numbers.has!, unit)} wide.`,
+          what: `The ${about} does not go through the mouth, which is ${printLength(data.has, unit)} ${data.along}: it needs ${printLength(data.needs, unit)}.`,
           why: 'It fits inside, but can’t be put in or pulled out.',
         }
       : {
-          what: `What goes in needs ${printLength(numbers.needs!, unit)} of ${words.word}; there are ${printLength(numbers.has!, unit)}.`,
+          what: `What goes in needs ${printLength(data.needs, unit)} of ${data.side[1]}; there are ${printLength(data.has, unit)}.`,
           why: 'Room round it is counted. Make the bag larger, or carry less.',
         },
-  fixes: ({ numbers, words }, derived, _tryOut, unit): Fix[] => {
+  fixes: ({ data }, derived, _tryOut, unit): Fix[] => {
     const { master, kind } = derived
-    const side = SIDES.map(([one]) => one).find((one) => one === words.side)
-    if (!side || !master.room || words.mouth) return []
-    const changes = sideMade(derived, side, numbers.needs!)
+    if (!master.room || data.where === 'mouth') return []
+    const [side] = data.side
+    const changes = sideMade(derived, side, data.needs)
     const field = fieldsOf(kind).find((f) => f.id === changes[0]!.path[1])
     if (!field) return []
     const larger = `the ${field.label} ${printLength(Number(changes[0]!.value), unit)}`
@@ -69,4 +91,4 @@ export const contentsFit: Check = {
         : []),
     ]
   },
-}
+})

@@ -2,13 +2,13 @@ import { setField } from '../design/index.js'
 import { SNIPPED } from '../formulas/index.js'
 import { fieldsOf } from '../kinds/index.js'
 import { printLength } from '../measure/index.js'
-import type { Check } from './finding.js'
+import { check } from './finding.js'
 
 /** A corner has to be so many times as round as firm, medium or soft leather is thick (J); docs/formulas.md §20. */
 const ROUND = { firm: 6, medium: 4, soft: 2 } as const
 
 /** A corner that is too tight for the leather that goes round it, or for its seam allowance. */
-export const cornerTight: Check = {
+export const cornerTight = check({
   code: 'corner-tight',
   find: ({ master, design }) =>
     (master.corners ?? []).flatMap((corner) => {
@@ -23,26 +23,31 @@ export const cornerTight: Check = {
       return [
         {
           key: `corner-tight:${corner.id}`,
-          code: 'corner-tight',
           rank: corner.radius.value < 2 * t ? ('stop' as const) : ('look' as const),
           places: [{ panelId: corner.panelId, at: corner.at }],
-          numbers: { radius: corner.radius.value, least, thickness: t, uncut: corner.uncut },
-          words: { name: corner.name, leather: leather?.name ?? '' },
+          about: corner.name,
+          data: {
+            radius: corner.radius.value,
+            least,
+            thickness: t,
+            uncut: corner.uncut,
+            leather: leather?.name ?? '',
+          },
         },
       ]
     }),
-  say: ({ numbers, words }, unit) => ({
-    what: `The ${words.name} have a radius of ${printLength(numbers.radius!, unit)} at the stitch line; ${words.leather}, ${printLength(numbers.thickness!, unit)} thick, wants ${printLength(numbers.least!, unit)}.`,
+  say: ({ about, data }, unit) => ({
+    what: `The ${about} have a radius of ${printLength(data.radius, unit)} at the stitch line; ${data.leather}, ${printLength(data.thickness, unit)} thick, wants ${printLength(data.least, unit)}.`,
     why:
-      numbers.uncut! > SNIPPED.root
+      data.uncut > SNIPPED.root
         ? 'A tighter corner puckers: its cuts must stop short of the second row. Round it more, or sew one row.'
         : 'A tighter corner puckers or splits at its snips. Round it more, skive the allowances, or wet the gusset and form it.',
   }),
-  fixes: ({ numbers }, { kind }, _tryOut, unit) => {
+  fixes: ({ data }, { kind }, _tryOut, unit) => {
     const fields = fieldsOf(kind)
     const field = fields.find((f) => f.id === 'radius')
-    const rows = numbers.uncut! > SNIPPED.root ? fields.find((f) => f.id === 'rows') : undefined
-    const value = Math.ceil(numbers.least!)
+    const rows = data.uncut > SNIPPED.root ? fields.find((f) => f.id === 'rows') : undefined
+    const value = Math.ceil(data.least)
     return [
       ...(field
         ? [
@@ -55,4 +60,4 @@ export const cornerTight: Check = {
       ...(rows ? [{ label: 'Sew it in one row', edit: setField('sew it in one row', rows.path, 1) }] : []),
     ]
   },
-}
+})

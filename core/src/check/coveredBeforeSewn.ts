@@ -1,29 +1,29 @@
 import { setField } from '../design/index.js'
 import { fieldsOf } from '../kinds/index.js'
 import { sewingOrder } from '../stitch/index.js'
-import type { Check, Fix } from './finding.js'
+import { type Fix, check } from './finding.js'
 import { placeOnSheet } from './places.js'
 
 /** Seams that no order of sewing leaves open to the needle. */
-export const coveredBeforeSewn: Check = {
+export const coveredBeforeSewn = check({
   code: 'covered-before-sewn',
+  screen: 'seams',
   find: (derived) =>
     sewingOrder(derived.runs, derived.works).stuck.map(({ run, by }) => ({
       key: `covered-before-sewn:${run.join.id}`,
-      code: 'covered-before-sewn',
       rank: 'stop' as const,
       // Seams that wait for each other are one trouble: told by the one under most.
       cause: { id: 'order', severity: by.length },
       run: run.join.id,
       places: placeOnSheet(derived, run.join, run.join.course.sheet, run.holes[0]!.at),
-      numbers: { covers: by.length },
-      words: { run: run.join.name, by: by.join(', ') },
+      about: run.join.name,
+      data: { covers: by.length, by: by.join(', ') },
     })),
-  say: ({ numbers, words }) => ({
+  say: ({ about, data }) => ({
     what:
-      numbers.covers === 1
-        ? `The ${words.run} can’t be reached: ${words.by} lies over it, and is held by a seam that has to come first.`
-        : `The ${words.run} can’t be reached: ${words.by} lie over it, and are held by seams that have to come first.`,
+      data.covers === 1
+        ? `The ${about} can’t be reached: ${data.by} lies over it, and is held by a seam that has to come first.`
+        : `The ${about} can’t be reached: ${data.by} lie over it, and are held by seams that have to come first.`,
     why: 'Whichever is sewn first covers the other. Glue one of them, or let the run end before the other piece begins.',
   }),
   // Feet that are glued need not be reached; what is sewn to a lining does not go through the front.
@@ -44,4 +44,4 @@ export const coveredBeforeSewn: Check = {
         : []
     })
   },
-}
+})

@@ -1,9 +1,9 @@
 import { pathPlaceAt, pathLength, boxCentre, pathBox } from '../geometry/index.js'
 import { edgeChain } from '../master/index.js'
-import type { Check } from './finding.js'
+import { check } from './finding.js'
 
 /** Edges that can't be cut as asked: the turn is wider than the panel, or nothing is left to cut. */
-export const edgeFault: Check = {
+export const edgeFault = check({
   code: 'edge-fault',
   find: ({ edges }) =>
     edges.flatMap(({ panel, faults }) =>
@@ -12,7 +12,6 @@ export const edgeFault: Check = {
         const path = known && edgeChain(panel, [known.id])
         return {
           key: `edge-fault:${panel.id}:${edge}:${what}`,
-          code: 'edge-fault',
           rank: 'stop' as const,
           places: [
             {
@@ -20,20 +19,20 @@ export const edgeFault: Check = {
               at: path ? pathPlaceAt(path, pathLength(path) / 2).at : boxCentre(pathBox(panel.outline)),
             },
           ],
-          numbers: {},
-          words: { what, edge: known?.name ?? 'edge', panel: panel.name.toLowerCase() },
+          about: known?.name ?? 'edge',
+          data: { what, panel: panel.name.toLowerCase() },
         }
       }),
     ),
-  say: ({ words }) =>
-    words.what === 'no outline left'
+  say: ({ about, data }) =>
+    data.what === 'no outline left'
       ? {
-          what: `Nothing is left to cut of the ${words.panel}.`,
+          what: `Nothing is left to cut of the ${data.panel}.`,
           why: 'What is taken off its edges is more than it is wide. The finished outline is shown instead.',
         }
       : {
-          what: `The turned ${words.edge} is wider than the ${words.panel} has room for.`,
+          what: `The turned ${about} is wider than the ${data.panel} has room for.`,
           why: 'The cut edge would land beyond the other side. A narrower turn, or a larger panel, gives it a place to lie.',
         },
   fixes: () => [],
-}
+})

@@ -4,7 +4,7 @@ import { pathPlaceAt, pointMoved } from '../geometry/index.js'
 import { printLength } from '../measure/index.js'
 import type { Derived } from '../derive.js'
 import type { Run } from '../stitch/index.js'
-import type { Check } from './finding.js'
+import { check } from './finding.js'
 
 /** A pucker of this height a stitch does not show (J), mm; docs/formulas.md §7. */
 const PUCKER = 0.3
@@ -18,8 +18,9 @@ const uneven = ({ runs }: Derived): Run[] =>
   })
 
 /** A gusset too long or too short for what it goes round: its ends don’t come out level. */
-export const edgesApart: Check = {
+export const edgesApart = check({
   code: 'edges-apart',
+  screen: 'round',
   find: (derived) =>
     uneven(derived).flatMap((run) => {
       const laid = derived.works[0]!.sheets.find((s) => s.sheet.id === run.join.course.sheet)
@@ -28,21 +29,20 @@ export const edgesApart: Check = {
       return [
         {
           key: `edges-apart:${run.join.id}`,
-          code: 'edges-apart',
           rank: 'stop' as const,
           run: run.join.id,
           places: [{ panelId: laid.sheet.panelId, at: pointMoved(place, laid.toSheet) }],
-          numbers: {
+          about: run.join.name,
+          data: {
             by: run.other!.length - run.length,
             limit: easeLimit(run.ways.pitch, PUCKER) * run.length,
           },
-          words: { run: run.join.name },
         },
       ]
     }),
-  say: ({ numbers, words }, unit) => ({
-    what: `The edges of the ${words.run} differ: the other one is ${printLength(Math.abs(numbers.by!), unit)} too ${numbers.by! > 0 ? 'long' : 'short'}.`,
-    why: `${printLength(numbers.limit!, unit)} could be eased in unseen; the rest puckers, or its ends don’t come out level.`,
+  say: ({ about, data }, unit) => ({
+    what: `The edges of the ${about} differ: the other one is ${printLength(Math.abs(data.by), unit)} too ${data.by > 0 ? 'long' : 'short'}.`,
+    why: `${printLength(data.limit, unit)} could be eased in unseen; the rest puckers, or its ends don’t come out level.`,
   }),
   fixes: (_finding, { design }) => {
     const own = ['gusset.length', 'bag.wide', 'bag.high', 'bag.deep'].filter((key) =>
@@ -52,4 +52,4 @@ export const edgesApart: Check = {
       ? [{ label: 'Give the computed sizes back', edit: giveBack('computed sizes', own) }]
       : []
   },
-}
+})

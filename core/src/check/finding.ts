@@ -7,23 +7,27 @@ import type { Iron, Thread } from '../stores/index.js'
 /** stop: it can't be made or won't fit. look: it can, but a maker would want to know. tip: worth trying. */
 export type Rank = 'stop' | 'look' | 'tip'
 
+/** Where a finding is settled: a screen that counts and shows it besides the Draft, which shows all. */
+export type Screen = 'brief' | 'seams' | 'relief' | 'fittings' | 'round'
+
 /** A place on a piece, in the piece's own coordinates. */
 export interface Place {
   readonly panelId: string
   readonly at: Point
 }
 
-/** Something a maker would want to know. Data only: the sentence is made last, in the maker's units. */
-export interface Finding {
+/** Something a maker would want to know, with the data of its type. The sentence is made last, in the maker's units. */
+export interface Found<Data> {
   /** Stays the same while the cause does, so that overruling it lasts. */
   readonly key: string
-  readonly code: string
   readonly rank: Rank
   readonly places: readonly Place[]
-  /** The run it is about, by join, where it is about one. */
+  /** What it is about, as it is called where findings are listed. */
+  readonly about: string
+  readonly data: Data
+  /** The run it is about, by join, and which of its holes, where it is about one. */
   readonly run?: string
-  readonly numbers: Readonly<Record<string, number>>
-  readonly words: Readonly<Record<string, string>>
+  readonly hole?: number
   /** What several findings have in common: told once, for the one of greatest severity. */
   readonly cause?: { readonly id: string; readonly severity: number }
   /** Of one that is told for several: all their runs, their own keys, and what the others are called. */
@@ -52,17 +56,22 @@ export interface FixShelf {
 /** Reckons what an edit would lead to; undefined where the design won't have it. */
 export type TryOut = (edit: Edit) => Derived | undefined
 
-/** One sort of finding: when, where, why and what could be done. One file each. */
-export interface Check {
-  readonly code: string
-  readonly find: (derived: Derived) => readonly Finding[]
-  readonly say: (finding: Finding, unit: LengthUnit) => Saying
+/** One type of finding: when, where, why and what could be done. One file each, and its line in `checks.ts`. */
+export interface Check<Code extends string, Data> {
+  readonly code: Code
+  /** Where it is settled, besides the Draft. */
+  readonly screen?: Screen
+  readonly find: (derived: Derived) => readonly Found<Data>[]
+  readonly say: (finding: Found<Data>, unit: LengthUnit) => Saying
   /** Ways out worth trying; those that turn out not to help are left out by `fixesOf`. */
   readonly fixes: (
-    finding: Finding,
+    finding: Found<Data>,
     derived: Derived,
     tryOut: TryOut,
     unit: LengthUnit,
     shelf: FixShelf,
   ) => readonly Fix[]
 }
+
+/** A check as it is written: the compiler learns the data of its findings from what it finds. */
+export const check = <const Code extends string, Data>(one: Check<Code, Data>): Check<Code, Data> => one

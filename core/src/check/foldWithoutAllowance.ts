@@ -2,7 +2,7 @@ import { giveBack } from '../design/index.js'
 import { pointBetween } from '../geometry/index.js'
 import { printLength } from '../measure/index.js'
 import type { Reckoned } from '../working/index.js'
-import type { Check } from './finding.js'
+import { check } from './finding.js'
 
 /** Less than this share of what a fold needs is as good as none (J). */
 const ENOUGH = 0.25
@@ -10,7 +10,7 @@ const ENOUGH = 0.25
 const written = (one: Reckoned): boolean => one.overridden && one.value < ENOUGH * one.figured
 
 /** A fold whose allowance the maker wrote away. */
-export const foldWithoutAllowance: Check = {
+export const foldWithoutAllowance = check({
   code: 'fold-without-allowance',
   find: ({ panels }) =>
     panels.flatMap((panel) =>
@@ -20,13 +20,13 @@ export const foldWithoutAllowance: Check = {
         return [
           {
             key: `fold-without-allowance:${panel.id}:${fold.id}`,
-            code: 'fold-without-allowance',
             rank: fold.allowance!.taken.value <= 0.05 ? ('stop' as const) : ('look' as const),
             places: [{ panelId: panel.id, at: pointBetween(fold.from, fold.to, 0.5) }],
-            numbers: { has: fold.allowance!.taken.value, figured: culprits[0]!.figured },
-            words: {
+            about: fold.name,
+            data: {
+              has: fold.allowance!.taken.value,
+              figured: culprits[0]!.figured,
               panel: panel.name,
-              fold: fold.name,
               keys: culprits.map((c) => c.key).join(' '),
               label: culprits[0]!.label,
             },
@@ -34,11 +34,11 @@ export const foldWithoutAllowance: Check = {
         ]
       }),
     ),
-  say: ({ numbers, words }, unit) => ({
-    what: `The ${words.panel!.toLowerCase()} has ${printLength(numbers.has!, unit)} for the ${words.fold}; the working says ${printLength(numbers.figured!, unit)}.`,
+  say: ({ about, data }, unit) => ({
+    what: `The ${data.panel.toLowerCase()} has ${printLength(data.has, unit)} for the ${about}; the working says ${printLength(data.figured, unit)}.`,
     why: 'It will not fold flat: the inside buckles, or the seams pull at the fold until they tear.',
   }),
-  fixes: ({ words }) => [
-    { label: 'Give the computed allowance back', edit: giveBack(words.label!, words.keys!.split(' ')) },
+  fixes: ({ data }) => [
+    { label: 'Give the computed allowance back', edit: giveBack(data.label, data.keys.split(' ')) },
   ],
-}
+})

@@ -1,7 +1,7 @@
 import { type Point, pathNearest } from '../geometry/index.js'
 import { type Panel, edgeChain } from '../master/index.js'
 import { printLength } from '../measure/index.js'
-import type { Check } from './finding.js'
+import { check } from './finding.js'
 
 /** Something glue must keep out of, on a panel. */
 interface Opening {
@@ -16,7 +16,7 @@ const openingsOf = (panel: Panel): Opening[] =>
   )
 
 /** Glue that would run into a slot or a hole: it closes it, or comes out at the front. */
-export const glueInMouth: Check = {
+export const glueInMouth = check({
   code: 'glue-in-mouth',
   find: ({ master, panels, works, fittings }) => {
     const seen = new Set<string>()
@@ -36,19 +36,18 @@ export const glueInMouth: Check = {
             seen.add(`${panel.id} ${m.id}`)
             return {
               key: `glue-in-mouth:${panel.id}:${m.id}`,
-              code: 'glue-in-mouth',
               rank: 'look' as const,
               places: [{ panelId: panel.id, at: m.at }],
-              numbers: { limit: glue.limit },
-              words: { panel: panel.name.toLowerCase(), what: m.what },
+              about: m.what,
+              data: { limit: glue.limit, panel: panel.name.toLowerCase() },
             }
           })
       }),
     )
   },
-  say: ({ numbers, words }, unit) => ({
-    what: `Glue ${printLength(numbers.limit!, unit)} wide would run into the ${words.what} on the ${words.panel}.`,
+  say: ({ about, data }, unit) => ({
+    what: `Glue ${printLength(data.limit, unit)} wide would run into the ${about} on the ${data.panel}.`,
     why: 'It closes the slot, or comes out at the front. Leave the glue out round it.',
   }),
   fixes: () => [],
-}
+})

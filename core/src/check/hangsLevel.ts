@@ -1,6 +1,6 @@
 import { roundTo } from '../measure/index.js'
 import { hangingOf } from '../wholeWork.js'
-import type { Check } from './finding.js'
+import { check } from './finding.js'
 
 /** A bag that leans further than this when it hangs is seen to, degrees (J). */
 const LEANS = 8
@@ -8,22 +8,22 @@ const LEANS = 8
 const SEEN = 15
 
 /** What it hangs from is not above where it balances. */
-export const hangsLevel: Check = {
+export const hangsLevel = check({
   code: 'hangs-level',
+  screen: 'round',
   find: (derived) =>
     hangingOf(derived)
       .filter((h) => Math.abs(h.tilt) > LEANS)
       .map((h) => ({
         key: `hangs-level:${h.name}`,
-        code: 'hangs-level',
         rank: Math.abs(h.tilt) > SEEN ? ('look' as const) : ('tip' as const),
         places: [{ panelId: derived.master.room?.panelId ?? derived.panels[0]!.id, at: { x: 20, y: 20 } }],
-        numbers: { tilt: h.tilt },
-        words: { name: h.name },
+        about: h.name,
+        data: { tilt: h.tilt },
       })),
-  say: ({ numbers, words }) => ({
-    what: `Hung from its ${words.name} it leans ${roundTo(Math.abs(numbers.tilt!), 0)}° to the ${numbers.tilt! > 0 ? 'front' : 'back'}.`,
+  say: ({ about, data }) => ({
+    what: `Hung from its ${about} it leans ${roundTo(Math.abs(data.tilt), 0)}° to the ${data.tilt > 0 ? 'front' : 'back'}.`,
     why: 'The balance comes to lie under the strap. Move the rings over it, or carry the heavy things on the other side.',
   }),
   fixes: () => [],
-}
+})

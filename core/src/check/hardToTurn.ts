@@ -1,11 +1,12 @@
 import { setField } from '../design/index.js'
 import { roundTo } from '../measure/index.js'
 import { turningOf } from '../wholeWork.js'
-import type { Check } from './finding.js'
+import { check } from './finding.js'
 
 /** A bag sewn inside out that is hard, or impossible, to turn. */
-export const hardToTurn: Check = {
+export const hardToTurn = check({
   code: 'hard-to-turn',
+  screen: 'round',
   find: (derived) => {
     const turnable = turningOf(derived)
     const { turning } = derived.master
@@ -13,12 +14,13 @@ export const hardToTurn: Check = {
     return [
       {
         key: 'hard-to-turn',
-        code: 'hard-to-turn',
         // Firm leather of 2 mm has been turned by strong hands: only a mouth that is too small stops it.
         rank: turnable.tooSmall ? ('stop' as const) : ('look' as const),
         places: [{ panelId: turning.panelId, at: { x: 20, y: 20 } }],
-        numbers: { pull: turnable.pull.value, strain: turnable.strain },
-        words: {
+        about: 'turning it',
+        data: {
+          pull: turnable.pull.value,
+          strain: turnable.strain,
           rating: turnable.rating,
           why: turnable.why,
           leather: derived.design.leathers[turning.role]?.name ?? '',
@@ -26,9 +28,9 @@ export const hardToTurn: Check = {
       },
     ]
   },
-  say: ({ numbers, words }) => ({
-    what: `Turning it is rated ${words.rating}: it ${words.why}. ${roundTo(numbers.pull!, 0)} N of pull, ${roundTo(numbers.strain! * 100, 0)} % strain in the folds.`,
-    why: `${words.leather} is too thick or too firm for that mouth. Split it thinner, take a softer one, or sew with raw edges out.`,
+  say: ({ data }) => ({
+    what: `Turning it is rated ${data.rating}: it ${data.why}. ${roundTo(data.pull, 0)} N of pull, ${roundTo(data.strain * 100, 0)} % strain in the folds.`,
+    why: `${data.leather} is too thick or too firm for that mouth. Split it thinner, take a softer one, or sew with raw edges out.`,
   }),
   fixes: (_finding, { kind }) =>
     kind.fields.some((f) => f.id === 'seam')
@@ -39,4 +41,4 @@ export const hardToTurn: Check = {
           },
         ]
       : [],
-}
+})

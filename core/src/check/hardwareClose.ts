@@ -1,7 +1,7 @@
 import { printLength } from '../measure/index.js'
 import type { SetFitting } from '../fittings/index.js'
 import type { Derived } from '../derive.js'
-import type { Check } from './finding.js'
+import { check } from './finding.js'
 
 /** Leather that has to stand between hardware and an edge, or a hole of a seam, mm (J). */
 const LEAST = { edge: 2, seam: 1 } as const
@@ -18,8 +18,9 @@ export const panelOfSheet = ({ works }: Derived, sheet: string): string => {
 }
 
 /** Hardware whose rim comes too near an edge or the holes of a seam. */
-export const hardwareClose: Check = {
+export const hardwareClose = check({
   code: 'hardware-close',
+  screen: 'fittings',
   find: (derived) =>
     derived.fittings.flatMap((f) => {
       const what = tooNear(f)
@@ -27,20 +28,23 @@ export const hardwareClose: Check = {
       return [
         {
           key: `hardware-close:${f.fitting.id}`,
-          code: 'hardware-close',
           rank: 'look' as const,
           places: [{ panelId: panelOfSheet(derived, f.fitting.sheet), at: f.fitting.at }],
-          numbers: { clear: what === 'edge' ? f.toEdge : f.toSeam, least: LEAST[what] },
-          words: { name: f.fitting.name, what: what === 'edge' ? 'the edge' : 'a hole of a seam' },
+          about: f.fitting.name,
+          data: {
+            clear: what === 'edge' ? f.toEdge : f.toSeam,
+            least: LEAST[what],
+            what: what === 'edge' ? 'the edge' : 'a hole of a seam',
+          },
         },
       ]
     }),
-  say: ({ numbers, words }, unit) => ({
+  say: ({ about, data }, unit) => ({
     what:
-      numbers.clear! < 0
-        ? `The ${words.name} reaches ${printLength(-numbers.clear!, unit)} past ${words.what}.`
-        : `Only ${printLength(numbers.clear!, unit)} of leather stand between the ${words.name} and ${words.what}.`,
-    why: `It tears out there, or lies on the thread. Leave ${printLength(numbers.least!, unit)} at least.`,
+      data.clear < 0
+        ? `The ${about} reaches ${printLength(-data.clear, unit)} past ${data.what}.`
+        : `Only ${printLength(data.clear, unit)} of leather stand between the ${about} and ${data.what}.`,
+    why: `It tears out there, or lies on the thread. Leave ${printLength(data.least, unit)} at least.`,
   }),
   fixes: () => [],
-}
+})

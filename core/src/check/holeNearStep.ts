@@ -3,8 +3,15 @@ import type { Derived } from '../derive.js'
 import { type Field, fieldsOf } from '../kinds/index.js'
 import { type LengthUnit, printLength, roundTo } from '../measure/index.js'
 import type { Run, Step } from '../stitch/index.js'
-import type { Check, Finding, Fix, TryOut } from './finding.js'
+import { type Fix, type TryOut, type Found, check } from './finding.js'
 import { isSecondTwin, placeOnSheet } from './places.js'
+
+/** Lengths mm. */
+interface NearStep {
+  readonly distance: number
+  readonly clearance: number
+  readonly step: string
+}
 
 interface Near {
   readonly step: Step
@@ -29,33 +36,33 @@ function nearHoles(run: Run, clearance: number): Near[] {
 const allNear = ({ runs, design }: Derived): number =>
   runs.reduce((sum, run) => sum + nearHoles(run, design.habits.stepClearance).length, 0)
 
-function findingOf(derived: Derived, run: Run, { step, hole, distance }: Near): Finding {
+function findingOf(derived: Derived, run: Run, { step, hole, distance }: Near): Found<NearStep> {
   const twin = derived.runs.find((r) => r.join.id === run.join.twin)
   const twinHole = twin?.holes[run.holes.indexOf(hole)]
   const carrier = (join: Run['join']): string => join.course.sheet
   return {
     key: `hole-near-step:${run.join.id}:${step.sheet}`,
-    code: 'hole-near-step',
-    rank: 'stop',
+    rank: 'stop' as const,
     run: run.join.id,
     places: [
       ...placeOnSheet(derived, run.join, carrier(run.join), hole.at),
       ...(twin && twinHole ? placeOnSheet(derived, twin.join, carrier(twin.join), twinHole.at) : []),
     ],
-    numbers: { distance, clearance: derived.design.habits.stepClearance },
-    words: {
+    about: twin ? (run.join.pairName ?? run.join.name) : run.join.name,
+    data: {
+      distance,
+      clearance: derived.design.habits.stepClearance,
       step: step.name,
-      run: twin ? (run.join.pairName ?? run.join.name) : run.join.name,
     },
   }
 }
 
 /** A run that goes up again on the other side meets the same piece twice: told once, at the worse of the two. */
-function together(findings: readonly Finding[]): Finding[] {
-  const byKey = new Map<string, Finding>()
+function together(findings: readonly Found<NearStep>[]): Found<NearStep>[] {
+  const byKey = new Map<string, Found<NearStep>>()
   for (const one of findings) {
     const other = byKey.get(one.key)
-    const worse = other && other.numbers.distance! < one.numbers.distance! ? other : one
+    const worse = other && other.data.distance < one.data.distance ? other : one
     byKey.set(one.key, { ...worse, places: [...(other?.places ?? []), ...one.places] })
   }
   return [...byKey.values()]
@@ -90,8 +97,9 @@ function fixBy(field: Field, derived: Derived, tryOut: TryOut, unit: LengthUnit)
 const found = new WeakMap<Derived, Map<LengthUnit, readonly Fix[]>>()
 
 /** A hole on or beside the step of a pocket: the stitch pulls the step open or tears out. */
-export const holeNearStep: Check = {
+export const holeNearStep = check({
   code: 'hole-near-step',
+  screen: 'seams',
   find: (derived) => {
     const told = new Set<string>()
     return derived.runs.flatMap((run) => {
@@ -102,8 +110,8 @@ export const holeNearStep: Check = {
       )
     })
   },
-  say: ({ numbers, words }, unit) => ({
-    what: `A hole falls ${printLength(numbers.distance!, unit)} from the edge of the ${words.step} (${words.run}); wanted at least ${printLength(numbers.clearance!, unit)}.`,
+  say: ({ about, data }, unit) => ({
+    what: `A hole falls ${printLength(data.distance, unit)} from the edge of the ${data.step} (${about}); wanted at least ${printLength(data.clearance, unit)}.`,
     why: 'The stitch pulls at the step and opens it, or tears out of its edge.',
   }),
   fixes: (_, derived, tryOut, unit) => {
@@ -116,4 +124,4 @@ export const holeNearStep: Check = {
     found.set(derived, known.set(unit, fixes))
     return fixes
   },
-}
+})

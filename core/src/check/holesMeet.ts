@@ -1,38 +1,43 @@
 import { wishRuns } from '../design/index.js'
 import { printLength } from '../measure/index.js'
 import { meetings } from '../stitch/index.js'
-import type { Check, Fix } from './finding.js'
-import { placeOnSheet } from './places.js'
+import { type Fix, check } from './finding.js'
+import { placeOnSheet, runNamed } from './places.js'
 
 /** Holes of two runs so near that they tear into one, though they are not meant to be one. */
-export const holesMeet: Check = {
+export const holesMeet = check({
   code: 'holes-meet',
+  screen: 'seams',
   find: (derived) =>
     meetings(derived.runs.filter((r) => r.ways.holes !== 'machine'))
       .filter((m) => m.sort === 'near')
       .map((m) => {
-        const run = derived.runs.find((r) => r.join.id === m.second)!
-        const other = derived.runs.find((r) => r.join.id === m.first)!
+        const run = runNamed(derived, m.second)
+        const other = runNamed(derived, m.first)
         const nearest = m.holes.reduce((a, b) => (b.apart < a.apart ? b : a))
         return {
           key: `holes-meet:${m.first}:${m.second}`,
-          code: 'holes-meet',
-          rank: 'look',
+          rank: 'look' as const,
           run: m.second,
           places: placeOnSheet(derived, run.join, run.join.course.sheet, run.holes[nearest.b]!.at),
-          numbers: { apart: nearest.apart, holes: m.holes.length, hole: nearest.b },
-          words: { run: run.join.name, other: other.join.name },
+          hole: nearest.b,
+          about: run.join.name,
+          data: {
+            apart: nearest.apart,
+            holes: m.holes.length,
+            other: other.join.name,
+          },
         }
       }),
-  say: ({ numbers, words }, unit) => ({
-    what: `A hole of the ${words.run} falls ${printLength(numbers.apart!, unit)} from one of the ${words.other}${numbers.holes! > 1 ? `, and ${numbers.holes! - 1} more nearly as close` : ''}.`,
+  say: ({ about, data }, unit) => ({
+    what: `A hole of the ${about} falls ${printLength(data.apart, unit)} from one of the ${data.other}${data.holes > 1 ? `, and ${data.holes - 1} more nearly as close` : ''}.`,
     why: 'Two slots that close tear into one when the thread is pulled. Let them share the hole, or keep a stitch apart.',
   }),
   // An end that comes too near is drawn back by half a pitch, or on to the other run's hole.
-  fixes: ({ run, numbers }, derived, _tryOut, unit): Fix[] => {
-    const own = derived.runs.find((r) => r.join.id === run)!
+  fixes: ({ hole = 0, run }, derived, _tryOut, unit): Fix[] => {
+    const own = runNamed(derived, run)
     const last = own.holes.length - 1
-    const end = numbers.hole! > last / 2 ? 'endBy' : 'startBy'
+    const end = hole > last / 2 ? 'endBy' : 'startBy'
     const now = own.ways.wish[end] ?? 0
     return [own.ways.pitch / 2, own.ways.pitch].map((by) => ({
       label: `${end === 'endBy' ? 'End' : 'Start'} it ${printLength(by, unit)} further in`,
@@ -41,4 +46,4 @@ export const holesMeet: Check = {
       }),
     }))
   },
-}
+})

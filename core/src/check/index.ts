@@ -1,93 +1,26 @@
 import { type Edit, applyEdit, withFollowing } from '../design/index.js'
 import { type Derived, derive } from '../derive.js'
 import type { LengthUnit } from '../measure/index.js'
-import type { Check, Finding, Fix, FixShelf, Rank, Saying } from './finding.js'
-import { acrossPull } from './acrossPull.js'
-import { bobbinRunsOut } from './bobbinRunsOut.js'
-import { concern } from './concern.js'
-import { coveredBeforeSewn } from './coveredBeforeSewn.js'
-import { drawingFault } from './drawingFault.js'
-import { edgeFault } from './edgeFault.js'
-import { fit } from './fit.js'
-import { foldWithoutAllowance } from './foldWithoutAllowance.js'
-import { holeNearStep } from './holeNearStep.js'
-import { holesMeet } from './holesMeet.js'
-import { marginTooSmall } from './marginTooSmall.js'
-import { noRoom } from './noRoom.js'
-import { noTrim } from './noTrim.js'
-import { pitchOff } from './pitchOff.js'
-import { runLine } from './runLine.js'
-import { runTooLong } from './runTooLong.js'
-import { seamNearEdge } from './seamNearEdge.js'
-import { skiveTooSteep } from './skiveTooSteep.js'
-import { skiveTooThin } from './skiveTooThin.js'
-import { stackTooThick } from './stackTooThick.js'
-import { thinUnderStitch } from './thinUnderStitch.js'
-import { threadUnsuited } from './threadUnsuited.js'
-import { turnTooNarrow } from './turnTooNarrow.js'
-import { unequalHoles } from './unequalHoles.js'
-import { allowanceSmall } from './allowanceSmall.js'
-import { contentsFit } from './contentsFit.js'
-import { cornerTight } from './cornerTight.js'
-import { edgesApart } from './edgesApart.js'
-import { glueInMouth } from './glueInMouth.js'
-import { hangsLevel } from './hangsLevel.js'
-import { hardToTurn } from './hardToTurn.js'
-import { hardwareClose } from './hardwareClose.js'
-import { hardwareCovered } from './hardwareCovered.js'
-import { postTooShort } from './postTooShort.js'
-import { sameHand } from './sameHand.js'
-import { strapTooLong } from './strapTooLong.js'
 import { STARTER_STORES } from '../stores/index.js'
+import { CHECKS, type Code, type Finding } from './checks.js'
+import type { Fix, FixShelf, Rank, Saying, Screen } from './finding.js'
 import { alikeSaid, together } from './together.js'
-import { wishGone } from './wishGone.js'
 
-const CHECKS: readonly Check[] = [
-  fit,
-  concern,
-  drawingFault,
-  edgeFault,
-  noRoom,
-  coveredBeforeSewn,
-  foldWithoutAllowance,
-  holeNearStep,
-  stackTooThick,
-  marginTooSmall,
-  skiveTooThin,
-  thinUnderStitch,
-  skiveTooSteep,
-  turnTooNarrow,
-  runTooLong,
-  noTrim,
-  unequalHoles,
-  runLine,
-  holesMeet,
-  acrossPull,
-  seamNearEdge,
-  pitchOff,
-  threadUnsuited,
-  bobbinRunsOut,
-  contentsFit,
-  edgesApart,
-  cornerTight,
-  hardToTurn,
-  postTooShort,
-  sameHand,
-  hardwareClose,
-  hardwareCovered,
-  allowanceSmall,
-  glueInMouth,
-  strapTooLong,
-  hangsLevel,
-  wishGone,
-]
 const ORDER: Readonly<Record<Rank, number>> = { stop: 0, look: 1, tip: 2 }
+const CODES = Object.keys(CHECKS) as readonly Code[]
 
-const checkOf = (finding: Finding): Check => CHECKS.find((c) => c.code === finding.code)!
+/** What one check finds, named by its code. */
+const foundBy = <One extends Code>(code: One, derived: Derived): readonly Finding<One>[] =>
+  CHECKS[code].find(derived).map((found) => ({ code, ...found }))
 
 /** Everything found in a design, stops first. Overruled ones are among them; `design.overruled` says which. */
 export const findingsOf = (derived: Derived): readonly Finding[] =>
-  together(CHECKS.flatMap((check) => check.find(derived))).toSorted((a, b) => ORDER[a.rank] - ORDER[b.rank])
+  together(CODES.flatMap((code): readonly Finding[] => foundBy(code, derived))).toSorted(
+    (a, b) => ORDER[a.rank] - ORDER[b.rank],
+  )
+
+/** Whether a finding is settled on that screen; the Draft shows all. */
+export const isAbout = (finding: Finding, screen: Screen): boolean => CHECKS[finding.code].screen === screen
 
 /** The reason a finding was overruled for, where it was. */
 export const overruledFor = (derived: Derived, finding: Finding): string | undefined =>
@@ -99,8 +32,8 @@ const reasonFor = ({ design }: Derived, key: string): string | undefined =>
   design.overruled.find((o) => o.finding === key)?.reason
 
 /** What a finding says, in the maker's units. */
-export function sayFinding(finding: Finding, unit: LengthUnit): Saying {
-  const { what, why } = checkOf(finding).say(finding, unit)
+export function sayFinding<One extends Code>(finding: Finding<One>, unit: LengthUnit): Saying {
+  const { what, why } = CHECKS[finding.code].say(finding, unit)
   return { what: `${what}${alikeSaid(finding.alike ?? [])}`, why }
 }
 
@@ -108,8 +41,8 @@ export function sayFinding(finding: Finding, unit: LengthUnit): Saying {
  * Ways out, each tried on the real design: after it the finding is gone, or milder. Reckons up to some dozens of
  * designs, so ask for it when it is shown.
  */
-export function fixesOf(
-  finding: Finding,
+export function fixesOf<One extends Code>(
+  finding: Finding<One>,
   derived: Derived,
   unit: LengthUnit = 'mm',
   shelf: FixShelf = STARTER_STORES,
@@ -130,7 +63,8 @@ export function fixesOf(
     const left = tried && findingsOf(tried).find((f) => f.key === finding.key)
     return tried !== undefined && (!left || ORDER[left.rank] > ORDER[finding.rank])
   }
-  return checkOf(finding).fixes(finding, derived, tryOut, unit, shelf).filter(helps)
+  return CHECKS[finding.code].fixes(finding, derived, tryOut, unit, shelf).filter(helps)
 }
 
-export type { Finding, Fix, FixShelf, Place, Rank, Saying } from './finding.js'
+export type { Code as FindingCode, Finding } from './checks.js'
+export type { Fix, FixShelf, Place, Rank, Saying, Screen } from './finding.js'

@@ -1,79 +1,77 @@
 import { overrideNumber, setField } from '../design/index.js'
 import type { Derived } from '../derive.js'
-import { halfAcross } from '../formulas/index.js'
 import { fieldsOf } from '../kinds/index.js'
-import { workOf } from '../layup/index.js'
 import { printLength } from '../measure/index.js'
-import type { EdgeCourse, Join } from '../master/index.js'
-import type { Check, Fix } from './finding.js'
+import type { EdgeCourse } from '../master/index.js'
+import type { Run } from '../stitch/index.js'
+import { type Fix, check } from './finding.js'
+import { type HoleMade, holeOf, leastMargin } from './holes.js'
+import { isSecondTwin, placeOnSheet } from './places.js'
 
-/** What bevelling takes off an edge, mm (J). */
-const BEVEL = 0.5
 /** Leather that must stay between the bevel and a hole, mm (J). */
 const LAND = 0.5
 /** A bevelled edge wants this many thicknesses of its leather to the holes (J); docs/formulas.md §7. */
 const THICKNESSES = 1.5
 
-const halfSlot = ({ iron }: Derived['design']): number =>
-  halfAcross(iron.slotLength, (iron.slant * Math.PI) / 180)
-
-/** The least margin where a slot does not break into the bevel, mm. */
-export const leastMargin = (derived: Derived): number => halfSlot(derived.design) + BEVEL
+/** A run along an edge, with what makes its holes. */
+interface Along {
+  readonly run: Run
+  readonly course: EdgeCourse
+  readonly hole: HoleMade
+}
+const alongEdges = (derived: Derived): Along[] =>
+  derived.runs.flatMap((run) =>
+    run.join.course.type === 'edges'
+      ? [{ run, course: run.join.course, hole: holeOf(run.ways, derived) }]
+      : [],
+  )
 
 /** The least margin where the hole does not break into the bevel, and the one a maker would want, mm. */
-function margins(derived: Derived, join: Join): { least: number; wanted: number } {
+function margins({ works }: Derived, { run, hole }: Along): { least: number; wanted: number } {
+  const sheets = works.flatMap((w) => w.sheets)
   const thickest = Math.max(
-    ...join.through.map(
-      (id) => derived.works.flatMap((w) => w.sheets).find((s) => s.sheet.id === id)?.thickness ?? 0,
-    ),
+    ...run.join.through.map((id) => sheets.find((s) => s.sheet.id === id)?.thickness ?? 0),
   )
-  const least = leastMargin(derived)
+  const least = leastMargin(hole)
   return { least, wanted: Math.max(least + LAND, THICKNESSES * thickest) }
 }
 
-const edgeJoins = (derived: Derived): { join: Join; course: EdgeCourse }[] =>
-  derived.master.joins.flatMap((join) =>
-    join.course.type === 'edges' ? [{ join, course: join.course }] : [],
-  )
-
 /** Holes so near the edge that they break out when it is bevelled, or tear. */
-export const marginTooSmall: Check = {
+export const marginTooSmall = check({
   code: 'margin-too-small',
+  screen: 'seams',
   find: (derived) => {
     const told = new Set<string>()
-    return edgeJoins(derived).flatMap(({ join, course }) => {
-      const { least, wanted } = margins(derived, join)
+    return alongEdges(derived).flatMap((along) => {
+      const { run, course, hole } = along
+      const { least, wanted } = margins(derived, along)
       const margin = course.margin.value
-      if (margin >= wanted - 1e-6 || (join.twin !== undefined && told.has(join.twin))) return []
-      told.add(join.id)
-      const run = derived.runs.find((r) => r.join.id === join.id)
-      const panel = workOf(derived.works, join.layup).sheets.find((s) => s.sheet.id === course.sheet)
-      const at = run?.holes[Math.floor(run.holes.length / 3)]?.at
+      if (margin >= wanted - 1e-6 || isSecondTwin(run.join, told)) return []
+      told.add(run.join.id)
+      const middle = run.holes[Math.floor(run.holes.length / 3)]
       return [
         {
-          key: `margin-too-small:${join.id}`,
-          code: 'margin-too-small',
+          key: `margin-too-small:${run.join.id}`,
           rank: margin < least ? ('stop' as const) : ('look' as const),
-          run: join.id,
-          places: at && panel?.sheet.type === 'panel' ? [{ panelId: panel.sheet.panelId, at }] : [],
-          numbers: { margin, wanted: Math.ceil(wanted * 10) / 10, least },
-          words: { run: join.name, field: course.margin.key },
+          run: run.join.id,
+          places: middle ? placeOnSheet(derived, run.join, course.sheet, middle.at) : [],
+          about: run.join.name,
+          data: { margin, wanted: Math.ceil(wanted * 10) / 10, by: hole.by, field: course.margin.key },
         },
       ]
     })
   },
-  say: ({ numbers, words, rank }, unit) => ({
-    what: `The ${words.run} runs ${printLength(numbers.margin!, unit)} from the edge; ${printLength(numbers.wanted!, unit)} is wanted for this leather and iron.`,
+  say: ({ about, data, rank }, unit) => ({
+    what: `The ${about} runs ${printLength(data.margin, unit)} from the edge; ${printLength(data.wanted, unit)} is wanted for this leather and ${data.by}.`,
     why:
       rank === 'stop'
-        ? 'The slots break out when the edge is bevelled.'
+        ? `The ${data.by === 'iron' ? 'slots' : 'holes'} break out when the edge is bevelled.`
         : 'Little leather is left to hold the thread once the edge is bevelled and sanded.',
   }),
-  fixes: ({ numbers, words }, { kind }, _tryOut, unit): Fix[] => {
-    const field = fieldsOf(kind).find((f) => f.id === words.field)
-    const label = `margin ${printLength(numbers.wanted!, unit)}`
-    if (!field)
-      return [{ label: `Set the ${label}`, edit: overrideNumber(label, words.field!, numbers.wanted!) }]
-    return [{ label: `Set the ${label}`, edit: setField(label, field.path, numbers.wanted) }]
+  fixes: ({ data }, { kind }, _tryOut, unit): Fix[] => {
+    const field = fieldsOf(kind).find((f) => f.id === data.field)
+    const label = `margin ${printLength(data.wanted, unit)}`
+    if (!field) return [{ label: `Set the ${label}`, edit: overrideNumber(label, data.field, data.wanted) }]
+    return [{ label: `Set the ${label}`, edit: setField(label, field.path, data.wanted) }]
   },
-}
+})

@@ -6,7 +6,7 @@ import { printLength } from '../measure/index.js'
 import type { Derived } from '../derive.js'
 import type { Join } from '../master/index.js'
 import { wishOf } from '../stitch/index.js'
-import type { Check, Fix } from './finding.js'
+import { type Fix, check } from './finding.js'
 
 /** Ends the maker moved so far in that nothing is left between them. */
 function startedWhereItWas(design: Design, run: string): Fix[] {
@@ -36,26 +36,26 @@ function withoutRoom({ master, runs, design }: Derived): Join[] {
 }
 
 /** A join whose stitch line has no room on its panels. */
-export const noRoom: Check = {
+export const noRoom = check({
   code: 'no-room',
+  screen: 'seams',
   find: (derived) =>
     withoutRoom(derived).map((join) => {
       const sheet = workOf(derived.works, join.layup).sheets.find((s) => s.sheet.id === join.course.sheet)!
       return {
         key: `no-room:${join.id}`,
-        code: 'no-room',
         rank: 'stop' as const,
         run: join.id,
         places:
           sheet.sheet.type === 'panel'
             ? [{ panelId: sheet.sheet.panelId, at: boxCentre(pathBox(sheet.outline)) }]
             : [],
-        numbers: {},
-        words: { run: join.name },
+        about: join.name,
+        data: {},
       }
     }),
-  say: ({ words }) => ({
-    what: `No room is left for the ${words.run}.`,
+  say: ({ about }) => ({
+    what: `No room is left for the ${about}.`,
     why: 'Its line would be shorter than nothing: the margins meet. A smaller margin or a larger panel makes room.',
   }),
   // Whichever setting was moved from its usual value may be what takes the room; those that are not are left out.
@@ -82,4 +82,4 @@ export const noRoom: Check = {
       ]
     }),
   ],
-}
+})

@@ -4,7 +4,7 @@ import { pathPlaceAt } from '../geometry/index.js'
 import { fieldsOf } from '../kinds/index.js'
 import type { Join } from '../master/index.js'
 import { printLength } from '../measure/index.js'
-import type { Check, Fix } from './finding.js'
+import { type Fix, check } from './finding.js'
 import { isSecondTwin, placeOnSheet } from './places.js'
 
 /** What is worth cutting extra, mm (J). */
@@ -23,7 +23,7 @@ function hasTrim({ panels, works }: Derived, join: Join): boolean {
 }
 
 /** An edge of several layers that is sanded flush, with nothing to sand. */
-export const noTrim: Check = {
+export const noTrim = check({
   code: 'no-trim',
   find: (derived) => {
     const told = new Set<string>()
@@ -36,18 +36,17 @@ export const noTrim: Check = {
       return [
         {
           key: `no-trim:${join.id}`,
-          code: 'no-trim',
           rank: 'tip' as const,
           run: join.id,
           places: placeOnSheet(derived, join, join.course.sheet, pathPlaceAt(run.path, run.length / 2).at),
-          numbers: { layers },
-          words: { run: join.pairName ?? join.name },
+          about: join.pairName ?? join.name,
+          data: { layers },
         },
       ]
     })
   },
-  say: ({ numbers, words }) => ({
-    what: `${numbers.layers} layers end together along the ${words.run}, all cut to size.`,
+  say: ({ about, data }) => ({
+    what: `${data.layers} layers end together along the ${about}, all cut to size.`,
     why: 'So many edges never lie quite flush, and there is nothing left to trim and sand away.',
   }),
   fixes: (_finding, { kind }, _tryOut, unit): Fix[] => {
@@ -57,4 +56,4 @@ export const noTrim: Check = {
       ? [{ label: label.charAt(0).toUpperCase() + label.slice(1), edit: setField(label, field.path, EXTRA) }]
       : []
   },
-}
+})

@@ -2,9 +2,9 @@ import { setField, wishRuns } from '../design/index.js'
 import { fieldsOf } from '../kinds/index.js'
 import { decimal, printPitch } from '../measure/index.js'
 import type { Run, Side } from '../stitch/index.js'
-import type { Check, Finding, Fix } from './finding.js'
+import { type Fix, check } from './finding.js'
 import { isHidden } from './hidden.js'
-import { isSecondTwin, placeOnSheet } from './places.js'
+import { isSecondTwin, placeOnSheet, runNamed } from './places.js'
 
 /** Pitches of a side that are stepped, with how many stitches have them. */
 const pitchesOf = (side: Side): number[] => [side.pitch, ...(side.last ? [side.last.pitch] : [])]
@@ -25,12 +25,13 @@ function furthest(run: Run): { pitch: number; off: number; side: number; stitche
 }
 
 /** A side that comes to no whole number of the iron's steps: the holes have to be drawn in or out further than shows. */
-export const pitchOff: Check = {
+export const pitchOff = check({
   code: 'pitch-off',
+  screen: 'seams',
   find: (derived) => {
     const told = new Set<string>()
     const { play } = derived.design.habits
-    return derived.runs.flatMap((run): Finding[] => {
+    return derived.runs.flatMap((run) => {
       if (run.ways.holes === 'machine' || isSecondTwin(run.join, told)) return []
       const { pitch, off, side, stitches } = furthest(run)
       if (off <= play + 1e-9 || isHidden(derived, run)) return []
@@ -41,27 +42,29 @@ export const pitchOff: Check = {
       return [
         {
           key: `pitch-off:${run.join.id}`,
-          code: 'pitch-off',
           // A short side has few holes to spread the difference over; that hardly shows.
-          rank: few ? 'tip' : 'look',
+          rank: few ? ('tip' as const) : ('look' as const),
           cause: { id: `${run.ways.iron.name} ${few ? 'short' : 'long'}`, severity: off },
           run: run.join.id,
           places: hole ? placeOnSheet(derived, run.join, run.join.course.sheet, hole.at) : [],
-          numbers: { pitch, iron: run.ways.pitch, off, play },
-          words: {
-            run: run.join.twin ? (run.join.pairName ?? run.join.name) : run.join.name,
+          about: run.join.twin ? (run.join.pairName ?? run.join.name) : run.join.name,
+          data: {
+            pitch,
+            iron: run.ways.pitch,
+            off,
+            play,
             tool: run.ways.iron.name,
           },
         },
       ]
     })
   },
-  say: ({ numbers, words }, unit) => ({
-    what: `${printPitch(numbers.pitch!, unit)} from hole to hole on the ${words.run}; the ${words.tool} steps ${printPitch(numbers.iron!, unit)}, and ${decimal(100 * numbers.play!, 0)} % is let pass.`,
+  say: ({ about, data }, unit) => ({
+    what: `${printPitch(data.pitch, unit)} from hole to hole on the ${about}; the ${data.tool} steps ${printPitch(data.iron, unit)}, and ${decimal(100 * data.play, 0)} % is let pass.`,
     why: 'The prongs can’t fall in the last holes: they are marked with dividers and opened one by one, or the row shows where it was squeezed.',
   }),
   fixes: ({ run, runs }, derived): Fix[] => {
-    const own = derived.runs.find((r) => r.join.id === run)!
+    const own = runNamed(derived, run)
     const ids = [...new Set([...(runs ?? [run!]), ...(own.join.twin ? [own.join.twin] : [])])]
     const evened =
       own.ways.stepping === 'stepped'
@@ -86,4 +89,4 @@ export const pitchOff: Check = {
         : []),
     ]
   },
-}
+})

@@ -1,6 +1,7 @@
 import type { Derived } from '../derive.js'
 import { type Point, pointMoved } from '../geometry/index.js'
 import type { Join } from '../master/index.js'
+import type { Run } from '../stitch/index.js'
 import type { Place } from './finding.js'
 
 /** A place of the laid-up work, on the uppermost or lowest of the sewn sheets that lie there. */
@@ -15,3 +16,10 @@ export function placeOnSheet(derived: Derived, join: Join, sheetId: string, at: 
 /** A run and its twin on the other half tell the same story; only the first of the two is told. */
 export const isSecondTwin = (join: Join, told: ReadonlySet<string>): boolean =>
   join.twin !== undefined && told.has(join.twin)
+
+/** The run of a join. Throws where the design has none: findings name runs of the design they were found in. */
+export function runNamed({ runs }: Pick<Derived, 'runs'>, id: string | undefined): Run {
+  const run = runs.find((r) => r.join.id === id)
+  if (!run) throw new Error(`no run ${id ?? 'of no name'}`)
+  return run
+}

@@ -1,11 +1,12 @@
 import { type Edit, setLengths } from '../design/index.js'
 import { printLong } from '../measure/index.js'
-import type { Check } from './finding.js'
+import { check } from './finding.js'
 import { isSecondTwin, placeOnSheet } from './places.js'
 
 /** A run that takes more thread than one likes to pull through. */
-export const runTooLong: Check = {
+export const runTooLong = check({
   code: 'run-too-long',
+  screen: 'seams',
   find: (derived) => {
     const told = new Set<string>()
     const { comfortable } = derived.design.habits
@@ -18,19 +19,18 @@ export const runTooLong: Check = {
       return [
         {
           key: `run-too-long:${run.join.id}`,
-          code: 'run-too-long',
           rank: 'look' as const,
           cause: { id: 'thread', severity: each },
           run: run.join.id,
           places: middle ? placeOnSheet(derived, run.join, run.join.course.sheet, middle.at) : [],
-          numbers: { each, comfortable, lengths: run.lengths },
-          words: { run: run.join.name, twin: run.join.twin ?? '' },
+          about: run.join.name,
+          data: { each, comfortable, lengths: run.lengths, twin: run.join.twin ?? '' },
         },
       ]
     })
   },
-  say: ({ numbers, words }, unit) => ({
-    what: `The ${words.run} takes ${printLong(numbers.each!, unit, 2)} of thread in one length; ${printLong(numbers.comfortable!, unit, 2)} is comfortable.`,
+  say: ({ about, data }, unit) => ({
+    what: `The ${about} takes ${printLong(data.each, unit, 2)} of thread in one length; ${printLong(data.comfortable, unit, 2)} is comfortable.`,
     why: 'A long thread frays and loses its wax before the last holes, and the arms tire.',
   }),
   fixes: (_, derived, tryOut) => {
@@ -56,4 +56,4 @@ export const runTooLong: Check = {
     }
     return []
   },
-}
+})

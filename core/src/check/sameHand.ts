@@ -7,7 +7,7 @@ import {
   pathPoints,
   boxCentre,
 } from '../geometry/index.js'
-import type { Check } from './finding.js'
+import { check } from './finding.js'
 
 /** An outline differs from its mirror image by more than this, mm. */
 const SYMMETRIC = 0.3
@@ -18,7 +18,7 @@ const isSymmetric = (outline: Path): boolean => {
 }
 
 /** Both of a pair cut with the same hand, where the work takes a left one and a right one. */
-export const sameHand: Check = {
+export const sameHand = check({
   code: 'same-hand',
   find: ({ panels, works }) =>
     panels.flatMap((panel) => {
@@ -32,17 +32,16 @@ export const sameHand: Check = {
       return [
         {
           key: `same-hand:${panel.id}`,
-          code: 'same-hand',
           rank: 'stop' as const,
           places: [{ panelId: panel.id, at: panel.outline.segments[0]!.from }],
-          numbers: { count: panel.count },
-          words: { name: panel.name },
+          about: panel.name,
+          data: { count: panel.count },
         },
       ]
     }),
-  say: ({ numbers, words }) => ({
-    what: `All ${numbers.count} of ${words.name} would be cut with the same hand.`,
+  say: ({ about, data }) => ({
+    what: `All ${data.count} of ${about} would be cut with the same hand.`,
     why: 'The work takes a left one and a right one: turn the pattern over for half of them.',
   }),
   fixes: () => [],
-}
+})

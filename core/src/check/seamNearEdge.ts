@@ -3,8 +3,8 @@ import { distanceWithin } from '../geometry/index.js'
 import { type LaidSheet, sheetThickness, workOf } from '../layup/index.js'
 import { printLength } from '../measure/index.js'
 import type { Run } from '../stitch/index.js'
-import { leastMargin } from './marginTooSmall.js'
-import type { Check, Finding } from './finding.js'
+import { holeOf, leastMargin } from './holes.js'
+import { check } from './finding.js'
 import { isSecondTwin, placeOnSheet } from './places.js'
 
 interface Near {
@@ -34,14 +34,16 @@ function nearestOn(run: Run, laid: LaidSheet, reach: number): Near | undefined {
 }
 
 /** A seam that keeps its margin on the piece it is drawn on, but comes too near the edge of another it goes through. */
-export const seamNearEdge: Check = {
+export const seamNearEdge = check({
   code: 'seam-near-edge',
+  screen: 'seams',
   find: (derived: Derived) => {
     const told = new Set<string>()
-    const least = leastMargin(derived)
-    return derived.runs.flatMap((run): Finding[] => {
+    return derived.runs.flatMap((run) => {
       if (run.join.decor || isSecondTwin(run.join, told)) return []
       const { course } = run.join
+      const made = holeOf(run.ways, derived)
+      const least = leastMargin(made)
       // A margin that is too small all along is told by itself.
       const own = course.type === 'edges' && course.margin.value < least
       const near = workOf(derived.works, run.join.layup)
@@ -54,21 +56,26 @@ export const seamNearEdge: Check = {
       return [
         {
           key: `seam-near-edge:${run.join.id}`,
-          code: 'seam-near-edge',
-          rank: 'look',
+          rank: 'look' as const,
           run: run.join.id,
           places: placeOnSheet(derived, run.join, near.laid.sheet.id, run.holes[near.hole]!.at),
           cause: { id: 'edge', severity: -near.distance },
-          numbers: { distance: near.distance, least, hole: near.hole },
-          words: { run: run.join.name, panel: near.laid.sheet.name },
+          hole: near.hole,
+          about: run.join.name,
+          data: {
+            by: made.by,
+            distance: near.distance,
+            least,
+            panel: near.laid.sheet.name,
+          },
         },
       ]
     })
   },
-  say: ({ numbers, words }, unit) => ({
-    what: `The ${words.run} comes within ${printLength(numbers.distance!, unit)} of the edge of the ${words.panel}; the slots want ${printLength(numbers.least!, unit)}.`,
+  say: ({ about, data }, unit) => ({
+    what: `The ${about} comes within ${printLength(data.distance, unit)} of the edge of the ${data.panel}; the ${data.by === 'iron' ? 'slots want' : 'needle wants'} ${printLength(data.least, unit)}.`,
     why: 'The holes break out there when the edge is bevelled: give the seam a wider margin, the corner a smaller radius, or both pieces the same outline.',
   }),
   // Which of the two pieces is right only the maker knows.
   fixes: () => [],
-}
+})

@@ -2,11 +2,12 @@ import { skivingsOf } from '../edges/index.js'
 import { boxCentre, pathBox, pathLength, pathPlaceAt } from '../geometry/index.js'
 import { edgeChain } from '../master/index.js'
 import { printLength, printWeight } from '../measure/index.js'
-import type { Check } from './finding.js'
+import { check } from './finding.js'
 
 /** A skive that no tool at the bench makes well. */
-export const skiveTooSteep: Check = {
+export const skiveTooSteep = check({
   code: 'skive-too-steep',
+  screen: 'relief',
   find: ({ edges }) =>
     edges.flatMap((work) =>
       skivingsOf(work)
@@ -19,7 +20,6 @@ export const skiveTooSteep: Check = {
           const path = chain && edgeChain(panel, chain)
           return {
             key: `skive-too-steep:${s.key}`,
-            code: 'skive-too-steep',
             rank: 'look' as const,
             places: [
               {
@@ -27,14 +27,19 @@ export const skiveTooSteep: Check = {
                 at: path ? pathPlaceAt(path, pathLength(path) / 2).at : boxCentre(pathBox(panel.outline)),
               },
             ],
-            numbers: { width: s.width, thin: Math.min(s.start, s.end), slope: s.slope },
-            words: { name: s.name, why: s.tools.map((t) => `${t.tool}: ${t.not}`).join('; ') },
+            about: s.name,
+            data: {
+              width: s.width,
+              thin: Math.min(s.start, s.end),
+              slope: s.slope,
+              why: s.tools.map((t) => `${t.tool}: ${t.not}`).join('; '),
+            },
           }
         }),
     ),
-  say: ({ numbers: n, words }, unit) => ({
-    what: `The ${words.name} goes down to ${printWeight(n.thin!, unit)} over ${printLength(n.width!, unit)}, ${Math.round((n.slope! * 180) / Math.PI)}° steep; no tool does that well.`,
-    why: `${words.why}. A wider skive, or one that leaves more, can be made evenly.`,
+  say: ({ about, data }, unit) => ({
+    what: `The ${about} goes down to ${printWeight(data.thin, unit)} over ${printLength(data.width, unit)}, ${Math.round((data.slope * 180) / Math.PI)}° steep; no tool does that well.`,
+    why: `${data.why}. A wider skive, or one that leaves more, can be made evenly.`,
   }),
   fixes: () => [],
-}
+})

@@ -1,11 +1,12 @@
 import { setSkives } from '../design/index.js'
 import { boxCentre, pathBox } from '../geometry/index.js'
 import { printWeight } from '../measure/index.js'
-import type { Check } from './finding.js'
+import { check } from './finding.js'
 
 /** A band skived by hand thinner than its leather bears, or thicker than it is. */
-export const skiveTooThin: Check = {
+export const skiveTooThin = check({
   code: 'skive-too-thin',
+  screen: 'relief',
   find: ({ panels, design }) => {
     const told = new Set<string>()
     return panels.flatMap((panel) =>
@@ -24,26 +25,25 @@ export const skiveTooThin: Check = {
         return [
           {
             key: `skive-too-thin:${band.key}`,
-            code: 'skive-too-thin',
             rank: 'look' as const,
             places: band.areas
               .slice(0, 1)
               .map((a) => ({ panelId: panel.id, at: boxCentre(pathBox(a.outline)) })),
-            numbers: { wish, bears: leather.bears },
-            words: { band: band.name, key: band.key, leather: leather.name },
+            about: band.name,
+            data: { wish, bears: leather.bears, key: band.key, leather: leather.name },
           },
         ]
       }),
     )
   },
-  say: ({ numbers, words }, unit) => ({
-    what: `The ${words.band} would be ${printWeight(numbers.wish!, unit)}; ${words.leather} bears ${printWeight(numbers.bears!, unit)} under a stitch.`,
+  say: ({ about, data }, unit) => ({
+    what: `The ${about} would be ${printWeight(data.wish, unit)}; ${data.leather} bears ${printWeight(data.bears, unit)} under a stitch.`,
     why: 'The thread cuts through leather skived so thin; tape behind it helps, a thicker skive helps more.',
   }),
-  fixes: ({ numbers, words }, _derived, _tryOut, unit) => [
+  fixes: ({ about, data }, _derived, _tryOut, unit) => [
     {
-      label: `Skive it to ${printWeight(numbers.bears!, unit)} instead`,
-      edit: setSkives(`skive the ${words.band}`, { [words.key!]: numbers.bears! }),
+      label: `Skive it to ${printWeight(data.bears, unit)} instead`,
+      edit: setSkives(`skive the ${about}`, { [data.key]: data.bears }),
     },
   ],
-}
+})

@@ -5,7 +5,7 @@ import { layersAt } from '../layup/index.js'
 import { type LengthUnit, decimal, printWeight } from '../measure/index.js'
 import type { Run } from '../stitch/index.js'
 import type { Iron } from '../stores/index.js'
-import type { Check, Finding, Fix, TryOut } from './finding.js'
+import { type Fix, type TryOut, check } from './finding.js'
 import { isSecondTwin, placeOnSheet } from './places.js'
 
 const thickestHole = (run: Run) => run.holes.reduce((a, b) => (b.stack > a.stack ? b : a))
@@ -117,44 +117,44 @@ function ironFix({ runs, design }: Derived, irons: readonly Iron[], unit: Length
 }
 
 /** The work is thicker under a run than the tools reach. */
-export const stackTooThick: Check = {
+export const stackTooThick = check({
   code: 'stack-too-thick',
+  screen: 'relief',
   find: (derived) => {
     const told = new Set<string>()
-    return tooThick(derived).flatMap(({ run, reach, tool, past }): Finding[] => {
+    return tooThick(derived).flatMap(({ run, reach, tool, past }) => {
       if (isSecondTwin(run.join, told)) return []
       told.add(run.join.id)
       const hole = thickestHole(run)
       return [
         {
           key: `stack-too-thick:${run.join.id}`,
-          code: 'stack-too-thick',
           // What the iron only marks the awl opens: slower, but sewn all the same.
-          rank: past === 'iron' ? 'tip' : 'stop',
+          rank: past === 'iron' ? ('tip' as const) : ('stop' as const),
           cause: { id: `${past} ${tool}`, severity: run.thickest },
           run: run.join.id,
           places: placeOnSheet(derived, run.join, run.join.course.sheet, hole.at),
-          numbers: { thickness: run.thickest, reach },
-          words: { run: run.join.name, tool, past },
+          about: run.join.name,
+          data: { thickness: run.thickest, reach, tool, past },
         },
       ]
     })
   },
-  say: ({ numbers, words }, unit) => ({
-    what: `${unit === 'mm' ? `${decimal(numbers.thickness!, 2)} mm` : printWeight(numbers.thickness!, unit)} under the ${words.run}; the ${words.tool} reaches ${printWeight(numbers.reach!, unit)}.`,
+  say: ({ about, data }, unit) => ({
+    what: `${unit === 'mm' ? `${decimal(data.thickness, 2)} mm` : printWeight(data.thickness, unit)} under the ${about}; the ${data.tool} reaches ${printWeight(data.reach, unit)}.`,
     why:
-      words.past === 'awl'
+      data.past === 'awl'
         ? 'Not even the awl comes through: it cannot be sewn like this.'
-        : words.past === 'foot'
+        : data.past === 'foot'
           ? 'The foot can’t be lifted over it: skive it, or sew that run by hand.'
-          : words.past === 'needle'
+          : data.past === 'needle'
             ? 'The needle comes through, but the hook no longer takes the loop: stitches are skipped.'
             : 'The iron only marks the last layers; the rest has to be opened with the awl, and the back wanders.',
   }),
-  fixes: ({ numbers, words }, derived, tryOut, unit, shelf) => {
-    const byIron = words.past === 'iron' || words.past === 'awl'
+  fixes: ({ data }, derived, tryOut, unit, shelf) => {
+    const byIron = data.past === 'iron' || data.past === 'awl'
     const skived = byIron ? skiveFix(derived, derived.design.iron.reach, tryOut, unit) : []
-    const skives = skived.length > 0 ? skived : skiveFix(derived, numbers.reach!, tryOut, unit)
-    return [...skives, ...(words.past === 'iron' ? ironFix(derived, shelf.irons, unit) : [])]
+    const skives = skived.length > 0 ? skived : skiveFix(derived, data.reach, tryOut, unit)
+    return [...skives, ...(data.past === 'iron' ? ironFix(derived, shelf.irons, unit) : [])]
   },
-}
+})

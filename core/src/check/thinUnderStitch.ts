@@ -2,7 +2,16 @@ import { type LaidSheet, layersAt } from '../layup/index.js'
 import type { Join } from '../master/index.js'
 import { printWeight } from '../measure/index.js'
 import { pointMoved } from '../geometry/index.js'
-import type { Check, Finding } from './finding.js'
+import { type Found, check } from './finding.js'
+
+/** Thicknesses mm. */
+interface Thin {
+  readonly left: number
+  readonly bears: number
+  readonly panel: string
+  readonly leather: string
+  readonly turned: boolean
+}
 
 /** Whether a run holds this very turned border; where another run merely crosses its thin end nothing hangs on it. */
 const ownRow = ({ course }: Join, laid: LaidSheet): boolean =>
@@ -11,10 +20,11 @@ const ownRow = ({ course }: Join, laid: LaidSheet): boolean =>
   laid.work!.turned.some((t) => t.edges.some((e) => course.chain.includes(e.id)))
 
 /** Leather skived thinner, under a stitch line, than it bears; each panel once for each run. */
-export const thinUnderStitch: Check = {
+export const thinUnderStitch = check({
   code: 'thin-under-stitch',
+  screen: 'relief',
   find: (derived) => {
-    const found = new Map<string, Finding>()
+    const found = new Map<string, Found<Thin>>()
     for (const run of derived.runs) {
       const work = derived.works.find((w) => w.layup.id === run.join.layup)!
       for (const hole of run.holes)
@@ -26,28 +36,28 @@ export const thinUnderStitch: Check = {
           const wished = laid.bands.some((b) => Object.hasOwn(derived.design.skives, b.key))
           const key = `thin-under-stitch:${laid.sheet.panelId}:${run.join.twin && found.has(`thin-under-stitch:${laid.sheet.panelId}:${run.join.twin}`) ? run.join.twin : run.join.id}`
           const before = found.get(key)
-          if (wished || (before && before.numbers.left! <= thickness)) continue
+          if (wished || (before && before.data.left <= thickness)) continue
           found.set(key, {
             key,
-            code: 'thin-under-stitch',
-            rank: 'look',
+            rank: 'look' as const,
             run: run.join.id,
             places: [{ panelId: laid.sheet.panelId, at: pointMoved(hole.at, laid.toSheet) }],
-            numbers: { left: thickness, bears: stock.bears },
-            words: {
-              run: run.join.name,
+            about: run.join.name,
+            data: {
+              left: thickness,
+              bears: stock.bears,
               panel: laid.sheet.name,
               leather: stock.name,
-              turned: laid.part === 'turn' ? 'yes' : '',
+              turned: laid.part === 'turn',
             },
           })
         }
     }
     return [...found.values()]
   },
-  say: ({ numbers: n, words }, unit) => ({
-    what: `The ${words.run} goes through ${words.turned ? 'the turned border' : 'a skive'} of the ${words.panel} where ${printWeight(n.left!, unit)} is left; ${words.leather} bears ${printWeight(n.bears!, unit)}.`,
+  say: ({ about, data }, unit) => ({
+    what: `The ${about} goes through ${data.turned ? 'the turned border' : 'a skive'} of the ${data.panel} where ${printWeight(data.left, unit)} is left; ${data.leather} bears ${printWeight(data.bears, unit)}.`,
     why: 'The thread cuts through so thin a skin. Sew farther from the thin end, skive less, or put tape behind it.',
   }),
   fixes: () => [],
-}
+})

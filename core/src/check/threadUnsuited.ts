@@ -1,13 +1,15 @@
 import { setField } from '../design/index.js'
 import { decimal } from '../measure/index.js'
 import { diameterOf, suitsPitch } from '../stores/index.js'
-import type { Check, Finding, Fix } from './finding.js'
+import { type Fix, check } from './finding.js'
+import { runNamed } from './places.js'
 import { isHidden } from './hidden.js'
 
 /** Thread too fine or too heavy for its stitch; told once, for the longest run it does not suit. */
-export const threadUnsuited: Check = {
+export const threadUnsuited = check({
   code: 'thread-unsuited',
-  find: (derived): Finding[] => {
+  screen: 'seams',
+  find: (derived) => {
     const { runs, design } = derived
     const diameter = diameterOf(design.thread)
     const wrong = runs
@@ -19,24 +21,28 @@ export const threadUnsuited: Check = {
     return [
       {
         key: 'thread-unsuited',
-        code: 'thread-unsuited',
-        rank: 'tip',
+        rank: 'tip' as const,
         run: run.join.id,
         places: [],
-        numbers: { diameter, least: suits.least, most: suits.most },
-        words: { run: run.join.name, thread: design.thread.name },
+        about: run.join.name,
+        data: {
+          diameter,
+          least: suits.least,
+          most: suits.most,
+          thread: design.thread.name,
+        },
       },
     ]
   },
-  say: ({ numbers, words }) => ({
-    what: `${words.thread} is ${decimal(numbers.diameter!, 2)} mm thick; for the stitches of the ${words.run} ${decimal(numbers.least!, 2)} to ${decimal(numbers.most!, 2)} mm suit.`,
+  say: ({ about, data }) => ({
+    what: `${data.thread} is ${decimal(data.diameter, 2)} mm thick; for the stitches of the ${about} ${decimal(data.least, 2)} to ${decimal(data.most, 2)} mm suit.`,
     why:
-      numbers.diameter! > numbers.most!
+      data.diameter > data.most
         ? 'Thread too heavy for its stitch crowds the holes and stands up in beads.'
         : 'Thread too fine for its stitch sinks in and looks lost, and bears less.',
   }),
   fixes: ({ run }, { design, runs }): Fix[] => {
-    const own = runs.find((r) => r.join.id === run)!
+    const own = runNamed({ runs }, run)
     const { least, most } = suitsPitch(
       diameterOf(design.thread),
       own.ways.pitch,
@@ -57,4 +63,4 @@ export const threadUnsuited: Check = {
         ]
       : []
   },
-}
+})

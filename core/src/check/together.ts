@@ -1,4 +1,4 @@
-import type { Finding } from './finding.js'
+import type { Finding } from './checks.js'
 
 /**
  * One cause, one finding: what several runs are told for the same reason is told once, for the worst of them, with all
@@ -20,7 +20,7 @@ export function together(all: readonly Finding[]): readonly Finding[] {
       places: [worst, ...group.filter((f) => f !== worst)].flatMap((f) => f.places),
       runs: group.flatMap((f) => (f.run === undefined ? [] : [f.run])),
       was: group.map((f) => f.key),
-      alike: group.filter((f) => f !== worst).map((f) => f.words.run ?? ''),
+      alike: group.filter((f) => f !== worst).map((f) => f.about),
     }
   })
 }

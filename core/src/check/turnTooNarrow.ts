@@ -1,17 +1,17 @@
 import { changeDrawn } from '../design/index.js'
-import { halfAcross } from '../formulas/index.js'
 import { pathPlaceAt, pathLength } from '../geometry/index.js'
 import { printLength } from '../measure/index.js'
-import type { Check, Fix } from './finding.js'
+import { type Fix, check } from './finding.js'
+import { holeOf } from './holes.js'
 
 /** Leather that should lie beyond the outermost hole in the turned border, mm (J). */
 const HOLD = 2
 
 /** A turned edge whose stitches would miss the border that is turned over, or barely catch it. */
-export const turnTooNarrow: Check = {
+export const turnTooNarrow = check({
   code: 'turn-too-narrow',
   find: ({ edges, design }) => {
-    const hole = halfAcross(design.iron.slotLength, (design.iron.slant * Math.PI) / 180)
+    const { half: hole } = holeOf({ holes: design.sewing.holes, iron: design.iron }, { design })
     return edges.flatMap(({ panel, turned }) =>
       turned.flatMap(({ turn, edges: chain, finished }) => {
         const { lines, margin, width } = turn.fate
@@ -21,30 +21,35 @@ export const turnTooNarrow: Check = {
         return [
           {
             key: `turn-too-narrow:${panel.id}:${chain[0]!.id}`,
-            code: 'turn-too-narrow',
             rank: width < margin + hole ? ('stop' as const) : ('look' as const),
             places: [{ panelId: panel.id, at: pathPlaceAt(finished, pathLength(finished) / 2).at }],
-            numbers: { width, margin, wanted },
-            words: { panel: panel.id, edges: chain.map((e) => e.id).join(' '), edge: chain[0]!.name },
+            about: chain[0]!.name,
+            data: {
+              width,
+              margin,
+              wanted,
+              panel: panel.id,
+              edges: chain.map((e) => e.id).join(' '),
+            },
           },
         ]
       }),
     )
   },
-  say: ({ numbers: n }, unit) => ({
-    what: `The turned edge is ${printLength(n.width!, unit)} wide and sewn ${printLength(n.margin!, unit)} from its edge; ${printLength(n.wanted!, unit)} is wanted.`,
+  say: ({ data }, unit) => ({
+    what: `The turned edge is ${printLength(data.width, unit)} wide and sewn ${printLength(data.margin, unit)} from its edge; ${printLength(data.wanted, unit)} is wanted.`,
     why: 'The stitches have to go through the border that is turned over, with leather left beyond them; else they only hold the face.',
   }),
-  fixes: ({ numbers, words }, { design }, _tryOut, unit): Fix[] => {
-    const panel = design.drawn.find((p) => p.id === words.panel)
-    const ids = new Set(words.edges!.split(' ').map((id) => id.replace(/-m$/, '')))
+  fixes: ({ data }, { design }, _tryOut, unit): Fix[] => {
+    const panel = design.drawn.find((p) => p.id === data.panel)
+    const ids = new Set(data.edges.split(' ').map((id) => id.replace(/-m$/, '')))
     if (!panel) return []
     const wide = panel.edges.map((e) =>
       ids.has(e.id) && (e.fate.type === 'turned' || e.fate.type === 'rolled')
-        ? { ...e, fate: { ...e.fate, width: numbers.wanted! } }
+        ? { ...e, fate: { ...e.fate, width: data.wanted } }
         : e,
     )
-    const label = `turn it over ${printLength(numbers.wanted!, unit)}`
+    const label = `turn it over ${printLength(data.wanted, unit)}`
     return [
       {
         label: label.charAt(0).toUpperCase() + label.slice(1),
@@ -52,4 +57,4 @@ export const turnTooNarrow: Check = {
       },
     ]
   },
-}
+})

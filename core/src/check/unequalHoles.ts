@@ -1,15 +1,16 @@
 import { setSchool, wishRuns } from '../design/index.js'
 import { printLength } from '../measure/index.js'
 import { tiedRun, zipFor } from '../seams.js'
-import type { Check, Finding, Fix } from './finding.js'
-import { isSecondTwin, placeOnSheet } from './places.js'
+import { type Fix, check } from './finding.js'
+import { isSecondTwin, placeOnSheet, runNamed } from './places.js'
 
 /** The two edges of a seam have holes of their own, and not as many: the last ones find no mate. */
-export const unequalHoles: Check = {
+export const unequalHoles = check({
   code: 'unequal-holes',
+  screen: 'seams',
   find: (derived) => {
     const told = new Set<string>()
-    return derived.runs.flatMap((run): Finding[] => {
+    return derived.runs.flatMap((run) => {
       if (isSecondTwin(run.join, told) || told.has(run.join.id)) return []
       // Holes that go through all layers meet of themselves.
       if (!run.other && !tiedRun(derived, run)) return []
@@ -25,15 +26,15 @@ export const unequalHoles: Check = {
       return [
         {
           key: `unequal-holes:${run.join.id}`,
-          code: 'unequal-holes',
-          rank: 'stop',
+          rank: 'stop' as const,
           run: run.join.id,
           places: at && onFront ? placeOnSheet(derived, run.join, run.join.course.sheet, at) : [],
-          numbers: { front: zip.front.holes.length, back: zip.back.holes.length, many: zip.extra.length },
-          words: {
-            run: run.other && run.join.twin ? (run.join.pairName ?? run.join.name) : run.join.name,
-            front: zip.front.name,
-            back: zip.back.name,
+          hole: first!.hole,
+          about: run.other && run.join.twin ? (run.join.pairName ?? run.join.name) : run.join.name,
+          data: {
+            front: { name: zip.front.name, holes: zip.front.holes.length },
+            back: { name: zip.back.name, holes: zip.back.holes.length },
+            many: zip.extra.length,
             more: first!.on === 'front' ? zip.front.name : zip.back.name,
             from: first!.between[0],
             to: first!.between[1],
@@ -42,12 +43,12 @@ export const unequalHoles: Check = {
       ]
     })
   },
-  say: ({ numbers, words }) => ({
-    what: `${numbers.front} holes on the ${words.front}, ${numbers.back} on the ${words.back} (${words.run}): ${numbers.many === 1 ? 'one' : numbers.many} too many on the ${words.more}${numbers.many === 1 ? `, between ${words.from} and ${words.to}` : ''}.`,
+  say: ({ about, data }) => ({
+    what: `${data.front.holes} holes on the ${data.front.name}, ${data.back.holes} on the ${data.back.name} (${about}): ${data.many === 1 ? 'one' : data.many} too many on the ${data.more}${data.many === 1 ? `, between ${data.from} and ${data.to}` : ''}.`,
     why: 'Sewn hole to hole the edges creep past each other and the last holes are left over.',
   }),
   fixes: ({ run }, derived, _tryOut, unit): Fix[] => {
-    const own = derived.runs.find((r) => r.join.id === run)!
+    const own = runNamed(derived, run)
     if (!own.other) return []
     const ids = [own.join.id, ...(own.join.twin ? [own.join.twin] : [])]
     const zip = zipFor(derived, own)
@@ -80,4 +81,4 @@ export const unequalHoles: Check = {
       },
     ]
   },
-}
+})

@@ -1,6 +1,6 @@
 import { dropWishes } from '../design/index.js'
 import type { Derived } from '../derive.js'
-import type { Check } from './finding.js'
+import { check } from './finding.js'
 
 /** Ids of runs the maker decided something for, of which the design has none any more. */
 function goneRuns({ design, master, runs }: Derived): string[] {
@@ -23,8 +23,9 @@ function goneRuns({ design, master, runs }: Derived): string[] {
 }
 
 /** Wishes that wait for a run the design no longer has. */
-export const wishGone: Check = {
+export const wishGone = check({
   code: 'wish-gone',
+  screen: 'seams',
   find: (derived) => {
     const gone = goneRuns(derived)
     return gone.length === 0
@@ -32,22 +33,19 @@ export const wishGone: Check = {
       : [
           {
             key: 'wish-gone',
-            code: 'wish-gone',
-            rank: 'tip',
+            rank: 'tip' as const,
             places: [],
-            numbers: { count: gone.length },
-            words: { gone: gone.join(' ') },
+            about: 'runs that are gone',
+            data: { count: gone.length, gone: gone.join(' ') },
           },
         ]
   },
-  say: ({ numbers }) => ({
+  say: ({ data }) => ({
     what:
-      numbers.count === 1
+      data.count === 1
         ? 'Something was decided for a run that is no longer there.'
-        : `Something was decided for ${numbers.count} runs that are no longer there.`,
+        : `Something was decided for ${data.count} runs that are no longer there.`,
     why: 'It is kept in case the run comes back with its piece; forget it if it will not.',
   }),
-  fixes: ({ words }, { design }) => [
-    { label: 'Forget it', edit: dropWishes(design, words.gone!.split(' ')) },
-  ],
-}
+  fixes: ({ data }, { design }) => [{ label: 'Forget it', edit: dropWishes(design, data.gone.split(' ')) }],
+})

@@ -210,7 +210,7 @@ function layerFaults(drawn: DrawnPanel, path: Path, layer: string, made: LayerMa
   const inset = made.ok ? made.evened : made.widest
   if (inset === undefined) return []
   const what = made.ok ? ('evened out' as const) : ('nothing left' as const)
-  return [{ panelId: drawn.id, at: boxCentre(pathBox(path)), what, words: { layer }, numbers: { inset } }]
+  return [{ panelId: drawn.id, at: boxCentre(pathBox(path)), what, layer, inset }]
 }
 
 /** Thickness that must stay at a groove (J): a share of the leather, and a least; docs/formulas.md §5. */
@@ -236,26 +236,24 @@ function faultsOf(
   thickness: number,
 ): Fault[] {
   const crossing = pathCrossesItself(path)
-  const fault = (what: Fault['what'], at: Point, words = {}, numbers = {}): Fault => ({
-    panelId: drawn.id,
-    at,
-    what,
-    words,
-    numbers,
-  })
+  const here = (at: Point) => ({ panelId: drawn.id, at })
   return [
-    ...(empty ? [fault('encloses nothing', drawn.nodes[0]!)] : []),
-    ...(crossing ? [fault('crosses itself', crossing)] : []),
-    ...[...new Set(unrounded)].map((i) =>
-      fault('no corner to round', drawn.nodes[i]!, {}, { point: i + 1, radius: drawn.nodes[i]!.radius }),
-    ),
-    ...panel.edges
-      .filter(bentOnFold(panel))
-      .map((e) => fault('fold not straight', panel.outline.segments[e.first]!.from, { edge: e.name })),
-    ...drawn.folds.flatMap((f) => {
+    ...(empty ? [{ ...here(drawn.nodes[0]!), what: 'encloses nothing' as const }] : []),
+    ...(crossing ? [{ ...here(crossing), what: 'crosses itself' as const }] : []),
+    ...[...new Set(unrounded)].map((i) => {
+      const node = drawn.nodes[i]!
+      return { ...here(node), what: 'no corner to round' as const, point: i + 1, radius: node.radius }
+    }),
+    ...panel.edges.filter(bentOnFold(panel)).map((e) => ({
+      ...here(panel.outline.segments[e.first]!.from),
+      what: 'fold not straight' as const,
+      edge: e.name,
+    })),
+    ...drawn.folds.flatMap((f): Fault[] => {
+      const about = { ...here(f.at), fold: f.name }
       const missed = panel.folds.some((p) => p.id === f.id)
         ? []
-        : [fault('fold misses', f.at, { fold: f.name })]
+        : [{ ...about, what: 'fold misses' as const }]
       const groove = f.type === 'groove' ? f.groove : null
       if (!groove) return missed
       const left = thickness - groove.depth
@@ -263,10 +261,10 @@ function faultsOf(
       return [
         ...missed,
         ...(groove.shape === 'v' && f.turn > groove.opening + 1e-6
-          ? [fault('groove too narrow', f.at, { fold: f.name }, { turn: f.turn, opening: groove.opening })]
+          ? [{ ...about, what: 'groove too narrow' as const, turn: f.turn, opening: groove.opening }]
           : []),
         ...(left < least - 1e-9
-          ? [fault('groove too deep', f.at, { fold: f.name }, { left, least, thickness })]
+          ? [{ ...about, what: 'groove too deep' as const, left, least, thickness }]
           : []),
       ]
     }),

@@ -44,8 +44,9 @@ export function tieFaults(panels: readonly DrawnPanel[], ties: readonly Tie[]): 
         panelId: panel.id,
         at: boxCentre(pathBox(outlineOf(panel).path)),
         what: 'edges differ',
-        words: { ...names, tie: tie.id },
-        numbers: { first: a, second: b },
+        tie: tie.id,
+        first: { name: names.first, length: a },
+        second: { name: names.second, length: b },
       },
     ]
   })

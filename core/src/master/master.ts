@@ -167,24 +167,33 @@ export interface Concern {
   }
 }
 
-/** Something in a drawing that can't be made as it stands; a check says it in words. */
-export interface Fault {
-  readonly panelId: string
-  readonly at: Point
-  readonly what:
-    | 'crosses itself'
-    | 'encloses nothing'
-    | 'no corner to round'
-    | 'nothing left'
-    | 'evened out'
-    | 'fold misses'
-    | 'fold not straight'
-    | 'groove too narrow'
-    | 'groove too deep'
-    | 'edges differ'
-  readonly words: Readonly<Record<string, string>>
-  readonly numbers: Readonly<Record<string, number>>
-}
+/** Something in a drawing that can't be made as it stands; a check says it in words. Lengths mm, angles radians. */
+export type Fault = { readonly panelId: string; readonly at: Point } & (
+  | { readonly what: 'crosses itself' | 'encloses nothing' }
+  | { readonly what: 'no corner to round'; readonly point: number; readonly radius: number }
+  | { readonly what: 'nothing left' | 'evened out'; readonly layer: string; readonly inset: number }
+  | { readonly what: 'fold misses'; readonly fold: string }
+  | { readonly what: 'fold not straight'; readonly edge: string }
+  | {
+      readonly what: 'groove too narrow'
+      readonly fold: string
+      readonly turn: number
+      readonly opening: number
+    }
+  | {
+      readonly what: 'groove too deep'
+      readonly fold: string
+      readonly left: number
+      readonly least: number
+      readonly thickness: number
+    }
+  | {
+      readonly what: 'edges differ'
+      readonly tie: string
+      readonly first: { readonly name: string; readonly length: number }
+      readonly second: { readonly name: string; readonly length: number }
+    }
+)
 
 /** What a kind makes of its parameters: panels at finished size and how they lie and hold together. */
 export interface Master {

@@ -2,6 +2,7 @@ import {
   type Derived,
   type Design,
   type Finding,
+  type FindingCode,
   STARTER_STORES,
   applyEdit,
   derive,
@@ -74,8 +75,10 @@ export function edgesOf(derived: Derived, run: string): { here: number; there: n
 
 export const codesOf = (derived: Derived): string[] => [...new Set(findingsOf(derived).map((f) => f.code))]
 
-export const findingOf = (derived: Derived, code: string): Finding | undefined =>
-  findingsOf(derived).find((f) => f.code === code)
+export const findingOf = <Code extends FindingCode>(
+  derived: Derived,
+  code: Code,
+): Finding<Code> | undefined => findingsOf(derived).find((f): f is Finding<Code> & Finding => f.code === code)
 
 /** Another leather for a role. */
 export function withLeather(design: Design, role: string, values: Readonly<Record<string, unknown>>): Design {

@@ -1,11 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { RouterLink, useRoute } from 'vue-router'
-import { overruledFor } from '@drumlin/core'
+import { isAbout, overruledFor } from '@drumlin/core'
 import { useJob } from '../job/job.js'
-import { ABOUT_THICKNESS } from '../relief/seams.js'
-import { ABOUT_FITTINGS, ABOUT_ROUND } from '../fittings/words.js'
-import { ABOUT_SEAMS } from '../seams/words.js'
 import { WAYPOINTS } from './routes.js'
 
 const props = defineProps<{ jobId: string | undefined }>()
@@ -17,22 +14,20 @@ const bench = computed(() =>
   route.name === 'pocket-book' || route.name === 'stores' ? job.record : undefined,
 )
 
-/** What contents ask for is settled on the Brief, thickness on the Relief; the Draft is where everything is mended. */
-const open = computed(() => {
+/** What nobody set aside. */
+const left = computed(() => {
   const { settled } = job
-  const left = here.value && settled ? job.findings.filter((f) => overruledFor(settled, f) === undefined) : []
-  const brief = left.filter((f) => f.code === 'fit' || f.code === 'contents-fit').length
-  const fittings = left.filter((f) => ABOUT_FITTINGS.has(f.code)).length
-  const round = left.filter((f) => ABOUT_ROUND.has(f.code)).length
-  const relief = left.filter((f) => ABOUT_THICKNESS.has(f.code)).length
-  const seams = left.filter((f) => ABOUT_SEAMS.has(f.code)).length
-  return { brief, seams, relief, fittings, round, draft: left.length - brief }
+  return here.value && settled ? job.findings.filter((f) => overruledFor(settled, f) === undefined) : []
 })
+/** What contents ask for is settled on the Brief, thickness on the Relief; the Draft is where everything else is mended. */
+function countOf(name: (typeof WAYPOINTS)[number]['name']): number {
+  return left.value.filter((f) => (name === 'draft' ? !isAbout(f, 'brief') : isAbout(f, name))).length
+}
 /** Findings that could not be looked for leave a waypoint unknown, not settled. */
 const unknown = computed(() => job.looking.is === 'failed')
 function said(name: (typeof WAYPOINTS)[number]['name']): string {
   if (unknown.value) return 'could not be looked at'
-  const count = open.value[name]
+  const count = countOf(name)
   return count === 0 ? 'settled' : `${count} ${count === 1 ? 'needs' : 'need'} a look`
 }
 </script>
@@ -47,9 +42,9 @@ function said(name: (typeof WAYPOINTS)[number]['name']): string {
         >
           <span
             class="dot"
-            :class="{ here: route.name === w.name, caution: open[w.name] > 0, unknown }"
+            :class="{ here: route.name === w.name, caution: countOf(w.name) > 0, unknown }"
             aria-hidden="true"
-            >{{ open[w.name] || '' }}</span
+            >{{ countOf(w.name) || '' }}</span
           >
           <span class="label">{{ w.label }}</span><span class="visually-hidden">, {{ said(w.name) }}</span>
         </RouterLink>

@@ -4,10 +4,11 @@ import { RouterLink } from 'vue-router'
 import {
   type LaidSheet,
   boxUnion,
-  pathBox,
-  pathMoved,
+  isAbout,
   overruledFor,
+  pathBox,
   pathData,
+  pathMoved,
   sayFinding,
 } from '@drumlin/core'
 import { useSettings } from '../app/settings.js'
@@ -27,9 +28,7 @@ const sizes = computed(() =>
   derived.value.master.sizes.filter((s) => s.panelId === first.value?.id).map((s) => s.size),
 )
 const unfit = computed(() =>
-  job.findings.filter(
-    (f) => (f.code === 'fit' || f.code === 'contents-fit') && overruledFor(job.settled!, f) === undefined,
-  ),
+  job.findings.filter((f) => isAbout(f, 'brief') && overruledFor(job.settled!, f) === undefined),
 )
 /** Parts this design has; settings decide which. */
 const roles = computed(() =>

@@ -2,19 +2,19 @@
 import { computed } from 'vue'
 import { RouterLink } from 'vue-router'
 import {
+  type SetFitting,
+  isAbout,
   overruledFor,
   printLength,
   printWeight,
   sayFinding,
   strapsOf,
   toBuy,
-  type SetFitting,
 } from '@drumlin/core'
 import { useSettings } from '../app/settings.js'
 import { useJob } from '../job/job.js'
 import SentenceLine from '../sentence/SentenceLine.vue'
 import WorkingBox from '../sentence/WorkingBox.vue'
-import { ABOUT_FITTINGS } from './words.js'
 
 defineProps<{ id: string }>()
 const job = useJob()
@@ -27,7 +27,7 @@ const roles = computed(() =>
 const list = computed(() => toBuy(derived.value))
 const straps = computed(() => strapsOf(derived.value))
 const found = computed(() =>
-  job.findings.filter((f) => ABOUT_FITTINGS.has(f.code) && overruledFor(job.settled!, f) === undefined),
+  job.findings.filter((f) => isAbout(f, 'fittings') && overruledFor(job.settled!, f) === undefined),
 )
 const mm = (value: number): string => printLength(value, settings.unit)
 const thick = (value: number): string => printWeight(value, settings.unit)

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef, useTemplateRef, watch } from 'vue'
 import { RouterLink } from 'vue-router'
-import { type Survey, overruledFor, printWeight, sayFinding, workOf } from '@drumlin/core'
+import { type Survey, isAbout, overruledFor, printWeight, sayFinding, workOf } from '@drumlin/core'
 import { useSettings } from '../app/settings.js'
 import { useJob } from '../job/job.js'
 import ChoiceField from '../sentence/ChoiceField.vue'
@@ -9,7 +9,7 @@ import MeasureField from '../sentence/MeasureField.vue'
 import WorkingBox from '../sentence/WorkingBox.vue'
 import { wasStopped } from '../workers/ask.js'
 import { useReliefBench } from './bench.js'
-import { ABOUT_THICKNESS, type Seam, seamsOf } from './seams.js'
+import { type Seam, seamsOf } from './seams.js'
 import SeamGraph from './SeamGraph.vue'
 import SkiveProposals from './SkiveProposals.vue'
 import ThicknessMap from './ThicknessMap.vue'
@@ -106,7 +106,7 @@ const areas = computed(() =>
   survey.value?.asked.state === settled.value.works[0]?.layup.id ? (proposals.value?.areas ?? []) : [],
 )
 const found = computed(() =>
-  job.findings.filter((f) => ABOUT_THICKNESS.has(f.code) && overruledFor(settled.value, f) === undefined),
+  job.findings.filter((f) => isAbout(f, 'relief') && overruledFor(settled.value, f) === undefined),
 )
 const hasContents = computed(() =>
   derived.value.works.some((w) => w.sheets.some((s) => s.sheet.type === 'content')),

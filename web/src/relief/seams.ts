@@ -23,11 +23,3 @@ export const seamsOf = ({ runs: all }: Pick<Derived, 'runs'>): readonly Seam[] =
       },
     ]
   })
-
-/** Findings that the relief is the place to look at. */
-export const ABOUT_THICKNESS: ReadonlySet<string> = new Set([
-  'stack-too-thick',
-  'skive-too-thin',
-  'thin-under-stitch',
-  'skive-too-steep',
-])

@@ -1,11 +1,19 @@
 <script setup lang="ts">
 import { computed, nextTick, onBeforeUnmount, onMounted, ref, shallowRef, useTemplateRef, watch } from 'vue'
-import { gapsOf, hangingOf, pictureOf, printLength, sayFinding, overruledFor, turningOf } from '@drumlin/core'
+import {
+  gapsOf,
+  hangingOf,
+  isAbout,
+  pictureOf,
+  printLength,
+  sayFinding,
+  overruledFor,
+  turningOf,
+} from '@drumlin/core'
 import { useSettings } from '../app/settings.js'
 import { useJob } from '../job/job.js'
 import { savePicture } from '../output/save.js'
 import WorkingBox from '../sentence/WorkingBox.vue'
-import { ABOUT_ROUND } from '../fittings/words.js'
 import type { RoundScene } from './scene.js'
 import { reasonOf } from '../app/reason.js'
 
@@ -40,7 +48,7 @@ const inside = computed(() => derived.value.master.room)
 const turning = computed(() => turningOf(derived.value))
 const hangs = computed(() => hangingOf(derived.value))
 const found = computed(() =>
-  job.findings.filter((f) => ABOUT_ROUND.has(f.code) && overruledFor(job.settled!, f) === undefined),
+  job.findings.filter((f) => isAbout(f, 'round') && overruledFor(job.settled!, f) === undefined),
 )
 
 const token = (name: string): string =>

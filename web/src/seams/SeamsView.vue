@@ -3,12 +3,13 @@ import { computed, nextTick, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import {
   type Finding,
-  SEAM_SENTENCES,
-  SEWING_SENTENCES,
   alongRun,
+  isAbout,
   overruledFor,
   printLength,
+  SEAM_SENTENCES,
   seamPlan,
+  SEWING_SENTENCES,
   zipFor,
 } from '@drumlin/core'
 import { useSettings } from '../app/settings.js'
@@ -27,7 +28,6 @@ import RunTable from './RunTable.vue'
 import SideHoles from './SideHoles.vue'
 import ThreadPanel from './ThreadPanel.vue'
 import ZipDrawing from './ZipDrawing.vue'
-import { ABOUT_SEAMS } from './words.js'
 
 defineProps<{ id: string }>()
 const job = useJob()
@@ -39,7 +39,7 @@ const plan = computed(() => seamPlan(derived.value))
 const chosen = ref(typeof route.query.run === 'string' ? route.query.run : undefined)
 const hole = ref<number>()
 
-const found = computed(() => job.findings.filter((f) => ABOUT_SEAMS.has(f.code)))
+const found = computed(() => job.findings.filter((f) => isAbout(f, 'seams')))
 /** The run that was chosen; else the one of the first finding, or the longest. */
 const row = computed(() => {
   const { rows } = plan.value
@@ -92,8 +92,7 @@ async function show(finding: Finding): Promise<void> {
   if (finding.run === undefined) return
   chosen.value = finding.run
   const run = derived.value.runs.find((r) => r.join.id === finding.run)
-  const extra = zip.value?.extra[0]
-  const at = finding.code === 'unequal-holes' && extra ? extra.hole : finding.numbers.hole
+  const at = finding.hole
   // Another run forgets the hole that was looked at.
   await nextTick()
   hole.value = at ?? Math.floor((run?.holes.length ?? 0) / 2)
@@ -160,7 +159,7 @@ async function show(finding: Finding): Promise<void> {
             class="plain link"
             @click="f.run && choose(f.run)"
           >
-            {{ f.words.run ?? f.code }}
+            {{ f.about }}
           </button>
         </p>
         <FitPanel :settled="settled" />

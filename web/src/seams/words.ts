@@ -1,24 +1,6 @@
 import { type Derived, type Run, type SeamRow, type Strikes, printLength } from '@drumlin/core'
 import type { LengthUnit } from '@drumlin/core'
 
-/** Findings that the seams are the place to look at. */
-export const ABOUT_SEAMS: ReadonlySet<string> = new Set([
-  'unequal-holes',
-  'pitch-off',
-  'run-line',
-  'holes-meet',
-  'hole-near-step',
-  'run-too-long',
-  'across-pull',
-  'thread-unsuited',
-  'bobbin-runs-out',
-  'wish-gone',
-  'margin-too-small',
-  'seam-near-edge',
-  'covered-before-sewn',
-  'no-room',
-])
-
 export const times = (n: number, one: string, many = `${one}s`): string => `${n} ${n === 1 ? one : many}`
 
 /** “8 blows of the 8-prong iron, 2 of the 2-prong one and 1 hole with the awl”. */
