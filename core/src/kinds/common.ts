@@ -1,4 +1,4 @@
-import type { Field } from './fields.js'
+import type { Field } from './settings/index.js'
 
 /** Settings every kind shares, because the stages after it use them. */
 export const COMMON_FIELDS: readonly Field[] = [

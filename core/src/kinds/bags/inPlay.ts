@@ -1,4 +1,4 @@
-import type { Field } from '../fields.js'
+import type { InPlay } from '../settings/index.js'
 import { isBoxed, isFan, isSetIn } from './bag.js'
 import type { BagParams } from './params.js'
 
@@ -10,7 +10,7 @@ const isTurned = (p: BagParams): boolean => p.seam === 'turned'
 const hasPlaces = (p: BagParams): boolean => p.organiser !== 'none'
 
 /** When a setting of a bag plays a part; those not named always do. */
-const WHEN: Readonly<Partial<Record<keyof BagParams, (p: BagParams) => boolean>>> = {
+export const IN_PLAY: InPlay<BagParams> = {
   radius: (p) => !isBoxed(p) && !(isSetIn(p) && p.grooves === 'grooved'),
   grooves: isSetIn,
   topDeep: (p) => p.body === 'tapered',
@@ -50,10 +50,3 @@ const WHEN: Readonly<Partial<Record<keyof BagParams, (p: BagParams) => boolean>>
   strapJoin: hasStrap,
   strapPad: (p) => p.strap === 'pair',
 }
-
-/** The settings of a bag, each knowing when it plays a part. */
-export const inPlay = (fields: readonly Field[]): readonly Field[] =>
-  fields.map((field) => {
-    const when = WHEN[field.id as keyof BagParams]
-    return when ? { ...field, when: (params) => when(params as BagParams) } : field
-  })

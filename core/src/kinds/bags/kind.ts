@@ -1,14 +1,12 @@
-import type { Sentence } from '../fields.js'
-import type { Kind, Role } from '../kind.js'
-import { FINISH_FIELD, leatherField } from '../parts/fields.js'
-import { BAG_HARDWARE, BAG_MEASURES, type BagChoice, bagChoiceFields, bagHardwareFields } from './fields.js'
-import { inPlay } from './inPlay.js'
+import { type Kind, type Role, defineKind } from '../kind.js'
+import { type Sentence, offering, settings } from '../settings/index.js'
+import { BAG_HARDWARE } from './hardware.js'
+import { IN_PLAY } from './inPlay.js'
 import { bagMaster } from './master.js'
-import { BAG_DEFAULTS, type BagParams, bagParams } from './params.js'
-import { proportions } from './proportions.js'
+import { BAG, type BagChoice, type BagParams } from './params.js'
 import { BAG_SENTENCES } from './words.js'
 
-const needsInner = (p: Readonly<Record<string, unknown>>): boolean =>
+const needsInner = (p: BagParams): boolean =>
   p.pocket !== 'none' ||
   p.divider !== 'none' ||
   p.organiser !== 'none' ||
@@ -18,7 +16,7 @@ const needsInner = (p: Readonly<Record<string, unknown>>): boolean =>
   p.base === 'cushioned' ||
   p.strapPad === 'pad'
 
-const ROLES: readonly Role[] = [
+const ROLES: readonly Role<BagParams>[] = [
   {
     id: 'body',
     label: 'Body',
@@ -54,24 +52,24 @@ const CARRIED: readonly Sentence[] = [
   'For the hand: {handle}[, how many: {handles}]. For the shoulder: {strap}[, {carried} from ring to ring].',
 ]
 
-/** A kind of bag: all of them are built of the same parts, each with what suits it and its own usual sizes. */
-export const bagKind = ({ id, name, about, suits, usual, brief }: BagKind): Kind<BagParams> => ({
-  id,
-  name,
-  about,
-  params: bagParams,
-  defaults: { ...BAG_DEFAULTS, ...usual },
-  proposes: (p) => proportions(p, { ...BAG_DEFAULTS, ...usual }),
-  roles: ROLES,
-  hardware: BAG_HARDWARE,
-  fields: inPlay([
-    ...ROLES.map(leatherField),
-    FINISH_FIELD,
-    ...BAG_MEASURES,
-    ...bagChoiceFields(suits),
-    ...bagHardwareFields,
-  ]),
-  brief: [...FIRST, ...brief, ...CARRIED],
-  sentences: BAG_SENTENCES,
-  master: bagMaster,
+/** The settings of a bag of which a kind takes what suits it. */
+const suited = (suits: BagKind['suits']): typeof BAG => ({
+  ...BAG,
+  ...Object.fromEntries(
+    Object.entries(suits).map(([id, values]) => [id, offering(BAG[id as BagChoice], values)]),
+  ),
 })
+
+/** A kind of bag: all of them are built of the same parts, each with what suits it and its own usual sizes. */
+export const bagKind = ({ id, name, about, suits, usual, brief }: BagKind): Kind =>
+  defineKind({
+    id,
+    name,
+    about,
+    settings: settings(suited(suits), { inPlay: IN_PLAY, usual }),
+    roles: ROLES,
+    hardware: BAG_HARDWARE,
+    brief: [...FIRST, ...brief, ...CARRIED],
+    sentences: BAG_SENTENCES,
+    master: bagMaster,
+  })

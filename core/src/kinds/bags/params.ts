@@ -1,137 +1,187 @@
-import { z } from 'zod'
-import { EDGE_SHAPE, count, mm } from '../parts/schema.js'
+import { EDGE } from '../parts/settings.js'
+import { type ParamsOf, choice, count, length } from '../settings/index.js'
 
-/** What a maker decides about a bag. Lengths in mm; the three first are the room inside. */
-export const bagParams = z.strictObject({
-  wide: mm(60, 700),
-  high: mm(60, 700),
-  deep: mm(0, 320),
-  /** Kept free round what goes in. */
-  ease: mm(0, 40),
-  /** How the sides are made. */
-  body: z.enum(['wrap', 'wrap-three', 'tapered', 'set-in', 'boxed', 'boxed-folded', 'folded', 'bellows']),
+/**
+ * What a maker decides about a bag. Lengths in mm; the three first are the room inside. Pockets and flaps go with the bag itself; what a
+ * hand takes hold of gets slimmer more slowly (J); docs/formulas.md §20.
+ */
+export const BAG = {
+  finish: EDGE.finish,
+  wide: length('width inside', 60, 700, 280, { step: 1 }),
+  high: length('height inside', 60, 700, 220, { step: 1 }),
+  deep: length('depth inside', 0, 320, 80, { step: 1 }),
   /** Corner of the front, or of the side that is set in, at the stitch line. */
-  radius: mm(0, 120),
+  radius: length('corner radius at the stitch line', 0, 120, 30, { step: 1 }),
   /** Depth at the top where the gusset tapers. */
-  topDeep: mm(0, 320),
-  pleats: count(1, 6),
+  topDeep: length('depth at the top', 0, 320, 80, { step: 1 }),
+  pleats: count('pleats in each side', 1, 6, 2),
   /** Angle a pleat opens to, degrees. */
-  pleatAngle: count(30, 175),
-  seam: z.enum(['turned', 'raw']),
-  allowance: mm(4, 20),
-  margin: EDGE_SHAPE.margin,
-  trim: EDGE_SHAPE.trim,
-  finish: EDGE_SHAPE.finish,
-  rows: count(1, 2),
+  pleatAngle: count('degrees a pleat opens to', 30, 175, 110),
+  allowance: length('seam allowance', 4, 20, 8),
+  margin: length('margin', 1.5, 10, 4, { step: 0.1, mayMove: 0.6 }),
+  trim: length('cut extra and trimmed after sewing', 0, 5, 1.5),
+  rows: count('rows in a turned seam', 1, 2, 1),
   /** Between the two rows of a turned seam. */
-  rowApart: mm(1.5, 12),
-  ends: z.enum(['level', 'long']),
-  cornerEase: mm(0, 4),
-  seamSkive: z.enum(['none', 'half']),
-  grooves: z.enum(['none', 'grooved']),
-  top: z.enum(['single', 'doubled', 'rolled']),
-  topBand: mm(8, 80),
-  flap: z.enum(['none', 'one', 'sewn']),
-  flapLength: mm(20, 400),
-  flapRadius: mm(0, 120),
-  closure: z.enum(['none', 'snap', 'magnet', 'lock', 'strap', 'zip']),
-  pocket: z.enum(['none', 'flat', 'full']),
-  pocketHigh: mm(40, 400),
-  pocketWide: mm(50, 600),
-  fullness: mm(0, 60),
-  divider: z.enum(['none', 'one']),
-  organiser: z.enum(['none', 'covered']),
-  cards: count(0, 6),
-  pens: count(0, 4),
-  slip: z.enum(['none', 'pad']),
-  lining: z.enum(['none', 'lined']),
-  base: z.enum(['none', 'board', 'cushioned', 'overlapping']),
-  board: mm(0.5, 5),
-  foam: mm(1, 10),
+  rowApart: length('between the two rows', 1.5, 12, 3),
+  cornerEase: length('gusset cut shorter at each corner', 0, 4, 0),
+  topBand: length('width of the band or the hem', 8, 80, 30, {
+    step: 1,
+    goes: { with: 'high', power: 0.5, least: 12 },
+  }),
+  flapLength: length('how far the flap comes down', 20, 400, 160, {
+    step: 1,
+    goes: { with: 'high', power: 1, least: 20 },
+  }),
+  flapRadius: length('corners of the flap', 0, 120, 25, { step: 1 }),
+  pocketHigh: length('height of the pocket', 40, 400, 130, {
+    step: 1,
+    goes: { with: 'high', power: 1, least: 40 },
+  }),
+  pocketWide: length('width of the pocket', 50, 600, 180, {
+    step: 1,
+    goes: { with: 'wide', power: 1, least: 50 },
+  }),
+  fullness: length('fullness of the pocket', 0, 60, 0, { step: 1 }),
+  cards: count('card places', 0, 6, 3),
+  pens: count('pen places', 0, 4, 2),
+  board: length('thickness of the board', 0.5, 5, 1.5, { step: 0.1 }),
+  foam: length('thickness of the foam', 1, 10, 3),
   /** How far the base panel laps up the front and the back. */
-  baseLap: mm(10, 120),
-  feet: z.enum(['none', 'feet']),
-  handle: z.enum(['none', 'flat', 'doubled', 'rolled', 'ring']),
-  handleFix: z.enum(['sewn', 'riveted']),
-  handleWide: mm(8, 60),
+  baseLap: length('how far the base panel laps up', 10, 120, 40, {
+    step: 1,
+    goes: { with: 'high', power: 1, least: 10 },
+  }),
+  handleWide: length('width of the handle', 8, 60, 25, { goes: { with: 'wide', power: 0.5, least: 8 } }),
   /** Clear height under the handle, mm. */
-  handleRise: mm(20, 320),
+  handleRise: length('clear height under the handle', 20, 320, 60, {
+    step: 5,
+    goes: { with: 'wide', power: 0.5, least: 25 },
+  }),
   /** From end to end of it along the top. */
-  handleSpan: mm(20, 400),
-  handleCord: mm(4, 14),
-  handles: count(1, 2),
-  strap: z.enum(['none', 'shoulder', 'pair']),
+  handleSpan: length('from end to end of the handle', 20, 400, 140, {
+    step: 5,
+    goes: { with: 'wide', power: 1, least: 30 },
+  }),
+  handleCord: length('cord in the handle', 4, 14, 8),
+  handles: count('handles', 1, 2, 2),
   /** Round the body from ring to ring, as it is worn. */
-  carried: mm(300, 1800),
-  strapWide: mm(10, 80),
-  strapHoles: count(1, 13),
-  strapSpacing: mm(10, 50),
-  strapShort: mm(80, 600),
-  strapTip: mm(20, 120),
-  strapPad: z.enum(['none', 'pad']),
-  strapJoin: z.enum(['none', 'joined']),
-  lap: mm(15, 90),
-})
-export type BagParams = z.infer<typeof bagParams>
-
-/** Ordinary shop practice (J). */
-export const BAG_DEFAULTS: BagParams = {
-  wide: 280,
-  high: 220,
-  deep: 80,
-  ease: 6,
-  body: 'wrap',
-  radius: 30,
-  topDeep: 80,
-  pleats: 2,
-  pleatAngle: 110,
-  seam: 'turned',
-  allowance: 8,
-  margin: 4,
-  trim: 1.5,
-  finish: 'burnished',
-  rows: 1,
-  rowApart: 3,
-  ends: 'level',
-  cornerEase: 0,
-  seamSkive: 'none',
-  grooves: 'none',
-  top: 'single',
-  topBand: 30,
-  flap: 'none',
-  flapLength: 160,
-  flapRadius: 25,
-  closure: 'none',
-  pocket: 'none',
-  pocketHigh: 130,
-  pocketWide: 180,
-  fullness: 0,
-  divider: 'none',
-  organiser: 'none',
-  cards: 3,
-  pens: 2,
-  slip: 'none',
-  lining: 'none',
-  base: 'none',
-  board: 1.5,
-  foam: 3,
-  baseLap: 40,
-  feet: 'none',
-  handle: 'none',
-  handleFix: 'sewn',
-  handleWide: 25,
-  handleRise: 60,
-  handleSpan: 140,
-  handleCord: 8,
-  handles: 2,
-  strap: 'none',
-  carried: 1100,
-  strapWide: 35,
-  strapHoles: 7,
-  strapSpacing: 25,
-  strapShort: 300,
-  strapTip: 60,
-  strapPad: 'none',
-  strapJoin: 'none',
-  lap: 45,
+  carried: length('from ring to ring as it is worn', 300, 1800, 1100, {
+    step: 10,
+    hint: 'over the shoulder with a tape',
+  }),
+  strapWide: length('width of the strap', 10, 80, 35, { goes: { with: 'wide', power: 0.5, least: 10 } }),
+  strapHoles: count('adjustment holes', 1, 13, 7),
+  strapSpacing: length('holes apart', 10, 50, 25, { step: 1 }),
+  strapShort: length('short part from ring to buckle', 80, 600, 300, { step: 5 }),
+  strapTip: length('from the last hole to the tip', 20, 120, 60, { step: 5 }),
+  lap: length('ends that are turned back or sewn on', 15, 90, 45, {
+    step: 1,
+    goes: { with: 'wide', power: 0.5, least: 15 },
+  }),
+  /** Kept free round what goes in. */
+  ease: length('room round what goes in', 0, 40, 6, { step: 1 }),
+  /** How the sides are made. */
+  body: choice('how it is built', 'wrap', [
+    ['wrap', 'one gusset round sides and foot', 'no seam on it; a long piece of even leather'],
+    ['wrap-three', 'a gusset in three, lapped at the foot', 'short pieces; a lap to sew on either side'],
+    ['tapered', 'a gusset that tapers', 'deep at the top and slim at the foot, or the other way'],
+    ['set-in', 'front, foot and back in one, sides set in', 'no seam along the foot'],
+    ['boxed', 'two panels with boxed corners', 'the quickest; a seam along the foot'],
+    ['boxed-folded', 'one panel folded at the foot, boxed corners', 'no seam along the foot; a longer piece'],
+    ['folded', 'sides that fold flat', 'deep at the top, nothing at the foot; lies flat when empty'],
+    ['bellows', 'sides in pleats', 'opens wide at the top, folds flat'],
+  ]),
+  seam: choice('how the body is sewn', 'turned', [
+    ['turned', 'inside out and turned', 'allowance inside; soft or skived leather'],
+    ['raw', 'with raw edges out', 'firm leather; trimmed flush, finished together'],
+  ]),
+  ends: choice('ends of the gusset', 'level', [
+    ['level', 'level with the top edges', 'cut to length'],
+    ['long', 'left long and cut after sewing', 'nothing comes out short'],
+  ]),
+  seamSkive: choice('seam allowances', 'none', [
+    ['none', 'left as thick as they are', 'nothing to skive'],
+    ['half', 'skived to half', 'turned seams lie flatter and turn more easily'],
+  ]),
+  grooves: choice('folds at the foot', 'none', [
+    ['none', 'folded round', 'soft corners'],
+    ['grooved', 'folded in grooves', 'sharp corners in stiff leather'],
+  ]),
+  top: choice('top edges', 'single', [
+    ['single', 'single, its edge finished', 'bevelled and finished before the seams'],
+    ['doubled', 'doubled with a band', 'a firm mouth; two rows'],
+    ['rolled', 'rolled', 'turned over and sewn'],
+  ]),
+  flap: choice('flap', 'none', [
+    ['none', 'no flap', 'open at the top, or shut otherwise'],
+    ['one', 'a flap in one with the back', 'no seam at the top'],
+    ['sewn', 'a flap of its own', 'shorter pieces; two rows on the back'],
+  ]),
+  closure: choice('what shuts it', 'none', [
+    ['none', 'nothing', 'open, or shut by its own weight'],
+    ['snap', 'a snap', 'both halves are set before the seams'],
+    ['magnet', 'a magnet', 'prongs through slots; not beside cards with a magnetic stripe'],
+    ['lock', 'a lock', 'plate on the flap, post on the front'],
+    ['strap', 'a strap through a loop', 'adjusts to what is in it'],
+    ['zip', 'a zip between two bands', 'shut all the way'],
+  ]),
+  pocket: choice('inner pocket', 'none', [
+    ['none', 'no pocket', 'a plain inside'],
+    ['flat', 'a flat pocket', 'for papers and other flat things'],
+    ['full', 'a pocket with fullness', 'pleated at the foot; for thick things'],
+  ]),
+  divider: choice('divider', 'none', [
+    ['none', 'no divider', 'one room for all of it'],
+    ['one', 'a divider', 'sewn down the middle of the sides'],
+  ]),
+  organiser: choice('card and pen places', 'none', [
+    ['none', 'no places', 'a plain inside of the front'],
+    ['covered', 'card and pen places under a cover', 'on the inside of the front'],
+  ]),
+  slip: choice('slip', 'none', [
+    ['none', 'no slip', 'the back stays plain'],
+    ['pad', 'a slip for a pad', 'its back board goes in'],
+  ]),
+  lining: choice('lining', 'none', [
+    ['none', 'unlined', 'the flesh side shows inside'],
+    ['lined', 'lined', 'glued in, in all seams'],
+  ]),
+  base: choice('what stiffens the foot', 'none', [
+    ['none', 'nothing', 'the foot as soft as the leather'],
+    ['board', 'a board in a cover', 'lies in the foot'],
+    ['cushioned', 'a board and foam in a cover', 'softer for a computer'],
+    ['overlapping', 'a panel over the foot, lapped up', 'takes the wear; sewn on before the body is closed'],
+  ]),
+  feet: choice('feet', 'none', [
+    ['none', 'no feet', 'stands on its leather'],
+    ['feet', 'four feet', 'set before the bag is closed'],
+  ]),
+  handle: choice('handle', 'none', [
+    ['none', 'no handle', 'carried by its strap, or under the arm'],
+    ['flat', 'flat', 'one layer, quickly made'],
+    ['doubled', 'doubled', 'two layers sewn along their edges'],
+    ['rolled', 'rolled round a cord', 'kind to the hand'],
+    ['ring', 'between two rings', 'its ends come back and meet underneath'],
+  ]),
+  handleFix: choice('how the handle is fixed', 'sewn', [
+    ['sewn', 'sewn on', 'flat; lines along the pull'],
+    ['riveted', 'riveted', 'quick; holes weaken one place'],
+  ]),
+  strap: choice('strap', 'none', [
+    ['none', 'no strap', 'carried by hand'],
+    ['shoulder', 'a shoulder strap', 'two parts with a buckle'],
+    ['pair', 'two straps over the shoulders', 'from a panel on the back to its lower corners'],
+  ]),
+  strapPad: choice('pads of the straps', 'none', [
+    ['none', 'without pads', 'light and soon made'],
+    ['pad', 'with pads', 'for heavy loads'],
+  ]),
+  strapJoin: choice('how long straps are cut', 'none', [
+    ['none', 'in one run', 'no lap to tear'],
+    ['joined', 'joined of two pieces', 'where no hide is long enough: a lap skived and sewn along the pull'],
+  ]),
 }
+export type BagParams = ParamsOf<typeof BAG>
+export type BagChoice = {
+  [Id in keyof BagParams]: BagParams[Id] extends number ? never : Id
+}[keyof BagParams]

@@ -1,13 +1,13 @@
-import type { Kind } from '../kind.js'
+import { defineKind } from '../kind.js'
 import { stackSizesShown } from '../pockets/index.js'
 import { bifoldCarries, bifoldConcerns, bifoldFits } from './fits.js'
 import { bifoldJoins } from './joins.js'
 import { bifoldLayups, bifoldMatches } from './layup.js'
 import { bifoldPanels, coinFittings } from './panels.js'
-import { BIFOLD_DEFAULTS, type BifoldParams, bifoldParams } from './params.js'
+import { BIFOLD, type BifoldParams } from './params.js'
 import { snapRole } from '../parts/snap.js'
 import { type BifoldSizes, bifoldSizes } from './sizes.js'
-import { BRIEF, FIELDS, ROLES, SENTENCES } from './words.js'
+import { BRIEF, ROLES, SENTENCES } from './words.js'
 
 const sizesOf = (s: BifoldSizes) => [
   ...[s.outsideWidth, s.outsideHeight, s.taken].map((size) => ({ panelId: 'outside', size })),
@@ -20,15 +20,13 @@ const sizesOf = (s: BifoldSizes) => [
 ]
 
 /** A wallet folded once like a book: outside, inside that divides off the notes, card pockets on both halves. */
-export const bifold: Kind<BifoldParams> = {
+export const bifold = defineKind({
   id: 'bifold',
   name: 'Bifold wallet',
   about: 'folded once like a book; cards on both halves, notes behind them',
-  params: bifoldParams,
-  defaults: BIFOLD_DEFAULTS,
+  settings: BIFOLD,
   roles: ROLES,
-  hardware: [snapRole((params) => params.coins !== 'none')],
-  fields: FIELDS,
+  hardware: [snapRole((params: BifoldParams) => params.coins !== 'none')],
   brief: BRIEF,
   sentences: SENTENCES,
   master: (params, materials, reckon) => {
@@ -45,4 +43,4 @@ export const bifold: Kind<BifoldParams> = {
       sizes: sizesOf(sizes),
     }
   },
-}
+})

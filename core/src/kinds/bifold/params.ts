@@ -1,44 +1,41 @@
-import { z } from 'zod'
-import { EDGE_DEFAULTS, EDGE_SHAPE, type EdgeParams, NOTE_SHAPE, mm } from '../parts/schema.js'
-import { POCKET_DEFAULTS, POCKET_SHAPE, type PocketParams } from '../pockets/index.js'
+import { EDGE, NOTES } from '../parts/settings.js'
+import { POCKETS } from '../pockets/index.js'
+import { type ParamsOf, choice, count, length, share, settings } from '../settings/index.js'
 
 /** What a maker decides about a bifold. Lengths in mm. */
-export const bifoldParams = z.strictObject({
-  ...POCKET_SHAPE,
-  ...NOTE_SHAPE,
-  ...EDGE_SHAPE,
-  lip: mm(0, 25),
+const DECIDED = {
+  pockets: count('card pockets a side', 0, 6, 3),
+  ...POCKETS,
+  ...NOTES,
+  ...EDGE,
+  lip: length('outside stands above the inside by', 0, 25, 4),
   /** 1: flush when closed, the outside bows when laid open. 0: flush when laid open. */
-  foldShare: z.number().min(0).max(1),
-  lining: z.enum(['none', 'lined']),
-  divider: z.enum(['none', 'plain', 'lined']),
-  cutAway: z.enum(['none', 'foot']),
-  hidden: z.enum(['none', 'behind']),
-  coins: z.enum(['none', 'right']),
-})
-
-export interface BifoldParams extends PocketParams, EdgeParams {
-  readonly currency: string
-  readonly notes: number
-  readonly lip: number
-  readonly foldShare: number
-  readonly lining: 'none' | 'lined'
-  readonly divider: 'none' | 'plain' | 'lined'
-  readonly cutAway: 'none' | 'foot'
-  readonly hidden: 'none' | 'behind'
-  readonly coins: 'none' | 'right'
+  foldShare: share(
+    'share of the fold given to the outside',
+    0.6,
+    '0 lies flat open · 1 lies flat closed · 0.5 to 0.7 suits most wallets',
+  ),
+  lining: choice('flesh side of the outside', 'none', [
+    ['none', 'left as it is', 'thinnest; its flesh shows in the note compartment'],
+    ['lined', 'lined', 'a lining of its own leather, longer round the fold by what lies under it'],
+  ]),
+  divider: choice('note compartment', 'none', [
+    ['none', 'in one', 'one compartment for all notes'],
+    ['plain', 'parted by a divider', 'two compartments; one leaf more in every seam'],
+    ['lined', 'parted by a lined divider', 'both faces finished; two leaves more in every seam'],
+  ]),
+  cutAway: choice('foot of the inside at the fold', 'none', [
+    ['none', 'left whole', 'one straight foot'],
+    ['foot', 'cut away', 'nothing of it can buckle or fray in the fold'],
+  ]),
+  hidden: choice('behind the cards', 'none', [
+    ['none', 'nothing', 'the pockets are sewn to the inside itself'],
+    ['behind', 'a hidden pocket open to the fold', 'the pockets get a backing of their own; a leaf thicker'],
+  ]),
+  coins: choice('right half', 'none', [
+    ['none', 'with card pockets like the left', 'both halves alike'],
+    ['right', 'with a coin pocket and a snap', 'cards on the left only'],
+  ]),
 }
-
-export const BIFOLD_DEFAULTS: BifoldParams = {
-  ...POCKET_DEFAULTS,
-  ...EDGE_DEFAULTS,
-  currency: 'eur',
-  notes: 8,
-  lip: 4,
-  foldShare: 0.6,
-  lining: 'none',
-  divider: 'none',
-  cutAway: 'none',
-  hidden: 'none',
-  coins: 'none',
-}
+export type BifoldParams = ParamsOf<typeof DECIDED>
+export const BIFOLD = settings(DECIDED)

@@ -1,17 +1,9 @@
-import { SNAP_FIELD } from '../parts/snap.js'
-import type { Field, Sentence } from '../fields.js'
+import type { Sentence } from '../settings/index.js'
+import type { BifoldParams } from './params.js'
 import type { Role } from '../kind.js'
-import {
-  EDGE_FIELDS,
-  NOTE_FIELDS,
-  choiceField,
-  leatherField,
-  lengthField,
-  shareField,
-} from '../parts/fields.js'
-import { POCKET_SENTENCES, pocketFields } from '../pockets/index.js'
+import { POCKET_SENTENCES } from '../pockets/index.js'
 
-export const ROLES: readonly Role[] = [
+export const ROLES: readonly Role<BifoldParams>[] = [
   {
     id: 'outside',
     label: 'Outside',
@@ -44,41 +36,6 @@ export const ROLES: readonly Role[] = [
     usual: 0.6,
     when: (params) => params.lining === 'lined' || params.divider === 'lined',
   },
-]
-
-export const FIELDS: readonly Field[] = [
-  ...ROLES.map(leatherField),
-  ...pocketFields('card pockets a side', 0, 6),
-  ...NOTE_FIELDS,
-  ...EDGE_FIELDS,
-  lengthField('lip', 'outside stands above the inside by', 0, 25),
-  shareField(
-    'foldShare',
-    'share of the fold given to the outside',
-    '0 lies flat open · 1 lies flat closed · 0.5 to 0.7 suits most wallets',
-  ),
-  choiceField('lining', 'flesh side of the outside', [
-    ['none', 'left as it is', 'thinnest; its flesh shows in the note compartment'],
-    ['lined', 'lined', 'a lining of its own leather, longer round the fold by what lies under it'],
-  ]),
-  choiceField('divider', 'note compartment', [
-    ['none', 'in one', 'one compartment for all notes'],
-    ['plain', 'parted by a divider', 'two compartments; one leaf more in every seam'],
-    ['lined', 'parted by a lined divider', 'both faces finished; two leaves more in every seam'],
-  ]),
-  choiceField('cutAway', 'foot of the inside at the fold', [
-    ['none', 'left whole', 'one straight foot'],
-    ['foot', 'cut away', 'nothing of it can buckle or fray in the fold'],
-  ]),
-  choiceField('hidden', 'behind the cards', [
-    ['none', 'nothing', 'the pockets are sewn to the inside itself'],
-    ['behind', 'a hidden pocket open to the fold', 'the pockets get a backing of their own; a leaf thicker'],
-  ]),
-  SNAP_FIELD,
-  choiceField('coins', 'right half', [
-    ['none', 'with card pockets like the left', 'both halves alike'],
-    ['right', 'with a coin pocket and a snap', 'cards on the left only'],
-  ]),
 ]
 
 export const BRIEF: readonly Sentence[] = [

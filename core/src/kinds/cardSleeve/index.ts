@@ -1,9 +1,8 @@
 import { STAY, flipAbout, point, shift } from '../../geometry/index.js'
 import type { Join, Layup, Match, Panel, Sheet } from '../../master/index.js'
 import { type Reckon, type Reckoned, given } from '../../working/index.js'
-import { type Kind, type Materials, type Role, leatherOf } from '../kind.js'
+import { defineKind, type Materials, type Role, leatherOf } from '../kind.js'
 import { basicsOf, counted, outcomeBy, sizeBy } from '../parts/basics.js'
-import { EDGE_FIELDS, choiceField, leatherField } from '../parts/fields.js'
 import { edgeSeam } from '../parts/seams.js'
 import { allRound, finishedFate, plainPanel, rectangleShape, rimBand } from '../parts/shape.js'
 import { panelSheet, pileTurnedOver } from '../parts/sheets.js'
@@ -18,7 +17,6 @@ import {
   pileJoins,
   pileSheets,
   pileSides,
-  pocketFields,
   roomOverCards,
   sideGlue,
   stackItems,
@@ -26,9 +24,9 @@ import {
   stackSizes,
   stackSizesShown,
 } from '../pockets/index.js'
-import { SLEEVE_DEFAULTS, type SleeveParams, sleeveParams } from './params.js'
+import { SLEEVE, type SleeveParams } from './params.js'
 
-const ROLES: readonly Role[] = [
+const ROLES: readonly Role<SleeveParams>[] = [
   { id: 'body', label: 'Backs', why: 'carry the pockets and face the centre; 0.9 to 1.2 mm', usual: 1 },
   { id: 'pockets', label: 'Pockets', why: 'the lightest; every pocket adds to the pile', usual: 0.9 },
   {
@@ -205,30 +203,12 @@ const matches = (s: Sleeve): Match[] =>
       }))
 
 /** A flat sleeve: pockets on one or both faces, and a compartment between them. */
-export const cardSleeve: Kind<SleeveParams> = {
+export const cardSleeve = defineKind({
   id: 'card-sleeve',
   name: 'Card sleeve',
   about: 'flat, one to four pockets on a side, a compartment between',
-  params: sleeveParams,
-  defaults: SLEEVE_DEFAULTS,
+  settings: SLEEVE,
   roles: ROLES,
-  fields: [
-    ...ROLES.map(leatherField),
-    ...pocketFields('card pockets a side', 1, 4),
-    ...EDGE_FIELDS,
-    choiceField('sides', 'pockets on', [
-      ['both', 'both faces', 'the two faces are alike'],
-      ['one', 'one face only', 'the other face is the plain back'],
-    ]),
-    choiceField('centre', 'between the faces', [
-      ['open', 'a compartment open at the top', 'for folded notes; takes two backs'],
-      ['none', 'nothing', 'one back carries both faces; thinnest'],
-    ]),
-    choiceField('lining', 'backs', [
-      ['none', 'not lined', 'the flesh side shows inside'],
-      ['lined', 'lined', 'finished inside; a leaf more in the seam'],
-    ]),
-  ],
   brief: [
     'It carries {pockets} card pockets a side on {sides}, {cardsPerPocket} to a pocket, each card showing {shown}, got out {grip}.',
     'The pockets: {school}, feet {feet}, tops {tops}; behind each slit, where there are slits, {pouch}.',
@@ -263,4 +243,4 @@ export const cardSleeve: Kind<SleeveParams> = {
       ],
     }
   },
-}
+})

@@ -1,29 +1,24 @@
-import { z } from 'zod'
-import { EDGE_DEFAULTS, EDGE_SHAPE, type EdgeParams, count } from '../parts/schema.js'
-import { POCKET_DEFAULTS, POCKET_SHAPE, type PocketParams } from '../pockets/index.js'
+import { EDGE } from '../parts/settings.js'
+import { POCKETS } from '../pockets/index.js'
+import { type ParamsOf, choice, count, settings } from '../settings/index.js'
 
 /** What a maker decides about a card sleeve. Lengths in mm. */
-export const sleeveParams = z.strictObject({
-  ...POCKET_SHAPE,
-  ...EDGE_SHAPE,
-  pockets: count(1, 4),
-  sides: z.enum(['both', 'one']),
-  centre: z.enum(['open', 'none']),
-  lining: z.enum(['none', 'lined']),
-})
-
-export interface SleeveParams extends PocketParams, EdgeParams {
-  readonly sides: 'both' | 'one'
-  readonly centre: 'open' | 'none'
-  readonly lining: 'none' | 'lined'
+const DECIDED = {
+  pockets: count('card pockets a side', 1, 4, 2),
+  ...POCKETS,
+  ...EDGE,
+  sides: choice('pockets on', 'both', [
+    ['both', 'both faces', 'the two faces are alike'],
+    ['one', 'one face only', 'the other face is the plain back'],
+  ]),
+  centre: choice('between the faces', 'open', [
+    ['open', 'a compartment open at the top', 'for folded notes; takes two backs'],
+    ['none', 'nothing', 'one back carries both faces; thinnest'],
+  ]),
+  lining: choice('backs', 'none', [
+    ['none', 'not lined', 'the flesh side shows inside'],
+    ['lined', 'lined', 'finished inside; a leaf more in the seam'],
+  ]),
 }
-
-export const SLEEVE_DEFAULTS: SleeveParams = {
-  ...POCKET_DEFAULTS,
-  ...EDGE_DEFAULTS,
-  pockets: 2,
-  topPocket: 'full',
-  sides: 'both',
-  centre: 'open',
-  lining: 'none',
-}
+export type SleeveParams = ParamsOf<typeof DECIDED>
+export const SLEEVE = settings(DECIDED, { usual: { topPocket: 'full' } })

@@ -1,25 +1,17 @@
 import { point } from '../../geometry/index.js'
 import type { Concern, Fit } from '../../master/index.js'
 import { type Reckon, given } from '../../working/index.js'
-import type { Kind, Role } from '../kind.js'
+import { type Role, defineKind } from '../kind.js'
 import { counted, sizeBy } from '../parts/basics.js'
-import { EDGE_FIELDS, choiceField, leatherField, lengthField } from '../parts/fields.js'
-import {
-  POCKET_SENTENCES,
-  firstTop,
-  pileConcerns,
-  pileFits,
-  pocketFields,
-  stackSizesShown,
-} from '../pockets/index.js'
+import { POCKET_SENTENCES, firstTop, pileConcerns, pileFits, stackSizesShown } from '../pockets/index.js'
 import { caseJoins, caseLayups } from './lay.js'
 import { casePanels } from './panels.js'
-import { CASE_DEFAULTS, type CaseParams, caseParams } from './params.js'
+import { CASE, type CaseParams } from './params.js'
 import { BENCH, type CaseSizes, caseSizes } from './sizes.js'
 import { needed, present } from '../parts/fits.js'
-import { SNAP_FIELD, snapHalf, snapRole } from '../parts/snap.js'
+import { snapHalf, snapRole } from '../parts/snap.js'
 
-const ROLES: readonly Role[] = [
+const ROLES: readonly Role<CaseParams>[] = [
   { id: 'body', label: 'Body', why: 'front, back and flap; 1.4 to 2 mm keeps its shape', usual: 1.6 },
   { id: 'gusset', label: 'Gussets', why: 'fold flat at every closing: thin and supple', usual: 0.9 },
   {
@@ -105,33 +97,13 @@ function concerns(p: CaseParams, s: CaseSizes): Concern[] {
 }
 
 /** A case for spectacles or tools, with gussets that fold flat and a flap over the top. */
-export const gussetedCase: Kind<CaseParams> = {
+export const gussetedCase = defineKind({
   id: 'gusseted-case',
   name: 'Gusseted case',
   about: 'for spectacles or tools; side gussets fold flat, a flap closes it',
-  params: caseParams,
-  defaults: CASE_DEFAULTS,
+  settings: CASE,
   roles: ROLES,
-  hardware: [snapRole((params) => params.closure === 'snap')],
-  fields: [
-    ...ROLES.map(leatherField),
-    SNAP_FIELD,
-    ...pocketFields('card pockets on the back', 0, 3),
-    ...EDGE_FIELDS,
-    lengthField('wide', 'width of what goes in', 40, 300),
-    lengthField('high', 'height of what goes in', 30, 250),
-    lengthField('deep', 'thickness of what goes in', 8, 90),
-    lengthField('ease', 'room all round', 1, 15),
-    lengthField('flap', 'length of the flap', 20, 120, { step: 1 }),
-    choiceField('bridge', 'inside', [
-      ['bridge', 'with a support under the bridge', 'spectacles do not lie on their lenses'],
-      ['none', 'left plain', 'for tools and other things'],
-    ]),
-    choiceField('closure', 'closed by', [
-      ['snap', 'a snap', 'set in flap and front before they are sewn'],
-      ['tuck', 'the flap alone', 'nothing that scratches'],
-    ]),
-  ],
+  hardware: [snapRole((params: CaseParams) => params.closure === 'snap')],
   brief: [
     'It takes a thing {wide} wide, {high} high and {deep} thick, with {ease} of room; inside {bridge}.',
     'A flap of {flap} comes over the front, closed by {closure}.',
@@ -191,4 +163,4 @@ export const gussetedCase: Kind<CaseParams> = {
       ],
     }
   },
-}
+})

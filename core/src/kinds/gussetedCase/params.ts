@@ -1,42 +1,26 @@
-import { z } from 'zod'
-import { EDGE_DEFAULTS, EDGE_SHAPE, type EdgeParams, count, mm } from '../parts/schema.js'
-import { POCKET_DEFAULTS, POCKET_SHAPE, type PocketParams } from '../pockets/index.js'
+import { EDGE } from '../parts/settings.js'
+import { POCKETS } from '../pockets/index.js'
+import { type ParamsOf, choice, count, length, settings } from '../settings/index.js'
 
 /** What a maker decides about a gusseted case. Lengths in mm. */
-export const caseParams = z.strictObject({
-  ...POCKET_SHAPE,
-  ...EDGE_SHAPE,
-  pockets: count(0, 3),
+const DECIDED = {
+  pockets: count('card pockets on the back', 0, 3, 1),
+  ...POCKETS,
+  ...EDGE,
   /** What goes in, as it lies in the case. */
-  wide: mm(40, 300),
-  high: mm(30, 250),
-  deep: mm(8, 90),
-  ease: mm(1, 15),
-  flap: mm(20, 120),
-  bridge: z.enum(['none', 'bridge']),
-  closure: z.enum(['snap', 'tuck']),
-})
-
-export interface CaseParams extends PocketParams, EdgeParams {
-  readonly wide: number
-  readonly high: number
-  readonly deep: number
-  readonly ease: number
-  readonly flap: number
-  readonly bridge: 'none' | 'bridge'
-  readonly closure: 'snap' | 'tuck'
+  wide: length('width of what goes in', 40, 300, 150),
+  high: length('height of what goes in', 30, 250, 62),
+  deep: length('thickness of what goes in', 8, 90, 36),
+  ease: length('room all round', 1, 15, 4),
+  flap: length('length of the flap', 20, 120, 45, { step: 1 }),
+  bridge: choice('inside', 'bridge', [
+    ['bridge', 'with a support under the bridge', 'spectacles do not lie on their lenses'],
+    ['none', 'left plain', 'for tools and other things'],
+  ]),
+  closure: choice('closed by', 'snap', [
+    ['snap', 'a snap', 'set in flap and front before they are sewn'],
+    ['tuck', 'the flap alone', 'nothing that scratches'],
+  ]),
 }
-
-export const CASE_DEFAULTS: CaseParams = {
-  ...POCKET_DEFAULTS,
-  ...EDGE_DEFAULTS,
-  corner: 8,
-  pockets: 1,
-  wide: 150,
-  high: 62,
-  deep: 36,
-  ease: 4,
-  flap: 45,
-  bridge: 'bridge',
-  closure: 'snap',
-}
+export type CaseParams = ParamsOf<typeof DECIDED>
+export const CASE = settings(DECIDED, { usual: { corner: 8 } })

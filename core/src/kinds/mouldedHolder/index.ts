@@ -1,16 +1,15 @@
 import { point } from '../../geometry/index.js'
 import type { Concern, Fit } from '../../master/index.js'
 import { type Reckon, given } from '../../working/index.js'
-import { type Kind, type Materials, type Role, leatherOf } from '../kind.js'
+import { defineKind, type Materials, type Role, leatherOf } from '../kind.js'
 import { sizeBy } from '../parts/basics.js'
-import { EDGE_FIELDS, choiceField, leatherField, lengthField, shareField } from '../parts/fields.js'
 import { holderJoins, holderLayups } from './lay.js'
 import { holderPanels } from './panels.js'
-import { HOLDER_DEFAULTS, type HolderParams, holderParams } from './params.js'
+import { HOLDER, type HolderParams } from './params.js'
 import { BENCH, type HolderSizes, holderSizes } from './sizes.js'
 import { needed, present } from '../parts/fits.js'
 
-const ROLES: readonly Role[] = [
+const ROLES: readonly Role<HolderParams>[] = [
   {
     id: 'front',
     label: 'Front',
@@ -89,30 +88,12 @@ function fits(p: HolderParams, s: HolderSizes, reckon: Reckon, materials: Materi
 }
 
 /** A flat back and a front wet-formed over the thing it holds, hung on a belt. */
-export const mouldedHolder: Kind<HolderParams> = {
+export const mouldedHolder = defineKind({
   id: 'moulded-holder',
   name: 'Moulded holder',
   about: 'front formed wet over a block, flat back, hung on a belt',
-  params: holderParams,
-  defaults: HOLDER_DEFAULTS,
+  settings: HOLDER,
   roles: ROLES,
-  fields: [
-    ...ROLES.map(leatherField),
-    ...EDGE_FIELDS,
-    lengthField('wide', 'width of the thing', 15, 250),
-    lengthField('high', 'height of the thing', 20, 300),
-    lengthField('deep', 'thickness of the thing', 3, 60),
-    lengthField('edge', 'radius of the form’s edge', 0, 30),
-    lengthField('shown', 'standing out of the mouth', 0, 120),
-    shareField('shrink', 'shrinks in drying', '0.02 to 0.05 for most vegetable tanned leather', 0.08, 0.005),
-    lengthField('rough', 'left to trim all round', 5, 30),
-    choiceField('hung', 'hung by', [
-      ['loop', 'a loop through two slots in the back', 'the belt does not touch what is inside'],
-      ['wings', 'the belt through a slot in each wing', 'lies close to the body; wider'],
-    ]),
-    lengthField('belt', 'width of the belt', 10, 70),
-    lengthField('beltThick', 'thickness of the belt', 1, 8),
-  ],
   brief: [
     'It holds a thing {wide} wide, {high} high and {deep} thick, of which {shown} stands out of the mouth.',
     'Formed over a block with edges rounded {edge}; the leather {shrink}, {rough} left to trim.',
@@ -146,4 +127,4 @@ export const mouldedHolder: Kind<HolderParams> = {
       ],
     }
   },
-}
+})

@@ -1,49 +1,25 @@
-import { z } from 'zod'
-import { EDGE_DEFAULTS, EDGE_SHAPE, type EdgeParams, mm } from '../parts/schema.js'
+import { EDGE } from '../parts/settings.js'
+import { type ParamsOf, choice, length, share, settings } from '../settings/index.js'
 
 /** What a maker decides about a moulded holder. Lengths in mm. */
-export const holderParams = z.strictObject({
-  ...EDGE_SHAPE,
+const DECIDED = {
+  ...EDGE,
   /** The thing itself, or the form made for it. */
-  wide: mm(15, 250),
-  high: mm(20, 300),
-  deep: mm(3, 60),
+  wide: length('width of the thing', 15, 250, 62),
+  high: length('height of the thing', 20, 300, 105),
+  deep: length('thickness of the thing', 3, 60, 16),
   /** Radius of the form's upper edge. */
-  edge: mm(0, 30),
+  edge: length('radius of the form’s edge', 0, 30, 4),
   /** How much of the thing stands out of the mouth. */
-  shown: mm(0, 120),
-  shrink: z.number().min(0).max(0.08),
-  rough: mm(5, 30),
-  hung: z.enum(['loop', 'wings']),
-  belt: mm(10, 70),
-  beltThick: mm(1, 8),
-})
-
-export interface HolderParams extends EdgeParams {
-  readonly wide: number
-  readonly high: number
-  readonly deep: number
-  readonly edge: number
-  readonly shown: number
-  readonly shrink: number
-  readonly rough: number
-  readonly hung: 'loop' | 'wings'
-  readonly belt: number
-  readonly beltThick: number
+  shown: length('standing out of the mouth', 0, 120, 25),
+  shrink: share('shrinks in drying', 0.03, '0.02 to 0.05 for most vegetable tanned leather', 0.08, 0.005),
+  rough: length('left to trim all round', 5, 30, 12),
+  hung: choice('hung by', 'loop', [
+    ['loop', 'a loop through two slots in the back', 'the belt does not touch what is inside'],
+    ['wings', 'the belt through a slot in each wing', 'lies close to the body; wider'],
+  ]),
+  belt: length('width of the belt', 10, 70, 38),
+  beltThick: length('thickness of the belt', 1, 8, 4),
 }
-
-export const HOLDER_DEFAULTS: HolderParams = {
-  ...EDGE_DEFAULTS,
-  margin: 4,
-  corner: 10,
-  wide: 62,
-  high: 105,
-  deep: 16,
-  edge: 4,
-  shown: 25,
-  shrink: 0.03,
-  rough: 12,
-  hung: 'loop',
-  belt: 38,
-  beltThick: 4,
-}
+export type HolderParams = ParamsOf<typeof DECIDED>
+export const HOLDER = settings(DECIDED, { usual: { margin: 4, corner: 10 } })

@@ -1,16 +1,15 @@
 import { point } from '../../geometry/index.js'
 import type { Concern, Fit } from '../../master/index.js'
 import { type Reckon, given } from '../../working/index.js'
-import type { Kind, Role } from '../kind.js'
+import { type Role, defineKind } from '../kind.js'
 import { sizeBy } from '../parts/basics.js'
-import { FINISH_FIELD, choiceField, countField, leatherField, lengthField } from '../parts/fields.js'
 import { strapJoins, strapLayups } from './lay.js'
 import { strapPanels } from './panels.js'
-import { STRAP_DEFAULTS, type StrapParams, strapParams } from './params.js'
+import { STRAP, type StrapParams } from './params.js'
 import { type StrapSizes, strapSizes } from './sizes.js'
 import { needed, present } from '../parts/fits.js'
 
-const ROLES: readonly Role[] = [
+const ROLES: readonly Role<StrapParams>[] = [
   { id: 'outside', label: 'Outside', why: 'thin enough to turn over: 0.8 to 1.2 mm', usual: 0.9 },
   {
     id: 'lining',
@@ -91,47 +90,12 @@ function concerns(p: StrapParams): Concern[] {
 }
 
 /** A strap of two pieces, for a watch or hung from a bag: tongue and buckle, from the measure of what it goes round. */
-export const narrowStrap: Kind<StrapParams> = {
+export const narrowStrap = defineKind({
   id: 'narrow-strap',
   name: 'Narrow strap',
   about: 'for a watch or hung from a bag: tongue piece and buckle piece',
-  params: strapParams,
-  defaults: STRAP_DEFAULTS,
+  settings: STRAP,
   roles: ROLES,
-  fields: [
-    ...ROLES.map(leatherField),
-    lengthField('margin', 'margin', 1.2, 6, { step: 0.1, hint: 'from the finished edge to the stitch line' }),
-    FINISH_FIELD,
-    lengthField('girth', 'girth', 80, 600, { step: 1, hint: 'round the wrist, or whatever it goes round' }),
-    lengthField('ease', 'ease', 0, 40),
-    lengthField('between', 'from bar to bar between the pieces', 0, 120, {
-      hint: '0 where both ends share a ring',
-    }),
-    lengthField('wideEnd', 'width at the bar', 8, 40),
-    lengthField('narrowEnd', 'width at the buckle', 6, 40),
-    lengthField('barEnd', 'thickness of the bar', 1, 6, { step: 0.1 }),
-    lengthField('barBuckle', 'thickness of the buckle’s bar', 1, 6, { step: 0.1 }),
-    lengthField('short', 'length of the buckle piece', 30, 250, { step: 1 }),
-    countField('holes', 'holes', 1, 11, 'an odd number puts the measure on the middle one'),
-    lengthField('spacing', 'from hole to hole', 4, 25),
-    lengthField('hole', 'size of a hole', 1, 5, { step: 0.1 }),
-    lengthField('tongue', 'from the last hole to the tip', 8, 60),
-    choiceField('tip', 'tip', [
-      ['pointed', 'pointed', 'finds the buckle easily'],
-      ['round', 'round', 'nothing to bend up'],
-    ]),
-    lengthField('lap', 'turned back', 6, 40, { mayMove: 2 }),
-    choiceField('lining', 'flesh side', [
-      ['lined', 'lined', 'smooth against the skin'],
-      ['none', 'left as it is', 'thinnest; the flesh lies against the skin'],
-    ]),
-    choiceField('edges', 'edges', [
-      ['turned', 'turned over', 'no raw edge shows; the lining covers the border'],
-      ['raw', 'raw and finished', 'for firmer leather'],
-    ]),
-    lengthField('turn', 'width of the turn', 3, 12),
-    lengthField('prong', 'thickness of the prong', 0.8, 5, { step: 0.1 }),
-  ],
   brief: [
     'It goes round {girth}, with {ease} of ease; between its two pieces lie {between} from bar to bar.',
     'The buckle piece is {short} long. {holes} holes of {hole}, {spacing} apart; {tongue} from the last to a {tip} tip.',
@@ -171,4 +135,4 @@ export const narrowStrap: Kind<StrapParams> = {
       ],
     }
   },
-}
+})

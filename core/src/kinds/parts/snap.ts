@@ -1,25 +1,15 @@
 import type { Point } from '../../geometry/index.js'
 import type { Fitting } from '../../master/index.js'
-import type { Field } from '../fields.js'
 import type { HardwareRole } from '../kind.js'
 
 /** The part a snap plays where `when` holds. */
-export const snapRole = (when: (params: Readonly<Record<string, unknown>>) => boolean): HardwareRole => ({
+export const snapRole = <P>(when: (params: P) => boolean): HardwareRole<P> => ({
   id: 'snap',
   label: 'Snap',
   sort: 'snap',
   usual: 12.5,
   when,
 })
-
-export const SNAP_FIELD: Field = {
-  type: 'hardware',
-  id: 'hardware-snap',
-  label: 'snap',
-  path: ['hardware', 'snap'],
-  role: 'snap',
-  sort: 'snap',
-}
 
 /** Half of a snap on a sheet, set before that is sewn down. */
 export const snapHalf = (

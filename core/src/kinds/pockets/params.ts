@@ -1,61 +1,9 @@
-import { z } from 'zod'
-import type { Field, Sentence } from '../fields.js'
-import { choiceField, countField, lengthField } from '../parts/fields.js'
-import { count, mm } from '../parts/schema.js'
+import { type ParamsOf, type Sentence, choice, count, length } from '../settings/index.js'
 
-/** What a maker decides about a pile of card pockets, in any kind. Lengths in mm. */
-export const POCKET_SHAPE = {
-  /** Pockets in one pile. */
-  pockets: count(0, 6),
-  cardsPerPocket: count(1, 4),
-  school: z.enum(['butted', 'lapped', 'overlap', 'slits']),
-  /** How a pocket's foot is held to what carries it. */
-  feet: z.enum(['sewn', 'glued', 'both']),
-  reveal: mm(6, 30),
-  /** How far a lapped arm reaches under the next pocket. */
-  lap: mm(2, 30),
-  /** How much of a card stands out of its own pocket. */
-  shown: mm(2, 25),
-  topPocket: z.enum(['full', 'clear']),
-  tops: z.enum(['raw', 'turned']),
-  grip: z.enum(['none', 'notch', 'slot']),
-  /** Behind each slit. */
-  pouch: z.enum(['fabric', 'none']),
-}
-
-export interface PocketParams {
-  readonly pockets: number
-  readonly cardsPerPocket: number
-  readonly school: 'butted' | 'lapped' | 'overlap' | 'slits'
-  readonly feet: 'sewn' | 'glued' | 'both'
-  readonly reveal: number
-  readonly lap: number
-  readonly shown: number
-  readonly topPocket: 'full' | 'clear'
-  readonly tops: 'raw' | 'turned'
-  readonly grip: 'none' | 'notch' | 'slot'
-  readonly pouch: 'fabric' | 'none'
-}
-
-export const POCKET_DEFAULTS: PocketParams = {
-  pockets: 3,
-  cardsPerPocket: 1,
-  school: 'lapped',
-  feet: 'both',
-  reveal: 12,
-  lap: 12,
-  shown: 8,
-  topPocket: 'clear',
-  tops: 'raw',
-  grip: 'none',
-  pouch: 'fabric',
-}
-
-/** The settings of a pile of pockets; `label` says of which, `most` how many there may be. */
-export const pocketFields = (label: string, least: number, most: number): readonly Field[] => [
-  countField('pockets', label, least, most),
-  countField('cardsPerPocket', 'cards in each pocket', 1, 4),
-  choiceField('school', 'school of the pockets', [
+/** What a maker decides about a pile of card pockets, in any kind; how many there are each kind asks by itself. Lengths in mm. */
+export const POCKETS = {
+  cardsPerPocket: count('cards in each pocket', 1, 4, 1),
+  school: choice('school of the pockets', 'lapped', [
     ['butted', 'T, butted step to step', 'thinnest; a gap can open and no stitch may fall on it'],
     [
       'lapped',
@@ -69,20 +17,20 @@ export const pocketFields = (label: string, least: number, most: number): readon
     ],
     ['slits', 'slits in one panel', 'a single face; each slit needs a pocket of cloth behind it'],
   ]),
-  choiceField('feet', 'feet of the pockets', [
+  /** How a pocket's foot is held to what carries it. */
+  feet: choice('feet of the pockets', 'both', [
     ['both', 'glued and sewn across', 'nothing moves while it is sewn; the usual way'],
     ['sewn', 'sewn across, not glued', 'stays supple; has to be held while it is sewn'],
     ['glued', 'glued only', 'no stitches show inside; the glue alone carries the card'],
   ]),
-  lengthField('reveal', 'reveal', 6, 30, {
-    mayMove: 2,
-    hint: 'how much of a pocket shows above the next',
-  }),
-  lengthField('lap', 'lap of the arms', 2, 30, {
+  reveal: length('reveal', 6, 30, 12, { mayMove: 2, hint: 'how much of a pocket shows above the next' }),
+  /** How far a lapped arm reaches under the next pocket. */
+  lap: length('lap of the arms', 2, 30, 12, {
     hint: 'how far a lapped arm reaches under the next pocket; never farther than the reveal',
   }),
-  lengthField('shown', 'card showing', 2, 25, { hint: 'how much of a card stands out of its pocket' }),
-  choiceField('topPocket', 'uppermost pocket', [
+  /** How much of a card stands out of its own pocket. */
+  shown: length('card showing', 2, 25, 8, { hint: 'how much of a card stands out of its pocket' }),
+  topPocket: choice('uppermost pocket', 'clear', [
     [
       'clear',
       'shortened where that clears the pile',
@@ -90,20 +38,23 @@ export const pocketFields = (label: string, least: number, most: number): readon
     ],
     ['full', 'at full depth', 'all cards stand equally deep'],
   ]),
-  choiceField('tops', 'tops of the pockets', [
+  tops: choice('tops of the pockets', 'raw', [
     ['raw', 'raw and finished', 'thinnest; the edge is burnished or painted before assembly'],
     ['turned', 'turned over a tape and sewn', 'does not stretch out of shape; thicker at the seams'],
   ]),
-  choiceField('grip', 'to get a card out', [
+  grip: choice('to get a card out', 'none', [
     ['none', 'by what shows of it', 'nothing is cut away'],
     ['notch', 'by a thumb notch in the top', 'the card is pushed up from the notch'],
     ['slot', 'by a thumb slot lower down', 'the top edge stays whole; the card is pushed from the slot'],
   ]),
-  choiceField('pouch', 'behind each slit', [
+  /** Behind each slit. */
+  pouch: choice('behind each slit', 'fabric', [
     ['fabric', 'a pocket of thin cloth', 'stops the card where it should stand'],
     ['none', 'nothing', 'cards fall down behind the face'],
   ]),
-]
+}
+/** A pile of so many. */
+export type PocketParams = ParamsOf<typeof POCKETS> & { readonly pockets: number }
 
 /** What is said of the pockets' own pieces, by panel. */
 export const POCKET_SENTENCES: Readonly<Record<string, readonly Sentence[]>> = {

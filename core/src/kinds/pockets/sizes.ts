@@ -2,7 +2,7 @@ import { SIDE_ROOM } from '../../formulas/index.js'
 import { CARD, type Leather } from '../../stores/index.js'
 import { type Reckon, type Reckoned, given } from '../../working/index.js'
 import { type Basics, sizeBy } from '../parts/basics.js'
-import type { EdgeParams } from '../parts/schema.js'
+import type { EdgeParams } from '../parts/settings.js'
 import { CLOTH, FOOT_BAND, POCKET_BENCH, edgePieces } from './bench.js'
 import type { PocketParams } from './params.js'
 

@@ -1,24 +1,16 @@
 import { STAY, point, shift } from '../../geometry/index.js'
 import type { Concern, Fit } from '../../master/index.js'
 import { type Reckon, given } from '../../working/index.js'
-import type { Kind, Role } from '../kind.js'
-import {
-  FINISH_FIELD,
-  MARGIN_FIELD,
-  TRIM_FIELD,
-  choiceField,
-  leatherField,
-  lengthField,
-} from '../parts/fields.js'
+import { type Role, defineKind } from '../kind.js'
 import { needed, present } from '../parts/fits.js'
 import { edgeSeam, lineSeam } from '../parts/seams.js'
 import { finishedFate, outlineOf } from '../parts/shape.js'
 import { contentSheet, panelSheet } from '../parts/sheets.js'
 import { chainOf, sheathPanels } from './panels.js'
-import { SHEATH_DEFAULTS, type SheathParams, sheathParams } from './params.js'
+import { SHEATH, type SheathParams } from './params.js'
 import { LOOP_END, type SheathSizes, sheathSizes } from './sizes.js'
 
-const ROLES: readonly Role[] = [
+const ROLES: readonly Role<SheathParams>[] = [
   { id: 'body', label: 'Body', why: 'front and back: firm, 2.5 to 3.5 mm', usual: 2.8 },
   { id: 'welt', label: 'Welt', why: 'what lies between: as thick as the tool, in layers', usual: 2.8 },
 ]
@@ -90,35 +82,12 @@ function concerns(p: SheathParams, s: SheathSizes): Concern[] {
 }
 
 /** A sheath in layers for a tool that hangs from a belt. */
-export const sheath: Kind<SheathParams> = {
+export const sheath = defineKind({
   id: 'sheath',
   name: 'Layered sheath',
   about: 'front, back and a welt between them as thick as the tool; hangs from a belt',
-  params: sheathParams,
-  defaults: SHEATH_DEFAULTS,
+  settings: SHEATH,
   roles: ROLES,
-  fields: [
-    ...ROLES.map(leatherField),
-    MARGIN_FIELD,
-    TRIM_FIELD,
-    FINISH_FIELD,
-    lengthField('deep', 'how much of the tool goes in', 40, 400, { step: 1 }),
-    lengthField('wide', 'width of the tool at the mouth', 8, 150),
-    lengthField('tipWide', 'width of the tool at its tip', 2, 150),
-    lengthField('thick', 'thickness of the tool', 1, 40, { step: 0.1 }),
-    lengthField('balance', 'from its tip to where it balances', 10, 500, { step: 1 }),
-    lengthField('play', 'play all round', 0.5, 6),
-    lengthField('welt', 'width of the welt', 5, 20),
-    choiceField('loop', 'belt loop', [
-      ['fold', 'in one with the back, folded down', 'strong; a longer piece'],
-      ['sewn', 'a loop sewn to the back', 'saves leather'],
-      ['none', 'no loop', 'carried in a bag'],
-    ]),
-    lengthField('belt', 'width of the belt', 15, 80, { step: 1 }),
-    lengthField('beltThick', 'thickness of the belt', 1, 10),
-    lengthField('loopWide', 'width of the loop', 15, 80, { step: 1 }),
-    lengthField('rise', 'from the mouth up to the middle of the loop', 10, 200, { step: 1 }),
-  ],
   brief: [
     'It takes a tool {wide} wide at the mouth and {tipWide} at its tip, {thick} thick; {deep} of it goes in, with {play} of play.',
     'It balances {balance} from its tip. Worn on a belt {belt} wide and {beltThick} thick: {loop}, {loopWide} wide, {rise} above the mouth.',
@@ -209,4 +178,4 @@ export const sheath: Kind<SheathParams> = {
       ],
     }
   },
-}
+})

@@ -1,43 +1,30 @@
-import { z } from 'zod'
-import { EDGE_SHAPE, mm } from '../parts/schema.js'
+import { EDGE } from '../parts/settings.js'
+import { type ParamsOf, choice, length, settings } from '../settings/index.js'
 
-/** What a maker decides about a layered sheath for a tool. Lengths in mm; the tool hangs point down. */
-export const sheathParams = z.strictObject({
+/** What a maker decides about a layered sheath for a tool; it hangs point down. Lengths in mm. */
+const DECIDED = {
+  margin: EDGE.margin,
+  trim: EDGE.trim,
+  finish: EDGE.finish,
   /** As much of the tool as goes in. */
-  deep: mm(40, 400),
-  wide: mm(8, 150),
-  tipWide: mm(2, 150),
-  thick: mm(1, 40),
+  deep: length('how much of the tool goes in', 40, 400, 120, { step: 1 }),
+  wide: length('width of the tool at the mouth', 8, 150, 34),
+  tipWide: length('width of the tool at its tip', 2, 150, 18),
+  thick: length('thickness of the tool', 1, 40, 4, { step: 0.1 }),
   /** From the tip to where the tool balances. */
-  balance: mm(10, 500),
-  play: mm(0.5, 6),
-  welt: mm(5, 20),
-  loop: z.enum(['fold', 'sewn', 'none']),
-  belt: mm(15, 80),
-  beltThick: mm(1, 10),
-  loopWide: mm(15, 80),
+  balance: length('from its tip to where it balances', 10, 500, 115, { step: 1 }),
+  play: length('play all round', 0.5, 6, 1.5),
+  welt: length('width of the welt', 5, 20, 10),
+  loop: choice('belt loop', 'fold', [
+    ['fold', 'in one with the back, folded down', 'strong; a longer piece'],
+    ['sewn', 'a loop sewn to the back', 'saves leather'],
+    ['none', 'no loop', 'carried in a bag'],
+  ]),
+  belt: length('width of the belt', 15, 80, 40, { step: 1 }),
+  beltThick: length('thickness of the belt', 1, 10, 4),
+  loopWide: length('width of the loop', 15, 80, 34, { step: 1 }),
   /** From the mouth up to the middle of the loop. */
-  rise: mm(10, 200),
-  margin: EDGE_SHAPE.margin,
-  trim: EDGE_SHAPE.trim,
-  finish: EDGE_SHAPE.finish,
-})
-export type SheathParams = z.infer<typeof sheathParams>
-
-export const SHEATH_DEFAULTS: SheathParams = {
-  deep: 120,
-  wide: 34,
-  tipWide: 18,
-  thick: 4,
-  balance: 115,
-  play: 1.5,
-  welt: 10,
-  loop: 'fold',
-  belt: 40,
-  beltThick: 4,
-  loopWide: 34,
-  rise: 60,
-  margin: 4,
-  trim: 2,
-  finish: 'burnished',
+  rise: length('from the mouth up to the middle of the loop', 10, 200, 60, { step: 1 }),
 }
+export type SheathParams = ParamsOf<typeof DECIDED>
+export const SHEATH = settings(DECIDED, { usual: { margin: 4, trim: 2 } })

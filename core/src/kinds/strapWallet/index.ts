@@ -1,22 +1,14 @@
 import { point } from '../../geometry/index.js'
 import type { Concern, Fit } from '../../master/index.js'
 import { type Reckon, given } from '../../working/index.js'
-import type { Kind, Role } from '../kind.js'
+import { type Role, defineKind } from '../kind.js'
 import { counted, notesMaybe, sizeBy } from '../parts/basics.js'
-import {
-  EDGE_FIELDS,
-  NOTE_FIELDS,
-  choiceField,
-  countField,
-  leatherField,
-  lengthField,
-} from '../parts/fields.js'
 import { strapWalletJoins, strapWalletLayups, strapWalletPanels } from './lay.js'
-import { STRAP_WALLET_DEFAULTS, type StrapWalletParams, strapWalletParams } from './params.js'
+import { STRAP_WALLET, type StrapWalletParams } from './params.js'
 import { type StrapWalletSizes, strapWalletSizes } from './sizes.js'
 import { betweenSeams, needed, present } from '../parts/fits.js'
 
-const ROLES: readonly Role[] = [
+const ROLES: readonly Role<StrapWalletParams>[] = [
   { id: 'outside', label: 'Body', why: 'one piece folded up; 1.4 to 2 mm stands by itself', usual: 1.6 },
   { id: 'inside', label: 'Inner pocket', why: 'lies between the notes and the cards; thin', usual: 0.9 },
   { id: 'strap', label: 'Strap', why: 'pulled every day: firm, with little stretch', usual: 2 },
@@ -73,28 +65,12 @@ function concerns(p: StrapWalletParams, s: StrapWalletSizes): Concern[] {
 }
 
 /** A long wallet of one piece folded up into a pocket, held shut by a strap through slotted tabs. */
-export const strapWallet: Kind<StrapWalletParams> = {
+export const strapWallet = defineKind({
   id: 'strap-wallet',
   name: 'Strap-bound long wallet',
   about: 'one piece folded up, notes at full length, a strap round it',
-  params: strapWalletParams,
-  defaults: STRAP_WALLET_DEFAULTS,
+  settings: STRAP_WALLET,
   roles: ROLES,
-  fields: [
-    ...ROLES.map(leatherField),
-    ...NOTE_FIELDS,
-    ...EDGE_FIELDS,
-    countField('cards', 'cards lying loose', 0, 16),
-    lengthField('noteEase', 'room all round a note', 1, 15),
-    lengthField('lower', 'front ends lower than the back by', 0, 40),
-    lengthField('flap', 'length of the flap', 20, 90, { step: 1 }),
-    choiceField('inner', 'between notes and cards', [
-      ['pocket', 'an inner pocket', 'notes and cards do not mix; one leaf more in the side seams'],
-      ['none', 'nothing', 'one compartment'],
-    ]),
-    lengthField('strap', 'width of the strap', 8, 40),
-    lengthField('overlap', 'overlap of the strap when full', 20, 120, { step: 5 }),
-  ],
   brief: [
     'It carries {notes} notes: {currency}, with {noteEase} of room round them, and {cards} cards.',
     'Between notes and cards {inner}. The front ends {lower} lower than the back.',
@@ -129,4 +105,4 @@ export const strapWallet: Kind<StrapWalletParams> = {
       ],
     }
   },
-}
+})

@@ -1,42 +1,22 @@
-import { z } from 'zod'
-import { EDGE_DEFAULTS, EDGE_SHAPE, type EdgeParams, NOTE_SHAPE, count, mm } from '../parts/schema.js'
+import { EDGE, NOTES } from '../parts/settings.js'
+import { type ParamsOf, choice, count, length, settings } from '../settings/index.js'
 
 /** What a maker decides about a strap-bound long wallet. Lengths in mm. */
-export const strapWalletParams = z.strictObject({
-  ...NOTE_SHAPE,
-  ...EDGE_SHAPE,
+const DECIDED = {
+  ...NOTES,
+  ...EDGE,
   /** Cards lying loose behind the notes. */
-  cards: count(0, 16),
-  noteEase: mm(1, 15),
+  cards: count('cards lying loose', 0, 16, 4),
+  noteEase: length('room all round a note', 1, 15, 4),
   /** How much lower the front ends than the back, so that a note can be gripped. */
-  lower: mm(0, 40),
-  flap: mm(20, 90),
-  inner: z.enum(['none', 'pocket']),
-  strap: mm(8, 40),
-  overlap: mm(20, 120),
-})
-
-export interface StrapWalletParams extends EdgeParams {
-  readonly currency: string
-  readonly notes: number
-  readonly cards: number
-  readonly noteEase: number
-  readonly lower: number
-  readonly flap: number
-  readonly inner: 'none' | 'pocket'
-  readonly strap: number
-  readonly overlap: number
+  lower: length('front ends lower than the back by', 0, 40, 12),
+  flap: length('length of the flap', 20, 90, 50, { step: 1 }),
+  inner: choice('between notes and cards', 'pocket', [
+    ['pocket', 'an inner pocket', 'notes and cards do not mix; one leaf more in the side seams'],
+    ['none', 'nothing', 'one compartment'],
+  ]),
+  strap: length('width of the strap', 8, 40, 14),
+  overlap: length('overlap of the strap when full', 20, 120, 60, { step: 5 }),
 }
-
-export const STRAP_WALLET_DEFAULTS: StrapWalletParams = {
-  ...EDGE_DEFAULTS,
-  currency: 'eur',
-  notes: 20,
-  cards: 4,
-  noteEase: 4,
-  lower: 12,
-  flap: 50,
-  inner: 'pocket',
-  strap: 14,
-  overlap: 60,
-}
+export type StrapWalletParams = ParamsOf<typeof DECIDED>
+export const STRAP_WALLET = settings(DECIDED, { usual: { notes: 20 } })

@@ -2,25 +2,14 @@ import { point } from '../../geometry/index.js'
 import type { Fit } from '../../master/index.js'
 import { CARD } from '../../stores/index.js'
 import type { Reckon } from '../../working/index.js'
-import type { Kind, Role } from '../kind.js'
+import { type Role, defineKind } from '../kind.js'
 import { counted, notesMaybe } from '../parts/basics.js'
-import {
-  CORNER_FIELD,
-  FINISH_FIELD,
-  MARGIN_FIELD,
-  NOTE_FIELDS,
-  choiceField,
-  countField,
-  leatherField,
-  lengthField,
-  shareField,
-} from '../parts/fields.js'
 import { needed, present } from '../parts/fits.js'
 import { wrapJoins, wrapLayups, wrapPanels } from './lay.js'
-import { WRAP_DEFAULTS, type WrapParams, wrapParams } from './params.js'
+import { WRAP, type WrapParams } from './params.js'
 import { type WrapSizes, wrapSizes } from './sizes.js'
 
-const ROLES: readonly Role[] = [
+const ROLES: readonly Role<WrapParams>[] = [
   { id: 'body', label: 'Body', why: 'folded over itself many times: thin and supple', usual: 1.1 },
 ]
 
@@ -54,43 +43,12 @@ function fits(p: WrapParams, s: WrapSizes, reckon: Reckon): Fit[] {
 }
 
 /** One piece wrapped round and round what it carries. */
-export const wrapWallet: Kind<WrapParams> = {
+export const wrapWallet = defineKind({
   id: 'wrap-wallet',
   name: 'Wrap wallet',
   about: 'one piece folded over itself three to six times; no pockets to sew',
-  params: wrapParams,
-  defaults: WRAP_DEFAULTS,
+  settings: WRAP,
   roles: ROLES,
-  fields: [
-    ...ROLES.map(leatherField),
-    ...NOTE_FIELDS,
-    MARGIN_FIELD,
-    CORNER_FIELD,
-    FINISH_FIELD,
-    countField('folds', 'folds', 3, 6),
-    countField('cards', 'cards', 0, 16),
-    lengthField('ease', 'room all round', 1, 12),
-    shareField(
-      'fill',
-      'share of the contents that reaches into a fold',
-      'cards stop short of the folds; 0.3 suits most',
-    ),
-    choiceField('noteFlaps', 'sides of the second panel', [
-      [
-        'turned',
-        'with a note flap on each, edges turned',
-        'holds the notes in; the ears are cut off so that nothing catches in the folds',
-      ],
-      ['none', 'left straight', 'nothing holds the notes but the wrapping'],
-    ]),
-    lengthField('flapWidth', 'width of a note flap', 15, 60, { step: 1 }),
-    lengthField('ear', 'cut off each ear', 4, 30),
-    lengthField('turn', 'turned over', 4, 12),
-    choiceField('band', 'held shut by', [
-      ['loop', 'a loop pushed over it', 'sized for the full bundle'],
-      ['none', 'nothing', 'stays shut by itself only when it is soft'],
-    ]),
-  ],
   brief: [
     'Folded {folds} times round {cards} cards and {notes} notes: {currency}, with {ease} of room.',
     'Of what it carries, {fill} reaches into a fold. Held shut by {band}.',
@@ -121,4 +79,4 @@ export const wrapWallet: Kind<WrapParams> = {
       ],
     }
   },
-}
+})

@@ -1,53 +1,36 @@
-import { z } from 'zod'
-import { EDGE_DEFAULTS, EDGE_SHAPE, type EdgeParams, NOTE_SHAPE, count, mm } from '../parts/schema.js'
-
-const { margin, corner, finish } = EDGE_SHAPE
+import { EDGE, NOTES } from '../parts/settings.js'
+import { type ParamsOf, choice, count, length, share, settings } from '../settings/index.js'
 
 /** What a maker decides about a wrap wallet. Lengths in mm. */
-export const wrapParams = z.strictObject({
-  ...NOTE_SHAPE,
-  margin,
-  corner,
-  finish,
-  folds: count(3, 6),
-  cards: count(0, 16),
-  ease: mm(1, 12),
+const DECIDED = {
+  ...NOTES,
+  margin: EDGE.margin,
+  corner: EDGE.corner,
+  finish: EDGE.finish,
+  folds: count('folds', 3, 6, 3),
+  cards: count('cards', 0, 16, 4),
+  ease: length('room all round', 1, 12, 3),
   /** Share of the contents' thickness that reaches into a fold; docs/formulas.md §3. */
-  fill: z.number().min(0).max(1),
-  noteFlaps: z.enum(['turned', 'none']),
-  flapWidth: mm(15, 60),
-  ear: mm(4, 30),
-  turn: mm(4, 12),
-  band: z.enum(['loop', 'none']),
-})
-
-export interface WrapParams extends Omit<EdgeParams, 'trim'> {
-  readonly currency: string
-  readonly notes: number
-  readonly folds: number
-  readonly cards: number
-  readonly ease: number
-  readonly fill: number
-  readonly noteFlaps: 'turned' | 'none'
-  readonly flapWidth: number
-  readonly ear: number
-  readonly turn: number
-  readonly band: 'loop' | 'none'
+  fill: share(
+    'share of the contents that reaches into a fold',
+    0.3,
+    'cards stop short of the folds; 0.3 suits most',
+  ),
+  noteFlaps: choice('sides of the second panel', 'turned', [
+    [
+      'turned',
+      'with a note flap on each, edges turned',
+      'holds the notes in; the ears are cut off so that nothing catches in the folds',
+    ],
+    ['none', 'left straight', 'nothing holds the notes but the wrapping'],
+  ]),
+  flapWidth: length('width of a note flap', 15, 60, 30, { step: 1 }),
+  ear: length('cut off each ear', 4, 30, 10),
+  turn: length('turned over', 4, 12, 7),
+  band: choice('held shut by', 'loop', [
+    ['loop', 'a loop pushed over it', 'sized for the full bundle'],
+    ['none', 'nothing', 'stays shut by itself only when it is soft'],
+  ]),
 }
-
-export const WRAP_DEFAULTS: WrapParams = {
-  margin: EDGE_DEFAULTS.margin,
-  finish: EDGE_DEFAULTS.finish,
-  corner: 8,
-  currency: 'eur',
-  notes: 6,
-  folds: 3,
-  cards: 4,
-  ease: 3,
-  fill: 0.3,
-  noteFlaps: 'turned',
-  flapWidth: 30,
-  ear: 10,
-  turn: 7,
-  band: 'loop',
-}
+export type WrapParams = ParamsOf<typeof DECIDED>
+export const WRAP = settings(DECIDED, { usual: { notes: 6, corner: 8 } })

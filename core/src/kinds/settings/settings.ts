@@ -1,0 +1,59 @@
+import { type ZodType, z } from 'zod'
+import { remembered } from '../../working/index.js'
+import type { Field } from './fields.js'
+import type { Setting } from './setting.js'
+
+/** Settings of a kind by id, in the order in which they are listed. */
+export type Declared = Readonly<Record<string, Setting<unknown>>>
+/** What a design that has these settings knows of them. */
+export type ParamsOf<D extends Declared> = {
+  readonly [Id in keyof D]: D[Id] extends Setting<infer Value> ? Value : never
+}
+/** When a setting plays a part; those not named always do. */
+export type InPlay<P> = { readonly [Id in keyof P]?: (params: P) => boolean }
+
+export type RawParams = Readonly<Record<string, unknown>>
+
+/** What follows from the settings of a kind once they are declared. */
+export interface Settings<P> {
+  readonly schema: ZodType<RawParams>
+  readonly usual: P
+  readonly fields: readonly Field[]
+  /** The parameters of a design as this kind knows them. Throws for those its schema refuses. */
+  readonly read: (raw: RawParams) => P
+  /** What is proposed for sizes like these, by setting. */
+  readonly proposed: (params: P) => Readonly<Record<string, number>>
+}
+
+/** Schema, usual values and fields of settings; `inPlay` says when each plays a part, `usual` where a kind has another usual value. */
+export function settings<const D extends Declared>(
+  declared: D,
+  { inPlay = {}, usual = {} }: { inPlay?: InPlay<ParamsOf<D>>; usual?: Partial<ParamsOf<D>> } = {},
+): Settings<ParamsOf<D>> {
+  type P = ParamsOf<D>
+  const entries = Object.entries(declared)
+  const schema = z.strictObject(Object.fromEntries(entries.map(([id, one]) => [id, one.schema])))
+  const read = remembered((raw: RawParams): P => {
+    const checked: unknown = schema.parse(raw)
+    return checked as P
+  })
+  const values = read({ ...Object.fromEntries(entries.map(([id, one]) => [id, one.usual])), ...usual })
+  const fields = entries.map(([id, one]): Field => {
+    const when: ((params: P) => boolean) | undefined = inPlay[id]
+    const field = one.field(id, ['params', id])
+    return when ? { ...field, when: (raw) => when(read(raw)) } : field
+  })
+  return { schema, usual: values, fields, read, proposed: (params) => proposals(declared, values, params) }
+}
+
+/** Settings that go with a size get smaller with it, and no larger than usual; half millimetres. */
+function proposals(declared: Declared, usual: RawParams, params: RawParams): Record<string, number> {
+  const proposed: Record<string, number> = {}
+  for (const [id, { goes }] of Object.entries(declared)) {
+    if (!goes) continue
+    const most = Number(usual[id])
+    const scale = Math.min(1, Number(params[goes.with]) / Number(usual[goes.with])) ** goes.power
+    proposed[id] = Math.min(most, Math.max(goes.least, Math.round(2 * most * scale) / 2))
+  }
+  return proposed
+}
