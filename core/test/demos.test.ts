@@ -1,3 +1,4 @@
+import { DESIGN_VERSION } from '../src/design/index.js'
 import { readFileSync, readdirSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
 import { describe, expect, test } from 'vitest'
@@ -97,7 +98,7 @@ describe('a bifold saved before there were other schools', () => {
   test('opens, and comes out hole for hole as it was', () => {
     const read = readDesign(JSON.stringify(old))
     if (!read.ok) throw new Error(JSON.stringify(read.issue))
-    expect(read.design.version).toBe(7)
+    expect(read.design.version).toBe(DESIGN_VERSION)
     expect(read.design.params).toMatchObject({
       feet,
       tops,

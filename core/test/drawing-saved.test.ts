@@ -1,3 +1,4 @@
+import { DESIGN_VERSION } from '../src/design/index.js'
 import { describe, expect, test } from 'vitest'
 import {
   applyEdit,
@@ -79,7 +80,7 @@ describe('what is saved', () => {
     const read = readDesignData(two)
     if (!read.ok) throw new Error(JSON.stringify(read.issue))
     const up = read.design
-    expect(up.version).toBe(7)
+    expect(up.version).toBe(DESIGN_VERSION)
     expect(derive(up).pieces.map((p) => p.cut)).toEqual(derive(now).pieces.map((p) => p.cut))
     const kept = editUpToDate({ name: 'calf', changes: [{ path: ['leathers', 'outside'], value: old }] })
     expect(applyEdit(up, kept).ok).toBe(true)

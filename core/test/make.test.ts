@@ -1,3 +1,4 @@
+import { HABITS } from '../src/sewing/index.js'
 import { describe, expect, test } from 'vitest'
 import { type Derived, derive, explainLine, figuresOf } from '@drumlin/core'
 import { pathLength, point, polygon } from '../src/geometry/index.js'
@@ -17,7 +18,7 @@ describe('how long it takes', () => {
     expect(bandLength(strip(20, 20))).toBeCloseTo(20, 9)
   })
   test('90 mm skived 0.5 mm deep on four pieces: 4 × (½ + 1 × 1.5) = 8 minutes', () =>
-    expect(skiveMinutes(90, 0.5, 4)).toBeCloseTo(8, 9))
+    expect(skiveMinutes(90, 0.5, 4, HABITS.usual)).toBeCloseTo(8, 9))
   const derived = demoWith({})
   const time = timeOf(derived)
   const part = (key: string) => time.parts.find((p) => p.key === `time.${key}`)!

@@ -1,4 +1,4 @@
-import { PLAIN_SEWING } from '../sewing/index.js'
+import { HABITS, PLAIN_SEWING } from '../sewing/index.js'
 import { kindOf, startingHardware } from '../kinds/index.js'
 import {
   type Awl,
@@ -9,7 +9,7 @@ import {
   STARTER_STORES,
   type Thread,
 } from '../stores/index.js'
-import { DEFAULT_HABITS, DESIGN_FORMAT, DESIGN_VERSION, type Design, designSchema } from './schema.js'
+import { DESIGN_FORMAT, DESIGN_VERSION, type Design, designSchema } from './schema.js'
 
 export interface FreshDesign {
   readonly id: string
@@ -41,6 +41,6 @@ export const freshDesign = ({ params, hardware, ...rest }: FreshDesign): Design 
     sewing: PLAIN_SEWING,
     drawn: [],
     ties: [],
-    habits: DEFAULT_HABITS,
+    habits: HABITS.usual,
     overruled: [],
   })

@@ -31,7 +31,7 @@ export {
   takeDesign,
 } from './edits.js'
 export { type FreshDesign, freshDesign } from './fresh.js'
-export { DESIGN_FORMAT, DESIGN_VERSION, type Design, type Habits, designSchema } from './schema.js'
+export { DESIGN_FORMAT, DESIGN_VERSION, type Design, designSchema } from './schema.js'
 export { type Rebased, rebaseEdits } from './rebase.js'
 export { OLDEST_VERSION, editUpToDate, upToDate } from './versions.js'
 export {

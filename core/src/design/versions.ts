@@ -1,8 +1,8 @@
 import { STARTER_STORES, leatherOf1 } from '../stores/index.js'
-import { PLAIN_SEWING } from '../sewing/index.js'
+import { HABITS, PLAIN_SEWING } from '../sewing/index.js'
 import { kindMaybe, startingHardware as hardwareFor } from '../kinds/index.js'
 import type { Edit } from './edit.js'
-import { DEFAULT_HABITS, DESIGN_VERSION } from './schema.js'
+import { DESIGN_VERSION } from './schema.js'
 
 type Plain = Record<string, unknown>
 
@@ -49,7 +49,7 @@ const STEPS: readonly ((design: Plain) => Plain)[] = [
     awl: STARTER_STORES.awls[0],
     skives: {},
     lengths: {},
-    habits: DEFAULT_HABITS,
+    habits: HABITS.usual,
     overruled: [],
   }),
   // Version 2 knew nothing drawn by hand, and leathers without measured spots and test pieces.
@@ -84,6 +84,12 @@ const STEPS: readonly ((design: Plain) => Plain)[] = [
   (five) => ({ ...five, version: 6, hardware: startingHardware(five.kind), contents: [] }),
   // Version 6 reckoned with 9 s a stitch, three times too fast, where nobody said otherwise, and with holes instead of blows.
   (six) => ({ ...six, version: 7, habits: habitsOf6(six.habits), params: paramsOf6(six.params) }),
+  // Version 7 did not ask how fast leather is cut, skived, turned, glued and finished; it reckoned with these.
+  (seven) => ({
+    ...seven,
+    version: 8,
+    habits: isPlain(seven.habits) ? { ...HABITS.usual, ...seven.habits } : seven.habits,
+  }),
 ]
 
 /** The oldest version that can still be read. */

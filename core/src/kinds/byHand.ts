@@ -1,5 +1,5 @@
 import { defineKind } from './kind.js'
-import { settings } from './settings/index.js'
+import { settings } from '../settings/index.js'
 
 /** Nothing given: every panel is drawn by hand. */
 export const byHand = defineKind({

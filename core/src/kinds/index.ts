@@ -10,7 +10,7 @@ import { mouldedHolder } from './mouldedHolder/index.js'
 import { narrowStrap } from './narrowStrap/index.js'
 import { portfolio } from './portfolio/index.js'
 import { rucksack } from './rucksack/index.js'
-import type { Field } from './settings/index.js'
+import type { Field } from '../settings/index.js'
 import { sheath } from './sheath/index.js'
 import { strapWallet } from './strapWallet/index.js'
 import { tote } from './tote/index.js'
@@ -54,7 +54,7 @@ export const fieldsInPlay = (kind: Kind, params: Readonly<Record<string, unknown
 
 export { type SentencePart, sentenceParts } from './sentence.js'
 export { SEAM_SENTENCES, SEWING_SENTENCES } from './common.js'
-export type { Choice, Field, Sentence } from './settings/index.js'
+export type { Choice, Field, Sentence } from '../settings/index.js'
 export {
   type HardwareRole,
   type Kind,

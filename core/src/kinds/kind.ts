@@ -2,7 +2,7 @@ import type { ZodType } from 'zod'
 import type { Master } from '../master/index.js'
 import type { Hardware, HardwareSort, Iron, Leather } from '../stores/index.js'
 import type { Reckon } from '../working/index.js'
-import type { Field, RawParams, Sentence, Settings } from './settings/index.js'
+import type { Field, RawParams, Sentence, Settings } from '../settings/index.js'
 
 /** A part a leather plays in the design, with one line on what suits it. */
 export interface Role<P = RawParams> {
@@ -56,7 +56,10 @@ export interface Kind {
 }
 
 /** A kind as it is written: everything it says of its settings is of its own. */
-export interface KindOf<P> extends Pick<Kind, 'id' | 'name' | 'about' | 'brief' | 'sentences'> {
+export interface KindOf<P extends RawParams> extends Pick<
+  Kind,
+  'id' | 'name' | 'about' | 'brief' | 'sentences'
+> {
   readonly settings: Settings<P>
   readonly roles: readonly Role<P>[]
   readonly hardware?: readonly HardwareRole<P>[]
@@ -64,7 +67,13 @@ export interface KindOf<P> extends Pick<Kind, 'id' | 'name' | 'about' | 'brief' 
 }
 
 /** Closes a kind over its own settings; its leathers and hardware are settings too. */
-export function defineKind<P>({ settings, roles, hardware = [], master, ...said }: KindOf<P>): Kind {
+export function defineKind<P extends RawParams>({
+  settings,
+  roles,
+  hardware = [],
+  master,
+  ...said
+}: KindOf<P>): Kind {
   const { read } = settings
   /** The same, asking of a design as it is saved. */
   const asked = <R extends Role<P> | HardwareRole<P>>({ when, ...role }: R) => ({
@@ -75,7 +84,7 @@ export function defineKind<P>({ settings, roles, hardware = [], master, ...said 
   return {
     ...said,
     params: settings.schema,
-    defaults: settings.usual as RawParams,
+    defaults: settings.usual,
     proposes: (raw) => settings.proposed(read(raw)),
     roles: leathers,
     hardware: wares,

@@ -1,4 +1,4 @@
-import type { Field, Sentence } from './settings/index.js'
+import type { Field, Sentence } from '../settings/index.js'
 
 /** What a sentence is made of: words, and settings that stand in it. */
 export type SentencePart = { readonly words: string } | { readonly field: Field }

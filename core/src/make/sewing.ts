@@ -1,14 +1,10 @@
+import type { Habits } from '../sewing/index.js'
 import { type Run, strikesOf } from '../stitch/index.js'
 import type { Machine } from '../stores/index.js'
 import { type Reckon, type Reckoned, given } from '../working/index.js'
 
 /** The maker's own speed: seconds a blow of an iron, a stitch by hand and a corner; minutes to thread up and begin. */
-export interface Speed {
-  readonly blowSeconds: number
-  readonly stitchSeconds: number
-  readonly cornerSeconds: number
-  readonly runMinutes: number
-}
+export type Speed = Pick<Habits, 'blowSeconds' | 'stitchSeconds' | 'cornerSeconds' | 'runMinutes'>
 
 /** Blows that punch a run by hand: each edge for itself where they are holed apart. None by machine. */
 export const punchBlows = (run: Run): number =>

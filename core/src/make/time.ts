@@ -5,16 +5,16 @@ import type { Run } from '../stitch/index.js'
 import type { NamesIn } from '../expression/index.js'
 import { type Reckon, type Reckoned, type Given, given } from '../working/index.js'
 import type { Machine } from '../stores/index.js'
-import { PACE } from './pace.js'
-import { type Speed, cornersOf, punchBlows } from './sewing.js'
+import type { Habits } from '../sewing/index.js'
+import { cornersOf, punchBlows } from './sewing.js'
 
 /** What the time is worked out from. */
 export interface Made {
   readonly master: Pick<Master, 'joins' | 'layups'>
   readonly edges: readonly EdgeWork[]
   readonly runs: readonly Run[]
-  /** How fast the maker sews, and the machine. */
-  readonly speed: Speed
+  /** How fast the maker works, and the machine. */
+  readonly speed: Habits
   readonly machine: Pick<Machine, 'speed'>
 }
 
@@ -105,7 +105,7 @@ function workOf({ master, edges, runs }: Made) {
   }
 }
 
-/** Time to cut, skive, turn, glue, sew and finish, by a plain pace (J); docs/formulas.md §17. Nothing for drying. */
+/** Time to cut, skive, turn, glue, sew and finish, by the maker's own pace; docs/formulas.md §17. Nothing for drying. */
 export function benchTime(made: Made, reckon: Reckon): BenchTime {
   const work = workOf(made)
   const part = <const Words extends string>(
@@ -151,27 +151,27 @@ export function benchTime(made: Made, reckon: Reckon): BenchTime {
   const parts = [
     part('cut', 'cutting out', '{round} mm round / {pace} a minute + {pieces} pieces × {each}', {
       round,
-      pace: PACE.cut,
+      pace: speed.cutPace,
       pieces,
-      each: PACE.perPiece,
+      each: speed.pieceMinutes,
     }),
     part(
       'skive',
       'skiving',
       '{strips} strips × {each} + {skived} mm / {pace} a minute; deep ones counted longer',
-      { strips, each: PACE.perSkive, skived, pace: PACE.skive },
+      { strips, each: speed.skiveMinutes, skived, pace: speed.skivePace },
     ),
     part('turn', 'turning edges', '{turned} mm / {pace} a minute + {pleats} pleats and cuts × {each}', {
       turned,
-      pace: PACE.turn,
+      pace: speed.turnPace,
       pleats,
-      each: PACE.perPleat,
+      each: speed.pleatMinutes,
     }),
     part('glue', 'gluing', '{joins} joins × {each} + {coated} mm coated / {pace} a minute', {
       joins,
-      each: PACE.perGlue,
+      each: speed.glueMinutes,
       coated,
-      pace: PACE.glue,
+      pace: speed.gluePace,
     }),
     part(
       'sew',
@@ -191,7 +191,7 @@ export function benchTime(made: Made, reckon: Reckon): BenchTime {
         each: speed.runMinutes,
       } as { [name: string]: number },
     ),
-    part('edges', 'finishing edges', '{edge} mm / {pace} a minute', { edge, pace: PACE.edge }),
+    part('edges', 'finishing edges', '{edge} mm / {pace} a minute', { edge, pace: speed.edgePace }),
   ]
   const [cut, skive, turn, glue, sew, edges] = parts
   const total = reckon(

@@ -13,6 +13,7 @@ import type { Change, Design } from '../design/index.js'
 import type { DrawnPanel } from '../drawn/index.js'
 import { type LaidSheet, type LaidUp, sheetThickness } from '../layup/index.js'
 import { bandLength, skiveMinutes } from '../make/index.js'
+import type { Habits } from '../sewing/index.js'
 import { type Panel, edgeChain, insetChainMaybe } from '../master/index.js'
 import type { Run } from '../stitch/index.js'
 
@@ -36,7 +37,14 @@ export interface Candidate {
 /** Width of a skive put along an edge of a drawn panel, mm (J). */
 const EDGE_WIDTH = 10
 
-const bandsOf = (panel: Panel, full: number, bears: number): Candidate[] => {
+/** The leather as it is, the least it bears, mm, and how fast it is skived. */
+interface Skivable {
+  readonly full: number
+  readonly bears: number
+  readonly ways: Habits
+}
+
+const bandsOf = (panel: Panel, { full, bears, ways }: Skivable): Candidate[] => {
   const keys = [...new Set(panel.bands.filter((b) => b.start === b.end && !b.hollow).map((b) => b.key))]
   return keys.map((key) => {
     const areas = panel.bands.filter((b) => b.key === key).flatMap((b) => b.areas.map((a) => a.outline))
@@ -50,7 +58,7 @@ const bandsOf = (panel: Panel, full: number, bears: number): Candidate[] => {
       bears,
       minutes: (to) =>
         areas.reduce(
-          (sum, area) => sum + skiveMinutes(bandLength(area), Math.max(0, full - to), panel.count),
+          (sum, area) => sum + skiveMinutes(bandLength(area), Math.max(0, full - to), panel.count, ways),
           0,
         ),
       areas,
@@ -61,7 +69,7 @@ const bandsOf = (panel: Panel, full: number, bears: number): Candidate[] => {
 }
 
 /** Edges of a drawn panel that a run follows closely: each could be skived along. */
-function drawnOf(panel: Panel, drawn: DrawnPanel, full: number, bears: number): Candidate[] {
+function drawnOf(panel: Panel, drawn: DrawnPanel, { full, bears, ways }: Skivable): Candidate[] {
   const ids = new Set(drawn.edges.map((e) => e.id))
   return panel.edges
     .filter((e) => ids.has(e.id))
@@ -77,7 +85,7 @@ function drawnOf(panel: Panel, drawn: DrawnPanel, full: number, bears: number): 
         panelId: panel.id,
         now: full,
         bears,
-        minutes: (to) => skiveMinutes(length, Math.max(0, full - to), panel.count),
+        minutes: (to) => skiveMinutes(length, Math.max(0, full - to), panel.count, ways),
         areas: inner ? [stripBetween(path, inner)] : [],
         covers: (local) => pathNearest(path, local).distance < EDGE_WIDTH - 0.01,
         change: (to, design) => {
@@ -102,8 +110,9 @@ export function candidatesOf({ panels, edges, design }: Derived, sheets: readonl
       const stock = edges.find((w) => w.panel.id === panel.id)?.stock
       if (!stock?.leather) return []
       const drawn = design.drawn.find((d) => d.id === panel.id)
-      const bands = bandsOf(panel, stock.thickness, stock.bears)
-      return drawn ? [...bands, ...drawnOf(panel, drawn, stock.thickness, stock.bears)] : bands
+      const skivable = { full: stock.thickness, bears: stock.bears, ways: design.habits }
+      const bands = bandsOf(panel, skivable)
+      return drawn ? [...bands, ...drawnOf(panel, drawn, skivable)] : bands
     })
 }
 

@@ -1,13 +1,31 @@
 import { z } from 'zod'
+import { type Field, type ParamsOf, choice } from '../settings/index.js'
 import { ironSchema, wordsSchema } from '../stores/index.js'
 
-/** How holes are made: through all layers at once, each side on its own and mirrored, or by the machine's needle. */
-const HOLE_SCHOOLS = ['through', 'apart', 'machine'] as const
-export type HoleSchool = (typeof HOLE_SCHOOLS)[number]
+/** What is decided for all runs; each may have its own. */
+const ALL_RUNS = {
+  holes: choice('how holes are made', 'through', [
+    ['through', 'through all layers at once', 'fast, and they always meet; the back looks different'],
+    ['apart', 'each side apart and mirrored', 'both faces perfect; the counts have to agree exactly'],
+    ['machine', 'by the machine', 'its needle makes them; only the line is drawn'],
+  ]),
+  stepping: choice('how a side comes to whole stitches', 'evened', [
+    ['evened', 'evened out over each side', 'no stitch differs enough to show'],
+    [
+      'stepped',
+      'stepped with the iron, the last stitches evened out',
+      'the iron’s own pitch wherever it is looked at',
+    ],
+  ]),
+}
+export type HoleSchool = ParamsOf<typeof ALL_RUNS>['holes']
+export type Stepping = ParamsOf<typeof ALL_RUNS>['stepping']
 
-/** How a pitch is brought to a whole number: spread over the side, or the iron's own up to the last few stitches. */
-const STEPPINGS = ['evened', 'stepped'] as const
-export type Stepping = (typeof STEPPINGS)[number]
+/** The same as settings of the design. */
+export const RUN_FIELDS: readonly Field[] = [
+  ALL_RUNS.holes.field('holeSchool', ['sewing', 'holes']),
+  ALL_RUNS.stepping.field('stepping', ['sewing', 'stepping']),
+]
 
 /** Where the longer of two edges is eased in. */
 const EASES = ['spread', 'corners'] as const
@@ -25,8 +43,8 @@ const halves = (most: number) =>
 
 /** What the maker decided about one run; what is left out is as Drumlin proposes. Lengths in mm. */
 export const runWishSchema = z.strictObject({
-  holes: z.enum(HOLE_SCHOOLS).optional(),
-  stepping: z.enum(STEPPINGS).optional(),
+  holes: ALL_RUNS.holes.schema.optional(),
+  stepping: ALL_RUNS.stepping.schema.optional(),
   iron: ironSchema.optional(),
   /** The pitch of this run where it is not the iron's or the machine's own. */
   pitch: z.number().min(1).max(12).optional(),
@@ -67,8 +85,8 @@ export type Decor = z.infer<typeof decorSchema>
 
 /** What the maker decided about the sewing. */
 export const sewingSchema = z.strictObject({
-  holes: z.enum(HOLE_SCHOOLS),
-  stepping: z.enum(STEPPINGS),
+  holes: ALL_RUNS.holes.schema,
+  stepping: ALL_RUNS.stepping.schema,
   runs: z.record(runId, runWishSchema),
   /** Where a run is parted, as shares of its length; each falls on the nearest hole. */
   splits: z.record(runId, z.array(z.number().gt(0).lt(1)).min(1).max(8)),
@@ -81,8 +99,8 @@ export const sewingSchema = z.strictObject({
 export type Sewing = z.infer<typeof sewingSchema>
 
 export const PLAIN_SEWING: Sewing = {
-  holes: 'through',
-  stepping: 'evened',
+  holes: ALL_RUNS.holes.usual,
+  stepping: ALL_RUNS.stepping.usual,
   runs: {},
   splits: {},
   merges: [],

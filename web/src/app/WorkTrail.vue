@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { RouterLink, useRoute } from 'vue-router'
-import { isAbout, overruledFor } from '@drumlin/core'
+import { isAbout } from '@drumlin/core'
+import { useOpenFindings } from '../job/about.js'
 import { useJob } from '../job/job.js'
 import { WAYPOINTS } from './routes.js'
 
@@ -14,13 +15,10 @@ const bench = computed(() =>
   route.name === 'pocket-book' || route.name === 'stores' ? job.record : undefined,
 )
 
-/** What nobody set aside. */
-const left = computed(() => {
-  const { settled } = job
-  return here.value && settled ? job.findings.filter((f) => overruledFor(settled, f) === undefined) : []
-})
+const left = useOpenFindings()
 /** What contents ask for is settled on the Brief, thickness on the Relief; the Draft is where everything else is mended. */
 function countOf(name: (typeof WAYPOINTS)[number]['name']): number {
+  if (!here.value) return 0
   return left.value.filter((f) => (name === 'draft' ? !isAbout(f, 'brief') : isAbout(f, name))).length
 }
 /** Findings that could not be looked for leave a waypoint unknown, not settled. */

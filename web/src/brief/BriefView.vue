@@ -1,18 +1,10 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { RouterLink } from 'vue-router'
-import {
-  type LaidSheet,
-  boxUnion,
-  isAbout,
-  overruledFor,
-  pathBox,
-  pathData,
-  pathMoved,
-  sayFinding,
-} from '@drumlin/core'
+import { type LaidSheet, boxUnion, pathBox, pathData, pathMoved, sayFinding } from '@drumlin/core'
 import { useSettings } from '../app/settings.js'
 import ContentsPanel from '../contents/ContentsPanel.vue'
+import { useOpenFindings } from '../job/about.js'
 import { useJob } from '../job/job.js'
 import SentenceLine from '../sentence/SentenceLine.vue'
 import PieceDrawing from '../sheet/PieceDrawing.vue'
@@ -27,9 +19,7 @@ const first = computed(() => derived.value.pieces[0])
 const sizes = computed(() =>
   derived.value.master.sizes.filter((s) => s.panelId === first.value?.id).map((s) => s.size),
 )
-const unfit = computed(() =>
-  job.findings.filter((f) => isAbout(f, 'brief') && overruledFor(job.settled!, f) === undefined),
-)
+const unfit = useOpenFindings('brief')
 /** Parts this design has; settings decide which. */
 const roles = computed(() =>
   derived.value.kind.roles.filter((r) => r.when?.(derived.value.design.params) ?? true),

@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, ref, useTemplateRef, watch } from 'vue'
 import { useRoute } from 'vue-router'
-import { type DrawnPanel, type Finding, overruledFor, transect, workOf } from '@drumlin/core'
+import { type DrawnPanel, type Finding, transect, workOf } from '@drumlin/core'
 import { useDrawn } from '../drawing/drawn.js'
 import NewPanelDialog from '../drawing/NewPanelDialog.vue'
 import PointBar from '../drawing/PointBar.vue'
+import { useOpenFindings } from '../job/about.js'
 import { useJob } from '../job/job.js'
 import { type Cut, firstCut, keptCut } from './cut.js'
 import DraftSheet from './DraftSheet.vue'
@@ -47,7 +48,7 @@ const section = computed(() => {
     ? undefined
     : transect(workOf(derived.value.works, state.value), cut.value.from, cut.value.to, contents.value)
 })
-const shown = computed(() => job.findings.filter((f) => overruledFor(settled.value, f) === undefined))
+const shown = useOpenFindings()
 const before = computed(() => (job.preview ? settled.value : undefined))
 
 watch(state, (now) => (ownCut.value &&= keptCut(derived.value, now, ownCut.value)))

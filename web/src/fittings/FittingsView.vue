@@ -1,17 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { RouterLink } from 'vue-router'
-import {
-  type SetFitting,
-  isAbout,
-  overruledFor,
-  printLength,
-  printWeight,
-  sayFinding,
-  strapsOf,
-  toBuy,
-} from '@drumlin/core'
+import { type SetFitting, printLength, printWeight, sayFinding, strapsOf, toBuy } from '@drumlin/core'
 import { useSettings } from '../app/settings.js'
+import { useOpenFindings } from '../job/about.js'
 import { useJob } from '../job/job.js'
 import SentenceLine from '../sentence/SentenceLine.vue'
 import WorkingBox from '../sentence/WorkingBox.vue'
@@ -22,13 +14,11 @@ const settings = useSettings()
 const derived = computed(() => job.derived!)
 const rows = computed(() => derived.value.fittings)
 const roles = computed(() =>
-  (derived.value.kind.hardware ?? []).filter((r) => r.when?.(derived.value.design.params) ?? true),
+  derived.value.kind.hardware.filter((r) => r.when?.(derived.value.design.params) ?? true),
 )
 const list = computed(() => toBuy(derived.value))
 const straps = computed(() => strapsOf(derived.value))
-const found = computed(() =>
-  job.findings.filter((f) => isAbout(f, 'fittings') && overruledFor(job.settled!, f) === undefined),
-)
+const found = useOpenFindings('fittings')
 const mm = (value: number): string => printLength(value, settings.unit)
 const thick = (value: number): string => printWeight(value, settings.unit)
 const clear = (value: number): string => (Number.isFinite(value) ? mm(value) : '–')

@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef, useTemplateRef, watch } from 'vue'
 import { RouterLink } from 'vue-router'
-import { type Survey, isAbout, overruledFor, printWeight, sayFinding, workOf } from '@drumlin/core'
+import { type Survey, printWeight, sayFinding, workOf } from '@drumlin/core'
 import { useSettings } from '../app/settings.js'
+import { useOpenFindings } from '../job/about.js'
 import { useJob } from '../job/job.js'
 import ChoiceField from '../sentence/ChoiceField.vue'
 import MeasureField from '../sentence/MeasureField.vue'
@@ -105,9 +106,7 @@ const shownSeam = computed(() => survey.value?.seams.find((s) => s.run === seam.
 const areas = computed(() =>
   survey.value?.asked.state === settled.value.works[0]?.layup.id ? (proposals.value?.areas ?? []) : [],
 )
-const found = computed(() =>
-  job.findings.filter((f) => isAbout(f, 'relief') && overruledFor(settled.value, f) === undefined),
-)
+const found = useOpenFindings('relief')
 const hasContents = computed(() =>
   derived.value.works.some((w) => w.sheets.some((s) => s.sheet.type === 'content')),
 )

@@ -1,16 +1,8 @@
 <script setup lang="ts">
 import { computed, nextTick, onBeforeUnmount, onMounted, ref, shallowRef, useTemplateRef, watch } from 'vue'
-import {
-  gapsOf,
-  hangingOf,
-  isAbout,
-  pictureOf,
-  printLength,
-  sayFinding,
-  overruledFor,
-  turningOf,
-} from '@drumlin/core'
+import { gapsOf, hangingOf, pictureOf, printLength, sayFinding, turningOf } from '@drumlin/core'
 import { useSettings } from '../app/settings.js'
+import { useOpenFindings } from '../job/about.js'
 import { useJob } from '../job/job.js'
 import { savePicture } from '../output/save.js'
 import WorkingBox from '../sentence/WorkingBox.vue'
@@ -47,9 +39,7 @@ const outside = computed(() => derived.value.master.outside)
 const inside = computed(() => derived.value.master.room)
 const turning = computed(() => turningOf(derived.value))
 const hangs = computed(() => hangingOf(derived.value))
-const found = computed(() =>
-  job.findings.filter((f) => isAbout(f, 'round') && overruledFor(job.settled!, f) === undefined),
-)
+const found = useOpenFindings('round')
 
 const token = (name: string): string =>
   getComputedStyle(document.documentElement).getPropertyValue(name).trim()

@@ -1,4 +1,4 @@
-import type { InPlay } from '../settings/index.js'
+import type { InPlay } from '../../settings/index.js'
 import { isBoxed, isFan, isSetIn } from './bag.js'
 import type { BagParams } from './params.js'
 

@@ -1,5 +1,5 @@
 import { type Kind, type Role, defineKind } from '../kind.js'
-import { type Sentence, offering, settings } from '../settings/index.js'
+import { type Sentence, offering, settings } from '../../settings/index.js'
 import { BAG_HARDWARE } from './hardware.js'
 import { IN_PLAY } from './inPlay.js'
 import { bagMaster } from './master.js'

@@ -1,5 +1,5 @@
 import { EDGE } from '../parts/settings.js'
-import { type ParamsOf, choice, count, length } from '../settings/index.js'
+import { type ParamsOf, choice, count, length } from '../../settings/index.js'
 
 /**
  * What a maker decides about a bag. Lengths in mm; the three first are the room inside. Pockets and flaps go with the bag itself; what a

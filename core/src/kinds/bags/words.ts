@@ -1,4 +1,4 @@
-import type { Sentence } from '../settings/index.js'
+import type { Sentence } from '../../settings/index.js'
 
 const BODY: readonly Sentence[] = [
   'Body {body}, sewn {seam}[, allowance {allowance}]; rows {margin} from raw edges[, which are cut {trim} over size]; finished {finish}.',

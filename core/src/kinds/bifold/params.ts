@@ -1,6 +1,6 @@
 import { EDGE, NOTES } from '../parts/settings.js'
 import { POCKETS } from '../pockets/index.js'
-import { type ParamsOf, choice, count, length, share, settings } from '../settings/index.js'
+import { type ParamsOf, choice, count, length, share, settings } from '../../settings/index.js'
 
 /** What a maker decides about a bifold. Lengths in mm. */
 const DECIDED = {

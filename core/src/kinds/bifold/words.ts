@@ -1,4 +1,4 @@
-import type { Sentence } from '../settings/index.js'
+import type { Sentence } from '../../settings/index.js'
 import type { BifoldParams } from './params.js'
 import type { Role } from '../kind.js'
 import { POCKET_SENTENCES } from '../pockets/index.js'

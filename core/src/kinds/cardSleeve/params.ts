@@ -1,6 +1,6 @@
 import { EDGE } from '../parts/settings.js'
 import { POCKETS } from '../pockets/index.js'
-import { type ParamsOf, choice, count, settings } from '../settings/index.js'
+import { type ParamsOf, choice, count, settings } from '../../settings/index.js'
 
 /** What a maker decides about a card sleeve. Lengths in mm. */
 const DECIDED = {

@@ -1,5 +1,5 @@
 import { EDGE } from '../parts/settings.js'
-import { type ParamsOf, choice, length, share, settings } from '../settings/index.js'
+import { type ParamsOf, choice, length, share, settings } from '../../settings/index.js'
 
 /** What a maker decides about a moulded holder. Lengths in mm. */
 const DECIDED = {

@@ -1,5 +1,5 @@
 import { EDGE } from '../parts/settings.js'
-import { type ParamsOf, choice, count, length, settings } from '../settings/index.js'
+import { type ParamsOf, choice, count, length, settings } from '../../settings/index.js'
 
 /** What a maker decides about a narrow strap of two pieces. Lengths in mm. */
 const DECIDED = {

@@ -1,5 +1,5 @@
 import { CURRENCIES } from '../../stores/index.js'
-import { type ParamsOf, choice, count, length } from '../settings/index.js'
+import { type ParamsOf, choice, count, length } from '../../settings/index.js'
 
 /** How edges are sewn and finished. */
 export const EDGE = {

@@ -1,4 +1,4 @@
-import { type ParamsOf, type Sentence, choice, count, length } from '../settings/index.js'
+import { type ParamsOf, type Sentence, choice, count, length } from '../../settings/index.js'
 
 /** What a maker decides about a pile of card pockets, in any kind; how many there are each kind asks by itself. Lengths in mm. */
 export const POCKETS = {

@@ -1,5 +1,5 @@
 import { EDGE } from '../parts/settings.js'
-import { type ParamsOf, choice, length, settings } from '../settings/index.js'
+import { type ParamsOf, choice, length, settings } from '../../settings/index.js'
 
 /** What a maker decides about a layered sheath for a tool; it hangs point down. Lengths in mm. */
 const DECIDED = {

@@ -1,5 +1,5 @@
 import { EDGE, NOTES } from '../parts/settings.js'
-import { type ParamsOf, choice, count, length, settings } from '../settings/index.js'
+import { type ParamsOf, choice, count, length, settings } from '../../settings/index.js'
 
 /** What a maker decides about a strap-bound long wallet. Lengths in mm. */
 const DECIDED = {

@@ -1,5 +1,5 @@
 import { type ZodType, z } from 'zod'
-import { remembered } from '../../working/index.js'
+import { remembered } from '../working/index.js'
 import type { Field } from './fields.js'
 import type { Setting } from './setting.js'
 
@@ -16,7 +16,7 @@ export type RawParams = Readonly<Record<string, unknown>>
 
 /** What follows from the settings of a kind once they are declared. */
 export interface Settings<P> {
-  readonly schema: ZodType<RawParams>
+  readonly schema: ZodType<P>
   readonly usual: P
   readonly fields: readonly Field[]
   /** The parameters of a design as this kind knows them. Throws for those its schema refuses. */
@@ -25,22 +25,29 @@ export interface Settings<P> {
   readonly proposed: (params: P) => Readonly<Record<string, number>>
 }
 
-/** Schema, usual values and fields of settings; `inPlay` says when each plays a part, `usual` where a kind has another usual value. */
+interface SettingsAsked<P> {
+  readonly inPlay?: InPlay<P>
+  /** Where something else is usual. */
+  readonly usual?: Partial<P>
+  /** Where they stand in the saved design. */
+  readonly at?: string
+}
+
+/** Schema, usual values and fields of settings; `inPlay` says when each plays a part. */
 export function settings<const D extends Declared>(
   declared: D,
-  { inPlay = {}, usual = {} }: { inPlay?: InPlay<ParamsOf<D>>; usual?: Partial<ParamsOf<D>> } = {},
+  { inPlay = {}, usual = {}, at = 'params' }: SettingsAsked<ParamsOf<D>> = {},
 ): Settings<ParamsOf<D>> {
   type P = ParamsOf<D>
   const entries = Object.entries(declared)
-  const schema = z.strictObject(Object.fromEntries(entries.map(([id, one]) => [id, one.schema])))
-  const read = remembered((raw: RawParams): P => {
-    const checked: unknown = schema.parse(raw)
-    return checked as P
-  })
+  const checked = z.strictObject(Object.fromEntries(entries.map(([id, one]) => [id, one.schema])))
+  // What every setting's own schema lets through is what the settings together are.
+  const schema = checked.pipe(z.custom<P>())
+  const read = remembered((raw: RawParams): P => schema.parse(raw))
   const values = read({ ...Object.fromEntries(entries.map(([id, one]) => [id, one.usual])), ...usual })
   const fields = entries.map(([id, one]): Field => {
     const when: ((params: P) => boolean) | undefined = inPlay[id]
-    const field = one.field(id, ['params', id])
+    const field = one.field(id, [at, id])
     return when ? { ...field, when: (raw) => when(read(raw)) } : field
   })
   return { schema, usual: values, fields, read, proposed: (params) => proposals(declared, values, params) }

@@ -56,19 +56,31 @@ export const count = (
   field: (id, path) => ({ type: 'count', id, label, path, least, most, ...(hint ? { hint } : {}) }),
 })
 
+const figure =
+  (type: 'share' | 'percent' | 'pace') =>
+  (
+    label: string,
+    least: number,
+    most: number,
+    usual: number,
+    step: number,
+    hint?: string,
+  ): Setting<number> => ({
+    label,
+    usual,
+    schema: z.number().min(least).max(most),
+    field: (id, path) => ({ type, id, label, path, least, most, step, ...(hint ? { hint } : {}) }),
+  })
+
+/** A plain number; what it counts, its label says. `step` is what an arrow key changes it by. */
+export const number = figure('share')
+/** A share of one that is written in per cent. */
+export const percent = figure('percent')
+/** Seconds a stitch; a maker may also say how much is sewn in an hour. */
+export const pace = figure('pace')
 /** A share of one, from nothing to `most`. */
-export const share = (
-  label: string,
-  usual: number,
-  hint: string,
-  most = 1,
-  step = 0.05,
-): Setting<number> => ({
-  label,
-  usual,
-  schema: z.number().min(0).max(most),
-  field: (id, path) => ({ type: 'share', id, label, path, least: 0, most, step, hint }),
-})
+export const share = (label: string, usual: number, hint: string, most = 1, step = 0.05): Setting<number> =>
+  number(label, 0, most, usual, step, hint)
 
 type Offer<Value extends string> = readonly [value: Value, label: string, why: string]
 

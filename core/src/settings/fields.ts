@@ -1,4 +1,4 @@
-import type { HardwareSort } from '../../stores/index.js'
+import type { HardwareSort } from '../stores/index.js'
 
 /** One choice, with the reason a maker would take it. */
 export interface Choice {

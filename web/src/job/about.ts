@@ -1,0 +1,15 @@
+import { type ComputedRef, computed } from 'vue'
+import { type Finding, type Screen, isAbout, overruledFor } from '@drumlin/core'
+import { useJob } from './job.js'
+
+/** Findings that nobody set aside; of one screen, or all. */
+export function useOpenFindings(screen?: Screen): ComputedRef<readonly Finding[]> {
+  const job = useJob()
+  return computed(() => {
+    const { settled } = job
+    if (!settled) return []
+    return job.findings.filter(
+      (f) => (screen === undefined || isAbout(f, screen)) && overruledFor(settled, f) === undefined,
+    )
+  })
+}
