@@ -1,0 +1,26 @@
+import { fileURLToPath } from 'node:url'
+import { defineConfig } from 'vitest/config'
+
+const core = (file: string): string => fileURLToPath(new URL(`./core/src/${file}`, import.meta.url))
+
+/** For mutation runs: the core's own tests, of which those over hundreds of random designs take longer than they notice more. */
+export default defineConfig({
+  resolve: {
+    // In the copy that is changed, the package is that copy.
+    alias: [
+      { find: '@drumlin/core/pdf', replacement: core('exchange/pdf/index.ts') },
+      { find: '@drumlin/core/dxf', replacement: core('exchange/dxf/index.ts') },
+      { find: '@drumlin/core/svg-read', replacement: core('exchange/svg/read.ts') },
+      { find: '@drumlin/core', replacement: core('index.ts') },
+    ],
+  },
+  test: {
+    include: ['core/test/**/*.test.ts'],
+    exclude: [
+      'core/test/**/*-any.test.ts',
+      'core/test/{print,reading-dxf,bag-out,workings,by-machine}.test.ts',
+    ],
+    testTimeout: 60_000,
+    isolate: false,
+  },
+})
