@@ -10,13 +10,19 @@ export {
   isAbout,
   overruledFor,
   sayFinding,
+  startingDesign,
 } from './check/index.js'
-export { type DecisionChange, type PieceChange, compareDecisions, comparePieces, sayFate } from './compare.js'
-export { type Card, cardOf } from './card.js'
+export {
+  type DecisionChange,
+  type PieceChange,
+  compareDecisions,
+  comparePieces,
+  sayFate,
+} from './compare/index.js'
+export { type Card, cardOf } from './overview/index.js'
 export { type CouponPlan, couponPlan } from './coupons/index.js'
-export { type Derived, derive } from './derive.js'
-export { unworkable } from './workable.js'
-export { startingDesign } from './start.js'
+export { type Derived, derive } from './derived/index.js'
+export { unworkable } from './derived/index.js'
 export * from './design/index.js'
 export { isSame, merged } from './merge/index.js'
 export {
@@ -47,7 +53,7 @@ export {
   freedomsOf,
   holesChanged,
 } from './fit/index.js'
-export { type Figures, figuresOf } from './figures.js'
+export { type Figures, figuresOf } from './overview/index.js'
 export {
   type Found,
   type FoundResult,
@@ -197,7 +203,7 @@ export {
 } from './relief/index.js'
 export { type Arrangement, type Piece, arrangeInRows } from './reckon/index.js'
 export { type Run, type Strikes, type Zip, type ZipSide } from './stitch/index.js'
-export { type SeamPlan, type SeamRow, mergesFor, seamOrder, seamPlan, zipFor } from './seams.js'
+export { type SeamPlan, type SeamRow, mergesFor, seamOrder, seamPlan, zipFor } from './derived/index.js'
 export { type RunWish } from './sewing/index.js'
 export {
   type Awl,
@@ -235,7 +241,21 @@ export {
   leatherAt,
   leatherUsed,
 } from './stores/index.js'
-export * from './finished.js'
-export { type SizeRange, sizeRanges } from './range.js'
-export { summary } from './summary.js'
+export { type SetFitting } from './fittings/index.js'
+export { type Gap, type Mesh, type Picture, type PictureSheet, gapsOf, pictureOf } from './space/index.js'
+export {
+  type Box3,
+  type Carried,
+  type Hang,
+  type Packed,
+  type Packing,
+  type ToBuy,
+  type Turnable,
+  longestRun,
+  smallestRoom,
+} from './whole/index.js'
+export { hangingOf, makeRoom, packingOf, smallestFor, strapsOf, toBuy, turningOf } from './derived/index.js'
+
+export { type SizeRange, sizeRanges } from './derived/index.js'
+export { summary } from './overview/index.js'
 export { type Reckoned, type Term, explain, explainLine, ownRange, printQuantity } from './working/index.js'

@@ -1,5 +1,5 @@
 import { wishRuns } from '../design/index.js'
-import type { Derived } from '../derive.js'
+import type { Derived } from '../derived/index.js'
 import { pointAdd, pointDistance, pointScale, type Point } from '../geometry/index.js'
 import { type LaidSheet, sheetThickness, workOf } from '../layup/index.js'
 import { type Run, pullOf } from '../stitch/index.js'

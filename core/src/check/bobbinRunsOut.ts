@@ -1,4 +1,4 @@
-import { seamPlan } from '../seams.js'
+import { seamPlan } from '../derived/index.js'
 import { check } from './finding.js'
 import { placeOnSheet, runNamed } from './places.js'
 

@@ -3,7 +3,7 @@ import { fieldsOf } from '../kinds/index.js'
 import { printLength } from '../measure/index.js'
 import type { Room } from '../master/index.js'
 import type { Packing } from '../whole/index.js'
-import { packingOf, sideMade } from '../wholeWork.js'
+import { packingOf, sideMade } from '../derived/index.js'
 import { type Fix, type Found, check } from './finding.js'
 
 const SLACK = 0.05

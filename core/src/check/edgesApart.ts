@@ -2,7 +2,7 @@ import { giveBack } from '../design/index.js'
 import { easeLimit } from '../formulas/index.js'
 import { pathPlaceAt, pointMoved } from '../geometry/index.js'
 import { printLength } from '../measure/index.js'
-import type { Derived } from '../derive.js'
+import type { Derived } from '../derived/index.js'
 import type { Run } from '../stitch/index.js'
 import { check } from './finding.js'
 

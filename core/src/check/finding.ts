@@ -1,5 +1,5 @@
 import type { Edit } from '../design/index.js'
-import type { Derived } from '../derive.js'
+import type { Derived } from '../derived/index.js'
 import type { Point } from '../geometry/index.js'
 import type { LengthUnit } from '../measure/index.js'
 import type { Iron, Thread } from '../stores/index.js'

@@ -1,5 +1,5 @@
 import { roundTo } from '../measure/index.js'
-import { hangingOf } from '../wholeWork.js'
+import { hangingOf } from '../derived/index.js'
 import { check } from './finding.js'
 
 /** A bag that leans further than this when it hangs is seen to, degrees (J). */

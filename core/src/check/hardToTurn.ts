@@ -1,6 +1,6 @@
 import { setField } from '../design/index.js'
 import { roundTo } from '../measure/index.js'
-import { turningOf } from '../wholeWork.js'
+import { turningOf } from '../derived/index.js'
 import { check } from './finding.js'
 
 /** A bag sewn inside out that is hard, or impossible, to turn. */

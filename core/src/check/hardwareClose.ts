@@ -1,6 +1,6 @@
 import { printLength } from '../measure/index.js'
 import type { SetFitting } from '../fittings/index.js'
-import type { Derived } from '../derive.js'
+import type { Derived } from '../derived/index.js'
 import { check } from './finding.js'
 
 /** Leather that has to stand between hardware and an edge, or a hole of a seam, mm (J). */

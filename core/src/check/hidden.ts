@@ -1,4 +1,4 @@
-import type { Derived } from '../derive.js'
+import type { Derived } from '../derived/index.js'
 import { layersAt, workOf } from '../layup/index.js'
 import type { Run } from '../stitch/index.js'
 

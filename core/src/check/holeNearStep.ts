@@ -1,5 +1,5 @@
 import { setField, valueAt } from '../design/index.js'
-import type { Derived } from '../derive.js'
+import type { Derived } from '../derived/index.js'
 import { type Field, fieldsOf } from '../kinds/index.js'
 import { type LengthUnit, printLength, roundTo } from '../measure/index.js'
 import type { Run, Step } from '../stitch/index.js'

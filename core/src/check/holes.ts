@@ -1,4 +1,4 @@
-import type { Derived } from '../derive.js'
+import type { Derived } from '../derived/index.js'
 import { halfAcross } from '../formulas/index.js'
 import type { RunWays } from '../stitch/index.js'
 import { diameterOf, needleFor } from '../stores/index.js'

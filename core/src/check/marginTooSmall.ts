@@ -1,5 +1,5 @@
 import { overrideNumber, setField } from '../design/index.js'
-import type { Derived } from '../derive.js'
+import type { Derived } from '../derived/index.js'
 import { fieldsOf } from '../kinds/index.js'
 import { printLength } from '../measure/index.js'
 import type { EdgeCourse } from '../master/index.js'

@@ -1,4 +1,4 @@
-import type { Derived } from '../derive.js'
+import type { Derived } from '../derived/index.js'
 import { setField } from '../design/index.js'
 import { pathPlaceAt } from '../geometry/index.js'
 import { fieldsOf } from '../kinds/index.js'

@@ -1,4 +1,4 @@
-import type { Derived } from '../derive.js'
+import type { Derived } from '../derived/index.js'
 import { distanceWithin } from '../geometry/index.js'
 import { type LaidSheet, sheetThickness, workOf } from '../layup/index.js'
 import { printLength } from '../measure/index.js'

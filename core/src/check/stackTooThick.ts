@@ -1,5 +1,5 @@
 import { setField, setSkives } from '../design/index.js'
-import type { Derived } from '../derive.js'
+import type { Derived } from '../derived/index.js'
 import { pointInside, pointMoved } from '../geometry/index.js'
 import { layersAt } from '../layup/index.js'
 import { type LengthUnit, decimal, printWeight } from '../measure/index.js'

@@ -1,6 +1,6 @@
 import { setField } from '../design/index.js'
 import { printLength } from '../measure/index.js'
-import { strapsOf } from '../wholeWork.js'
+import { strapsOf } from '../derived/index.js'
 import { check } from './finding.js'
 
 /** A strap longer than any straight run on the hides on the shelf. */

@@ -1,6 +1,6 @@
 import { setSchool, wishRuns } from '../design/index.js'
 import { printLength } from '../measure/index.js'
-import { tiedRun, zipFor } from '../seams.js'
+import { tiedRun, zipFor } from '../derived/index.js'
 import { type Fix, check } from './finding.js'
 import { isSecondTwin, placeOnSheet, runNamed } from './places.js'
 

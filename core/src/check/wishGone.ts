@@ -1,5 +1,5 @@
 import { dropWishes } from '../design/index.js'
-import type { Derived } from '../derive.js'
+import type { Derived } from '../derived/index.js'
 import { check } from './finding.js'
 
 /** Ids of runs the maker decided something for, of which the design has none any more. */

@@ -20,8 +20,7 @@ import {
   polyline,
 } from '../geometry/index.js'
 import type { PanelMark } from '../master/index.js'
-import type { LengthUnit } from '../measure/index.js'
-import { printWeight, trimmed } from '../measure/index.js'
+import { type LengthUnit, printWeight, trimmed } from '../measure/index.js'
 import type { JobName, Mark, Piece, PieceHole } from '../reckon/index.js'
 import {
   type Lettering,

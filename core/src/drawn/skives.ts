@@ -9,8 +9,7 @@ import {
 } from '../geometry/index.js'
 import type { Band, BandArea, EdgeSkive, Panel } from '../master/index.js'
 import type { FoldNumbers } from './folds.js'
-import type { Opened } from './opened.js'
-import { foldEndsMaybe } from './opened.js'
+import { foldEndsMaybe, type Opened } from './opened.js'
 import type { DrawnPanel } from './schema.js'
 
 /** A strip along a line: on its left `from`, on its right `to`, mm aside. */

@@ -1,5 +1,5 @@
 import { type Design, type Edit, applyEdit } from '../design/index.js'
-import { type Derived, derive } from '../derive.js'
+import { type Derived, derive } from '../derived/index.js'
 import { FINEST, type Freedom, changesFor, movedTo } from './freedoms.js'
 import { type Missed, type Model, alike, flattened, missedBy, predict, reduced } from './model.js'
 import { type Limits, type Miss, WISHES, type Wish, lengthsOf, missedOf, trueMisses } from './wishes.js'

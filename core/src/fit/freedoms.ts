@@ -1,5 +1,5 @@
 import { type Change, valueAt } from '../design/index.js'
-import type { Derived } from '../derive.js'
+import type { Derived } from '../derived/index.js'
 import { fieldsInPlay } from '../kinds/index.js'
 import { wishOf } from '../stitch/index.js'
 import { roundTo } from '../measure/index.js'

@@ -1,4 +1,4 @@
-import type { Derived } from '../derive.js'
+import type { Derived } from '../derived/index.js'
 import type { Run } from '../stitch/index.js'
 import { nearestStep } from './wishes.js'
 

@@ -1,5 +1,4 @@
-import type { Derived } from '../derive.js'
-import { tiedRun } from '../seams.js'
+import { type Derived, tiedRun } from '../derived/index.js'
 import { type Run, type Side, type SideLength, sideLength } from '../stitch/index.js'
 
 /** What has to hold: pitches near the iron's own, no hole near a step, as many holes on edges that meet. */

@@ -1,9 +1,8 @@
 import { pathNearest } from './nearest.js'
 import { type Path, pathLength, pathPlaceAt } from './path.js'
 import type { Point } from './point.js'
-import { segmentLength } from './length.js'
+import { segmentLength, segmentParameterAt } from './length.js'
 import { segmentPoint } from './segment.js'
-import { segmentParameterAt } from './length.js'
 
 /** How far two outlines laid over each other lie apart at worst, and where. */
 export interface Overlay {

@@ -8,7 +8,7 @@ import {
   pointMoved,
   stripBetween,
 } from '../geometry/index.js'
-import type { Derived } from '../derive.js'
+import type { Derived } from '../derived/index.js'
 import type { Change, Design } from '../design/index.js'
 import type { DrawnPanel } from '../drawn/index.js'
 import { type LaidSheet, type LaidUp, sheetThickness } from '../layup/index.js'

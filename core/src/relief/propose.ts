@@ -1,6 +1,6 @@
 import { type Path, pathMoved } from '../geometry/index.js'
 import { type Edit, applyEdit } from '../design/index.js'
-import { type Derived, derive } from '../derive.js'
+import { type Derived, derive } from '../derived/index.js'
 import { type LengthUnit, printWeight } from '../measure/index.js'
 import { type Candidate, type Sample, candidatesOf, samplesOf } from './candidates.js'
 

@@ -1,4 +1,4 @@
-import type { Derived } from '../derive.js'
+import type { Derived } from '../derived/index.js'
 import { boxHeight, boxWidth } from '../geometry/index.js'
 import { type LaidUp, layersAt, workOf } from '../layup/index.js'
 import { type Reckoned, reckoner } from '../working/index.js'

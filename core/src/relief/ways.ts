@@ -1,7 +1,7 @@
 import { findingsOf } from '../check/index.js'
 import { type Edit, valueAt, applyEdit, setField } from '../design/index.js'
 import { leatherAt } from '../stores/index.js'
-import { type Derived, derive } from '../derive.js'
+import { type Derived, derive } from '../derived/index.js'
 import { fieldsInPlay } from '../kinds/index.js'
 import { type LengthUnit, printWeight } from '../measure/index.js'
 import { seamThickness } from './propose.js'

@@ -9,7 +9,7 @@ import {
   point2d,
   point3d,
 } from '@tarikjabiri/dxf'
-import type { Derived } from '../../derive.js'
+import type { Derived } from '../../derived/index.js'
 import { type Drawn, laidOut } from '../../drawing/index.js'
 import {
   type Arc,

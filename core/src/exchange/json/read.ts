@@ -1,8 +1,14 @@
 import type { ZodError } from 'zod'
-import { DESIGN_FORMAT, DESIGN_VERSION, type Design, designSchema } from '../../design/index.js'
+import {
+  type Design,
+  DESIGN_FORMAT,
+  DESIGN_VERSION,
+  designSchema,
+  OLDEST_VERSION,
+  upToDate,
+} from '../../design/index.js'
 import { problemWords } from '../../stores/index.js'
 import { oneLine } from '../../measure/index.js'
-import { OLDEST_VERSION, upToDate } from '../../design/index.js'
 
 /** Why a file was refused. `where` names the line or the field. */
 export type ReadIssue =

@@ -1,5 +1,5 @@
 import { PDFDocument } from 'pdf-lib'
-import type { Derived } from '../../derive.js'
+import type { Derived } from '../../derived/index.js'
 import { type Drawn, drawnMoved, stroke, text, textSpan, wrapped } from '../../drawing/index.js'
 import { type Box, boxesTouch, line, openPath, pathBox, point } from '../../geometry/index.js'
 import type { LengthUnit } from '../../measure/index.js'

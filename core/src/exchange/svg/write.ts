@@ -1,4 +1,4 @@
-import type { Derived } from '../../derive.js'
+import type { Derived } from '../../derived/index.js'
 import {
   type Drawn,
   INKS,
@@ -9,8 +9,7 @@ import {
   pathData,
   wordInk,
 } from '../../drawing/index.js'
-import type { LengthUnit } from '../../measure/index.js'
-import { oneLine, roundTo } from '../../measure/index.js'
+import { type LengthUnit, oneLine, roundTo } from '../../measure/index.js'
 
 const MARGIN = 10
 const n = (value: number): string => String(roundTo(value, 3) + 0)

@@ -1,7 +1,6 @@
 import type { Leather } from '../../stores/index.js'
 import { type Materials, leatherOf } from '../kind.js'
-import { edgePieces } from '../pockets/index.js'
-import type { StackStart } from '../pockets/index.js'
+import { edgePieces, type StackStart } from '../pockets/index.js'
 import type { BifoldParams } from './params.js'
 
 /** Judgement values of the bench, mm unless said; each is shown in the working it goes into. */

@@ -1,6 +1,6 @@
-import type { Derived } from '../../../derive.js'
+import type { Derived } from '../../../derived/index.js'
 import { type Drawn, stroke, text, textWidth, wrapped } from '../../../drawing/index.js'
-import { figuresOf } from '../../../figures.js'
+import { figuresOf } from '../../../overview/index.js'
 import { type Path, line, openPath, point, polygon } from '../../../geometry/index.js'
 import { type LengthUnit, printLength } from '../../../measure/index.js'
 import { paragraph } from './block.js'

@@ -1,5 +1,5 @@
 import { findingsOf, overruledFor, sayFinding } from '../../../check/index.js'
-import type { Derived } from '../../../derive.js'
+import { type Derived, toBuy } from '../../../derived/index.js'
 import type { Drawn } from '../../../drawing/index.js'
 import { pathArea } from '../../../geometry/index.js'
 import {
@@ -11,7 +11,6 @@ import {
   printWeight,
 } from '../../../measure/index.js'
 import { type Piece, alikePieces } from '../../../reckon/index.js'
-import { toBuy } from '../../../wholeWork.js'
 import type { Tile } from '../paper.js'
 import { type PrintSheet, pageCount } from '../sheets.js'
 import { type Block, type Row, columnWidth, flowed, paragraph, tableRow } from './block.js'

@@ -1,9 +1,8 @@
-import { findingsOf, overruledFor, sayFinding } from './check/index.js'
-import type { Derived } from './derive.js'
-import { boxHeight, boxWidth, pathArea, pathBox } from './geometry/index.js'
-import { roundTo } from './measure/index.js'
-import { toBuy } from './wholeWork.js'
-import { explainLine } from './working/index.js'
+import { findingsOf, overruledFor, sayFinding } from '../check/index.js'
+import { type Derived, toBuy } from '../derived/index.js'
+import { boxHeight, boxWidth, pathArea, pathBox } from '../geometry/index.js'
+import { roundTo } from '../measure/index.js'
+import { explainLine } from '../working/index.js'
 
 const mm = (value: number): number => roundTo(value, 6)
 

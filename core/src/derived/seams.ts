@@ -1,8 +1,8 @@
 import type { Derived } from './derive.js'
-import { meanStack } from './formulas/index.js'
-import { pathDistanceOf, pathNearest, pointDistance } from './geometry/index.js'
-import { type LaidUp, workOf } from './layup/index.js'
-import { sewingMinutes } from './make/index.js'
+import { meanStack } from '../formulas/index.js'
+import { pathDistanceOf, pathNearest, pointDistance } from '../geometry/index.js'
+import { type LaidUp, workOf } from '../layup/index.js'
+import { sewingMinutes } from '../make/index.js'
 import {
   MERGE_PITCHES,
   type Meeting,
@@ -19,9 +19,9 @@ import {
   tiedJoinMaybe,
   zipOf,
   zipOfTwo,
-} from './stitch/index.js'
-import { letterOf } from './reckon/index.js'
-import { type Reckoned, reckoner } from './working/index.js'
+} from '../stitch/index.js'
+import { letterOf } from '../reckon/index.js'
+import { type Reckoned, reckoner } from '../working/index.js'
 
 /** The run along the edge that the drawing ties to the edge of this one. */
 export function tiedRun({ design, runs, works }: Derived, run: Run): Run | undefined {

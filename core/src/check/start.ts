@@ -1,4 +1,4 @@
-import { derive } from './derive.js'
+import { derive } from '../derived/index.js'
 import {
   type Design,
   type FreshDesign,
@@ -6,9 +6,9 @@ import {
   freshDesign,
   setField,
   setLengths,
-} from './design/index.js'
-import { findingsOf, fixesOf } from './check/index.js'
-import type { Iron, Thread } from './stores/index.js'
+} from '../design/index.js'
+import { findingsOf, fixesOf } from './findings.js'
+import type { Iron, Thread } from '../stores/index.js'
 
 /** What a new job may be begun with. */
 export interface Shelf {

@@ -1,13 +1,13 @@
-import type { Design } from './design/index.js'
-import { type Kind, type Materials, kindOf } from './kinds/index.js'
-import { withDrawn } from './drawn/index.js'
-import { type EdgeWork, workEdges } from './edges/index.js'
-import { type LaidUp, layUp, withSkives } from './layup/index.js'
-import { type SetFitting, fittingsOf, hardwareMarks } from './fittings/index.js'
-import type { Master, Panel } from './master/index.js'
-import { type Piece, pieces } from './reckon/index.js'
-import { type Run, decorJoins, runsOf } from './stitch/index.js'
-import { reckoner, remembered } from './working/index.js'
+import type { Design } from '../design/index.js'
+import { type Kind, type Materials, kindOf } from '../kinds/index.js'
+import { withDrawn } from '../drawn/index.js'
+import { type EdgeWork, workEdges } from '../edges/index.js'
+import { type LaidUp, layUp, withSkives } from '../layup/index.js'
+import { type SetFitting, fittingsOf, hardwareMarks } from '../fittings/index.js'
+import type { Master, Panel } from '../master/index.js'
+import { type Piece, pieces } from '../reckon/index.js'
+import { type Run, decorJoins, runsOf } from '../stitch/index.js'
+import { reckoner, remembered } from '../working/index.js'
 
 /** All that follows from a design. */
 export interface Derived {

@@ -1,6 +1,6 @@
 import type { Derived } from './derive.js'
-import { type Path, type Point, type Segment, boxHeight, boxWidth, pathBox } from './geometry/index.js'
-import type { Piece } from './reckon/index.js'
+import { type Path, type Point, type Segment, boxHeight, boxWidth, pathBox } from '../geometry/index.js'
+import type { Piece } from '../reckon/index.js'
 
 /** No piece of leather is smaller or larger than that either way, mm. */
 const SMALLEST = 0.5

@@ -1,8 +1,8 @@
-import type { Derived } from './derive.js'
-import { boxHeight, boxWidth, pathArea } from './geometry/index.js'
-import { type BenchTime, benchTime } from './make/index.js'
-import { carried, closedThickness, weightOfWork, workBox } from './relief/index.js'
-import { type Reckoned, reckoner } from './working/index.js'
+import type { Derived } from '../derived/index.js'
+import { boxHeight, boxWidth, pathArea } from '../geometry/index.js'
+import { type BenchTime, benchTime } from '../make/index.js'
+import { carried, closedThickness, weightOfWork, workBox } from '../relief/index.js'
+import { type Reckoned, reckoner } from '../working/index.js'
 
 /** What a maker weighs one variant against another by; mm, mm² and minutes unless said. */
 export interface Figures {

@@ -1,6 +1,6 @@
 import { type Derived } from './derive.js'
-import type { Edit } from './design/index.js'
-import type { StrapRun } from './master/index.js'
+import type { Edit } from '../design/index.js'
+import type { StrapRun } from '../master/index.js'
 import {
   type Box3,
   type Hang,
@@ -13,8 +13,8 @@ import {
   shoppingList,
   smallestRoom,
   turnableOf,
-} from './whole/index.js'
-import { reckoner } from './working/index.js'
+} from '../whole/index.js'
+import { reckoner } from '../working/index.js'
 
 /** What goes into a bag as it stands in it; undefined for a thing that says nothing of its room. */
 export function packingOf({ master, design }: Derived): Packing | undefined {

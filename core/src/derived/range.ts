@@ -1,6 +1,6 @@
-import type { Design } from './design/index.js'
+import type { Design } from '../design/index.js'
 import { mastered } from './derive.js'
-import { leatherAt, thicknessRange } from './stores/index.js'
+import { leatherAt, thicknessRange } from '../stores/index.js'
 
 /** What a computed size comes to if the leathers come at either end of their weight as sold, mm. */
 export interface SizeRange {

@@ -1,8 +1,8 @@
-import { findingsOf, overruledFor } from './check/index.js'
-import { derive } from './derive.js'
-import type { Design } from './design/index.js'
-import { type StrokeGroup, gathered, pathData, pieceMarks, pieceOutline } from './drawing/index.js'
-import { arrangeInRows } from './reckon/index.js'
+import { findingsOf, overruledFor } from '../check/index.js'
+import { derive } from '../derived/index.js'
+import type { Design } from '../design/index.js'
+import { type StrokeGroup, gathered, pathData, pieceMarks, pieceOutline } from '../drawing/index.js'
+import { arrangeInRows } from '../reckon/index.js'
 
 /** A piece as a card shows it: its tint and its lines as path data, where it lies among the others. */
 export interface CardPiece {

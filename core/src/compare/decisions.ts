@@ -1,12 +1,10 @@
-import type { Design } from './design/index.js'
-import { type DecisionChange, drawnDecisions } from './compareDrawn.js'
-import type { Derived } from './derive.js'
-import { type Point, overlay } from './geometry/index.js'
-import { type Field, fieldsOf, kindOf } from './kinds/index.js'
-import { type LengthUnit, printLength, printWeight, trimmed } from './measure/index.js'
-import { isUsual } from './stores/index.js'
-
-export type { DecisionChange } from './compareDrawn.js'
+import type { Design } from '../design/index.js'
+import { type DecisionChange, drawnDecisions } from './drawn.js'
+import type { Derived } from '../derived/index.js'
+import { type Point, overlay } from '../geometry/index.js'
+import { type Field, fieldsOf, kindOf } from '../kinds/index.js'
+import { type LengthUnit, printLength, printWeight, trimmed } from '../measure/index.js'
+import { isUsual } from '../stores/index.js'
 
 /** How one piece differs between two drafts. */
 export type PieceChange =
@@ -143,5 +141,3 @@ export function compareDecisions(before: Design, now: Design, unit: LengthUnit):
       : [{ label: 'edges that match', before: `${before.ties.length}`, now: `${now.ties.length}` }]
   return [...drawnDecisions(before.drawn, now.drawn, unit), ...ties, ...settings]
 }
-
-export { sayFate } from './compareDrawn.js'

@@ -1,5 +1,5 @@
-import type { DrawnFate, DrawnPanel } from './drawn/index.js'
-import { type LengthUnit, printLength } from './measure/index.js'
+import type { DrawnFate, DrawnPanel } from '../drawn/index.js'
+import { type LengthUnit, printLength } from '../measure/index.js'
 
 /** One decision that differs: what it is about, and how it stands in each draft, in words. */
 export interface DecisionChange {

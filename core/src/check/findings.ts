@@ -1,0 +1,67 @@
+import { type Edit, applyEdit, withFollowing } from '../design/index.js'
+import { type Derived, derive } from '../derived/index.js'
+import type { LengthUnit } from '../measure/index.js'
+import { STARTER_STORES } from '../stores/index.js'
+import { CHECKS, type Code, type Finding } from './checks.js'
+import type { Fix, FixShelf, Rank, Saying, Screen } from './finding.js'
+import { alikeSaid, together } from './together.js'
+
+const ORDER: Readonly<Record<Rank, number>> = { stop: 0, look: 1, tip: 2 }
+const CODES = Object.keys(CHECKS) as readonly Code[]
+
+/** What one check finds, named by its code. */
+const foundBy = <One extends Code>(code: One, derived: Derived): readonly Finding<One>[] =>
+  CHECKS[code].find(derived).map((found) => ({ code, ...found }))
+
+/** Everything found in a design, stops first. Overruled ones are among them; `design.overruled` says which. */
+export const findingsOf = (derived: Derived): readonly Finding[] =>
+  together(CODES.flatMap((code): readonly Finding[] => foundBy(code, derived))).toSorted(
+    (a, b) => ORDER[a.rank] - ORDER[b.rank],
+  )
+
+/** Whether a finding is settled on that screen; the Draft shows all. */
+export const isAbout = (finding: Finding, screen: Screen): boolean => CHECKS[finding.code].screen === screen
+
+/** The reason a finding was overruled for, where it was. */
+export const overruledFor = (derived: Derived, finding: Finding): string | undefined =>
+  reasonFor(derived, finding.key) ??
+  // What was set aside run by run before it was told once stays so.
+  (finding.was?.every((key) => reasonFor(derived, key)) ? reasonFor(derived, finding.was[0]!) : undefined)
+
+const reasonFor = ({ design }: Derived, key: string): string | undefined =>
+  design.overruled.find((o) => o.finding === key)?.reason
+
+/** What a finding says, in the maker's units. */
+export function sayFinding<One extends Code>(finding: Finding<One>, unit: LengthUnit): Saying {
+  const { what, why } = CHECKS[finding.code].say(finding, unit)
+  return { what: `${what}${alikeSaid(finding.alike ?? [])}`, why }
+}
+
+/**
+ * Ways out, each tried on the real design: after it the finding is gone, or milder. Reckons up to some dozens of
+ * designs, so ask for it when it is shown.
+ */
+export function fixesOf<One extends Code>(
+  finding: Finding<One>,
+  derived: Derived,
+  unit: LengthUnit = 'mm',
+  shelf: FixShelf = STARTER_STORES,
+): readonly Fix[] {
+  const tryOut = (edit: Edit): Derived | undefined => {
+    const edited = applyEdit(derived.design, withFollowing(derived.design, edit))
+    if (!edited.ok) return undefined
+    try {
+      const tried = derive(edited.design)
+      return tried.pieces.length > 0 ? tried : undefined
+    } catch {
+      // Nothing can be made with it: no way out.
+      return undefined
+    }
+  }
+  const helps = ({ edit }: Fix): boolean => {
+    const tried = tryOut(edit)
+    const left = tried && findingsOf(tried).find((f) => f.key === finding.key)
+    return tried !== undefined && (!left || ORDER[left.rank] > ORDER[finding.rank])
+  }
+  return CHECKS[finding.code].fixes(finding, derived, tryOut, unit, shelf).filter(helps)
+}

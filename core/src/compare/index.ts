@@ -1,0 +1,2 @@
+export { type PieceChange, compareDecisions, comparePieces } from './decisions.js'
+export { type DecisionChange, sayFate } from './drawn.js'

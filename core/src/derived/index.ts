@@ -1,0 +1,24 @@
+export { type Derived, type Mastered, derive, mastered } from './derive.js'
+export { type SizeRange, sizeRanges } from './range.js'
+export {
+  type Faces,
+  type SeamPlan,
+  type SeamRow,
+  mergesFor,
+  seamOrder,
+  seamPlan,
+  tiedRun,
+  zipFor,
+} from './seams.js'
+export {
+  type StrapLength,
+  hangingOf,
+  makeRoom,
+  packingOf,
+  sideMade,
+  smallestFor,
+  strapsOf,
+  toBuy,
+  turningOf,
+} from './wholeWork.js'
+export { unworkable } from './workable.js'
