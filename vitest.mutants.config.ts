@@ -8,10 +8,8 @@ export default defineConfig({
   resolve: {
     // In the copy that is changed, the package is that copy.
     alias: [
-      { find: '@drumlin/core/pdf', replacement: core('exchange/pdf/index.ts') },
-      { find: '@drumlin/core/dxf', replacement: core('exchange/dxf/index.ts') },
-      { find: '@drumlin/core/svg-read', replacement: core('exchange/svg/read.ts') },
-      { find: '@drumlin/core', replacement: core('index.ts') },
+      { find: '@drumlin/core/exchange/svg-read', replacement: core('exchange/svg/read.ts') },
+      { find: /^@drumlin\/core\/(.*)$/, replacement: core('$1/index.ts') },
     ],
   },
   test: {

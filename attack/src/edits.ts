@@ -1,20 +1,11 @@
-import {
-  type Derived,
-  type Design,
-  type Edit,
-  STARTER_STORES,
-  applyEdit,
-  derive,
-  fieldsOf,
-  figuresOf,
-  findingsOf,
-  sayFinding,
-  summary,
-  unworkable,
-  withFollowing,
-  writeSvg,
-} from '@drumlin/core'
-import { writeDxf } from '@drumlin/core/dxf'
+import { findingsOf, sayFinding } from '@drumlin/core/check'
+import { type Derived, derive, unworkable } from '@drumlin/core/derived'
+import { type Design, type Edit, applyEdit, withFollowing } from '@drumlin/core/design'
+import { writeSvg } from '@drumlin/core/exchange/svg'
+import { fieldsOf } from '@drumlin/core/kinds'
+import { figuresOf, summary } from '@drumlin/core/overview'
+import { STARTER_STORES } from '@drumlin/core/stores'
+import { writeDxf } from '@drumlin/core/exchange/dxf'
 import type { Chance } from './random.js'
 
 /** Where a number breaks things if anything does. */

@@ -10,7 +10,7 @@ import {
   writeFile,
 } from 'node:fs/promises'
 import { basename, dirname, join } from 'node:path'
-import { isOurPdf } from '@drumlin/core/pdf'
+import { isOurPdf } from '@drumlin/core/exchange/pdf'
 import { shortly } from './words.js'
 
 /** The largest file that is read, bytes. */

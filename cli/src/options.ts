@@ -1,4 +1,5 @@
-import { type Entry, type Input, entryMaybe, inputProblem, measureSentence, parseLength } from '@drumlin/core'
+import { measureSentence, parseLength } from '@drumlin/core/measure'
+import { type Entry, type Input, entryMaybe, inputProblem } from '@drumlin/core/pocketbook'
 import { shortly, strictly } from './words.js'
 
 /** What was asked for, or one line that says why it can't be done. */

@@ -1,19 +1,11 @@
-import {
-  type Derived,
-  ENTRIES,
-  type Entry,
-  explainLine,
-  reckonEntry,
-  derive,
-  readDesign,
-  readSentence,
-  summary,
-  unworkable,
-  writeDesign,
-  writeSvg,
-} from '@drumlin/core'
-import { writeDxf } from '@drumlin/core/dxf'
-import { writePdf } from '@drumlin/core/pdf'
+import { type Derived, derive, unworkable } from '@drumlin/core/derived'
+import { readDesign, readSentence, writeDesign } from '@drumlin/core/exchange/json'
+import { writeSvg } from '@drumlin/core/exchange/svg'
+import { summary } from '@drumlin/core/overview'
+import { ENTRIES, type Entry, reckonEntry } from '@drumlin/core/pocketbook'
+import { explainLine } from '@drumlin/core/working'
+import { writeDxf } from '@drumlin/core/exchange/dxf'
+import { writePdf } from '@drumlin/core/exchange/pdf'
 import { readText, writeWhole } from './files.js'
 import { pdfFonts } from './fonts.js'
 import { type ExportAsked, HELP, type ReckonAsked, asked } from './options.js'

@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest'
-import { sayFinding } from '@drumlin/core'
+import { sayFinding } from '@drumlin/core/check'
 import { BARE, bagOf, codesOf, edgesOf, findingOf, panelOf, sizeOf, spanOf } from './support/bags.js'
 
 /** Body 1.8 mm, gusset 1.4 mm, both with half their thickness inside the neutral layer. */

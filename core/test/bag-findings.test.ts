@@ -1,15 +1,7 @@
 import { describe, expect, test } from 'vitest'
-import {
-  type Design,
-  applyEdit,
-  derive,
-  findingsOf,
-  fixesOf,
-  hangingOf,
-  packingOf,
-  sayFinding,
-  setField,
-} from '@drumlin/core'
+import { findingsOf, fixesOf, sayFinding } from '@drumlin/core/check'
+import { derive, hangingOf, packingOf } from '@drumlin/core/derived'
+import { type Design, applyEdit, setField } from '@drumlin/core/design'
 import { type Carried } from '../src/whole/index.js'
 import { BARE, bagDesign, bagOf, codesOf, findingOf, sizeOf, thingOf, withLeather } from './support/bags.js'
 import { freshOf, withValues } from './support/designs.js'

@@ -1,5 +1,7 @@
 import { describe, expect, test } from 'vitest'
-import { derive, findingsOf, kindOf } from '@drumlin/core'
+import { findingsOf } from '@drumlin/core/check'
+import { derive } from '@drumlin/core/derived'
+import { kindOf } from '@drumlin/core/kinds'
 import { bagOf, panelOf, sizeOf, spanOf } from './support/bags.js'
 import { freshOf } from './support/designs.js'
 

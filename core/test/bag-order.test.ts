@@ -1,5 +1,7 @@
 import { describe, expect, test } from 'vitest'
-import { boxHeight, boxWidth, derive, findingsOf, fixesOf, pathBox, sayFinding } from '@drumlin/core'
+import { findingsOf, fixesOf, sayFinding } from '@drumlin/core/check'
+import { derive } from '@drumlin/core/derived'
+import { boxHeight, boxWidth, pathBox } from '@drumlin/core/geometry'
 import { BARE, bagDesign, bagOf, findingOf, panelOf } from './support/bags.js'
 
 const LINED = { ...BARE, body: 'wrap', lining: 'lined', seam: 'turned', high: 280, wide: 320, deep: 90 }

@@ -1,17 +1,13 @@
 import { describe, expect, test } from 'vitest'
-import {
-  alongRun,
-  compareDecisions,
-  derive,
-  figuresOf,
-  pieceDrawing,
-  sayFinding,
-  summary,
-  workOf,
-  writeSvg,
-  zipFor,
-} from '@drumlin/core'
-import { writeDxf } from '@drumlin/core/dxf'
+import { sayFinding } from '@drumlin/core/check'
+import { compareDecisions } from '@drumlin/core/compare'
+import { derive, zipFor } from '@drumlin/core/derived'
+import { pieceDrawing } from '@drumlin/core/drawing'
+import { writeSvg } from '@drumlin/core/exchange/svg'
+import { workOf } from '@drumlin/core/layup'
+import { figuresOf, summary } from '@drumlin/core/overview'
+import { alongRun } from '@drumlin/core/relief'
+import { writeDxf } from '@drumlin/core/exchange/dxf'
 import { BARE, bagDesign, bagOf, findingOf, hardwareOf } from './support/bags.js'
 
 const flapBag = bagOf('flap-bag')

@@ -1,6 +1,9 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { type Derived, compareDecisions, derive, gapsOf, readDesign, writeDesign } from '@drumlin/core'
+import { compareDecisions } from '@drumlin/core/compare'
+import { type Derived, derive } from '@drumlin/core/derived'
+import { readDesign, writeDesign } from '@drumlin/core/exchange/json'
+import { gapsOf } from '@drumlin/core/space'
 import { pathArea, pathCrossesItself, pathNearest, pointInside } from '../src/geometry/index.js'
 import { BARE, bagDesign, bagOf, sizeOf, spanOf } from './support/bags.js'
 

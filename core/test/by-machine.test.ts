@@ -1,6 +1,8 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { type Design, derive, findingsOf, fixesOf, sayFinding } from '@drumlin/core'
+import { findingsOf, fixesOf, sayFinding } from '@drumlin/core/check'
+import { derive } from '@drumlin/core/derived'
+import type { Design } from '@drumlin/core/design'
 import { anyDesign, everyDesign, madeKinds } from './support/all.js'
 
 /** Tools of a hand, and of a machine, as findings about a run name them. */

@@ -1,16 +1,7 @@
 import { describe, expect, test } from 'vitest'
-import {
-  type Derived,
-  applyEdit,
-  derive,
-  findingsOf,
-  fixesOf,
-  giveBack,
-  heed,
-  overrule,
-  overruledFor,
-  sayFinding,
-} from '@drumlin/core'
+import { findingsOf, fixesOf, overruledFor, sayFinding } from '@drumlin/core/check'
+import { type Derived, derive } from '@drumlin/core/derived'
+import { applyEdit, giveBack, heed, overrule } from '@drumlin/core/design'
 import { demo, demoWith } from './support/designs.js'
 
 const codes = (derived: Derived): string[] => [...new Set(findingsOf(derived).map((f) => f.code))]

@@ -1,5 +1,8 @@
 import { describe, expect, test } from 'vitest'
-import { applyEdit, compareDecisions, comparePieces, derive, leatherAt, takeDesign } from '@drumlin/core'
+import { compareDecisions, comparePieces } from '@drumlin/core/compare'
+import { derive } from '@drumlin/core/derived'
+import { applyEdit, takeDesign } from '@drumlin/core/design'
+import { leatherAt } from '@drumlin/core/stores'
 import { usualOf } from '../src/stores/index.js'
 import { demo, demoWith, withValues } from './support/designs.js'
 

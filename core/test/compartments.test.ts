@@ -1,17 +1,10 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import {
-  applyEdit,
-  derive,
-  figuresOf,
-  findingsOf,
-  fixesOf,
-  makeRoom,
-  packingOf,
-  setField,
-  smallestFor,
-  smallestRoom,
-} from '@drumlin/core'
+import { findingsOf, fixesOf } from '@drumlin/core/check'
+import { derive, makeRoom, packingOf, smallestFor } from '@drumlin/core/derived'
+import { applyEdit, setField } from '@drumlin/core/design'
+import { figuresOf } from '@drumlin/core/overview'
+import { smallestRoom } from '@drumlin/core/whole'
 import { type Carried, packInto, sharedOut } from '../src/whole/index.js'
 import { BARE, bagDesign, thingOf } from './support/bags.js'
 

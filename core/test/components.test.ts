@@ -1,19 +1,10 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import {
-  type DrawnPanel,
-  applyEdit,
-  changeDrawn,
-  derive,
-  drawnEdgeLength,
-  findingsOf,
-  fixesOf,
-  movePoint,
-  pathBox,
-  removeDrawn,
-  sayFinding,
-  takenOver,
-} from '@drumlin/core'
+import { findingsOf, fixesOf, sayFinding } from '@drumlin/core/check'
+import { derive } from '@drumlin/core/derived'
+import { applyEdit, changeDrawn, removeDrawn } from '@drumlin/core/design'
+import { type DrawnPanel, drawnEdgeLength, movePoint, takenOver } from '@drumlin/core/drawn'
+import { pathBox } from '@drumlin/core/geometry'
 import { overlay, pathArea } from '../src/geometry/index.js'
 import { demo, demoWith } from './support/designs.js'
 import { derived, drawingOf, layer, numberOf, panelOf, turned, withFate } from './support/drawing.js'

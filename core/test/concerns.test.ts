@@ -1,5 +1,7 @@
 import { describe, expect, test } from 'vitest'
-import { applyEdit, derive, findingsOf, fixesOf, sayFinding } from '@drumlin/core'
+import { findingsOf, fixesOf, sayFinding } from '@drumlin/core/check'
+import { derive } from '@drumlin/core/derived'
+import { applyEdit } from '@drumlin/core/design'
 import { sewingOrder } from '../src/stitch/index.js'
 import { freshOf, withValues } from './support/designs.js'
 import { plain } from './support/plain.js'

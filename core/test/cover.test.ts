@@ -1,5 +1,6 @@
 import { describe, expect, test } from 'vitest'
-import { type Design, derive } from '@drumlin/core'
+import { derive } from '@drumlin/core/derived'
+import type { Design } from '@drumlin/core/design'
 import { drawnSpan } from '../src/drawing/index.js'
 import { coverPages } from '../src/exchange/pdf/cover/index.js'
 import { planPrint } from '../src/exchange/pdf/write.js'

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { type Derived, derive } from '@drumlin/core'
+import { type Derived, derive } from '@drumlin/core/derived'
 import { pathNearest, pointMoved } from '../src/geometry/index.js'
 import { bagDesign, withLeather } from './support/bags.js'
 

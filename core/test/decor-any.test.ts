@@ -1,5 +1,6 @@
 import { describe, expect, test } from 'vitest'
-import { applyEdit, derive } from '@drumlin/core'
+import { derive } from '@drumlin/core/derived'
+import { applyEdit } from '@drumlin/core/design'
 import { pathLength, pathNearest, pointMoved } from '../src/geometry/index.js'
 import { everyDesign } from './support/all.js'
 

@@ -2,19 +2,16 @@ import { DESIGN_VERSION } from '../src/design/index.js'
 import { readFileSync, readdirSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
 import { describe, expect, test } from 'vitest'
-import {
-  type Design,
-  derive,
-  findingsOf,
-  pieceDrawing,
-  readDesign,
-  readStoresData,
-  summary,
-  survey,
-  writeDesign,
-  writeSvg,
-} from '@drumlin/core'
-import { writeDxf } from '@drumlin/core/dxf'
+import { findingsOf } from '@drumlin/core/check'
+import { derive } from '@drumlin/core/derived'
+import type { Design } from '@drumlin/core/design'
+import { pieceDrawing } from '@drumlin/core/drawing'
+import { readDesign, writeDesign } from '@drumlin/core/exchange/json'
+import { writeSvg } from '@drumlin/core/exchange/svg'
+import { summary } from '@drumlin/core/overview'
+import { survey } from '@drumlin/core/relief'
+import { readStoresData } from '@drumlin/core/stores'
+import { writeDxf } from '@drumlin/core/exchange/dxf'
 import { kindIds } from '../src/kinds/index.js'
 import { demoText, freshOf } from './support/designs.js'
 

@@ -1,29 +1,22 @@
 import { describe, expect, test } from 'vitest'
+import { compareDecisions, comparePieces, sayFate } from '@drumlin/core/compare'
+import { derive } from '@drumlin/core/derived'
 import {
-  type DrawnPanel,
   type Edit,
   addDrawn,
   addLayer,
   applyEdit,
   changeDrawn,
-  compareDecisions,
-  comparePieces,
-  derive,
-  gripPlace,
-  gripsAt,
   mergedEdits,
   mergedInverses,
-  moveGrip,
-  movePoint,
   removeDrawn,
   removeLayer,
-  sayFate,
-  setGoing,
   takeDesign,
   tieEdges,
   untie,
-  writeDesign,
-} from '@drumlin/core'
+} from '@drumlin/core/design'
+import { type DrawnPanel, gripPlace, gripsAt, moveGrip, movePoint, setGoing } from '@drumlin/core/drawn'
+import { writeDesign } from '@drumlin/core/exchange/json'
 import { drawingOf, layer, leatherOf, panelOf, turned, withFate } from './support/drawing.js'
 
 const flap = panelOf('flap', {}, { id: 'flap', name: 'Flap' })

@@ -1,15 +1,9 @@
 import { DESIGN_VERSION } from '../src/design/index.js'
 import { describe, expect, test } from 'vitest'
-import {
-  applyEdit,
-  derive,
-  readDesignData,
-  editUpToDate,
-  readDesign,
-  readSentence,
-  tieNames,
-  writeDesign,
-} from '@drumlin/core'
+import { derive } from '@drumlin/core/derived'
+import { applyEdit, editUpToDate } from '@drumlin/core/design'
+import { tieNames } from '@drumlin/core/drawn'
+import { readDesignData, readDesign, readSentence, writeDesign } from '@drumlin/core/exchange/json'
 import { demo, withValues } from './support/designs.js'
 import { drawingOf, layer, panelOf, turned, withFate } from './support/drawing.js'
 

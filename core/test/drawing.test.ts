@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest'
-import { type Drawn, pieceDrawing } from '@drumlin/core'
+import { type Drawn, pieceDrawing } from '@drumlin/core/drawing'
 import { hatch, pathData, stipple } from '../src/drawing/index.js'
 import {
   arc,

@@ -1,20 +1,13 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import {
-  type DrawnFate,
-  type DrawnFold,
-  type DrawnPanel,
-  barePanel,
-  derive,
-  findingsOf,
-  pieceDrawing,
-  sayFinding,
-  transect,
-  writeDesign,
-  readDesign,
-  writeSvg,
-} from '@drumlin/core'
-import { writeDxf } from '@drumlin/core/dxf'
+import { findingsOf, sayFinding } from '@drumlin/core/check'
+import { derive } from '@drumlin/core/derived'
+import { pieceDrawing } from '@drumlin/core/drawing'
+import { type DrawnFate, type DrawnFold, type DrawnPanel, barePanel } from '@drumlin/core/drawn'
+import { writeDesign, readDesign } from '@drumlin/core/exchange/json'
+import { writeSvg } from '@drumlin/core/exchange/svg'
+import { transect } from '@drumlin/core/layup'
+import { writeDxf } from '@drumlin/core/exchange/dxf'
 import { pathBox } from '../src/geometry/index.js'
 import { drawingOf, layer, turned } from './support/drawing.js'
 

@@ -1,11 +1,11 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
+import { findingsOf, sayFinding } from '@drumlin/core/check'
 import {
   type DrawnPanel,
   SHAPES,
   drawnEdgeLength,
   drawnFromPath,
-  findingsOf,
   fromPoints,
   fromReadings,
   insertPoint,
@@ -13,17 +13,15 @@ import {
   movePoint,
   outlineOf,
   partEdge,
-  pathBox,
-  pathLength,
   readingsAt,
   readingsProblem,
   removePoint,
-  sayFinding,
   setGoing,
   setRadius,
   snapPoint,
   wholeDrawn,
-} from '@drumlin/core'
+} from '@drumlin/core/drawn'
+import { pathBox, pathLength } from '@drumlin/core/geometry'
 import { overlay, pathArea, pathNearest, pathPoints } from '../src/geometry/index.js'
 import { edgeBroughtTo } from '../src/drawn/index.js'
 import { derived, panelOf, turned, withFate } from './support/drawing.js'

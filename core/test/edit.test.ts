@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { expect, test } from 'vitest'
-import { applyEdit, rename, setField, setSkives } from '@drumlin/core'
+import { applyEdit, rename, setField, setSkives } from '@drumlin/core/design'
 import { demo } from './support/designs.js'
 
 test('an edit that the design won’t have is refused at its place, and the design is untouched', () => {

@@ -1,13 +1,7 @@
 import { describe, expect, test } from 'vitest'
-import {
-  type Derived,
-  type Design,
-  applyEdit,
-  derive,
-  fitToIron,
-  freedomsOf,
-  holesChanged,
-} from '@drumlin/core'
+import { type Derived, derive } from '@drumlin/core/derived'
+import { type Design, applyEdit } from '@drumlin/core/design'
+import { fitToIron, freedomsOf, holesChanged } from '@drumlin/core/fit'
 import { pointDistance } from '../src/geometry/index.js'
 import { lengthsOf } from '../src/fit/wishes.js'
 import { flattened, missedBy } from '../src/fit/model.js'

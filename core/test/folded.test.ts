@@ -1,14 +1,9 @@
 import { describe, expect, test } from 'vitest'
-import {
-  type DrawnFold,
-  type DrawnPanel,
-  findingsOf,
-  pathBox,
-  sayFinding,
-  sizeRanges,
-  transect,
-  workOf,
-} from '@drumlin/core'
+import { findingsOf, sayFinding } from '@drumlin/core/check'
+import { sizeRanges } from '@drumlin/core/derived'
+import type { DrawnFold, DrawnPanel } from '@drumlin/core/drawn'
+import { pathBox } from '@drumlin/core/geometry'
+import { transect, workOf } from '@drumlin/core/layup'
 import { thicknessAt } from '../src/layup/index.js'
 import { demoWith } from './support/designs.js'
 import { derived, drawingOf, layer, numberOf, panelOf, withFate } from './support/drawing.js'

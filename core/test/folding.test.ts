@@ -1,6 +1,8 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import {
+  flipAbout,
+  flipAboutLevel,
   line,
   moveBack,
   moveThen,
@@ -11,6 +13,8 @@ import {
   point,
   pointMoved,
   polygon,
+  shift,
+  STAY,
 } from '../src/geometry/index.js'
 import {
   type FoldedPanel,
@@ -30,10 +34,8 @@ import {
   rimBand,
   withNotch,
 } from '../src/kinds/parts/shape.js'
-import { pileMoved, pileTurnedOver } from '../src/kinds/parts/sheets.js'
+import { contentSheet, panelSheet, pileMoved, pileTurnedOver } from '../src/kinds/parts/sheets.js'
 import { clipAt, clipMoved } from '../src/master/index.js'
-import { contentSheet, panelSheet } from '../src/kinds/parts/sheets.js'
-import { STAY, flipAbout, flipAboutLevel, shift } from '../src/geometry/index.js'
 
 const anyStrips = fc
   .array(fc.record({ flat: fc.integer({ min: 20, max: 120 }), bend: fc.integer({ min: 1, max: 20 }) }), {

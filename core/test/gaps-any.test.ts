@@ -1,5 +1,6 @@
 import { describe, expect, test } from 'vitest'
-import { type Derived, derive, gapsOf } from '@drumlin/core'
+import { type Derived, derive } from '@drumlin/core/derived'
+import { gapsOf } from '@drumlin/core/space'
 import { everyDesign } from './support/all.js'
 import { bagDesign } from './support/bags.js'
 

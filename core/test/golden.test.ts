@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest'
-import { fieldsOf, kindOf } from '@drumlin/core'
+import { fieldsOf, kindOf } from '@drumlin/core/kinds'
 import { everyDesign, madeKinds } from './support/all.js'
 import { freshOf, withValues } from './support/designs.js'
 import { couponsGolden, goldenOf, pocketBookGolden } from './support/golden.js'

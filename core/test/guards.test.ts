@@ -1,5 +1,7 @@
 import { describe, expect, test } from 'vitest'
-import { type Design, applyEdit, derive, findingsOf, fixesOf, sayFinding } from '@drumlin/core'
+import { findingsOf, fixesOf, sayFinding } from '@drumlin/core/check'
+import { derive } from '@drumlin/core/derived'
+import { type Design, applyEdit } from '@drumlin/core/design'
 import { bagDesign } from './support/bags.js'
 import { freshOf } from './support/designs.js'
 

@@ -1,17 +1,9 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import {
-  type Hardware,
-  STARTER_STORES,
-  applyEdit,
-  derive,
-  findingsOf,
-  readStoresData,
-  sayFinding,
-  setField,
-  storesSchema,
-  withGood,
-} from '@drumlin/core'
+import { findingsOf, sayFinding } from '@drumlin/core/check'
+import { derive } from '@drumlin/core/derived'
+import { applyEdit, setField } from '@drumlin/core/design'
+import { type Hardware, STARTER_STORES, readStoresData, storesSchema, withGood } from '@drumlin/core/stores'
 import { POSTED } from '../src/stores/index.js'
 import { BARE, bagDesign, bagOf, findingOf, hardwareOf, sizeOf, withLeather } from './support/bags.js'
 import { freshOf, withValues } from './support/designs.js'

@@ -1,5 +1,6 @@
 import { describe, expect, test } from 'vitest'
-import { type Derived, derive, findingsOf, sayFinding } from '@drumlin/core'
+import { findingsOf, sayFinding } from '@drumlin/core/check'
+import { type Derived, derive } from '@drumlin/core/derived'
 import { isHidden } from '../src/check/hidden.js'
 import { bagDesign } from './support/bags.js'
 import { demo, freshOf, withValues } from './support/designs.js'

@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest'
-import { summary } from '@drumlin/core'
+import { summary } from '@drumlin/core/overview'
 import { pathNearest, pointDistance } from '../src/geometry/index.js'
 import { demoWith, sizeOf } from './support/designs.js'
 

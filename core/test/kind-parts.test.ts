@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest'
-import { explainLine } from '@drumlin/core'
+import { explainLine } from '@drumlin/core/working'
 import { basicsOf, counted, notesMaybe, sizeBy } from '../src/kinds/parts/basics.js'
 import { aboveSeam, betweenSeams, needed, present } from '../src/kinds/parts/fits.js'
 import { STARTER_STORES } from '../src/stores/index.js'

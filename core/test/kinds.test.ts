@@ -1,15 +1,8 @@
 import { describe, expect, test } from 'vitest'
-import {
-  STARTER_STORES,
-  SEAM_SENTENCES,
-  SEWING_SENTENCES,
-  applyEdit,
-  derive,
-  fieldsOf,
-  kindOf,
-  setField,
-  startingLeathers,
-} from '@drumlin/core'
+import { derive } from '@drumlin/core/derived'
+import { applyEdit, setField } from '@drumlin/core/design'
+import { SEAM_SENTENCES, SEWING_SENTENCES, fieldsOf, kindOf, startingLeathers } from '@drumlin/core/kinds'
+import { STARTER_STORES } from '@drumlin/core/stores'
 import { kindIds } from '../src/kinds/index.js'
 import { freshOf, variantsOf } from './support/designs.js'
 

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { derive } from '@drumlin/core'
+import { derive } from '@drumlin/core/derived'
 import { anyDesign, everyDesign, madeKinds } from './support/all.js'
 import { collisions } from './support/lettering.js'
 

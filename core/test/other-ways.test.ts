@@ -1,5 +1,6 @@
 import { expect, test } from 'vitest'
-import { derive, otherWays } from '@drumlin/core'
+import { derive } from '@drumlin/core/derived'
+import { otherWays } from '@drumlin/core/relief'
 import { freshOf } from './support/designs.js'
 
 test('no lining is put in to thin a seam', () => {

@@ -3,20 +3,13 @@ import { mkdtempSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { describe, expect, test } from 'vitest'
-import {
-  type DrawnPanel,
-  derive,
-  drawnFromPath,
-  barePanel,
-  outlineOf,
-  outlineProblem,
-  pathLength,
-  scaledPath,
-  unitFromBar,
-  writeSvg,
-} from '@drumlin/core'
-import { readDxfPaths, writeDxf } from '@drumlin/core/dxf'
-import { readSvgPaths } from '@drumlin/core/svg-read'
+import { derive } from '@drumlin/core/derived'
+import { type DrawnPanel, drawnFromPath, barePanel, outlineOf } from '@drumlin/core/drawn'
+import { outlineProblem, scaledPath, unitFromBar } from '@drumlin/core/exchange/outlines'
+import { writeSvg } from '@drumlin/core/exchange/svg'
+import { pathLength } from '@drumlin/core/geometry'
+import { readDxfPaths, writeDxf } from '@drumlin/core/exchange/dxf'
+import { readSvgPaths } from '@drumlin/core/exchange/svg-read'
 import type { FoundResult } from '../src/exchange/outlines/index.js'
 import { pathArea } from '../src/geometry/index.js'
 import { demo } from './support/designs.js'

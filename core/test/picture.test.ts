@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { derive, pictureOf } from '@drumlin/core'
+import { derive } from '@drumlin/core/derived'
+import { pictureOf } from '@drumlin/core/space'
 import { courseAt, courseOf, coursed, pathLength, point, point3Distance } from '../src/geometry/index.js'
 import { onStage, placeInSpace } from '../src/space/index.js'
 import { BARE, bagOf, sizeOf } from './support/bags.js'

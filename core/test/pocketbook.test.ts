@@ -1,15 +1,8 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import {
-  ENTRIES,
-  entryMaybe,
-  explainLine,
-  inputProblem,
-  pathBox,
-  prefilled,
-  reckonEntry,
-  usedFor,
-} from '@drumlin/core'
+import { pathBox } from '@drumlin/core/geometry'
+import { ENTRIES, entryMaybe, inputProblem, prefilled, reckonEntry, usedFor } from '@drumlin/core/pocketbook'
+import { explainLine } from '@drumlin/core/working'
 import { demoWith } from './support/designs.js'
 
 const answers = (id: string, written: Record<string, number> = {}): Record<string, number> =>

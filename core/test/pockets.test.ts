@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { type Derived, type Term, derive } from '@drumlin/core'
+import { type Derived, derive } from '@drumlin/core/derived'
+import type { Term } from '@drumlin/core/working'
 import { boxHeight, boxWidth, pathBox, pathNearest, pathPoints, pointInside } from '../src/geometry/index.js'
 import { layersAt, sheetThickness, thicknessAt } from '../src/layup/index.js'
 import { freshOf, sizeOf } from './support/designs.js'

@@ -1,6 +1,8 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { type Design, applyEdit, derive, findingsOf, setField, withFollowing } from '@drumlin/core'
+import { findingsOf } from '@drumlin/core/check'
+import { derive } from '@drumlin/core/derived'
+import { type Design, applyEdit, setField, withFollowing } from '@drumlin/core/design'
 import { freshOf } from './support/designs.js'
 
 /** As the maker writes it: with what follows. */

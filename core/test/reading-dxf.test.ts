@@ -1,7 +1,9 @@
 import { describe, expect, test } from 'vitest'
-import { type FoundResult, derive, writeSvg } from '@drumlin/core'
-import { readDxfPaths, writeDxf } from '@drumlin/core/dxf'
-import { readSvgPaths } from '@drumlin/core/svg-read'
+import { derive } from '@drumlin/core/derived'
+import type { FoundResult } from '@drumlin/core/exchange/outlines'
+import { writeSvg } from '@drumlin/core/exchange/svg'
+import { readDxfPaths, writeDxf } from '@drumlin/core/exchange/dxf'
+import { readSvgPaths } from '@drumlin/core/exchange/svg-read'
 import { demo } from './support/designs.js'
 import { sizes, why } from './support/found.js'
 

@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest'
-import { readSvgPaths } from '@drumlin/core/svg-read'
+import { readSvgPaths } from '@drumlin/core/exchange/svg-read'
 import { sizes, why } from './support/found.js'
 
 const svg = (inner: string, head = ''): string =>

@@ -13,7 +13,7 @@ import {
   rename,
   setField,
   splitRuns,
-} from '@drumlin/core'
+} from '@drumlin/core/design'
 import { isSame, merged } from '../src/merge/index.js'
 import { demoDesign as designOf } from './support/all.js'
 

@@ -1,18 +1,11 @@
 import { describe, expect, test } from 'vitest'
-import {
-  type Derived,
-  applyEdit,
-  closedThickness,
-  derive,
-  figuresOf,
-  findingsOf,
-  otherWays,
-  proposeSkives,
-  readDesign,
-  survey,
-  weightOfWork,
-  workOf,
-} from '@drumlin/core'
+import { findingsOf } from '@drumlin/core/check'
+import { type Derived, derive } from '@drumlin/core/derived'
+import { applyEdit } from '@drumlin/core/design'
+import { readDesign } from '@drumlin/core/exchange/json'
+import { workOf } from '@drumlin/core/layup'
+import { figuresOf } from '@drumlin/core/overview'
+import { closedThickness, otherWays, proposeSkives, survey, weightOfWork } from '@drumlin/core/relief'
 import { sewingOrder } from '../src/stitch/index.js'
 import { type Point, pathLength, pathNearest, pathPoints } from '../src/geometry/index.js'
 import { type LaidUp, sheetThickness, thicknessAt } from '../src/layup/index.js'

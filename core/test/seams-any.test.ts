@@ -1,22 +1,12 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import {
-  type Derived,
-  type Design,
-  type RunWish,
-  applyEdit,
-  compareDecisions,
-  derive,
-  findingsOf,
-  fixesOf,
-  kindIds,
-  readDesign,
-  readSentence,
-  sayFinding,
-  seamPlan,
-  writeDesign,
-  zipFor,
-} from '@drumlin/core'
+import { findingsOf, fixesOf, sayFinding } from '@drumlin/core/check'
+import { compareDecisions } from '@drumlin/core/compare'
+import { type Derived, derive, seamPlan, zipFor } from '@drumlin/core/derived'
+import { type Design, applyEdit } from '@drumlin/core/design'
+import { readDesign, readSentence, writeDesign } from '@drumlin/core/exchange/json'
+import { kindIds } from '@drumlin/core/kinds'
+import type { RunWish } from '@drumlin/core/sewing'
 import { point, pointDistance, polyline } from '../src/geometry/index.js'
 import { runsOf, zipOf } from '../src/stitch/index.js'
 import { reckoner } from '../src/working/index.js'

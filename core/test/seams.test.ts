@@ -1,18 +1,8 @@
 import { describe, expect, test } from 'vitest'
-import {
-  type Derived,
-  type RunWish,
-  applyEdit,
-  derive,
-  findingsOf,
-  fixesOf,
-  mergesFor,
-  sayFinding,
-  seamPlan,
-  splitRuns,
-  wishRuns,
-  zipFor,
-} from '@drumlin/core'
+import { findingsOf, fixesOf, sayFinding } from '@drumlin/core/check'
+import { type Derived, derive, mergesFor, seamPlan, zipFor } from '@drumlin/core/derived'
+import { applyEdit, splitRuns, wishRuns } from '@drumlin/core/design'
+import type { RunWish } from '@drumlin/core/sewing'
 import { pathLength, pointDistance, pointInside } from '../src/geometry/index.js'
 import { demo, demoWith, freshOf, withValues } from './support/designs.js'
 

@@ -1,14 +1,7 @@
 import { describe, expect, test } from 'vitest'
-import {
-  applyEdit,
-  derive,
-  fieldsInPlay,
-  fieldsOf,
-  kindIds,
-  kindOf,
-  sentenceParts,
-  setField,
-} from '@drumlin/core'
+import { derive } from '@drumlin/core/derived'
+import { applyEdit, setField } from '@drumlin/core/design'
+import { fieldsInPlay, fieldsOf, kindIds, kindOf, sentenceParts } from '@drumlin/core/kinds'
 import { bagDesign, bagOf } from './support/bags.js'
 import { freshOf } from './support/designs.js'
 

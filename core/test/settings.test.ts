@@ -1,5 +1,6 @@
 import { describe, expect, test } from 'vitest'
-import { type Field, kindIds, kindOf, printLength } from '@drumlin/core'
+import { type Field, kindIds, kindOf } from '@drumlin/core/kinds'
+import { printLength } from '@drumlin/core/measure'
 import { HABITS } from '../src/sewing/index.js'
 import { type RawParams, choice, count, length, offering, settings, share } from '../src/settings/index.js'
 

@@ -1,15 +1,11 @@
 import { describe, expect, test } from 'vitest'
-import {
-  type DrawnPanel,
-  derive,
-  findingsOf,
-  fixesOf,
-  applyEdit,
-  sayFinding,
-  skivingsOf,
-  writeSvg,
-} from '@drumlin/core'
-import { writeCoupons, writePdf } from '@drumlin/core/pdf'
+import { findingsOf, fixesOf, sayFinding } from '@drumlin/core/check'
+import { derive } from '@drumlin/core/derived'
+import { applyEdit } from '@drumlin/core/design'
+import type { DrawnPanel } from '@drumlin/core/drawn'
+import { skivingsOf } from '@drumlin/core/edges'
+import { writeSvg } from '@drumlin/core/exchange/svg'
+import { writeCoupons, writePdf } from '@drumlin/core/exchange/pdf'
 import { pdfFonts } from '../../cli/src/fonts.js'
 import { couponDrawing } from '../src/coupons/index.js'
 import { pieceDrawing, stipple } from '../src/drawing/index.js'

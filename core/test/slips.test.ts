@@ -1,16 +1,10 @@
 import { describe, expect, test } from 'vitest'
-import {
-  type Derived,
-  type Design,
-  derive,
-  explainLine,
-  fieldsOf,
-  findingsOf,
-  kindOf,
-  pieceDrawing,
-  sayFinding,
-  toBuy,
-} from '@drumlin/core'
+import { findingsOf, sayFinding } from '@drumlin/core/check'
+import { type Derived, derive, toBuy } from '@drumlin/core/derived'
+import type { Design } from '@drumlin/core/design'
+import { pieceDrawing } from '@drumlin/core/drawing'
+import { fieldsOf, kindOf } from '@drumlin/core/kinds'
+import { explainLine } from '@drumlin/core/working'
 import { coverPages } from '../src/exchange/pdf/cover/index.js'
 import { everyDesign, madeKinds } from './support/all.js'
 import { freshOf, variantsOf } from './support/designs.js'

@@ -1,5 +1,7 @@
 import { describe, expect, test } from 'vitest'
-import { derive, findingsOf, takenOver } from '@drumlin/core'
+import { findingsOf } from '@drumlin/core/check'
+import { derive } from '@drumlin/core/derived'
+import { takenOver } from '@drumlin/core/drawn'
 import { MOULDING, evaluate } from '../src/formulas/index.js'
 import { boxHeight, boxWidth, pathBox, pathLength, pathPart, point } from '../src/geometry/index.js'
 import { thicknessAt, withSkives } from '../src/layup/index.js'

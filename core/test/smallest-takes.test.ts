@@ -1,17 +1,9 @@
 import { describe, expect, test } from 'vitest'
-import {
-  STARTER_STORES,
-  applyEdit,
-  derive,
-  findingsOf,
-  fixesOf,
-  kindIds,
-  kindOf,
-  makeRoom,
-  packingOf,
-  setField,
-  smallestFor,
-} from '@drumlin/core'
+import { findingsOf, fixesOf } from '@drumlin/core/check'
+import { derive, makeRoom, packingOf, smallestFor } from '@drumlin/core/derived'
+import { applyEdit, setField } from '@drumlin/core/design'
+import { kindIds, kindOf } from '@drumlin/core/kinds'
+import { STARTER_STORES } from '@drumlin/core/stores'
 import { freshOf } from './support/designs.js'
 
 const LOADS = [

@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { type Derived, derive, gapsOf } from '@drumlin/core'
+import { type Derived, derive } from '@drumlin/core/derived'
+import { gapsOf } from '@drumlin/core/space'
 import { point, pointMoved } from '../src/geometry/index.js'
 import { type OnStage, onStage, placeInSpace } from '../src/space/index.js'
 import { BARE, bagOf, sizeOf } from './support/bags.js'

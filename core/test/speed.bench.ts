@@ -1,28 +1,16 @@
 import { EndType, JoinType, inflatePathsD, intersectD, FillRule } from 'clipper2-ts'
 import { bench, describe } from 'vitest'
-import {
-  type Design,
-  barePanel,
-  derive,
-  figuresOf,
-  fitToIron,
-  freedomsOf,
-  kindIds,
-  otherWays,
-  proposeSkives,
-  seamPlan,
-  survey,
-  drawnFromPath,
-  findingsOf,
-  fixesOf,
-  movePoint,
-  outlineOf,
-  pathData,
-  pieceDrawing,
-  transect,
-  workOf,
-} from '@drumlin/core'
-import { writePdf } from '@drumlin/core/pdf'
+import { findingsOf, fixesOf } from '@drumlin/core/check'
+import { derive, seamPlan } from '@drumlin/core/derived'
+import type { Design } from '@drumlin/core/design'
+import { pathData, pieceDrawing } from '@drumlin/core/drawing'
+import { barePanel, drawnFromPath, movePoint, outlineOf } from '@drumlin/core/drawn'
+import { fitToIron, freedomsOf } from '@drumlin/core/fit'
+import { kindIds } from '@drumlin/core/kinds'
+import { transect, workOf } from '@drumlin/core/layup'
+import { figuresOf } from '@drumlin/core/overview'
+import { otherWays, proposeSkives, survey } from '@drumlin/core/relief'
+import { writePdf } from '@drumlin/core/exchange/pdf'
 import { pdfFonts } from '../../cli/src/fonts.js'
 import { bagDesign } from './support/bags.js'
 import { gapsOf, pictureOf } from '../src/space/index.js'

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { type Derived, derive } from '@drumlin/core'
+import { type Derived, derive } from '@drumlin/core/derived'
 import { type Path, type Point, pathNearest, pathPoints, pointMoved } from '../src/geometry/index.js'
 import type { LaidSheet } from '../src/layup/index.js'
 import { anyDesign, everyDesign, madeKinds } from './support/all.js'

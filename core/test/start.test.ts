@@ -1,15 +1,9 @@
 import { describe, expect, test } from 'vitest'
-import {
-  type Design,
-  type Leather,
-  STARTER_STORES,
-  derive,
-  findingsOf,
-  fixesOf,
-  sayFinding,
-  startingDesign,
-  startingLeathers,
-} from '@drumlin/core'
+import { findingsOf, fixesOf, sayFinding, startingDesign } from '@drumlin/core/check'
+import { derive } from '@drumlin/core/derived'
+import type { Design } from '@drumlin/core/design'
+import { startingLeathers } from '@drumlin/core/kinds'
+import { type Leather, STARTER_STORES } from '@drumlin/core/stores'
 import { kindOf } from '../src/kinds/index.js'
 import { together } from '../src/check/together.js'
 import { everyDesign, madeKinds } from './support/all.js'

@@ -1,14 +1,14 @@
 import { describe, expect, test } from 'vitest'
+import { sizeRanges } from '@drumlin/core/derived'
 import {
   COLUMNS,
   type Leather,
   STARTER_STORES,
   type Shelf,
-  sizeRanges,
   storesSchema,
   withGood,
   withoutGood,
-} from '@drumlin/core'
+} from '@drumlin/core/stores'
 import { CURRENCIES, currencyOf, diameterOf, largestNote, usualOf } from '../src/stores/index.js'
 import { readFileSync } from 'node:fs'
 import { demo, demoWith, sizeOf, withValues } from './support/designs.js'

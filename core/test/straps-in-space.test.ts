@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest'
-import { type Picture, pictureOf } from '@drumlin/core'
+import { type Picture, pictureOf } from '@drumlin/core/space'
 import { courseOf, point, polygon, STAY } from '../src/geometry/index.js'
 import { meshOf } from '../src/space/mesh.js'
 import { readyParts } from '../src/space/place.js'

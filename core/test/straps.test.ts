@@ -1,15 +1,9 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import {
-  applyEdit,
-  derive,
-  findingsOf,
-  longestRun,
-  sayFinding,
-  setField,
-  toBuy,
-  turningOf,
-} from '@drumlin/core'
+import { findingsOf, sayFinding } from '@drumlin/core/check'
+import { derive, toBuy, turningOf } from '@drumlin/core/derived'
+import { applyEdit, setField } from '@drumlin/core/design'
+import { longestRun } from '@drumlin/core/whole'
 import { BARE, bagDesign, bagOf, findingOf, panelOf, sizeOf, withLeather } from './support/bags.js'
 
 const STRAPS = 2.6

@@ -1,17 +1,10 @@
 import { describe, expect, test } from 'vitest'
 import { strikesOf } from '../src/stitch/index.js'
-import {
-  derive,
-  figuresOf,
-  findingsOf,
-  measureSentence,
-  needleFor,
-  parseThreadSize,
-  seamPlan,
-  storesSchema,
-  suitsPitch,
-  threadSizes,
-} from '@drumlin/core'
+import { findingsOf } from '@drumlin/core/check'
+import { derive, seamPlan } from '@drumlin/core/derived'
+import { measureSentence } from '@drumlin/core/measure'
+import { figuresOf } from '@drumlin/core/overview'
+import { needleFor, parseThreadSize, storesSchema, suitsPitch, threadSizes } from '@drumlin/core/stores'
 import { BOBBIN, evaluate } from '../src/formulas/index.js'
 import { STARTER_STORES, readStoresData } from '../src/stores/index.js'
 import { demo, demoWith, withValues } from './support/designs.js'

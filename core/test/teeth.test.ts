@@ -1,15 +1,9 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import {
-  type Design,
-  applyEdit,
-  derive,
-  findingsOf,
-  fixesOf,
-  readDesign,
-  sayFinding,
-  zipFor,
-} from '@drumlin/core'
+import { findingsOf, fixesOf, sayFinding } from '@drumlin/core/check'
+import { derive, zipFor } from '@drumlin/core/derived'
+import { type Design, applyEdit } from '@drumlin/core/design'
+import { readDesign } from '@drumlin/core/exchange/json'
 import { readFileSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
 import {

@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { type Path, thinnedOutline } from '@drumlin/core'
+import { thinnedOutline } from '@drumlin/core/exchange/outlines'
+import type { Path } from '@drumlin/core/geometry'
 import { distanceWithin, line, pathPoints } from '../src/geometry/index.js'
 
 describe('an outline of too many points', () => {

@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { type Derived, derive, findingsOf, zipFor } from '@drumlin/core'
+import { findingsOf } from '@drumlin/core/check'
+import { type Derived, derive, zipFor } from '@drumlin/core/derived'
 import { withValues } from './support/designs.js'
 import { drawingOf, panelOf, withFate } from './support/drawing.js'
 

@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest'
+import { couponPlan } from '@drumlin/core/coupons'
+import { derive } from '@drumlin/core/derived'
 import {
-  couponPlan,
-  derive,
   leatherAt,
   leatherUsed,
   lessonsOf,
@@ -10,7 +10,7 @@ import {
   trialProblem,
   withGood,
   withLessons,
-} from '@drumlin/core'
+} from '@drumlin/core/stores'
 import { couponDrawing } from '../src/coupons/index.js'
 import { STARTER_STORES, storesSchema } from '../src/stores/index.js'
 import { drawingOf, leatherOf, numberOf, panelOf, turned, withFate } from './support/drawing.js'

@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest'
-import { findingsOf, fixesOf, sayFinding } from '@drumlin/core'
+import { findingsOf, fixesOf, sayFinding } from '@drumlin/core/check'
 import { boxHeight, boxWidth, pathBox, pathLength } from '../src/geometry/index.js'
 import { edgeChain } from '../src/master/index.js'
 import { sizeOf } from './support/designs.js'

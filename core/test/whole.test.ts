@@ -1,18 +1,10 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import {
-  type Design,
-  applyEdit,
-  derive,
-  findingsOf,
-  fixesOf,
-  packingOf,
-  readDesign,
-  sayFinding,
-  setField,
-  smallestRoom,
-  writeDesign,
-} from '@drumlin/core'
+import { findingsOf, fixesOf, sayFinding } from '@drumlin/core/check'
+import { derive, packingOf } from '@drumlin/core/derived'
+import { type Design, applyEdit, setField } from '@drumlin/core/design'
+import { readDesign, writeDesign } from '@drumlin/core/exchange/json'
+import { smallestRoom } from '@drumlin/core/whole'
 import { type Box3, type Carried, packInto } from '../src/whole/index.js'
 import { BARE, bagDesign, bagOf, findingOf, thingOf } from './support/bags.js'
 import { demoText } from './support/designs.js'

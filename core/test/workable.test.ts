@@ -1,5 +1,7 @@
 import { describe, expect, test } from 'vitest'
-import { type Design, applyEdit, derive, ownRange, unworkable } from '@drumlin/core'
+import { derive, unworkable } from '@drumlin/core/derived'
+import { type Design, applyEdit } from '@drumlin/core/design'
+import { ownRange } from '@drumlin/core/working'
 import { everyDesign } from './support/all.js'
 import { freshOf } from './support/designs.js'
 

@@ -1,5 +1,6 @@
 import { describe, expect, test } from 'vitest'
-import { type Derived, applyEdit, derive, overrideNumber } from '@drumlin/core'
+import { type Derived, derive } from '@drumlin/core/derived'
+import { applyEdit, overrideNumber } from '@drumlin/core/design'
 import { type Box, pathBox } from '../src/geometry/index.js'
 import type { Piece } from '../src/reckon/index.js'
 import type { Reckoned } from '../src/working/index.js'

@@ -1,7 +1,15 @@
 import 'fake-indexeddb/auto'
 import { createPinia, setActivePinia } from 'pinia'
 import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest'
-import { type Design, type Edit, applyEdit, orderRuns, overrule, rename, setField } from '@drumlin/core'
+import {
+  type Design,
+  type Edit,
+  applyEdit,
+  orderRuns,
+  overrule,
+  rename,
+  setField,
+} from '@drumlin/core/design'
 import { useJob } from '../src/job/job.js'
 import { database } from '../src/storage/db.js'
 import { appendEdit, createJob, readJob, removeJob, stepInLog } from '../src/storage/jobs.js'

@@ -1,7 +1,7 @@
 import 'fake-indexeddb/auto'
 import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, describe, expect, test, vi } from 'vitest'
-import { applyEdit, overrideNumber, rename, setField } from '@drumlin/core'
+import { applyEdit, overrideNumber, rename, setField } from '@drumlin/core/design'
 import { useJob } from '../src/job/job.js'
 import { database } from '../src/storage/db.js'
 import { appendEdit, createJob, readJob } from '../src/storage/jobs.js'

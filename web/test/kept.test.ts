@@ -3,7 +3,7 @@ import { unwrap } from 'idb'
 import 'fake-indexeddb/auto'
 import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, describe, expect, test, vi } from 'vitest'
-import { STARTER_STORES } from '@drumlin/core'
+import { STARTER_STORES } from '@drumlin/core/stores'
 import { newBifold } from './support.js'
 
 /** The page as it is just loaded: its modules anew, what is kept as it was. */

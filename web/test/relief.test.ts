@@ -1,15 +1,9 @@
 import { describe, expect, test } from 'vitest'
-import {
-  type Design,
-  STARTER_STORES,
-  derive,
-  fieldsOf,
-  figuresOf,
-  freshDesign,
-  kindOf,
-  setField,
-  startingLeathers,
-} from '@drumlin/core'
+import { derive } from '@drumlin/core/derived'
+import { type Design, freshDesign, setField } from '@drumlin/core/design'
+import { fieldsOf, kindOf, startingLeathers } from '@drumlin/core/kinds'
+import { figuresOf } from '@drumlin/core/overview'
+import { STARTER_STORES } from '@drumlin/core/stores'
 import { bandColour, bandCount, bandOf, inkOn } from '../src/relief/ramp.js'
 import { seamsOf } from '../src/relief/seams.js'
 import { rowsIn, sayDifference, sayTime, sayValue } from '../src/whatif/rows.js'

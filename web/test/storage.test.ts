@@ -1,6 +1,6 @@
 import 'fake-indexeddb/auto'
 import { beforeEach, expect, test } from 'vitest'
-import { type Design, type Edit, applyEdit, rename, setField } from '@drumlin/core'
+import { type Design, type Edit, applyEdit, rename, setField } from '@drumlin/core/design'
 import { database } from '../src/storage/db.js'
 import {
   Overtaken,

@@ -1,4 +1,6 @@
-import { type Design, STARTER_STORES, freshDesign, kindOf, startingLeathers } from '@drumlin/core'
+import { type Design, freshDesign } from '@drumlin/core/design'
+import { kindOf, startingLeathers } from '@drumlin/core/kinds'
+import { STARTER_STORES } from '@drumlin/core/stores'
 
 /** A new bifold from the starter stock. */
 export const newBifold = (id = 'one'): Design =>

@@ -1,7 +1,7 @@
 import 'fake-indexeddb/auto'
 import { createPinia, setActivePinia } from 'pinia'
 import { expect, test } from 'vitest'
-import { type Design, type Edit, addLine, heed, mergeRuns, overrule, setField } from '@drumlin/core'
+import { type Design, type Edit, addLine, heed, mergeRuns, overrule, setField } from '@drumlin/core/design'
 import { useJob } from '../src/job/job.js'
 import { createJob, readJob } from '../src/storage/jobs.js'
 import { newBifold } from './support.js'

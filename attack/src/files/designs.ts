@@ -1,4 +1,4 @@
-import type { Design } from '@drumlin/core'
+import type { Design } from '@drumlin/core/design'
 import type { Chance } from '../random.js'
 
 const STRANGE: readonly unknown[] = [

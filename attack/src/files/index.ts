@@ -1,17 +1,10 @@
-import {
-  type Design,
-  derive,
-  outlineProblem,
-  readDesign,
-  readSentence,
-  scaledPath,
-  thinnedOutline,
-  unworkable,
-  writeDesign,
-  writeSvg,
-} from '@drumlin/core'
-import { readDxfPaths, writeDxf } from '@drumlin/core/dxf'
-import { readSvgPaths } from '@drumlin/core/svg-read'
+import { derive, unworkable } from '@drumlin/core/derived'
+import type { Design } from '@drumlin/core/design'
+import { readDesign, readSentence, writeDesign } from '@drumlin/core/exchange/json'
+import { outlineProblem, scaledPath, thinnedOutline } from '@drumlin/core/exchange/outlines'
+import { writeSvg } from '@drumlin/core/exchange/svg'
+import { readDxfPaths, writeDxf } from '@drumlin/core/exchange/dxf'
+import { readSvgPaths } from '@drumlin/core/exchange/svg-read'
 import type { Chance } from '../random.js'
 import { strangeDesign } from './designs.js'
 import { strangeDxf } from './dxfs.js'

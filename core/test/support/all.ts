@@ -1,7 +1,9 @@
 import { readdirSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
 import fc from 'fast-check'
-import { type Design, applyEdit, fieldsOf, kindOf, readDesign } from '@drumlin/core'
+import { type Design, applyEdit } from '@drumlin/core/design'
+import { readDesign } from '@drumlin/core/exchange/json'
+import { fieldsOf, kindOf } from '@drumlin/core/kinds'
 import { kindIds } from '../../src/kinds/index.js'
 import { demoText, freshOf } from './designs.js'
 

@@ -1,14 +1,7 @@
-import {
-  type Derived,
-  type Design,
-  type Finding,
-  type FindingCode,
-  STARTER_STORES,
-  applyEdit,
-  derive,
-  findingsOf,
-  setField,
-} from '@drumlin/core'
+import { type Finding, type FindingCode, findingsOf } from '@drumlin/core/check'
+import { type Derived, derive } from '@drumlin/core/derived'
+import { type Design, applyEdit, setField } from '@drumlin/core/design'
+import { STARTER_STORES } from '@drumlin/core/stores'
 import type { Panel } from '../../src/master/index.js'
 import { freshOf } from './designs.js'
 

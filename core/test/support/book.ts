@@ -1,4 +1,4 @@
-import { entryMaybe, reckonEntry } from '@drumlin/core'
+import { entryMaybe, reckonEntry } from '@drumlin/core/pocketbook'
 
 export const degreesOf = (radians: number): number => (radians * 180) / Math.PI
 

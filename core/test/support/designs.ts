@@ -1,17 +1,9 @@
 import { readFileSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
-import {
-  type Derived,
-  type Design,
-  type Edit,
-  applyEdit,
-  derive,
-  fieldsOf,
-  freshDesign,
-  kindOf,
-  readDesign,
-  startingLeathers,
-} from '@drumlin/core'
+import { type Derived, derive } from '@drumlin/core/derived'
+import { type Design, type Edit, applyEdit, freshDesign } from '@drumlin/core/design'
+import { readDesign } from '@drumlin/core/exchange/json'
+import { fieldsOf, kindOf, startingLeathers } from '@drumlin/core/kinds'
 import { type EdgeWork, workEdges } from '../../src/edges/index.js'
 import type { Panel } from '../../src/master/index.js'
 import { STARTER_STORES } from '../../src/stores/index.js'

@@ -1,13 +1,6 @@
-import {
-  type Derived,
-  type Design,
-  type DrawnFate,
-  type DrawnPanel,
-  SHAPES,
-  barePanel,
-  derive,
-  freshDesign,
-} from '@drumlin/core'
+import { type Derived, derive } from '@drumlin/core/derived'
+import { type Design, freshDesign } from '@drumlin/core/design'
+import { type DrawnFate, type DrawnPanel, SHAPES, barePanel } from '@drumlin/core/drawn'
 import { STARTER_STORES } from '../../src/stores/index.js'
 
 const [calf, goat] = STARTER_STORES.leathers

@@ -1,4 +1,5 @@
-import { type FoundResult, boxHeight, boxWidth, outlineProblem, pathBox } from '@drumlin/core'
+import { type FoundResult, outlineProblem } from '@drumlin/core/exchange/outlines'
+import { boxHeight, boxWidth, pathBox } from '@drumlin/core/geometry'
 
 /** What is said of a file: why it is refused, that it holds no outline, or “read”. */
 export const why = (result: FoundResult): string =>

@@ -1,21 +1,12 @@
-import {
-  type Derived,
-  ENTRIES,
-  STARTER_STORES,
-  reckonEntry,
-  type Design,
-  type Path,
-  type Piece,
-  type Point,
-  derive,
-  explainLine,
-  figuresOf,
-  findingsOf,
-  overruledFor,
-  sayFinding,
-  seamPlan,
-  toBuy,
-} from '@drumlin/core'
+import { findingsOf, overruledFor, sayFinding } from '@drumlin/core/check'
+import { type Derived, derive, seamPlan, toBuy } from '@drumlin/core/derived'
+import type { Design } from '@drumlin/core/design'
+import type { Path, Point } from '@drumlin/core/geometry'
+import { figuresOf } from '@drumlin/core/overview'
+import { ENTRIES, reckonEntry } from '@drumlin/core/pocketbook'
+import type { Piece } from '@drumlin/core/reckon'
+import { STARTER_STORES } from '@drumlin/core/stores'
+import { explainLine } from '@drumlin/core/working'
 import { couponDrawing } from '../../src/coupons/index.js'
 import { coverPages } from '../../src/exchange/pdf/cover/index.js'
 import { planPrint } from '../../src/exchange/pdf/write.js'

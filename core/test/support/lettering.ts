@@ -1,7 +1,8 @@
 import { readFileSync } from 'node:fs'
 import { createRequire } from 'node:module'
 import fontkit from '@pdf-lib/fontkit'
-import { type Derived, pieceDrawing } from '@drumlin/core'
+import type { Derived } from '@drumlin/core/derived'
+import { pieceDrawing } from '@drumlin/core/drawing'
 import { type Point, pathPoints } from '../../src/geometry/index.js'
 // Measured off the font itself, not off the core's own table of it.
 const require = createRequire(import.meta.url)

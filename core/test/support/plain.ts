@@ -1,4 +1,4 @@
-import { type Derived, derive } from '@drumlin/core'
+import { type Derived, derive } from '@drumlin/core/derived'
 import { type Box, pathBox } from '../../src/geometry/index.js'
 import { STARTER_STORES } from '../../src/stores/index.js'
 import { freshOf } from './designs.js'

@@ -1,4 +1,5 @@
-import { type Design, derive } from '@drumlin/core'
+import { derive } from '@drumlin/core/derived'
+import type { Design } from '@drumlin/core/design'
 import { planPrint } from '../../src/exchange/pdf/write.js'
 
 const plans = new Map<string, ReturnType<typeof planPrint>>()

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
-import { fieldsInPlay, sayFinding } from '@drumlin/core'
+import { sayFinding } from '@drumlin/core/check'
+import { fieldsInPlay } from '@drumlin/core/kinds'
 import { useJob } from '../job/job.js'
 import { useSettings } from './settings.js'
 

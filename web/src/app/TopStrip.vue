@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { RouterLink } from 'vue-router'
-import { rename, renameDraft } from '@drumlin/core'
+import { rename, renameDraft } from '@drumlin/core/design'
 import { useJob } from '../job/job.js'
 import NameField from '../sentence/NameField.vue'
 import { useSettings } from './settings.js'

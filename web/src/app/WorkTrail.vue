@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { RouterLink, useRoute } from 'vue-router'
-import { isAbout } from '@drumlin/core'
+import { isAbout } from '@drumlin/core/check'
 import { useOpenFindings } from '../job/about.js'
 import { useJob } from '../job/job.js'
 import { WAYPOINTS } from './routes.js'

@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia'
 import { ref, watch } from 'vue'
-import type { LengthUnit } from '@drumlin/core'
+import type { LengthUnit } from '@drumlin/core/measure'
 import { useTrouble } from './trouble.js'
 import { readSetting, writeSetting } from '../storage/settings.js'
 

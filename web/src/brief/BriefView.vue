@@ -1,7 +1,10 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { RouterLink } from 'vue-router'
-import { type LaidSheet, boxUnion, pathBox, pathData, pathMoved, sayFinding } from '@drumlin/core'
+import { sayFinding } from '@drumlin/core/check'
+import { pathData } from '@drumlin/core/drawing'
+import { boxUnion, pathBox, pathMoved } from '@drumlin/core/geometry'
+import type { LaidSheet } from '@drumlin/core/layup'
 import { useSettings } from '../app/settings.js'
 import ContentsPanel from '../contents/ContentsPanel.vue'
 import { useOpenFindings } from '../job/about.js'

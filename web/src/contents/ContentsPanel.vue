@@ -1,6 +1,9 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { hangingOf, makeRoom, packingOf, printLength, setField, smallestFor, type Thing } from '@drumlin/core'
+import { hangingOf, makeRoom, packingOf, smallestFor } from '@drumlin/core/derived'
+import { setField } from '@drumlin/core/design'
+import { printLength } from '@drumlin/core/measure'
+import type { Thing } from '@drumlin/core/stores'
 import { useSettings } from '../app/settings.js'
 import { useJob } from '../job/job.js'
 import { useStores } from '../job/stores.js'

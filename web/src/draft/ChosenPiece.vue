@@ -1,15 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import {
-  type Move,
-  type Piece,
-  boxWidth,
-  otherUnit,
-  pathBox,
-  pathData,
-  pathMoved,
-  printLength,
-} from '@drumlin/core'
+import { pathData } from '@drumlin/core/drawing'
+import { type Move, boxWidth, pathBox, pathMoved } from '@drumlin/core/geometry'
+import { otherUnit, printLength } from '@drumlin/core/measure'
+import type { Piece } from '@drumlin/core/reckon'
 import { useSettings } from '../app/settings.js'
 
 const props = defineProps<{ piece: Piece; move: Move; pixel: number }>()

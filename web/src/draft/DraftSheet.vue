@@ -1,24 +1,22 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef, watch } from 'vue'
+import type { Finding } from '@drumlin/core/check'
+import type { Derived } from '@drumlin/core/derived'
+import { pathData } from '@drumlin/core/drawing'
+import { type DrawnPanel, insertPoint } from '@drumlin/core/drawn'
 import {
-  type Arrangement,
-  type Derived,
-  type DrawnPanel,
-  type Finding,
-  type Piece,
   type Point,
   boxHeight,
   boxWidth,
-  insertPoint,
   moveBack,
   pathBox,
-  pathData,
   pathMoved,
   pathNearest,
   pointMoved,
-  printLength,
-  workOf,
-} from '@drumlin/core'
+} from '@drumlin/core/geometry'
+import { workOf } from '@drumlin/core/layup'
+import { printLength } from '@drumlin/core/measure'
+import type { Arrangement, Piece } from '@drumlin/core/reckon'
 import { useSettings } from '../app/settings.js'
 import DrawHandles from '../drawing/DrawHandles.vue'
 import PieceDrawing from '../sheet/PieceDrawing.vue'

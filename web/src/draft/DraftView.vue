@@ -1,7 +1,9 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, ref, useTemplateRef, watch } from 'vue'
 import { useRoute } from 'vue-router'
-import { type DrawnPanel, type Finding, transect, workOf } from '@drumlin/core'
+import type { Finding } from '@drumlin/core/check'
+import type { DrawnPanel } from '@drumlin/core/drawn'
+import { transect, workOf } from '@drumlin/core/layup'
 import { useDrawn } from '../drawing/drawn.js'
 import NewPanelDialog from '../drawing/NewPanelDialog.vue'
 import PointBar from '../drawing/PointBar.vue'

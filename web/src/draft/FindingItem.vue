@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { computed, onScopeDispose, ref, shallowRef, watch } from 'vue'
-import { type Derived, type Finding, type Fix, heed, overrule, overruledFor, sayFinding } from '@drumlin/core'
+import { type Finding, type Fix, overruledFor, sayFinding } from '@drumlin/core/check'
+import type { Derived } from '@drumlin/core/derived'
+import { heed, overrule } from '@drumlin/core/design'
 import { useSettings } from '../app/settings.js'
 import { reasonOf } from '../app/reason.js'
 import { fixesFor } from '../job/findings.js'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ref, shallowRef } from 'vue'
-import type { Derived } from '@drumlin/core'
+import type { Derived } from '@drumlin/core/derived'
 import { useSettings } from '../app/settings.js'
 import { saveDesign, saveDxf, savePdf, saveSvg } from '../output/save.js'
 import { reasonOf } from '../app/reason.js'

@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { type Derived, SEWING_SENTENCES, printWeight, seamOrder } from '@drumlin/core'
+import { type Derived, seamOrder } from '@drumlin/core/derived'
+import { SEWING_SENTENCES } from '@drumlin/core/kinds'
+import { printWeight } from '@drumlin/core/measure'
 import { useSettings } from '../app/settings.js'
 import SentenceLine from '../sentence/SentenceLine.vue'
 import WorkingBox from '../sentence/WorkingBox.vue'

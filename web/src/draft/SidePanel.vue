@@ -1,15 +1,12 @@
 <script setup lang="ts">
 import { computed, nextTick, watch } from 'vue'
-import {
-  type Derived,
-  type Fate,
-  type Finding,
-  addDrawn,
-  overruledFor,
-  pathLength,
-  printLength,
-  takenOver,
-} from '@drumlin/core'
+import { type Finding, overruledFor } from '@drumlin/core/check'
+import type { Derived } from '@drumlin/core/derived'
+import { addDrawn } from '@drumlin/core/design'
+import { takenOver } from '@drumlin/core/drawn'
+import { pathLength } from '@drumlin/core/geometry'
+import type { Fate } from '@drumlin/core/master'
+import { printLength } from '@drumlin/core/measure'
 import { useSettings } from '../app/settings.js'
 import DrawnSide from '../drawing/DrawnSide.vue'
 import type { Looking } from '../job/findings.js'

@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { type Panel, printWeight, setSkives } from '@drumlin/core'
+import { setSkives } from '@drumlin/core/design'
+import type { Panel } from '@drumlin/core/master'
+import { printWeight } from '@drumlin/core/measure'
 import { useSettings } from '../app/settings.js'
 import { useJob } from '../job/job.js'
 import MeasureField from '../sentence/MeasureField.vue'

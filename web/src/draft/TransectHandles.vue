@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { type Move, type Point, moveBack, pointMoved, printLength } from '@drumlin/core'
+import { type Move, type Point, moveBack, pointMoved } from '@drumlin/core/geometry'
+import { printLength } from '@drumlin/core/measure'
 import { useSettings } from '../app/settings.js'
 import { arrowStep } from '../sheet/arrows.js'
 import type { Cut } from './cut.js'

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import type { Derived, Transect, TransectLayer } from '@drumlin/core'
-import { OUNCE, printWeight, trimmed } from '@drumlin/core'
+import type { Derived } from '@drumlin/core/derived'
+import type { Transect, TransectLayer } from '@drumlin/core/layup'
+import { OUNCE, printWeight, trimmed } from '@drumlin/core/measure'
 import { useSettings } from '../app/settings.js'
 import TransectTry from './TransectTry.vue'
 

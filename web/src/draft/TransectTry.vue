@@ -1,13 +1,9 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import {
-  type Derived,
-  type DrawnPanel,
-  type Edit,
-  type Transect,
-  changeDrawn,
-  setSkives,
-} from '@drumlin/core'
+import type { Derived } from '@drumlin/core/derived'
+import { type Edit, changeDrawn, setSkives } from '@drumlin/core/design'
+import type { DrawnPanel } from '@drumlin/core/drawn'
+import type { Transect } from '@drumlin/core/layup'
 import { useJob } from '../job/job.js'
 import MeasureField from '../sentence/MeasureField.vue'
 import type { MeasureSort } from '../sentence/measures.js'

@@ -1,14 +1,7 @@
-import {
-  type Arrangement,
-  type LaidSheet,
-  type LaidUp,
-  type Move,
-  type Piece,
-  arrangeInRows,
-  boxesMeet,
-  lettered,
-  shift,
-} from '@drumlin/core'
+import { lettered } from '@drumlin/core/drawing'
+import { type Move, boxesMeet, shift } from '@drumlin/core/geometry'
+import type { LaidSheet, LaidUp } from '@drumlin/core/layup'
+import { type Arrangement, type Piece, arrangeInRows } from '@drumlin/core/reckon'
 
 /** Between pieces on the sheet, and round all of them, mm. */
 const GAP = 12

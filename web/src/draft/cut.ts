@@ -1,13 +1,6 @@
-import {
-  type Derived,
-  type Point,
-  type Transect,
-  boxHeight,
-  boxWidth,
-  pathBox,
-  transect,
-  workOf,
-} from '@drumlin/core'
+import type { Derived } from '@drumlin/core/derived'
+import { type Point, boxHeight, boxWidth, pathBox } from '@drumlin/core/geometry'
+import { type Transect, transect, workOf } from '@drumlin/core/layup'
 
 /** The transect's two ends, in the coordinates of the laid-up work. */
 export interface Cut {

@@ -1,7 +1,10 @@
 <script setup lang="ts">
 import { computed, onMounted, ref, shallowRef } from 'vue'
 import { RouterLink, useRouter } from 'vue-router'
-import { compareDecisions, comparePieces, derive, printLength, takeDesign } from '@drumlin/core'
+import { compareDecisions, comparePieces } from '@drumlin/core/compare'
+import { derive } from '@drumlin/core/derived'
+import { takeDesign } from '@drumlin/core/design'
+import { printLength } from '@drumlin/core/measure'
 import { useSettings } from '../app/settings.js'
 import { useTrouble } from '../app/trouble.js'
 import { useJob } from '../job/job.js'

@@ -1,14 +1,10 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import {
-  type Derived,
-  type PieceChange,
-  arrangeInRows,
-  pathData,
-  pathMoved,
-  pieceOutline,
-  pointMoved,
-} from '@drumlin/core'
+import type { PieceChange } from '@drumlin/core/compare'
+import type { Derived } from '@drumlin/core/derived'
+import { pathData, pieceOutline } from '@drumlin/core/drawing'
+import { pathMoved, pointMoved } from '@drumlin/core/geometry'
+import { arrangeInRows } from '@drumlin/core/reckon'
 
 const props = defineProps<{ before: Derived; now: Derived; changes: readonly PieceChange[] }>()
 const pieces = computed(() => [

@@ -1,28 +1,29 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
+import { pathData } from '@drumlin/core/drawing'
 import {
   type DrawnPanel,
   type Grip,
-  type Move,
-  type Panel,
-  type Path,
-  type Point,
   drawnSegments,
   gripPlace,
   gripsAt,
-  moveBack,
   moveGrip,
   outlineOf,
-  pathData,
-  pathMoved,
-  placeOnPanel,
-  pointMoved,
-  printLength,
   readingsAt,
   removePoint,
-  shift,
   snapPoint,
-} from '@drumlin/core'
+} from '@drumlin/core/drawn'
+import {
+  type Move,
+  type Path,
+  type Point,
+  moveBack,
+  pathMoved,
+  pointMoved,
+  shift,
+} from '@drumlin/core/geometry'
+import { type Panel, placeOnPanel } from '@drumlin/core/master'
+import { printLength } from '@drumlin/core/measure'
 import { useSettings } from '../app/settings.js'
 import { useJob } from '../job/job.js'
 import { arrowStep } from '../sheet/arrows.js'

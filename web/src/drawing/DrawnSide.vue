@@ -1,13 +1,9 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import {
-  type Derived,
-  type DrawnEdge,
-  type DrawnPanel,
-  drawnEdgeLength,
-  printLength,
-  removeDrawn,
-} from '@drumlin/core'
+import type { Derived } from '@drumlin/core/derived'
+import { removeDrawn } from '@drumlin/core/design'
+import { type DrawnEdge, type DrawnPanel, drawnEdgeLength } from '@drumlin/core/drawn'
+import { printLength } from '@drumlin/core/measure'
 import { useSettings } from '../app/settings.js'
 import { useJob } from '../job/job.js'
 import NameField from '../sentence/NameField.vue'

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { type DrawnEdge, type DrawnFate, printLength } from '@drumlin/core'
+import type { DrawnEdge, DrawnFate } from '@drumlin/core/drawn'
+import { printLength } from '@drumlin/core/measure'
 import { useSettings } from '../app/settings.js'
 import ChoiceField from '../sentence/ChoiceField.vue'
 import MeasureField from '../sentence/MeasureField.vue'

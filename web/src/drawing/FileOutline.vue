@@ -1,17 +1,16 @@
 <script setup lang="ts">
 import { computed, onScopeDispose, ref, shallowRef, watch } from 'vue'
+import { type Outlined, drawnFromPath } from '@drumlin/core/drawn'
 import {
   type Found,
-  type Outlined,
   UNITS,
-  drawnFromPath,
   outlineProblem,
-  printLength,
   scaledPath,
   thinnedOutline,
   unitFromBar,
   widthIn,
-} from '@drumlin/core'
+} from '@drumlin/core/exchange/outlines'
+import { printLength } from '@drumlin/core/measure'
 import { useSettings } from '../app/settings.js'
 import { readOutlineFile } from '../reading/read.js'
 import MeasureField from '../sentence/MeasureField.vue'

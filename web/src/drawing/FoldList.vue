@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { type DrawnFold, type DrawnPanel, boxCentre, outlineOf, pathBox } from '@drumlin/core'
+import { type DrawnFold, type DrawnPanel, outlineOf } from '@drumlin/core/drawn'
+import { boxCentre, pathBox } from '@drumlin/core/geometry'
 import ChoiceField from '../sentence/ChoiceField.vue'
 import MeasureField from '../sentence/MeasureField.vue'
 import { freshId } from './drawn.js'

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { type DrawnLayer, type DrawnPanel, addLayer, layerRole, removeLayer, setField } from '@drumlin/core'
+import { addLayer, removeLayer, setField } from '@drumlin/core/design'
+import { type DrawnLayer, type DrawnPanel, layerRole } from '@drumlin/core/drawn'
 import { useJob } from '../job/job.js'
 import { useStores } from '../job/stores.js'
 import ChoiceField from '../sentence/ChoiceField.vue'

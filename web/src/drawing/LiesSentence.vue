@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { DrawnPanel } from '@drumlin/core'
+import type { DrawnPanel } from '@drumlin/core/drawn'
 import ChoiceField from '../sentence/ChoiceField.vue'
 import MeasureField from '../sentence/MeasureField.vue'
 

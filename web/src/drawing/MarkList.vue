@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { type DrawnMark, type DrawnPanel, type MarkPlace, boxCentre, outlineOf, pathBox } from '@drumlin/core'
+import { type DrawnMark, type DrawnPanel, type MarkPlace, outlineOf } from '@drumlin/core/drawn'
+import { boxCentre, pathBox } from '@drumlin/core/geometry'
 import ChoiceField from '../sentence/ChoiceField.vue'
 import MeasureField from '../sentence/MeasureField.vue'
 import NameField from '../sentence/NameField.vue'

@@ -1,21 +1,19 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef, watch } from 'vue'
+import { addDrawn } from '@drumlin/core/design'
+import { pathData } from '@drumlin/core/drawing'
 import {
   type Outlined,
   type Reading,
   SHAPES,
-  addDrawn,
   barePanel,
-  boxHeight,
-  boxWidth,
   fromPoints,
   fromReadings,
   outlineOf,
-  pathBox,
-  pathData,
-  printLength,
   readingsProblem,
-} from '@drumlin/core'
+} from '@drumlin/core/drawn'
+import { boxHeight, boxWidth, pathBox } from '@drumlin/core/geometry'
+import { printLength } from '@drumlin/core/measure'
 import { useSettings } from '../app/settings.js'
 import { useJob } from '../job/job.js'
 import MeasureField from '../sentence/MeasureField.vue'

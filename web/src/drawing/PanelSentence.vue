@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { type Derived, type DrawnPanel, wholeDrawn } from '@drumlin/core'
+import type { Derived } from '@drumlin/core/derived'
+import { type DrawnPanel, wholeDrawn } from '@drumlin/core/drawn'
 import ChoiceField from '../sentence/ChoiceField.vue'
 import MeasureField from '../sentence/MeasureField.vue'
 

@@ -7,13 +7,13 @@ import {
   insertPoint,
   movePoint,
   partEdge,
-  printBare,
   readingsAt,
   removePoint,
   setGoing,
   setRadius,
   setRise,
-} from '@drumlin/core'
+} from '@drumlin/core/drawn'
+import { printBare } from '@drumlin/core/measure'
 import { useSettings } from '../app/settings.js'
 import ChoiceField from '../sentence/ChoiceField.vue'
 import MeasureField from '../sentence/MeasureField.vue'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ref } from 'vue'
-import { parseLength, measureSentence } from '@drumlin/core'
+import { parseLength, measureSentence } from '@drumlin/core/measure'
 import { useSettings } from '../app/settings.js'
 
 /** Points set by clicking on a board of whole millimetres, or by writing them. */

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type Reading } from '@drumlin/core'
+import type { Reading } from '@drumlin/core/drawn'
 import MeasureField from '../sentence/MeasureField.vue'
 
 const readings = defineModel<Reading[]>({ required: true })

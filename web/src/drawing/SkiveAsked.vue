@@ -1,17 +1,10 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import {
-  type Derived,
-  type DrawnPanel,
-  type DrawnSkive,
-  type Point,
-  boxCentre,
-  outlineOf,
-  pathBox,
-  printLength,
-  printWeight,
-  skivingsOf,
-} from '@drumlin/core'
+import type { Derived } from '@drumlin/core/derived'
+import { type DrawnPanel, type DrawnSkive, outlineOf } from '@drumlin/core/drawn'
+import { skivingsOf } from '@drumlin/core/edges'
+import { type Point, boxCentre, pathBox } from '@drumlin/core/geometry'
+import { printLength, printWeight } from '@drumlin/core/measure'
 import { useSettings } from '../app/settings.js'
 import MeasureField from '../sentence/MeasureField.vue'
 import { freshId } from './drawn.js'

@@ -1,14 +1,8 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import {
-  type DrawnPanel,
-  type Tie,
-  drawnEdgeLength,
-  printLength,
-  tieEdges,
-  tieNames,
-  untie,
-} from '@drumlin/core'
+import { tieEdges, untie } from '@drumlin/core/design'
+import { type DrawnPanel, type Tie, drawnEdgeLength, tieNames } from '@drumlin/core/drawn'
+import { printLength } from '@drumlin/core/measure'
 import { useSettings } from '../app/settings.js'
 import { useJob } from '../job/job.js'
 import ChoiceField from '../sentence/ChoiceField.vue'

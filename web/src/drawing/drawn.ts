@@ -1,5 +1,6 @@
 import { computed } from 'vue'
-import { type DrawnPanel, type Edit, changeDrawn } from '@drumlin/core'
+import { type Edit, changeDrawn } from '@drumlin/core/design'
+import type { DrawnPanel } from '@drumlin/core/drawn'
 import { useJob } from '../job/job.js'
 
 /** The drawing of a piece, where it is drawn by hand, and how it is changed. */

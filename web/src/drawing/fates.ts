@@ -1,4 +1,4 @@
-import type { DrawnFate } from '@drumlin/core'
+import type { DrawnFate } from '@drumlin/core/drawn'
 
 /** What may become of an edge, as it is offered; each with why a maker would. */
 export const FATES = [

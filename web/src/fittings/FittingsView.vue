@@ -1,7 +1,10 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { RouterLink } from 'vue-router'
-import { type SetFitting, printLength, printWeight, sayFinding, strapsOf, toBuy } from '@drumlin/core'
+import { sayFinding } from '@drumlin/core/check'
+import { strapsOf, toBuy } from '@drumlin/core/derived'
+import type { SetFitting } from '@drumlin/core/fittings'
+import { printLength, printWeight } from '@drumlin/core/measure'
 import { useSettings } from '../app/settings.js'
 import { useOpenFindings } from '../job/about.js'
 import { useJob } from '../job/job.js'

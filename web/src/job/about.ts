@@ -1,5 +1,5 @@
 import { type ComputedRef, computed } from 'vue'
-import { type Finding, type Screen, isAbout, overruledFor } from '@drumlin/core'
+import { type Finding, type Screen, isAbout, overruledFor } from '@drumlin/core/check'
 import { useJob } from './job.js'
 
 /** Findings that nobody set aside; of one screen, or all. */

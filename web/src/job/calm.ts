@@ -1,5 +1,5 @@
 import { type ShallowRef, type WatchSource, shallowRef, watch } from 'vue'
-import type { Design } from '@drumlin/core'
+import type { Design } from '@drumlin/core/design'
 
 /** How long the hand rests before slower things are reckoned, ms. */
 const CALM = 200

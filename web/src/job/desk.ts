@@ -1,4 +1,4 @@
-import { type Design, applyEdit, rebaseEdits } from '@drumlin/core'
+import { type Design, applyEdit, rebaseEdits } from '@drumlin/core/design'
 import type { JobRecord } from '../storage/db.js'
 import { type Done, appendEdit } from '../storage/jobs.js'
 import type { Failure } from '../app/reason.js'

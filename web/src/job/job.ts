@@ -1,4 +1,4 @@
-import { type Design, type Edit, applyEdit, withFollowing } from '@drumlin/core'
+import { type Design, type Edit, applyEdit, withFollowing } from '@drumlin/core/design'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import { type Failure, failureOf, reasonOf } from '../app/reason.js'

@@ -1,4 +1,6 @@
-import { type Derived, type Design, derive, isSame, unworkable } from '@drumlin/core'
+import { type Derived, derive, unworkable } from '@drumlin/core/derived'
+import type { Design } from '@drumlin/core/design'
+import { isSame } from '@drumlin/core/merge'
 
 const known = new WeakMap<Design, Derived>()
 

@@ -12,7 +12,7 @@ import {
   storesSchema,
   withGood,
   withoutGood,
-} from '@drumlin/core'
+} from '@drumlin/core/stores'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import { failureOf } from '../app/reason.js'

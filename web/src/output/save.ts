@@ -1,12 +1,9 @@
-import {
-  type Derived,
-  type Design,
-  type Iron,
-  type Leather,
-  type LengthUnit,
-  writeDesign,
-  writeSvg,
-} from '@drumlin/core'
+import type { Derived } from '@drumlin/core/derived'
+import type { Design } from '@drumlin/core/design'
+import { writeDesign } from '@drumlin/core/exchange/json'
+import { writeSvg } from '@drumlin/core/exchange/svg'
+import type { LengthUnit } from '@drumlin/core/measure'
+import type { Iron, Leather } from '@drumlin/core/stores'
 import { askOnce } from '../workers/ask.js'
 import type { PdfAsked } from '../workers/pdf.worker.js'
 
@@ -45,7 +42,7 @@ export const saveSvg = (derived: Derived, unit: LengthUnit): void =>
 
 /** The DXF writer is fetched when it is asked for. */
 export async function saveDxf(derived: Derived, unit: LengthUnit): Promise<void> {
-  const { writeDxf } = await import('@drumlin/core/dxf')
+  const { writeDxf } = await import('@drumlin/core/exchange/dxf')
   keep(writeDxf(derived, unit), 'image/vnd.dxf', `${fileName(derived.design.name)}.dxf`)
 }
 

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, reactive, ref } from 'vue'
-import { type Entry, type Input, type Reckoned, explainLine, printQuantity, reckonEntry } from '@drumlin/core'
+import { type Entry, type Input, reckonEntry } from '@drumlin/core/pocketbook'
+import { type Reckoned, explainLine, printQuantity } from '@drumlin/core/working'
 import { useSettings } from '../app/settings.js'
 import MeasureField from '../sentence/MeasureField.vue'
 import SketchDrawing from './SketchDrawing.vue'

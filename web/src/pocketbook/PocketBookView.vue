@@ -1,15 +1,9 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { RouterLink, useRoute, useRouter } from 'vue-router'
-import {
-  ENTRIES,
-  type Reckoned,
-  type Term,
-  entryMaybe,
-  overrideNumber,
-  prefilled,
-  usedFor,
-} from '@drumlin/core'
+import { overrideNumber } from '@drumlin/core/design'
+import { ENTRIES, entryMaybe, prefilled, usedFor } from '@drumlin/core/pocketbook'
+import type { Reckoned, Term } from '@drumlin/core/working'
 import { useJob } from '../job/job.js'
 import EntryPanel from './EntryPanel.vue'
 

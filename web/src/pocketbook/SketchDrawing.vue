@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { type Sketch, pathBox, pathData } from '@drumlin/core'
+import { pathData } from '@drumlin/core/drawing'
+import { pathBox } from '@drumlin/core/geometry'
+import type { Sketch } from '@drumlin/core/pocketbook'
 
 const props = defineProps<{ sketch: Sketch; label: string }>()
 const box = computed(() => {

@@ -1,4 +1,5 @@
-import type { Design, FoundResult } from '@drumlin/core'
+import type { Design } from '@drumlin/core/design'
+import type { FoundResult } from '@drumlin/core/exchange/outlines'
 import { reasonOf } from '../app/reason.js'
 import { askOnce, wasStopped } from '../workers/ask.js'
 import type { ReadAsked } from '../workers/read.worker.js'

@@ -1,7 +1,10 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef, useTemplateRef, watch } from 'vue'
 import { RouterLink } from 'vue-router'
-import { type Survey, printWeight, sayFinding, workOf } from '@drumlin/core'
+import { sayFinding } from '@drumlin/core/check'
+import { workOf } from '@drumlin/core/layup'
+import { printWeight } from '@drumlin/core/measure'
+import type { Survey } from '@drumlin/core/relief'
 import { useSettings } from '../app/settings.js'
 import { useOpenFindings } from '../job/about.js'
 import { useJob } from '../job/job.js'

@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { type Run, type SeamProfile, printLength, printWeight, printWeightBare } from '@drumlin/core'
+import { printLength, printWeight, printWeightBare } from '@drumlin/core/measure'
+import type { SeamProfile } from '@drumlin/core/relief'
+import type { Run } from '@drumlin/core/stitch'
 import { useSettings } from '../app/settings.js'
 
 const props = withDefaults(

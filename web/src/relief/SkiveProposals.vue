@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, onScopeDispose, toRef, watch } from 'vue'
-import { type Edit, printWeight, printWeightBare } from '@drumlin/core'
+import type { Edit } from '@drumlin/core/design'
+import { printWeight, printWeightBare } from '@drumlin/core/measure'
 import { useSettings } from '../app/settings.js'
 import { useJob } from '../job/job.js'
 import { type Sought, useProposals } from './proposals.js'

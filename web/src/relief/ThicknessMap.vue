@@ -1,15 +1,10 @@
 <script setup lang="ts">
 import { computed, ref, useTemplateRef, watch } from 'vue'
-import {
-  type LaidUp,
-  type Path,
-  type Point,
-  type Survey,
-  layersAt,
-  pathData,
-  printWeight,
-  printWeightBare,
-} from '@drumlin/core'
+import { pathData } from '@drumlin/core/drawing'
+import type { Path, Point } from '@drumlin/core/geometry'
+import { type LaidUp, layersAt } from '@drumlin/core/layup'
+import { printWeight, printWeightBare } from '@drumlin/core/measure'
+import type { Survey } from '@drumlin/core/relief'
 import { useSettings } from '../app/settings.js'
 import { arrowStep } from '../sheet/arrows.js'
 import { bandColour, bandCount, bandOf, inkOn } from './ramp.js'

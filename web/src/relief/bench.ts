@@ -1,5 +1,8 @@
 import { onScopeDispose } from 'vue'
-import type { Asked, Design, Figures, Finding, OtherWay, SkiveProposal, Survey } from '@drumlin/core'
+import type { Finding } from '@drumlin/core/check'
+import type { Design } from '@drumlin/core/design'
+import type { Figures } from '@drumlin/core/overview'
+import type { Asked, OtherWay, SkiveProposal, Survey } from '@drumlin/core/relief'
 import { helper } from '../workers/ask.js'
 import type { ReliefAsked, WantedAlong } from '../workers/relief.worker.js'
 

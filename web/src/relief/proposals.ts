@@ -1,5 +1,7 @@
 import { type Ref, ref, shallowRef, watch } from 'vue'
-import type { Design, LengthUnit, OtherWay, SkiveProposal } from '@drumlin/core'
+import type { Design } from '@drumlin/core/design'
+import type { LengthUnit } from '@drumlin/core/measure'
+import type { OtherWay, SkiveProposal } from '@drumlin/core/relief'
 import { wasStopped } from '../workers/ask.js'
 import { useReliefBench } from './bench.js'
 import { reasonOf } from '../app/reason.js'

@@ -1,4 +1,4 @@
-import type { Derived } from '@drumlin/core'
+import type { Derived } from '@drumlin/core/derived'
 
 /** A seam, with its twin on the other side where it has one. */
 export interface Seam {

@@ -1,6 +1,9 @@
 <script setup lang="ts">
 import { computed, nextTick, onBeforeUnmount, onMounted, ref, shallowRef, useTemplateRef, watch } from 'vue'
-import { gapsOf, hangingOf, pictureOf, printLength, sayFinding, turningOf } from '@drumlin/core'
+import { sayFinding } from '@drumlin/core/check'
+import { hangingOf, turningOf } from '@drumlin/core/derived'
+import { printLength } from '@drumlin/core/measure'
+import { gapsOf, pictureOf } from '@drumlin/core/space'
 import { useSettings } from '../app/settings.js'
 import { useOpenFindings } from '../job/about.js'
 import { useJob } from '../job/job.js'

@@ -1,4 +1,4 @@
-import type { Picture } from '@drumlin/core'
+import type { Picture } from '@drumlin/core/space'
 import {
   AmbientLight,
   BufferAttribute,

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, onScopeDispose, ref, watch } from 'vue'
-import { type Derived, type Freedom, freedomsOf } from '@drumlin/core'
+import type { Derived } from '@drumlin/core/derived'
+import { type Freedom, freedomsOf } from '@drumlin/core/fit'
 import { useJob } from '../job/job.js'
 import MeasureField from '../sentence/MeasureField.vue'
 import FreedomList from './FreedomList.vue'

@@ -1,16 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import {
-  type Derived,
-  type Fitted,
-  type RunHoles,
-  type Wish,
-  applyEdit,
-  derive,
-  holesChanged,
-  printLength,
-  trimmed,
-} from '@drumlin/core'
+import { type Derived, derive } from '@drumlin/core/derived'
+import { applyEdit } from '@drumlin/core/design'
+import { type Fitted, type RunHoles, type Wish, holesChanged } from '@drumlin/core/fit'
+import { printLength, trimmed } from '@drumlin/core/measure'
 import { useSettings } from '../app/settings.js'
 import { useJob } from '../job/job.js'
 import { pitchWords } from './words.js'

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { type Freedom, printLength, trimmed } from '@drumlin/core'
+import type { Freedom } from '@drumlin/core/fit'
+import { printLength, trimmed } from '@drumlin/core/measure'
 import { useSettings } from '../app/settings.js'
 import MeasureField from '../sentence/MeasureField.vue'
 

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { type Derived, addLine, freeLineId } from '@drumlin/core'
+import type { Derived } from '@drumlin/core/derived'
+import { addLine, freeLineId } from '@drumlin/core/design'
 import { useJob } from '../job/job.js'
 import ChoiceField from '../sentence/ChoiceField.vue'
 import MeasureField from '../sentence/MeasureField.vue'

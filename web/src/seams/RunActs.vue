@@ -1,17 +1,15 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { type Derived, type SeamRow, mergesFor } from '@drumlin/core/derived'
 import {
-  type Derived,
-  type SeamRow,
   mergeRuns,
-  mergesFor,
   orderRuns,
   removeLine,
   splitRuns,
   unmergeRun,
   unsplitRuns,
   wishRuns,
-} from '@drumlin/core'
+} from '@drumlin/core/design'
 import { useJob } from '../job/job.js'
 
 const props = defineProps<{

@@ -1,6 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { type Derived, type Run, type RunWish, type SeamRow, setLengths } from '@drumlin/core'
+import type { Derived, SeamRow } from '@drumlin/core/derived'
+import { setLengths } from '@drumlin/core/design'
+import type { RunWish } from '@drumlin/core/sewing'
+import type { Run } from '@drumlin/core/stitch'
 import { useJob } from '../job/job.js'
 import ChoiceField from '../sentence/ChoiceField.vue'
 import MeasureField from '../sentence/MeasureField.vue'

@@ -1,6 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { type Derived, type Run, type SeamRow, boxGrown, boxUnion, boxesMeet, pathData } from '@drumlin/core'
+import type { Derived, SeamRow } from '@drumlin/core/derived'
+import { pathData } from '@drumlin/core/drawing'
+import { boxGrown, boxUnion, boxesMeet } from '@drumlin/core/geometry'
+import type { Run } from '@drumlin/core/stitch'
 
 /** The state of the work a run lies in, with all its runs: where each goes, and the hole that is looked at. */
 const props = defineProps<{

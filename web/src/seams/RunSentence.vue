@@ -1,6 +1,9 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { type Derived, type Run, type RunWish, type SeamRow, wishRuns } from '@drumlin/core'
+import type { Derived, SeamRow } from '@drumlin/core/derived'
+import { wishRuns } from '@drumlin/core/design'
+import type { RunWish } from '@drumlin/core/sewing'
+import type { Run } from '@drumlin/core/stitch'
 import { useJob } from '../job/job.js'
 import { useStores } from '../job/stores.js'
 import ChoiceField from '../sentence/ChoiceField.vue'

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { nextTick, onMounted, useTemplateRef, watch } from 'vue'
-import { type SeamPlan, type SeamRow, printWeightBare } from '@drumlin/core'
+import type { SeamPlan, SeamRow } from '@drumlin/core/derived'
+import { printWeightBare } from '@drumlin/core/measure'
 import { useSettings } from '../app/settings.js'
 
 const props = defineProps<{ plan: SeamPlan; chosen: string }>()

@@ -1,17 +1,11 @@
 <script setup lang="ts">
 import { computed, nextTick, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
-import {
-  type Finding,
-  alongRun,
-  isAbout,
-  overruledFor,
-  printLength,
-  SEAM_SENTENCES,
-  seamPlan,
-  SEWING_SENTENCES,
-  zipFor,
-} from '@drumlin/core'
+import { type Finding, isAbout, overruledFor } from '@drumlin/core/check'
+import { seamPlan, zipFor } from '@drumlin/core/derived'
+import { SEAM_SENTENCES, SEWING_SENTENCES } from '@drumlin/core/kinds'
+import { printLength } from '@drumlin/core/measure'
+import { alongRun } from '@drumlin/core/relief'
 import { useSettings } from '../app/settings.js'
 import FindingItem from '../draft/FindingItem.vue'
 import OutputRow from '../draft/OutputRow.vue'

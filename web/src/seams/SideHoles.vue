@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { type Derived, type SeamRow, printLength } from '@drumlin/core'
+import type { Derived, SeamRow } from '@drumlin/core/derived'
+import { printLength } from '@drumlin/core/measure'
 import { useSettings } from '../app/settings.js'
 import { layerWords, pitchWords, sharedWords, strikeWords } from './words.js'
 

@@ -1,14 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import {
-  type Derived,
-  type SeamPlan,
-  diameterOf,
-  needleFor,
-  suitsPitch,
-  threadSizes,
-  trimmed,
-} from '@drumlin/core'
+import type { Derived, SeamPlan } from '@drumlin/core/derived'
+import { trimmed } from '@drumlin/core/measure'
+import { diameterOf, needleFor, suitsPitch, threadSizes } from '@drumlin/core/stores'
 import WorkingBox from '../sentence/WorkingBox.vue'
 
 const props = defineProps<{ derived: Derived; plan: SeamPlan }>()

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, nextTick, onBeforeUnmount, onMounted, ref, watch } from 'vue'
-import { type Run, type Zip, type ZipSide, printLength, printWeight } from '@drumlin/core'
+import { printLength, printWeight } from '@drumlin/core/measure'
+import type { Run, Zip, ZipSide } from '@drumlin/core/stitch'
 import { useSettings } from '../app/settings.js'
 
 const props = defineProps<{ zip: Zip; run: Run }>()

@@ -1,5 +1,6 @@
 import { onScopeDispose, ref, shallowRef } from 'vue'
-import type { Design, FitAsked, Fitted } from '@drumlin/core'
+import type { Design } from '@drumlin/core/design'
+import type { FitAsked, Fitted } from '@drumlin/core/fit'
 import { reasonOf } from '../app/reason.js'
 import { helper, wasStopped } from '../workers/ask.js'
 

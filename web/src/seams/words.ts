@@ -1,5 +1,6 @@
-import { type Derived, type Run, type SeamRow, type Strikes, printLength } from '@drumlin/core'
-import type { LengthUnit } from '@drumlin/core'
+import type { Derived, SeamRow } from '@drumlin/core/derived'
+import { type LengthUnit, printLength } from '@drumlin/core/measure'
+import type { Run, Strikes } from '@drumlin/core/stitch'
 
 export const times = (n: number, one: string, many = `${one}s`): string => `${n} ${n === 1 ? one : many}`
 

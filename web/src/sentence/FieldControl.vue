@@ -1,14 +1,9 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import {
-  type Field,
-  type Leather,
-  leatherAt,
-  leatherUsed,
-  printPitch,
-  printWeight,
-  setField,
-} from '@drumlin/core'
+import { setField } from '@drumlin/core/design'
+import type { Field } from '@drumlin/core/kinds'
+import { printPitch, printWeight } from '@drumlin/core/measure'
+import { type Leather, leatherAt, leatherUsed } from '@drumlin/core/stores'
 import { useSettings } from '../app/settings.js'
 import { useStores } from '../job/stores.js'
 import ChoiceField, { type Option } from './ChoiceField.vue'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { fieldsOf, sentenceParts } from '@drumlin/core'
+import { fieldsOf, sentenceParts } from '@drumlin/core/kinds'
 import { useTarget } from './target.js'
 import FieldControl from './FieldControl.vue'
 

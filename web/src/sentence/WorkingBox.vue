@@ -1,15 +1,9 @@
 <script setup lang="ts">
 import { computed, ref, watchEffect } from 'vue'
 import { RouterLink } from 'vue-router'
-import {
-  type Reckoned,
-  explain,
-  giveBack,
-  overrideNumber,
-  ownRange,
-  usedFor,
-  printQuantity,
-} from '@drumlin/core'
+import { giveBack, overrideNumber } from '@drumlin/core/design'
+import { usedFor } from '@drumlin/core/pocketbook'
+import { type Reckoned, explain, ownRange, printQuantity } from '@drumlin/core/working'
 import { useSettings } from '../app/settings.js'
 import { useJob } from '../job/job.js'
 import MeasureField from './MeasureField.vue'

@@ -13,7 +13,7 @@ import {
   secondsAStitch,
   trimmed,
   weightMiddle,
-} from '@drumlin/core'
+} from '@drumlin/core/measure'
 
 /** How a number is read and printed where it stands in a sentence. */
 export type MeasureSort =

@@ -1,5 +1,6 @@
 import { type InjectionKey, type Ref, computed, inject } from 'vue'
-import type { Derived, Design, Edit } from '@drumlin/core'
+import type { Derived } from '@drumlin/core/derived'
+import type { Design, Edit } from '@drumlin/core/design'
 import { type Refusal, useJob } from '../job/job.js'
 
 /** What the settings in a sentence belong to: the job on the bench, or a variant of it. */

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { type Piece, gathered, pathData, pieceDrawing } from '@drumlin/core'
+import { gathered, pathData, pieceDrawing } from '@drumlin/core/drawing'
+import type { Piece } from '@drumlin/core/reckon'
 import { useSettings } from '../app/settings.js'
 import PieceStrokes from './PieceStrokes.vue'
 

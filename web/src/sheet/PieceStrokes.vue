@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { StrokeGroup } from '@drumlin/core'
+import type { StrokeGroup } from '@drumlin/core/drawing'
 
 /** A piece's tint and lines, wherever it is shown. */
 defineProps<{ tint: string; swatch: string; strokes: readonly StrokeGroup[] }>()

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { LengthUnit } from '@drumlin/core'
+import type { LengthUnit } from '@drumlin/core/measure'
 
 const props = defineProps<{
   way: 'across' | 'down'

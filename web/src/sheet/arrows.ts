@@ -1,4 +1,4 @@
-import type { Point } from '@drumlin/core'
+import type { Point } from '@drumlin/core/geometry'
 
 /** How far an arrow key moves a handle: 1 mm, with Shift a tenth, with Alt ten; undefined for other keys. */
 export function arrowStep({

@@ -1,6 +1,6 @@
 import { Gesture } from '@use-gesture/vanilla'
 import { type Ref, computed, onBeforeUnmount, onMounted, ref } from 'vue'
-import type { Box } from '@drumlin/core'
+import type { Box } from '@drumlin/core/geometry'
 
 /** Pixels a millimetre takes, at the least and at the most. */
 const NEAREST = 40

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Card } from '@drumlin/core'
+import type { Card } from '@drumlin/core/overview'
 import PieceStrokes from '../sheet/PieceStrokes.vue'
 
 defineProps<{ card: Card }>()

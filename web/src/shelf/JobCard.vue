@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, onMounted, ref, shallowRef, watch } from 'vue'
 import { RouterLink } from 'vue-router'
-import { printLength } from '@drumlin/core'
+import { printLength } from '@drumlin/core/measure'
 import { reasonOf } from '../app/reason.js'
 import { useSettings } from '../app/settings.js'
 import type { Listed } from '../storage/jobs.js'

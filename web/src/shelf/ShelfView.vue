@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ref } from 'vue'
-import { kindIds, kindOf } from '@drumlin/core'
+import { kindIds, kindOf } from '@drumlin/core/kinds'
 import JobCard from './JobCard.vue'
 import { useShelf } from './useShelf.js'
 

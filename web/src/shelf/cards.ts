@@ -1,4 +1,4 @@
-import type { Card } from '@drumlin/core'
+import type { Card } from '@drumlin/core/overview'
 import { type Helper, helper } from '../workers/ask.js'
 import { keepCard, readCard } from '../storage/cards.js'
 import type { Listed } from '../storage/jobs.js'

@@ -1,4 +1,4 @@
-import type { Card } from '@drumlin/core'
+import type { Card } from '@drumlin/core/overview'
 import { database } from './db.js'
 import { PATIENCE, within } from './state.js'
 

@@ -1,4 +1,6 @@
-import type { Card, Design, Edit, Stores } from '@drumlin/core'
+import type { Design, Edit } from '@drumlin/core/design'
+import type { Card } from '@drumlin/core/overview'
+import type { Stores } from '@drumlin/core/stores'
 import { type DBSchema, type IDBPDatabase, openDB } from 'idb'
 import { reasonOf } from '../app/reason.js'
 import { type StorageState, storageState } from './state.js'

@@ -1,4 +1,5 @@
-import { type Design, readDesignData, recordSentence } from '@drumlin/core'
+import type { Design } from '@drumlin/core/design'
+import { readDesignData, recordSentence } from '@drumlin/core/exchange/json'
 import { type DraftRecord, database } from './db.js'
 import { PATIENCE, within } from './state.js'
 

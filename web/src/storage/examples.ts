@@ -1,4 +1,6 @@
-import { type Design, type Stores, readDesign, readSentence, readStoresData } from '@drumlin/core'
+import type { Design } from '@drumlin/core/design'
+import { readDesign, readSentence } from '@drumlin/core/exchange/json'
+import { type Stores, readStoresData } from '@drumlin/core/stores'
 import { database } from './db.js'
 import { createJob, hasJob, listJobs, removeJob } from './jobs.js'
 import { readSetting, writeSetting } from './settings.js'

@@ -6,9 +6,8 @@ import {
   editUpToDate,
   mergedEdits,
   mergedInverses,
-  readDesignData,
-  recordSentence,
-} from '@drumlin/core'
+} from '@drumlin/core/design'
+import { readDesignData, recordSentence } from '@drumlin/core/exchange/json'
 import { type EditRecord, type JobRecord, database } from './db.js'
 import { PATIENCE, within } from './state.js'
 

@@ -1,11 +1,5 @@
-import {
-  STARTER_STORES,
-  type Stores,
-  merged,
-  problemWords,
-  readStoresData,
-  storesSchema,
-} from '@drumlin/core'
+import { merged } from '@drumlin/core/merge'
+import { STARTER_STORES, type Stores, problemWords, readStoresData, storesSchema } from '@drumlin/core/stores'
 import { reasonOf } from '../app/reason.js'
 import { database } from './db.js'
 import { PATIENCE, within } from './state.js'

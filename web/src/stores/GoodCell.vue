@@ -1,14 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import {
-  type Column,
-  type Good,
-  type Thread,
-  measureSentence,
-  parseThreadSize,
-  parseWeight,
-  printWeight,
-} from '@drumlin/core'
+import { measureSentence, parseWeight, printWeight } from '@drumlin/core/measure'
+import { type Column, type Good, type Thread, parseThreadSize } from '@drumlin/core/stores'
 import { useSettings } from '../app/settings.js'
 import MeasureField from '../sentence/MeasureField.vue'
 import NameField from '../sentence/NameField.vue'

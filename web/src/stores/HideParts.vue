@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { HIDE_PARTS, type HidePart, type Leather } from '@drumlin/core'
+import { HIDE_PARTS, type HidePart, type Leather } from '@drumlin/core/stores'
 import MeasureField from '../sentence/MeasureField.vue'
 import NameField from '../sentence/NameField.vue'
 

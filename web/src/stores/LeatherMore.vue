@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { type Leather, type Learnt, lessonsOf, printWeight, withLessons } from '@drumlin/core'
+import { printWeight } from '@drumlin/core/measure'
+import { type Leather, type Learnt, lessonsOf, withLessons } from '@drumlin/core/stores'
 import { useSettings } from '../app/settings.js'
 import { useStores } from '../job/stores.js'
 import { saveCoupons } from '../output/save.js'

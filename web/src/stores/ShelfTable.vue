@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { COLUMNS, type Good, type Leather, SHELF_NAMES, type Shelf } from '@drumlin/core'
+import { COLUMNS, type Good, type Leather, SHELF_NAMES, type Shelf } from '@drumlin/core/stores'
 import { useStores } from '../job/stores.js'
 import { freeId } from '../shelf/ids.js'
 import GoodCell from './GoodCell.vue'

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Shelf } from '@drumlin/core'
+import type { Shelf } from '@drumlin/core/stores'
 import { useStores } from '../job/stores.js'
 import ShelfTable from './ShelfTable.vue'
 

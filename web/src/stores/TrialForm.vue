@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { type Leather, type Trial, couponPlan, trialProblem } from '@drumlin/core'
+import { couponPlan } from '@drumlin/core/coupons'
+import { type Leather, type Trial, trialProblem } from '@drumlin/core/stores'
 import { useStores } from '../job/stores.js'
 import MeasureField from '../sentence/MeasureField.vue'
 import type { MeasureSort } from '../sentence/measures.js'

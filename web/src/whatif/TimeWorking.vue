@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { type Figures, explainLine } from '@drumlin/core'
+import type { Figures } from '@drumlin/core/overview'
+import { explainLine } from '@drumlin/core/working'
 import { useSettings } from '../app/settings.js'
 
 defineProps<{ time: Figures['time'] }>()

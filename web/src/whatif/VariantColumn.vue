@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, provide, ref, watch } from 'vue'
-import { type Design, type Field, applyEdit, fieldsInPlay, fieldsOf, kindOf } from '@drumlin/core'
+import { type Design, applyEdit } from '@drumlin/core/design'
+import { type Field, fieldsInPlay, fieldsOf, kindOf } from '@drumlin/core/kinds'
 import ChoiceField from '../sentence/ChoiceField.vue'
 import FieldControl from '../sentence/FieldControl.vue'
 import { TARGET } from '../sentence/target.js'

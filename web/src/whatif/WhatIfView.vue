@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef, watch } from 'vue'
-import { type Figures, type Finding, fieldsInPlay, fieldsOf } from '@drumlin/core'
+import type { Finding } from '@drumlin/core/check'
+import { fieldsInPlay, fieldsOf } from '@drumlin/core/kinds'
+import type { Figures } from '@drumlin/core/overview'
 import { useRouter } from 'vue-router'
 import { useSettings } from '../app/settings.js'
 import { useJob } from '../job/job.js'

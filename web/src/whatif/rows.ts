@@ -1,11 +1,7 @@
-import {
-  type Design,
-  type Field,
-  type Figures,
-  type LengthUnit,
-  printLength,
-  printWeight,
-} from '@drumlin/core'
+import type { Design } from '@drumlin/core/design'
+import type { Field } from '@drumlin/core/kinds'
+import { type LengthUnit, printLength, printWeight } from '@drumlin/core/measure'
+import type { Figures } from '@drumlin/core/overview'
 
 /** A figure of a variant, and how it is said. */
 export interface Row {

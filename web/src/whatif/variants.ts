@@ -1,5 +1,6 @@
-import type { Change, Derived, Design, Edit, Field } from '@drumlin/core'
-import { applyEdit, fieldsOf, mergedEdits } from '@drumlin/core'
+import type { Derived } from '@drumlin/core/derived'
+import { applyEdit, type Change, type Design, type Edit, mergedEdits } from '@drumlin/core/design'
+import { type Field, fieldsOf } from '@drumlin/core/kinds'
 
 /** One way the work could be made: what is changed of the design as it stands. */
 export interface Variant {

@@ -1,16 +1,9 @@
-import {
-  type Design,
-  type Finding,
-  type FixShelf,
-  type LengthUnit,
-  cardOf,
-  derive,
-  findingsOf,
-  fixesOf,
-  readDesignData,
-  recordSentence,
-  sizeRanges,
-} from '@drumlin/core'
+import { type Finding, type FixShelf, findingsOf, fixesOf } from '@drumlin/core/check'
+import { derive, sizeRanges } from '@drumlin/core/derived'
+import type { Design } from '@drumlin/core/design'
+import { readDesignData, recordSentence } from '@drumlin/core/exchange/json'
+import type { LengthUnit } from '@drumlin/core/measure'
+import { cardOf } from '@drumlin/core/overview'
 import { answering } from './answer.js'
 
 /** What can be asked of this worker: the findings of a design, ways out of one, or what a card shows of a kept record. */

@@ -1,4 +1,5 @@
-import { type Design, type FitAsked, fitToIron } from '@drumlin/core'
+import type { Design } from '@drumlin/core/design'
+import { type FitAsked, fitToIron } from '@drumlin/core/fit'
 import { answering } from './answer.js'
 
 /** A question to this worker; how many layouts it has tried is told on the way. */

@@ -1,5 +1,8 @@
-import { type Design, type Iron, type Leather, type LengthUnit, derive } from '@drumlin/core'
-import { writeCoupons, writePdf } from '@drumlin/core/pdf'
+import { derive } from '@drumlin/core/derived'
+import type { Design } from '@drumlin/core/design'
+import type { LengthUnit } from '@drumlin/core/measure'
+import type { Iron, Leather } from '@drumlin/core/stores'
+import { writeCoupons, writePdf } from '@drumlin/core/exchange/pdf'
 import { pdfFonts } from '../output/fonts.js'
 import { answering } from './answer.js'
 

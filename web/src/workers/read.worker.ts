@@ -1,6 +1,7 @@
-import { derive, readDesign, readSentence, unworkable } from '@drumlin/core'
-import { readDxfPaths } from '@drumlin/core/dxf'
-import { readSvgPaths } from '@drumlin/core/svg-read'
+import { derive, unworkable } from '@drumlin/core/derived'
+import { readDesign, readSentence } from '@drumlin/core/exchange/json'
+import { readDxfPaths } from '@drumlin/core/exchange/dxf'
+import { readSvgPaths } from '@drumlin/core/exchange/svg-read'
 import { answering } from './answer.js'
 
 /** A file to read: a design, or a drawing to take an outline from. */

@@ -1,17 +1,16 @@
+import { findingsOf, overruledFor } from '@drumlin/core/check'
+import { derive } from '@drumlin/core/derived'
+import type { Design } from '@drumlin/core/design'
+import type { LengthUnit } from '@drumlin/core/measure'
+import { figuresOf } from '@drumlin/core/overview'
 import {
   type Asked,
-  type Design,
-  type LengthUnit,
   closedThickness,
-  derive,
-  figuresOf,
-  findingsOf,
   otherWays,
-  overruledFor,
   proposeSkives,
   survey,
   weightOfWork,
-} from '@drumlin/core'
+} from '@drumlin/core/relief'
 import { answering } from './answer.js'
 
 /** A thickness wanted along some runs, mm, and the units to say the ways there in. */
