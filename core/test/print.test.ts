@@ -58,12 +58,15 @@ describe('everything prints', () => {
     '$name: as PDF on both papers, as SVG and as DXF, in both units',
     async ({ design }) => {
       const derived = derive(design)
-      for (const paper of ['a4', 'letter'] as const)
-        for (const unit of ['mm', 'in'] as const) {
-          const pages = await readBack(derived, paper, unit)
-          expect(pages.length).toBeGreaterThan(1)
-          for (const page of pages) SIZES[paper].forEach((mm, i) => expect(page[i]).toBeCloseTo(mm, 2))
-        }
+      // Either paper and either unit, not each with each: what they share is laid out the same.
+      for (const [paper, unit] of [
+        ['a4', 'mm'],
+        ['letter', 'in'],
+      ] as const) {
+        const pages = await readBack(derived, paper, unit)
+        expect(pages.length).toBeGreaterThan(1)
+        for (const page of pages) SIZES[paper].forEach((mm, i) => expect(page[i]).toBeCloseTo(mm, 2))
+      }
       for (const unit of ['mm', 'in'] as const) {
         const drawing = new DxfParser().parseSync(writeDxf(derived, unit))!
         const outlines = drawing.entities.filter((e) => e.layer === 'cut')

@@ -49,45 +49,45 @@ const DEEPEST: Condition = {
 }
 
 export const EDGES: readonly Entry[] = [
-  entry(
-    'turned-edge',
-    '§4',
-    'Turned edge',
-    'what to add beyond the finished edge, and where the edge is folded to',
-    {
+  entry({
+    id: 'turned-edge',
+    section: '§4',
+    title: 'Turned edge',
+    says: 'what to add beyond the finished edge, and where the edge is folded to',
+    inputs: {
       width: mm('turned width', 8),
       thickness: thin('thickness at the fold', 0.7),
       core: thin('core', 0),
       k: neutral,
     },
-    [
+    answers: [
       step('cost', 'cost of the turn', TURN_COST),
       answer('cut beyond the finished edge', TURN_ALLOWANCE, { as: 'allowance' }),
       answer('fold-to line, from the cut edge', FOLD_TO),
       answer('the same over a square core', `{width} turn + ${TURN_COST_SQUARE}`),
     ],
-    (v) => bent(Math.PI, v.core! / 2, v.thickness!, v.width!),
-  ),
-  entry(
-    'even-skive',
-    '§4',
-    'Even skive for a turned edge',
-    'thickness left at a distance from the cut edge, so that the turned edge is even',
-    {
+    draw: (v) => bent(Math.PI, v.core / 2, v.thickness, v.width),
+  }),
+  entry({
+    id: 'even-skive',
+    section: '§4',
+    title: 'Even skive for a turned edge',
+    says: 'thickness left at a distance from the cut edge, so that the turned edge is even',
+    inputs: {
       thickness: thin('leather', 1.4),
       edge: thin('left at the edge', 0.25),
       fold: { ...mm('fold, from the cut edge', 7.8), least: 0.1 },
       from: mm('at, from the cut edge', 4),
     },
-    [answer('left there', EVEN_SKIVE, { quantity: 'thickness' })],
-    (v, [t]) => strip([v.from!, Math.max(0.1, 2 * v.fold! - v.from!)], t!),
-  ),
-  entry(
-    'round-corner',
-    '§4',
-    'Turned edge round a corner',
-    'pleats for an outward corner, and how thick they bunch',
-    {
+    answers: [answer('left there', EVEN_SKIVE, { quantity: 'thickness' })],
+    draw: (v, [t = 0]) => strip([v.from, Math.max(0.1, 2 * v.fold - v.from)], t),
+  }),
+  entry({
+    id: 'round-corner',
+    section: '§4',
+    title: 'Turned edge round a corner',
+    says: 'pleats for an outward corner, and how thick they bunch',
+    inputs: {
       radius: { ...mm('finished radius', 25), least: 0.5 },
       angle: degrees('angle', 90),
       width: mm('turned width', 8),
@@ -97,17 +97,17 @@ export const EDGES: readonly Entry[] = [
       root: thin('V cuts stop short by', 1),
       k: neutral,
     },
-    [
+    answers: [
       ...CUT_LINE,
       answer('edge too much', EDGE_EXCESS, { as: 'excess' }),
       answer('pleats', '{excess} / {pleat} each, rounded up', { quantity: 'count' }),
       answer('left where V cuts stop', EXCESS_AT_ROOT),
       answer('layers where there was one', `${BUNCHING}; up to 2 pleats do it`, { quantity: 'share' }),
     ],
-    (v) => corner(v.radius!, v.width!, cutLine(v)),
-    [
+    draw: (v) => corner(v.radius, v.width, cutLine(v)),
+    conditions: [
       {
-        holds: (v) => v.width! < v.radius!,
+        holds: (v) => v.width < v.radius,
         says: 'The turned width has to be less than the finished radius: what is turned would meet in the middle of the corner.',
       },
       {
@@ -115,79 +115,84 @@ export const EDGES: readonly Entry[] = [
         says: 'The turned width has to be more than the bend alone takes: nothing would be left to stick down.',
       },
     ],
-  ),
-  entry(
-    'mitre',
-    '§4',
-    'Mitred corner',
-    'where a right-angled corner is cut off so that it lies flat',
-    {
+  }),
+  entry({
+    id: 'mitre',
+    section: '§4',
+    title: 'Mitred corner',
+    says: 'where a right-angled corner is cut off so that it lies flat',
+    inputs: {
       thickness: thin('thickness at the fold', 0.8),
       core: thin('core', 2),
       at: thin('cut this far from the corner', 3),
       k: neutral,
     },
-    [
+    answers: [
       step('half', 'half the corner', 'π/4', 'angle'),
       answer('cost of the turn', TURN_COST, { as: 'cost' }),
       answer('no overlap at', MITRE, { as: 'least' }),
       answer('overlap', MITRE_OVERLAP),
     ],
-    (v) => corner(12, v.at!, v.at!),
-  ),
-  entry(
-    'v-groove',
-    '§5',
-    'V groove',
-    'a narrow groove pivots on its root; it folds as far as it is wide',
-    {
+    draw: (v) => corner(12, v.at, v.at),
+  }),
+  entry({
+    id: 'v-groove',
+    section: '§5',
+    title: 'V groove',
+    says: 'a narrow groove pivots on its root; it folds as far as it is wide',
+    inputs: {
       thickness: { ...thin('thickness', 3), least: 0.1 },
       depth: thin('depth', 2),
       angle: degrees('folded by', 90),
       k: neutral,
     },
-    [
+    answers: [
       answer('used up', V_GROOVE),
       answer('outer radius', '{thickness} − {depth}'),
       answer('stiffness left', GROOVE_STIFFNESS, { quantity: 'share' }),
     ],
-    (v) => bent(v.angle!, 0, Math.max(0.1, v.thickness! - v.depth!)),
-    [DEEPEST],
-  ),
-  entry(
-    'two-grooves',
-    '§5',
-    'Two V grooves beside each other',
-    'a half turn over two right-angled grooves: what it closes on, and how thick it is outside',
-    {
+    draw: (v) => bent(v.angle, 0, Math.max(0.1, v.thickness - v.depth)),
+    conditions: [DEEPEST],
+  }),
+  entry({
+    id: 'two-grooves',
+    section: '§5',
+    title: 'Two V grooves beside each other',
+    says: 'a half turn over two right-angled grooves: what it closes on, and how thick it is outside',
+    inputs: {
       apart: mm('apart, middle to middle', 12),
       thickness: { ...thin('thickness', 3), least: 0.1 },
       depth: thin('depth', 2),
     },
-    [
+    answers: [
       answer('closes on', '{apart} − 2 × {depth}', { quantity: 'thickness' }),
       answer('outside', '{apart} + 2 × ({thickness} − {depth})', { quantity: 'thickness' }),
       answer('closes flat at', '2 × {depth}', { quantity: 'thickness' }),
     ],
-    (v, [inside]) => bent(Math.PI, Math.max(0, inside!) / 2, Math.max(0.1, v.thickness! - v.depth!)),
-    [DEEPEST],
-  ),
-  entry(
-    'flat-groove',
-    '§5',
-    'Flat groove',
-    'how wide a groove must be to fold right over without its lips meeting',
-    { gap: thin('gap inside', 2), thickness: thin('thickness', 3), depth: thin('depth', 1.5), k: neutral },
-    [answer('least width', FLAT_GROOVE)],
-    (v) => bent(Math.PI, v.gap! / 2 + v.depth!, Math.max(0.1, v.thickness! - v.depth!)),
-    [DEEPEST],
-  ),
-  entry(
-    'inward-curve',
-    '§4',
-    'Turned edge on an inward curve',
-    'what the edge is short of, and the snips that let it open',
-    {
+    draw: (v, [inside = 0]) => bent(Math.PI, Math.max(0, inside) / 2, Math.max(0.1, v.thickness - v.depth)),
+    conditions: [DEEPEST],
+  }),
+  entry({
+    id: 'flat-groove',
+    section: '§5',
+    title: 'Flat groove',
+    says: 'how wide a groove must be to fold right over without its lips meeting',
+    inputs: {
+      gap: thin('gap inside', 2),
+      thickness: thin('thickness', 3),
+      depth: thin('depth', 1.5),
+      k: neutral,
+    },
+    answers: [answer('least width', FLAT_GROOVE)],
+    draw: (v) => bent(Math.PI, v.gap / 2 + v.depth, Math.max(0.1, v.thickness - v.depth)),
+    conditions: [DEEPEST],
+  }),
+  entry({
+    id: 'inward-curve',
+    section: '§4',
+    title: 'Turned edge on an inward curve',
+    says: 'what the edge is short of, and the snips that let it open',
+    inputs: {
       radius: { ...mm('radius of the finished edge', 40), least: 1 },
       angle: degrees('angle it goes round', 90),
       width: mm('turned width', 8),
@@ -197,7 +202,7 @@ export const EDGES: readonly Entry[] = [
       strain: { ...share('stretch it bears', 0.12), least: 0.02, most: 0.3 },
       gap: { ...mm('widest gap', 2), least: 0.5 },
     },
-    [
+    answers: [
       ...CUT_LINE,
       answer('short by', EDGE_EXCESS, { as: 'excess' }),
       answer('leather left at a snip', SNIP_ROOT),
@@ -209,6 +214,6 @@ export const EDGES: readonly Entry[] = [
         },
       ),
     ],
-    (v) => corner(v.radius!, v.width!, cutLine(v)),
-  ),
+    draw: (v) => corner(v.radius, v.width, cutLine(v)),
+  }),
 ]

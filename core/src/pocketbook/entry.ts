@@ -84,26 +84,27 @@ export const answer = (
 export const step = (as: string, label: string, formula: Words, quantity: Quantity = 'length'): AnswerRule =>
   answer(label, formula, { as, quantity, step: true })
 
-/** An entry from its parts; the order of `inputs` is the order in which they are asked for. */
-export function entry(
-  id: string,
-  section: string,
-  title: string,
-  says: string,
-  inputs: Readonly<Record<string, Omit<Input, 'id'>>>,
-  answers: readonly AnswerRule[],
-  draw: Entry['draw'],
-  conditions: readonly Condition[] = [],
-): Entry {
+type Asked = Readonly<Record<string, Omit<Input, 'id'>>>
+/** The numbers that an entry asks for, by name. */
+type NumbersOf<I extends Asked> = { readonly [Id in keyof I]: number }
+
+/** An entry as it is written: the order of `inputs` is the order in which they are asked for. */
+interface EntryOf<I extends Asked> extends Pick<Entry, 'id' | 'section' | 'title' | 'says' | 'answers'> {
+  readonly inputs: I
+  readonly draw: (values: NumbersOf<I>, answers: readonly number[]) => Sketch
+  readonly conditions?: readonly {
+    readonly holds: (values: NumbersOf<I>) => boolean
+    readonly says: string
+  }[]
+}
+
+export function entry<const I extends Asked>({ inputs, draw, conditions = [], ...said }: EntryOf<I>): Entry {
+  const own = (values: Values): NumbersOf<I> => values as NumbersOf<I>
   return {
-    id,
-    section,
-    title,
-    says,
-    answers,
-    draw,
-    conditions,
+    ...said,
     inputs: Object.entries(inputs).map(([key, one]) => ({ id: key, ...one })),
+    draw: (values, answers) => draw(own(values), answers),
+    conditions: conditions.map(({ holds, says }) => ({ says, holds: (values) => holds(own(values)) })),
   }
 }
 

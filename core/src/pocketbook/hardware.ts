@@ -20,12 +20,12 @@ import { bent, board, rounds, wall } from './sketches.js'
 const thickness = { ...thin('thickness', 1.6), least: 0.1 }
 /** Moulding, hardware, turning and area: docs/formulas.md §11 to §14. */
 export const HARDWARE: readonly Entry[] = [
-  entry(
-    'moulding',
-    '§11',
-    'Wet moulding',
-    'what a panel needs over its footprint',
-    {
+  entry({
+    id: 'moulding',
+    section: '§11',
+    title: 'Wet moulding',
+    says: 'what a panel needs over its footprint',
+    inputs: {
       height: mm('height', 22),
       slope: { ...degrees('slope of the wall', 80), least: 1, most: 90 },
       topRadius: thin('top radius', 3),
@@ -33,75 +33,75 @@ export const HARDWARE: readonly Entry[] = [
       thickness: { ...thickness, value: 2.5 },
       k: { ...neutral, value: 0.55 },
     },
-    [answer('over the footprint', MOULDING)],
-    (v) => wall(v.height!, v.slope!, 30),
-  ),
-  entry(
-    'rivet',
-    '§12',
-    'Rivet or snap',
-    'post for the stack',
-    {
+    answers: [answer('over the footprint', MOULDING)],
+    draw: (v) => wall(v.height, v.slope, 30),
+  }),
+  entry({
+    id: 'rivet',
+    section: '§12',
+    title: 'Rivet or snap',
+    says: 'post for the stack',
+    inputs: {
       stack: thin('stack', 4),
       pressed: { ...share('pressed to', 0.92), least: 0.5 },
       setting: thin('left for setting', 2.5),
     },
-    [answer('post', POST)],
-    (_, [p]) => board(4, p!, p!.toFixed(1)),
-  ),
-  entry(
-    'dome',
-    '§12',
-    'Peened dome',
-    'shank left over the burr, by volume',
-    {
+    answers: [answer('post', POST)],
+    draw: (_, [p = 0]) => board(4, p, p.toFixed(1)),
+  }),
+  entry({
+    id: 'dome',
+    section: '§12',
+    title: 'Peened dome',
+    says: 'shank left over the burr, by volume',
+    inputs: {
       shank: { ...thin('shank', 3), least: 0.5 },
       head: thin('head', 4.5),
       height: thin('height of the dome', 1.5),
     },
-    [answer('leave', DOME_SHANK)],
-    (v) => rounds(v.head!, v.shank!),
-  ),
-  entry(
-    'shank-in-hole',
-    '§12',
-    'Shank in a wide hole',
-    'what a shank loses filling a hole wider than itself',
-    {
+    answers: [answer('leave', DOME_SHANK)],
+    draw: (v) => rounds(v.head, v.shank),
+  }),
+  entry({
+    id: 'shank-in-hole',
+    section: '§12',
+    title: 'Shank in a wide hole',
+    says: 'what a shank loses filling a hole wider than itself',
+    inputs: {
       stack: thin('stack', 6),
       shank: { ...thin('shank', 3), least: 0.5 },
       hole: { ...thin('hole', 3.3), least: 0.5 },
     },
-    [answer('lost', SHANK_IN_HOLE, { quantity: 'thickness' })],
-    (v) => rounds(v.hole!, v.shank!),
-    [
+    answers: [answer('lost', SHANK_IN_HOLE, { quantity: 'thickness' })],
+    draw: (v) => rounds(v.hole, v.shank),
+    conditions: [
       {
-        holds: (v) => v.shank! <= v.hole!,
+        holds: (v) => v.shank <= v.hole,
         says: 'The hole has to be as wide as the shank: it would not go in.',
       },
     ],
-  ),
-  entry(
-    'curl',
-    '§12',
-    'Curled tube',
-    'snap or eyelet: tube that becomes a flange',
-    { tube: thin('tube', 5), flange: thin('flange', 8) },
-    [answer('tube', CURL)],
-    (v) => rounds(v.flange!, v.tube!),
-    [
+  }),
+  entry({
+    id: 'curl',
+    section: '§12',
+    title: 'Curled tube',
+    says: 'snap or eyelet: tube that becomes a flange',
+    inputs: { tube: thin('tube', 5), flange: thin('flange', 8) },
+    answers: [answer('tube', CURL)],
+    draw: (v) => rounds(v.flange, v.tube),
+    conditions: [
       {
-        holds: (v) => v.tube! < v.flange!,
+        holds: (v) => v.tube < v.flange,
         says: 'The flange has to be wider than the tube that curls into it.',
       },
     ],
-  ),
-  entry(
-    'turning',
-    '§13',
-    'Turning inside out',
-    'how hard a bag is to turn through its opening',
-    {
+  }),
+  entry({
+    id: 'turning',
+    section: '§13',
+    title: 'Turning inside out',
+    says: 'how hard a bag is to turn through its opening',
+    inputs: {
       modulus: {
         ...number('stiffness, N/mm² (soft 5–15, medium 30, firm 100–200)', 30),
         least: 1,
@@ -111,7 +111,7 @@ export const HARDWARE: readonly Entry[] = [
       girth: { ...mm('girth of the body', 700), least: 10 },
       opening: { ...mm('round the opening', 400), least: 10 },
     },
-    [
+    answers: [
       answer('stiffness of a strip 1 mm wide, N mm', STRIP_STIFFNESS, {
         quantity: 'share',
         as: 'stiffness',
@@ -122,39 +122,39 @@ export const HARDWARE: readonly Entry[] = [
       answer('strain', TURNING_STRAIN, { quantity: 'share' }),
       answer('pull, N', TURNING_PULL, { quantity: 'count' }),
     ],
-    (v, [r]) => bent(Math.PI, r!, v.thickness!),
-  ),
-  entry(
-    'hide-area',
-    '§14',
-    'Leather to buy',
-    'from the net area of the pieces',
-    {
+    draw: (v, [r = 0]) => bent(Math.PI, r, v.thickness),
+  }),
+  entry({
+    id: 'hide-area',
+    section: '§14',
+    title: 'Leather to buy',
+    says: 'from the net area of the pieces',
+    inputs: {
       net: { ...number('net, dm²', 95), least: 0.1 },
       nesting: { ...share('share nested', 0.8), least: 0.1 },
       quality: { ...share('share good', 0.9), least: 0.1 },
       edge: { ...share('lost at the edge', 0.12), most: 0.9 },
     },
-    [
+    answers: [
       answer('buy, dm²', AREA_TO_BUY, { quantity: 'share', as: 'buy' }),
       answer('buy, sq ft', '{buy} / {foot} to the square foot', {
         quantity: 'share',
         also: { foot: given('a square foot', SQUARE_FOOT_DM2, 'share') },
       }),
     ],
-    (_, [a]) => board(Math.sqrt(a!) * 100, Math.sqrt(a!) * 100, `${a!.toFixed(0)} dm²`),
-  ),
-  entry(
-    'edge-loss',
-    '§14',
-    'Loss along the edge of a hide',
-    'the share that pieces of one size cannot use along its border',
-    {
+    draw: (_, [a = 0]) => board(Math.sqrt(a) * 100, Math.sqrt(a) * 100, `${a.toFixed(0)} dm²`),
+  }),
+  entry({
+    id: 'edge-loss',
+    section: '§14',
+    title: 'Loss along the edge of a hide',
+    says: 'the share that pieces of one size cannot use along its border',
+    inputs: {
       area: { ...number('area of the hide, dm²', 200), least: 1 },
       perimeter: { ...number('round its border, mm', 6200), least: 100 },
       side: { ...mm('side of a piece, on average', 150), least: 1 },
     },
-    [answer('lost along the edge', EDGE_LOSS, { quantity: 'share' })],
-    (v) => board(v.side!, v.side!, 'one piece'),
-  ),
+    answers: [answer('lost along the edge', EDGE_LOSS, { quantity: 'share' })],
+    draw: (v) => board(v.side, v.side, 'one piece'),
+  }),
 ]

@@ -8,95 +8,98 @@ const CLEAR_OF_STEPS = '{clearance} clear of {steps} steps {reveal} apart from {
 
 /** Holes: docs/formulas.md §7. */
 export const HOLES: readonly Entry[] = [
-  entry(
-    'stitch-count',
-    '§7',
-    'Stitches on a side',
-    'the count whose pitch comes nearest to the iron',
-    { length: { ...mm('length', 187.3), least: 1 }, pitch: { ...pitch, value: 3.85 } },
-    [
+  entry({
+    id: 'stitch-count',
+    section: '§7',
+    title: 'Stitches on a side',
+    says: 'the count whose pitch comes nearest to the iron',
+    inputs: { length: { ...mm('length', 187.3), least: 1 }, pitch: { ...pitch, value: 3.85 } },
+    answers: [
       answer('stitches', 'the count of stitches nearest to {pitch} on {length}', {
         quantity: 'count',
         as: 'stitches',
       }),
       answer('pitch', '{length} / {stitches} stitches', { quantity: 'thickness' }),
     ],
-    (v, [n]) => evenHoles(v.length!, n!),
-  ),
-  entry(
-    'side-nudge',
-    '§7',
-    'Nudge to whole stitches',
-    'how much a side changes to take whole stitches at the iron’s own pitch',
-    { length: { ...mm('length', 101.3), least: 1 }, pitch: { ...pitch, value: 3.85 } },
-    [
+    draw: (v, [n = 0]) => evenHoles(v.length, n),
+  }),
+  entry({
+    id: 'side-nudge',
+    section: '§7',
+    title: 'Nudge to whole stitches',
+    says: 'how much a side changes to take whole stitches at the iron’s own pitch',
+    inputs: { length: { ...mm('length', 101.3), least: 1 }, pitch: { ...pitch, value: 3.85 } },
+    answers: [
       answer('stitches', '{length} / {pitch}, rounded, at least 1', { quantity: 'count', as: 'stitches' }),
       answer('change', '{stitches} stitches × {pitch} − {length}', { quantity: 'thickness' }),
     ],
-    (v, [n, d]) => evenHoles(v.length! + d!, n!),
-  ),
-  entry(
-    'curve-stitch',
-    '§7',
-    'Stitches round a curve',
-    'irons step straight across: a stitch uses up more of the curve',
-    { radius: { ...mm('radius of the stitch line', 12), least: 1 }, pitch: { ...pitch, value: 3.85 } },
-    [
+    draw: (v, [n = 0, d = 0]) => evenHoles(v.length + d, n),
+  }),
+  entry({
+    id: 'curve-stitch',
+    section: '§7',
+    title: 'Stitches round a curve',
+    says: 'irons step straight across: a stitch uses up more of the curve',
+    inputs: {
+      radius: { ...mm('radius of the stitch line', 12), least: 1 },
+      pitch: { ...pitch, value: 3.85 },
+    },
+    answers: [
       answer('curve used by a stitch', ARC_PER_STITCH, { quantity: 'thickness', as: 'arc' }),
       answer('stitches on a quarter', 'π/2 × {radius} / {arc}', { quantity: 'share' }),
     ],
-    (v) => handle(v.radius! * Math.SQRT2, v.radius! * (1 - Math.SQRT1_2)),
-  ),
-  entry(
-    'step-phase',
-    '§7',
-    'Start clear of the steps',
-    'where the first hole may lie so that none falls beside a pocket step',
-    {
+    draw: (v) => handle(v.radius * Math.SQRT2, v.radius * (1 - Math.SQRT1_2)),
+  }),
+  entry({
+    id: 'step-phase',
+    section: '§7',
+    title: 'Start clear of the steps',
+    says: 'where the first hole may lie so that none falls beside a pocket step',
+    inputs: {
       pitch: { ...pitch, value: 3.85 },
       first: mm('first step', 10),
       reveal: mm('reveal', 11.55),
       steps: { ...count('steps', 4), least: 1, most: 12 },
       clearance: thin('clearance', 1),
     },
-    [
+    answers: [
       answer('earliest start', `the first start ${CLEAR_OF_STEPS}`, { quantity: 'thickness', as: 'from' }),
       answer('latest start', `the last start ${CLEAR_OF_STEPS}`, { quantity: 'thickness', as: 'to' }),
       answer('best clearance', '({to} − {from}) / 2 + {clearance}', { quantity: 'thickness' }),
     ],
-    (v, [from, to]) =>
+    draw: (v, [from = 0, to = 0]) =>
       holeRow(
         60,
         Array.from(
-          { length: Math.floor(60 / v.pitch!) },
-          (_, i) => ((Number.isFinite(from) ? (from! + to!) / 2 : 0) % v.pitch!) + i * v.pitch!,
+          { length: Math.floor(60 / v.pitch) },
+          (_, i) => ((Number.isFinite(from) ? (from + to) / 2 : 0) % v.pitch) + i * v.pitch,
         ),
         3,
         joints(v).filter((j) => j < 60),
       ),
-  ),
-  entry(
-    'edge-distance',
-    '§7',
-    'Hole to edge',
-    'so that the thread does not tear out',
-    {
+  }),
+  entry({
+    id: 'edge-distance',
+    section: '§7',
+    title: 'Hole to edge',
+    says: 'so that the thread does not tear out',
+    inputs: {
       hole: thin('hole', 1),
       bevel: thin('bevel', 0.5),
       force: { ...number('pull of a stitch, N', 60), most: 1000 },
       thickness: { ...thin('thickness', 1.5), least: 0.1 },
       shear: { ...number('shear strength, N/mm²', 12), least: 1, most: 100 },
     },
-    [answer('hole centre to edge', EDGE_DISTANCE)],
-    (_, [q]) => holeRow(30, [5, 10, 15, 20, 25], q!),
-  ),
-  entry(
-    'ease',
-    '§7',
-    'Ease of two edges',
-    'how much longer one edge may be before it puckers',
-    { pitch: { ...pitch, value: 4 }, pucker: thin('pucker that may show', 0.3) },
-    [answer('share longer', EASE_LIMIT, { quantity: 'share' })],
-    (v) => evenHoles(v.pitch! * 6, 6),
-  ),
+    answers: [answer('hole centre to edge', EDGE_DISTANCE)],
+    draw: (_, [q = 0]) => holeRow(30, [5, 10, 15, 20, 25], q),
+  }),
+  entry({
+    id: 'ease',
+    section: '§7',
+    title: 'Ease of two edges',
+    says: 'how much longer one edge may be before it puckers',
+    inputs: { pitch: { ...pitch, value: 4 }, pucker: thin('pucker that may show', 0.3) },
+    answers: [answer('share longer', EASE_LIMIT, { quantity: 'share' })],
+    draw: (v) => evenHoles(v.pitch * 6, 6),
+  }),
 ]
