@@ -15,6 +15,8 @@ await new Stryker({
   plugins: ['@stryker-mutator/vitest-runner'],
   vitest: { configFile: 'vitest.mutants.config.ts' },
   coverageAnalysis: 'perTest',
+  // What is worked out as a module is loaded would be tried against every test there is.
+  ignoreStatic: true,
   // Words of a finding or a hint are pinned by the golden summaries; that each letter of them is, is not asked.
   mutator: { excludedMutations: ['StringLiteral', 'Regex'] },
   ignorePatterns: ['dist', 'web', 'docs', 'e2e', '.cache'],

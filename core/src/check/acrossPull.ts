@@ -1,3 +1,4 @@
+import { nth } from '../lists/index.js'
 import { wishRuns } from '../design/index.js'
 import type { Derived } from '../derived/index.js'
 import { pointAdd, pointDistance, pointScale, type Point } from '../geometry/index.js'
@@ -29,7 +30,7 @@ const WEAK = 0.75
 function stretchesAcross(run: Run, pull: number): { from: number; to: number }[] {
   const found: { from: number; to: number }[] = []
   for (let i = 0; i + 1 < run.holes.length; i += 1) {
-    const [a, b] = [run.holes[i]!.at, run.holes[i + 1]!.at]
+    const [a, b] = [nth(run.holes, i).at, nth(run.holes, i + 1).at]
     const angle = Math.abs(Math.atan2(b.y - a.y, b.x - a.x) - pull) % Math.PI
     if (Math.min(angle, Math.PI - angle) < ACROSS) continue
     const last = found[found.length - 1]
@@ -47,14 +48,14 @@ function weakened(derived: Derived, run: Run): { hole: number; share: number; pa
     if (pull === undefined) continue
     for (const { from, to } of stretchesAcross(run, pull)) {
       const middle = Math.floor((from + to) / 2)
-      const at = run.holes[middle]!.at
+      const at = nth(run.holes, middle).at
       if (sheetThickness(laid, at) === 0) continue
       if ([pull, pull + Math.PI].some((way) => goesOn(at, way, laid, BEYOND) < BEYOND)) continue
       const wide = [pull - Math.PI / 2, pull + Math.PI / 2].reduce(
         (sum, way) => sum + goesOn(at, way, laid, 400),
         0,
       )
-      const share = pointDistance(run.holes[from]!.at, run.holes[to]!.at) / Math.max(1e-9, wide)
+      const share = pointDistance(nth(run.holes, from).at, nth(run.holes, to).at) / Math.max(1e-9, wide)
       if (share >= SHARE) return { hole: middle, share, panel: laid.sheet.name }
     }
   }
@@ -78,7 +79,7 @@ export const acrossPull = check({
           // Over part of the width enough is left beside the row to bear the pull.
           rank: weak.share >= WEAK ? ('look' as const) : ('tip' as const),
           run: run.join.id,
-          places: placeOnSheet(derived, run.join, run.join.course.sheet, run.holes[weak.hole]!.at),
+          places: placeOnSheet(derived, run.join, run.join.course.sheet, nth(run.holes, weak.hole).at),
           about: run.join.name,
           data: { share: weak.share, panel: weak.panel },
         },

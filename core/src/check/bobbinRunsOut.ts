@@ -1,3 +1,4 @@
+import { nth } from '../lists/index.js'
 import { seamPlan } from '../derived/index.js'
 import { check } from './finding.js'
 import { placeOnSheet, runNamed } from './places.js'
@@ -11,7 +12,7 @@ export const bobbinRunsOut = check({
     const { bobbins } = seamPlan(derived).supplies
     return (bobbins?.runsOut ?? []).map(({ run, stitch }) => {
       const own = runNamed(derived, run)
-      const hole = own.holes[Math.min(stitch, own.holes.length - 1)]!
+      const hole = nth(own.holes, Math.min(stitch, own.holes.length - 1))
       return {
         key: `bobbin-runs-out:${run}:${stitch}`,
         rank: 'tip' as const,

@@ -1,3 +1,4 @@
+import { firstOf } from '../lists/index.js'
 import { setField } from '../design/index.js'
 import { fieldsOf } from '../kinds/index.js'
 import { printLength } from '../measure/index.js'
@@ -77,9 +78,9 @@ export const contentsFit = check({
     if (!master.room || data.where === 'mouth') return []
     const [side] = data.side
     const changes = sideMade(derived, side, data.needs)
-    const field = fieldsOf(kind).find((f) => f.id === changes[0]!.path[1])
+    const field = fieldsOf(kind).find((f) => f.id === firstOf(changes).path[1])
     if (!field) return []
-    const larger = `the ${field.label} ${printLength(Number(changes[0]!.value), unit)}`
+    const larger = `the ${field.label} ${printLength(Number(firstOf(changes).value), unit)}`
     const walls =
       side === 'deep' && master.room.dividers.count > 0
         ? fieldsOf(kind).find((f) => f.id === 'divider')

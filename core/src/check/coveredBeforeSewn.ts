@@ -1,3 +1,4 @@
+import { firstOf } from '../lists/index.js'
 import { setField } from '../design/index.js'
 import { fieldsOf } from '../kinds/index.js'
 import { sewingOrder } from '../stitch/index.js'
@@ -15,7 +16,7 @@ export const coveredBeforeSewn = check({
       // Seams that wait for each other are one trouble: told by the one under most.
       cause: { id: 'order', severity: by.length },
       run: run.join.id,
-      places: placeOnSheet(derived, run.join, run.join.course.sheet, run.holes[0]!.at),
+      places: placeOnSheet(derived, run.join, run.join.course.sheet, firstOf(run.holes).at),
       about: run.join.name,
       data: { covers: by.length, by: by.join(', ') },
     })),

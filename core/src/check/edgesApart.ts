@@ -1,3 +1,4 @@
+import { firstOf } from '../lists/index.js'
 import { giveBack } from '../design/index.js'
 import { easeLimit } from '../formulas/index.js'
 import { pathPlaceAt, pointMoved } from '../geometry/index.js'
@@ -23,7 +24,7 @@ export const edgesApart = check({
   screen: 'round',
   find: (derived) =>
     uneven(derived).flatMap((run) => {
-      const laid = derived.works[0]!.sheets.find((s) => s.sheet.id === run.join.course.sheet)
+      const laid = firstOf(derived.works).sheets.find((s) => s.sheet.id === run.join.course.sheet)
       if (laid?.sheet.type !== 'panel') return []
       const place = pathPlaceAt(run.path, run.length / 2).at
       return [

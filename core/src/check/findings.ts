@@ -1,3 +1,4 @@
+import { firstOf } from '../lists/index.js'
 import { type Edit, applyEdit, withFollowing } from '../design/index.js'
 import { type Derived, derive } from '../derived/index.js'
 import type { LengthUnit } from '../measure/index.js'
@@ -26,7 +27,9 @@ export const isAbout = (finding: Finding, screen: Screen): boolean => CHECKS[fin
 export const overruledFor = (derived: Derived, finding: Finding): string | undefined =>
   reasonFor(derived, finding.key) ??
   // What was set aside run by run before it was told once stays so.
-  (finding.was?.every((key) => reasonFor(derived, key)) ? reasonFor(derived, finding.was[0]!) : undefined)
+  (finding.was?.every((key) => reasonFor(derived, key))
+    ? reasonFor(derived, firstOf(finding.was))
+    : undefined)
 
 const reasonFor = ({ design }: Derived, key: string): string | undefined =>
   design.overruled.find((o) => o.finding === key)?.reason

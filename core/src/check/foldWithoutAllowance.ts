@@ -1,3 +1,4 @@
+import { firstOf } from '../lists/index.js'
 import { giveBack } from '../design/index.js'
 import { pointBetween } from '../geometry/index.js'
 import { printLength } from '../measure/index.js'
@@ -25,10 +26,10 @@ export const foldWithoutAllowance = check({
             about: fold.name,
             data: {
               has: fold.allowance!.taken.value,
-              figured: culprits[0]!.figured,
+              figured: firstOf(culprits).figured,
               panel: panel.name,
               keys: culprits.map((c) => c.key).join(' '),
-              label: culprits[0]!.label,
+              label: firstOf(culprits).label,
             },
           },
         ]

@@ -1,3 +1,4 @@
+import { firstOf } from '../lists/index.js'
 import { roundTo } from '../measure/index.js'
 import { hangingOf } from '../derived/index.js'
 import { check } from './finding.js'
@@ -17,7 +18,9 @@ export const hangsLevel = check({
       .map((h) => ({
         key: `hangs-level:${h.name}`,
         rank: Math.abs(h.tilt) > SEEN ? ('look' as const) : ('tip' as const),
-        places: [{ panelId: derived.master.room?.panelId ?? derived.panels[0]!.id, at: { x: 20, y: 20 } }],
+        places: [
+          { panelId: derived.master.room?.panelId ?? firstOf(derived.panels).id, at: { x: 20, y: 20 } },
+        ],
         about: h.name,
         data: { tilt: h.tilt },
       })),

@@ -1,3 +1,4 @@
+import { nth } from '../lists/index.js'
 import { wishRuns } from '../design/index.js'
 import { printLength } from '../measure/index.js'
 import { meetings } from '../stitch/index.js'
@@ -19,7 +20,7 @@ export const holesMeet = check({
           key: `holes-meet:${m.first}:${m.second}`,
           rank: 'look' as const,
           run: m.second,
-          places: placeOnSheet(derived, run.join, run.join.course.sheet, run.holes[nearest.b]!.at),
+          places: placeOnSheet(derived, run.join, run.join.course.sheet, nth(run.holes, nearest.b).at),
           hole: nearest.b,
           about: run.join.name,
           data: {

@@ -1,3 +1,4 @@
+import { firstOf, nth } from '../lists/index.js'
 import { wishRuns } from '../design/index.js'
 import { pathCrossesItself } from '../geometry/index.js'
 import { printLength, printPitch } from '../measure/index.js'
@@ -21,7 +22,7 @@ type Trouble =
 function troubleOf(run: Run): { readonly data: Trouble; readonly hole: number } | undefined {
   const air = run.holes.filter((h) => h.stack === 0)
   if (air.length > 0)
-    return { data: { trouble: 'in the air', holes: air.length }, hole: run.holes.indexOf(air[0]!) }
+    return { data: { trouble: 'in the air', holes: air.length }, hole: run.holes.indexOf(firstOf(air)) }
   if (!run.round && pathCrossesItself({ ...run.path, closed: false }))
     return { data: { trouble: 'crosses itself' }, hole: Math.floor(run.holes.length / 2) }
   const { length } = run
@@ -51,7 +52,7 @@ export const runLine = check({
           key: `run-line:${run.join.id}`,
           rank: found.data.trouble === 'too short' ? ('look' as const) : ('stop' as const),
           run: run.join.id,
-          places: placeOnSheet(derived, run.join, run.join.course.sheet, run.holes[found.hole]!.at),
+          places: placeOnSheet(derived, run.join, run.join.course.sheet, nth(run.holes, found.hole).at),
           about: run.join.name,
           data: found.data,
         },

@@ -1,3 +1,4 @@
+import { firstOf } from '../lists/index.js'
 import {
   type Path,
   flipAbout,
@@ -33,7 +34,7 @@ export const sameHand = check({
         {
           key: `same-hand:${panel.id}`,
           rank: 'stop' as const,
-          places: [{ panelId: panel.id, at: panel.outline.segments[0]!.from }],
+          places: [{ panelId: panel.id, at: firstOf(panel.outline.segments).from }],
           about: panel.name,
           data: { count: panel.count },
         },

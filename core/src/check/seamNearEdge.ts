@@ -1,3 +1,4 @@
+import { nth } from '../lists/index.js'
 import type { Derived } from '../derived/index.js'
 import { distanceWithin } from '../geometry/index.js'
 import { type LaidSheet, sheetThickness, workOf } from '../layup/index.js'
@@ -58,7 +59,7 @@ export const seamNearEdge = check({
           key: `seam-near-edge:${run.join.id}`,
           rank: 'look' as const,
           run: run.join.id,
-          places: placeOnSheet(derived, run.join, near.laid.sheet.id, run.holes[near.hole]!.at),
+          places: placeOnSheet(derived, run.join, near.laid.sheet.id, nth(run.holes, near.hole).at),
           cause: { id: 'edge', severity: -near.distance },
           hole: near.hole,
           about: run.join.name,

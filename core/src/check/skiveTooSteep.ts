@@ -1,3 +1,4 @@
+import { firstOf } from '../lists/index.js'
 import { skivingsOf } from '../edges/index.js'
 import { boxCentre, pathBox, pathLength, pathPlaceAt } from '../geometry/index.js'
 import { edgeChain } from '../master/index.js'
@@ -16,7 +17,9 @@ export const skiveTooSteep = check({
           const { panel } = work
           const chain =
             panel.skives?.find((k) => k.key === s.key)?.chain ??
-            work.turned.find((t) => s.key === `${panel.id}.${t.edges[0]!.id}.turn`)?.edges.map((e) => e.id)
+            work.turned
+              .find((t) => s.key === `${panel.id}.${firstOf(t.edges).id}.turn`)
+              ?.edges.map((e) => e.id)
           const path = chain && edgeChain(panel, chain)
           return {
             key: `skive-too-steep:${s.key}`,

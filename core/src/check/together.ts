@@ -1,3 +1,4 @@
+import { firstOf, lastOf } from '../lists/index.js'
 import type { Finding } from './checks.js'
 
 /**
@@ -34,6 +35,6 @@ export function alikeSaid(names: readonly string[]): string {
   const shown = names.slice(0, names.length <= NAMED + 1 ? names.length : NAMED).map((n) => `the ${n}`)
   const more = names.length - shown.length
   const list = more > 0 ? [...shown, `${more} more`] : shown
-  const said = list.length === 1 ? list[0]! : `${list.slice(0, -1).join(', ')} and ${list[list.length - 1]!}`
+  const said = list.length === 1 ? firstOf(list) : `${list.slice(0, -1).join(', ')} and ${lastOf(list)}`
   return ` The same is true of ${said}.`
 }

@@ -1,3 +1,4 @@
+import { firstOf } from '../lists/index.js'
 import { changeDrawn } from '../design/index.js'
 import { pathPlaceAt, pathLength } from '../geometry/index.js'
 import { printLength } from '../measure/index.js'
@@ -20,10 +21,10 @@ export const turnTooNarrow = check({
         if (lines === 0 || width >= wanted - 1e-6) return []
         return [
           {
-            key: `turn-too-narrow:${panel.id}:${chain[0]!.id}`,
+            key: `turn-too-narrow:${panel.id}:${firstOf(chain).id}`,
             rank: width < margin + hole ? ('stop' as const) : ('look' as const),
             places: [{ panelId: panel.id, at: pathPlaceAt(finished, pathLength(finished) / 2).at }],
-            about: chain[0]!.name,
+            about: firstOf(chain).name,
             data: {
               width,
               margin,

@@ -1,3 +1,4 @@
+import { firstOf } from '../lists/index.js'
 import type { Design } from '../design/index.js'
 import { type DecisionChange, drawnDecisions } from './drawn.js'
 import type { Derived } from '../derived/index.js'
@@ -124,12 +125,12 @@ function followed([part, role, key]: readonly string[], before: Design, now: Des
 export function compareDecisions(before: Design, now: Design, unit: LengthUnit): DecisionChange[] {
   const fields = fieldsOf(kindOf(now.kind))
   const leaves = differences(before, now).filter(
-    ({ path }) => !['version', 'id', 'drawn', 'ties'].includes(path[0]!) && !followed(path, before, now),
+    ({ path }) => !['version', 'id', 'drawn', 'ties'].includes(firstOf(path)) && !followed(path, before, now),
   )
   const settings = leaves.map(({ path, before: was, now: is }) => {
     const field = fieldAt(fields, path)
     const inner = field ? path.slice(field.path.length) : path.slice(1)
-    const head = field?.label ?? NAMES[path[0]!] ?? path[0]!
+    const head = field?.label ?? NAMES[firstOf(path)] ?? firstOf(path)
     const thickness = path[0] === 'skives' || inner.includes('thickness')
     const label =
       path[0] === 'sewing' && !field ? sewingLabel(path) : [head, ...inner].join(field ? ', ' : ' ')

@@ -1,3 +1,4 @@
+import { firstOf, lastOf } from '../lists/index.js'
 import type { Derived } from './derive.js'
 import { meanStack } from '../formulas/index.js'
 import { pathDistanceOf, pathNearest, pointDistance } from '../geometry/index.js'
@@ -81,7 +82,7 @@ function facesOf(run: Run, work: LaidUp): Faces {
 
 /** Runs that could be sewn on from an end of this one. */
 export function mergesFor({ runs }: Derived, run: Run): Run[] {
-  const ends = (r: Run) => (r.round ? [] : [r.holes[0]!.at, r.holes[r.holes.length - 1]!.at])
+  const ends = (r: Run) => (r.round ? [] : [firstOf(r.holes).at, lastOf(r.holes).at])
   const near = MERGE_PITCHES * run.ways.pitch
   return runs.filter(
     (other) =>

@@ -1,3 +1,4 @@
+import { nth } from '../lists/index.js'
 import { type Derived } from './derive.js'
 import type { Edit } from '../design/index.js'
 import type { StrapRun } from '../master/index.js'
@@ -31,7 +32,7 @@ type Side = (typeof SIDES)[number]
 function aboveLeast({ master, design }: Derived, side: Side): { field: string; above: number }[] {
   const { fields } = master.room!.settings[side]
   const values = fields.map((f) => Number(design.params[f]))
-  return fields.map((field, i) => ({ field, above: values[i]! - Math.min(...values) }))
+  return fields.map((field, i) => ({ field, above: nth(values, i) - Math.min(...values) }))
 }
 
 /** How large or small a side of the room can be made with its settings, mm. */

@@ -1,3 +1,4 @@
+import { nth } from '../lists/index.js'
 import { type DrawnPanel, drawnRoles } from '../drawn/index.js'
 
 interface Problem {
@@ -29,7 +30,7 @@ function panelProblems(panel: DrawnPanel, index: number): Problem[] {
       : [
           {
             path: [index, 'nodes', lost, 'edge'],
-            message: `no edge “${panel.nodes[lost]!.edge}” in this panel`,
+            message: `no edge “${nth(panel.nodes, lost).edge}” in this panel`,
           },
         ]
   const few: Problem[] =
@@ -57,7 +58,10 @@ export function drawnProblems(
     ...(at < 0
       ? []
       : [
-          { path: [at, 'id'], message: `“${drawn[at]!.id}” stands twice; each panel needs an id of its own` },
+          {
+            path: [at, 'id'],
+            message: `“${nth(drawn, at).id}” stands twice; each panel needs an id of its own`,
+          },
         ]),
     ...drawn.flatMap(panelProblems),
     ...roles

@@ -1,3 +1,4 @@
+import { firstOf, nth } from '../lists/index.js'
 import {
   type Point,
   type Segment,
@@ -86,10 +87,10 @@ export function insertPoint(panel: DrawnPanel, at: Point): { panel: DrawnPanel; 
   const near = pathNearest(openPath(segments), at)
   const t = Math.min(0.98, Math.max(0.02, near.parameter))
   const [head, tail] = [
-    segmentPart(segments[near.segment]!, 0, t),
-    segmentPart(segments[near.segment]!, t, 1),
+    segmentPart(nth(segments, near.segment), 0, t),
+    segmentPart(nth(segments, near.segment), t, 1),
   ]
-  const node = panel.nodes[near.segment]!
+  const node = nth(panel.nodes, near.segment)
   const fresh: Node = { ...tidyPoint(tail.from), radius: 0, going: goingOf(tail), edge: node.edge }
   return {
     index: near.segment + 1,
@@ -106,12 +107,12 @@ export function removePoint(panel: DrawnPanel, index: number): DrawnPanel | unde
   if (nodes.length <= fewest(panel) || (mirror && (index === 0 || index === nodes.length - 1)))
     return undefined
   const before = (index + nodes.length - 1) % nodes.length
-  const gone = nodes[index]!
+  const gone = nth(nodes, index)
   const left = nodes.map((n, i): Node => {
     if (i !== before) return n
     if (n.going.type === 'curve' || gone.going.type === 'curve') {
       const c1 = n.going.type === 'curve' ? n.going.c1 : { x: n.x, y: n.y }
-      const next = nodes[(index + 1) % nodes.length]!
+      const next = nth(nodes, (index + 1) % nodes.length)
       const c2 = gone.going.type === 'curve' ? gone.going.c2 : { x: next.x, y: next.y }
       return { ...n, going: { type: 'curve', c1, c2 } }
     }
@@ -223,16 +224,16 @@ export function wholeDrawn(panel: DrawnPanel): DrawnPanel {
   const { nodes, mirror } = panel
   const count = nodes.length - 1
   const move = mirrorMove(mirror)
-  const across = new Set([nodes[0]!.edge, nodes[count - 1]!.edge])
+  const across = new Set([firstOf(nodes).edge, nth(nodes, count - 1).edge])
   const otherId = (edge: string): string => (across.has(edge) ? edge : `${edge}-m`.slice(0, 64))
   const back = drawnSegments(panel)
     .map((s, i): Node => {
       const way = segmentReversed(segmentMoved(s, move))
       return {
         ...tidyPoint(way.from),
-        radius: nodes[i + 1]!.radius,
+        radius: nth(nodes, i + 1).radius,
         going: goingOf(way),
-        edge: otherId(nodes[i]!.edge),
+        edge: otherId(nth(nodes, i).edge),
       }
     })
     .reverse()
@@ -241,6 +242,6 @@ export function wholeDrawn(panel: DrawnPanel): DrawnPanel {
     return used ? [e, { ...e, id: otherId(e.id), name: `${e.name}, other side`.slice(0, 60) }] : [e]
   })
   const list = [...nodes.slice(0, count), ...back]
-  const first = list.findLastIndex((n) => n.edge !== list[0]!.edge) + 1
+  const first = list.findLastIndex((n) => n.edge !== firstOf(list).edge) + 1
   return { ...panel, mirror: null, nodes: [...list.slice(first), ...list.slice(0, first)], edges }
 }

@@ -1,3 +1,4 @@
+import { nth } from '../lists/index.js'
 import { V_GROOVE, FLAT_GROOVE } from '../formulas/index.js'
 import { type Reckon, type Reckoned, given } from '../working/index.js'
 import { type Leathers, type Stuff, layerStuff, layersInOrder, panelStuff } from './materials.js'
@@ -53,10 +54,10 @@ function middleOf(pile: Pile, fold: DrawnFold, layer: string | undefined): numbe
   if (fold.rises === 'hill')
     return layer === undefined
       ? thick(pile.layers) + own(pile.panel)
-      : thick(pile.layers.slice(index + 1)) + own(pile.layers[index]!.stuff)
+      : thick(pile.layers.slice(index + 1)) + own(nth(pile.layers, index).stuff)
   return layer === undefined
     ? own(pile.panel)
-    : pile.panel.thickness + thick(pile.layers.slice(0, index)) + own(pile.layers[index]!.stuff)
+    : pile.panel.thickness + thick(pile.layers.slice(0, index)) + own(nth(pile.layers, index).stuff)
 }
 
 /** Every fold of a drawn panel, worked out; docs/formulas.md §2, §3, §5. */

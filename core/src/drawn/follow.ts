@@ -1,3 +1,4 @@
+import { firstOf, lastOf, nth } from '../lists/index.js'
 import { type Point, pointDistance } from '../geometry/index.js'
 import { heldOnAxis, tidyPoint } from './draw.js'
 import { TIE_TOLERANCE, drawnEdgeLength } from './ties.js'
@@ -7,14 +8,14 @@ import type { DrawnPanel, Node, Tie } from './schema.js'
 function rangeOf(panel: DrawnPanel, edge: string): { first: number; last: number } | undefined {
   const count = panel.mirror ? panel.nodes.length - 1 : panel.nodes.length
   const own = panel.nodes.slice(0, count).flatMap((n, i) => (n.edge === edge ? [i] : []))
-  return own.length > 0 ? { first: own[0]!, last: own[own.length - 1]! } : undefined
+  return own.length > 0 ? { first: firstOf(own), last: lastOf(own) } : undefined
 }
 
 /** Points `first` to `last + 1` enlarged about one of their ends. */
 function scaled(panel: DrawnPanel, first: number, last: number, factor: number): DrawnPanel {
   const end = (last + 1) % panel.nodes.length
   const held = panel.mirror !== null && (last + 1 === panel.nodes.length - 1 || end === 0)
-  const about = panel.nodes[held ? end : first]!
+  const about = nth(panel.nodes, held ? end : first)
   const move = (p: Point): Point =>
     tidyPoint({ x: about.x + (p.x - about.x) * factor, y: about.y + (p.y - about.y) * factor })
   const nodes = panel.nodes.map((n, i): Node => {
@@ -54,8 +55,8 @@ export function edgeDrawnAs(
 ): DrawnPanel {
   const [own, other] = [rangeOf(panel, edge), rangeOf(model, modelEdge)]
   if (!own || !other) return panel
-  const [a, b] = [model.nodes[other.first]!, model.nodes[(other.last + 1) % model.nodes.length]!]
-  const [p, q] = [panel.nodes[own.first]!, panel.nodes[(own.last + 1) % panel.nodes.length]!]
+  const [a, b] = [nth(model.nodes, other.first), nth(model.nodes, (other.last + 1) % model.nodes.length)]
+  const [p, q] = [nth(panel.nodes, own.first), nth(panel.nodes, (own.last + 1) % panel.nodes.length)]
   if (pointDistance(a, b) < 1e-6 || pointDistance(p, q) < 1e-6) return panel
   const turn = Math.atan2(q.y - p.y, q.x - p.x) - Math.atan2(b.y - a.y, b.x - a.x)
   const [cos, sin] = [Math.cos(turn), Math.sin(turn)]

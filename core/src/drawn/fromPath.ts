@@ -1,3 +1,4 @@
+import { lastOf, nth } from '../lists/index.js'
 import {
   type Path,
   type Point,
@@ -71,7 +72,7 @@ export function drawnFromPath(path: Path): Pick<DrawnPanel, 'nodes' | 'edges' | 
   const clockwise = pathArea(path) >= 0 ? path : pathReversed(path)
   const segments = clockwise.segments.flatMap(parts)
   const turns = segments.map((s, i) => {
-    const before = segments[(i + segments.length - 1) % segments.length]!
+    const before = nth(segments, (i + segments.length - 1) % segments.length)
     const [a, b] = [segmentTangent(before, 1), segmentTangent(s, 0)]
     return Math.abs(Math.atan2(pointCross(a, b), pointDot(a, b))) > SHARP
   })
@@ -89,17 +90,17 @@ export function drawnFromPath(path: Path): Pick<DrawnPanel, 'nodes' | 'edges' | 
         fate: RAW,
       })
     }
-    return nodeFrom(s, edges[edges.length - 1]!.id)
+    return nodeFrom(s, lastOf(edges).id)
   })
   return { nodes, edges, mirror: null }
 }
 
 /** The longest segment of the stretch that begins at i: it says which way the edge faces. */
 function longest(walk: readonly Segment[], i: number, turns: readonly boolean[], start: number): Segment {
-  let best = walk[i]!
+  let best = nth(walk, i)
   const length = (s: Segment): number => Math.hypot(s.to.x - s.from.x, s.to.y - s.from.y)
   for (let k = i + 1; k < walk.length && !turns[(start + k) % walk.length]; k += 1)
-    if (length(walk[k]!) > length(best)) best = walk[k]!
+    if (length(nth(walk, k)) > length(best)) best = nth(walk, k)
   return best
 }
 

@@ -1,3 +1,4 @@
+import { nth } from '../lists/index.js'
 import type { Point } from '../geometry/index.js'
 import { moveHandle, movePoint, setRise } from './draw.js'
 import type { DrawnPanel } from './schema.js'
@@ -16,7 +17,7 @@ export interface ShownGrip extends Grip {
 }
 
 const chord = ({ nodes }: DrawnPanel, k: number) => {
-  const [a, b] = [nodes[k]!, nodes[(k + 1) % nodes.length]!]
+  const [a, b] = [nth(nodes, k), nth(nodes, (k + 1) % nodes.length)]
   return {
     a,
     b,
@@ -39,7 +40,7 @@ function riseTo(panel: DrawnPanel, k: number, at: Point): number {
 
 /** Where a grip lies, in the drawing's own coordinates. */
 export function gripPlace(panel: DrawnPanel, { sort, index }: Grip): Point {
-  const node = panel.nodes[index]!
+  const node = nth(panel.nodes, index)
   if (sort === 'node') return { x: node.x, y: node.y }
   if (sort === 'rise') return risen(panel, index, node.going.type === 'arc' ? node.going.rise : 0)
   return node.going.type === 'curve' ? node.going[sort] : { x: node.x, y: node.y }
@@ -71,7 +72,7 @@ export function gripsAt(panel: DrawnPanel, index: number): ShownGrip[] {
     if (node.going.type === 'curve')
       return [
         grip('c1', node, `handle after point ${k + 1}`),
-        grip('c2', nodes[next - 1]!, `handle before point ${next}`),
+        grip('c2', nth(nodes, next - 1), `handle before point ${next}`),
       ]
     return node.going.type === 'arc'
       ? [grip('rise', chord(panel, k).middle, `rise of the arc after point ${k + 1}`)]

@@ -1,3 +1,4 @@
+import { nth } from '../lists/index.js'
 import {
   type Move,
   type Point,
@@ -69,7 +70,7 @@ function stripsOf({ opened, folds }: DrawnMade): Strip[] {
   const { lines } = opened
   return Array.from({ length: lines.length + 1 }, (_, i) => ({
     clips: (room: boolean) => {
-      const half = (k: number): number => (room ? folds[k]!.bend.value / 2 : 0)
+      const half = (k: number): number => (room ? nth(folds, k).bend.value / 2 : 0)
       const [start, end] = [lines[i - 1], lines[i]]
       return [
         ...(start ? [clipAt(pointAdd(start.at, pointScale(start.beyond, half(i - 1))), start.beyond)] : []),
@@ -84,7 +85,7 @@ function layerShift({ folds, opened }: DrawnMade, layer: string | undefined, str
   if (layer === undefined) return STAY
   return folds.slice(0, strip).reduce((move, f, i) => {
     const less = f.letIn.value - f.layers[layer]!.value
-    const { beyond } = opened.lines[i]!
+    const { beyond } = nth(opened.lines, i)
     return moveThen(move, shift(beyond.x * less, beyond.y * less))
   }, STAY)
 }
@@ -132,7 +133,7 @@ export function closedLayup(made: DrawnMade): Layup | undefined {
   // From strip i over all later folds into the frame of the last strip.
   const moves = strips.map((_, i) => {
     let move = STAY
-    for (let k = i; k < last; k += 1) move = moveThen(move, flipOver(lines[k]!.at, lines[k]!.beyond))
+    for (let k = i; k < last; k += 1) move = moveThen(move, flipOver(nth(lines, k).at, nth(lines, k).beyond))
     return move
   })
   let pile: Sheet[] = []
@@ -140,18 +141,18 @@ export function closedLayup(made: DrawnMade): Layup | undefined {
     const turnedOver = (last - i) % 2 === 1
     const up = made.drawn.lies.grainUp !== turnedOver
     const own = sheetsOf(made, `.${i + 1}`, up, (layer) => {
-      const move = moveThen(layerShift(made, layer, i), moves[i]!)
-      return { move, clips: strip.clips(true).map((c) => clipMoved(c, moves[i]!)) }
+      const move = moveThen(layerShift(made, layer, i), nth(moves, i))
+      return { move, clips: strip.clips(true).map((c) => clipMoved(c, nth(moves, i))) }
     })
     if (i === 0) return void (pile = own)
     // A valley seen from the grain side closes grain to grain: the pile so far goes on the grain side of this strip.
-    const fold = made.folds[i - 1]!.fold
+    const fold = nth(made.folds, i - 1).fold
     const onTop = (fold.rises === 'valley') === up
     const contents = contentsOf(
       made,
       i - 1,
-      strip.clips(true).map((c) => clipMoved(c, moves[i]!)),
-      moves[i]!,
+      strip.clips(true).map((c) => clipMoved(c, nth(moves, i))),
+      nth(moves, i),
     )
     pile = onTop ? [...own, ...contents, ...pile] : [...pile, ...contents, ...own]
   })
@@ -160,7 +161,7 @@ export function closedLayup(made: DrawnMade): Layup | undefined {
 
 /** What is laid into a fold, as far as the strip it lies on. */
 function contentsOf(made: DrawnMade, i: number, clips: readonly Clip[], move: Move): Sheet[] {
-  const { fold } = made.folds[i]!
+  const { fold } = nth(made.folds, i)
   if (fold.gap <= 0) return []
   const box = pathBox(made.panel.outline)
   const inset = 4
@@ -186,8 +187,8 @@ function contentsOf(made: DrawnMade, i: number, clips: readonly Clip[], move: Mo
 function bendsOf(made: DrawnMade, moves: readonly Move[]): Bend[] {
   const ids = pileOf(made).map((p) => p.panelId)
   return made.folds.flatMap((f, i) => {
-    const { at, beyond } = made.opened.lines[i]!
-    const edge = clipMoved(clipAt(pointAdd(at, pointScale(beyond, -f.bend.value / 2)), beyond), moves[i]!)
+    const { at, beyond } = nth(made.opened.lines, i)
+    const edge = clipMoved(clipAt(pointAdd(at, pointScale(beyond, -f.bend.value / 2)), beyond), nth(moves, i))
     return ids.map((id): Bend => ({
       sheets: [`${id}.${i + 1}`, `${id}.${i + 2}`],
       at: edge.at,

@@ -1,3 +1,4 @@
+import { firstOf, nth } from '../lists/index.js'
 import type { Layup, Master, Panel, PanelSheet, Sheet } from '../master/index.js'
 import { type Reckon, remembered } from '../working/index.js'
 import { bindingsOf } from './bindings.js'
@@ -26,12 +27,12 @@ export function withDrawn(
   const own = (m: DrawnMade, i: number): Panel[] => [
     m.panel,
     ...m.layers,
-    ...bindings[i]!.map((b) => b.panel),
+    ...nth(bindings, i).map((b) => b.panel),
   ]
   const panels = [
     ...master.panels.flatMap((p) => {
       const i = made.findIndex((m) => m.drawn.id === p.id)
-      return i < 0 ? [p] : own(made[i]!, i)
+      return i < 0 ? [p] : own(nth(made, i), i)
     }),
     ...made.flatMap((m, i) => (isOver(m) ? [] : own(m, i))),
   ]
@@ -66,7 +67,7 @@ function layupsWith(
   const [first, ...rest] = known
   if (first) return [{ ...first, sheets: [...first.sheets, ...beside] }, ...rest]
   if (added.length === 0) return []
-  const open: Layup = { id: 'open', name: 'laid open', carrier: added[0]!.panel.id, sheets: beside }
+  const open: Layup = { id: 'open', name: 'laid open', carrier: firstOf(added).panel.id, sheets: beside }
   const folded = added.find((m) => m.folds.length > 0)
   const closed = folded && closedLayup(folded)
   return closed ? [open, closed] : [open]

@@ -1,3 +1,4 @@
+import { nth } from '../lists/index.js'
 import {
   type Across,
   type Path,
@@ -57,7 +58,7 @@ export function openedAt(path: Path, letIns: readonly LetIn[]): Opened {
     }
     opened = {
       path: spread.path,
-      origins: spread.origins.map((i) => before.origins[i]!),
+      origins: spread.origins.map((i) => nth(before.origins, i)),
       lines: [
         ...before.lines.map((l) => ({ ...l, at: pointSpread(across, by, l.at) })),
         { fold, at: middle, beyond: across.beyond },

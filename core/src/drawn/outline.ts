@@ -1,3 +1,4 @@
+import { lastOf, nth } from '../lists/index.js'
 import {
   type Move,
   type Path,
@@ -72,7 +73,9 @@ export const mirrorMove = (mirror: DrawnPanel['mirror']): Move =>
 /** The segments as drawn, without roundings. A half drawing has one fewer than it has points. */
 export function drawnSegments({ nodes, mirror }: Pick<DrawnPanel, 'nodes' | 'mirror'>): Segment[] {
   const count = mirror ? nodes.length - 1 : nodes.length
-  return Array.from({ length: count }, (_, i) => goingSegment(nodes[i]!, nodes[(i + 1) % nodes.length]!))
+  return Array.from({ length: count }, (_, i) =>
+    goingSegment(nth(nodes, i), nth(nodes, (i + 1) % nodes.length)),
+  )
 }
 
 interface Stretch extends Owned {
@@ -89,16 +92,16 @@ function wholeRound(panel: DrawnPanel): Stretch[] {
   const { nodes, mirror } = panel
   const drawn = drawnSegments(panel).map((segment, i): Stretch => ({
     segment,
-    edge: nodes[i]!.edge,
+    edge: nth(nodes, i).edge,
     half: 'drawn',
-    radius: nodes[i]!.radius,
+    radius: nth(nodes, i).radius,
     node: i,
   }))
   // The walk begins where an edge begins, so that no edge is in two parts.
   if (!mirror)
     return rotated(
       drawn,
-      drawn.findIndex((d, i) => d.edge !== drawn[(i + drawn.length - 1) % drawn.length]!.edge),
+      drawn.findIndex((d, i) => d.edge !== nth(drawn, (i + drawn.length - 1) % drawn.length).edge),
     )
   const move = mirrorMove(mirror)
   const back = drawn
@@ -106,12 +109,12 @@ function wholeRound(panel: DrawnPanel): Stretch[] {
       segment: segmentReversed(segmentMoved(segment, move)),
       edge,
       half: 'mirrored',
-      radius: nodes[i + 1]!.radius,
+      radius: nth(nodes, i + 1).radius,
       node: i + 1,
     }))
     .reverse()
   // The walk begins with the mirrored half of the first edge, so that an edge across the axis is one stretch.
-  return [back[back.length - 1]!, ...drawn, ...back.slice(0, -1)]
+  return [lastOf(back), ...drawn, ...back.slice(0, -1)]
 }
 
 /** Lines that run on straight into one another are one. */
@@ -147,19 +150,19 @@ export function outlineOf(panel: DrawnPanel): Outline {
   round.forEach((one, i) => {
     if (one.radius < LEAST_RADIUS) return
     const before = (i + round.length - 1) % round.length
-    const fillet = filletMaybe(segments[before]!, segments[i]!, one.radius)
+    const fillet = filletMaybe(nth(segments, before), nth(segments, i), one.radius)
     if (!fillet) return void unrounded.push(one.node)
     segments[before] = fillet.before
     segments[i] = fillet.after
     const [a, b] = halves(fillet.arc)
-    const owner = round[before]!
+    const owner = nth(round, before)
     extra[i] = [
       { segment: a, edge: owner.edge, half: owner.half },
       { segment: b, edge: one.edge, half: one.half },
     ]
   })
   const owners = joined(
-    long(round.flatMap(({ edge, half }, i) => [...extra[i]!, { segment: segments[i]!, edge, half }])),
+    long(round.flatMap(({ edge, half }, i) => [...nth(extra, i), { segment: nth(segments, i), edge, half }])),
   )
   const whole = startedAtEdge(owners)
   const path = closedPath(whole.map((o) => o.segment))
@@ -192,7 +195,7 @@ function nothing(panel: DrawnPanel): Outline {
 
 /** A rounding before the start may belong to the last edge: the walk begins where an edge begins. */
 function startedAtEdge(owners: readonly Owned[]): readonly Owned[] {
-  const last = owners[owners.length - 1]!
+  const last = lastOf(owners)
   const start = owners.findIndex((o) => o.edge !== last.edge || o.half !== last.half)
   return start > 0 ? rotated(owners, start) : owners
 }

@@ -1,3 +1,4 @@
+import { firstOf, nth } from '../lists/index.js'
 import {
   type Path,
   type Point,
@@ -73,7 +74,7 @@ function edgesFrom(owners: readonly Owned[], drawn: DrawnPanel, fates: readonly 
       name: `${known?.name ?? edge}${half === 'mirrored' ? ', other half' : ''}`,
       first: i,
       last: i,
-      fate: fates[i]!,
+      fate: nth(fates, i),
     })
   })
   return edges.map((e) =>
@@ -85,10 +86,10 @@ function edgesFrom(owners: readonly Owned[], drawn: DrawnPanel, fates: readonly 
 function withDraping(edges: readonly Edge[], opened: Opened, folds: readonly FoldNumbers[]): Edge[] {
   const inward = inwardSide(opened.path)
   return edges.map((edge) => {
-    const tangent = segmentTangent(opened.path.segments[edge.first]!, 0.5)
+    const tangent = segmentTangent(nth(opened.path.segments, edge.first), 0.5)
     const out = { x: tangent.y * inward, y: -tangent.x * inward }
     const extra = folds.reduce((sum, f, i) => {
-      const { beyond } = opened.lines[i]!
+      const { beyond } = nth(opened.lines, i)
       return sum + (f.draped && out.x * beyond.x + out.y * beyond.y > 0.7 ? f.draped.value : 0)
     }, 0)
     if (extra === 0) return edge
@@ -115,8 +116,8 @@ export function makeDrawn(drawn: DrawnPanel, leathers: Leathers, reckon: Reckon)
   const drawnFates = owners.map(
     (o) => drawn.edges.find((e) => e.id === o.edge)?.fate ?? ({ type: 'raw', finish: 'left' } as const),
   )
-  const placedOwners = opened.origins.map((i) => owners[i]!)
-  const fates = opened.origins.map((i) => fateOf(drawnFates[i]!, own.atEdge))
+  const placedOwners = opened.origins.map((i) => nth(owners, i))
+  const fates = opened.origins.map((i) => fateOf(nth(drawnFates, i), own.atEdge))
   const edges = withDraping(edgesFrom(placedOwners, drawn, fates), opened, folds)
   const core = drawn.layers
     .filter(isEnclosed)
@@ -130,7 +131,7 @@ export function makeDrawn(drawn: DrawnPanel, leathers: Leathers, reckon: Reckon)
     outline: opened.path,
     edges,
     folds: folds.flatMap((f, i) =>
-      foldLine(f.fold, opened.lines[i]!.at, opened.path, {
+      foldLine(f.fold, nth(opened.lines, i).at, opened.path, {
         width: f.fold.type === 'groove' && f.fold.groove?.shape === 'v' ? 0 : f.bend.value,
         ...(drapeNote(f) ? { note: drapeNote(f)! } : {}),
       }),
@@ -161,7 +162,7 @@ export function makeDrawn(drawn: DrawnPanel, leathers: Leathers, reckon: Reckon)
     ],
     faults: [
       ...faultsOf(drawn, outline, panel, own.thickness),
-      ...made.flatMap((m, i) => layerFaults(drawn, path, drawn.layers[i]!.name, m)),
+      ...made.flatMap((m, i) => layerFaults(drawn, path, nth(drawn.layers, i).name, m)),
     ],
   }
 }
@@ -222,7 +223,7 @@ const bentOnFold =
   ({ fate, first, last }: Edge): boolean => {
     if (fate.type !== 'doubled') return false
     const segments = panel.outline.segments.slice(first, last + 1)
-    const along = segmentTangent(segments[0]!, 0)
+    const along = segmentTangent(firstOf(segments), 0)
     return segments.some((s) => {
       const way = segmentTangent(s, 0)
       return s.type !== 'line' || way.x * along.x + way.y * along.y < 1 - 1e-6
@@ -238,14 +239,14 @@ function faultsOf(
   const crossing = pathCrossesItself(path)
   const here = (at: Point) => ({ panelId: drawn.id, at })
   return [
-    ...(empty ? [{ ...here(drawn.nodes[0]!), what: 'encloses nothing' as const }] : []),
+    ...(empty ? [{ ...here(firstOf(drawn.nodes)), what: 'encloses nothing' as const }] : []),
     ...(crossing ? [{ ...here(crossing), what: 'crosses itself' as const }] : []),
     ...[...new Set(unrounded)].map((i) => {
-      const node = drawn.nodes[i]!
+      const node = nth(drawn.nodes, i)
       return { ...here(node), what: 'no corner to round' as const, point: i + 1, radius: node.radius }
     }),
     ...panel.edges.filter(bentOnFold(panel)).map((e) => ({
-      ...here(panel.outline.segments[e.first]!.from),
+      ...here(nth(panel.outline.segments, e.first).from),
       what: 'fold not straight' as const,
       edge: e.name,
     })),

@@ -1,3 +1,4 @@
+import { firstOf, lastOf, nth } from '../lists/index.js'
 import type { Point } from '../geometry/index.js'
 import { tidy, tidyPoint } from './draw.js'
 import type { DrawnEdge, DrawnPanel, Going, Node } from './schema.js'
@@ -191,18 +192,20 @@ export interface Reading {
 export function readingsProblem(readings: readonly Reading[]): string | undefined {
   if (readings.length < 2)
     return 'At least two readings are needed: the width at the top and the width at the foot.'
-  const back = readings.findIndex((r, i) => i > 0 && r.down <= readings[i - 1]!.down)
+  const back = readings.findIndex((r, i) => i > 0 && r.down <= nth(readings, i - 1).down)
   if (back > 0)
-    return `Reading ${back + 1} lies at ${readings[back]!.down} mm, not farther down than the one before it.`
+    return `Reading ${back + 1} lies at ${nth(readings, back).down} mm, not farther down than the one before it.`
   const none = readings.findIndex((r) => r.width < 0 || r.width > 4000)
-  return none < 0 ? undefined : `Reading ${none + 1} says ${readings[none]!.width} mm wide; that can't be.`
+  return none < 0
+    ? undefined
+    : `Reading ${none + 1} says ${nth(readings, none).width} mm wide; that can't be.`
 }
 
 /** A thing measured with calipers from its top down, drawn as a half: straight between readings, or one smooth side. */
 export function fromReadings(readings: readonly Reading[], smooth: boolean): Outlined {
-  const [first, last] = [readings[0]!, readings[readings.length - 1]!]
+  const [first, last] = [firstOf(readings), lastOf(readings)]
   const at = (i: number): Point => {
-    const r = readings[Math.min(readings.length - 1, Math.max(0, i))]!
+    const r = nth(readings, Math.min(readings.length - 1, Math.max(0, i)))
     return { x: r.width / 2, y: r.down - first.down }
   }
   const side = readings.slice(0, -1).map((_, i): Node => {
@@ -235,7 +238,7 @@ export function fromPoints(points: readonly Point[], halfAt: number | null): Out
   const ends = nodes.map((n, i) => ({
     ...n,
     x: i === 0 || i === last ? tidy(halfAt) : n.x,
-    edge: i === last ? nodes[last - 1]!.edge : n.edge,
+    edge: i === last ? nth(nodes, last - 1).edge : n.edge,
   }))
   return { nodes: ends, edges: edges.slice(0, -1), mirror: { way: 'upright', at: tidy(halfAt) } }
 }

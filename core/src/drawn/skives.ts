@@ -1,3 +1,4 @@
+import { nth } from '../lists/index.js'
 import {
   type Point,
   pointAdd,
@@ -58,7 +59,7 @@ function grooveOf(
 ): Band[] {
   const { groove } = fold
   if (fold.type !== 'groove' || !groove || groove.depth <= 0) return []
-  const ends = foldEndsMaybe(opened.path, opened.lines[i]!.at, fold.angle)
+  const ends = foldEndsMaybe(opened.path, nth(opened.lines, i).at, fold.angle)
   if (!ends) return []
   const left = Math.max(0, thickness - groove.depth)
   const base = {

@@ -1,3 +1,4 @@
+import { firstOf, nth } from '../lists/index.js'
 import { pathBox, boxCentre, pathLength, openPath } from '../geometry/index.js'
 import type { Fault } from '../master/index.js'
 import { outlineOf } from './outline.js'
@@ -13,7 +14,7 @@ export function drawnEdgeLength(panels: readonly DrawnPanel[], at: Tie['first'])
   const own = outlineOf(panel).owners.filter((o) => o.edge === at.edge)
   // An edge across the axis is one edge; one that stands on both halves is measured once.
   const { nodes, mirror } = panel
-  const across = mirror && [nodes[0]!.edge, nodes[nodes.length - 2]!.edge].includes(at.edge)
+  const across = mirror && [firstOf(nodes).edge, nth(nodes, nodes.length - 2).edge].includes(at.edge)
   const counted = mirror && !across ? own.filter((o) => o.half === 'drawn') : own
   return counted.length > 0 ? pathLength(openPath(counted.map((o) => o.segment))) : undefined
 }

@@ -1,3 +1,4 @@
+import { nth } from '../lists/index.js'
 import { MITRE } from '../formulas/index.js'
 import {
   type Point,
@@ -33,7 +34,7 @@ export function cornerTreatments(
     chains.find((c) => c.edges.some((e) => segment >= e.first && segment <= e.last))?.turn
   return segments.flatMap((before, i): Treatment[] => {
     const k = (i + 1) % segments.length
-    const after = segments[k]!
+    const after = nth(segments, k)
     const [a, b] = [turnAt(i), turnAt(k)]
     if (!a && !b) return []
     const [along, onward] = [segmentTangent(before, 1), segmentTangent(after, 0)]

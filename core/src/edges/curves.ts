@@ -1,3 +1,4 @@
+import { firstOf } from '../lists/index.js'
 import { BUNCHING, EDGE_EXCESS, bunching, snipRoot } from '../formulas/index.js'
 import { type Path, circlePoint, inwardSide, line, openPath, pathPlaceAt } from '../geometry/index.js'
 import { type Panel, edgeChain } from '../master/index.js'
@@ -18,7 +19,7 @@ export function curveTreatments(panel: Panel, { edges, turn }: TurnedChain, reck
   const widest = (e + w) / TURNING.strain + Math.max(e, w)
   return bentStretches(path, inward, widest).flatMap((bend, i): Treatment[] => {
     if (bend.angle < TURNING.leastAngle) return []
-    const key = `${panel.id}.${edges[0]!.id}.curve-${i + 1}`
+    const key = `${panel.id}.${firstOf(edges).id}.curve-${i + 1}`
     const place = pathPlaceAt(path, (bend.from + bend.to) / 2)
     const outOf = (distance: number, from: number, to: number, aside = 0): Path => {
       const { at, angle } = pathPlaceAt(path, distance)

@@ -1,3 +1,4 @@
+import { firstOf, lastOf } from '../lists/index.js'
 import {
   type Path,
   type Point,
@@ -57,8 +58,8 @@ function meets(path: Path, from: Point, to: Point): Point | undefined {
 export function withCornerCut(path: Path, points: readonly Point[]): Path {
   const middle = points.length === 3
   const root = points[middle ? 1 : 0]!
-  const start = middle ? meets(path, root, points[0]!) : root
-  const end = meets(path, root, points[points.length - 1]!)
+  const start = middle ? meets(path, root, firstOf(points)) : root
+  const end = meets(path, root, lastOf(points))
   if (!start || !end || pointsMeet(start, end, 1e-3)) return path
   const [a, b] = [distanceOf(path, start), distanceOf(path, end)]
   const total = pathLength(path)

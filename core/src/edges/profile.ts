@@ -1,3 +1,4 @@
+import { lastOf, nth } from '../lists/index.js'
 import { type Box, type Path, type Point, boxGrown, pathBox, pathPoints } from '../geometry/index.js'
 
 /** Thickness by the distance from a line: `levels` from the line inwards, straight between them. */
@@ -13,7 +14,7 @@ const CHORDS = 0.08
 
 /** A profile along a path; `levels` in rising order of `from`, the first at 0. */
 export function edgeProfile(path: Path, levels: EdgeProfile['levels']): EdgeProfile {
-  const reach = levels[levels.length - 1]!.from
+  const reach = lastOf(levels).from
   const points = pathPoints({ ...path, closed: false }, CHORDS)
   return { points, levels, reach, box: boxGrown(pathBox(path), reach) }
 }
@@ -31,7 +32,7 @@ export function profileDistance({ points, box, reach }: EdgeProfile, p: Point): 
   if (p.x < box.left || p.x > box.right || p.y < box.top || p.y > box.bottom) return Infinity
   let least = Infinity
   for (let i = 1; i < points.length; i += 1) {
-    const one = squared(p, points[i - 1]!, points[i]!)
+    const one = squared(p, nth(points, i - 1), nth(points, i))
     if (one < least) least = one
   }
   const distance = Math.sqrt(least)
@@ -41,8 +42,9 @@ export function profileDistance({ points, box, reach }: EdgeProfile, p: Point): 
 /** Thickness at a distance from the line, mm. */
 export function profileLevel({ levels }: EdgeProfile, distance: number): number {
   let after = 0
-  while (after < levels.length && levels[after]!.from < distance) after += 1
-  if (after === 0 || after === levels.length) return levels[after === 0 ? 0 : levels.length - 1]!.thickness
-  const [a, b] = [levels[after - 1]!, levels[after]!]
+  while (after < levels.length && nth(levels, after).from < distance) after += 1
+  if (after === 0 || after === levels.length)
+    return nth(levels, after === 0 ? 0 : levels.length - 1).thickness
+  const [a, b] = [nth(levels, after - 1), nth(levels, after)]
   return a.thickness + ((b.thickness - a.thickness) * (distance - a.from)) / (b.from - a.from)
 }

@@ -1,3 +1,4 @@
+import { firstOf, lastOf } from '../lists/index.js'
 import type { EdgeWork } from './work.js'
 
 /** What a skive asks of the hand or the machine. */
@@ -98,8 +99,7 @@ export function skivingsOf({ panel, stock, turned }: EdgeWork): Skiving[] {
   })
   return [
     ...turned.flatMap(({ turn, skive, edges }) => {
-      const level =
-        skive.levels.find((l) => l.thickness >= full - 1e-9) ?? skive.levels[skive.levels.length - 1]!
+      const level = skive.levels.find((l) => l.thickness >= full - 1e-9) ?? lastOf(skive.levels)
       const width =
         turn.fate.school === 'feather'
           ? turn.fate.feather
@@ -109,10 +109,10 @@ export function skivingsOf({ panel, stock, turned }: EdgeWork): Skiving[] {
       return width > 0.1
         ? [
             one(
-              `${panel.id}.${edges[0]!.id}.turn`,
-              `skive of the turned ${edges[0]!.name}`,
+              `${panel.id}.${firstOf(edges).id}.turn`,
+              `skive of the turned ${firstOf(edges).name}`,
               width,
-              skive.levels[0]!.thickness,
+              firstOf(skive.levels).thickness,
               full,
               true,
             ),

@@ -1,3 +1,4 @@
+import { firstOf, nth } from '../lists/index.js'
 import {
   type Path,
   type Point,
@@ -133,7 +134,7 @@ const chordLength = (path: Path): number =>
 
 /** The middle of the middle segment: away from the ends, which may lie on another edge. */
 function middleOf(path: Path): Point {
-  const segment = path.segments[Math.floor(path.segments.length / 2)]!
+  const segment = nth(path.segments, Math.floor(path.segments.length / 2))
   return segmentPoint(segment, 0.5)
 }
 
@@ -150,6 +151,6 @@ function faultsOf(panel: Panel, grown: Path | undefined, turned: readonly Turned
       : []
   const wide = turned
     .filter((t) => landsBadly(panel, t))
-    .map((t) => ({ edge: t.edges[0]!.id, what: 'turn wider than the panel' as const }))
+    .map((t) => ({ edge: firstOf(t.edges).id, what: 'turn wider than the panel' as const }))
   return [...none, ...wide]
 }

@@ -1,3 +1,4 @@
+import { firstOf, nth } from '../lists/index.js'
 import { type Token, tokensOf } from './tokens.js'
 import type { Expression, NamedFunction } from './tree.js'
 
@@ -45,10 +46,10 @@ class Reader {
       if (said) read = { op: said, among: [read, this.sum()] }
       else {
         const rounded = this.functions.find(
-          ({ phrase }) => phrase[0]!.length === 0 && this.sees(',', ...phrase[1]!),
+          ({ phrase }) => firstOf(phrase).length === 0 && this.sees(',', ...nth(phrase, 1)),
         )
         if (!rounded) return read
-        this.at += 1 + rounded.phrase[1]!.length
+        this.at += 1 + nth(rounded.phrase, 1).length
         this.remark()
         read = { op: 'apply', named: rounded, to: [read] }
       }
@@ -63,7 +64,7 @@ class Reader {
     for (;;) {
       if (this.takes('+')) terms.push(this.product())
       else if (this.takes('−')) terms.push({ op: 'minus', of: this.product() })
-      else return terms.length === 1 ? terms[0]! : { op: 'sum', among: terms }
+      else return terms.length === 1 ? firstOf(terms) : { op: 'sum', among: terms }
     }
   }
 
@@ -72,7 +73,7 @@ class Reader {
     for (;;) {
       if (this.takes('×')) factors.push(this.factor())
       else if (this.takes('/')) factors.push({ op: 'reciprocal', of: this.factor() })
-      else return factors.length === 1 ? factors[0]! : { op: 'product', among: factors }
+      else return factors.length === 1 ? firstOf(factors) : { op: 'product', among: factors }
     }
   }
 
@@ -117,7 +118,9 @@ class Reader {
 
   /** A function called by its phrase. */
   private applied(): Expression {
-    const found = this.functions.find(({ phrase }) => phrase[0]!.length > 0 && this.sees(...phrase[0]!))
+    const found = this.functions.find(
+      ({ phrase }) => firstOf(phrase).length > 0 && this.sees(...firstOf(phrase)),
+    )
     if (!found) return this.fail('a number')
     const [first, ...rest] = found.phrase
     this.at += first!.length

@@ -1,3 +1,4 @@
+import { firstOf } from '../lists/index.js'
 import { evaluate } from './reading.js'
 
 /** U strip along the stitch line: two straight sides, a bottom and two corners; §8 [8.01]. */
@@ -65,7 +66,7 @@ export function taperedStrip(gusset: TaperedGusset, span: number, steps = 12) {
   const corner = Array.from({ length: steps + 1 }, (_, i) =>
     taperedPoint(gusset, (Math.PI / 2) * (1 - i / steps), lean),
   )
-  const quarter = corner[0]!.along
+  const quarter = firstOf(corner).along
   // From an end down to the foot: the straight side, the corner, half the bottom; then the same back up.
   const down = [
     { along: 0, half: top / 2 },

@@ -1,3 +1,4 @@
+import { firstOf, nth } from '../lists/index.js'
 /** A stretch of starts for a row of holes, mm from where the joints are measured. */
 export interface PhaseInterval {
   readonly from: number
@@ -17,7 +18,7 @@ export function phaseIntervals(
     ...new Set(joints.map((j) => Math.round((((j % pitch) + pitch) % pitch) * 1e9) / 1e9)),
   ].sort((a, b) => a - b)
   return residues.flatMap((residue, i) => {
-    const next = i + 1 < residues.length ? residues[i + 1]! : residues[0]! + pitch
+    const next = i + 1 < residues.length ? nth(residues, i + 1) : firstOf(residues) + pitch
     return next - residue >= 2 * clearance ? [{ from: residue + clearance, to: next - clearance }] : []
   })
 }

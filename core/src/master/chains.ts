@@ -1,3 +1,4 @@
+import { firstOf, lastOf } from '../lists/index.js'
 import { type Path, inwardSide, offsetLargestMaybe, offsetOpenMaybe, openPath } from '../geometry/index.js'
 import { type Edge, type Panel, edgeOf } from './panel.js'
 
@@ -43,11 +44,11 @@ export function chainsOf(
   for (const edge of edges) {
     if (!wanted(edge)) continue
     const last = chains[chains.length - 1]
-    if (last && follows(last[last.length - 1]!, edge)) last.push(edge)
+    if (last && follows(lastOf(last), edge)) last.push(edge)
     else chains.push([edge])
   }
   const [first, last] = [chains[0], chains[chains.length - 1]]
-  if (first && last && first !== last && follows(last[last.length - 1]!, first[0]!)) {
+  if (first && last && first !== last && follows(lastOf(last), firstOf(first))) {
     chains.pop()
     first.unshift(...last)
   }

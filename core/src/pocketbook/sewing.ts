@@ -157,7 +157,9 @@ export const SEWING: readonly Entry[] = [
       fill: { ...share('share filled', 0.7), least: 0.1 },
       thread: { ...thin('thread', 0.35), least: 0.05 },
     },
-    answers: [answer('thread', ({ across = 0, core = 0 }) => (across > core ? BOBBIN : '0: the core fills it'))],
+    answers: [
+      answer('thread', ({ across = 0, core = 0 }) => (across > core ? BOBBIN : '0: the core fills it')),
+    ],
     draw: (v) => rounds(v.thread),
   }),
 ]

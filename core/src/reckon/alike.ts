@@ -1,3 +1,4 @@
+import { firstOf, lastOf } from '../lists/index.js'
 import { type Path, angleMoved, pathBox, pathMoved, pointMoved, shift } from '../geometry/index.js'
 import { roundTo } from '../measure/index.js'
 import type { Piece } from './piece.js'
@@ -39,7 +40,7 @@ function movedAndNameless(home: ReturnType<typeof shift>) {
 /** “Pad of the left strap and pad of the right strap”; one name where all have the same. */
 const together = (names: readonly string[]): string => {
   const own = [...new Set(names)]
-  return own.length <= 2 ? own.join(' and ') : `${own.slice(0, -1).join(', ')} and ${own[own.length - 1]!}`
+  return own.length <= 2 ? own.join(' and ') : `${own.slice(0, -1).join(', ')} and ${lastOf(own)}`
 }
 
 /** Pieces that are drawn the same, once each with their count; all others as they are. */
@@ -51,9 +52,9 @@ export function alikePieces(pieces: readonly Piece[]): readonly Piece[] {
   }
   return [...groups.values()].map((same) =>
     same.length === 1
-      ? same[0]!
+      ? firstOf(same)
       : {
-          ...same[0]!,
+          ...firstOf(same),
           name: together(same.map((p) => p.name)),
           count: same.reduce((sum, p) => sum + p.count, 0),
           flipped: same.reduce((sum, p) => sum + p.flipped, 0),

@@ -1,3 +1,4 @@
+import { nth } from '../lists/index.js'
 import {
   closedPath,
   inwardSide,
@@ -55,7 +56,7 @@ export const edgeSkiveMarks = ({ panel, stock, skived }: EdgeWork): Mark[] =>
     inward: inwardSide(panel.outline),
     outside: 0,
     full: stock?.thickness ?? 1,
-    name: panel.skives![i]!.name,
+    name: nth(panel.skives!, i).name,
   }))
 
 /** A straight edge that lies on a fold of the leather is drawn as a fold, not cut. */

@@ -1,3 +1,4 @@
+import { nth } from '../lists/index.js'
 import { type Point, pointDistance, polyline } from '../geometry/index.js'
 import type { LaidUp } from '../layup/index.js'
 import type { Panel } from '../master/index.js'
@@ -19,7 +20,7 @@ const near = (a: Point, b: Point): boolean => pointDistance(a, b) < SAME_HOLE
 function sameSet(a: readonly HolePlace[], b: readonly HolePlace[]): boolean {
   const last = b.length - 1
   if (a.length !== b.length) return false
-  return a.every((h, i) => near(h.at, b[i]!.at)) || a.every((h, i) => near(h.at, b[last - i]!.at))
+  return a.every((h, i) => near(h.at, nth(b, i).at)) || a.every((h, i) => near(h.at, nth(b, last - i).at))
 }
 
 function sheetsOf(panel: Panel, work: LaidUp, runs: readonly Run[]): SheetHoles[] {

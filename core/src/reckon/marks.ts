@@ -1,3 +1,4 @@
+import { nth } from '../lists/index.js'
 import {
   type Path,
   type Point,
@@ -103,7 +104,7 @@ function edgeAngle(panel: Panel, at: Point): number {
   const near = pathNearest(panel.outline, at)
   const { segments } = panel.outline
   const touching = segments.filter((s) => pointsMeet(s.from, at, 0.01) || pointsMeet(s.to, at, 0.01))
-  const candidates = touching.length > 0 ? touching : [segments[near.segment]!]
+  const candidates = touching.length > 0 ? touching : [nth(segments, near.segment)]
   const steepness = (s: Segment): number => Math.abs(segmentTangent(s, 0.5).y)
   const edge = candidates.reduce((a, b) => (steepness(b) > steepness(a) ? b : a))
   const along = segmentTangent(edge, near.parameter)

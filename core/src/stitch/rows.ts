@@ -1,3 +1,4 @@
+import { firstOf, lastOf } from '../lists/index.js'
 import {
   type Path,
   line,
@@ -44,8 +45,10 @@ function startedMaybe(path: Path, startBy: number, endBy: number): Path | undefi
   const kept = pathPart(path, cutStart, length - cutEnd)
   const onward = (from: Path, by: number) => {
     if (by <= 0) return []
-    const end = from.segments[from.segments.length - 1]!
-    const before = pathPart(from, Math.max(0, pathLength(from) - 0.01), pathLength(from)).segments[0]!.from
+    const end = lastOf(from.segments)
+    const before = firstOf(
+      pathPart(from, Math.max(0, pathLength(from) - 0.01), pathLength(from)).segments,
+    ).from
     const share = by / pointDistance(before, end.to)
     return [
       line(end.to, {

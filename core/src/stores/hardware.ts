@@ -1,3 +1,4 @@
+import { nth } from '../lists/index.js'
 import { z } from 'zod'
 import { id, mm, name } from './parts.js'
 
@@ -41,7 +42,7 @@ export const hardwareSchema = z.strictObject({
     .array(mm(1, 40))
     .max(12)
     .refine(
-      (all) => all.every((p, i) => i === 0 || p > all[i - 1]!),
+      (all) => all.every((p, i) => i === 0 || p > nth(all, i - 1)),
       'post lengths from the shortest to the longest',
     ),
   /** What setting takes of a post: the part that is spread or riveted over. */

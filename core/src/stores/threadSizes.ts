@@ -1,3 +1,4 @@
+import { firstOf, lastOf } from '../lists/index.js'
 import { type Parsed, refused, trimmed, understood } from '../measure/index.js'
 import { diameterOf } from './fibres.js'
 import type { Thread } from './schema.js'
@@ -104,7 +105,7 @@ function bareNumber(text: string, number: number, thread: Thread): Parsed<number
     'AMBIGUOUS',
     text,
     text.trim(),
-    said.length === 1 ? said[0]! : `${said.slice(0, -1).join(', ')} or ${said[said.length - 1]!}`,
+    said.length === 1 ? firstOf(said) : `${said.slice(0, -1).join(', ')} or ${lastOf(said)}`,
   )
 }
 /** Thread that leather is sewn with, tex (J): what a bare number is taken to mean lies in it. */

@@ -1,3 +1,4 @@
+import { nth } from '../lists/index.js'
 /** Walls that part a room into compartments of one depth. */
 export interface Dividers {
   readonly count: number
@@ -25,7 +26,7 @@ function deepestFirst(depths: readonly number[], order: readonly number[], count
   for (const row of order) {
     const emptiest = full.indexOf(Math.min(...full))
     into[row] = emptiest
-    full[emptiest]! += depths[row]!
+    full[emptiest]! += nth(depths, row)
   }
   return { into, most: Math.max(0, ...full) }
 }
@@ -37,7 +38,7 @@ function deepestFirst(depths: readonly number[], order: readonly number[], count
 export function sharedOut(depths: readonly number[], count: number): Sharing {
   const many = depths.length > FEW
   const rows = depths.map((_, i) => i)
-  const order = many ? rows.toSorted((a, b) => depths[b]! - depths[a]!) : rows
+  const order = many ? rows.toSorted((a, b) => nth(depths, b) - nth(depths, a)) : rows
   let best: Sharing = many ? deepestFirst(depths, order, count) : { into: [], most: Infinity }
   // Nothing is better than all equally full, or than the deepest row alone.
   const least = Math.max(0, ...depths, depths.reduce((sum, d) => sum + d, 0) / count)
@@ -51,14 +52,14 @@ export function sharedOut(depths: readonly number[], count: number): Sharing {
       best = { into: [...into], most }
       return
     }
-    const row = order[at]!
+    const row = nth(order, at)
     for (let k = 0; k < count; k += 1) {
       // Empty compartments are alike: one of them is tried.
       const first = full[k] === 0
-      full[k]! += depths[row]!
+      full[k]! += nth(depths, row)
       into[row] = k
-      put(at + 1, Math.max(most, full[k]!))
-      full[k]! -= depths[row]!
+      put(at + 1, Math.max(most, nth(full, k)))
+      full[k]! -= nth(depths, row)
       if (first) break
     }
   }

@@ -1,3 +1,4 @@
+import { firstOf, lastOf } from '../lists/index.js'
 import {
   type Point3,
   boxHeight,
@@ -97,7 +98,7 @@ export function hangsOf(
     if (places.length === 0) return []
     const from = point3Scale(places.reduce(point3Add), 1 / places.length)
     const drop = Math.max(1, from.y - all.at.y)
-    const [a, b] = [places[0]!, places[places.length - 1]!]
+    const [a, b] = [firstOf(places), lastOf(places)]
     const apart = a.x - b.x
     return [
       {

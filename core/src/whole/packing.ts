@@ -1,3 +1,4 @@
+import { nth } from '../lists/index.js'
 import type { Thing } from '../stores/index.js'
 import { type Dividers, UNDIVIDED, compartmentsOf, depthOf, sharedOut } from './compartments.js'
 
@@ -124,7 +125,7 @@ function* packings(
     }
     return yield { rows: so, box }
   }
-  for (const way of rows[at]!) yield* packings(rows, ask, at + 1, [...so, way])
+  for (const way of nth(rows, at)) yield* packings(rows, ask, at + 1, [...so, way])
 }
 
 /**
@@ -164,7 +165,7 @@ function placed({ rows }: Way, room: Box3, dividers: Dividers): Packed[] {
     .map((_, k) => rows.filter((_row, i) => into[i] === k))
     .toSorted((a, b) => weightOf(b) - weightOf(a))
   return compartmentsOf(room.deep, dividers).flatMap(({ from, deep }, k) => {
-    const back = groups[k]!.toSorted((a, b) => weightOf([b]) - weightOf([a]))
+    const back = nth(groups, k).toSorted((a, b) => weightOf([b]) - weightOf([a]))
     const taken = back.reduce((sum, row) => sum + row.box.deep, 0)
     const gap = Math.max(0, (deep - taken) / (back.length + 1))
     let z = from + gap

@@ -1,3 +1,4 @@
+import { nth } from '../../lists/index.js'
 import type {
   IArcEntity,
   ICircleEntity,
@@ -84,7 +85,7 @@ const arcOf = (centre: Point, radius: number, from: number, sweep: number): Segm
 function polyline(vertices: readonly { x: number; y: number; bulge?: number }[], closed: boolean): Segment[] {
   const count = closed ? vertices.length : vertices.length - 1
   return Array.from({ length: count }, (_, i) => {
-    const [a, b] = [vertices[i]!, vertices[(i + 1) % vertices.length]!]
+    const [a, b] = [nth(vertices, i), nth(vertices, (i + 1) % vertices.length)]
     return bulged({ x: a.x, y: a.y }, { x: b.x, y: b.y }, a.bulge ?? 0)
   }).filter((s) => pointDistance(s.from, s.to) !== 0)
 }

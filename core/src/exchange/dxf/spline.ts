@@ -1,3 +1,4 @@
+import { firstOf, nth } from '../../lists/index.js'
 import { type Point, type Segment, cubic } from '../../geometry/index.js'
 
 /** Knots nearer than this are one. */
@@ -9,7 +10,7 @@ const SAME_KNOT = 1e-12
  */
 export function splineCubics(points: readonly Point[], knots: readonly number[], degree: number): Segment[] {
   let [control, vector] = [[...points], [...knots]]
-  const [from, to] = [knots[degree]!, knots[knots.length - degree - 1]!]
+  const [from, to] = [nth(knots, degree), nth(knots, knots.length - degree - 1)]
   const stops = [...new Set(knots)].filter((k) => k >= from - SAME_KNOT && k <= to + SAME_KNOT)
   for (const knot of stops)
     for (let times = vector.filter((k) => Math.abs(k - knot) < SAME_KNOT).length; times < degree; times += 1)
@@ -30,12 +31,12 @@ function inserted(
   const k = knots.findLastIndex((one) => one <= knot + 1e-12)
   const out: Point[] = []
   for (let i = 0; i <= control.length; i += 1) {
-    if (i <= k - degree) out.push(control[i]!)
-    else if (i > k) out.push(control[i - 1]!)
+    if (i <= k - degree) out.push(nth(control, i))
+    else if (i > k) out.push(nth(control, i - 1))
     else {
-      const span = knots[i + degree]! - knots[i]!
-      const a = span === 0 ? 0 : (knot - knots[i]!) / span
-      const [p, q] = [control[i - 1]!, control[Math.min(i, control.length - 1)]!]
+      const span = nth(knots, i + degree) - nth(knots, i)
+      const a = span === 0 ? 0 : (knot - nth(knots, i)) / span
+      const [p, q] = [nth(control, i - 1), nth(control, Math.min(i, control.length - 1))]
       out.push({ x: p.x * (1 - a) + q.x * a, y: p.y * (1 - a) + q.y * a })
     }
   }
@@ -43,10 +44,10 @@ function inserted(
 }
 
 function bezier(p: readonly Point[], degree: number): Segment {
-  if (degree === 3) return cubic(p[0]!, p[1]!, p[2]!, p[3]!)
+  if (degree === 3) return cubic(firstOf(p), nth(p, 1), nth(p, 2), nth(p, 3))
   const two = (end: Point): Point => ({
-    x: end.x + (2 / 3) * (p[1]!.x - end.x),
-    y: end.y + (2 / 3) * (p[1]!.y - end.y),
+    x: end.x + (2 / 3) * (nth(p, 1).x - end.x),
+    y: end.y + (2 / 3) * (nth(p, 1).y - end.y),
   })
-  return cubic(p[0]!, two(p[0]!), two(p[2]!), p[2]!)
+  return cubic(firstOf(p), two(firstOf(p)), two(nth(p, 2)), nth(p, 2))
 }

@@ -1,3 +1,4 @@
+import { firstOf, lastOf } from '../../lists/index.js'
 import {
   DxfWriter,
   LWPolylineFlags,
@@ -97,7 +98,7 @@ function addPath(dxf: DxfWriter, path: Path, layerName: string): void {
     return
   }
   const vertices = path.segments.map((s) => ({ point: point2d(s.from.x, -s.from.y), bulge: bulgeOf(s) }))
-  const last = path.segments[path.segments.length - 1]!.to
+  const last = lastOf(path.segments).to
   dxf.addLWPolyline(path.closed ? vertices : [...vertices, { point: point2d(last.x, -last.y) }], {
     layerName,
     flags: path.closed ? LWPolylineFlags.Closed : LWPolylineFlags.None,
@@ -110,7 +111,7 @@ function splineArgs(run: readonly Cubic[], closed: boolean): SplineArgs_t {
   const inner = run.slice(1).flatMap((_, i) => [i + 1, i + 1, i + 1])
   return {
     degreeCurve: 3,
-    controlPoints: [at(run[0]!.from), ...run.flatMap((s) => [at(s.c1), at(s.c2), at(s.to)])],
+    controlPoints: [at(firstOf(run).from), ...run.flatMap((s) => [at(s.c1), at(s.c2), at(s.to)])],
     knots: [0, 0, 0, 0, ...inner, run.length, run.length, run.length, run.length],
     ...(closed ? { flags: (SplineFlags.Closed | SplineFlags.Planar) as SplineFlags } : {}),
   }

@@ -1,3 +1,4 @@
+import { firstOf, lastOf, nth } from '../../lists/index.js'
 import {
   type Path,
   type Point,
@@ -30,9 +31,9 @@ function endsOf(loose: readonly FoundPath[], near: number): Ends {
   const taken = new Set<number>()
   const cell = (v: number): number => Math.floor(v / near)
   const keyOf = (x: number, y: number): string => `${x} ${y}`
-  const both = ({ segments }: Path): [Point, Point] => [segments[0]!.from, segments[segments.length - 1]!.to]
+  const both = ({ segments }: Path): [Point, Point] => [firstOf(segments).from, lastOf(segments).to]
   const touches = (i: number, p: Point): boolean =>
-    both(loose[i]!.path).some((e) => pointDistance(e, p) <= near)
+    both(nth(loose, i).path).some((e) => pointDistance(e, p) <= near)
   for (const [i, { path }] of loose.entries()) {
     if (path.closed) continue
     for (const p of both(path)) {
@@ -44,7 +45,7 @@ function endsOf(loose: readonly FoundPath[], near: number): Ends {
   }
   function firstIn(there: Cell | undefined, p: Point): number | undefined {
     if (!there) return undefined
-    while (there.first < there.strokes.length && taken.has(there.strokes[there.first]!)) there.first += 1
+    while (there.first < there.strokes.length && taken.has(nth(there.strokes, there.first))) there.first += 1
     const some = there.strokes.slice(there.first, there.first + LOOKED_AT)
     return some.find((i) => !taken.has(i) && touches(i, p))
   }
@@ -87,15 +88,15 @@ export function chainedPaths(loose: readonly FoundPath[]): { closed: FoundPath[]
     }
     ends.take(i)
     const segments = [...path.segments]
-    const end = (): Point => segments[segments.length - 1]!.to
-    const isRing = (): boolean => segments.length > 1 && pointDistance(end(), segments[0]!.from) <= near
+    const end = (): Point => lastOf(segments).to
+    const isRing = (): boolean => segments.length > 1 && pointDistance(end(), firstOf(segments).from) <= near
     while (!isRing()) {
       const next = ends.near(end())
       if (next === undefined) break
       done.add(next)
       ends.take(next)
-      const other = loose[next]!.path
-      const forward = pointDistance(other.segments[0]!.from, end()) <= near
+      const other = nth(loose, next).path
+      const forward = pointDistance(firstOf(other.segments).from, end()) <= near
       for (const s of (forward ? other : pathReversed(other)).segments) segments.push(s)
     }
     const ring = isRing()
@@ -116,7 +117,7 @@ const longestFirst = (all: readonly FoundPath[]): FoundPath[] =>
 /** Ends that nearly meet are made to. */
 function meeting(segments: readonly Segment[]): Segment[] {
   return segments.map((s, i) => {
-    const next = segments[(i + 1) % segments.length]!
+    const next = nth(segments, (i + 1) % segments.length)
     const gap = pointDistance(s.to, next.from)
     if (gap === 0 || s.type === 'arc') return s
     return { ...s, to: next.from }

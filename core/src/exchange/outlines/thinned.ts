@@ -1,3 +1,4 @@
+import { firstOf, nth } from '../../lists/index.js'
 import { type Path, type Point, type Segment, line, pathPoints, pointDistance } from '../../geometry/index.js'
 
 /** How many points an outline may have, and how far it may move to have no more, mm. */
@@ -61,22 +62,25 @@ function straightened(path: Path, within: number): Path {
 }
 
 const linesThrough = (points: readonly Point[]): Segment[] =>
-  points.slice(1).map((p, i) => line(points[i]!, p))
+  points.slice(1).map((p, i) => line(nth(points, i), p))
 
 /** A ring of points with fewer: it is parted at its two farthest corners, so that no start is special. */
 function thinnedRing(points: readonly Point[], within: number): Path {
-  const far = farthest(points, points[0]!)
+  const far = farthest(points, firstOf(points))
   const turned = [...points.slice(far), ...points.slice(0, far)]
-  const half = Math.max(1, farthest(turned, turned[0]!))
+  const half = Math.max(1, farthest(turned, firstOf(turned)))
   const kept = [
     ...thinnedPoints(turned.slice(0, half + 1), within),
-    ...thinnedPoints([...turned.slice(half), turned[0]!], within).slice(1),
+    ...thinnedPoints([...turned.slice(half), firstOf(turned)], within).slice(1),
   ]
   return { segments: linesThrough(kept), closed: true }
 }
 
 const farthest = (points: readonly Point[], from: Point): number =>
-  points.reduce((best, p, i) => (pointDistance(p, from) > pointDistance(points[best]!, from) ? i : best), 0)
+  points.reduce(
+    (best, p, i) => (pointDistance(p, from) > pointDistance(nth(points, best), from) ? i : best),
+    0,
+  )
 
 /** A line of points with fewer: those that lie within `within` of a chord go (Ramer, Douglas and Peucker). */
 function thinnedPoints(points: readonly Point[], within: number): Point[] {
@@ -86,7 +90,7 @@ function thinnedPoints(points: readonly Point[], within: number): Point[] {
     const [a, b] = next
     let [worst, at] = [within, -1]
     for (let i = a + 1; i < b; i += 1) {
-      const off = offChord(points[i]!, points[a]!, points[b]!)
+      const off = offChord(nth(points, i), nth(points, a), nth(points, b))
       if (off > worst) [worst, at] = [off, i]
     }
     if (at < 0) continue

@@ -1,3 +1,4 @@
+import { firstOf } from '../../lists/index.js'
 import { point, point3 } from '../../geometry/index.js'
 import { X, Y, Z, minus } from './axes.js'
 import { type Bag } from './bag.js'
@@ -22,7 +23,7 @@ export function boxedBody(bag: Bag): Body {
     meetings: meetings(box, faces),
     sizes: [
       ...[s.wide, s.high, s.deep, box.c, box.w0, box.h0, s.outWide, s.outHigh, s.outDeep].map((size) => ({
-        panelId: panels[0]!.id,
+        panelId: firstOf(panels).id,
         size,
       })),
       ...(box.flap ? [{ panelId: panels.at(-1)!.id, size: box.flap.over }] : []),

@@ -1,3 +1,4 @@
+import { firstOf } from '../../lists/index.js'
 import { point, polyline } from '../../geometry/index.js'
 import { type Panel } from '../../master/index.js'
 import { outlineOf, plainPanel, type Named } from '../parts/shape.js'
@@ -89,7 +90,7 @@ export function wholePanel(bag: Bag, box: Box): Panel {
     marks: cutMarks('snips', [
       ...innerSnips(box),
       ...innerSnips(box).map((path) =>
-        polyline([path.segments[0]!.from, path.segments[0]!.to].map((q) => point(q.x, high - q.y))),
+        polyline([firstOf(path.segments).from, firstOf(path.segments).to].map((q) => point(q.x, high - q.y))),
       ),
     ]),
     labelAt: point(w / 2, fold * 0.4),

@@ -1,3 +1,4 @@
+import { firstOf, lastOf } from '../../lists/index.js'
 import { point, polyline, type Path, type Point } from '../../geometry/index.js'
 import { type Join } from '../../master/index.js'
 import { lineSeam } from '../parts/seams.js'
@@ -21,7 +22,7 @@ function rowsAt({ margin }: Bag, profile: Profile, fan: Fan, by: number): Join[]
   const [suffix, words] = by > 0 ? ['-second', ', second row'] : ['', '']
   const apex = apexOf(fan, m)
   const all = rays(fan)
-  const [first, last] = [all[0]!, all[all.length - 1]!]
+  const [first, last] = [firstOf(all), lastOf(all)]
   /** Down along the first or last fold line of a flat side, so far out beside it. */
   const edgeLine = (ray: Point): Path => {
     const aside = ray === first ? -by : by

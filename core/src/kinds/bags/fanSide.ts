@@ -1,3 +1,4 @@
+import { firstOf, lastOf } from '../../lists/index.js'
 import { point, polygon, type Point } from '../../geometry/index.js'
 import { type Edge, type Fold, type Panel } from '../../master/index.js'
 import { given, type Reckoned } from '../../working/index.js'
@@ -57,7 +58,7 @@ export function sidePanel(bag: Bag, fan: Fan): Panel {
   const m = bag.margin.value
   const apex = apexOf(fan, m)
   const all = rays(fan)
-  const [first, last] = [all[0]!, all[all.length - 1]!]
+  const [first, last] = [firstOf(all), lastOf(all)]
   const on = (d: Point, r: number, aside = 0): Point =>
     point(apex.x + d.x * r - d.y * aside, apex.y + d.y * r + d.x * aside)
   const points = [

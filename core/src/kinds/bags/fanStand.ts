@@ -1,3 +1,4 @@
+import { nth } from '../../lists/index.js'
 import {
   point,
   point3,
@@ -68,10 +69,10 @@ function leaves(fan: Fan, m: number, x: number, way: 1 | -1, lean: number): Stoo
   // The left side is the right one turned about the upright axis.
   const inSpace = raysInSpace(fan, lean).map((d) => point3(d.x * way, d.y, d.z * way))
   return flat.slice(0, -1).map((ray, i): StoodPart => {
-    const [a, b] = [inSpace[i]!, inSpace[i + 1]!]
+    const [a, b] = [nth(inSpace, i), nth(inSpace, i + 1)]
     const across = point3Unit(point3Subtract(b, point3Scale(a, point3Dot(a, b))))
     const right = (d: Point): Point => point(-d.y, d.x)
-    const next = right(flat[i + 1]!)
+    const next = right(nth(flat, i + 1))
     return {
       clips: [
         ...(i > 0 ? [{ at: apex, inward: right(ray) }] : []),

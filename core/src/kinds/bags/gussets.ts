@@ -1,3 +1,4 @@
+import { firstOf, nth } from '../../lists/index.js'
 import { STAY, point, shift, type Path } from '../../geometry/index.js'
 import { type Panel, type PanelSheet } from '../../master/index.js'
 import { lineSeam } from '../parts/seams.js'
@@ -86,7 +87,7 @@ export function threeStrips(bag: Bag, strip: Strip): Gussets {
   const wide = widest(strip) + 2 * m
   const whole = strip.length.value
   // The lap lies on the straight of the foot, just past the corner, where there is room for it.
-  const sideEnd = Math.min(strip.corners[0]![1] + SIDE_LAP, whole / 2 - 2)
+  const sideEnd = Math.min(firstOf(strip.corners)[1] + SIDE_LAP, whole / 2 - 2)
   const from = sideEnd - lap
   const fate = (edge: string) => (edge === 'left' ? endFate(bag) : edge === 'right' ? bag.plain : bag.seamed)
   const side = plainPanel({
@@ -99,7 +100,7 @@ export function threeStrips(bag: Bag, strip: Strip): Gussets {
       'snips',
       stripSnips(
         bag,
-        { ...strip, corners: [strip.corners[0]!] },
+        { ...strip, corners: [firstOf(strip.corners)] },
         radiusFor(p.radius, bag.s.wide.value, bag.s.high.value),
         wide / 2,
       ),
@@ -163,7 +164,7 @@ export function cornerMeetings(profile: Profile, strip: Strip, m: number, g: Gus
   const [[a, b], [c, d]] = strip.corners as [readonly [number, number], readonly [number, number]]
   const half = (x: number): number => {
     const i = strip.halves.findIndex((q) => q.x >= x - 1e-6)
-    const [before, after] = [strip.halves[Math.max(0, i - 1)]!, strip.halves[Math.max(0, i)]!]
+    const [before, after] = [nth(strip.halves, Math.max(0, i - 1)), nth(strip.halves, Math.max(0, i))]
     const share = after.x > before.x ? (x - before.x) / (after.x - before.x) : 0
     return before.y + share * (after.y - before.y)
   }

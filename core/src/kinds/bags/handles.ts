@@ -1,3 +1,4 @@
+import { firstOf } from '../../lists/index.js'
 import { BOOK_FOLD, PIPED_COVER } from '../../formulas/index.js'
 import { point, polyline } from '../../geometry/index.js'
 import { type Join } from '../../master/index.js'
@@ -150,9 +151,9 @@ function handle(bag: Bag, body: Body, hand: Hand, first: boolean): Part {
         base: id,
         sheets: [
           ...(layers === 2
-            ? [{ ...alone(panel, `${id}-under`, 'handle, under layer').sheets[0]!, grainUp: false }]
+            ? [{ ...firstOf(alone(panel, `${id}-under`, 'handle, under layer').sheets), grainUp: false }]
             : []),
-          alone(panel, id, 'handle').sheets[0]!,
+          firstOf(alone(panel, id, 'handle').sheets),
         ],
       },
     ],

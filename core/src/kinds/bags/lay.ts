@@ -1,3 +1,4 @@
+import { firstOf, nth } from '../../lists/index.js'
 import {
   type Box,
   boxHeight,
@@ -29,7 +30,7 @@ function pilesOf(all: Part): PanelSheet[][] {
         const at = sheets.findIndex((s) => s.id === one.on)
         if (at < 0) continue
         // Nearer the base first: what comes later lies further out.
-        const move = moveThen(one.sheet.move, sheets[at]!.move)
+        const move = moveThen(one.sheet.move, nth(sheets, at).move)
         const sheet = { ...one.sheet, move }
         sheets = one.where === 'inside' ? [sheet, ...sheets] : [...sheets, sheet]
         pending.splice(pending.indexOf(one), 1)
@@ -66,7 +67,7 @@ export function bagLayup(all: Part): Layup {
     row = Math.max(row, boxHeight(box))
     return pile.map((s) => ({ ...s, move: moveThen(s.move, to) }))
   })
-  return { id: 'open', name: 'laid out', carrier: all.panels[0]!.id, sheets }
+  return { id: 'open', name: 'laid out', carrier: firstOf(all.panels).id, sheets }
 }
 
 /** Places that meet, as they lie in the laid-out work. */

@@ -1,3 +1,4 @@
+import { firstOf } from '../../lists/index.js'
 import { moveBack, point, pointMoved } from '../../geometry/index.js'
 import type { Concern, Join, Master } from '../../master/index.js'
 import type { Reckon } from '../../working/index.js'
@@ -92,7 +93,7 @@ function finishing(bag: Bag, { panels, fittings }: Part): Concern[] {
   const { p } = bag
   const [first] = panels
   if (!first) return []
-  const at = { panelId: first.id, at: first.outline.segments[0]!.from }
+  const at = { panelId: first.id, at: firstOf(first.outline.segments).from }
   return [...withoutSecond(bag, at), ...easilyForgotten(p, at, fittings)]
 }
 

@@ -1,3 +1,4 @@
+import { firstOf } from '../../lists/index.js'
 import type { Room, Turning } from '../../master/index.js'
 import type { Leather } from '../../stores/index.js'
 import { type Reckoned, given } from '../../working/index.js'
@@ -27,7 +28,7 @@ export const insideSizes = (bag: Bag, { panels }: Part) =>
       ['high', 'height'],
       ['deep', 'depth'],
     ] as const
-  ).map(([key, label]) => ({ panelId: panels[0]!.id, size: insideOf(bag, key, label) }))
+  ).map(([key, label]) => ({ panelId: firstOf(panels).id, size: insideOf(bag, key, label) }))
 
 /** The room inside and its mouth: a taper is as deep as its slimmer end lets a thing stand. */
 export function roomOf(bag: Bag, { panels }: Part): Room {
@@ -80,7 +81,7 @@ export function roomOf(bag: Bag, { panels }: Part): Room {
       high: { fields: ['high'], share: 1 },
       deep: { fields: p.body === 'tapered' ? ['deep', 'topDeep'] : ['deep'], share: isFan(p) ? 0.5 : 1 },
     },
-    panelId: panels[0]!.id,
+    panelId: firstOf(panels).id,
   }
 }
 
@@ -109,7 +110,7 @@ export function turningOf(bag: Bag, { panels }: Part): Turning {
     role: firm,
     girth,
     opening,
-    panelId: panels[0]!.id,
+    panelId: firstOf(panels).id,
     inside: [
       ...(isBoxed(p)
         ? ['front', 'back']

@@ -1,3 +1,4 @@
+import { firstOf } from '../../lists/index.js'
 import { gussetStrip } from '../../formulas/index.js'
 import { type Path, point, point3, polyline, shift } from '../../geometry/index.js'
 import { type Named, box, outlineOf, plainPanel, slopeBand } from '../parts/shape.js'
@@ -213,7 +214,9 @@ function bodyPanel(bag: Bag, strip: Strip, w: number, flap: Flap | undefined) {
             [snipsAlong(a, b, 0, 1, cuts), snipsAlong(a, b, w, -1, cuts)]
               .flat()
               .map((path) =>
-                polyline([path.segments[0]!.from, path.segments[0]!.to].map((q) => point(q.y, q.x))),
+                polyline(
+                  [firstOf(path.segments).from, firstOf(path.segments).to].map((q) => point(q.y, q.x)),
+                ),
               ),
           ),
         )

@@ -1,3 +1,4 @@
+import { nth } from '../../lists/index.js'
 import { GUSSET_STRIP, gussetStrip, taperedStrip } from '../../formulas/index.js'
 import {
   type Path,
@@ -121,13 +122,15 @@ export function taperingStrip(bag: Bag, profile: Profile, asked: number, foot: n
     length,
     halves: strip.points
       .map((q) => point(q.along, q.half))
-      .filter((q, i, all) => i === 0 || q.x - all[i - 1]!.x > 1e-3),
+      .filter((q, i, all) => i === 0 || q.x - nth(all, i - 1).x > 1e-3),
     corners: [
       [strip.upright, strip.upright + strip.quarter],
       [strip.length - strip.upright - strip.quarter, strip.length - strip.upright],
     ],
     course: polyline(
-      [...half, ...other].filter((q, i, all) => i === 0 || q.x !== all[i - 1]!.x || q.y !== all[i - 1]!.y),
+      [...half, ...other].filter(
+        (q, i, all) => i === 0 || q.x !== nth(all, i - 1).x || q.y !== nth(all, i - 1).y,
+      ),
     ),
     lean,
   }
@@ -145,7 +148,7 @@ function beside(path: Path, by: number): Path {
   const points = [pathStart(path), ...path.segments.map((s) => s.to)]
   return polyline(
     points.map((p, i) => {
-      const [a, b] = [points[Math.max(0, i - 1)]!, points[Math.min(points.length - 1, i + 1)]!]
+      const [a, b] = [nth(points, Math.max(0, i - 1)), nth(points, Math.min(points.length - 1, i + 1))]
       const way = pointUnit(pointSubtract(b, a))
       return point(p.x - way.y * by, p.y + way.x * by)
     }),

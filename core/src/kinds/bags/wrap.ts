@@ -1,3 +1,4 @@
+import { firstOf } from '../../lists/index.js'
 import { boxCentre, pathBox, point, point3, shift, type Path } from '../../geometry/index.js'
 import { type Concern, type Panel, type Stood } from '../../master/index.js'
 import { plainPanel } from '../parts/shape.js'
@@ -76,7 +77,7 @@ export function wrapBody(bag: Bag): Body {
       way > 0 || three
         ? { a: 0, b: -1, c: 1, d: 0, e: 0, f: level }
         : { a: 0, b: 1, c: -1, d: 0, e: strip.length.value, f: level },
-    wide: 2 * strip.halves[0]!.y,
+    wide: 2 * firstOf(strip.halves).y,
     high: rise,
     proud: bag.proud.walls,
     frame: () => ({
@@ -94,7 +95,7 @@ export function wrapBody(bag: Bag): Body {
     corners: cornersOf(bag, 'front', profile, 'gusset'),
     sizes: [
       ...[s.wide, s.high, s.outWide, s.outHigh, s.outDeep].map((size) => ({ panelId: 'front', size })),
-      ...[s.deep, strip.length].map((size) => ({ panelId: gussets.panels[0]!.id, size })),
+      ...[s.deep, strip.length].map((size) => ({ panelId: firstOf(gussets.panels).id, size })),
       ...(flap ? [{ panelId: 'back', size: flap.over }] : []),
     ],
     concerns: taperConcerns(bag, rise),
@@ -131,7 +132,7 @@ export function wrapBody(bag: Bag): Body {
       wide: span / 2 - profile.radius - (three ? SIDE_LAP : 0),
       deep: half,
       at: (x, z) => {
-        const middle = boxCentre(pathBox(gussets.panels[0]!.outline))
+        const middle = boxCentre(pathBox(firstOf(gussets.panels).outline))
         return { sheet: gussets.base, at: point(middle.x + x, middle.y + z) }
       },
     },

@@ -1,3 +1,4 @@
+import { nth } from '../../lists/index.js'
 import { point } from '../../geometry/index.js'
 import type { Concern, Fit } from '../../master/index.js'
 import { type Reckon, given } from '../../working/index.js'
@@ -88,7 +89,7 @@ function concerns(p: CaseParams, s: CaseSizes): Concern[] {
       id: 'pockets-too-high',
       rank: 'stop',
       panelId: 'back',
-      at: point(s.width.value / 2, s.strips[1]!.from),
+      at: point(s.width.value / 2, nth(s.strips, 1).from),
       what: 'The pockets reach over the top of the back',
       why: 'They would lie in the bend of the flap. Fewer pockets, or a smaller reveal.',
       remedy: { field: 'pockets', value: Math.max(0, p.pockets - 1), said: 'one pocket fewer' },

@@ -1,3 +1,4 @@
+import { nth } from '../../lists/index.js'
 import { point } from '../../geometry/index.js'
 import type { Panel } from '../../master/index.js'
 import { type Materials, leatherOf } from '../kind.js'
@@ -8,7 +9,7 @@ import type { CaseParams } from './params.js'
 import { BENCH, type CaseSizes } from './sizes.js'
 
 /** From the end of the flap to the top of the back, mm. */
-export const backTop = (s: CaseSizes): number => s.strips[1]!.from
+export const backTop = (s: CaseSizes): number => nth(s.strips, 1).from
 export function casePanels(p: CaseParams, s: CaseSizes, materials: Materials): Panel[] {
   const [w, h] = [s.width.value, s.height.value]
   const [tb, tg] = ['body', 'gusset'].map((role) => leatherOf(materials, role).thickness)

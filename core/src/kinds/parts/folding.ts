@@ -1,3 +1,4 @@
+import { nth } from '../../lists/index.js'
 import { type Move, STAY, flipAboutLevel, moveThen, point } from '../../geometry/index.js'
 import { type Bend, type Fold, type PanelSheet, clipAt, clipMoved } from '../../master/index.js'
 import { panelSheet } from './sheets.js'
@@ -29,7 +30,7 @@ export function stripsOf(
   return flats.map((flat, i) => {
     const from = y
     y += flat + (bends[i] ?? 0)
-    return { name: names[i]!, from, to: from + flat }
+    return { name: nth(names, i), from, to: from + flat }
   })
 }
 
@@ -38,7 +39,7 @@ export function foldedMove({ strips, stays }: FoldedPanel, i: number): Move {
   const way = i < stays ? 1 : -1
   let move = STAY
   for (let k = i; k !== stays; k += way) {
-    const [upper, lower] = [strips[Math.min(k, k + way)]!, strips[Math.max(k, k + way)]!]
+    const [upper, lower] = [nth(strips, Math.min(k, k + way)), nth(strips, Math.max(k, k + way))]
     move = moveThen(move, flipAboutLevel((upper.to + lower.from) / 2))
   }
   return move
@@ -50,7 +51,7 @@ export const isTurnedOver = ({ stays }: FoldedPanel, i: number): boolean => Math
 /** The sheet of strip `i` when all folds are closed. `grainUp` is that of the strip that stays. */
 export function stripSheet(folded: FoldedPanel, i: number, grainUp: boolean): PanelSheet {
   const { strips, panelId } = folded
-  const { name, from, to } = strips[i]!
+  const { name, from, to } = nth(strips, i)
   const move = foldedMove(folded, i)
   const clips = [
     ...(i > 0 ? [clipAt(point(0, from), point(0, 1))] : []),
@@ -69,7 +70,7 @@ export function stripSheet(folded: FoldedPanel, i: number, grainUp: boolean): Pa
 /** The bend between strip `i` and the one below it, as it lies when closed. */
 export function stripBend(folded: FoldedPanel, i: number): Bend {
   const move = foldedMove(folded, i)
-  const { at, inward } = clipMoved(clipAt(point(0, folded.strips[i]!.to), point(0, 1)), move)
+  const { at, inward } = clipMoved(clipAt(point(0, nth(folded.strips, i).to), point(0, 1)), move)
   return { sheets: [`${folded.panelId}.${i + 1}`, `${folded.panelId}.${i + 2}`], at, outward: inward }
 }
 
@@ -81,7 +82,7 @@ export const foldsOf = (
   rises: 'hill' | 'valley',
 ): Fold[] =>
   strips.slice(1).map((strip, i) => {
-    const [end, y] = [strips[i]!.to, (strips[i]!.to + strip.from) / 2]
+    const [end, y] = [nth(strips, i).to, (nth(strips, i).to + strip.from) / 2]
     return {
       id: `fold-${i + 1}`,
       name: strips.length === 2 ? 'fold' : `fold ${i + 1}`,

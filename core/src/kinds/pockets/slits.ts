@@ -1,3 +1,4 @@
+import { firstOf, nth } from '../../lists/index.js'
 import { point } from '../../geometry/index.js'
 import type { Panel } from '../../master/index.js'
 import { type Named, finishedFate, outlineOf, plainPanel, rectangleShape, rimBand } from '../parts/shape.js'
@@ -92,7 +93,7 @@ export function guide(stack: Stack): Panel {
   items.forEach(({ index, top }) => {
     const x = body + step * (items.length - 1 - index)
     corners.push(
-      { x, y: index === 0 ? 0 : items[index - 1]!.top, edge: `side-${index + 1}` },
+      { x, y: index === 0 ? 0 : nth(items, index - 1).top, edge: `side-${index + 1}` },
       { x, y: top, edge: `step-${index + 1}` },
     )
   })
@@ -102,7 +103,7 @@ export function guide(stack: Stack): Panel {
     name: 'Pocket guide',
     role: 'guide',
     ...outlineOf(corners, () => ({ type: 'raw', finish: 'left', trim: 0 })),
-    labelAt: point(body / 2, items[0]!.top + 5),
+    labelAt: point(body / 2, firstOf(items).top + 5),
     notes: ['top flush with the top of what carries the pockets', 'each step stops a pocket’s top'],
   })
 }

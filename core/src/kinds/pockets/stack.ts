@@ -1,3 +1,4 @@
+import { firstOf } from '../../lists/index.js'
 import { CARD } from '../../stores/index.js'
 import type { Reckoned } from '../../working/index.js'
 import type { StackSizes, StackStart } from './sizes.js'
@@ -90,7 +91,7 @@ export function stackSizesShown(stack: Stack): { readonly panelId: string; reado
     start.p.school === 'slits'
       ? [['slit-panel', sizes.slit]]
       : [
-          [items[0]!.panelId, sizes.shorten],
+          [firstOf(items).panelId, sizes.shorten],
           ...items.filter((i) => !i.front).map((i) => [i.panelId, sizes.lap] as const),
           ['foot-pocket', sizes.sideRoom],
         ]

@@ -1,3 +1,4 @@
+import { firstOf } from '../../lists/index.js'
 import { flipAboutLevel, point, shift } from '../../geometry/index.js'
 import { type Glue, type Join, type Layup, type Panel, type Sheet, clipAt } from '../../master/index.js'
 import { CARD } from '../../stores/index.js'
@@ -205,7 +206,7 @@ export function strapWalletJoins(p: StrapWalletParams, s: StrapWalletSizes): Joi
       name,
       sheet: id,
       through: [id, 'body.1'],
-      points: [...frame, frame[0]!],
+      points: [...frame, firstOf(frame)],
       glue: [
         { sheet: id, chain: ['top'], limit: margin.value },
         { sheet: id, chain: ['foot'], limit: margin.value },

@@ -1,3 +1,4 @@
+import { nth } from '../../lists/index.js'
 import { point } from '../../geometry/index.js'
 import type { Fit } from '../../master/index.js'
 import { CARD } from '../../stores/index.js'
@@ -22,7 +23,7 @@ function fits(p: WrapParams, s: WrapSizes, reckon: Reckon): Fit[] {
     what,
     panelId: 'body',
     keys: ['flat', 'across'],
-    at: point(s.across.value / 2, s.strips[1]!.from + 10),
+    at: point(s.across.value / 2, nth(s.strips, 1).from + 10),
     needs: needed(reckon, `fit.${id}`, 'along it', needs, '§3'),
     has: present(reckon, `fit.${id}.has`, 'room', has, '§3'),
   })

@@ -1,3 +1,4 @@
+import { firstOf, nth } from '../../lists/index.js'
 import { STAY, flipAbout, point, shift } from '../../geometry/index.js'
 import {
   type Fate,
@@ -35,7 +36,7 @@ const ear = (p: WrapParams, s: WrapSizes): number => Math.min(p.ear, flapWidth(p
 
 export function wrapPanels(p: WrapParams, s: WrapSizes, materials: Materials): Panel[] {
   const [w, h] = [s.across.value, s.length.value]
-  const second = s.strips[1]!
+  const second = nth(s.strips, 1)
   const plain = finishedFate(p.finish, 0, () => false)
   const width = Math.min(p.turn, flapWidth(p, s) / 2)
   const turned = turnedFate(width, 'even', leatherOf(materials, 'body'), p.margin)
@@ -54,7 +55,7 @@ export function wrapPanels(p: WrapParams, s: WrapSizes, materials: Materials): P
     if (out === 1) return corners
     // The left side is walked upwards: each edge begins at what was its other end.
     const names = ['left-after', ...corners.map((c) => c.edge).slice(0, 5)]
-    return corners.map((c, i) => ({ ...c, edge: names[i]! })).reverse()
+    return corners.map((c, i) => ({ ...c, edge: nth(names, i) })).reverse()
   }
   const corners: Named[] = [
     { x: 0, y: 0, radius: p.corner, edge: 'top', corner: 'top-left' },
@@ -113,7 +114,7 @@ function flapSheets(p: WrapParams, s: WrapSizes): PanelSheet[] {
   const [w, bend] = [s.across.value, s.sideBend.value]
   const one = (side: string, fold: number, edge: number, inward: number): PanelSheet => {
     const move = flipAbout(fold)
-    const second = s.strips[1]!
+    const second = nth(s.strips, 1)
     return panelSheet(`body.${side}`, `${side} note flap`, 'body', move, true, [
       clipMoved(clipAt(point(edge, 0), point(inward, 0)), move),
       clipAt(point(0, second.from), point(0, 1)),
@@ -124,7 +125,7 @@ function flapSheets(p: WrapParams, s: WrapSizes): PanelSheet[] {
 }
 
 function contents(p: WrapParams, s: WrapSizes): { cards: Sheet[]; notes: Sheet[] } {
-  const [w, second] = [s.across.value, s.strips[1]!]
+  const [w, second] = [s.across.value, nth(s.strips, 1)]
   const note = notesMaybe(p)
   const middle = (second.from + second.to) / 2
   const card = cardOutline()
@@ -133,7 +134,15 @@ function contents(p: WrapParams, s: WrapSizes): { cards: Sheet[]; notes: Sheet[]
   return {
     cards:
       p.cards > 0
-        ? [contentSheet('cards', p.cards === 1 ? 'card' : `${p.cards} cards`, card, s.contents[0]!, along)]
+        ? [
+            contentSheet(
+              'cards',
+              p.cards === 1 ? 'card' : `${p.cards} cards`,
+              card,
+              firstOf(s.contents),
+              along,
+            ),
+          ]
         : [],
     notes:
       note && note.count > 0
@@ -142,7 +151,7 @@ function contents(p: WrapParams, s: WrapSizes): { cards: Sheet[]; notes: Sheet[]
               'notes',
               `${note.count} notes, folded once`,
               rectangle(note.short, note.long / 2),
-              s.contents[1]!,
+              nth(s.contents, 1),
               shift((w - note.short) / 2, middle - note.long / 4),
             ),
           ]

@@ -1,3 +1,4 @@
+import { firstOf, nth } from '../../lists/index.js'
 import { BOOK_FOLD, KEEPER, FLUSH } from '../../formulas/index.js'
 import { CARD } from '../../stores/index.js'
 import { type Reckon, type Reckoned, given } from '../../working/index.js'
@@ -67,7 +68,7 @@ export function wrapSizes(p: WrapParams, materials: Materials, reckon: Reckon): 
   )
   const last = size('last', 'last panel, flat', `${FLUSH}, to lie flush with the fold it covers`, '§3', {
     flat,
-    gap: gaps[p.folds - 2]!,
+    gap: nth(gaps, p.folds - 2),
     thickness: t,
   })
   const growth = bends
@@ -78,7 +79,7 @@ export function wrapSizes(p: WrapParams, materials: Materials, reckon: Reckon): 
         `panel ${i + 3} longer than panel ${i + 2}`,
         '({after} + {bend}) / 2 − ({bend} + {before}) / 2',
         '§3',
-        { after: bends[i + 2]!, bend, before: bends[i]! },
+        { after: nth(bends, i + 2), bend, before: nth(bends, i) },
       ),
     )
   const sum = (list: readonly Reckoned[]): number => list.reduce((a, b) => a + b.value, 0)
@@ -105,7 +106,7 @@ export function wrapSizes(p: WrapParams, materials: Materials, reckon: Reckon): 
     '§3',
     {
       fill: given('fill', p.fill, 'share'),
-      cards: given('cards', contents[0]!, 'thickness'),
+      cards: given('cards', firstOf(contents), 'thickness'),
       k,
       t,
     },

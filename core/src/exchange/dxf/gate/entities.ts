@@ -1,3 +1,4 @@
+import { nth } from '../../../lists/index.js'
 import { Unreadable, coordinate, quoted, strictNumber } from '../../outlines/index.js'
 import { type Group, type Thing, placeOf, valueOf } from './groups.js'
 
@@ -146,7 +147,7 @@ function spline(thing: Thing, notes: Set<string>): Written {
     return []
   }
   if (xs.length !== ys.length) throw new Unreadable(`${placeOf(thing)}: a control point of it has no y.`)
-  if (knots.length !== xs.length + degree + 1 || knots.some((k, i) => i > 0 && k < knots[i - 1]!))
+  if (knots.length !== xs.length + degree + 1 || knots.some((k, i) => i > 0 && k < nth(knots, i - 1)))
     throw new Unreadable(
       `${placeOf(thing)}: ${xs.length} control points of degree ${degree} need ${xs.length + degree + 1} knots that don’t fall; it has ${knots.length}.`,
     )
@@ -159,7 +160,7 @@ function spline(thing: Thing, notes: Set<string>): Written {
     ...pair(72, knots.length),
     ...pair(73, xs.length),
     ...knots.flatMap((k) => pair(40, k)),
-    ...xs.flatMap((x, i) => [...pair(10, x), ...pair(20, ys[i]!), ...pair(30, 0)]),
+    ...xs.flatMap((x, i) => [...pair(10, x), ...pair(20, nth(ys, i)), ...pair(30, 0)]),
   ]
 }
 

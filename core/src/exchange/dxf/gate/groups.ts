@@ -1,3 +1,4 @@
+import { nth } from '../../../lists/index.js'
 import { Unreadable, quoted } from '../../outlines/index.js'
 
 /** A pair of lines of a DXF file: what sort of thing it is, and the thing. */
@@ -22,8 +23,8 @@ export function sectionsOf(text: string): ReadonlyMap<string, readonly Thing[]> 
   let section: Thing[] | undefined
   let groups: Group[] = []
   for (let i = 0; i + 1 < lines.length; i += 2) {
-    const code = codeOf(lines[i]!, i + 1)
-    const value = lines[i + 1]!.trim()
+    const code = codeOf(nth(lines, i), i + 1)
+    const value = nth(lines, i + 1).trim()
     if (code === 999) continue
     if (code !== 0) {
       if (code === 2 && section?.length === 0) {

@@ -1,3 +1,4 @@
+import { nth } from '../../../lists/index.js'
 import { MOST_STROKES, Unreadable, quoted } from '../../outlines/index.js'
 import { type BlockNames, entityLines } from './entities.js'
 import { type Thing, sectionsOf, valueOf } from './groups.js'
@@ -73,7 +74,7 @@ function written(things: readonly Thing[], names: BlockNames, notes: Set<string>
   for (const [i, thing] of things.entries()) {
     if (PARTS.has(thing.type)) continue
     let end = i + 1
-    while (things[end] && PARTS.has(things[end]!.type)) end += 1
+    while (things[end] && PARTS.has(nth(things, end).type)) end += 1
     const vertices = things.slice(i + 1, end).filter((t) => t.type === 'VERTEX')
     for (const line of entityLines(thing, vertices, names, notes)) out.push(line)
   }

@@ -1,3 +1,4 @@
+import { nth } from '../../../lists/index.js'
 import { Unreadable, coordinate, quoted } from '../../outlines/index.js'
 
 export type Attributes = Readonly<Record<string, string>>
@@ -48,7 +49,7 @@ export function viewBoxOf(a: Attributes, where: string): [number, number, number
   const text = a.viewBox?.trim()
   if (!text) return undefined
   const numbers = text.split(/[\s,]+/).map((n) => coordinate(n, 'viewBox', where))
-  if (numbers.length !== 4 || !(numbers[2]! > 0) || !(numbers[3]! > 0))
+  if (numbers.length !== 4 || !(nth(numbers, 2) > 0) || !(nth(numbers, 3) > 0))
     throw new Unreadable(`${where}: its viewBox ${quoted(text)} needs four numbers, the last two above 0.`)
   return numbers as [number, number, number, number]
 }

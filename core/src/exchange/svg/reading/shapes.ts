@@ -1,3 +1,4 @@
+import { firstOf, lastOf, nth } from '../../../lists/index.js'
 import svgpath from 'svgpath'
 import {
   type Path,
@@ -91,8 +92,8 @@ export function pathsOf(data: string, matrix: Matrix, where: string): Path[] {
     const from = { x, y }
     const [command, ...n] = segment as unknown as [string, ...number[]]
     const to = {
-      x: command === 'V' ? x : command === 'H' ? n[0]! : n[n.length - 2]!,
-      y: command === 'H' ? y : n[n.length - 1]!,
+      x: command === 'V' ? x : command === 'H' ? firstOf(n) : nth(n, n.length - 2),
+      y: command === 'H' ? y : lastOf(n),
     }
     const add = (s: Segment): void => void (pointDistance(s.from, s.to) > 0 && segments.push(s))
     if (command === 'M') {
@@ -101,13 +102,14 @@ export function pathsOf(data: string, matrix: Matrix, where: string): Path[] {
     } else if (command === 'Z' || command === 'z') {
       if (pointDistance(from, start) > 1e-9) segments.push(line(from, start))
       finish(true)
-    } else if (command === 'C') add(cubic(from, { x: n[0]!, y: n[1]! }, { x: n[2]!, y: n[3]! }, to))
+    } else if (command === 'C')
+      add(cubic(from, { x: firstOf(n), y: nth(n, 1) }, { x: nth(n, 2), y: nth(n, 3) }, to))
     else if (command === 'Q') {
-      const c = { x: n[0]!, y: n[1]! }
+      const c = { x: firstOf(n), y: nth(n, 1) }
       const two = (p: Point): Point => ({ x: p.x + (2 / 3) * (c.x - p.x), y: p.y + (2 / 3) * (c.y - p.y) })
       add(cubic(from, two(from), two(to), to))
     } else if (command === 'A') {
-      const [rx, ry] = [n[0]!, n[1]!]
+      const [rx, ry] = [firstOf(n), nth(n, 1)]
       if (Math.abs(rx - ry) <= 1e-6 * Math.max(rx, ry)) {
         if (pointDistance(from, to) > 0) segments.push(arcBetween(from, to, rx, n[3] === 1, n[4] === 1))
       } else segments.push(...ellipse(from, segment as unknown as (string | number)[]))
@@ -116,7 +118,7 @@ export function pathsOf(data: string, matrix: Matrix, where: string): Path[] {
   finish(false)
   checkPlaces(paths, where)
   const ended = (p: Path): boolean =>
-    p.segments.length > 1 && pointDistance(p.segments[p.segments.length - 1]!.to, p.segments[0]!.from) < 1e-9
+    p.segments.length > 1 && pointDistance(lastOf(p.segments).to, firstOf(p.segments).from) < 1e-9
   return paths.map((p) => (ended(p) ? { ...p, closed: true } : p))
 }
 
@@ -132,7 +134,14 @@ function ellipse(from: Point, segment: readonly (string | number)[]): Segment[] 
   whole.iterate((s, _index, x, y) => {
     const [command, ...n] = s as unknown as [string, ...number[]]
     if (command === 'C')
-      out.push(cubic({ x, y }, { x: n[0]!, y: n[1]! }, { x: n[2]!, y: n[3]! }, { x: n[4]!, y: n[5]! }))
+      out.push(
+        cubic(
+          { x, y },
+          { x: firstOf(n), y: nth(n, 1) },
+          { x: nth(n, 2), y: nth(n, 3) },
+          { x: nth(n, 4), y: nth(n, 5) },
+        ),
+      )
   })
   return out
 }
