@@ -16,7 +16,7 @@ export default defineConfig({
     include: ['core/test/**/*.test.ts'],
     exclude: [
       'core/test/**/*-any.test.ts',
-      'core/test/{print,reading-dxf,bag-out,workings,by-machine}.test.ts',
+      'core/test/{print,reading-dxf,bag-out,workings,by-machine,slips,kinds,smallest-takes,start,lettering,demos}.test.ts',
     ],
     testTimeout: 60_000,
     isolate: false,
