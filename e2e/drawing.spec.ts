@@ -195,7 +195,9 @@ test('test pieces of a leather: the sheet, what was measured, what it says, and 
   await page.getByRole('button', { name: 'Write it down' }).click()
   await expect(page.getByRole('alert')).toContainText('Measure again')
   await page.getByRole('button', { name: 'Reckon with what was learnt' }).click()
-  await expect(page.getByRole('textbox', { name: 'neutral share of Vegetable calf' })).toHaveValue('0.54')
+  await expect(page.getByRole('textbox', { name: 'neutral-axis factor of Vegetable calf' })).toHaveValue(
+    '0.54',
+  )
   await page.getByRole('button', { name: 'Add a spot' }).click()
   await write(page, 'spot 1 of Vegetable calf', '1.5')
   await expect(page.getByRole('combobox', { name: 'reckoned with of Vegetable calf' })).toHaveValue(

@@ -183,9 +183,9 @@ describe('sides that fold', () => {
     expect(sizeOf(d, 'fan.leaf')).toBeCloseTo(sizeOf(d, 'bag.deep') / (6 * Math.sin(Math.PI / 4)), 9)
     expect(panelOf(d, 'side').folds.map((f) => f.rises)).toEqual([
       'valley',
-      'hill',
+      'mountain',
       'valley',
-      'hill',
+      'mountain',
       'valley',
     ])
     // Six leaves of 1.4 and five gaps of half a millimetre.

@@ -5,7 +5,7 @@ import { kindOf } from '@drumlin/core/kinds'
 import { bagOf, panelOf, sizeOf, spanOf } from './support/bags.js'
 import { freshOf } from './support/designs.js'
 
-/** Body 1.8, gusset 1.4, inside 0.9, straps 2.6 mm; neutral share 0.5. */
+/** Body 1.8, gusset 1.4, inside 0.9, straps 2.6 mm; neutral-axis factor 0.5. */
 const [BODY, GUSSET, INNER, STRAPS] = [1.8, 1.4, 0.9, 2.6]
 const BEND = (Math.PI / 2) * 0.5 * BODY
 const FLANGE = (2 - Math.PI / 2) * GUSSET

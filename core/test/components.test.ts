@@ -155,7 +155,7 @@ describe('marks', () => {
       type: 'book',
       gap: 4,
       turn: Math.PI,
-      rises: 'hill',
+      rises: 'mountain',
       drawn: 'bend',
       school: 'figured',
       groove: null,

@@ -99,7 +99,7 @@ describe('a piece as drawn', () => {
       6,
     )
     expect(folds.length - dashed.length).toBe(4)
-    expect(texts(drawn('outside'))).toContain('hill')
+    expect(texts(drawn('outside'))).toContain('mountain')
     expect(texts(drawn('inside'))).toContain('valley')
   })
   test('holes are slots of the iron’s length and width, all inside the piece', () => {

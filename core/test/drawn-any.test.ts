@@ -46,7 +46,7 @@ const anyFold = (i: number): fc.Arbitrary<DrawnFold> =>
     type: fc.constantFrom('book', 'wrapped', 'z', 'groove'),
     gap: mm(0, 12),
     turn: fc.constantFrom(Math.PI, Math.PI / 2, 0.6),
-    rises: fc.constantFrom('hill', 'valley'),
+    rises: fc.constantFrom('mountain', 'valley'),
     drawn: fc.constantFrom('flat', 'outside', 'bend'),
     school: fc.constantFrom('figured', 'draped'),
     groove: fc.option(

@@ -126,7 +126,7 @@ describe.skipIf(!has('pdftocairo'))(
         'Heron goat, 0.9 mm',
         '100 mm',
         '4 in',
-        'hill',
+        'mountain',
         'page 1 of 2',
         'stitch holes, true size and slant',
       ])

@@ -16,7 +16,7 @@ const foldAt = (x: number, more: Partial<DrawnFold> = {}): DrawnFold => ({
   type: 'book',
   gap: 2,
   turn: Math.PI,
-  rises: 'hill',
+  rises: 'mountain',
   drawn: 'outside',
   school: 'figured',
   groove: null,
@@ -68,7 +68,7 @@ describe('a book fold, by pencil: 1.2 mm leather over 2 mm', () => {
 })
 
 describe('wrapped and Z', () => {
-  const three = (type: DrawnFold['type'], rises: DrawnFold['rises'][] = ['hill', 'hill']) =>
+  const three = (type: DrawnFold['type'], rises: DrawnFold['rises'][] = ['mountain', 'mountain']) =>
     cover([
       foldAt(-40, { type, rises: rises[0]!, drawn: 'bend', gap: 1 }),
       foldAt(40, { type, rises: rises[1]!, drawn: 'bend', gap: 3 }),
@@ -79,7 +79,7 @@ describe('wrapped and Z', () => {
     expect(numberOf(d, 'f40.bend')).toBeCloseTo(Math.PI * ((1 + 3 + 1.2) / 2 + 0.6), 9)
   })
   test('a Z fold holds only its own', () =>
-    expect(numberOf(derived(three('z', ['hill', 'valley'])), 'f40.bend')).toBeCloseTo(
+    expect(numberOf(derived(three('z', ['mountain', 'valley'])), 'f40.bend')).toBeCloseTo(
       Math.PI * (1.5 + 0.6),
       9,
     ))

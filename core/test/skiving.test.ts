@@ -137,7 +137,7 @@ describe('ways out are tried on the real drawing', () => {
           type: 'groove',
           gap: 0,
           turn: 3,
-          rises: 'hill',
+          rises: 'mountain',
           drawn: 'flat',
           school: 'figured',
           groove: { shape: 'v', depth: 1.1, opening: 1 },

@@ -133,7 +133,7 @@ describe('while a point is held', () => {
       type: 'book',
       gap: 3,
       turn: Math.PI,
-      rises: 'hill',
+      rises: 'mountain',
       drawn: 'outside',
       school: 'figured',
       groove: null,

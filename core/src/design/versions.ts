@@ -39,6 +39,18 @@ function habitsOf6(habits: unknown): unknown {
   return { ...rest, ...(own ? { stitchSeconds: Math.max(2, Number(stitchSeconds)) } : {}) }
 }
 
+/** Version 7 called a fold that rises towards the grain a hill. */
+function mountains(value: unknown): unknown {
+  if (Array.isArray(value)) return value.map(mountains)
+  if (!isPlain(value)) return value
+  return Object.fromEntries(
+    Object.entries(value).map(([key, one]) => [
+      key,
+      key === 'rises' && one === 'hill' ? 'mountain' : mountains(one),
+    ]),
+  )
+}
+
 /** Brings a design one version up; index 0 takes version 1 to version 2. Never changes what it is given. */
 const STEPS: readonly ((design: Plain) => Plain)[] = [
   // Version 1 knew no draft, awl, skives, thread lengths, habits or overruled findings; it reckoned with these.
@@ -88,6 +100,7 @@ const STEPS: readonly ((design: Plain) => Plain)[] = [
   (seven) => ({
     ...seven,
     version: 8,
+    drawn: mountains(seven.drawn),
     habits: isPlain(seven.habits) ? { ...HABITS.usual, ...seven.habits } : seven.habits,
   }),
 ]
@@ -99,11 +112,12 @@ export const OLDEST_VERSION = DESIGN_VERSION - STEPS.length
 export const upToDate = (design: Plain, version: number): Plain =>
   STEPS.slice(version - OLDEST_VERSION).reduce((older, step) => step(older), design)
 
-/** An edit out of a log that an older Drumlin wrote, so that it can still be undone: its leathers brought up. */
+/** An edit out of a log that an older Drumlin wrote, so that it can still be undone: its leathers and folds brought up. */
 export function editUpToDate(edit: Edit): Edit {
   const leather = (value: unknown): unknown =>
     isPlain(value) && 'tannage' in value ? leatherOf1(value) : value
   const changes = edit.changes.map((change) => {
+    if (change.path[0] === 'drawn') return { ...change, value: mountains(change.value) }
     if (change.path[0] !== 'leathers' || !isPlain(change.value)) return change
     const value =
       change.path.length === 1

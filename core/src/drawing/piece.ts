@@ -142,7 +142,7 @@ function setMarkDrawing(mark: PanelMark, piece: Piece, lettering: Lettering): Ma
   return setDrawing(mark, all, lettering)
 }
 
-/** A long dash with a pair of facing chevrons at each end, hill or valley written beside it. */
+/** A long dash with a pair of facing chevrons at each end, mountain or valley written beside it. */
 function foldDrawing(
   { from, to, width, rises, note }: Mark & { type: 'fold' },
   lettering: Lettering,

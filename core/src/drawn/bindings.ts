@@ -39,7 +39,7 @@ export function bindingsOf(
       {
         width: given('shown', fate.width),
         gap: given('stack', own.thickness + linings, 'thickness'),
-        k: given('neutral share', own.neutral, 'share'),
+        k: given('neutral-axis factor', own.neutral, 'share'),
         thickness: given('binding', fate.binding, 'thickness'),
       },
     )
@@ -89,7 +89,7 @@ export function bindingsOf(
             from: point(0, w / 2),
             to: point(l, w / 2),
             width: 0,
-            rises: 'hill',
+            rises: 'mountain',
           },
         ],
         bands: [],

@@ -21,7 +21,7 @@ export interface FoldNumbers {
   readonly step: Reckoned | undefined
 }
 
-/** What a draped fold is cut longer by beyond the doubt about the neutral share, mm, and how wide that doubt is (J). */
+/** What a draped fold is cut longer by beyond the doubt about the neutral-axis factor, mm, and how wide that doubt is (J). */
 const DRAPE = { spare: 3, doubt: 0.25 } as const
 /** A fold beyond this is closed flat; its outside is measured to the outermost extent, radians. */
 const CLOSED = 0.9 * Math.PI
@@ -51,7 +51,7 @@ function middleOf(pile: Pile, fold: DrawnFold, layer: string | undefined): numbe
   const own = (s: Stuff): number => s.neutral * s.thickness
   const thick = (list: Pile['layers']): number => list.reduce((sum, l) => sum + l.stuff.thickness, 0)
   const index = pile.layers.findIndex((l) => l.id === layer)
-  if (fold.rises === 'hill')
+  if (fold.rises === 'mountain')
     return layer === undefined
       ? thick(pile.layers) + own(pile.panel)
       : thick(pile.layers.slice(index + 1)) + own(nth(pile.layers, index).stuff)
@@ -141,7 +141,7 @@ function bendOf(
     const inputs = {
       angle,
       thickness: given('thickness', pile.panel.thickness, 'thickness'),
-      k: given('neutral share', pile.panel.neutral, 'share'),
+      k: given('neutral-axis factor', pile.panel.neutral, 'share'),
       depth: given('depth', fold.groove.depth, 'thickness'),
       gap,
     }

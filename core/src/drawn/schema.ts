@@ -71,7 +71,7 @@ const foldSchema = z.strictObject({
   gap: mm(0, 200),
   /** How far it is folded, radians. */
   turn: mm(0.1, 3.15),
-  rises: z.enum(['hill', 'valley']),
+  rises: z.enum(['mountain', 'valley']),
   /** What the drawing shows: as it lies flat, the outside when folded, or up to where the bend begins. */
   drawn: z.enum(['flat', 'outside', 'bend']),
   school: z.enum(['figured', 'draped']),

@@ -49,7 +49,7 @@ export function turnOf(panel: Panel, edge: Edge, fate: TurnedFate, stock: CutFro
     },
     {
       core: given('core', panel.core ?? 0, 'thickness'),
-      k: given('neutral share in a turn', stock.turn, 'share'),
+      k: given('neutral-axis factor in a turn', stock.turn, 'share'),
       thickness: atFold,
     },
   )

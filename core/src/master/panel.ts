@@ -75,7 +75,7 @@ export interface Fold {
   readonly from: Point
   readonly to: Point
   readonly width: number
-  readonly rises: 'hill' | 'valley'
+  readonly rises: 'mountain' | 'valley'
   /** What this panel is cut longer for the fold: in full, and what is taken of it, where it is the longer one. */
   readonly allowance?: { readonly full: Reckoned; readonly taken: Reckoned }
   /** Said beside the fold on the piece. */

@@ -72,7 +72,7 @@ export const degrees = input('degrees', 0, 360)
 export const count = input('count', 0, 500)
 export const number = input('number', 0, 100_000)
 /** The neutral-axis share k of the leather (docs/formulas.md §0). */
-export const neutral = { ...share('neutral share k', 0.5), least: 0.3, most: 0.75 }
+export const neutral = { ...share('neutral-axis factor k', 0.5), least: 0.3, most: 0.75 }
 
 export const answer = (
   label: string,

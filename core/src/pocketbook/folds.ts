@@ -45,7 +45,7 @@ export const FOLDS: readonly Entry[] = [
   entry({
     id: 'neutral-share',
     section: '§0',
-    title: 'Neutral share from a strip',
+    title: 'Neutral-axis factor from a strip',
     says: 'fold a strip round a rod and measure what the bend used up',
     inputs: {
       used: mm('used up', 8.6),
@@ -59,7 +59,7 @@ export const FOLDS: readonly Entry[] = [
   entry({
     id: 'stiffness-share',
     section: '§0',
-    title: 'Neutral share from stiffness',
+    title: 'Neutral-axis factor from stiffness',
     says: 'a leather softer when pressed than when pulled keeps a deeper layer',
     inputs: { ratio: { ...number('stiffness pressed / pulled', 0.5), least: 0.01, most: 10 } },
     answers: [answer('k', NEUTRAL_FROM_STIFFNESS, { quantity: 'share' })],

@@ -70,7 +70,7 @@ export const doubledMarks = (panel: Panel): Mark[] =>
       from: pathStart(path),
       to: pathEnd(path),
       width: 0,
-      rises: 'hill',
+      rises: 'mountain',
       note: 'cut on the fold',
     }))
 

@@ -9,7 +9,7 @@ export type Mark =
       readonly from: Point
       readonly to: Point
       readonly width: number
-      readonly rises: 'hill' | 'valley'
+      readonly rises: 'mountain' | 'valley'
       readonly note?: string
     }
   | {

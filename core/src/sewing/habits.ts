@@ -19,22 +19,22 @@ const WAYS = {
   stitchSeconds: pace('pace of sewing by hand', 2, 180, 35, 1),
   cornerSeconds: number('seconds more for a corner', 0, 300, 20, 5),
   runMinutes: number('minutes to begin a run', 0, 30, 2, 0.5),
-  cutPace: number('mm cut out in a minute', 10, 2000, 200, 10),
+  cutPace: length('cut out in a minute', 10, 2000, 200, { step: 10 }),
   pieceMinutes: number('minutes to lay a pattern down and take the piece up', 0, 60, 1, 0.25),
   /** Deeper takes longer. */
-  skivePace: number('mm skived in a minute', 5, 2000, 90, 5),
+  skivePace: length('skived in a minute', 5, 2000, 90, { step: 5 }),
   skiveMinutes: number('minutes to begin a skive', 0, 60, 0.5, 0.25),
-  turnPace: number('mm of edge turned over in a minute', 5, 2000, 60, 5),
+  turnPace: length('edge turned over in a minute', 5, 2000, 60, { step: 5 }),
   pleatMinutes: number('minutes for a pleat or a cut', 0, 60, 0.25, 0.25),
-  gluePace: number('mm of edge glued in a minute', 10, 5000, 400, 10),
+  gluePace: length('edge glued in a minute', 10, 5000, 400, { step: 10 }),
   glueMinutes: number('minutes to press a join', 0, 60, 1, 0.25),
-  edgePace: number('mm of edge finished in a minute, in all its passes', 5, 2000, 50, 5),
+  edgePace: length('edge finished in a minute, in all its passes', 5, 2000, 50, { step: 5 }),
 }
 export type Habits = ParamsOf<typeof WAYS>
 export const HABITS = settings(WAYS, { at: 'habits' })
 
 /** What is said of them where the runs are planned. */
 export const HABIT_SENTENCES: readonly string[] = [
-  'At the bench {cutPace} mm are cut out in a minute and {skivePace} skived, {turnPace} of edge turned over, {gluePace} glued and {edgePace} finished;',
-  'besides {pieceMinutes} minutes for each piece, {skiveMinutes} for each skive, {pleatMinutes} for a pleat or cut and {glueMinutes} for each join.',
+  'At the bench {cutPace} are cut out in a minute and {skivePace} skived; of edges {turnPace} are turned over, {gluePace} glued and {edgePace} finished.',
+  'Besides, {pieceMinutes} minutes for each piece, {skiveMinutes} for each skive, {pleatMinutes} for a pleat or cut and {glueMinutes} for each join.',
 ]

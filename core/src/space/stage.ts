@@ -113,7 +113,7 @@ function foldsAlong(carrier: LaidSheet, folds: readonly Fold[], along: Point, sh
     .flatMap((fold): LaidFold[] => {
       const [a, b] = [fold.from, fold.to].map((p) => pointMoved(p, carrier.sheet.move)) as [Point, Point]
       if (Math.abs(pointDot(pointUnit(pointSubtract(b, a)), along)) > 1e-3) return []
-      const away = (fold.rises === 'hill') === up ? 1 : -1
+      const away = (fold.rises === 'mountain') === up ? 1 : -1
       return [
         {
           s: pointDot(pointBetween(a, b, 0.5), along),

@@ -54,7 +54,7 @@ export const COLUMNS: Readonly<Record<Shelf, readonly Column[]>> = {
     { key: 'weight', label: 'as sold', type: 'range', least: 0.2, most: 8 },
     choice('use', 'reckoned with', 'low', 'middle', 'measured', 'own'),
     measure('thickness', 'thickness', 'thickness', 0.2, 8, 0.05),
-    measure('neutral', 'neutral share', 'share', 0.3, 0.75, 0.01),
+    measure('neutral', 'neutral-axis factor', 'share', 0.3, 0.75, 0.01),
     measure('give', 'give', 'share', 0.001, 0.08, 0.001),
     measure('bears', 'bears', 'thickness', 0.1, 4, 0.05),
     { key: 'swatch', label: 'swatch', type: 'colour' },

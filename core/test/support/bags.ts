@@ -5,7 +5,7 @@ import { STARTER_STORES } from '@drumlin/core/stores'
 import type { Panel } from '../../src/master/index.js'
 import { freshOf } from './designs.js'
 
-/** A bag of a kind with settings of its own; leathers 1.8 body, 1.4 gusset, neutral share 0.5. */
+/** A bag of a kind with settings of its own; leathers 1.8 body, 1.4 gusset, neutral-axis factor 0.5. */
 export function bagOf(kind: string, params: Readonly<Record<string, unknown>> = {}): Derived {
   return derive(bagDesign(kind, params))
 }

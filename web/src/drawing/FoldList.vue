@@ -23,7 +23,7 @@ const TYPES = [
   },
 ] as const
 const RISES = [
-  { value: 'hill', label: 'hill', why: 'the grain is outside' },
+  { value: 'mountain', label: 'mountain', why: 'the grain is outside' },
   { value: 'valley', label: 'valley', why: 'the grain is inside' },
 ] as const
 const DRAWN = [
@@ -76,7 +76,7 @@ function add(upright: boolean): void {
     type: 'book',
     gap: 2,
     turn: Math.PI,
-    rises: 'hill',
+    rises: 'mountain',
     drawn: 'outside',
     school: 'figured',
     groove: null,
@@ -140,7 +140,7 @@ const isLevel = (fold: DrawnFold): boolean => Math.abs(Math.sin(fold.angle)) < 1
     />, a
     <ChoiceField
       :value="f.rises"
-      :label="`${f.name}, hill or valley`"
+      :label="`${f.name}, mountain or valley`"
       :options="[...RISES]"
       @change="(v) => set(f, { rises: v as DrawnFold['rises'] })"
     />,

@@ -30,8 +30,8 @@ const dropSpot = (i: number): void => set({ measured: props.leather.measured.fil
 
 const lessons = computed(() => lessonsOf(props.leather))
 const ROWS = [
-  { key: 'neutral', label: 'neutral share in a fold', digits: 3 },
-  { key: 'turn', label: 'neutral share in a turned edge', digits: 3 },
+  { key: 'neutral', label: 'neutral-axis factor in a fold', digits: 3 },
+  { key: 'turn', label: 'neutral-axis factor in a turned edge', digits: 3 },
   { key: 'threadFactor', label: 'thread, as a multiple of the formula', digits: 3 },
   { key: 'atEdge', label: 'left at an edge meant to be nothing, mm', digits: 2 },
 ] as const
@@ -105,7 +105,7 @@ async function print(): Promise<void> {
         In a turned edge
         <MeasureField
           :value="leather.turn"
-          :label="`neutral share in a turn of ${leather.name}`"
+          :label="`neutral-axis factor in a turn of ${leather.name}`"
           sort="share"
           :least="0.3"
           :most="0.75"

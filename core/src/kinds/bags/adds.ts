@@ -39,7 +39,7 @@ const LABELS: Readonly<Record<keyof Adds, string>> = {
 
 const leatherInputs = ({ body, gusset, lining, margin }: AddsAsked) => ({
   t: given('body', body.thickness, 'thickness'),
-  k: given('neutral share of the body', body.neutral, 'share'),
+  k: given('neutral-axis factor of the body', body.neutral, 'share'),
   tg: given('gusset', gusset.thickness, 'thickness'),
   lining: given('lining', lining, 'thickness'),
   margin: given('margin', margin),
@@ -61,7 +61,7 @@ export function addsOf(asked: AddsAsked, seams: 'boxed' | 'fan' | 'turned' | 'se
     return reckonAll(asked, asked.p.seam === 'raw' ? FAN_RAW : FAN_TURNED, inputs)
   }
   if (seams === 'turned') return turnedAdds(asked, inputs)
-  const k = given('neutral share of what is turned out', asked.gusset.neutral, 'share')
+  const k = given('neutral-axis factor of what is turned out', asked.gusset.neutral, 'share')
   const flange = asked.size('bag.flange', 'where a border turns out', '(2 − π × {k}) × {tg}', '§20', {
     k,
     tg: inputs.tg,
@@ -114,7 +114,7 @@ function turnedAdds(asked: AddsAsked, inputs: ReturnType<typeof leatherInputs>):
   const roll = (key: string, label: string, leather: Leather): Reckoned =>
     size(`bag.roll.${key}`, `${label} rolls out at both turned seams`, SEAMS_ROLL, '§8', {
       thickness: given('leather', leather.thickness, 'thickness'),
-      k: given('neutral share', leather.neutral, 'share'),
+      k: given('neutral-axis factor', leather.neutral, 'share'),
       angle: given('allowances', alpha, 'angle'),
     })
   const base = p.body === 'set-in' ? body : gusset

@@ -82,7 +82,7 @@ export function wholePanel(bag: Bag, box: Box): Panel {
         from: point(c.value + m, h0.value),
         to: point(w - c.value - m, h0.value),
         width: 0,
-        rises: 'hill',
+        rises: 'mountain',
         angle: 0,
         note: 'middle of the foot',
       },

@@ -47,7 +47,7 @@ export function divider(bag: Bag, body: Body): Part {
       from: point(x, 0),
       to: point(x, high),
       width: bend,
-      rises: 'hill' as const,
+      rises: 'mountain' as const,
       angle: Math.PI / 2,
     })),
   })

@@ -82,7 +82,7 @@ export function sidePanel(bag: Bag, fan: Fan): Panel {
     from: on(d, 0),
     to: on(d, fan.rise),
     width: 0,
-    rises: i % 2 === 0 ? 'valley' : 'hill',
+    rises: i % 2 === 0 ? 'valley' : 'mountain',
     angle: Math.PI,
   }))
   return plainPanel({

@@ -111,7 +111,7 @@ export const flapFolds = ({ over, bend, inset, lean }: Flap, wide: number): Fold
     from: point(inset, y),
     to: point(wide - inset, y),
     width: bend,
-    rises: 'hill',
+    rises: 'mountain',
     angle: Math.PI / 2 + lean,
   }))
 

@@ -23,7 +23,7 @@ export function arcOf(bag: Bag, thickness: number, k: number): Reckoned {
       rise,
       ...arcSizes(size, 'handle', span, rise),
       t: given('thickness', thickness, 'thickness'),
-      k: given('neutral share', k, 'share'),
+      k: given('neutral-axis factor', k, 'share'),
     },
   )
 }

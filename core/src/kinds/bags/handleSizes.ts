@@ -32,7 +32,7 @@ export function onTheFace({ p, size, margin }: Bag, { front }: Body, wide: numbe
 export function cordSizes(size: Bag['size'], cordThick: number, thickness: number, neutral: number) {
   const cord = given('cord', cordThick)
   const t = given('leather', thickness, 'thickness')
-  const k = given('neutral share', neutral, 'share')
+  const k = given('neutral-axis factor', neutral, 'share')
   const middle = size(
     'handle.cord.middle',
     'from the middle of the cord to the middle of the leather',

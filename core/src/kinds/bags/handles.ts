@@ -54,7 +54,7 @@ function handle(bag: Bag, body: Body, hand: Hand, first: boolean): Part {
   const rolled = p.handle === 'rolled'
   const back = size('handle.back', 'turned back round the ring', BOOK_FOLD, '§10', {
     gap: given('ring', hardwareOf(materials, 'handle-ring').bar),
-    k: given('neutral share', strap.neutral, 'share'),
+    k: given('neutral-axis factor', strap.neutral, 'share'),
     thickness: given('leather', t, 'thickness'),
   })
   // Round both rings and back underneath, so that the ends meet in the middle.

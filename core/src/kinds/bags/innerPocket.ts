@@ -35,7 +35,7 @@ export function innerPocket(
           from: point(x, 0),
           to: point(x, high),
           width: 0,
-          rises: 'hill' as const,
+          rises: 'mountain' as const,
           angle: 0,
           note: 'pleat to the side seam',
         }))

@@ -65,7 +65,7 @@ export function ringLoops(bag: Bag, { panelId, role, wide, field, places }: Ring
     {
       end: given('end', END),
       gap: given('ring', ring.bar),
-      k: given('neutral share', leather.neutral, 'share'),
+      k: given('neutral-axis factor', leather.neutral, 'share'),
       thickness: given('leather', leather.thickness, 'thickness'),
     },
   )

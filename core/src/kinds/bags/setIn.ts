@@ -235,7 +235,7 @@ function bodyPanel(bag: Bag, strip: Strip, w: number, flap: Flap | undefined) {
         from: point(0, (a + b) / 2),
         to: point(w, (a + b) / 2),
         width: b - a,
-        rises: 'hill' as const,
+        rises: 'mountain' as const,
         angle: Math.PI / 2,
       })),
     ],

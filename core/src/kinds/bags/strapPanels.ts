@@ -106,7 +106,7 @@ const roundBar = (id: string, name: string, wide: number, y: number, width: numb
   from: point(0, y),
   to: point(wide, y),
   width,
-  rises: 'hill',
+  rises: 'mountain',
 })
 
 /** Long part, short part and keepers, `count` straps of them. */

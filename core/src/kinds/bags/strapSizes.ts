@@ -25,7 +25,7 @@ export const BENCH = {
 export function strapSizes(bag: Bag) {
   const { p, size, outcome, materials } = bag
   const leather = leatherOf(materials, 'straps')
-  const k = given('neutral share', leather.neutral, 'share')
+  const k = given('neutral-axis factor', leather.neutral, 'share')
   const t = given('leather', leather.thickness, 'thickness')
   const [ring, buckle] = ['ring', 'buckle'].map((role) => given(role, hardwareOf(materials, role).bar))
   const backOf = (key: string, label: string, bar: Given): Reckoned =>

@@ -79,7 +79,7 @@ export function sewnFlap(bag: Bag, body: Body): { part: Part; flap: Flap } {
       from: point(0, y),
       to: point(wide, y),
       width: bend,
-      rises: 'hill',
+      rises: 'mountain',
       angle: Math.PI / 2 + body.lean,
     })),
     labelAt: point(wide / 2, -flap.length / 2 - over.value),

@@ -35,7 +35,7 @@ export function foldSizes(start: Start): FoldSizes {
   )
   const bend = size('fold.insideBend', 'inside used up by the bend', BOOK_FOLD, '§2', {
     gap,
-    k: given('neutral share', inside.neutral, 'share'),
+    k: given('neutral-axis factor', inside.neutral, 'share'),
     thickness: given('inside leather', inside.thickness, 'thickness'),
   })
   const foldClear = size(

@@ -68,7 +68,7 @@ const outsideFold = (s: BifoldSizes): Fold => ({
   from: point(s.outsideWidth.value / 2, 0),
   to: point(s.outsideWidth.value / 2, s.outsideHeight.value),
   width: s.taken.value,
-  rises: 'hill',
+  rises: 'mountain',
   allowance: { full: s.difference, taken: s.taken },
 })
 
@@ -99,7 +99,9 @@ function leaf(
     role,
     ...shape,
     bands: rim,
-    folds: [{ id: 'fold', name: 'fold', from: middle[0], to: middle[1], width: taken.value, rises: 'hill' }],
+    folds: [
+      { id: 'fold', name: 'fold', from: middle[0], to: middle[1], width: taken.value, rises: 'mountain' },
+    ],
   })
 }
 

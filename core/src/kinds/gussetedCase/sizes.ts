@@ -43,7 +43,7 @@ export function caseSizes(p: CaseParams, materials: Materials, reckon: Reckon): 
   const [body, gusset] = [leatherOf(materials, 'body'), leatherOf(materials, 'gusset')]
   const t = given('body leather', body.thickness, 'thickness')
   const tg = given('gusset leather', gusset.thickness, 'thickness')
-  const k = given('neutral share', body.neutral, 'share')
+  const k = given('neutral-axis factor', body.neutral, 'share')
   const ease = given('ease', p.ease)
   const width = size(
     'width',
@@ -111,7 +111,7 @@ export function caseSizes(p: CaseParams, materials: Materials, reckon: Reckon): 
     '§10',
     {
       ...arcSizes(size, 'bridge', given('span', BENCH.bridgeSpan), rise),
-      k: given('neutral share', gusset.neutral, 'share'),
+      k: given('neutral-axis factor', gusset.neutral, 'share'),
       tg,
       tab: given('tab', BENCH.bridgeTab),
     },

@@ -70,7 +70,7 @@ export function holderSizes(p: HolderParams, materials: Materials, reckon: Recko
     deep: given('deep', p.deep),
     edge: given('edge', p.edge),
     foot: given('foot', front.thickness),
-    k: given('neutral share', front.neutral, 'share'),
+    k: given('neutral-axis factor', front.neutral, 'share'),
     thickness: t,
   })
   const shrink = given('shrinks', 1 + p.shrink, 'share')
@@ -101,7 +101,7 @@ export function holderSizes(p: HolderParams, materials: Materials, reckon: Recko
     {
       spacing,
       thick: given('belt', p.beltThick),
-      k: given('neutral share', back.neutral, 'share'),
+      k: given('neutral-axis factor', back.neutral, 'share'),
       t: given('back leather', back.thickness, 'thickness'),
       lap: given('lap', BENCH.loopLap),
     },

@@ -35,7 +35,7 @@ export function strapSizes(p: StrapParams, materials: Materials, reckon: Reckon)
   const [size, outcome] = [sizeBy(reckon), outcomeBy(reckon)]
   const [outer, lining] = [leatherOf(materials, 'outside'), leatherOf(materials, 'lining')]
   const t = given('outside leather', outer.thickness, 'thickness')
-  const k = given('neutral share', outer.neutral, 'share')
+  const k = given('neutral-axis factor', outer.neutral, 'share')
   const thick = size(
     'thick',
     'thickness of the strap',

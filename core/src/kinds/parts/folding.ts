@@ -79,7 +79,7 @@ export const foldsOf = (
   { strips }: Pick<FoldedPanel, 'strips'>,
   left: number,
   right: number,
-  rises: 'hill' | 'valley',
+  rises: 'mountain' | 'valley',
 ): Fold[] =>
   strips.slice(1).map((strip, i) => {
     const [end, y] = [nth(strips, i).to, (nth(strips, i).to + strip.from) / 2]

@@ -60,7 +60,7 @@ export function sheathSizes(p: SheathParams, materials: Materials, reckon: Recko
       rise: given('rise', p.rise),
       wide: given('belt', p.belt + 4),
       gap: given('belt, thick', p.beltThick),
-      k: given('neutral share', body.neutral, 'share'),
+      k: given('neutral-axis factor', body.neutral, 'share'),
       thickness: given('leather', body.thickness, 'thickness'),
       end: given('end', LOOP_END),
     },

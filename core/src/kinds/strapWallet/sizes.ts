@@ -68,7 +68,7 @@ export function strapWalletSizes(
     { back, lower: given('lower', p.lower) },
   )
   const t = given('outside leather', body!.thickness, 'thickness')
-  const k = given('neutral share', body!.neutral, 'share')
+  const k = given('neutral-axis factor', body!.neutral, 'share')
   const ti = given('inner pocket', p.inner === 'pocket' ? inner!.thickness : 0, 'thickness')
   const gap = size(
     'gap',
@@ -114,7 +114,7 @@ export function strapWalletSizes(
   const full = thick('closed.full', 'thickness closed and full', gap)
   const empty = thick('closed.empty', 'thickness closed and empty', ti)
   const ts = given('strap leather', strap!.thickness, 'thickness')
-  const ks = given('neutral share of the strap', strap!.neutral, 'share')
+  const ks = given('neutral-axis factor of the strap', strap!.neutral, 'share')
   const round = (key: string, label: string, bundle: Reckoned) =>
     size(key, label, '2 × {height} + 2 × {bundle} + 2 × π × {ks} × {ts}', '§10', {
       height: closedHeight,

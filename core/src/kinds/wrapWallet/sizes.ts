@@ -38,7 +38,7 @@ export function wrapSizes(p: WrapParams, materials: Materials, reckon: Reckon): 
   const basics = basicsOf(p.margin, materials, reckon)
   const leather = leatherOf(materials, 'body')
   const t = given('leather', leather.thickness, 'thickness')
-  const k = given('neutral share', leather.neutral, 'share')
+  const k = given('neutral-axis factor', leather.neutral, 'share')
   const note = notesMaybe(p)
   const ease = given('ease', p.ease)
   const inner = (key: string, label: string, card: number, half: number) =>

@@ -39,7 +39,7 @@ const SAMPLES: readonly Sample[] = [
     drawn: () => [stroke('finished', across(), 0.2)],
   },
   {
-    words: 'fold: facing chevrons, hill or valley beside it',
+    words: 'fold: facing chevrons, mountain or valley beside it',
     layer: 'fold',
     drawn: () => [stroke('fold', across(), 0.28, [7, 2.2]), chevron(-1), chevron(1)],
   },

@@ -33,7 +33,7 @@ const move = (x: number, y: number): Matrix => [1, 0, 0, 1, x, y]
 
 /** How many numbers each may have, and what it does with them. */
 const TRANSFORMS: Readonly<Record<string, readonly [readonly number[], (n: readonly number[]) => Matrix]>> = {
-  matrix: [[6], (n) => n as unknown as Matrix],
+  matrix: [[6], ([a = 1, b = 0, c = 0, d = 1, e = 0, f = 0]) => [a, b, c, d, e, f]],
   translate: [[1, 2], ([x, y = 0]) => move(x!, y)],
   scale: [[1, 2], ([x, y = x!]) => [x!, 0, 0, y, 0, 0]],
   rotate: [[1, 3], ([angle, x = 0, y = 0]) => times(times(move(x, y), turn(angle!)), move(-x, -y))],

@@ -90,10 +90,11 @@ export function pathsOf(data: string, matrix: Matrix, where: string): Path[] {
   }
   plain.iterate((segment, _index, x, y) => {
     const from = { x, y }
-    const [command, ...n] = segment as unknown as [string, ...number[]]
+    const [command] = segment
+    const n = numbersOf(segment)
     const to = {
-      x: command === 'V' ? x : command === 'H' ? firstOf(n) : nth(n, n.length - 2),
-      y: command === 'H' ? y : lastOf(n),
+      x: command === 'V' ? x : command === 'H' ? firstOf(n) : (n.at(-2) ?? x),
+      y: command === 'H' ? y : (n.at(-1) ?? y),
     }
     const add = (s: Segment): void => void (pointDistance(s.from, s.to) > 0 && segments.push(s))
     if (command === 'M') {
@@ -112,7 +113,7 @@ export function pathsOf(data: string, matrix: Matrix, where: string): Path[] {
       const [rx, ry] = [firstOf(n), nth(n, 1)]
       if (Math.abs(rx - ry) <= 1e-6 * Math.max(rx, ry)) {
         if (pointDistance(from, to) > 0) segments.push(arcBetween(from, to, rx, n[3] === 1, n[4] === 1))
-      } else segments.push(...ellipse(from, segment as unknown as (string | number)[]))
+      } else segments.push(...ellipse(from, segment))
     } else add(line(from, to))
   })
   finish(false)
@@ -121,6 +122,10 @@ export function pathsOf(data: string, matrix: Matrix, where: string): Path[] {
     p.segments.length > 1 && pointDistance(lastOf(p.segments).to, firstOf(p.segments).from) < 1e-9
   return paths.map((p) => (ended(p) ? { ...p, closed: true } : p))
 }
+
+/** The numbers of a path command, without its letter. */
+const numbersOf = (segment: readonly (string | number)[]): number[] =>
+  segment.filter((part) => typeof part === 'number')
 
 /** An arc of an ellipse as curves, by the path library. */
 function ellipse(from: Point, segment: readonly (string | number)[]): Segment[] {
@@ -132,7 +137,8 @@ function ellipse(from: Point, segment: readonly (string | number)[]): Segment[] 
   ]
   const out: Segment[] = []
   whole.iterate((s, _index, x, y) => {
-    const [command, ...n] = s as unknown as [string, ...number[]]
+    const [command] = s
+    const n = numbersOf(s)
     if (command === 'C')
       out.push(
         cubic(
