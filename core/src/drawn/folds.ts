@@ -60,84 +60,74 @@ function middleOf(pile: Pile, fold: DrawnFold, layer: string | undefined): numbe
     : pile.panel.thickness + thick(pile.layers.slice(0, index)) + own(nth(pile.layers, index).stuff)
 }
 
+/** One fold being worked out: what goes round it and over which gap. */
+interface Folding {
+  readonly fold: DrawnFold
+  readonly pile: Pile
+  readonly gap: Reckoned
+  readonly reckon: Reckon
+  /** The key of one of its numbers. */
+  readonly key: (what: string) => string
+}
+
 /** Every fold of a drawn panel, worked out; docs/formulas.md §2, §3, §5. */
 export function foldNumbers(panel: DrawnPanel, leathers: Leathers, reckon: Reckon): FoldNumbers[] {
   const pile = pileOf(panel, leathers)
   return panel.folds.map((fold) => {
     const key = (what: string): string => `${panel.id}.${fold.id}.${what}`
-    const before = wrappedBefore(panel, fold)
-    const gap = reckon(
-      {
-        key: key('gap'),
-        label: `gap in the ${fold.name}`,
-        formula:
-          before.length > 0 ? '{own} laid in + {inner} inside it + {count} × {leaf} leaves' : '{own} laid in',
-        source: '§3',
-      },
-      {
-        own: given('laid in', fold.gap, 'thickness'),
-        inner: given(
-          'inside',
-          before.reduce((sum, f) => sum + f.gap, 0),
-          'thickness',
-        ),
-        count: given('leaves', before.length, 'count'),
-        leaf: given('leaf', pile.total, 'thickness'),
-      },
-    )
-    const bend = bendOf(fold, pile, gap, undefined, key('bend'), `${fold.name} uses up`, reckon)
-    const letIn = letInOf(fold, pile, gap, bend, bend, key('letIn'), `let in at the ${fold.name}`, reckon)
-    const layers = Object.fromEntries(
-      pile.layers.map(({ id, stuff }) => {
-        const own = bendOf(
-          fold,
-          pile,
-          gap,
-          id,
-          key(`${id}.bend`),
-          `${fold.name} uses up of the ${stuff.name}`,
-          reckon,
-        )
-        return [
-          id,
-          letInOf(
-            fold,
-            pile,
-            gap,
-            own,
-            bend,
-            key(`${id}.letIn`),
-            `let into the ${stuff.name} at the ${fold.name}`,
-            reckon,
-          ),
-        ]
-      }),
-    )
-    const last = pile.layers[pile.layers.length - 1]
+    const gap = gapOf(fold, wrappedBefore(panel, fold), pile, key('gap'), reckon)
+    const folding: Folding = { fold, pile, gap, reckon, key }
+    const bend = bendOf(folding)
+    const layers = pile.layers.map((layer) => [layer.id, letInOf(folding, bend, layer)])
+    const last = pile.layers.at(-1)
     return {
       fold,
       gap,
       bend,
-      letIn,
-      layers,
-      draped: fold.school === 'draped' ? drapedOf(fold, pile, key('draped'), reckon) : undefined,
-      step: last && stepOf(fold, pile, last.id, key('step'), reckon),
+      letIn: letInOf(folding, bend),
+      layers: Object.fromEntries(layers) as FoldNumbers['layers'],
+      draped: fold.school === 'draped' ? drapedOf(folding) : undefined,
+      step: last && stepOf(folding, last.id),
     }
   })
 }
 
-/** Flat length that the panel (or a layer of it) uses up going round. */
-function bendOf(
+/** What lies in a fold; of one that wraps, all that was wrapped before it too. */
+function gapOf(
   fold: DrawnFold,
+  before: readonly DrawnFold[],
   pile: Pile,
-  gap: Reckoned,
-  layer: string | undefined,
   key: string,
-  label: string,
   reckon: Reckon,
 ): Reckoned {
+  const inner = before.reduce((sum, f) => sum + f.gap, 0)
+  return reckon(
+    {
+      key,
+      label: `gap in the ${fold.name}`,
+      formula:
+        before.length > 0 ? '{own} laid in + {inner} inside it + {count} × {leaf} leaves' : '{own} laid in',
+      source: '§3',
+    },
+    {
+      own: given('laid in', fold.gap, 'thickness'),
+      inner: given('inside', inner, 'thickness'),
+      count: given('leaves', before.length, 'count'),
+      leaf: given('leaf', pile.total, 'thickness'),
+    },
+  )
+}
+
+type Layer = Pile['layers'][number]
+
+/** Flat length that the panel (or a layer of it) uses up going round. */
+function bendOf({ fold, pile, gap, reckon, key }: Folding, layer?: Layer): Reckoned {
+  const about = {
+    key: key(layer ? `${layer.id}.bend` : 'bend'),
+    label: `${fold.name} uses up${layer ? ` of the ${layer.stuff.name}` : ''}`,
+  }
   const angle = given('angle', fold.turn, 'angle')
-  if (fold.type === 'groove' && fold.groove && layer === undefined) {
+  if (fold.type === 'groove' && fold.groove && !layer) {
     const inputs = {
       angle,
       thickness: given('thickness', pile.panel.thickness, 'thickness'),
@@ -146,74 +136,58 @@ function bendOf(
       gap,
     }
     return fold.groove.shape === 'v'
-      ? reckon({ key, label, formula: V_GROOVE, source: '§5' }, inputs)
-      : reckon({ key, label, formula: FLAT_GROOVE, source: '§5' }, inputs)
+      ? reckon({ ...about, formula: V_GROOVE, source: '§5' }, inputs)
+      : reckon({ ...about, formula: FLAT_GROOVE, source: '§5' }, inputs)
   }
-  const middle = given('middle', middleOf(pile, fold, layer), 'thickness')
   return reckon(
     {
-      key,
-      label,
+      ...about,
       formula: '{angle} in radians × ({gap} / 2 + {middle} to the middle of the layer)',
       source: '§2',
     },
-    { angle, gap, middle },
+    { angle, gap, middle: given('middle', middleOf(pile, fold, layer?.id), 'thickness') },
   )
 }
 
-/** What the drawing is short of (or over) at the fold, by what it shows. */
-function letInOf(
-  fold: DrawnFold,
-  pile: Pile,
-  gap: Reckoned,
-  bend: Reckoned,
-  panelBend: Reckoned,
-  key: string,
-  label: string,
-  reckon: Reckon,
-): Reckoned {
+/** What the drawing is short of (or over) at the fold, by what it shows: of the panel, or of a layer. */
+function letInOf(folding: Folding, panelBend: Reckoned, layer?: Layer): Reckoned {
+  const { fold, pile, gap, reckon, key } = folding
+  const bend = layer ? bendOf(folding, layer) : panelBend
+  const about = {
+    key: key(layer ? `${layer.id}.letIn` : 'letIn'),
+    label: layer ? `let into the ${layer.stuff.name} at the ${fold.name}` : `let in at the ${fold.name}`,
+  }
   if (fold.drawn === 'bend')
-    return reckon({ key, label, formula: '{bend}: drawn to where the bend begins', source: '§2' }, { bend })
-  if (fold.drawn === 'flat')
-    return reckon(
-      {
-        key,
-        label,
-        formula:
-          bend === panelBend
-            ? '{bend} − {drawn}: drawn as it lies flat'
-            : '{bend} − {drawn} of the panel drawn flat',
-        source: '§2',
-      },
-      { bend, drawn: panelBend },
-    )
-  const v = fold.type === 'groove' && fold.groove?.shape === 'v'
-  const radius = v ? '({thickness} − {depth} groove)' : '({gap} / 2 + {pile} of leather)'
-  return reckon(
-    {
-      key,
-      label,
-      formula:
-        fold.turn > CLOSED
-          ? `{bend} − 2 × ${radius} to the outside of the fold`
-          : `{bend} − 2 × ${radius} × tangent of half of {angle} to the outside corner`,
-      source: '§0',
-    },
+    return reckon({ ...about, formula: '{bend}: drawn to where the bend begins', source: '§2' }, { bend })
+  if (fold.drawn === 'flat') {
+    const formula = layer
+      ? '{bend} − {drawn} of the panel drawn flat'
+      : '{bend} − {drawn}: drawn as it lies flat'
+    return reckon({ ...about, formula, source: '§2' }, { bend, drawn: panelBend })
+  }
+  const groove = fold.type === 'groove' && fold.groove?.shape === 'v' ? fold.groove : undefined
+  const radius = groove ? '({thickness} − {depth} groove)' : '({gap} / 2 + {pile} of leather)'
+  const formula =
+    fold.turn > CLOSED
+      ? `{bend} − 2 × ${radius} to the outside of the fold`
+      : `{bend} − 2 × ${radius} × tangent of half of {angle} to the outside corner`
+  return reckon<string>(
+    { ...about, formula, source: '§0' },
     {
       bend,
       gap,
       pile: given('pile', pile.total, 'thickness'),
       thickness: given('thickness', pile.panel.thickness, 'thickness'),
-      depth: given('depth', v ? fold.groove!.depth : 0, 'thickness'),
+      depth: given('depth', groove?.depth ?? 0, 'thickness'),
       angle: given('angle', fold.turn, 'angle'),
     },
   )
 }
 
-const drapedOf = (fold: DrawnFold, pile: Pile, key: string, reckon: Reckon): Reckoned =>
+const drapedOf = ({ fold, pile, reckon, key }: Folding): Reckoned =>
   reckon(
     {
-      key,
+      key: key('draped'),
       label: `cut long for the ${fold.name}`,
       formula: '{angle} in radians × {t} × {doubt} in doubt + {spare} to mark and cut',
       source: '§0',
@@ -226,10 +200,10 @@ const drapedOf = (fold: DrawnFold, pile: Pile, key: string, reckon: Reckon): Rec
     },
   )
 
-const stepOf = (fold: DrawnFold, pile: Pile, layer: string, key: string, reckon: Reckon): Reckoned =>
+const stepOf = ({ fold, pile, reckon, key }: Folding, layer: string): Reckoned =>
   reckon(
     {
-      key,
+      key: key('step'),
       label: `step at the edge, ${fold.name} closed`,
       formula: '{angle} in radians × {apart} between the middles',
       source: '§2',

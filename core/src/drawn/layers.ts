@@ -21,6 +21,55 @@ const INSET = {
   shown: 1,
 } as const
 
+/** How far a layer stops inside an edge, mm, and why; negative where it reaches past it. */
+interface Inset {
+  readonly by: number
+  readonly why: string
+}
+type InsetOf<Fate extends DrawnFate> = (fate: Fate, layer: DrawnLayer) => Inset | undefined
+type FateOf<Type extends DrawnFate['type']> = Extract<DrawnFate, { readonly type: Type }>
+
+const isLining = ({ sort }: DrawnLayer): boolean => sort === 'lining'
+/** What is caught in a seam, and not kept clear of it. */
+const isCaught = ({ sort }: DrawnLayer): boolean => sort === 'lining' || sort === 'reinforcement'
+const CLEAR = 'clear of the stitches'
+
+/** By what becomes of the edge; undefined where it is worked out from the turn. */
+const INSETS: { readonly [Type in DrawnFate['type']]: InsetOf<FateOf<Type>> } = {
+  doubled: () => ({ by: 0, why: 'on the fold' }),
+  turned: (fate, layer) => {
+    if (!isLining(layer)) return undefined
+    return fate.lines > 0
+      ? { by: Math.min(INSET.lining, fate.margin / 3), why: 'so that the stitches still catch it well' }
+      : { by: INSET.lining, why: 'so that it does not show' }
+  },
+  rolled: (fate, layer) =>
+    isLining(layer)
+      ? { by: Math.max(1, fate.width - INSET.underHem), why: 'so that the hem catches it' }
+      : undefined,
+  trimmed: (fate, layer) =>
+    isCaught(layer)
+      ? { by: -fate.trim, why: 'outside it: trimmed flush with the panel' }
+      : { by: fate.margin + INSET.shortOfSeam, why: CLEAR },
+  sewn: (fate, layer) =>
+    isCaught(layer)
+      ? { by: 0, why: 'caught in the seam' }
+      : { by: fate.margin + INSET.shortOfSeam, why: CLEAR },
+  long: (fate, layer) => ({ by: isLining(layer) ? -fate.by : 0, why: 'cut long with the panel' }),
+  bound: (fate, layer) => ({
+    by: isLining(layer) ? fate.binding : fate.binding + INSET.shown,
+    why: 'inside the binding',
+  }),
+  raw: (_, layer) =>
+    isLining(layer)
+      ? { by: 0, why: 'flush with the raw edge' }
+      : { by: INSET.shown, why: 'back from the edge that shows' },
+}
+const usualInset = <Type extends DrawnFate['type']>(
+  fate: FateOf<Type>,
+  layer: DrawnLayer,
+): Inset | undefined => (INSETS[fate.type] as InsetOf<DrawnFate>)(fate, layer)
+
 /** How far inside the finished edge a layer stops along an edge of that fate, with its working. */
 function insetOf(
   panel: DrawnPanel,
@@ -29,57 +78,28 @@ function insetOf(
   leathers: Leathers,
   reckon: Reckon,
 ): Reckoned {
-  const named = { key: `${panel.id}-${layer.id}.inset.${fate.type}`, source: '§4' }
-  const label = `${layer.name} inside the ${fate.type === 'doubled' ? 'fold' : `${fate.type} edge`} by`
-  const say = (formula: string, value: number): Reckoned =>
-    reckon({ ...named, label, formula: `{own} ${formula}` }, { own: given('inset', value) })
-  if (layer.inset !== null) return say('as you set it', layer.inset)
-  if (fate.type === 'doubled') return say('on the fold', 0)
-  const lining = layer.sort === 'lining'
-  switch (fate.type) {
-    case 'turned':
-    case 'rolled': {
-      if (lining && fate.type === 'rolled')
-        return say('so that the hem catches it', Math.max(1, fate.width - INSET.underHem))
-      if (lining && fate.lines > 0)
-        return say('so that the stitches still catch it well', Math.min(INSET.lining, fate.margin / 3))
-      if (lining) return say('so that it does not show', INSET.lining)
-      if (isEnclosed(layer)) {
-        const own = panelStuff(panel, leathers)
-        const edge = fate.atEdge ?? own.atEdge
-        const even = fate.school === 'even'
-        return reckon(
-          {
-            ...named,
-            label,
-            formula: even ? '({t} + {edge}) / 2 of leather round it' : '{t} of leather round it',
-          },
-          {
-            t: given('leather', own.thickness, 'thickness'),
-            edge: given('edge', even ? edge : own.thickness, 'thickness'),
-          },
-        )
-      }
-      return reckon(
-        { ...named, label, formula: '{turn} turn + {short}: it stops where the turn lands' },
-        { turn: given('turn', fate.width), short: given('short', INSET.shortOfTurn) },
-      )
-    }
-    case 'trimmed':
-      return lining || layer.sort === 'reinforcement'
-        ? say('outside it: trimmed flush with the panel', -fate.trim)
-        : say('clear of the stitches', fate.margin + INSET.shortOfSeam)
-    case 'sewn':
-      return lining || layer.sort === 'reinforcement'
-        ? say('caught in the seam', 0)
-        : say('clear of the stitches', fate.margin + INSET.shortOfSeam)
-    case 'long':
-      return say('cut long with the panel', lining ? -fate.by : 0)
-    case 'bound':
-      return say('inside the binding', lining ? fate.binding : fate.binding + INSET.shown)
-    case 'raw':
-      return lining ? say('flush with the raw edge', 0) : say('back from the edge that shows', INSET.shown)
+  const about = {
+    key: `${panel.id}-${layer.id}.inset.${fate.type}`,
+    label: `${layer.name} inside the ${fate.type === 'doubled' ? 'fold' : `${fate.type} edge`} by`,
+    source: '§4',
   }
+  const own = layer.inset === null ? usualInset(fate, layer) : { by: layer.inset, why: 'as you set it' }
+  if (own) return reckon<string>({ ...about, formula: `{own} ${own.why}` }, { own: given('inset', own.by) })
+  if (fate.type !== 'turned' && fate.type !== 'rolled') throw new Error(`no inset for a ${fate.type} edge`)
+  if (!isEnclosed(layer))
+    return reckon(
+      { ...about, formula: '{turn} turn + {short}: it stops where the turn lands' },
+      { turn: given('turn', fate.width), short: given('short', INSET.shortOfTurn) },
+    )
+  const leather = panelStuff(panel, leathers)
+  const even = fate.school === 'even'
+  return reckon(
+    { ...about, formula: even ? '({t} + {edge}) / 2 of leather round it' : '{t} of leather round it' },
+    {
+      t: given('leather', leather.thickness, 'thickness'),
+      edge: given('edge', even ? (fate.atEdge ?? leather.atEdge) : leather.thickness, 'thickness'),
+    },
+  )
 }
 
 /** A component piece, or why there is none. */

@@ -195,7 +195,7 @@ function nothing(panel: DrawnPanel): Outline {
 
 /** A rounding before the start may belong to the last edge: the walk begins where an edge begins. */
 function startedAtEdge(owners: readonly Owned[]): readonly Owned[] {
-  const last = lastOf(owners)
-  const start = owners.findIndex((o) => o.edge !== last.edge || o.half !== last.half)
+  const last = owners.at(-1)
+  const start = owners.findIndex((o) => o.edge !== last?.edge || o.half !== last.half)
   return start > 0 ? rotated(owners, start) : owners
 }

@@ -20,6 +20,35 @@ import type { CutFrom } from './stock.js'
 import { type Treatment, type TurnedChain } from './treatment.js'
 import type { Turn } from './turn.js'
 
+/** A sharp corner between two edges, seen from inside the panel. */
+interface Sharp {
+  readonly id: string
+  readonly at: Point
+  /** Away from the corner along the edge before it and the one after it, and out of the panel across each. */
+  readonly along: readonly [Point, Point]
+  readonly out: readonly [Point, Point]
+  /** How far the outline turns there, radians; negative where it turns inwards. */
+  readonly turning: number
+  readonly turns: readonly [Turn | undefined, Turn | undefined]
+}
+
+function sharpAt(panel: Panel, i: number, turns: Sharp['turns']): Sharp | undefined {
+  const { segments } = panel.outline
+  const inward = inwardSide(panel.outline)
+  const [before, after] = [nth(segments, i), nth(segments, (i + 1) % segments.length)]
+  const [along, onward] = [segmentTangent(before, 1), segmentTangent(after, 0)]
+  const turning = Math.atan2(pointCross(along, onward), pointDot(along, onward)) * inward
+  if (Math.abs(turning) < TURNING.sharp || Math.abs(turning) > TURNING.spike) return undefined
+  return {
+    id: `${panel.id}.corner-${i + 1}`,
+    at: before.to,
+    along: [pointScale(along, -1), onward],
+    out: [pointScale(pointRight(along), -inward), pointScale(pointRight(onward), -inward)],
+    turning,
+    turns,
+  }
+}
+
 /** Sharp corners where a turned edge begins or ends: mitre, snip, or the end cut back to the line it folds onto. */
 export function cornerTreatments(
   panel: Panel,
@@ -29,69 +58,45 @@ export function cornerTreatments(
   reckon: Reckon,
 ): Treatment[] {
   const { segments } = panel.outline
-  const inward = inwardSide(panel.outline)
   const turnAt = (segment: number): Turn | undefined =>
     chains.find((c) => c.edges.some((e) => segment >= e.first && segment <= e.last))?.turn
-  return segments.flatMap((before, i): Treatment[] => {
-    const k = (i + 1) % segments.length
-    const after = nth(segments, k)
-    const [a, b] = [turnAt(i), turnAt(k)]
-    if (!a && !b) return []
-    const [along, onward] = [segmentTangent(before, 1), segmentTangent(after, 0)]
-    const turning = Math.atan2(pointCross(along, onward), pointDot(along, onward)) * inward
-    if (Math.abs(turning) < TURNING.sharp || Math.abs(turning) > TURNING.spike) return []
-    const id = `${panel.id}.corner-${i + 1}`
-    const corner = before.to
-    // Directions away from the corner along both edges, and out of the panel.
-    const [d1, d2] = [pointScale(along, -1), onward]
-    const [n1, n2] = [pointScale(pointRight(along), -inward), pointScale(pointRight(onward), -inward)]
-    if (turning < 0)
-      return [snipped(id, corner, n1, n2, Math.max(a?.allowance.value ?? 0, b?.allowance.value ?? 0), stock)]
-    if (a && b) return [mitred(id, panel, corner, [d1, d2], [n1, n2], Math.PI - turning, a, b, reckon)]
-    const [turn, along1, out, side, sideGrow] = a
-      ? ([a, d1, n1, d2, grow(k)] as const)
-      : ([b!, d2, n2, d1, grow(i)] as const)
-    return endCut(id, corner, turn, along1, out, side, a ? n2 : n1, sideGrow)
+  return segments.flatMap((_, i): Treatment[] => {
+    const after = (i + 1) % segments.length
+    const [a, b] = [turnAt(i), turnAt(after)]
+    const corner = a || b ? sharpAt(panel, i, [a, b]) : undefined
+    if (!corner) return []
+    if (corner.turning < 0) return [snipped(corner, stock)]
+    if (a && b) return [mitred(corner, [a, b], panel.core ?? 0, reckon)]
+    return endCut(corner, a ? grow(after) : grow(i))
   })
 }
 
 /** One snip into an inward corner, stopped by a small hole. */
-function snipped(
-  id: string,
-  corner: Point,
-  n1: Point,
-  n2: Point,
-  allowance: number,
-  stock: CutFrom,
-): Treatment {
+function snipped({ id, at, out: [n1, n2], turns }: Sharp, stock: CutFrom): Treatment {
+  const allowance = Math.max(...turns.map((turn) => turn?.allowance.value ?? 0))
   const root = Math.max(1, stock.thickness)
   const out = pointUnit(pointAdd(n1, n2))
-  const from = pointAdd(corner, pointScale(out, root))
+  const from = pointAdd(at, pointScale(out, root))
   return {
     id,
     sort: 'snip',
-    at: corner,
+    at,
     count: 1,
     root,
     numbers: [],
-    cuts: [openPath([line(from, pointAdd(corner, pointScale(out, Math.max(allowance, root + 1) * 1.2)))])],
+    cuts: [openPath([line(from, pointAdd(at, pointScale(out, Math.max(allowance, root + 1) * 1.2)))])],
     stop: { at: from, across: 1.5 },
   }
 }
 
-/** Two turned edges meeting outward: cut so that they meet over the corner; docs/formulas.md §4 [4.07, 4.08]. */
-function mitred(
-  id: string,
-  panel: Panel,
-  corner: Point,
-  [d1, d2]: readonly [Point, Point],
-  [n1, n2]: readonly [Point, Point],
+/** How far from the finished corner two turned edges are cut off; docs/formulas.md §4 [4.07, 4.08]. */
+function mitreNumbers(
+  { id }: Sharp,
   interior: number,
-  a: Turn,
-  b: Turn,
+  [a, b]: readonly [Turn, Turn],
+  core: number,
   reckon: Reckon,
-): Treatment {
-  const core = panel.core ?? 0
+) {
   const least = reckon(
     {
       key: `${id}.none`,
@@ -124,43 +129,50 @@ function mitred(
       clear: given('clear', TURNING.mitreClear),
     },
   )
-  const out = pointUnit(pointAdd(n1, n2))
-  const root = pointAdd(corner, pointScale(out, cut.value))
+  return { least, cut }
+}
+
+/** Two turned edges meeting outward: cut so that they meet over the corner. */
+function mitred(corner: Sharp, turns: readonly [Turn, Turn], core: number, reckon: Reckon): Treatment {
+  const { id, at, along, out: across, turning } = corner
+  const interior = Math.PI - turning
+  const { least, cut } = mitreNumbers(corner, interior, turns, core, reckon)
+  const out = pointUnit(pointAdd(...across))
+  const root = pointAdd(at, pointScale(out, cut.value))
   const half = Math.tan(interior / 2)
-  const leg = (d: Point, n: Point, turn: Turn): Point => {
-    const direction = pointAdd(n, pointScale(d, 1 / half))
-    const outward = pointDot(pointScale(out, cut.value), n)
-    return pointAdd(root, pointScale(direction, Math.max(0, turn.allowance.value - outward)))
+  const leg = (edge: 0 | 1): Point => {
+    const direction = pointAdd(across[edge], pointScale(along[edge], 1 / half))
+    const outward = pointDot(pointScale(out, cut.value), across[edge])
+    return pointAdd(root, pointScale(direction, Math.max(0, turns[edge].allowance.value - outward)))
   }
   return {
     id,
     sort: 'mitre',
-    at: corner,
+    at,
     count: 1,
     root: cut.value,
     numbers: [least, cut],
     cuts: [],
-    cutOff: [leg(d1, n1, a), root, leg(d2, n2, b)],
+    cutOff: [leg(0), root, leg(1)],
   }
 }
 
-/** Where a turned edge ends at one that is not: its end is the neighbour's line folded over, so that nothing stands out. */
-function endCut(
-  id: string,
-  corner: Point,
-  turn: Turn,
-  along: Point,
-  out: Point,
-  side: Point,
-  sideOut: Point,
-  sideGrow: number,
-): Treatment[] {
+/**
+ * Where a turned edge ends at one that is not: its end is the neighbour's line folded over, so that nothing stands out.
+ * The neighbour is cut `grow` mm outside its finished edge.
+ */
+function endCut({ id, at, along: both, out: across, turns }: Sharp, grow: number): Treatment[] {
+  const own = turns[0] ? 0 : 1
+  const turn = turns[own]
+  if (!turn) return []
+  const [along, side] = [both[own], both[own === 0 ? 1 : 0]]
+  const [out, sideOut] = [across[own], across[own === 0 ? 1 : 0]]
   // The neighbour's cut line meets the finished edge here.
-  const shift = sideGrow / Math.max(1e-6, Math.abs(pointDot(sideOut, along)))
-  const root = pointAdd(corner, pointScale(along, -shift))
+  const shift = grow / Math.max(1e-6, Math.abs(pointDot(sideOut, along)))
+  const root = pointAdd(at, pointScale(along, -shift))
   const mirrored = pointAdd(side, pointScale(out, -2 * pointDot(side, out)))
   const rise = pointDot(mirrored, out)
   if (rise <= 0.05 || pointDot(mirrored, along) <= 1e-6) return []
   const tip = pointAdd(root, pointScale(mirrored, turn.allowance.value / rise))
-  return [{ id, sort: 'end', at: corner, count: 1, root: 0, numbers: [], cuts: [], cutOff: [root, tip] }]
+  return [{ id, sort: 'end', at, count: 1, root: 0, numbers: [], cuts: [], cutOff: [root, tip] }]
 }
