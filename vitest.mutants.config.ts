@@ -3,6 +3,9 @@ import { defineConfig } from 'vitest/config'
 
 const core = (file: string): string => fileURLToPath(new URL(`./core/src/${file}`, import.meta.url))
 
+/** Names of test files, where a folder has its own: MUTANT_TESTS=expression,maths-cases. */
+const own = (process.env.MUTANT_TESTS ?? '').split(',').filter(Boolean)
+
 /** For mutation runs: the core's own tests, of which those over hundreds of random designs take longer than they notice more. */
 export default defineConfig({
   resolve: {
@@ -13,7 +16,7 @@ export default defineConfig({
     ],
   },
   test: {
-    include: ['core/test/**/*.test.ts'],
+    include: own.length > 0 ? own.map((name) => `core/test/${name}.test.ts`) : ['core/test/**/*.test.ts'],
     exclude: [
       'core/test/**/*-any.test.ts',
       'core/test/{print,reading-dxf,bag-out,workings,by-machine,slips,kinds,smallest-takes,start,lettering,demos}.test.ts',
