@@ -1,4 +1,3 @@
-import { firstOf } from '../lists/index.js'
 import {
   type Box,
   type Path,
@@ -210,7 +209,7 @@ function placeOne(layout: Layout, ask: Ask): void {
 
 /** Beside everything: below the piece, one under the other, where there is always room. */
 function besideSpan(layout: Layout, { forms, about }: Ask): Found {
-  const form = firstOf(forms)
+  const form = forms[0]!
   for (let down = 2; ; down += 2) {
     const at = { x: about.x, y: layout.span.bottom + down + form.height / 2 }
     if (layout.fits(boxAt(form, at), 'outside', false)) return { form, at }

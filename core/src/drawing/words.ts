@@ -1,4 +1,3 @@
-import { lastOf, nth } from '../lists/index.js'
 import type { Point } from '../geometry/index.js'
 import { ASCENT, DESCENT, textWidth } from './metrics.js'
 import type { Form } from './place.js'
@@ -26,10 +25,10 @@ export function wordsForm(layer: LayerName, lines: readonly Line[], upright = fa
     y += i === 0 ? ASCENT * l.size : LEADING * l.size
     baselines.push(y)
   })
-  const tall = y + DESCENT * lastOf(lines).size
+  const tall = y + DESCENT * lines[lines.length - 1]!.size
   const draw = (centre: Point): Drawn[] =>
     lines.map(({ words, size, bold }, i) => {
-      const down = nth(baselines, i) - tall / 2
+      const down = baselines[i]! - tall / 2
       const at = upright ? { x: centre.x + down, y: centre.y } : { x: centre.x, y: centre.y + down }
       return text(layer, at, words, size, 'middle', bold ?? false, upright ? -Math.PI / 2 : 0)
     })

@@ -1,4 +1,3 @@
-import { nth } from '../lists/index.js'
 import {
   type Path,
   type Point,
@@ -91,7 +90,7 @@ function drawnOf(panel: Panel, drawn: DrawnPanel, { full, bears, ways }: Skivabl
         covers: (local) => pathNearest(path, local).distance < EDGE_WIDTH - 0.01,
         change: (to, design) => {
           const index = design.drawn.findIndex((d) => d.id === drawn.id)
-          const skives = nth(design.drawn, index).skives.filter((s) => s.id !== id)
+          const skives = design.drawn[index]!.skives.filter((s) => s.id !== id)
           const where = { type: 'edge', edge: edge.id } as const
           return {
             path: ['drawn', index, 'skives'],

@@ -1,4 +1,3 @@
-import { nth } from '../lists/index.js'
 import type { Point } from '../geometry/index.js'
 import type { ReliefMap } from './map.js'
 
@@ -60,21 +59,16 @@ function crossed(map: ReliefMap, levels: readonly number[]): Crossed[] {
   let c = 0
   for (let k = 0; k < rows; k += 1)
     for (let i = 0; i < columns; i += 1) {
-      const height = nth(heights, k * columns + i)
-      while (c < levels.length && height >= nth(levels, c)) c += 1
-      while (c > 0 && height < nth(levels, c - 1)) c -= 1
+      const height = heights[k * columns + i]!
+      while (c < levels.length && height >= levels[c]!) c += 1
+      while (c > 0 && height < levels[c - 1]!) c -= 1
       reached[(k + 1) * wide + i + 1] = c
     }
   const found: Crossed[] = []
   for (let k = -1; k < rows; k += 1)
     for (let i = -1; i < columns; i += 1) {
       const at = (k + 1) * wide + i + 1
-      const [a, b, d, e] = [
-        nth(reached, at),
-        nth(reached, at + 1),
-        nth(reached, at + wide),
-        nth(reached, at + wide + 1),
-      ]
+      const [a, b, d, e] = [reached[at]!, reached[at + 1]!, reached[at + wide]!, reached[at + wide + 1]!]
       if (a === b && a === d && a === e) continue
       found.push({ column: i, row: k, low: Math.min(a, b, d, e), high: Math.max(a, b, d, e) })
     }
@@ -96,7 +90,7 @@ export function contours(map: ReliefMap, levels: readonly number[]): Contour[] {
 function contoursAt(map: ReliefMap, level: number, squares: readonly Crossed[]): Contour[] {
   const { columns, rows, heights } = map
   const at = (i: number, k: number): number =>
-    i < 0 || k < 0 || i >= columns || k >= rows ? 0 : nth(heights, k * columns + i)
+    i < 0 || k < 0 || i >= columns || k >= rows ? 0 : heights[k * columns + i]!
   // Sides of squares are told apart by number: level ones even, upright ones odd.
   const wide = columns + 2
   const side = (i: number, k: number, which: number): number => {
@@ -108,7 +102,7 @@ function contoursAt(map: ReliefMap, level: number, squares: readonly Crossed[]):
   for (const { column: i, row: k } of squares) {
     const corners = [at(i, k), at(i + 1, k), at(i + 1, k + 1), at(i, k + 1)]
     const kind = corners.reduce((bits, height, n) => (height >= level ? bits | (1 << n) : bits), 0)
-    for (const [from, to] of nth(WAYS, kind)) next.set(side(i, k, from), side(i, k, to))
+    for (const [from, to] of WAYS[kind]!) next.set(side(i, k, from), side(i, k, to))
   }
   const place = (s: number): Point => {
     const upright = s % 2 === 1
@@ -150,11 +144,11 @@ function smoothed(points: readonly Point[], tolerance: number): readonly Point[]
   ]
   for (let part = stack.pop(); part; part = stack.pop()) {
     const [from, to] = part
-    const [a, b] = [nth(points, from), nth(points, to % points.length)]
+    const [a, b] = [points[from]!, points[to % points.length]!]
     const length = Math.hypot(b.x - a.x, b.y - a.y)
     let [worst, where] = [tolerance, -1]
     for (let i = from + 1; i < to; i += 1) {
-      const p = nth(points, i)
+      const p = points[i]!
       const off =
         length < 1e-9
           ? Math.hypot(p.x - a.x, p.y - a.y)

@@ -1,4 +1,3 @@
-import { nth } from '../lists/index.js'
 import {
   type Box,
   type Point,
@@ -42,7 +41,7 @@ export function mapHeight(map: ReliefMap, p: Point): number {
   const column = Math.floor((p.x - map.left) / map.step)
   const row = Math.floor((p.y - map.top) / map.step)
   if (column < 0 || row < 0 || column >= map.columns || row >= map.rows) return 0
-  return nth(map.heights, row * map.columns + column)
+  return map.heights[row * map.columns + column]!
 }
 
 /** Every stretch of every row inside a ring of points (odd-even rule). */
@@ -50,7 +49,7 @@ function scan(ring: readonly Point[], map: ReliefMap, fill: Fill): void {
   const { top, step, rows } = map
   const crossings: number[][] = []
   ring.forEach((a, i) => {
-    const b = nth(ring, i === 0 ? ring.length - 1 : i - 1)
+    const b = ring[i === 0 ? ring.length - 1 : i - 1]!
     const [low, high] = a.y < b.y ? [a, b] : [b, a]
     // Rows whose middle lies in [low.y, high.y).
     const first = Math.max(0, Math.ceil((low.y - top) / step - 0.5))
@@ -63,7 +62,7 @@ function scan(ring: readonly Point[], map: ReliefMap, fill: Fill): void {
   })
   crossings.forEach((xs, row) => {
     xs.sort((a, b) => a - b)
-    for (let k = 0; k + 1 < xs.length; k += 2) fill(row, nth(xs, k), nth(xs, k + 1))
+    for (let k = 0; k + 1 < xs.length; k += 2) fill(row, xs[k]!, xs[k + 1]!)
   })
 }
 
@@ -121,7 +120,7 @@ function lower({ ring, from, to, band }: LaidBand, map: ReliefMap, own: Float64A
       const along = ((x - from.x) * dx + (y - from.y) * dy) / whole
       const level = band.start + (band.end - band.start) * Math.min(1, Math.max(0, along))
       const at = row * map.columns + i
-      if (nth(own, at) > level) own[at] = level
+      if (own[at]! > level) own[at] = level
     }
   })
 }
@@ -131,7 +130,7 @@ function distances({ points, reach }: EdgeProfile, laid: LaidSheet, map: ReliefM
   const near = new Float64Array(map.columns * map.rows).fill(Infinity)
   const placed = points.map((p) => pointMoved(p, laid.sheet.move))
   for (let k = 1; k < placed.length; k += 1) {
-    const [a, b] = [nth(placed, k - 1), nth(placed, k)]
+    const [a, b] = [placed[k - 1]!, placed[k]!]
     const [ux, uy] = [b.x - a.x, b.y - a.y]
     const length = ux * ux + uy * uy
     const [i0, i1] = columnsOf(map, Math.min(a.x, b.x) - reach, Math.max(a.x, b.x) + reach)
@@ -145,7 +144,7 @@ function distances({ points, reach }: EdgeProfile, laid: LaidSheet, map: ReliefM
         const [ex, ey] = [wx - ux * t, wy - uy * t]
         const d = ex * ex + ey * ey
         const at = row * map.columns + i
-        if (d < nth(near, at)) near[at] = d
+        if (d < near[at]!) near[at] = d
       }
     }
   }
@@ -160,10 +159,10 @@ function ownHeights(laid: LaidSheet, map: ReliefMap): Float64Array {
     const near = distances(profile, laid, map)
     const most = profile.reach * profile.reach
     for (let at = 0; at < near.length; at += 1) {
-      const d = nth(near, at)
+      const d = near[at]!
       if (d > most) continue
       const level = profileLevel(profile, Math.sqrt(d))
-      own[at] = turn ? Math.max(nth(own, at), level) : Math.min(nth(own, at), level)
+      own[at] = turn ? Math.max(own[at]!, level) : Math.min(own[at]!, level)
     }
   }
   for (const band of laidBands(laid)) lower(band, map, own)
@@ -197,7 +196,7 @@ function addSheet(laid: LaidSheet, map: ReliefMap): void {
     const [start, end] = columnsOf(map, from, to)
     for (let i = start; i <= end; i += 1)
       map.heights[row * map.columns + i]! += own
-        ? nth(own, (row - first) * part.columns + i - column)
+        ? own[(row - first) * part.columns + i - column]!
         : laid.thickness
   })
 }
@@ -206,7 +205,7 @@ function addSheet(laid: LaidSheet, map: ReliefMap): void {
 function ringClipped(ring: readonly Point[], { at, inward }: Clip): Point[] {
   const depth = (p: Point): number => (p.x - at.x) * inward.x + (p.y - at.y) * inward.y
   return ring.flatMap((p, i) => {
-    const before = nth(ring, i === 0 ? ring.length - 1 : i - 1)
+    const before = ring[i === 0 ? ring.length - 1 : i - 1]!
     const [d, b] = [depth(p), depth(before)]
     const crosses = d > 0 !== b > 0
     const edge = crosses ? [pointBetween(before, p, b / (b - d))] : []

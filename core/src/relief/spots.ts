@@ -1,4 +1,3 @@
-import { nth } from '../lists/index.js'
 import { type Point, pointDistance } from '../geometry/index.js'
 import { type ReliefMap, cellPlace, mapThickest } from './map.js'
 
@@ -19,7 +18,7 @@ const APART = 17
 
 /** How far round a cell the work is as thick as there, in cells. */
 function levelRadius({ heights, columns, rows }: ReliefMap, i: number, k: number, most: number): number {
-  const here = nth(heights, k * columns + i)
+  const here = heights[k * columns + i]!
   for (let r = 1; r <= most; r += 1) {
     if (i - r < 0 || k - r < 0 || i + r >= columns || k + r >= rows) return r - 1
     for (let d = -r; d <= r; d += 1)
@@ -29,7 +28,7 @@ function levelRadius({ heights, columns, rows }: ReliefMap, i: number, k: number
         (k + d) * columns + i - r,
         (k + d) * columns + i + r,
       ])
-        if (Math.abs(nth(heights, at) - here) > SAME) return r - 1
+        if (Math.abs(heights[at]! - here) > SAME) return r - 1
   }
   return most
 }
@@ -41,7 +40,7 @@ export function thickestSpot(map: ReliefMap): Spot {
   const most = Math.ceil(FARTHEST / map.step)
   for (let k = 0; k < map.rows; k += 1)
     for (let i = 0; i < map.columns; i += 1) {
-      if (nth(map.heights, k * map.columns + i) < height - 1e-4) continue
+      if (map.heights[k * map.columns + i]! < height - 1e-4) continue
       const radius = levelRadius(map, i, k, most)
       if (radius > best) [best, at] = [radius, cellPlace(map, i, k)]
     }
@@ -55,7 +54,7 @@ export function spotHeights(map: ReliefMap, count = 12): Spot[] {
   const found: { spot: Spot; radius: number }[] = []
   for (let k = 0; k < map.rows; k += stride)
     for (let i = 0; i < map.columns; i += stride) {
-      const height = nth(map.heights, k * map.columns + i)
+      const height = map.heights[k * map.columns + i]!
       if (height <= 0) continue
       const radius = levelRadius(map, i, k, most)
       if (radius > 0) found.push({ radius, spot: { at: cellPlace(map, i, k), height, thickest: false } })

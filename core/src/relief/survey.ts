@@ -1,4 +1,3 @@
-import { firstOf } from '../lists/index.js'
 import type { Derived } from '../derived/index.js'
 import { boxHeight, boxWidth } from '../geometry/index.js'
 import { type LaidUp, layersAt, workOf } from '../layup/index.js'
@@ -69,7 +68,7 @@ export function survey(derived: Derived, asked: Asked): Survey {
     map,
     contours: contours(map, levelsOf(mapThickest(map), asked.interval)),
     spots,
-    atThickest: [...new Set(layersAt(work, firstOf(spots).at, asked.contents).map((l) => l.laid.sheet.name))],
+    atThickest: [...new Set(layersAt(work, spots[0]!.at, asked.contents).map((l) => l.laid.sheet.name))],
     seams: derived.runs.map((run) => alongRun(run, workOf(derived.works, run.join.layup))),
   }
 }

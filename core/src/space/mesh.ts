@@ -1,4 +1,3 @@
-import { nth } from '../lists/index.js'
 import earcut from 'earcut'
 import {
   type Box,
@@ -79,23 +78,19 @@ function followingBreaks(
   const [ss, rs] = [evenBreaks(left, right), evenBreaks(top, bottom)]
   const grid = ss.map((s) => rs.map((r) => levels(s, r)))
   const bends = (a: readonly number[], b: readonly number[], c: readonly number[]): boolean =>
-    b.some((level, k) => Math.abs(nth(a, k) - 2 * level + nth(c, k)) > LEVEL)
+    b.some((level, k) => Math.abs(a[k]! - 2 * level + c[k]!) > LEVEL)
   const inner = (lines: readonly number[], bent: (i: number) => boolean): number[] =>
     lines.filter((_, i) => i > 0 && i < lines.length - 1 && bent(i))
   return [
-    inner(ss, (i) =>
-      rs.some((_, j) => bends(nth(nth(grid, i - 1), j), nth(nth(grid, i), j), nth(nth(grid, i + 1), j))),
-    ),
-    inner(rs, (j) =>
-      ss.some((_, i) => bends(nth(nth(grid, i), j - 1), nth(nth(grid, i), j), nth(nth(grid, i), j + 1))),
-    ),
+    inner(ss, (i) => rs.some((_, j) => bends(grid[i - 1]![j]!, grid[i]![j]!, grid[i + 1]![j]!))),
+    inner(rs, (j) => ss.some((_, i) => bends(grid[i]![j - 1]!, grid[i]![j]!, grid[i]![j + 1]!))),
   ]
 }
 
 /** Which points of a polygon lie on the outline it was cut from, so that its cut edge shows there. */
 function onOutline(points: readonly Point[]): (a: Point, b: Point) => boolean {
   const key = (p: Point): string => `${Math.round(p.x * 1e4)},${Math.round(p.y * 1e4)}`
-  const edges = points.map((p, i) => [p, nth(points, (i + 1) % points.length)] as const)
+  const edges = points.map((p, i) => [p, points[(i + 1) % points.length]!] as const)
   const ends = new Map<string, number[]>()
   edges.forEach(([p], i) => {
     const k = key(p)
@@ -113,7 +108,7 @@ function onOutline(points: readonly Point[]): (a: Point, b: Point) => boolean {
   return (a, b) => {
     const known = ends.get(key(a)) ?? ends.get(key(b))
     const middle = { x: (a.x + b.x) / 2, y: (a.y + b.y) / 2 }
-    return known ? known.some((i) => near(middle, nth(edges, i))) : edges.some((e) => near(middle, e))
+    return known ? known.some((i) => near(middle, edges[i]!)) : edges.some((e) => near(middle, e))
   }
 }
 
@@ -152,11 +147,7 @@ function addPart(
   const shown = onOutline(whole.map((p) => ({ x: onCourse(part, p).s, y: onCourse(part, p).r })))
   const box = pathBox({
     closed: true,
-    segments: unrolled.map((from, i) => ({
-      type: 'line',
-      from,
-      to: nth(unrolled, (i + 1) % unrolled.length),
-    })),
+    segments: unrolled.map((from, i) => ({ type: 'line', from, to: unrolled[(i + 1) % unrolled.length]! })),
   })
   const [even, evenAcross] = covered.follows
     ? followingBreaks(box, (s, r) => {
@@ -194,15 +185,15 @@ function addCell(
   const down = ({ at, grain, half }: Corner3): Point3 => point3Along(at, grain, -half)
   const faces = earcut(cell.flatMap(({ p }) => [p.x, p.y]))
   for (let i = 0; i < faces.length; i += 3) {
-    const three = [nth(faces, i), nth(faces, i + 1), nth(faces, i + 2)].map((k) => nth(cell, k).c)
-    grainSide.add(three.map(up), (k) => nth(three, k).grain)
+    const three = [faces[i]!, faces[i + 1]!, faces[i + 2]!].map((k) => cell[k]!.c)
+    grainSide.add(three.map(up), (k) => three[k]!.grain)
     rest.add(three.toReversed().map(down), (k) => {
-      const { x, y, z } = nth(three, 2 - k).grain
+      const { x, y, z } = three[2 - k]!.grain
       return { x: -x, y: -y, z: -z }
     })
   }
   cell.forEach((a, i) => {
-    const b = nth(cell, (i + 1) % cell.length)
+    const b = cell[(i + 1) % cell.length]!
     if (!shown(a.p, b.p)) return
     const [a1, a2, b1, b2] = [up(a.c), down(a.c), up(b.c), down(b.c)]
     const normal = squareTo(a1, b1, a2)

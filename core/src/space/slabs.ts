@@ -1,4 +1,3 @@
-import { nth } from '../lists/index.js'
 import type { Point } from '../geometry/index.js'
 
 /** What of a polygon lies on the side of a line that `inward` points to; may touch itself along the line. */
@@ -6,7 +5,7 @@ export function clipped(polygon: readonly Point[], at: Point, inward: Point): Po
   const depth = (p: Point): number => (p.x - at.x) * inward.x + (p.y - at.y) * inward.y
   const kept: Point[] = []
   polygon.forEach((b, i) => {
-    const a = nth(polygon, (i + polygon.length - 1) % polygon.length)
+    const a = polygon[(i + polygon.length - 1) % polygon.length]!
     const [da, db] = [depth(a), depth(b)]
     if (da >= 0 !== db >= 0) {
       const share = da / (da - db)
@@ -36,7 +35,7 @@ export function slabs(polygon: readonly Point[], breaks: readonly number[]): Poi
   return cuts
     .slice(1)
     .map((to, i) => {
-      const after = i === 0 ? [...polygon] : clipped(polygon, { x: nth(cuts, i), y: 0 }, { x: 1, y: 0 })
+      const after = i === 0 ? [...polygon] : clipped(polygon, { x: cuts[i]!, y: 0 }, { x: 1, y: 0 })
       return i === cuts.length - 2 ? after : clipped(after, { x: to, y: 0 }, { x: -1, y: 0 })
     })
     .filter((p) => p.length > 2)

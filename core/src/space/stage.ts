@@ -1,4 +1,3 @@
-import { nth } from '../lists/index.js'
 import {
   type Move,
   type Point,
@@ -138,11 +137,8 @@ function foldedParts(carrier: LaidSheet | undefined, shut: number): StoodPart[] 
   const edges = [Math.min(...reach), ...folds.map((f) => f.s), Math.max(...reach)]
   const longest = edges
     .slice(1)
-    .reduce(
-      (best, s, i) => (s - nth(edges, i) > nth(edges, best + 1) - nth(edges, best) + 1e-6 ? i : best),
-      0,
-    )
-  const middle = (nth(edges, longest) + nth(edges, longest + 1)) / 2
+    .reduce((best, s, i) => (s - edges[i]! > edges[best + 1]! - edges[best]! + 1e-6 ? i : best), 0)
+  const middle = (edges[longest]! + edges[longest + 1]!) / 2
   const from = { x: along.x * middle, y: along.y * middle }
   const half = (way: 1 | -1): StoodPart => {
     const on = way > 0 ? folds.slice(longest) : folds.slice(0, longest).toReversed()

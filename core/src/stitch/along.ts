@@ -1,4 +1,3 @@
-import { firstOf, nth } from '../lists/index.js'
 import {
   type Path,
   type Point,
@@ -53,7 +52,7 @@ export function rowsAlongMaybe(
   const wanted = Math.max(least, pathLength(row) / 2)
   const ways = [pull, pull + Math.PI].map((angle) => point(Math.cos(angle), Math.sin(angle)))
   const reaches = ways.map((way) => Math.min(...ends.map((end) => reachOver(end, way, held, wanted))))
-  const best = firstOf(reaches) >= nth(reaches, 1) ? 0 : 1
+  const best = reaches[0]! >= reaches[1]! ? 0 : 1
   if (reaches[best]! < least || pointDistance(...ends) < pitch) return undefined
   const [first, second] = ends.map((end) =>
     openPath([line(end, pointAdd(end, pointScale(ways[best]!, reaches[best]!)))]),

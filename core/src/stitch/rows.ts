@@ -1,4 +1,3 @@
-import { firstOf, lastOf } from '../lists/index.js'
 import {
   type Path,
   line,
@@ -45,10 +44,8 @@ function startedMaybe(path: Path, startBy: number, endBy: number): Path | undefi
   const kept = pathPart(path, cutStart, length - cutEnd)
   const onward = (from: Path, by: number) => {
     if (by <= 0) return []
-    const end = lastOf(from.segments)
-    const before = firstOf(
-      pathPart(from, Math.max(0, pathLength(from) - 0.01), pathLength(from)).segments,
-    ).from
+    const end = from.segments[from.segments.length - 1]!
+    const before = pathPart(from, Math.max(0, pathLength(from) - 0.01), pathLength(from)).segments[0]!.from
     const share = by / pointDistance(before, end.to)
     return [
       line(end.to, {

@@ -1,4 +1,3 @@
-import { firstOf, nth } from '../lists/index.js'
 import {
   type Path,
   angleMoved,
@@ -70,7 +69,7 @@ function stacked(places: readonly HolePlace[], sheets: readonly LaidSheet[]): Ho
     let stack = 0
     let there = 0
     for (let i = 0; i < sheets.length; i += 1) {
-      const thickness = sheetThickness(nth(sheets, i), at)
+      const thickness = sheetThickness(sheets[i]!, at)
       if (thickness === 0) continue
       there += 2 ** i
       stack += thickness
@@ -123,10 +122,7 @@ function stepsOf(path: Path, work: LaidUp, sheets: readonly LaidSheet[]): Step[]
     .filter((laid) => laid.part === 'whole')
     .flatMap((laid) =>
       pathCrossings(path, laid.placed)
-        .map(
-          ({ segment, parameter }) =>
-            nth(starts, segment) + segmentLength(nth(path.segments, segment), parameter),
-        )
+        .map(({ segment, parameter }) => starts[segment]! + segmentLength(path.segments[segment]!, parameter))
         .filter((distance) => distance > 0.01 && distance < length - 0.01)
         .map((distance): Step => {
           const beside = [distance - 0.02, distance + 0.02].map((d) =>
@@ -180,7 +176,7 @@ function threadOf(
     stitches,
     onward: join.onward !== undefined,
     pitch: sum(sides.map(stepped)) / Math.max(1e-9, counted),
-    stacks: (plan.round ? [...holes, firstOf(holes)] : holes).map((h) => h.stack),
+    stacks: (plan.round ? [...holes, holes[0]!] : holes).map((h) => h.stack),
     backstitches: join.backstitches.start + join.backstitches.end,
     tail: all.habits.tail,
     waste: all.habits.waste,

@@ -1,4 +1,3 @@
-import { firstOf, nth } from '../../lists/index.js'
 import { textSpan } from '../../drawing/index.js'
 import {
   type Move,
@@ -76,9 +75,9 @@ function freshMask({ drawn, outline }: PrintItem, turn: Move): Mask {
     cellsInside(ring, { left, top, cell: CELL, columns, rows }, (row, from, to) =>
       cells.fill(1, row * columns + from, row * columns + to + 1),
     )
-  for (const line of [...lines, ...rings.map((r) => [...r, firstOf(r)])])
+  for (const line of [...lines, ...rings.map((r) => [...r, r[0]!])])
     for (let k = 1; k < line.length; k += 1) {
-      const [a, b] = [nth(line, k - 1), nth(line, k)]
+      const [a, b] = [line[k - 1]!, line[k]!]
       const steps = Math.max(1, Math.ceil(Math.hypot(b.x - a.x, b.y - a.y) / CELL))
       for (let s = 0; s <= steps; s += 1)
         mark(a.x + ((b.x - a.x) * s) / steps, a.y + ((b.y - a.y) * s) / steps)
@@ -121,7 +120,7 @@ export class Grid {
   fits(mask: Mask, column: number, row: number): boolean {
     for (let r = 0; r < mask.rows; r += 1) {
       const base = (row + r) * this.columns + column
-      for (const [from, to] of nth(mask.runs, r))
+      for (const [from, to] of mask.runs[r]!)
         for (let c = from; c <= to; c += 1) if (this.taken[base + c]) return false
     }
     return true
@@ -129,7 +128,7 @@ export class Grid {
 
   take(mask: Mask, column: number, row: number): void {
     for (let r = 0; r < mask.rows; r += 1)
-      for (const [from, to] of nth(mask.runs, r))
+      for (const [from, to] of mask.runs[r]!)
         this.taken.fill(
           1,
           (row + r) * this.columns + column + from,

@@ -1,4 +1,3 @@
-import { firstOf } from '../../lists/index.js'
 import {
   type Drawn,
   type PieceMarks,
@@ -35,7 +34,7 @@ function item(piece: Piece, job: JobName, unit: LengthUnit, lengths: readonly nu
   const outline = pieceOutline(piece)
   const box = pathBox(outline)
   const short: PieceMarks | undefined =
-    Math.max(boxWidth(box), boxHeight(box)) > firstOf(lengths)
+    Math.max(boxWidth(box), boxHeight(box)) > lengths[0]!
       ? shortened(piece, pieceMarks(piece, { job, unit }), lengths, unit)
       : undefined
   const marks = short ?? pieceMarks(piece, { job, unit })

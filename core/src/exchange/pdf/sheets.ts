@@ -1,4 +1,3 @@
-import { firstOf } from '../../lists/index.js'
 import {
   type Move,
   type Path,
@@ -235,11 +234,11 @@ export function planSheets(items: readonly PrintItem[], tile: Tile): PrintSheet[
   const alone = items
     .filter((item) => masks.get(item)!.length === 0)
     .map((item) => ({ item, sheet: largeSheet(item, tile) }))
-    .map((one) => ({ ...one, pages: pagesTouched(firstOf(one.sheet.laid), tile, one.sheet).size }))
+    .map((one) => ({ ...one, pages: pagesTouched(one.sheet.laid[0]!, tile, one.sheet).size }))
     .toSorted((a, b) => b.pages - a.pages)
   for (const { item, sheet, pages } of alone)
     if (!large.some((other) => besideLarge(other, item, pages, tile))) large.push(sheet)
-  const size = (item: PrintItem): number => firstOf(masks.get(item)!).cells
+  const size = (item: PrintItem): number => masks.get(item)![0]!.cells
   const small = items.filter((item) => masks.get(item)!.length > 0).toSorted((a, b) => size(b) - size(a))
   const sheets: Sheet[] = [...large]
   for (const item of small) {

@@ -1,4 +1,3 @@
-import { nth } from '../../../lists/index.js'
 import { type Drawn, drawnMoved, stroke, text, textWidth, wrapped } from '../../../drawing/index.js'
 import { line, openPath, point, shift } from '../../../geometry/index.js'
 
@@ -83,7 +82,7 @@ export function flowed(
     y = column.top
   }
   const set = (row: Row): void => {
-    nth(pages, column.page).push(...row.drawn.map((d) => drawnMoved(d, shift(column.x, y))))
+    pages[column.page]!.push(...row.drawn.map((d) => drawnMoved(d, shift(column.x, y))))
     y += row.height
   }
   const block = ({ heading, rows }: Block): void => {

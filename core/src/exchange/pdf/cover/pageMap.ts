@@ -1,4 +1,3 @@
-import { lastOf } from '../../../lists/index.js'
 import { type Drawn, stroke, text } from '../../../drawing/index.js'
 import { type Path, pathMoved, point } from '../../../geometry/index.js'
 import { OVERLAP, type Tile } from '../paper.js'
@@ -42,7 +41,7 @@ export function pageMapRows(sheets: readonly PrintSheet[], tile: Tile, width: nu
   const maps = SCALES.map((scale) => mapAt(sheets, tile, width, scale))
   const fits = ({ rows, widest }: ReturnType<typeof mapAt>): boolean =>
     widest <= width && rows.reduce((sum, r) => sum + r.height, 0) <= HIGHEST
-  return (maps.find(fits) ?? lastOf(maps)).rows
+  return (maps.find(fits) ?? maps[maps.length - 1]!).rows
 }
 
 function mapAt(sheets: readonly PrintSheet[], tile: Tile, width: number, scale: number) {
