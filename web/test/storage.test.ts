@@ -40,6 +40,17 @@ test('edits are logged, undone and done again across visits', async () => {
   expect([job.cursor, job.head]).toEqual([2, 3])
 })
 
+test('undo and redo raise the version: who has not seen them is behind', async () => {
+  const first = await createJob(design(), false, 1)
+  const edited = await appendEdit('one', first.version, done(first.design, reveal(13)), 2)
+  const undone = await stepInLog('one', edited.version, -1, 3)
+  expect(undone.version).toBe(edited.version + 1)
+  await expect(appendEdit('one', edited.version, done(edited.design, reveal(14)), 4)).rejects.toThrow(
+    Overtaken,
+  )
+  expect((await stepInLog('one', undone.version, 1, 5)).version).toBe(undone.version + 1)
+})
+
 test('a new edit after undo forgets what was undone', async () => {
   let job = await createJob(design(), false, 1)
   for (const mm of [13, 14]) job = await appendEdit('one', job.version, done(job.design, reveal(mm)), 2)
