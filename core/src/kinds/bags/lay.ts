@@ -12,7 +12,7 @@ import {
   turn,
 } from '../../geometry/index.js'
 import { type Layup, type Match, type Panel, type PanelSheet, panelOf } from '../../master/index.js'
-import type { Part } from './parts.js'
+import type { Part } from './assembly.js'
 
 /** Room between pieces laid out beside each other, for their letters, mm. */
 const ROOM = 40

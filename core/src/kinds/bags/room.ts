@@ -4,7 +4,7 @@ import type { Leather } from '../../stores/index.js'
 import { type Reckoned, given } from '../../working/index.js'
 import { leatherOf } from '../kind.js'
 import { type Bag, basePile, isBoxed, isFan } from './bag.js'
-import type { Part } from './parts.js'
+import type { Part } from './assembly.js'
 
 const insideOf = (bag: Bag, key: 'wide' | 'high' | 'deep', label: string): Reckoned => {
   const { p, s, outcome, adds } = bag

@@ -1,0 +1,53 @@
+import {
+  courseOf,
+  point,
+  point3Cross,
+  point3Distance,
+  point3Subtract,
+  point3Unit,
+  type Point3,
+} from '../../../geometry/index.js'
+import { type Stood } from '../../../master/index.js'
+
+/** Where a strap stands: from one place to another over an arc that its length makes. */
+export function arched(
+  sheet: string,
+  from: Point3,
+  to: Point3,
+  out: Point3,
+  length: number,
+  wide: number,
+): Stood {
+  const chord = point3Distance(from, to)
+  const way = point3Unit(point3Subtract(to, from))
+  const turn = arcOver(length, chord)
+  const [c, s] = [Math.cos(turn / 2), Math.sin(turn / 2)]
+  const along = { x: way.x * c + out.x * s, y: way.y * c + out.y * s, z: way.z * c + out.z * s }
+  const across = point3Cross(way, out)
+  return {
+    sheet,
+    proud: 0,
+    group: 'straps',
+    parts: [
+      {
+        clips: [],
+        from: point(wide / 2, 0),
+        along: point(0, 1),
+        course: courseOf([{ length, turn }]),
+        frame: { origin: from, along, rise: point3Cross(across, along) },
+      },
+    ],
+  }
+}
+
+/** The angle whose arc of a length spans a chord. */
+export function arcOver(length: number, chord: number): number {
+  if (length <= chord * 1.0001) return 0.03
+  let [low, high] = [0.01, 2 * Math.PI - 0.01]
+  for (let i = 0; i < 60; i += 1) {
+    const mid = (low + high) / 2
+    if ((2 * Math.sin(mid / 2)) / mid > chord / length) low = mid
+    else high = mid
+  }
+  return (low + high) / 2
+}

@@ -1,0 +1,88 @@
+import { firstOf } from '../../../lists/index.js'
+import { point, point3 } from '../../../geometry/index.js'
+import { X, Y, Z, minus } from '../axes.js'
+import { type Bag } from '../bag.js'
+import { panelOf, wholePanel } from './boxedPanels.js'
+import { meetings, seams } from './boxedSeams.js'
+import { boxOf, facesOf, type Face } from './boxedSizes.js'
+import { standing } from './boxedStand.js'
+import { onPanel } from '../parts/onFace.js'
+import { alone, part, type Body, type Face as Place, type Foot } from '../assembly.js'
+
+/** Two panels, or one folded at the foot, with a square cut out of each foot corner. */
+export function boxedBody(bag: Bag): Body {
+  const box = boxOf(bag)
+  const faces = facesOf(bag, box)
+  const panels =
+    bag.p.body === 'boxed' ? [panelOf(bag, box, 'front'), panelOf(bag, box, 'back')] : [wholePanel(bag, box)]
+  const { s } = bag
+  const made = part({
+    panels,
+    piles: panels.map((q) => alone(q)),
+    joins: seams(bag, box, faces),
+    meetings: meetings(box, faces),
+    sizes: [
+      ...[s.wide, s.high, s.deep, box.c, box.w0, box.h0, s.outWide, s.outHigh, s.outDeep].map((size) => ({
+        panelId: firstOf(panels).id,
+        size,
+      })),
+      ...(box.flap ? [{ panelId: panels.at(-1)!.id, size: box.flap.over }] : []),
+    ],
+    stood: (opened) => standing(bag, box, faces, 1 - opened),
+  })
+  const neutral = bag.body.neutral * bag.body.thickness
+  const z = neutral + box.c.value - box.bend / 2
+  const top = box.fold - box.bend / 2 + neutral
+  const place = (at: Face): Place => {
+    const way = at.id === 'front' ? 1 : -1
+    const [o, x, y] = [at.place(point(box.w / 2, 0)), at.way(point(1, 0)), at.way(point(0, 1))]
+    return {
+      sheet: at.sheet,
+      move: { a: x.x, b: x.y, c: y.x, d: y.y, e: o.x, f: o.y },
+      wide: box.xr - box.xl,
+      high: box.fold,
+      proud: bag.proud.flat,
+      frame: () => ({
+        origin: point3(0, top, way * z),
+        right: way > 0 ? X : minus(X),
+        down: minus(Y),
+        grain: way > 0 ? Z : minus(Z),
+      }),
+    }
+  }
+  const [front, back] = faces.map(place) as [Place, Place]
+  // The side seam runs down the middle of a side: things are put beside it, on the back's half.
+  const side = (way: 1 | -1): Place => ({
+    ...back,
+    move: { ...back.move, e: back.move.e - way * back.move.a * (box.w / 2 - box.m - box.c.value / 2) },
+    wide: box.c.value - 2 * box.m,
+    frame: () => ({
+      origin: point3(way * ((box.xr - box.xl) / 2), top, -box.c.value / 2),
+      right: way > 0 ? minus(Z) : Z,
+      down: minus(Y),
+      grain: way > 0 ? X : minus(X),
+    }),
+  })
+  return {
+    ...made,
+    front,
+    back,
+    right: side(1),
+    left: side(-1),
+    flap: box.flap,
+    apart: 2 * z,
+    lean: 0,
+    foot: { wide: (box.xr - box.xl) / 2, deep: box.c.value / 2, at: footAt(front, back, box.c.value / 2) },
+  }
+}
+
+/** Places of the foot: in the middle of a body folded there, else on the half of it that each of the two panels has. */
+const footAt =
+  (front: Place, back: Place, half: number): Foot['at'] =>
+  (x, z) => {
+    const [a, b] = [onPanel(front, 0, front.high), onPanel(back, 0, back.high)]
+    if (front.sheet === back.sheet)
+      return { sheet: front.sheet, at: point((a.x + b.x) / 2 + x, (a.y + b.y) / 2 + z) }
+    const side = z > 0 ? front : back
+    return { sheet: side.sheet, at: onPanel(side, x, side.high + half - Math.abs(z)) }
+  }

@@ -1,0 +1,98 @@
+import { firstOf } from '../../../lists/index.js'
+import { point, polyline } from '../../../geometry/index.js'
+import { type Panel } from '../../../master/index.js'
+import { outlineOf, plainPanel, type Named } from '../../parts/shape.js'
+import { type Bag } from '../bag.js'
+import { type Box } from './boxedSizes.js'
+import { flapCorners, flapFolds, isFlapEdge } from '../parts/flap.js'
+import { cutMarks } from './profile.js'
+
+/** The corner points of one face below its top edge, from its right end to its left. */
+const footCorners = ({ w, c, m, fold, h0 }: Box, foot: number): Named[] =>
+  [
+    { x: w, y: fold + m, edge: 'foot-right-side' },
+    { x: w - c.value, y: fold + m, edge: 'foot-right-base' },
+    { x: w - c.value, y: foot, edge: 'foot' },
+    { x: c.value, y: foot, edge: 'foot-left-base' },
+    { x: c.value, y: fold + m, edge: 'foot-left-side' },
+    { x: 0, y: fold + m, edge: 'left' },
+  ].filter((q) => q.y <= Math.max(foot, h0.value + m))
+
+export function panelOf(bag: Bag, box: Box, id: 'front' | 'back'): Panel {
+  const { flap, w, h0, m } = box
+  const flapped = id === 'back' ? flap : undefined
+  const top: Named[] = flapped
+    ? flapCorners(flapped, w)
+    : [
+        { x: 0, y: 0, edge: 'top' },
+        { x: w, y: 0, edge: 'right' },
+      ]
+  return plainPanel({
+    id,
+    name: id === 'front' ? 'Front' : 'Back',
+    role: 'body',
+    ...outlineOf([...top, ...footCorners(box, h0.value + m)], (edge) => fateOf(bag, edge)),
+    folds: [...(flapped ? flapFolds(flapped, w) : [])],
+    marks: cutMarks('snips', innerSnips(box)),
+    labelAt: point(w / 2, box.fold * 0.4),
+  })
+}
+
+const fateOf = (bag: Bag, edge: string) =>
+  isFlapEdge(edge) ? bag.plain : edge.startsWith('top') ? bag.topFate : bag.seamed
+
+/** From the inner corners of the squares towards the stitch lines' corner, stopping short of it. */
+const innerSnips = ({ w, c, m, fold }: Box) => {
+  const stop = Math.min(1.5, m / 3)
+  return [
+    polyline([point(w - c.value, fold + m), point(w - c.value - m + stop, fold + stop)]),
+    polyline([point(c.value, fold + m), point(c.value + m - stop, fold + stop)]),
+  ]
+}
+
+/** Front, foot and back in one piece: no allowance at the foot, where it is folded. */
+export function wholePanel(bag: Bag, box: Box): Panel {
+  const { w, h0, c, m, fold } = box
+  const high = 2 * h0.value
+  return plainPanel({
+    id: 'body',
+    name: 'Front, foot and back',
+    role: 'body',
+    ...outlineOf(
+      [
+        { x: 0, y: 0, edge: 'top' },
+        { x: w, y: 0, edge: 'right' },
+        { x: w, y: fold + m, edge: 'foot-right-side' },
+        { x: w - c.value, y: fold + m, edge: 'foot-right-base' },
+        { x: w - c.value, y: high - fold - m, edge: 'back-right-side' },
+        { x: w, y: high - fold - m, edge: 'back-right' },
+        { x: w, y: high, edge: 'top-back' },
+        { x: 0, y: high, edge: 'back-left' },
+        { x: 0, y: high - fold - m, edge: 'back-left-side' },
+        { x: c.value, y: high - fold - m, edge: 'foot-left-base' },
+        { x: c.value, y: fold + m, edge: 'foot-left-side' },
+        { x: 0, y: fold + m, edge: 'left' },
+      ],
+      (edge) => fateOf(bag, edge),
+    ),
+    folds: [
+      {
+        id: 'foot',
+        name: 'middle of the foot',
+        from: point(c.value + m, h0.value),
+        to: point(w - c.value - m, h0.value),
+        width: 0,
+        rises: 'mountain',
+        angle: 0,
+        note: 'middle of the foot',
+      },
+    ],
+    marks: cutMarks('snips', [
+      ...innerSnips(box),
+      ...innerSnips(box).map((path) =>
+        polyline([firstOf(path.segments).from, firstOf(path.segments).to].map((q) => point(q.x, high - q.y))),
+      ),
+    ]),
+    labelAt: point(w / 2, fold * 0.4),
+  })
+}

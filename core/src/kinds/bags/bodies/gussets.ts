@@ -1,0 +1,190 @@
+import { firstOf, nth } from '../../../lists/index.js'
+import { STAY, point, shift, type Path } from '../../../geometry/index.js'
+import { type Panel, type PanelSheet } from '../../../master/index.js'
+import { lineSeam } from '../../parts/seams.js'
+import { plainPanel, rectangleShape } from '../../parts/shape.js'
+import { panelSheet } from '../../parts/sheets.js'
+import { BENCH, type Bag } from '../bag.js'
+import { alone, type Meeting, type Part } from '../assembly.js'
+import { cornerCuts, cutMarks, radiusFor, snipsAlong, type Profile } from './profile.js'
+import { seamSkives } from '../skiving.js'
+import { stripShape, type Strip, widest } from './strip.js'
+
+/** Where one piece laps another their outlines are told apart by so much, mm. */
+const LAPPED = 0.2
+
+/** So far past the corner the sides of a gusset in three pieces reach over its foot, mm. */
+export const SIDE_LAP = BENCH.lap + 4
+
+interface Gussets {
+  readonly panels: readonly Panel[]
+  readonly pile: { readonly base: string; readonly sheets: readonly PanelSheet[] }
+  readonly joins: Part['joins']
+  /** The sheet that carries the stitch lines, and where along the whole strip it begins. */
+  readonly base: string
+  readonly start: number
+  readonly sheets: readonly string[]
+  readonly inBase: (path: Path) => Path
+  /** Where the strip's own course begins on each of its pieces, and which way it runs there. */
+  readonly stands: readonly {
+    readonly sheet: string
+    readonly from: number
+    readonly along: 1 | -1
+    /** A piece that laps another lies that much further out, mm. */
+    readonly proud: number
+  }[]
+}
+
+const endFate = (bag: Bag): Panel['edges'][number]['fate'] =>
+  bag.p.ends === 'long' ? { type: 'long', by: BENCH.long } : bag.topFate
+
+function stripSnips(bag: Bag, strip: Strip, profileRadius: number, level: number): Path[] {
+  const cuts = cornerCuts(bag, profileRadius)
+  // A flange that stands outwards is stretched round the corner; cuts would show.
+  if (!cuts || bag.p.body === 'tapered' || bag.p.seam === 'raw') return []
+  return strip.corners.flatMap(([from, to]) => [
+    ...snipsAlong(from, to, 0, 1, cuts),
+    ...snipsAlong(from, to, 2 * level, -1, cuts),
+  ])
+}
+
+export function oneStrip(bag: Bag, strip: Strip): Gussets {
+  const { margin, gusset, s, p } = bag
+  const level = widest(strip) / 2 + margin.value
+  const radius = radiusFor(p.radius, s.wide.value, s.high.value)
+  const shape = stripShape(
+    strip,
+    margin.value,
+    (edge) => (edge.startsWith('end') ? endFate(bag) : bag.seamed),
+    { upper: 'back-side', lower: 'front-side', start: 'end-right', end: 'end-left' },
+  )
+  const panel = plainPanel({
+    id: 'gusset',
+    name: 'Gusset',
+    role: 'gusset',
+    ...shape,
+    ...seamSkives(bag, ['back-side'], gusset.thickness, 'gusset-back'),
+    marks: cutMarks('snips', stripSnips(bag, strip, radius, level)),
+    notes: p.ends === 'long' ? ['cut to length once it is sewn'] : [],
+  })
+  const both = seamSkives(bag, ['front-side'], gusset.thickness, 'gusset-front').skives ?? []
+  return {
+    panels: [panel.skives ? { ...panel, skives: [...panel.skives, ...both] } : panel],
+    pile: alone(panel),
+    joins: [],
+    base: 'gusset',
+    start: 0,
+    sheets: ['gusset'],
+    inBase: (path) => path,
+    stands: [{ sheet: 'gusset', from: 0, along: 1, proud: 0 }],
+  }
+}
+
+/** Two sides that lap over a piece for the foot, each held by a row across. */
+export function threeStrips(bag: Bag, strip: Strip): Gussets {
+  const { margin, p } = bag
+  const [m, lap] = [margin.value, BENCH.lap]
+  const wide = widest(strip) + 2 * m
+  const whole = strip.length.value
+  // The lap lies on the straight of the foot, just past the corner, where there is room for it.
+  const sideEnd = Math.min(firstOf(strip.corners)[1] + SIDE_LAP, whole / 2 - 2)
+  const from = sideEnd - lap
+  const fate = (edge: string) => (edge === 'left' ? endFate(bag) : edge === 'right' ? bag.plain : bag.seamed)
+  const side = plainPanel({
+    id: 'gusset-side',
+    name: 'Gusset, side',
+    role: 'gusset',
+    count: 2,
+    ...rectangleShape(sideEnd, wide, {}, fate),
+    marks: cutMarks(
+      'snips',
+      stripSnips(
+        bag,
+        { ...strip, corners: [firstOf(strip.corners)] },
+        radiusFor(p.radius, bag.s.wide.value, bag.s.high.value),
+        wide / 2,
+      ),
+    ),
+  })
+  const base = plainPanel({
+    id: 'gusset-foot',
+    name: 'Gusset, foot',
+    role: 'gusset',
+    ...rectangleShape(whole - 2 * from, wide, {}, (edge) =>
+      edge === 'left' || edge === 'right' ? bag.plain : bag.seamed,
+    ),
+  })
+  const turned = { a: -1, b: 0, c: 0, d: -1, e: whole - from, f: wide }
+  const row = (id: string, name: string, sheet: string) =>
+    lineSeam({
+      id,
+      name,
+      sheet,
+      points: [point(sideEnd - lap / 2, m + 2), point(sideEnd - lap / 2, wide - m - 2)],
+      through: ['gusset-foot', sheet],
+      back: [1, 1],
+    })
+  return {
+    panels: [base, side],
+    pile: {
+      base: 'gusset-foot',
+      sheets: [
+        panelSheet('gusset-foot', 'foot of the gusset', 'gusset-foot', STAY, true),
+        panelSheet('gusset-right', 'right side of the gusset', 'gusset-side', shift(-from, 0), true),
+        panelSheet('gusset-left', 'left side of the gusset', 'gusset-side', turned, true),
+      ],
+    },
+    joins: [
+      row('lap-right', 'lap of the gusset, right', 'gusset-right'),
+      row('lap-left', 'lap of the gusset, left', 'gusset-left'),
+    ],
+    base: 'gusset-foot',
+    start: from,
+    sheets: ['gusset-foot', 'gusset-right', 'gusset-left'],
+    inBase: (path) => ({
+      ...path,
+      segments: path.segments.map((q) =>
+        q.type === 'line'
+          ? { ...q, from: point(q.from.x - from, q.from.y), to: point(q.to.x - from, q.to.y) }
+          : q,
+      ),
+    }),
+    stands: [
+      { sheet: 'gusset-foot', from: -from, along: 1, proud: 0 },
+      { sheet: 'gusset-right', from: 0, along: 1, proud: LAPPED },
+      { sheet: 'gusset-left', from: whole, along: -1, proud: LAPPED },
+    ],
+  }
+}
+
+/** Where the corners begin and end, and the middle of the foot, on both edges of both gusset seams. */
+export function cornerMeetings(profile: Profile, strip: Strip, m: number, g: Gussets): Meeting[] {
+  const { span, rise, radius: r } = profile
+  const level = widest(strip) / 2 + m
+  const [[a, b], [c, d]] = strip.corners as [readonly [number, number], readonly [number, number]]
+  const half = (x: number): number => {
+    const i = strip.halves.findIndex((q) => q.x >= x - 1e-6)
+    const [before, after] = [nth(strip.halves, Math.max(0, i - 1)), nth(strip.halves, Math.max(0, i))]
+    const share = after.x > before.x ? (x - before.x) / (after.x - before.x) : 0
+    return before.y + share * (after.y - before.y)
+  }
+  const places: readonly (readonly [string, number, number, number])[] = [
+    ['corner-1', a, m + span, rise - r],
+    ...(r > 0 ? [['corner-2', b, m + span - r, rise] as const] : []),
+    ['foot', (b + c) / 2, m + span / 2, rise],
+    ...(r > 0 ? [['corner-3', c, m + r, rise] as const] : []),
+    ['corner-4', d, m, rise - r],
+  ]
+  return places.flatMap(([id, along, x, y]) =>
+    (['front', 'back'] as const).map((sheet): Meeting => {
+      const front = sheet === 'front'
+      // The back is seen from behind: its right is the other end of the strip.
+      const on = front ? along : strip.length.value - along
+      return {
+        id: `${sheet}-${id}`,
+        a: { sheet, at: point(x, y) },
+        b: { sheet: g.base, at: point(on - g.start, level + (front ? 1 : -1) * half(on)) },
+      }
+    }),
+  )
+}

@@ -1,0 +1,272 @@
+import { firstOf } from '../../../lists/index.js'
+import { gussetStrip } from '../../../formulas/index.js'
+import { type Path, point, point3, polyline, shift } from '../../../geometry/index.js'
+import { type Named, box, outlineOf, plainPanel, slopeBand } from '../../parts/shape.js'
+import { STRAIGHT, X, Y, Z, flatPart, minus } from '../axes.js'
+import { type Bag } from '../bag.js'
+import { type Flap, flapCorners, flapFolds, flapOf, flapPart } from '../parts/flap.js'
+import { type Body, type Face, type Meeting, alone, part } from '../assembly.js'
+import {
+  type Profile,
+  cornerCuts,
+  cornersOf,
+  cutMarks,
+  profileChain,
+  profileShape,
+  radiusFor,
+  snipsAlong,
+  veeCuts,
+} from './profile.js'
+import { panelSheet } from '../../parts/sheets.js'
+import { bodySeams } from '../seam.js'
+import { type CornerWays, type Strip, plainStrip } from './strip.js'
+import { seamSkives } from '../skiving.js'
+
+/** A groove takes so much of the leather; docs/formulas.md §5. */
+const GROOVE = 0.55
+
+/** What the body needs round a corner beyond the side’s own stitch line. */
+function cornerWays({ p, body }: Bag): CornerWays {
+  const [t, k] = [body.thickness, body.neutral]
+  if (p.grooves === 'none') return { outward: p.seam === 'raw' ? k * t : 0 }
+  const deep = GROOVE * t
+  return { outward: 0, groove: { deep, bend: (Math.PI / 2) * k * (t - deep) } }
+}
+
+/** One piece for front, foot and back, with or without a flap, and sides set in. */
+export function setInBody(bag: Bag): Body {
+  const { s, p, margin } = bag
+  const [wide, rise, m] = [s.wide.value, s.high.value, margin.value]
+  const span = s.deep.value
+  const radius = p.grooves === 'grooved' ? 0 : radiusFor(p.radius, span, rise)
+  const profile: Profile = { span, rise, radius }
+  const strip = plainStrip(bag, profile, wide / 2, cornerWays(bag))
+  const w = wide + 2 * m
+  const flap = p.flap === 'one' ? flapOf(bag, span + 2 * bag.proud.flat, w) : undefined
+  const body = bodyPanel(bag, strip, w, flap)
+  const side = plainPanel({
+    id: 'side',
+    name: 'Side',
+    role: 'gusset',
+    count: 2,
+    ...profileShape(profile, m, (edge) => (edge === 'top' ? bag.topFate : bag.seamed)),
+    ...seamSkives(bag, profileChain(radius), bag.gusset.thickness, 'side'),
+    marks: cutMarks('cuts', p.seam === 'turned' ? veeCuts(bag, profile) : cornersCutOut(profile, m)),
+  })
+  // Walked from the front's top edge down, round the foot and up the back; the piece is drawn back uppermost.
+  const line =
+    (x: number, backwards: boolean) =>
+    (by: number): Path => {
+      const at = x < w / 2 ? x - by : x + by
+      const points = [point(at, strip.length.value), point(at, 0)]
+      return polyline(backwards ? points.toReversed() : points)
+    }
+  const seam = (way: 'right' | 'left') => {
+    // The right side seen from outside begins at the back.
+    const on = way === 'right' ? line(m, true) : line(m + wide, false)
+    return bodySeams(bag, {
+      id: `seam-${way}`,
+      name: `seam of the ${way} side`,
+      sheet: `side-${way}`,
+      chain: profileChain(radius),
+      mate: on(0),
+      mateSheet: 'body',
+      beside: on,
+      extra: strip.length.figured - gussetStrip(rise, span, radius),
+      through: ['body', `side-${way}`],
+      twin: way === 'right' ? 'seam-left' : 'seam-right',
+      pairName: 'seams of the sides',
+    })
+  }
+  const ways = cornerWays(bag)
+  const { groove } = ways
+  // A groove’s walls and what bends between them stand outside the side’s own corner.
+  const out = groove ? groove.deep + groove.bend / (Math.PI / 2) : ways.outward
+  const made = part({
+    panels: [body, side],
+    piles: [
+      alone(body),
+      ...(['right', 'left'] as const).map((way) => ({
+        base: `side-${way}`,
+        sheets: [
+          panelSheet(`side-${way}`, `${way} side`, 'side', { a: 1, b: 0, c: 0, d: 1, e: 0, f: 0 }, true),
+        ],
+      })),
+    ],
+    joins: (['right', 'left'] as const).flatMap(seam),
+    meetings: cornerMeetings(profile, strip, m, w),
+    corners: cornersOf(bag, 'side', profile, p.seam === 'raw' ? 'gusset' : 'body'),
+    sizes: [
+      ...[s.wide, strip.length, s.outWide, s.outHigh, s.outDeep].map((size) => ({ panelId: 'body', size })),
+      ...[s.deep, s.high].map((size) => ({ panelId: 'side', size })),
+      ...(flap ? [{ panelId: 'body', size: flap.over }] : []),
+    ],
+    stood: (opened) => [
+      {
+        sheet: 'body',
+        // Its course already runs so far outside the stitch lines.
+        proud: bag.proud.flat - out,
+        parts: [
+          {
+            clips: flap ? [{ at: point(0, 0), inward: point(0, 1) }] : [],
+            from: point(w / 2, strip.length.value),
+            along: point(0, -1),
+            course: strip.course,
+            frame: { origin: point3(0, rise, span / 2 + out), along: minus(Y), rise: Z },
+          },
+          ...(flap ? [flapPart(flap, 1 - opened, point3(w / 2, rise, -span / 2), Y, minus(Z))] : []),
+        ],
+      },
+      ...([1, -1] as const).map((way) => ({
+        sheet: way > 0 ? 'side-right' : 'side-left',
+        proud: bag.proud.walls,
+        parts: [
+          {
+            ...flatPart(
+              point3((way * wide) / 2, rise, way * (span / 2 + m)),
+              way > 0 ? minus(Z) : Z,
+              way > 0 ? X : minus(X),
+            ),
+            course: STRAIGHT,
+          },
+        ],
+      })),
+    ],
+  })
+  const length = strip.length.value
+  const face = (way: 1 | -1): Face => ({
+    sheet: 'body',
+    // Drawn back uppermost, the front hangs upside down.
+    move: way > 0 ? { a: -1, b: 0, c: 0, d: -1, e: w / 2, f: length } : shift(w / 2, 0),
+    wide,
+    high: rise,
+    proud: bag.proud.flat,
+    frame: () => ({
+      origin: point3(0, rise, (way * span) / 2),
+      right: way > 0 ? X : minus(X),
+      down: minus(Y),
+      grain: way > 0 ? Z : minus(Z),
+    }),
+  })
+  const end = (way: 1 | -1): Face => ({
+    sheet: way > 0 ? 'side-right' : 'side-left',
+    move: shift(span / 2 + m, 0),
+    wide: span,
+    high: rise,
+    proud: bag.proud.walls,
+    frame: () => ({
+      origin: point3((way * wide) / 2, rise, 0),
+      right: way > 0 ? minus(Z) : Z,
+      down: minus(Y),
+      grain: way > 0 ? X : minus(X),
+    }),
+  })
+  return {
+    ...made,
+    front: face(1),
+    back: face(-1),
+    right: end(1),
+    left: end(-1),
+    flap,
+    apart: span + 2 * bag.proud.flat,
+    lean: 0,
+    foot: {
+      wide: wide / 2,
+      deep: span / 2 - radius,
+      at: (x, z) => ({ sheet: 'body', at: point(w / 2 + x, length / 2 + z) }),
+    },
+  }
+}
+
+/** The corner squares of a flange folded out at a sharp corner are cut away. */
+const cornersCutOut = ({ span, rise, radius }: Profile, m: number): Path[] =>
+  radius > 0
+    ? []
+    : [
+        polyline([point(m + span, rise + m), point(m + span, rise + 1), point(m + span + m, rise + 1)]),
+        polyline([point(m, rise + m), point(m, rise + 1), point(0, rise + 1)]),
+      ]
+
+function bodyPanel(bag: Bag, strip: Strip, w: number, flap: Flap | undefined) {
+  const { p, body } = bag
+  const length = strip.length.value
+  const top: Named[] = flap
+    ? flapCorners(flap, w)
+    : [
+        { x: 0, y: 0, edge: 'top-back' },
+        { x: w, y: 0, edge: 'right' },
+      ]
+  const shape = outlineOf(
+    [...top, { x: w, y: length, edge: 'top-front' }, { x: 0, y: length, edge: 'left' }],
+    (edge) =>
+      edge.startsWith('top') ? bag.topFate : edge === 'right' || edge === 'left' ? bag.seamed : bag.plain,
+  )
+  // Drawn back uppermost: the course begins at the front's top edge, at the lower end of the piece.
+  const corners = strip.corners.map(([a, b]) => [length - b, length - a] as const)
+  const grooved = p.grooves === 'grooved'
+  const left = body.thickness * (1 - GROOVE)
+  const cuts = cornerCuts(bag, radiusFor(p.radius, bag.s.deep.value, bag.s.high.value))
+  const marks =
+    cuts && !grooved && p.seam === 'turned'
+      ? cutMarks(
+          'snips',
+          corners.flatMap(([a, b]) =>
+            [snipsAlong(a, b, 0, 1, cuts), snipsAlong(a, b, w, -1, cuts)]
+              .flat()
+              .map((path) =>
+                polyline(
+                  [firstOf(path.segments).from, firstOf(path.segments).to].map((q) => point(q.y, q.x)),
+                ),
+              ),
+          ),
+        )
+      : []
+  return plainPanel({
+    id: 'body',
+    name: flap ? 'Front, foot, back and flap' : 'Front, foot and back',
+    role: 'body',
+    ...shape,
+    ...seamSkives(bag, ['right'], body.thickness, 'body'),
+    folds: [
+      ...(flap ? flapFolds(flap, w) : []),
+      ...corners.map(([a, b], i) => ({
+        id: `foot-${i + 1}`,
+        name: i === 0 ? 'fold between back and foot' : 'fold between foot and front',
+        from: point(0, (a + b) / 2),
+        to: point(w, (a + b) / 2),
+        width: b - a,
+        rises: 'mountain' as const,
+        angle: Math.PI / 2,
+      })),
+    ],
+    bands: grooved
+      ? corners.map(([a, b], i) => ({
+          ...slopeBand(`groove-${i + 1}`, 'groove', [left, left], box(0, a, w, b), point(0, a), point(0, b)),
+          hollow: true,
+        }))
+      : [],
+    marks,
+    labelAt: point(w / 2, bag.s.high.value * 0.35),
+  })
+}
+
+/** Where the corners begin and end, on both sides and on both edges of the body. */
+function cornerMeetings({ span, rise, radius: r }: Profile, strip: Strip, m: number, w: number): Meeting[] {
+  const length = strip.length.value
+  const [[a, b], [c, d]] = strip.corners as [readonly [number, number], readonly [number, number]]
+  // On the right side the front is at the left; on the left side at the right.
+  const places: readonly (readonly [string, number, number, number])[] = [
+    ['front', a, 0, rise - r],
+    ...(r > 0 ? [['foot-front', b, r, rise] as const] : []),
+    ['foot', (b + c) / 2, span / 2, rise],
+    ...(r > 0 ? [['foot-back', c, span - r, rise] as const] : []),
+    ['back', d, span, rise - r],
+  ]
+  return places.flatMap(([id, along, x, y]) =>
+    (['right', 'left'] as const).map((way): Meeting => ({
+      id: `${way}-${id}`,
+      a: { sheet: `side-${way}`, at: point(m + (way === 'right' ? x : span - x), y) },
+      b: { sheet: 'body', at: point(way === 'right' ? m : w - m, length - along) },
+    })),
+  )
+}

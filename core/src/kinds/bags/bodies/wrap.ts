@@ -1,0 +1,207 @@
+import { firstOf } from '../../../lists/index.js'
+import { boxCentre, pathBox, point, point3, shift, type Path } from '../../../geometry/index.js'
+import { type Concern, type Panel, type Stood } from '../../../master/index.js'
+import { plainPanel } from '../../parts/shape.js'
+import { X, Y, Z, flatPart, minus } from '../axes.js'
+import { type Bag } from '../bag.js'
+import { flapCorners, flapFolds, flapOf, flapPart, isFlapEdge, type Flap } from '../parts/flap.js'
+import { SIDE_LAP, cornerMeetings, oneStrip, threeStrips } from './gussets.js'
+import { alone, part, type Body, type Face } from '../assembly.js'
+import {
+  cornersOf,
+  cutMarks,
+  profileChain,
+  profileShape,
+  radiusFor,
+  type Profile,
+  veeCuts,
+} from './profile.js'
+import { bodySeams, reversedIf } from '../seam.js'
+import { seamSkives } from '../skiving.js'
+import { MOST_TAPER, plainStrip, stripStitches, taperingStrip, type Strip, widest } from './strip.js'
+
+/** Front and back with a gusset round sides and foot, in one strip, in three, or tapering. */
+export function wrapBody(bag: Bag): Body {
+  const { s, p, margin } = bag
+  const [span, rise, m] = [s.wide.value, s.high.value, margin.value]
+  const profile: Profile = { span, rise, radius: radiusFor(p.radius, span, rise) }
+  const strip =
+    p.body === 'tapered'
+      ? taperingStrip(bag, profile, p.topDeep, s.deep.value)
+      : plainStrip(bag, profile, s.deep.value / 2, { outward: 0 })
+  const apart = (p.body === 'tapered' ? p.topDeep : s.deep.value) + 2 * bag.proud.flat * Math.cos(strip.lean)
+  const flap = p.flap === 'one' ? flapOf(bag, apart, span + 2 * m, strip.lean) : undefined
+  const panels = (['front', 'back'] as const).map((id) =>
+    facePanel(bag, id, profile, id === 'back' ? flap : undefined),
+  )
+  const gussets = p.body === 'wrap-three' ? threeStrips(bag, strip) : oneStrip(bag, strip)
+  const level = widest(strip) / 2 + m
+  const seams = (['front', 'back'] as const).flatMap((id) => {
+    const front = id === 'front'
+    const line = (by: number): Path =>
+      gussets.inBase(
+        reversedIf(stripStitches({ ...strip, halves: widened(strip, by) }, level, front ? 1 : -1), !front),
+      )
+    return bodySeams(bag, {
+      id: `${id}-seam`,
+      name: `seam of the ${id} and the gusset`,
+      sheet: id,
+      chain: profileChain(profile.radius),
+      mate: line(0),
+      mateSheet: gussets.base,
+      beside: line,
+      through: [id, ...gussets.sheets],
+      twin: front ? 'back-seam' : 'front-seam',
+      pairName: 'two gusset seams',
+    })
+  })
+  const [c, sn, half] = [Math.cos(strip.lean), Math.sin(strip.lean), s.deep.value / 2]
+  const face = (sheet: 'front' | 'back', way: 1 | -1): Face => ({
+    sheet,
+    move: shift(span / 2 + m, 0),
+    wide: span,
+    high: rise,
+    proud: bag.proud.flat,
+    frame: () => ({
+      origin: point3(0, rise * c, way * (half + rise * sn)),
+      right: way > 0 ? X : minus(X),
+      down: point3(0, -c, -way * sn),
+      grain: point3(0, -sn, way * c),
+    }),
+  })
+  const three = p.body === 'wrap-three'
+  const side = (way: 1 | -1): Face => ({
+    sheet: three ? `gusset-${way > 0 ? 'right' : 'left'}` : 'gusset',
+    // Seen from outside the right end of the strip runs down with the back to the right.
+    move:
+      way > 0 || three
+        ? { a: 0, b: -1, c: 1, d: 0, e: 0, f: level }
+        : { a: 0, b: 1, c: -1, d: 0, e: strip.length.value, f: level },
+    wide: 2 * firstOf(strip.halves).y,
+    high: rise,
+    proud: bag.proud.walls,
+    frame: () => ({
+      origin: point3((way * span) / 2, rise * c, 0),
+      right: way > 0 ? minus(Z) : Z,
+      down: minus(Y),
+      grain: way > 0 ? X : minus(X),
+    }),
+  })
+  const made = part({
+    panels: [...panels, ...gussets.panels],
+    piles: [...panels.map((q) => alone(q)), gussets.pile],
+    joins: [...gussets.joins, ...seams],
+    meetings: cornerMeetings(profile, strip, m, gussets),
+    corners: cornersOf(bag, 'front', profile, 'gusset'),
+    sizes: [
+      ...[s.wide, s.high, s.outWide, s.outHigh, s.outDeep].map((size) => ({ panelId: 'front', size })),
+      ...[s.deep, strip.length].map((size) => ({ panelId: firstOf(gussets.panels).id, size })),
+      ...(flap ? [{ panelId: 'back', size: flap.over }] : []),
+    ],
+    concerns: taperConcerns(bag, rise),
+    stood: (opened) => [
+      ...faces(bag, profile, strip, flap, 1 - opened),
+      ...gussets.stands.map(({ sheet, from, along, proud }) => ({
+        sheet,
+        proud: bag.proud.walls + proud,
+        parts: [
+          {
+            clips: [],
+            from: point(from, level),
+            along: point(along, 0),
+            course: strip.course,
+            frame: { origin: point3(span / 2, rise * Math.cos(strip.lean), 0), along: minus(Y), rise: X },
+            ...(p.seam === 'raw' && p.body !== 'tapered'
+              ? { flanges: { from: m - level, to: level - m } }
+              : {}),
+          },
+        ],
+      })),
+    ],
+  })
+  return {
+    ...made,
+    front: face('front', 1),
+    back: face('back', -1),
+    right: side(1),
+    left: side(-1),
+    flap,
+    apart,
+    lean: strip.lean,
+    foot: {
+      wide: span / 2 - profile.radius - (three ? SIDE_LAP : 0),
+      deep: half,
+      at: (x, z) => {
+        const middle = boxCentre(pathBox(firstOf(gussets.panels).outline))
+        return { sheet: gussets.base, at: point(middle.x + x, middle.y + z) }
+      },
+    },
+  }
+}
+
+/** A taper steeper than panels can lean was taken back to what stands. */
+function taperConcerns({ p, s }: Bag, rise: number): Concern[] {
+  if (p.body !== 'tapered' || Math.abs(p.topDeep - s.deep.value) <= MOST_TAPER * rise) return []
+  const value = Math.floor(s.deep.value + Math.sign(p.topDeep - s.deep.value) * rise)
+  return [
+    {
+      id: 'taper-steep',
+      rank: 'stop',
+      panelId: 'gusset',
+      at: point(20, 10),
+      what: 'The gusset tapers more than a bag of that height can lean',
+      why: 'It is drawn as steep as panels can stand. Make the depth at the top more like that of the foot.',
+      remedy: { field: 'topDeep', value: Math.max(0, value), said: 'a gentler taper' },
+    },
+  ]
+}
+
+const widened = ({ halves }: Strip, by: number) => halves.map((q) => point(q.x, q.y + by))
+
+/** The front, or the back with the flap that goes on from it. */
+function facePanel(bag: Bag, id: 'front' | 'back', profile: Profile, flap: Flap | undefined): Panel {
+  const { p, margin, body } = bag
+  const wide = profile.span + 2 * margin.value
+  const fate = (edge: string) => (edge === 'top' ? bag.topFate : isFlapEdge(edge) ? bag.plain : bag.seamed)
+  const shape = profileShape(profile, margin.value, fate, flap && flapCorners(flap, wide))
+  const chain = profileChain(profile.radius)
+  return plainPanel({
+    id,
+    name: id === 'front' ? 'Front' : flap ? 'Back and flap' : 'Back',
+    role: 'body',
+    ...shape,
+    ...seamSkives(bag, chain, body.thickness, id),
+    folds: flap ? flapFolds(flap, wide) : [],
+    marks: p.seam === 'turned' ? cutMarks('vee', veeCuts(bag, profile)) : [],
+    ...(flap ? { labelAt: point(wide / 2, profile.rise * 0.4) } : {}),
+  })
+}
+
+/** Front and back where they stand; they lean where the gusset tapers. */
+function faces(
+  { s, margin, proud }: Bag,
+  { span, rise }: Profile,
+  { lean }: Strip,
+  flap: Flap | undefined,
+  shut: number,
+): Stood[] {
+  const [m, foot] = [margin.value, s.deep.value / 2]
+  const [c, sn] = [Math.cos(lean), Math.sin(lean)]
+  const one = (sheet: string, way: 1 | -1): Stood => {
+    const corner = point3(-way * (span / 2 + m), rise * c, way * (foot + rise * sn))
+    const grain = point3(0, -sn, way * c)
+    const flat = flatPart(corner, way > 0 ? X : minus(X), grain)
+    const over = way < 0 && flap
+    return {
+      sheet,
+      proud: proud.flat,
+      parts: over
+        ? [
+            { ...flat, clips: [{ at: point(0, 0), inward: point(0, 1) }] },
+            flapPart(flap, shut, corner, point3(0, c, way * sn), grain),
+          ]
+        : [flat],
+    }
+  }
+  return [one('front', 1), one('back', -1)]
+}

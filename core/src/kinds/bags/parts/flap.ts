@@ -1,0 +1,119 @@
+import { bendAllowance } from '../../../formulas/index.js'
+import { type Point3, type Stretch, courseAt, courseOf, coursed, point } from '../../../geometry/index.js'
+import type { Fold, StoodPart } from '../../../master/index.js'
+import { type Reckoned, given } from '../../../working/index.js'
+import type { Named } from '../../parts/shape.js'
+import { BENCH, type Bag } from '../bag.js'
+
+/** A flap over the top of a bag: how long over the top, and from there down the front, mm. */
+export interface Flap {
+  /** Over the top from the back’s top edge to where it turns down. */
+  readonly over: Reckoned
+  readonly bend: number
+  readonly length: number
+  readonly inset: number
+  readonly radius: number
+  /** Half of what the walls lean out. */
+  readonly lean: number
+}
+
+/** `apart`: from the middle of the back’s leather to the middle of the front’s at the top edge, mm. */
+export function flapOf(bag: Bag, apart: number, wide: number, lean = 0): Flap {
+  const { p, body, reckon, margin } = bag
+  const t = body.thickness
+  const sewn = p.flap === 'sewn' ? t : 0
+  const turn = Math.PI / 2 + lean
+  const bend = bendAllowance(turn, BENCH.flapBend, t, body.neutral)
+  const over = reckon(
+    {
+      key: 'flap.over',
+      label: 'flap over the top',
+      formula:
+        'the larger of 2 × {bend} round the bends and {apart} from back to front + {t} leather + {room} room − 2 × {radius} + 2 × {bend}',
+      source: '§20',
+    },
+    {
+      apart: given('apart', apart + sewn),
+      t: given('leather', t, 'thickness'),
+      room: given('room', BENCH.flapRoom),
+      radius: given('to the middle of the bend', BENCH.flapBend + body.neutral * t),
+      bend: given('bend', bend),
+    },
+  )
+  return {
+    over,
+    bend,
+    length: p.flapLength,
+    inset: p.seam === 'turned' && p.flap === 'one' ? margin.value + 1 : 0,
+    radius: Math.min(p.flapRadius, wide / 2 - margin.value - 3, p.flapLength - 1),
+    lean,
+  }
+}
+
+/** How far the flap reaches beyond the top edge of the back when it is laid flat, mm. */
+export const flapReach = (flap: Flap): number => flap.over.value + flap.length
+
+/** Corners of a piece `wide` mm across that goes on above y = 0 as a flap, from its left side round to its right. */
+export function flapCorners({ inset, radius, ...flap }: Flap, wide: number): Named[] {
+  const up = -(flap.over.value + flap.length)
+  const shoulders = inset > 0.01
+  return [
+    ...(shoulders ? [{ x: 0, y: 0, edge: 'shoulder-left' }] : []),
+    { x: inset, y: 0, edge: 'flap-left' },
+    { x: inset, y: up, radius, edge: 'flap', ...(radius > 0 ? { corner: 'flap-round-left' } : {}) },
+    {
+      x: wide - inset,
+      y: up,
+      radius,
+      edge: 'flap-right',
+      ...(radius > 0 ? { corner: 'flap-round-right' } : {}),
+    },
+    { x: wide - inset, y: 0, edge: shoulders ? 'shoulder-right' : 'right' },
+    ...(shoulders ? [{ x: wide, y: 0, edge: 'right' }] : []),
+  ]
+}
+
+const stretches = ({ over, bend, length, lean }: Flap, shut: number): Stretch[] => {
+  const turn = (Math.PI / 2 + lean) * shut
+  return [
+    { length: bend, turn },
+    { length: Math.max(0, over.value - 2 * bend) },
+    { length: bend, turn },
+    { length },
+  ]
+}
+
+/** Where the middle of the flap over the top lies, from the back's top edge: how far up and out of its grain, and the way walked there. */
+export const flapMiddle = (flap: Flap, shut: number) =>
+  courseAt(coursed(courseOf(stretches(flap, shut))), flap.over.value / 2)
+
+/** The flap as a part of the back: it goes on over the top. `corner` is where the back’s upper left corner stands. */
+export const flapPart = (
+  flap: Flap,
+  shut: number,
+  corner: Point3,
+  up: Point3,
+  rise: Point3,
+  lap = 0,
+): StoodPart => ({
+  clips: lap > 0 ? [] : [{ at: point(0, 0), inward: point(0, -1) }],
+  from: point(0, lap),
+  along: point(0, -1),
+  course: courseOf([...(lap > 0 ? [{ length: lap }] : []), ...stretches(flap, shut)]),
+  frame: { origin: corner, along: up, rise },
+})
+
+/** Its two folds as marks; the flap reaches above y = 0. */
+export const flapFolds = ({ over, bend, inset, lean }: Flap, wide: number): Fold[] =>
+  [-bend / 2, -(over.value - bend / 2)].map((y, i) => ({
+    id: `flap-${i + 1}`,
+    name: i === 0 ? 'fold at the back' : 'fold at the front',
+    from: point(inset, y),
+    to: point(wide - inset, y),
+    width: bend,
+    rises: 'mountain',
+    angle: Math.PI / 2 + lean,
+  }))
+
+/** Whether an edge belongs to the flap or to where it leaves the back. */
+export const isFlapEdge = (edge: string): boolean => edge.startsWith('flap') || edge.startsWith('shoulder')

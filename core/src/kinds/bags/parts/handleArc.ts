@@ -1,0 +1,76 @@
+import { courseOf, point, point3Along, point3Cross } from '../../../geometry/index.js'
+import { type StoodPart } from '../../../master/index.js'
+import { given, type Reckoned } from '../../../working/index.js'
+import { arcSizes } from '../../parts/arc.js'
+import { type Bag } from '../bag.js'
+import { type Hand } from './handlePlaces.js'
+import { arcOver } from '../bodies/arches.js'
+
+/** The free part of a handle, its thickness counted, mm: an arc, or upright legs with half a circle over them. */
+export function arcOf(bag: Bag, thickness: number, k: number): Reckoned {
+  const { p, size } = bag
+  const legs = p.handleRise > p.handleSpan / 2
+  const [span, rise] = [given('span', p.handleSpan), given('rise', p.handleRise)]
+  return size(
+    'handle.arc',
+    'handle between its ends',
+    legs
+      ? '2 × ({rise} − {span} / 2) legs + π × ({span} / 2 + {k} × {t})'
+      : '{angle} in radians × ({radius} + {k} × {t})',
+    '§10',
+    {
+      span,
+      rise,
+      ...arcSizes(size, 'handle', span, rise),
+      t: given('thickness', thickness, 'thickness'),
+      k: given('neutral-axis factor', k, 'share'),
+    },
+  )
+}
+
+/** A handle over a span: its ends lie on the face, the rest goes over in an arc as long as its leather. */
+export function arcParts(
+  hand: Hand,
+  opened: number,
+  span: number,
+  length: number,
+  end: number,
+  wide: number,
+  ring: boolean,
+  top: number,
+  out: number,
+): StoodPart[] {
+  const { origin, right, up, grain } = hand.frame(opened)
+  const free = length - 2 * end
+  // Leather longer than half a circle over the span stands up in two legs.
+  const half = (Math.PI * span) / 2
+  const leg = Math.max(0, (free - half) / 2)
+  const turn = leg > 0 ? Math.PI : arcOver(free, span)
+  const [c, s] = [Math.cos(turn / 2), Math.sin(turn / 2)]
+  const along = point3Along({ x: right.x * c, y: right.y * c, z: right.z * c }, up, s)
+  const arc: StoodPart = {
+    clips: [
+      { at: point(end, 0), inward: point(1, 0) },
+      { at: point(length - end, 0), inward: point(-1, 0) },
+    ],
+    from: point(end, wide / 2),
+    along: point(1, 0),
+    course: courseOf([{ length: leg }, { length: free - 2 * leg, turn }, { length: leg }]),
+    frame: { origin: point3Along(origin, right, -span / 2), along, rise: point3Cross(grain, along) },
+  }
+  if (ring) return [arc]
+  const lies = (way: 1 | -1): StoodPart => {
+    const { face, x } = hand.ends[way < 0 ? 0 : 1]
+    const f = face.frame(opened)
+    const off = out + (hand.flat ? 0 : face.proud)
+    const at = point3Along(point3Along(point3Along(f.origin, f.right, x), f.down, top + end), f.grain, off)
+    return {
+      clips: [{ at: point(way < 0 ? end : length - end, 0), inward: point(way, 0) }],
+      from: point(way < 0 ? 0 : length, wide / 2),
+      along: point(-way, 0),
+      course: courseOf([{ length: end }]),
+      frame: { origin: at, along: { x: -f.down.x, y: -f.down.y, z: -f.down.z }, rise: f.grain },
+    }
+  }
+  return [arc, lies(-1), lies(1)]
+}

@@ -1,0 +1,75 @@
+import { point } from '../../../geometry/index.js'
+import type { Fit, Fitting } from '../../../master/index.js'
+import { given } from '../../../working/index.js'
+import { hardwareOf } from '../../kind.js'
+import { needed, present } from '../../parts/fits.js'
+import { type Bag } from '../bag.js'
+import { firstSeam } from './closure.js'
+import { BENCH, type Hand } from './handlePlaces.js'
+import { onPanel } from './onFace.js'
+import { type Body } from '../assembly.js'
+
+/** A handle as far as its rivets depend on it; lengths mm. */
+interface Riveted {
+  readonly id: string
+  readonly layers: number
+  readonly length: number
+  readonly wide: number
+}
+
+/** Caps keep so far apart, mm. */
+const APART = 1.5
+
+/** Rivets at both ends of a handle: two along its length, or one in the middle where two caps have no room. */
+export function handleRivets(
+  bag: Bag,
+  body: Body,
+  hand: Hand,
+  { id, layers, length, wide }: Riveted,
+): Fitting[] {
+  const { p, materials } = bag
+  const { across } = hardwareOf(materials, 'rivet')
+  const top = BENCH.under
+  const shares = p.lap * (0.75 - 0.3) >= across + APART ? [0.3, 0.75] : [0.5]
+  return ([-1, 1] as const).flatMap((way) => {
+    const { face, x: at } = hand.ends[way < 0 ? 0 : 1]
+    return shares.map((share, i): Fitting => ({
+      id: `${id}-rivet-${way < 0 ? 'left' : 'right'}-${i + 1}`,
+      name: `rivet of the handle ${hand.words}`.trim(),
+      role: 'rivet',
+      sheet: face.sheet,
+      at: onPanel(face, at, top + p.lap * share),
+      up: -Math.PI / 2,
+      through: [
+        { sheet: face.sheet, times: 1 },
+        {
+          sheet: id,
+          times: layers,
+          at: point(way < 0 ? p.lap * (1 - share) : length - p.lap * (1 - share), wide / 2),
+        },
+        ...(p.top === 'doubled' && !hand.flat && top + p.lap * share < p.topBand
+          ? [{ sheet: `facing-${hand.suffix}`, times: 1 }]
+          : []),
+      ],
+      count: 1,
+      ...(firstSeam(body) ? { before: firstSeam(body)! } : {}),
+    }))
+  })
+}
+
+/** A cap lies on the handle with leather beside it. */
+export function capsOn({ materials, reckon, p }: Bag, wide: number): Fit {
+  const ware = hardwareOf(materials, 'rivet')
+  return {
+    id: 'caps-on-handle',
+    rank: 'look',
+    why: 'the cap stands over the edge of the handle and catches; a wider handle, or a smaller rivet',
+    what: `a cap of the ${ware.name} on the handle`,
+    panelId: 'handle',
+    keys: [],
+    remedy: { field: 'handleWide', value: Math.ceil(p.handleWide + ware.across + 2 - wide) },
+    at: point(p.lap / 2, wide / 2),
+    needs: needed(reckon, 'fit.caps', 'cap and a millimetre on either side', ware.across + 2, '§12'),
+    has: present(reckon, 'fit.capsHas', 'width of the handle', given('width', wide), '§10'),
+  }
+}

@@ -1,0 +1,130 @@
+import { point, polyline } from '../../../geometry/index.js'
+import type { Concern, Join } from '../../../master/index.js'
+import { given } from '../../../working/index.js'
+import { type Bag } from '../bag.js'
+import { onPanel, putOn, rectanglePanel, row, uSeam } from './onFace.js'
+import { type Face, type Part, part } from '../assembly.js'
+
+/** A pocket on the inside of a face, flat or with fullness in a pleat at each side. */
+export function innerPocket(
+  bag: Bag,
+  face: Face,
+  id: string,
+  name: string,
+  size: { wide: number; high: number; full: number; above?: number; asked?: boolean },
+): Part {
+  const { size: reckon } = bag
+  const margin = bag.p.margin
+  const wide = Math.min(size.wide, face.wide - 6)
+  const above = size.above ?? 0
+  const high = Math.min(size.high, face.high - 12 - above)
+  const across = reckon(
+    `${id}.wide`,
+    'pocket cut wide',
+    size.full > 0 ? '{wide} where it is sewn + 2 × {full} for the pleats' : '{wide}',
+    '§20',
+    { wide: given('width', wide), full: given('fullness', size.full / 2) },
+  )
+  const full = size.full > 0
+  const panel = rectanglePanel(bag, id, name, 'inner', across.value, high, {
+    foot: full ? 0 : 8,
+    folds: full
+      ? [size.full / 2 + margin, across.value - size.full / 2 - margin].map((x, i) => ({
+          id: `pleat-${i + 1}`,
+          name: 'pleat',
+          from: point(x, 0),
+          to: point(x, high),
+          width: 0,
+          rises: 'mountain' as const,
+          angle: 0,
+          note: 'pleat to the side seam',
+        }))
+      : [],
+    notes: full ? ['sew the sides first, then lay the pleats and sew the foot'] : [],
+  })
+  const top = face.high - high - 6 - above
+  const lies = putOn(face, panel, { x: 0, y: top, inside: true })
+  const seam = uSeam(bag, `${id}-seam`, `seam of the ${name.toLowerCase()}`, id, face.sheet, full ? 0 : 8)
+  return part({
+    panels: [panel],
+    onto: [lies],
+    joins: full ? fullSeams(bag, face, id, name, across.value, high, wide, top) : [seam],
+    concerns: size.asked === true ? smallerPocket(id, size, { wide, high }) : [],
+    sizes: [{ panelId: id, size: across }],
+  })
+}
+
+/** There is less room for a pocket than was asked for. */
+function smallerPocket(
+  id: string,
+  asked: { readonly wide: number; readonly high: number },
+  made: { readonly wide: number; readonly high: number },
+): Concern[] {
+  const [narrower, lower] = [asked.wide - made.wide > 0.5, asked.high - made.high > 0.5]
+  if (!narrower && !lower) return []
+  return [
+    {
+      id: 'pocket-smaller',
+      rank: 'look',
+      panelId: id,
+      at: point(made.wide / 2, 6),
+      what: 'The inner pocket is made {wide} wide and {high} high, not {askedWide} by {askedHigh}',
+      lengths: { ...made, askedWide: asked.wide, askedHigh: asked.high },
+      why: 'There is no more room for it inside. Ask for a smaller one, or make the bag larger.',
+      remedy: narrower
+        ? {
+            field: 'pocketWide',
+            value: Math.floor(made.wide),
+            said: lower ? 'a smaller pocket' : 'a narrower pocket',
+            ...(lower ? { and: { field: 'pocketHigh', value: Math.floor(made.high) } } : {}),
+          }
+        : { field: 'pocketHigh', value: Math.floor(made.high), said: 'a lower pocket' },
+    },
+  ]
+}
+
+/** Sides of a full pocket come in to a narrower place on what it is sewn to; its foot is pleated to that. */
+function fullSeams(
+  bag: Bag,
+  face: Face,
+  id: string,
+  name: string,
+  across: number,
+  high: number,
+  wide: number,
+  top: number,
+): Join[] {
+  const m = bag.p.margin
+  const foot = high - m
+  const there = (x: number, y: number) => onPanel(face, x, top + y)
+  const seam = (way: 'right' | 'left', x: number, to: number): Join => ({
+    ...row(
+      `${id}-${way}`,
+      `${way} side of the ${name.toLowerCase()}`,
+      id,
+      [point(x, 3), point(x, foot)],
+      [id, face.sheet],
+    ),
+    mate: {
+      type: 'line',
+      sheet: face.sheet,
+      line: polyline([there(to, 3), there(to, foot)]),
+    },
+    twin: way === 'right' ? `${id}-left` : `${id}-right`,
+    pairName: `sides of the ${name.toLowerCase()}`,
+  })
+  const half = wide / 2 - m
+  const pleats = (across - wide) / 2
+  return [
+    // Seen from inside, the right of the piece is the left of the face.
+    seam('right', across - m, -half),
+    seam('left', m, half),
+    row(
+      `${id}-foot`,
+      `foot of the ${name.toLowerCase()}`,
+      id,
+      [point(across - m - pleats, foot), point(m + pleats, foot)],
+      [id, face.sheet],
+    ),
+  ]
+}

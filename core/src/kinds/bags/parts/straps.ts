@@ -1,0 +1,204 @@
+import { point, point3Along, type Point3 } from '../../../geometry/index.js'
+import type { Hanging, Stood, StoodPart } from '../../../master/index.js'
+import { leatherOf } from '../../kind.js'
+import { arched } from '../bodies/arches.js'
+import { type Bag } from '../bag.js'
+import { onPanel, putOn, rectanglePanel, row } from './onFace.js'
+import { alone, part, together, type Body, type Part } from '../assembly.js'
+import { type RingLoops, LOOP_REACH, fitsThrough, ringLoops } from './ringLoops.js'
+import { padOf, padParts } from './pads.js'
+import { holesOff } from './strapHoles.js'
+import { backSeams, buckleAt, joinedOn, runsOf, strapPanels } from './strapPanels.js'
+import { BENCH, type Sizes, strapSizes } from './strapSizes.js'
+
+/** What every strap in two parts brings: its pieces, turn-backs, buckle and lengths, `count` times. */
+function strapInTwo(bag: Bag, s: Sizes, count: number): Part {
+  const { p } = bag
+  const { panels, part: joined } = joinedOn(bag, s, strapPanels(bag, s, count))
+  return together([
+    joined,
+    part({
+      panels,
+      piles: panels.map((q) => alone(q)),
+      joins: [
+        ...backSeams(bag, s, 'strap-long', ['start'], s.long.value),
+        ...backSeams(bag, s, 'strap-short', ['start', 'end'], s.short.value),
+      ],
+      fittings: [
+        {
+          id: 'buckle',
+          name: 'buckle of the strap',
+          role: 'buckle',
+          sheet: 'strap-short',
+          at: point(p.strapWide / 2, buckleAt(p, s)),
+          up: Math.PI / 2,
+          through: [],
+          held: true,
+          count,
+          before: 'strap-short-end-1',
+        },
+      ],
+      concerns: holesOff({
+        panelId: p.strapJoin === 'none' ? 'strap-long' : 'strap-tip',
+        at: point(p.strapWide / 2, p.strapWide),
+        usual: s.usual.value,
+        back: p.lap,
+        holes: p.strapHoles,
+        spacing: p.strapSpacing,
+        field: 'strapHoles',
+      }),
+      fits: [fitsThrough(bag, 'buckle', 'strap-short', p.strapWide, 'strapWide')],
+      sizes: [
+        ...[s.usual, s.long, s.overlap, s.least, s.most, s.total].map((size) => ({
+          panelId: 'strap-long',
+          size,
+        })),
+        ...[s.back, s.backBuckle, s.short, s.slot].map((size) => ({ panelId: 'strap-short', size })),
+        { panelId: 'keeper', size: s.keeper },
+      ],
+      strapRuns: runsOf(s, joined),
+    }),
+  ])
+}
+
+/** Loops and rings that a strap is hung from; narrower where a side has no room for its width. */
+function strapRings(bag: Bag, places: RingLoops['places']): Part {
+  const room = Math.min(...places.map((q) => q.face.wide)) - 4
+  return ringLoops(bag, {
+    panelId: 'tab',
+    role: 'ring',
+    wide: Math.min(bag.p.strapWide, Math.max(12, room)),
+    field: 'strapWide',
+    places,
+  })
+}
+
+/** The stretch of a strap that hangs free of its turn-backs, from one length to another. */
+const between = (from: number, to: number) => [
+  { at: point(0, from), inward: point(0, 1) },
+  { at: point(0, to), inward: point(0, -1) },
+]
+
+/**
+ * Where a strap hangs from one place to another: both its parts lie on one arc, the long one from where it begins past
+ * the buckle by the overlap; pads in the middle of it, one on either side.
+ */
+function hung(bag: Bag, s: Sizes, from: Point3, to: Point3, out: Point3): Stood[] {
+  const { p, materials } = bag
+  const whole = arched('strap-long', from, to, out, p.carried, p.strapWide)
+  const [one] = whole.parts as readonly [StoodPart]
+  const put = (sheet: string, proud: number, more: Partial<StoodPart>): Stood => ({
+    ...whole,
+    sheet,
+    proud,
+    parts: [{ ...one, ...more }],
+  })
+  const pad = padOf(bag, s)
+  const [strap, cover] = ['straps', 'inner'].map((role) => leatherOf(materials, role).thickness)
+  const proud = (strap! + cover!) / 2 + BENCH.padFoam
+  const pads = pad
+    ? [1, -1].map((side) =>
+        put(side > 0 ? 'pad' : 'pad-under', side * proud, {
+          from: point(pad.wide / 2, s.back.value - pad.from),
+        }),
+      )
+    : []
+  return [
+    put('strap-long', 0, {
+      clips: between(s.back.value, s.back.value + s.usual.value + s.overlap.value),
+      from: point(p.strapWide / 2, s.back.value),
+    }),
+    put('strap-short', -2, {
+      // It comes from the other end and meets the long part at the buckle.
+      clips: between(s.back.value, s.back.value + p.strapShort),
+      from: point(p.strapWide / 2, s.back.value + p.carried),
+      along: point(0, -1),
+    }),
+    ...pads,
+  ]
+}
+
+/** A strap over the shoulder, its two parts hung from rings at the sides. */
+export function shoulderStrap(bag: Bag, body: Body): Part {
+  const s = strapSizes(bag)
+  const places = [
+    { face: body.right, x: 0, y: 8, id: 'right', words: 'at the right side' },
+    { face: body.left, x: 0, y: 8, id: 'left', words: 'at the left side' },
+  ]
+  const hanging: Hanging = {
+    name: 'shoulder strap',
+    points: places.map(({ face, x, y }) => ({ sheet: face.sheet, at: onPanel(face, x, y) })),
+  }
+  return together([
+    strapRings(bag, places),
+    strapInTwo(bag, s, 1),
+    part({
+      hanging: [hanging],
+      stood: (opened) => {
+        const [a, b] = places.map(({ face, x, y }) => {
+          const f = face.frame(opened)
+          return point3Along(
+            point3Along(point3Along(f.origin, f.right, x), f.down, y - 6),
+            f.grain,
+            face.proud + 4,
+          )
+        }) as [Point3, Point3]
+        return hung(bag, s, b, a, { x: 0, y: 1, z: 0 })
+      },
+    }),
+  ])
+}
+
+/** Two straps over the shoulders: from a yoke on the back’s top to rings at its lower corners. */
+export function shoulderPair(bag: Bag, body: Body): Part {
+  const { p } = bag
+  const s = strapSizes(bag)
+  const { back } = body
+  const apart = Math.min(back.wide / 3, 60)
+  const yokeWide = Math.min(back.wide - 10, 2 * apart + p.strapWide + 30)
+  const yokeHigh = Math.min(BENCH.yokeHigh, Math.max(BENCH.yokeLeast, BENCH.yokeShare * back.high))
+  const yoke = rectanglePanel(bag, 'yoke', 'Strap panel', 'gusset', yokeWide, yokeHigh, { corner: 10 })
+  // Below what is sewn along the top, and below a closing strap.
+  const top = (p.top === 'single' ? 10 : p.topBand + 6) + (p.closure === 'strap' ? 48 : 0)
+  const corner = back.wide / 2 - p.strapWide / 2 - 6
+  const places = [
+    { face: back, x: -corner, y: back.high - LOOP_REACH - 18, id: 'right', words: 'at the right corner' },
+    { face: back, x: corner, y: back.high - LOOP_REACH - 18, id: 'left', words: 'at the left corner' },
+  ]
+  const m = p.margin
+  const pad = padOf(bag, s)
+  return together([
+    strapRings(bag, places),
+    strapInTwo(bag, s, 2),
+    ...(pad ? [padParts(bag, pad)] : []),
+    part({
+      panels: [yoke],
+      onto: [putOn(back, yoke, { x: 0, y: top })],
+      joins: [
+        ...(
+          [
+            ['yoke-top', 'strap panel, upper row', m],
+            ['yoke-foot', 'strap panel, lower row', yokeHigh - m],
+          ] as const
+        ).map(([id, name, y]) => ({
+          ...row(id, name, 'yoke', [point(10, y), point(yokeWide - 10, y)], ['yoke', back.sheet]),
+          free: true,
+        })),
+      ],
+      stood: (opened) => {
+        const f = back.frame(opened)
+        const on = (x: number, y: number): Point3 =>
+          point3Along(point3Along(point3Along(f.origin, f.right, x), f.down, y), f.grain, back.proud + 4)
+        return [1, -1].flatMap((way) =>
+          hung(
+            bag,
+            s,
+            on(way * apart, top + yokeHigh),
+            on(way * corner, back.high - LOOP_REACH - 10),
+            f.grain,
+          ),
+        )
+      },
+    }),
+  ])
+}
