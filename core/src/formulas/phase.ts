@@ -19,7 +19,8 @@ export function phaseIntervals(
   ].sort((a, b) => a - b)
   return residues.flatMap((residue, i) => {
     const next = i + 1 < residues.length ? nth(residues, i + 1) : firstOf(residues) + pitch
-    return next - residue >= 2 * clearance ? [{ from: residue + clearance, to: next - clearance }] : []
+    // Where the room is exactly twice the clearance, one start is left.
+    return next - residue >= 2 * clearance - 1e-9 ? [{ from: residue + clearance, to: next - clearance }] : []
   })
 }
 
