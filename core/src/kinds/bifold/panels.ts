@@ -24,26 +24,13 @@ export function bifoldPanels(p: BifoldParams, s: BifoldSizes, materials: Materia
   const tall = { top: p.corner, height: s.outsideHeight.value }
   const low = { top: 0, height: dividerHeight(s) }
   return [
-    { ...leaf(p, s, 'outside', 'Outside', 'outside', s.taken, tall), folds: [outsideFold(s)] },
-    ...(s.liningTaken
-      ? [leaf(p, s, 'lining', 'Lining of the outside', 'lining', s.liningTaken, tall, t('lining'))]
-      : []),
+    { ...leaf(p, s, { ...LEAVES.outside, taken: s.taken, ...tall }), folds: [outsideFold(s)] },
+    ...(s.liningTaken ? [leaf(p, s, { ...LEAVES.lining, taken: s.liningTaken, ...tall }, t('lining'))] : []),
     ...(s.dividerTaken
-      ? [leaf(p, s, 'divider', 'Divider', 'divider', s.dividerTaken, low, t('divider'))]
+      ? [leaf(p, s, { ...LEAVES.divider, taken: s.dividerTaken, ...low }, t('divider'))]
       : []),
     ...(s.dividerLiningTaken
-      ? [
-          leaf(
-            p,
-            s,
-            'divider-lining',
-            'Lining of the divider',
-            'lining',
-            s.dividerLiningTaken,
-            low,
-            t('lining'),
-          ),
-        ]
+      ? [leaf(p, s, { ...LEAVES.dividerLining, taken: s.dividerLiningTaken, ...low }, t('lining'))]
       : []),
     insidePanel(p, s, t('inside')),
     ...(hasBacking(p) ? [backing(p, s, t('pockets'))] : []),
@@ -72,15 +59,28 @@ const outsideFold = (s: BifoldSizes): Fold => ({
   allowance: { full: s.difference, taken: s.taken },
 })
 
-/** A leaf that goes round the fold outside the inside, longer than it by what the fold asks. */
+interface Leaf {
+  readonly id: string
+  readonly name: string
+  readonly role: string
+  /** How much longer than the inside it is. */
+  readonly taken: Reckoned
+  /** Radius of its top corners and its height, mm. */
+  readonly top: number
+  readonly height: number
+}
+const LEAVES = {
+  outside: { id: 'outside', name: 'Outside', role: 'outside' },
+  lining: { id: 'lining', name: 'Lining of the outside', role: 'lining' },
+  divider: { id: 'divider', name: 'Divider', role: 'divider' },
+  dividerLining: { id: 'divider-lining', name: 'Lining of the divider', role: 'lining' },
+} as const
+
+/** A leaf that goes round the fold outside the inside, longer than it by what the fold asks; with a rim of `t` mm leather. */
 function leaf(
   p: BifoldParams,
   s: BifoldSizes,
-  id: string,
-  name: string,
-  role: string,
-  taken: Reckoned,
-  { top, height }: { top: number; height: number },
+  { id, name, role, taken, top, height }: Leaf,
   t?: number,
 ): Panel {
   const w = s.insideWidth.value + taken.value

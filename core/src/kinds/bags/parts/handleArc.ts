@@ -28,18 +28,33 @@ export function arcOf(bag: Bag, thickness: number, k: number): Reckoned {
   )
 }
 
-/** A handle over a span: its ends lie on the face, the rest goes over in an arc as long as its leather. */
+/** The leather of a handle over its span, mm. */
+export interface OverSpan {
+  readonly span: number
+  readonly length: number
+  readonly wide: number
+  /** Length of each end that does not go over. */
+  readonly end: number
+}
+/** Where the ends of a handle lie on the faces: from their top, and out from their middle, mm. */
+export interface LyingEnds {
+  readonly top: number
+  readonly out: number
+}
+
+/** A handle over a span: its ends lie on the face, or go round a ring, the rest goes over in an arc as long as its leather. */
 export function arcParts(
   hand: Hand,
   opened: number,
-  span: number,
-  length: number,
-  end: number,
-  wide: number,
-  ring: boolean,
-  top: number,
-  out: number,
+  over: OverSpan,
+  lying: LyingEnds | 'rings',
 ): StoodPart[] {
+  const arc = arcPart(hand, opened, over)
+  if (lying === 'rings') return [arc]
+  return [arc, lyingEnd(hand, opened, over, lying, -1), lyingEnd(hand, opened, over, lying, 1)]
+}
+
+function arcPart(hand: Hand, opened: number, { span, length, end, wide }: OverSpan): StoodPart {
   const { origin, right, up, grain } = hand.frame(opened)
   const free = length - 2 * end
   // Leather longer than half a circle over the span stands up in two legs.
@@ -48,7 +63,7 @@ export function arcParts(
   const turn = leg > 0 ? Math.PI : arcOver(free, span)
   const [c, s] = [Math.cos(turn / 2), Math.sin(turn / 2)]
   const along = point3Along({ x: right.x * c, y: right.y * c, z: right.z * c }, up, s)
-  const arc: StoodPart = {
+  return {
     clips: [
       { at: point(end, 0), inward: point(1, 0) },
       { at: point(length - end, 0), inward: point(-1, 0) },
@@ -58,19 +73,25 @@ export function arcParts(
     course: courseOf([{ length: leg }, { length: free - 2 * leg, turn }, { length: leg }]),
     frame: { origin: point3Along(origin, right, -span / 2), along, rise: point3Cross(grain, along) },
   }
-  if (ring) return [arc]
-  const lies = (way: 1 | -1): StoodPart => {
-    const { face, x } = hand.ends[way < 0 ? 0 : 1]
-    const f = face.frame(opened)
-    const off = out + (hand.flat ? 0 : face.proud)
-    const at = point3Along(point3Along(point3Along(f.origin, f.right, x), f.down, top + end), f.grain, off)
-    return {
-      clips: [{ at: point(way < 0 ? end : length - end, 0), inward: point(way, 0) }],
-      from: point(way < 0 ? 0 : length, wide / 2),
-      along: point(-way, 0),
-      course: courseOf([{ length: end }]),
-      frame: { origin: at, along: { x: -f.down.x, y: -f.down.y, z: -f.down.z }, rise: f.grain },
-    }
+}
+
+/** The end of a handle that lies on a face: the left one (−1) or the right one (1). */
+function lyingEnd(
+  hand: Hand,
+  opened: number,
+  { length, end, wide }: OverSpan,
+  { top, out }: LyingEnds,
+  way: 1 | -1,
+): StoodPart {
+  const { face, x } = hand.ends[way < 0 ? 0 : 1]
+  const f = face.frame(opened)
+  const off = out + (hand.flat ? 0 : face.proud)
+  const at = point3Along(point3Along(point3Along(f.origin, f.right, x), f.down, top + end), f.grain, off)
+  return {
+    clips: [{ at: point(way < 0 ? end : length - end, 0), inward: point(way, 0) }],
+    from: point(way < 0 ? 0 : length, wide / 2),
+    along: point(-way, 0),
+    course: courseOf([{ length: end }]),
+    frame: { origin: at, along: { x: -f.down.x, y: -f.down.y, z: -f.down.z }, rise: f.grain },
   }
-  return [arc, lies(-1), lies(1)]
 }

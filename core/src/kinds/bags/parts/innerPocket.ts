@@ -48,7 +48,7 @@ export function innerPocket(
   return part({
     panels: [panel],
     onto: [lies],
-    joins: full ? fullSeams(bag, face, id, name, across.value, high, wide, top) : [seam],
+    joins: full ? fullSeams(bag, face, { id, name, across: across.value, high, wide, top }) : [seam],
     concerns: size.asked === true ? smallerPocket(id, size, { wide, high }) : [],
     sizes: [{ panelId: id, size: across }],
   })
@@ -83,17 +83,18 @@ function smallerPocket(
   ]
 }
 
+/** A pocket cut wider than the place it is sewn to, mm; `top` from the top of the face. */
+interface FullPocket {
+  readonly id: string
+  readonly name: string
+  readonly across: number
+  readonly high: number
+  readonly wide: number
+  readonly top: number
+}
+
 /** Sides of a full pocket come in to a narrower place on what it is sewn to; its foot is pleated to that. */
-function fullSeams(
-  bag: Bag,
-  face: Face,
-  id: string,
-  name: string,
-  across: number,
-  high: number,
-  wide: number,
-  top: number,
-): Join[] {
+function fullSeams(bag: Bag, face: Face, { id, name, across, high, wide, top }: FullPocket): Join[] {
   const m = bag.p.margin
   const foot = high - m
   const there = (x: number, y: number) => onPanel(face, x, top + y)
