@@ -1,11 +1,11 @@
 import { firstOf } from '../../../lists/index.js'
 import { gussetStrip } from '../../../formulas/index.js'
-import { type Path, point, point3, polyline, shift } from '../../../geometry/index.js'
+import { type Path, point, polyline } from '../../../geometry/index.js'
+import { type Join, type Panel } from '../../../master/index.js'
 import { type Named, box, outlineOf, plainPanel, slopeBand } from '../../parts/shape.js'
-import { STRAIGHT, X, Y, Z, flatPart, minus } from '../axes.js'
 import { type Bag } from '../bag.js'
-import { type Flap, flapCorners, flapFolds, flapOf, flapPart } from '../parts/flap.js'
-import { type Body, type Face, type Meeting, alone, part } from '../assembly.js'
+import { flapCorners, flapFolds, flapOf } from '../parts/flap.js'
+import { type Body, type Meeting, alone, part } from '../assembly.js'
 import {
   type Profile,
   cornerCuts,
@@ -19,7 +19,8 @@ import {
 } from './profile.js'
 import { panelSheet } from '../../parts/sheets.js'
 import { bodySeams } from '../seam.js'
-import { type CornerWays, type Strip, plainStrip } from './strip.js'
+import { type SetIn, leafFace, setInStood, sideFace } from './setInStand.js'
+import { type CornerWays, plainStrip } from './strip.js'
 import { seamSkives } from '../skiving.js'
 
 /** A groove takes so much of the leather; docs/formulas.md §5. */
@@ -35,24 +36,79 @@ function cornerWays({ p, body }: Bag): CornerWays {
 
 /** One piece for front, foot and back, with or without a flap, and sides set in. */
 export function setInBody(bag: Bag): Body {
+  const set = sizesOf(bag)
+  const { span, radius } = set.profile
+  const { p } = bag
+  const body = bodyPanel(set)
+  const made = part({
+    panels: [body, sidePanel(set)],
+    piles: [
+      alone(body),
+      ...WAYS.map((way) => ({
+        base: `side-${way}`,
+        sheets: [
+          panelSheet(`side-${way}`, `${way} side`, 'side', { a: 1, b: 0, c: 0, d: 1, e: 0, f: 0 }, true),
+        ],
+      })),
+    ],
+    joins: WAYS.flatMap((way) => sideSeam(set, way)),
+    meetings: cornerMeetings(set),
+    corners: cornersOf(bag, 'side', set.profile, p.seam === 'raw' ? 'gusset' : 'body'),
+    sizes: sizesTold(set),
+    stood: (opened) => setInStood(set, opened),
+  })
+  return {
+    ...made,
+    front: leafFace(set, 1),
+    back: leafFace(set, -1),
+    right: sideFace(set, 1),
+    left: sideFace(set, -1),
+    flap: set.flap,
+    apart: span + 2 * bag.proud.flat,
+    lean: 0,
+    foot: {
+      wide: set.wide / 2,
+      deep: span / 2 - radius,
+      at: (x, z) => ({ sheet: 'body', at: point(set.w / 2 + x, set.strip.length.value / 2 + z) }),
+    },
+  }
+}
+
+const WAYS = ['right', 'left'] as const
+
+function sizesOf(bag: Bag): SetIn {
   const { s, p, margin } = bag
-  const [wide, rise, m] = [s.wide.value, s.high.value, margin.value]
-  const span = s.deep.value
+  const [wide, rise, m, span] = [s.wide.value, s.high.value, margin.value, s.deep.value]
   const radius = p.grooves === 'grooved' ? 0 : radiusFor(p.radius, span, rise)
   const profile: Profile = { span, rise, radius }
-  const strip = plainStrip(bag, profile, wide / 2, cornerWays(bag))
+  const ways = cornerWays(bag)
   const w = wide + 2 * m
-  const flap = p.flap === 'one' ? flapOf(bag, span + 2 * bag.proud.flat, w) : undefined
-  const body = bodyPanel(bag, strip, w, flap)
-  const side = plainPanel({
+  return {
+    bag,
+    profile,
+    strip: plainStrip(bag, profile, wide / 2, ways),
+    wide,
+    w,
+    m,
+    // A groove’s walls and what bends between them stand outside the side’s own corner.
+    out: ways.groove ? ways.groove.deep + ways.groove.bend / (Math.PI / 2) : ways.outward,
+    flap: p.flap === 'one' ? flapOf(bag, span + 2 * bag.proud.flat, w) : undefined,
+  }
+}
+
+const sidePanel = ({ bag, profile, m }: SetIn): Panel =>
+  plainPanel({
     id: 'side',
     name: 'Side',
     role: 'gusset',
     count: 2,
     ...profileShape(profile, m, (edge) => (edge === 'top' ? bag.topFate : bag.seamed)),
-    ...seamSkives(bag, profileChain(radius), bag.gusset.thickness, 'side'),
-    marks: cutMarks('cuts', p.seam === 'turned' ? veeCuts(bag, profile) : cornersCutOut(profile, m)),
+    ...seamSkives(bag, profileChain(profile.radius), bag.gusset.thickness, 'side'),
+    marks: cutMarks('cuts', bag.p.seam === 'turned' ? veeCuts(bag, profile) : cornersCutOut(profile, m)),
   })
+
+function sideSeam({ bag, profile, strip, wide, w, m }: SetIn, way: 'right' | 'left'): Join[] {
+  const { span, rise, radius } = profile
   // Walked from the front's top edge down, round the foot and up the back; the piece is drawn back uppermost.
   const line =
     (x: number, backwards: boolean) =>
@@ -61,122 +117,28 @@ export function setInBody(bag: Bag): Body {
       const points = [point(at, strip.length.value), point(at, 0)]
       return polyline(backwards ? points.toReversed() : points)
     }
-  const seam = (way: 'right' | 'left') => {
-    // The right side seen from outside begins at the back.
-    const on = way === 'right' ? line(m, true) : line(m + wide, false)
-    return bodySeams(bag, {
-      id: `seam-${way}`,
-      name: `seam of the ${way} side`,
-      sheet: `side-${way}`,
-      chain: profileChain(radius),
-      mate: on(0),
-      mateSheet: 'body',
-      beside: on,
-      extra: strip.length.figured - gussetStrip(rise, span, radius),
-      through: ['body', `side-${way}`],
-      twin: way === 'right' ? 'seam-left' : 'seam-right',
-      pairName: 'seams of the sides',
-    })
-  }
-  const ways = cornerWays(bag)
-  const { groove } = ways
-  // A groove’s walls and what bends between them stand outside the side’s own corner.
-  const out = groove ? groove.deep + groove.bend / (Math.PI / 2) : ways.outward
-  const made = part({
-    panels: [body, side],
-    piles: [
-      alone(body),
-      ...(['right', 'left'] as const).map((way) => ({
-        base: `side-${way}`,
-        sheets: [
-          panelSheet(`side-${way}`, `${way} side`, 'side', { a: 1, b: 0, c: 0, d: 1, e: 0, f: 0 }, true),
-        ],
-      })),
-    ],
-    joins: (['right', 'left'] as const).flatMap(seam),
-    meetings: cornerMeetings(profile, strip, m, w),
-    corners: cornersOf(bag, 'side', profile, p.seam === 'raw' ? 'gusset' : 'body'),
-    sizes: [
-      ...[s.wide, strip.length, s.outWide, s.outHigh, s.outDeep].map((size) => ({ panelId: 'body', size })),
-      ...[s.deep, s.high].map((size) => ({ panelId: 'side', size })),
-      ...(flap ? [{ panelId: 'body', size: flap.over }] : []),
-    ],
-    stood: (opened) => [
-      {
-        sheet: 'body',
-        // Its course already runs so far outside the stitch lines.
-        proud: bag.proud.flat - out,
-        parts: [
-          {
-            clips: flap ? [{ at: point(0, 0), inward: point(0, 1) }] : [],
-            from: point(w / 2, strip.length.value),
-            along: point(0, -1),
-            course: strip.course,
-            frame: { origin: point3(0, rise, span / 2 + out), along: minus(Y), rise: Z },
-          },
-          ...(flap ? [flapPart(flap, 1 - opened, point3(w / 2, rise, -span / 2), Y, minus(Z))] : []),
-        ],
-      },
-      ...([1, -1] as const).map((way) => ({
-        sheet: way > 0 ? 'side-right' : 'side-left',
-        proud: bag.proud.walls,
-        parts: [
-          {
-            ...flatPart(
-              point3((way * wide) / 2, rise, way * (span / 2 + m)),
-              way > 0 ? minus(Z) : Z,
-              way > 0 ? X : minus(X),
-            ),
-            course: STRAIGHT,
-          },
-        ],
-      })),
-    ],
+  // The right side seen from outside begins at the back.
+  const on = way === 'right' ? line(m, true) : line(m + wide, false)
+  return bodySeams(bag, {
+    id: `seam-${way}`,
+    name: `seam of the ${way} side`,
+    sheet: `side-${way}`,
+    chain: profileChain(radius),
+    mate: on(0),
+    mateSheet: 'body',
+    beside: on,
+    extra: strip.length.figured - gussetStrip(rise, span, radius),
+    through: ['body', `side-${way}`],
+    twin: way === 'right' ? 'seam-left' : 'seam-right',
+    pairName: 'seams of the sides',
   })
-  const length = strip.length.value
-  const face = (way: 1 | -1): Face => ({
-    sheet: 'body',
-    // Drawn back uppermost, the front hangs upside down.
-    move: way > 0 ? { a: -1, b: 0, c: 0, d: -1, e: w / 2, f: length } : shift(w / 2, 0),
-    wide,
-    high: rise,
-    proud: bag.proud.flat,
-    frame: () => ({
-      origin: point3(0, rise, (way * span) / 2),
-      right: way > 0 ? X : minus(X),
-      down: minus(Y),
-      grain: way > 0 ? Z : minus(Z),
-    }),
-  })
-  const end = (way: 1 | -1): Face => ({
-    sheet: way > 0 ? 'side-right' : 'side-left',
-    move: shift(span / 2 + m, 0),
-    wide: span,
-    high: rise,
-    proud: bag.proud.walls,
-    frame: () => ({
-      origin: point3((way * wide) / 2, rise, 0),
-      right: way > 0 ? minus(Z) : Z,
-      down: minus(Y),
-      grain: way > 0 ? X : minus(X),
-    }),
-  })
-  return {
-    ...made,
-    front: face(1),
-    back: face(-1),
-    right: end(1),
-    left: end(-1),
-    flap,
-    apart: span + 2 * bag.proud.flat,
-    lean: 0,
-    foot: {
-      wide: wide / 2,
-      deep: span / 2 - radius,
-      at: (x, z) => ({ sheet: 'body', at: point(w / 2 + x, length / 2 + z) }),
-    },
-  }
 }
+
+const sizesTold = ({ bag: { s }, strip, flap }: SetIn) => [
+  ...[s.wide, strip.length, s.outWide, s.outHigh, s.outDeep].map((size) => ({ panelId: 'body', size })),
+  ...[s.deep, s.high].map((size) => ({ panelId: 'side', size })),
+  ...(flap ? [{ panelId: 'body', size: flap.over }] : []),
+]
 
 /** The corner squares of a flange folded out at a sharp corner are cut away. */
 const cornersCutOut = ({ span, rise, radius }: Profile, m: number): Path[] =>
@@ -187,7 +149,7 @@ const cornersCutOut = ({ span, rise, radius }: Profile, m: number): Path[] =>
         polyline([point(m, rise + m), point(m, rise + 1), point(0, rise + 1)]),
       ]
 
-function bodyPanel(bag: Bag, strip: Strip, w: number, flap: Flap | undefined) {
+function bodyPanel({ bag, strip, w, flap }: SetIn) {
   const { p, body } = bag
   const length = strip.length.value
   const top: Named[] = flap
@@ -251,7 +213,8 @@ function bodyPanel(bag: Bag, strip: Strip, w: number, flap: Flap | undefined) {
 }
 
 /** Where the corners begin and end, on both sides and on both edges of the body. */
-function cornerMeetings({ span, rise, radius: r }: Profile, strip: Strip, m: number, w: number): Meeting[] {
+function cornerMeetings({ profile, strip, m, w }: SetIn): Meeting[] {
+  const { span, rise, radius: r } = profile
   const length = strip.length.value
   const [[a, b], [c, d]] = strip.corners as [readonly [number, number], readonly [number, number]]
   // On the right side the front is at the left; on the left side at the right.
