@@ -2,7 +2,7 @@ import { DESIGN_VERSION } from '../src/design/index.js'
 import { describe, expect, test } from 'vitest'
 import { derive } from '@drumlin/core/derived'
 import { applyEdit, editUpToDate } from '@drumlin/core/design'
-import { tieNames } from '@drumlin/core/drawn'
+import { type DrawnFold, tieNames } from '@drumlin/core/drawn'
 import { readDesignData, readDesign, readSentence, writeDesign } from '@drumlin/core/exchange/json'
 import { demo, withValues } from './support/designs.js'
 import { drawingOf, layer, panelOf, turned, withFate } from './support/drawing.js'
@@ -86,6 +86,29 @@ describe('what is saved', () => {
       ],
     })
     expect(applyEdit(up, whole).ok).toBe(true)
+  })
+  test('a fold that version 7 called a hill is a mountain, and an edit of it still undoes', () => {
+    const fold: DrawnFold = {
+      id: 'f',
+      name: 'fold',
+      at: { x: 30, y: 30 },
+      angle: 0,
+      type: 'book',
+      gap: 2,
+      turn: Math.PI,
+      rises: 'mountain',
+      drawn: 'flat',
+      school: 'figured',
+      groove: null,
+    }
+    const now = drawingOf([{ ...flap, folds: [fold] }])
+    const hill = [{ ...flap, folds: [{ ...fold, rises: 'hill' }] }]
+    const read = readDesignData({ ...now, version: 7, drawn: hill })
+    if (!read.ok) throw new Error(JSON.stringify(read.issue))
+    expect(read.design.drawn).toEqual(now.drawn)
+    const kept = editUpToDate({ name: 'fold', changes: [{ path: ['drawn'], value: hill }] })
+    const applied = applyEdit(now, kept)
+    expect(applied.ok && applied.design.drawn).toEqual(now.drawn)
   })
   test('the thickness of a leather follows the maker’s choice', () => {
     const [low, own] = ['low', 'own'].map(

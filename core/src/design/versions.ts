@@ -39,14 +39,14 @@ function habitsOf6(habits: unknown): unknown {
   return { ...rest, ...(own ? { stitchSeconds: Math.max(2, Number(stitchSeconds)) } : {}) }
 }
 
-/** Version 7 called a fold that rises towards the grain a mountain. */
+/** Version 7 called a mountain fold, one that rises towards the grain, a hill. */
 function mountains(value: unknown): unknown {
   if (Array.isArray(value)) return value.map(mountains)
   if (!isPlain(value)) return value
   return Object.fromEntries(
     Object.entries(value).map(([key, one]) => [
       key,
-      key === 'rises' && one === 'mountain' ? 'mountain' : mountains(one),
+      key === 'rises' && one === 'hill' ? 'mountain' : mountains(one),
     ]),
   )
 }
