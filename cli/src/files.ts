@@ -10,7 +10,7 @@ import {
   writeFile,
 } from 'node:fs/promises'
 import { basename, dirname, join } from 'node:path'
-import { isOurPdf } from '@drumlin/core/exchange/pdf'
+import type { Format } from '@drumlin/core/exchange/formats'
 import { shortly } from './words.js'
 
 /** The largest file that is read, bytes. */
@@ -48,7 +48,7 @@ export async function readText(file: string): Promise<string> {
 export interface ToWrite {
   readonly file: string
   readonly contents: string | Uint8Array
-  readonly form: 'pdf' | 'svg' | 'dxf' | 'json'
+  readonly format: Format
   /** The file that was read: never written over. */
   readonly input: string
   /** Whether a file that is not Drumlin's own may be written over. */
@@ -56,15 +56,15 @@ export interface ToWrite {
 }
 
 /** Writes beside the place and moves it there, so that it is whole or not there at all. Throws an `Error` whose message says why not. */
-export async function writeWhole({ file, contents, form, input, replace }: ToWrite): Promise<void> {
+export async function writeWhole({ file, contents, format, input, replace }: ToWrite): Promise<void> {
   const there = await stat(file).catch(() => undefined)
   if (there && (await isSame(file, input)))
     throw new Error(`${shortly(file)} is the design that is read; give --out another name`)
   if (there?.isDirectory())
     throw new Error(`${shortly(file)} is a folder; give --out the name of a file in it`)
-  if (there?.isFile() && !replace && !(await isOurs(file, form)))
+  if (there?.isFile() && !replace && !(await format.isOurs(await readFile(file))))
     throw new Error(
-      `${shortly(file)} is there already and no ${form} of Drumlin’s; add --replace to write over it`,
+      `${shortly(file)} is there already and no ${format.id} of Drumlin’s; add --replace to write over it`,
     )
   try {
     // A device or a pipe is written to as it is: there is nothing to move over.
@@ -95,14 +95,4 @@ async function moved(file: string, contents: string | Uint8Array): Promise<void>
 async function isSame(a: string, b: string): Promise<boolean> {
   const [one, other] = await Promise.all([stat(a), stat(b).catch(() => undefined)])
   return other !== undefined && one.dev === other.dev && one.ino === other.ino
-}
-
-/** Whether a file was written by Drumlin in this form. */
-async function isOurs(file: string, form: ToWrite['form']): Promise<boolean> {
-  const bytes = await readFile(file)
-  if (form === 'pdf') return isOurPdf(bytes)
-  const text = bytes.toString('utf8')
-  if (form === 'svg') return text.slice(0, 400).includes('<!-- Drumlin')
-  if (form === 'dxf') return /^\s*999\r?\nDrumlin/.test(text)
-  return /"format":\s*"drumlin\.design"/.test(text)
 }

@@ -1,3 +1,5 @@
+import { FORMAT_IDS, type FormatId } from '@drumlin/core/exchange/formats'
+import { PAPERS as PAPER_SIZES, type PaperId } from '@drumlin/core/exchange/paper'
 import { measureSentence, parseLength } from '@drumlin/core/measure'
 import { type Entry, type Input, entryMaybe, inputProblem } from '@drumlin/core/pocketbook'
 import { shortly, strictly } from './words.js'
@@ -14,9 +16,9 @@ export type Asked =
 export interface ExportAsked {
   readonly command: 'export'
   readonly file: string
-  readonly to: ExportForm
+  readonly to: FormatId
   readonly out: string
-  readonly paper: Paper
+  readonly paper: PaperId
   readonly unit: 'mm' | 'in'
   /** Whether a file that is not Drumlin's own may be written over. */
   readonly replace: boolean
@@ -30,10 +32,7 @@ export interface ReckonAsked {
   readonly json: boolean
 }
 
-const FORMS = ['pdf', 'svg', 'dxf', 'json'] as const
-type ExportForm = (typeof FORMS)[number]
-const PAPERS = ['a4', 'letter'] as const
-type Paper = (typeof PAPERS)[number]
+const PAPERS = Object.keys(PAPER_SIZES) as PaperId[]
 const UNITS = ['mm', 'in'] as const
 
 const wrong = (text: string): Asked => ({ wrong: `drumlin: ${text} (try: drumlin --help)` })
@@ -71,19 +70,19 @@ function one(command: 'derive' | 'check' | 'export', words: Words): Asked | stri
 
 function exportAsked(words: Words, file: string, replace: boolean): Asked {
   const { '--to': to, '--out': out, '--paper': paper = 'a4', '--unit': unit = 'mm' } = words.options
-  if (!FORMS.includes(to as ExportForm))
-    return wrong(`--to must be one of ${FORMS.join(', ')}${to ? `, not ${shortly(to)}` : ''}`)
+  if (!FORMAT_IDS.includes(to as FormatId))
+    return wrong(`--to must be one of ${FORMAT_IDS.join(', ')}${to ? `, not ${shortly(to)}` : ''}`)
   if (!out) return wrong('export needs --out PATH')
-  if (!PAPERS.includes(paper as Paper))
+  if (!PAPERS.includes(paper as PaperId))
     return wrong(`--paper must be one of ${PAPERS.join(', ')}, not ${shortly(paper)}`)
   if (!UNITS.includes(unit as 'mm'))
     return wrong(`--unit must be one of ${UNITS.join(', ')}, not ${shortly(unit)}`)
   return {
     command: 'export',
     file,
-    to: to as ExportForm,
+    to: to as FormatId,
     out,
-    paper: paper as Paper,
+    paper: paper as PaperId,
     unit: unit as 'mm' | 'in',
     replace,
   }
@@ -147,8 +146,8 @@ function reckonAsked(words: readonly string[]): Asked {
 
 export const HELP = `drumlin derive FILE                                  everything that follows from a design, as JSON
 drumlin check FILE                                   its findings; exit 1 where one is a stop
-drumlin export FILE --to pdf|svg|dxf|json --out PATH its pattern at 1:1, or the design itself
-               [--paper a4|letter] [--unit mm|in]    paper of the PDF, a4 where left out; mm where left out
+drumlin export FILE --to ${FORMAT_IDS.join('|')} --out PATH its pattern at 1:1, or the design itself
+               [--paper ${PAPERS.join('|')}] [--unit mm|in]    paper of the PDF, a4 where left out; mm where left out
                [--replace]                           writes over a file that is not Drumlin’s own
 drumlin reckon --list                                the pocket book: every quick reckoner with its inputs
 drumlin reckon NAME [--INPUT VALUE …] [--json]       one of them, with its working

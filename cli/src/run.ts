@@ -1,11 +1,9 @@
 import { type Derived, derive, unworkable } from '@drumlin/core/derived'
-import { readDesign, readSentence, writeDesign } from '@drumlin/core/exchange/json'
-import { writeSvg } from '@drumlin/core/exchange/svg'
+import { formatOf } from '@drumlin/core/exchange/formats'
+import { readDesign, readSentence } from '@drumlin/core/exchange/json'
 import { summary } from '@drumlin/core/overview'
 import { ENTRIES, type Entry, reckonEntry } from '@drumlin/core/pocketbook'
 import { explainLine } from '@drumlin/core/working'
-import { writeDxf } from '@drumlin/core/exchange/dxf'
-import { writePdf } from '@drumlin/core/exchange/pdf'
 import { readText, writeWhole } from './files.js'
 import { pdfFonts } from './fonts.js'
 import { type ExportAsked, HELP, type ReckonAsked, asked } from './options.js'
@@ -42,22 +40,17 @@ async function opened(file: string): Promise<Opened> {
 
 const said = (error: unknown): string => (error instanceof Error ? error.message : String(error))
 
-async function contentsOf(derived: Derived, { to, paper, unit }: ExportAsked): Promise<string | Uint8Array> {
-  if (to === 'json') return writeDesign(derived.design)
-  if (to === 'svg') return writeSvg(derived, unit)
-  if (to === 'dxf') return writeDxf(derived, unit)
-  return writePdf(derived, {
+async function exported(derived: Derived, words: ExportAsked): Promise<Result> {
+  const { paper, unit } = words
+  const format = formatOf(words.to)
+  const contents = await format.write(derived, {
     paper,
     unit,
     date: new Date().toISOString().slice(0, 10),
-    fonts: await pdfFonts(),
+    fonts: pdfFonts,
   })
-}
-
-async function exported(derived: Derived, words: ExportAsked): Promise<Result> {
-  const contents = await contentsOf(derived, words)
   try {
-    await writeWhole({ ...words, form: words.to, file: words.out, input: words.file, contents })
+    await writeWhole({ ...words, format, file: words.out, input: words.file, contents })
   } catch (error) {
     return failed(`drumlin: ${said(error)}`)
   }

@@ -8,6 +8,7 @@ import FindDialog from './FindDialog.vue'
 import KeysDialog from './KeysDialog.vue'
 import NotOpened from './NotOpened.vue'
 import SaveBar from './SaveBar.vue'
+import { SCREENS } from './screens.js'
 import { useSettings } from './settings.js'
 import StoragePage from './StoragePage.vue'
 import TopStrip from './TopStrip.vue'
@@ -67,7 +68,9 @@ onBeforeUnmount(() => {
 useKeys({
   '/': () => (finding.value = true),
   '?': () => (showingKeys.value = true),
-  b: () => void router.push({ name: 'pocket-book' }),
+  ...Object.fromEntries(
+    SCREENS.flatMap((s) => (s.key ? [[s.key, () => void router.push({ name: s.name })] as const] : [])),
+  ),
   'mod+z': () => void (jobId.value && job.undo()),
   'mod+shift+z': () => void (jobId.value && job.redo()),
   'mod+y': () => void (jobId.value && job.redo()),

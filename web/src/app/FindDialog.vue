@@ -4,6 +4,7 @@ import { useRouter } from 'vue-router'
 import { sayFinding } from '@drumlin/core/check'
 import { fieldsInPlay } from '@drumlin/core/kinds'
 import { useJob } from '../job/job.js'
+import { SCREENS } from './screens.js'
 import { useSettings } from './settings.js'
 
 const props = defineProps<{ jobId: string | undefined }>()
@@ -17,13 +18,21 @@ watch(open, () => (sought.value = ''))
 interface Hit {
   readonly title: string
   readonly sort: string
+  /** Other words it is found by. */
+  readonly words?: string
   readonly to: { name: string; params?: Record<string, string>; query?: Record<string, string> }
 }
 
 const all = computed<Hit[]>(() => {
   const { derived } = job
-  if (!props.jobId || !derived) return [{ title: 'Shelf', sort: 'all jobs', to: { name: 'shelf' } }]
-  const params = { id: props.jobId }
+  const params: Record<string, string> = props.jobId ? { id: props.jobId } : {}
+  const screens = SCREENS.filter((s) => props.jobId || s.of === 'house').map((s) => ({
+    title: s.label,
+    sort: 'screen',
+    words: s.words,
+    to: { name: s.name, params: s.of === 'house' ? {} : params },
+  }))
+  if (!props.jobId || !derived) return screens
   const draft = (query: Record<string, string>) => ({ name: 'draft', params, query })
   // A setting stands in the sentences of a piece, or else on the Brief.
   const said = derived.pieces.flatMap((p) => derived.kind.sentences[p.id] ?? []).join(' ')
@@ -41,22 +50,18 @@ const all = computed<Hit[]>(() => {
       sort: 'finding',
       to: draft({ finding: f.key }),
     })),
-    { title: 'Brief', sort: 'screen', to: { name: 'brief', params } },
     ...derived.runs.map((r) => ({
       title: r.join.name,
       sort: 'run',
       to: { name: 'seams', params, query: { run: r.join.id } },
     })),
-    { title: 'Seams', sort: 'screen', to: { name: 'seams', params } },
-    { title: 'Relief', sort: 'screen', to: { name: 'relief', params } },
-    { title: 'What if', sort: 'screen', to: { name: 'what-if', params } },
-    { title: 'Shelf', sort: 'all jobs', to: { name: 'shelf' } },
+    ...screens,
   ]
 })
 const hits = computed(() => {
   const words = sought.value.toLowerCase().split(/\s+/).filter(Boolean)
   return all.value
-    .filter((h) => words.every((w) => `${h.title} ${h.sort}`.toLowerCase().includes(w)))
+    .filter((h) => words.every((w) => `${h.title} ${h.sort} ${h.words ?? ''}`.toLowerCase().includes(w)))
     .slice(0, 8)
 })
 async function go(hit: Hit | undefined): Promise<void> {

@@ -1,8 +1,10 @@
 <script setup lang="ts">
+import { SCREENS } from './screens.js'
+
 const open = defineModel<boolean>({ required: true })
 const KEYS = [
   ['/', 'find a piece, a setting or a finding'],
-  ['b', 'the pocket book'],
+  ...SCREENS.flatMap((s) => (s.key ? [[s.key, s.label.toLowerCase()] as const] : [])),
   ['Ctrl Z · Ctrl Shift Z', 'undo · redo'],
   ['Tab', 'to the next piece, number or finding'],
   ['Enter', 'choose the piece; take the number as written'],

@@ -1,31 +1,29 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { RouterLink, useRoute } from 'vue-router'
-import { isAbout } from '@drumlin/core/check'
 import { useOpenFindings } from '../job/about.js'
 import { useJob } from '../job/job.js'
-import { WAYPOINTS } from './routes.js'
+import { SCREENS, type Screen, WAYPOINTS } from './screens.js'
+
+const HOUSE = SCREENS.filter((s) => s.of === 'house')
 
 const props = defineProps<{ jobId: string | undefined }>()
 const route = useRoute()
 const job = useJob()
 const here = computed(() => props.jobId !== undefined && job.record?.id === props.jobId)
-/** The job on the bench can be walked back to from the pocket book. */
+/** The job on the bench can be walked back to from the pages of the house, the shelf aside. */
 const bench = computed(() =>
-  route.name === 'pocket-book' || route.name === 'stores' ? job.record : undefined,
+  route.name !== 'shelf' && HOUSE.some((s) => s.name === route.name) ? job.record : undefined,
 )
 
 const left = useOpenFindings()
-/** What contents ask for is settled on the Brief, thickness on the Relief; the Draft is where everything else is mended. */
-function countOf(name: (typeof WAYPOINTS)[number]['name']): number {
-  if (!here.value) return 0
-  return left.value.filter((f) => (name === 'draft' ? !isAbout(f, 'brief') : isAbout(f, name))).length
-}
+const countOf = ({ settles }: Screen): number =>
+  here.value && settles ? left.value.filter(settles).length : 0
 /** Findings that could not be looked for leave a waypoint unknown, not settled. */
 const unknown = computed(() => job.looking.is === 'failed')
-function said(name: (typeof WAYPOINTS)[number]['name']): string {
+function said(waypoint: Screen): string {
   if (unknown.value) return 'could not be looked at'
-  const count = countOf(name)
+  const count = countOf(waypoint)
   return count === 0 ? 'settled' : `${count} ${count === 1 ? 'needs' : 'need'} a look`
 }
 </script>
@@ -40,11 +38,11 @@ function said(name: (typeof WAYPOINTS)[number]['name']): string {
         >
           <span
             class="dot"
-            :class="{ here: route.name === w.name, caution: countOf(w.name) > 0, unknown }"
+            :class="{ here: route.name === w.name, caution: countOf(w) > 0, unknown }"
             aria-hidden="true"
-            >{{ countOf(w.name) || '' }}</span
+            >{{ countOf(w) || '' }}</span
           >
-          <span class="label">{{ w.label }}</span><span class="visually-hidden">, {{ said(w.name) }}</span>
+          <span class="label">{{ w.label }}</span><span class="visually-hidden">, {{ said(w) }}</span>
         </RouterLink>
       </li>
     </ol>
@@ -52,20 +50,13 @@ function said(name: (typeof WAYPOINTS)[number]['name']): string {
     <RouterLink v-if="bench" class="below" :to="{ name: 'draft', params: { id: bench.id } }"
       >Back to the job</RouterLink
     >
-    <RouterLink to="/" class="below" :aria-current="route.name === 'shelf' ? 'page' : undefined"
-      >Shelf</RouterLink
-    >
     <RouterLink
-      :to="{ name: 'stores' }"
+      v-for="s in HOUSE"
+      :key="s.name"
+      :to="{ name: s.name }"
       class="below"
-      :aria-current="route.name === 'stores' ? 'page' : undefined"
-      >Stores</RouterLink
-    >
-    <RouterLink
-      :to="{ name: 'pocket-book' }"
-      class="below"
-      :aria-current="route.name === 'pocket-book' ? 'page' : undefined"
-      >Pocket book</RouterLink
+      :aria-current="route.name === s.name ? 'page' : undefined"
+      >{{ s.label }}</RouterLink
     >
   </nav>
 </template>

@@ -1,73 +1,73 @@
 <script setup lang="ts">
 import { ref, shallowRef } from 'vue'
 import type { Derived } from '@drumlin/core/derived'
+import { FORMATS, type Format, type FormatId } from '@drumlin/core/exchange/formats'
+import { PAPERS, type PaperId } from '@drumlin/core/exchange/paper'
 import { useSettings } from '../app/settings.js'
-import { saveDesign, saveDxf, savePdf, saveSvg } from '../output/save.js'
+import { saveAs } from '../output/save.js'
 import { reasonOf } from '../app/reason.js'
 
 const props = defineProps<{ derived: Derived }>()
 const settings = useSettings()
-const working = ref<AbortController>()
+const working = shallowRef<{ readonly label: string; readonly control: AbortController }>()
 const failed = ref('')
-
 /** What failed is asked again with what was asked. */
 const again = shallowRef<() => unknown>()
 
-async function pdf(paper: 'a4' | 'letter'): Promise<void> {
+type Known = Format & { readonly id: FormatId }
+interface Offer {
+  readonly format: Known
+  readonly paper: PaperId | undefined
+  readonly label: string
+  readonly says: string
+}
+/** A button for each format, and one for each paper of what is printed. */
+const offers = (FORMATS as readonly Known[]).flatMap((format): readonly Offer[] =>
+  format.papers.length === 0
+    ? [{ format, paper: undefined, label: format.label, says: format.says }]
+    : format.papers.map((paper, k) => ({
+        format,
+        paper,
+        label: `${k === 0 ? 'Print ' : ''}${PAPERS[paper].short}`,
+        says: format.says.replace('{paper}', PAPERS[paper].name),
+      })),
+)
+
+async function save(format: Known, paper: PaperId | undefined): Promise<void> {
   const control = new AbortController()
-  working.value = control
+  working.value = { label: format.label, control }
   failed.value = ''
   try {
-    await savePdf(props.derived.design, paper, settings.unit, control.signal)
+    await saveAs(format, { design: props.derived.design, paper, unit: settings.unit }, control.signal)
   } catch (error) {
     if (control.signal.aborted) return
-    failed.value = `The PDF could not be made: ${reasonOf(error)}.`
-    again.value = () => pdf(paper)
+    failed.value = `The ${format.label} could not be made: ${reasonOf(error)}.`
+    again.value = () => save(format, paper)
   } finally {
     working.value = undefined
   }
 }
-async function drawn(form: string, save: () => Promise<void> | void): Promise<void> {
-  failed.value = ''
-  try {
-    await save()
-  } catch (error) {
-    failed.value = `The ${form} could not be made: ${reasonOf(error)}.`
-    again.value = () => drawn(form, save)
-  }
-}
-const svg = (): Promise<void> => drawn('SVG', () => saveSvg(props.derived, settings.unit))
-const dxf = (): Promise<void> => drawn('DXF', () => saveDxf(props.derived, settings.unit))
 </script>
 
 <template>
   <section class="out" aria-label="Take it out">
     <div class="row">
-      <button
-        class="act main"
+      <v-btn
+        v-for="(offer, k) in offers"
+        :key="offer.says"
+        :color="k === 0 ? 'primary' : undefined"
+        :variant="k === 0 ? 'flat' : undefined"
         :disabled="working !== undefined"
-        aria-label="Print at 1:1 on A4, as a PDF"
-        @click="pdf('a4')"
+        :aria-label="offer.says"
+        @click="save(offer.format, offer.paper)"
       >
-        Print A4
-      </button>
-      <button
-        class="act"
-        :disabled="working !== undefined"
-        aria-label="Print at 1:1 on US Letter, as a PDF"
-        @click="pdf('letter')"
-      >
-        Letter
-      </button>
-      <button class="act" aria-label="Save the pieces as SVG, 1:1" @click="svg">SVG</button>
-      <button class="act" aria-label="Save the pieces as DXF, 1:1" @click="dxf">DXF</button>
-      <button class="act" aria-label="Save the design as a file" @click="saveDesign(derived.design)">
-        File
-      </button>
+        {{ offer.label }}
+      </v-btn>
     </div>
     <p v-if="working" role="status">
-      <v-progress-linear indeterminate color="primary" aria-label="Drawing the PDF" /> Drawing the PDF …
-      <button class="act" @click="working.abort()">Stop</button>
+      <v-progress-linear indeterminate color="primary" :aria-label="`Writing the ${working.label}`" />
+      Writing the {{ working.label }} …
+      <v-btn @click="working.control.abort()">Stop</v-btn>
     </p>
     <p v-if="failed" role="alert" class="failed">
       {{ failed }} <v-btn v-if="again" @click="again()">Try again</v-btn>

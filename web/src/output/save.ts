@@ -1,11 +1,11 @@
-import type { Derived } from '@drumlin/core/derived'
 import type { Design } from '@drumlin/core/design'
+import type { Format, FormatId } from '@drumlin/core/exchange/formats'
 import { writeDesign } from '@drumlin/core/exchange/json'
-import { writeSvg } from '@drumlin/core/exchange/svg'
+import type { PaperId } from '@drumlin/core/exchange/paper'
 import type { LengthUnit } from '@drumlin/core/measure'
 import type { Iron, Leather } from '@drumlin/core/stores'
 import { askOnce } from '../workers/ask.js'
-import type { PdfAsked } from '../workers/pdf.worker.js'
+import type { WriteAsked } from '../workers/write.worker.js'
 
 /** Letters and digits of a name, for a file. */
 const fileName = (name: string): string =>
@@ -37,38 +37,34 @@ export const saveRaw = (raw: unknown, name: string): void =>
 export const saveDesign = (design: Design): void =>
   keep(writeDesign(design), 'application/json', `${fileName(design.name)}.drumlin.json`)
 
-export const saveSvg = (derived: Derived, unit: LengthUnit): void =>
-  keep(writeSvg(derived, unit), 'image/svg+xml', `${fileName(derived.design.name)}.svg`)
-
-/** The DXF writer is fetched when it is asked for. */
-export async function saveDxf(derived: Derived, unit: LengthUnit): Promise<void> {
-  const { writeDxf } = await import('@drumlin/core/exchange/dxf')
-  keep(writeDxf(derived, unit), 'image/vnd.dxf', `${fileName(derived.design.name)}.dxf`)
-}
-
-/** How long a pattern is drawn, ms; a large bag takes a few seconds. */
+/** How long a file is worked on, ms; a large bag takes a few seconds. */
 const LIMIT = 120_000
 
-/** The PDF is drawn in a worker, so that the sheet stays free to move meanwhile; aborting stops it. */
-const drawnPdf = (asked: PdfAsked, signal: AbortSignal): Promise<Uint8Array<ArrayBuffer>> =>
-  askOnce(() => new Worker(new URL('../workers/pdf.worker.ts', import.meta.url), { type: 'module' }), asked, {
-    limit: LIMIT,
-    signal,
-  })
+/** Files are written in a worker, so that the sheet stays free to move meanwhile; aborting stops it. */
+const written = <T extends BlobPart>(asked: WriteAsked, signal: AbortSignal): Promise<T> =>
+  askOnce(
+    () => new Worker(new URL('../workers/write.worker.ts', import.meta.url), { type: 'module' }),
+    asked,
+    {
+      limit: LIMIT,
+      signal,
+    },
+  )
 
 /** The day as it is written on paper: the same whatever the country. */
 const today = (): string => new Date().toISOString().slice(0, 10)
 
-export async function savePdf(
-  design: Design,
-  paper: 'a4' | 'letter',
-  unit: LengthUnit,
+/** A design in one of the formats; on that paper where it is for paper. */
+export async function saveAs(
+  format: Format & { readonly id: FormatId },
+  { design, paper, unit }: { design: Design; paper: PaperId | undefined; unit: LengthUnit },
   signal: AbortSignal,
 ): Promise<void> {
+  const asked = { design, format: format.id, paper: paper ?? 'a4', unit, date: today() } as const
   keep(
-    await drawnPdf({ design, paper, unit, date: today() }, signal),
-    'application/pdf',
-    `${fileName(design.name)}-${paper}.pdf`,
+    await written(asked, signal),
+    format.type,
+    `${fileName(design.name)}${paper ? `-${paper}` : ''}${format.ending}`,
   )
 }
 
@@ -79,6 +75,6 @@ export async function saveCoupons(
   unit: LengthUnit,
   signal: AbortSignal,
 ): Promise<void> {
-  const bytes = await drawnPdf({ leather, iron, paper: 'a4', unit, date: today() }, signal)
+  const bytes = await written({ leather, iron, paper: 'a4', unit, date: today() }, signal)
   keep(bytes, 'application/pdf', `test-pieces-${fileName(leather.name)}.pdf`)
 }

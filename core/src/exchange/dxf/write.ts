@@ -24,6 +24,12 @@ import {
 } from '../../geometry/index.js'
 import { type LengthUnit, oneLine } from '../../measure/index.js'
 
+/** The remark every DXF of ours begins with (group 999). */
+const MARK = '999\nDrumlin\n'
+/** Whether a DXF was written here. */
+export const isOurDxf = (bytes: Uint8Array): boolean =>
+  /^\s*999\r?\nDrumlin/.test(new TextDecoder().decode(bytes.subarray(0, 400)))
+
 /** How a layer shows: a colour by number, so that a cutter can be told what to do with it, and a type of line. */
 interface LayerLook {
   readonly colour: number
@@ -162,7 +168,7 @@ export function writeDxf(derived: Derived, unit: LengthUnit = 'mm'): string {
     else if (drawn.type === 'stroke') addPath(dxf, drawn.path, layer)
   }
   // What made it stands first, so that it is known again; readers pass over comments.
-  return `999\nDrumlin\n${dxf.stringify()}`
+  return `${MARK}${dxf.stringify()}`
 }
 
 /** Of every piece the one cut line that goes round it: the largest closed one. */

@@ -6,4 +6,4 @@ export {
   readSentence,
   recordSentence,
 } from './read.js'
-export { writeDesign } from './write.js'
+export { isOurDesign, writeDesign } from './write.js'

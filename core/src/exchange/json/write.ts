@@ -13,3 +13,7 @@ export const normalised = (value: unknown): string => `${JSON.stringify(sorted(v
 
 /** A design as the text of a `.drumlin.json` file. */
 export const writeDesign = (design: Design): string => normalised(design)
+
+/** Whether a file holds a design of ours. */
+export const isOurDesign = (bytes: Uint8Array): boolean =>
+  /"format":\s*"drumlin\.design"/.test(new TextDecoder().decode(bytes))

@@ -1,5 +1,5 @@
 export { isOurPdf } from './ours.js'
 export { writeCoupons } from './coupons.js'
 export type { FontFiles } from './fonts.js'
-export { PAPERS, type PaperId } from './paper.js'
+
 export { type PdfOptions, writePdf } from './write.js'

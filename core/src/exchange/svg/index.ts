@@ -1,1 +1,1 @@
-export { writeSvg } from './write.js'
+export { isOurSvg, writeSvg } from './write.js'

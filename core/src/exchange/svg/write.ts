@@ -11,6 +11,12 @@ import {
 } from '../../drawing/index.js'
 import { type LengthUnit, oneLine, roundTo } from '../../measure/index.js'
 
+/** The comment every SVG of ours begins with. */
+const MARK = '<!-- Drumlin: 1 user unit is 1 mm -->'
+/** Whether an SVG was written here. */
+export const isOurSvg = (bytes: Uint8Array): boolean =>
+  new TextDecoder().decode(bytes.subarray(0, 400)).includes('<!-- Drumlin')
+
 const MARGIN = 10
 const n = (value: number): string => String(roundTo(value, 3) + 0)
 const escaped = (words: string): string =>
@@ -64,7 +70,7 @@ export function writeSvg(derived: Derived, unit: LengthUnit = 'mm'): string {
   const [w, h] = [n(width), n(height)]
   return [
     '<?xml version="1.0" encoding="UTF-8"?>',
-    '<!-- Drumlin: 1 user unit is 1 mm -->',
+    MARK,
     `<svg xmlns="http://www.w3.org/2000/svg" width="${w}mm" height="${h}mm" viewBox="0 0 ${w} ${h}" font-family="'Atkinson Hyperlegible Next', sans-serif" fill="none">`,
     `<title>${escaped(derived.design.name)}</title>`,
     ...pieces.map(pieceGroup),

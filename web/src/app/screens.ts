@@ -1,0 +1,127 @@
+import type { Component } from 'vue'
+import { type Finding, isAbout } from '@drumlin/core/check'
+import ShelfView from '../shelf/ShelfView.vue'
+
+/** A screen: its address, where one gets to it from, and what it is found by. */
+export interface Screen {
+  readonly name: string
+  readonly path: string
+  readonly label: string
+  /** A waypoint of a job's trail, another page of the job, or a page of the house. */
+  readonly of: 'trail' | 'job' | 'house'
+  /** Other words makers look for it by. */
+  readonly words: string
+  /** The key that leads to it from anywhere. */
+  readonly key?: string
+  /** Which findings are settled there; none where it has none of its own. */
+  readonly settles?: (finding: Finding) => boolean
+  readonly component: Component | (() => Promise<Component>)
+}
+
+const about =
+  (screen: Parameters<typeof isAbout>[1]) =>
+  (finding: Finding): boolean =>
+    isAbout(finding, screen)
+
+/** Every screen there is, those of the trail in the order of the work. A new one is its folder and its entry here. */
+export const SCREENS: readonly Screen[] = [
+  {
+    name: 'brief',
+    path: '/job/:id/brief',
+    label: 'Brief',
+    of: 'trail',
+    words: 'contents leather thread iron what it carries',
+    settles: about('brief'),
+    component: () => import('../brief/BriefView.vue'),
+  },
+  {
+    name: 'draft',
+    path: '/job/:id/draft',
+    label: 'Draft',
+    of: 'trail',
+    words: 'pieces pattern transect print pdf svg dxf',
+    // Where everything is mended that has no screen of its own.
+    settles: (finding) => !isAbout(finding, 'brief'),
+    component: () => import('../draft/DraftView.vue'),
+  },
+  {
+    name: 'seams',
+    path: '/job/:id/seams',
+    label: 'Seams',
+    of: 'trail',
+    words: 'stitching holes runs thread bobbin zip fit to the iron margin',
+    settles: about('seams'),
+    component: () => import('../seams/SeamsView.vue'),
+  },
+  {
+    name: 'relief',
+    path: '/job/:id/relief',
+    label: 'Relief',
+    of: 'trail',
+    words: 'thickness skive map contours',
+    settles: about('relief'),
+    component: () => import('../relief/ReliefView.vue'),
+  },
+  {
+    name: 'fittings',
+    path: '/job/:id/fittings',
+    label: 'Fittings',
+    of: 'trail',
+    words: 'hardware rivets snaps buckles post length',
+    settles: about('fittings'),
+    component: () => import('../fittings/FittingsView.vue'),
+  },
+  {
+    name: 'round',
+    path: '/job/:id/round',
+    label: 'Round',
+    of: 'trail',
+    words: 'finished picture three dimensions weight size closed',
+    settles: about('round'),
+    component: () => import('../round/RoundView.vue'),
+  },
+  {
+    name: 'what-if',
+    path: '/job/:id/what-if',
+    label: 'What if',
+    of: 'job',
+    words: 'variants compare settings time',
+    component: () => import('../whatif/WhatIfView.vue'),
+  },
+  {
+    name: 'drafts',
+    path: '/job/:id/drafts',
+    label: 'Drafts',
+    of: 'job',
+    words: 'versions compare overlay keep',
+    component: () => import('../drafts/DraftsView.vue'),
+  },
+  {
+    name: 'shelf',
+    path: '/',
+    label: 'Shelf',
+    of: 'house',
+    words: 'all jobs start open',
+    component: ShelfView,
+  },
+  {
+    name: 'stores',
+    path: '/stores',
+    label: 'Stores',
+    of: 'house',
+    words: 'stock leather thread irons machines hardware glue',
+    component: () => import('../stores/StoresView.vue'),
+  },
+  {
+    name: 'pocket-book',
+    path: '/pocket-book/:entry?',
+    label: 'Pocket book',
+    of: 'house',
+    words: 'quick reckoners formulas',
+    key: 'b',
+    component: () => import('../pocketbook/PocketBookView.vue'),
+  },
+]
+
+/** The trail, in the order of the work. */
+export const WAYPOINTS = SCREENS.filter((s) => s.of === 'trail')
