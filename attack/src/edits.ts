@@ -32,10 +32,9 @@ function field(c: Chance, { kind, design }: Derived): Edit {
   const f = c.of(fieldsOf(kind))
   const path = [...f.path]
   if (f.type === 'choice') return one(path, c.of(f.choices).value)
-  if (f.type === 'count')
-    return one(path, c.of([f.least, f.most, 0, f.least + c.below(f.most - f.least + 1)]))
+  if (f.type === 'count') return one(path, c.of([f.min, f.max, 0, f.min + c.below(f.max - f.min + 1)]))
   if (f.type === 'length' || f.type === 'share')
-    return one(path, c.of([f.least, f.most, 0, -1, f.least + c.share() * (f.most - f.least)]))
+    return one(path, c.of([f.min, f.max, 0, -1, f.min + c.share() * (f.max - f.min)]))
   const { path: where, now } = c.of(numbersIn(design))
   return one(where, extreme(c, now))
 }

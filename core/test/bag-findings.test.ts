@@ -69,7 +69,7 @@ describe('what is found in bags', () => {
     const bag = bagOf('tote', { ...BARE, body: 'wrap', seam: 'turned', radius: 6, allowance: 10 })
     const found = findingOf(bag, 'corner-tight')!
     // 1.5 mm left uncut at a snip of leather that stretches 12 %: 12.5 mm.
-    expect(found.data.least).toBeCloseTo(12.5, 9)
+    expect(found.data.min).toBeCloseTo(12.5, 9)
     const [fix] = fixesOf(found, bag)
     expect(fix!.label).toBe('Corner radius 13.0 mm')
   })

@@ -4,7 +4,7 @@ import { compareDecisions } from '@drumlin/core/compare'
 import { derive, zipFor } from '@drumlin/core/derived'
 import { pieceDrawing } from '@drumlin/core/drawing'
 import { writeSvg } from '@drumlin/core/exchange/svg'
-import { workOf } from '@drumlin/core/layup'
+import { laidUpOf } from '@drumlin/core/layup'
 import { figuresOf, summary } from '@drumlin/core/overview'
 import { alongRun } from '@drumlin/core/relief'
 import { writeDxf } from '@drumlin/core/exchange/dxf'
@@ -16,7 +16,7 @@ const runOf = (id: string) => flapBag.runs.find((r) => r.join.id === id)!
 describe('a seam of edges that lie apart', () => {
   test('is as thick as both of what it holds, all along it', () => {
     const run = runOf('front-seam')
-    const profile = alongRun(run, workOf(flapBag.works, run.join.layup))
+    const profile = alongRun(run, laidUpOf(flapBag.works, run.join.layup))
     // Front of 1.8 and gusset of 1.4; nothing else lies in it.
     for (const [, thickness] of profile.points.slice(2, -2)) expect(thickness).toBeCloseTo(3.2, 6)
   })
@@ -24,9 +24,9 @@ describe('a seam of edges that lie apart', () => {
     const run = runOf('front-seam')
     const stitches = run.stitches
     const pitch = run.length / stitches
-    const least = 2 * stitches * (pitch + 3.2)
-    expect(run.thread.value).toBeGreaterThan(least)
-    expect(run.thread.value).toBeLessThan(least * 1.2 + 600)
+    const min = 2 * stitches * (pitch + 3.2)
+    expect(run.thread.value).toBeGreaterThan(min)
+    expect(run.thread.value).toBeLessThan(min * 1.2 + 600)
   })
   test('is zipped with notches on both edges, hole against hole', () => {
     const zip = zipFor(flapBag, runOf('front-seam'))

@@ -16,25 +16,25 @@ const slab = (deep: number, count = 1): Carried => ({
 
 describe('rows shared out to compartments', () => {
   test('by pencil: 30, 20, 20 and 10 into two come to 40 in each', () =>
-    expect(sharedOut([30, 20, 20, 10], 2).most).toBe(40))
+    expect(sharedOut([30, 20, 20, 10], 2).max).toBe(40))
   test('one compartment takes them all', () =>
-    expect(sharedOut([30, 20], 1)).toEqual({ into: [0, 0], most: 50 }))
+    expect(sharedOut([30, 20], 1)).toEqual({ into: [0, 0], max: 50 }))
   test('no sharing is better than the best found, and none deeper than it says', () =>
     fc.assert(
       fc.property(
         fc.array(fc.integer({ min: 1, max: 60 }), { minLength: 1, maxLength: 6 }),
         fc.integer({ min: 1, max: 3 }),
         (depths, count) => {
-          const { into, most } = sharedOut(depths, count)
+          const { into, max } = sharedOut(depths, count)
           const sums = Array.from({ length: count }, (_, k) =>
             depths.reduce((sum, d, i) => (into[i] === k ? sum + d : sum), 0),
           )
-          expect(Math.max(...sums)).toBe(most)
+          expect(Math.max(...sums)).toBe(max)
           // Every other way, one after the other.
           for (let code = 0; code < count ** depths.length; code += 1) {
             const other = Array.from({ length: count }, () => 0)
             depths.forEach((d, i) => (other[Math.floor(code / count ** i) % count]! += d))
-            expect(Math.max(...other)).toBeGreaterThanOrEqual(most)
+            expect(Math.max(...other)).toBeGreaterThanOrEqual(max)
           }
         },
       ),
@@ -63,12 +63,12 @@ describe('many things', () => {
         fc.array(fc.double({ min: 1, max: 60, noNaN: true }), { minLength: 9, maxLength: 24 }),
         fc.integer({ min: 2, max: 4 }),
         (depths, count) => {
-          const { into, most } = sharedOut(depths, count)
+          const { into, max } = sharedOut(depths, count)
           const full = Array.from({ length: count }, () => 0)
           depths.forEach((d, i) => (full[into[i]!]! += d))
-          expect(Math.max(...full)).toBeCloseTo(most, 9)
-          const least = Math.max(...depths, depths.reduce((sum, d) => sum + d, 0) / count)
-          expect(most).toBeLessThanOrEqual(least * (4 / 3) + 1e-9)
+          expect(Math.max(...full)).toBeCloseTo(max, 9)
+          const min = Math.max(...depths, depths.reduce((sum, d) => sum + d, 0) / count)
+          expect(max).toBeLessThanOrEqual(min * (4 / 3) + 1e-9)
         },
       ),
       { seed: 71, numRuns: 60 },

@@ -6,7 +6,7 @@ import { bagDesign, withLeather } from './support/bags.js'
 
 /** How near any cut into an allowance comes to a hole of the piece it is cut into, mm. */
 function nearest({ panels, works, runs }: Derived): number {
-  let least = Infinity
+  let min = Infinity
   for (const panel of panels) {
     const cuts = (panel.marks ?? []).flatMap((m) => (m.type === 'cuts' ? m.paths : []))
     const laid = works[0]!.sheets.filter(
@@ -16,10 +16,10 @@ function nearest({ panels, works, runs }: Derived): number {
       for (const run of runs)
         for (const hole of [...run.holes, ...(run.other?.holes ?? [])]) {
           const at = pointMoved(hole.at, sheet.toSheet)
-          for (const cut of cuts) least = Math.min(least, pathNearest(cut, at).distance)
+          for (const cut of cuts) min = Math.min(min, pathNearest(cut, at).distance)
         }
   }
-  return least
+  return min
 }
 
 describe('cuts into the allowance of a turned seam', () => {

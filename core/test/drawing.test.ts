@@ -41,8 +41,8 @@ describe('path data', () => {
     )
   })
   test('more than half a circle is written as two arcs, so that it is not taken for the other half', () => {
-    const most = openPath([arc(point(10, 0), point(0, -10), point(0, 0), (3 * Math.PI) / 2)])
-    expect(pathData(most).match(/A/g)).toHaveLength(2)
+    const max = openPath([arc(point(10, 0), point(0, -10), point(0, 0), (3 * Math.PI) / 2)])
+    expect(pathData(max).match(/A/g)).toHaveLength(2)
   })
   test('nothing is nothing', () => expect(pathData(openPath([]))).toBe(''))
 })

@@ -57,15 +57,15 @@ describe('fitting to the iron', () => {
     const before = demoWith({ 'params.reveal': 12.7 })
     const changed = holesChanged(before, demoWith({}))
     const outer = changed.find((c) => c.run.join.id === 'outer-left')!
-    const least = (d: Derived): number => {
+    const min = (d: Derived): number => {
       const run = d.runs.find((r) => r.join.id === 'outer-left')!
       const gaps = run.steps
         .filter((s) => s.open)
         .flatMap((s) => run.holes.map((h) => Math.abs(h.distance - s.distance)))
       return Math.min(...gaps)
     }
-    expect(outer.before.step).toBeCloseTo(least(before), 9)
-    expect(outer.after!.step).toBeCloseTo(least(demoWith({})), 9)
+    expect(outer.before.step).toBeCloseTo(min(before), 9)
+    expect(outer.after!.step).toBeCloseTo(min(demoWith({})), 9)
     expect(holesChanged(before, before)).toEqual([])
   })
   test('the change is no larger than it has to be: half of it does not do', () => {

@@ -3,7 +3,7 @@ import { findingsOf, sayFinding } from '@drumlin/core/check'
 import { sizeRanges } from '@drumlin/core/derived'
 import type { DrawnFold, DrawnPanel } from '@drumlin/core/drawn'
 import { pathBox } from '@drumlin/core/geometry'
-import { transect, workOf } from '@drumlin/core/layup'
+import { transect, laidUpOf } from '@drumlin/core/layup'
 import { thicknessAt } from '../src/layup/index.js'
 import { demoWith } from './support/designs.js'
 import { derived, drawingOf, layer, numberOf, panelOf, withFate } from './support/drawing.js'
@@ -86,7 +86,7 @@ describe('wrapped and Z', () => {
   test('closed: three leaves and what is laid in', () => {
     const d = derived(three('wrapped'))
     expect(numberOf(d, '.closed')).toBeCloseTo(3 * 1.2 + 4, 9)
-    const closed = workOf(d.works, 'closed')
+    const closed = laidUpOf(d.works, 'closed')
     // Rolled up: the first leaf lies between the other two.
     expect(closed.sheets.filter((s) => s.sheet.type === 'panel').map((s) => s.sheet.id)[1]).toBe('panel.1')
     expect(thicknessAt(closed, { x: 95, y: 30 }, true)).toBeCloseTo(3.6 + 4, 1)
@@ -164,7 +164,7 @@ describe('the transect', () => {
   })
   test('a closed fold is seen going round what lies in it', () => {
     const d = derived(cover([foldAt(0)], { layers: [layer('lining', { inset: 0 })] }))
-    const closed = workOf(d.works, 'closed')
+    const closed = laidUpOf(d.works, 'closed')
     const { at, outward } = closed.layup.bends![0]!
     const section = transect(
       closed,
@@ -184,7 +184,7 @@ describe('the transect', () => {
     ])
   })
   test('the demo’s closed wallet shows its covers going round', () => {
-    const closed = workOf(demoWith({}).works, 'closed')
+    const closed = laidUpOf(demoWith({}).works, 'closed')
     const { at } = closed.layup.bends![0]!
     const section = transect(closed, { x: at.x - 20, y: 80 }, { x: at.x + 5, y: 80 }, true)
     expect(section.bends.map((b) => b.rings[0]!.sheets[0])).toEqual(['outside-left', 'inside-left'])

@@ -16,7 +16,7 @@ const openSeams = ({ master, runs, works }: Derived): string[] =>
   [0, 1].flatMap((opened) =>
     gapsOf(master, runs, works[0]!, opened)
       .filter((gap) => gap.open)
-      .map((gap) => `${gap.run} ${gap.most.toFixed(1)}`),
+      .map((gap) => `${gap.run} ${gap.max.toFixed(1)}`),
   )
 
 describe('seams that are sound meet in the round', () => {

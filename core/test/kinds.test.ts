@@ -49,9 +49,9 @@ describe.each(kindIds().map((id) => [id, kindOf(id)] as const))('%s', (_, kind) 
   test('the ends of every range are taken, what lies beyond is refused', () => {
     for (const field of fields) {
       if (field.type !== 'length' && field.type !== 'count' && field.type !== 'share') continue
-      for (const end of [field.least, field.most])
+      for (const end of [field.min, field.max])
         expect(applyEdit(fresh, setField('end', field.path, end)).ok, `${field.id} ${end}`).toBe(true)
-      for (const beyond of [field.least - 1, field.most + 1])
+      for (const beyond of [field.min - 1, field.max + 1])
         expect(applyEdit(fresh, setField('beyond', field.path, beyond)).ok, `${field.id} ${beyond}`).toBe(
           false,
         )

@@ -78,9 +78,9 @@ describe('moved by any margin', () => {
         const traced = offsetSidesMaybe(outline, distances)
         if (!traced) throw new Error('nothing left')
         const grown = Math.abs(pathArea(traced.path)) - Math.abs(pathArea(outline))
-        const least = outline.segments.reduce((sum, s, i) => sum + segmentLength(s) * distances[i]!, 0)
+        const min = outline.segments.reduce((sum, s, i) => sum + segmentLength(s) * distances[i]!, 0)
         expect(grown).toBeGreaterThan(-1e-6)
-        expect(grown).toBeLessThan(least * 1.6 + 36 * outline.segments.length)
+        expect(grown).toBeLessThan(min * 1.6 + 36 * outline.segments.length)
         expect(Math.min(...traced.path.segments.map((s) => segmentLength(s)))).toBeGreaterThan(0.02 - 1e-9)
         // A side that stays stays: the middle of each lies on the new outline, or inside it behind its neighbours.
         for (const p of outline.segments.map((s) => s.from))

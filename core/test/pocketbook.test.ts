@@ -26,8 +26,8 @@ describe.each(ENTRIES.map((e) => [e.id, e] as const))('%s', (_, entry) => {
         entry.inputs.map((i) => [
           i.id,
           i.unit === 'count'
-            ? fc.integer({ min: i.least, max: i.most })
-            : fc.double({ min: i.least, max: i.most, noNaN: true }),
+            ? fc.integer({ min: i.min, max: i.max })
+            : fc.double({ min: i.min, max: i.max, noNaN: true }),
         ]),
       ),
     )
@@ -70,8 +70,8 @@ describe('numbers of which nothing can be made', () => {
           one.inputs.map((i) => [
             i.id,
             i.unit === 'count'
-              ? fc.integer({ min: Math.max(1, i.least), max: i.most })
-              : fc.double({ min: i.least, max: Math.min(i.most, 3 * i.value + 1), noNaN: true }),
+              ? fc.integer({ min: Math.max(1, i.min), max: i.max })
+              : fc.double({ min: i.min, max: Math.min(i.max, 3 * i.value + 1), noNaN: true }),
           ]),
         ),
       )

@@ -100,10 +100,10 @@ describe('the schools, by pencil, leather 1 mm', () => {
     ['lapped', 5, 2 + 5],
     ['overlap', 3, 2 + 3],
     ['slits', 3, 2 + 1 + 3 * 2 * 0.2],
-  ] as const)('%s, %i pockets: %f mm where all lie over one another', (school, pockets, most) => {
+  ] as const)('%s, %i pockets: %f mm where all lie over one another', (school, pockets, max) => {
     const { works } = plain('bifold', { school, pockets, currency: 'none', topPocket: 'full', reveal: 8 })
     const all = [...Array(200).keys()].map((k) => thicknessAt(works[0]!, { x: 48, y: 5 + k * 0.4 }))
-    expect(Math.max(...all)).toBeCloseTo(most, 6)
+    expect(Math.max(...all)).toBeCloseTo(max, 6)
   })
   test('between two butted arms nothing is doubled; a lap of 6 doubles 6 mm', () => {
     const doubled = (school: string): number => {
@@ -185,15 +185,15 @@ describe('the schools, by pencil, leather 1 mm', () => {
           ]
           const x = (sheets[0]!.box.left + sheets[0]!.box.right) / 2
           // By walking down the middle of the laid-up pile.
-          let most = 0
+          let max = 0
           for (let y = top; y < foot0; y += 0.05)
-            most = Math.max(
-              most,
+            max = Math.max(
+              max,
               sheets.reduce((sum, s) => sum + sheetThickness(s, { x, y }), 0),
             )
           const layers = inputOf(derived, 'pocket.width', ['between', 'room', 'rise', 'layers'])
-          expect(layers, `${pockets} ${topPocket} ${reveal}`).toBeCloseTo(most / t - 1, 1)
-          if (most / t < pockets - 0.01) shrunk += 1
+          expect(layers, `${pockets} ${topPocket} ${reveal}`).toBeCloseTo(max / t - 1, 1)
+          if (max / t < pockets - 0.01) shrunk += 1
         }
     expect(shrunk).toBeGreaterThan(3)
   })

@@ -3,7 +3,7 @@ import { findingsOf } from '@drumlin/core/check'
 import { type Derived, derive } from '@drumlin/core/derived'
 import { applyEdit } from '@drumlin/core/design'
 import { readDesign } from '@drumlin/core/exchange/json'
-import { workOf } from '@drumlin/core/layup'
+import { laidUpOf } from '@drumlin/core/layup'
 import { figuresOf } from '@drumlin/core/overview'
 import { closedThickness, otherWays, proposeSkives, survey, weightOfWork } from '@drumlin/core/relief'
 import { sewingOrder } from '../src/stitch/index.js'
@@ -38,7 +38,7 @@ const full = (): Derived => demoWith({ 'params.pockets': 6, 'params.lining': 'li
 
 describe('the map of thickness', () => {
   test('10,000 places of the fullest bifold: every cell is the sum of the layers there', () => {
-    const work = workOf(full().works, 'open')
+    const work = laidUpOf(full().works, 'open')
     const map = reliefMap(work, 0.25, true)
     const at = places(20_000, 7)
     let wrong = 0
@@ -51,7 +51,7 @@ describe('the map of thickness', () => {
   })
   test('unskived sheets against a count of another sort: inside by the angle turned through, borders apart', () => {
     const bare = demoWith({ 'params.school': 'butted', 'params.pockets': 2 })
-    const work = workOf(bare.works, 'open')
+    const work = laidUpOf(bare.works, 'open')
     const map = reliefMap(work, 0.5)
     const rings = work.sheets
       .filter((s) => s.sheet.type === 'panel')
@@ -125,7 +125,7 @@ describe('what the relief says of the demo bifold', () => {
   })
   test('figures stand apart, and each is the thickness of its place', () => {
     for (const spot of shown.spots)
-      expect(thicknessAt(workOf(derived.works, 'open'), spot.at)).toBeCloseTo(spot.height, 4)
+      expect(thicknessAt(laidUpOf(derived.works, 'open'), spot.at)).toBeCloseTo(spot.height, 4)
   })
   test('closed it is twice 5.0 empty, and 6 cards and 8 notes on both sides thicker when full', () => {
     const { empty, full: stuffed } = closedThickness(derived)

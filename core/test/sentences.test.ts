@@ -60,7 +60,7 @@ describe('settings that play no part', () => {
       if (field.path[0] !== 'params') continue
       const other =
         field.type === 'length' || field.type === 'count'
-          ? field.least + (field.type === 'count' ? 1 : (field.most - field.least) / 4)
+          ? field.min + (field.type === 'count' ? 1 : (field.max - field.min) / 4)
           : field.type === 'choice'
             ? field.choices.find((c) => c.value !== design.params[field.id])?.value
             : undefined

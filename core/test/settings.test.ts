@@ -6,7 +6,7 @@ import { type RawParams, choice, count, length, offering, settings, share } from
 
 const DECLARED = {
   wide: length('width', 10, 100, 40, { step: 1 }),
-  strap: length('strap', 5, 60, 20, { goes: { with: 'wide', power: 0.5, least: 8 } }),
+  strap: length('strap', 5, 60, 20, { goes: { with: 'wide', power: 0.5, min: 8 } }),
   rows: count('rows', 1, 3, 2, 'both alike'),
   give: share('give', 0.2, 'of one'),
   top: choice('top', 'plain', [
@@ -31,11 +31,11 @@ describe('a setting, declared once', () => {
       id: 'wide',
       label: 'width',
       path: ['params', 'wide'],
-      least: 10,
-      most: 100,
+      min: 10,
+      max: 100,
       step: 1,
     })
-    expect(rows).toMatchObject({ type: 'count', least: 1, most: 3, hint: 'both alike' })
+    expect(rows).toMatchObject({ type: 'count', min: 1, max: 3, hint: 'both alike' })
     expect(top).toMatchObject({ choices: [{ value: 'plain', why: 'quick' }, { value: 'rolled' }] })
   })
   test('plays its part only where it does', () => {
@@ -68,14 +68,14 @@ function listed(field: Field, values: RawParams): string[] {
     }
     case 'length':
       return [
-        `${head}: ${mm(field.least)} to ${mm(field.most)}${typeof usual === 'number' ? `, usually ${mm(usual)}` : ''}${field.hint ? `; ${field.hint}` : ''}`,
+        `${head}: ${mm(field.min)} to ${mm(field.max)}${typeof usual === 'number' ? `, usually ${mm(usual)}` : ''}${field.hint ? `; ${field.hint}` : ''}`,
       ]
     case 'count':
     case 'share':
     case 'percent':
     case 'pace':
       return [
-        `${head}: ${field.least} to ${field.most}${typeof usual === 'number' ? `, usually ${usual}` : ''}${field.hint ? `; ${field.hint}` : ''}`,
+        `${head}: ${field.min} to ${field.max}${typeof usual === 'number' ? `, usually ${usual}` : ''}${field.hint ? `; ${field.hint}` : ''}`,
       ]
     default:
       return [head]

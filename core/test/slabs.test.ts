@@ -80,7 +80,7 @@ describe('a part of a panel on its course', () => {
   const part = (turn: number) =>
     readyParts({
       sheet: 's',
-      proud: 0,
+      seamOffset: 0,
       parts: [
         {
           clips: [],

@@ -7,7 +7,7 @@ import { pathData, pieceDrawing } from '@drumlin/core/drawing'
 import { barePanel, drawnFromPath, movePoint, outlineOf } from '@drumlin/core/drawn'
 import { fitToIron, freedomsOf } from '@drumlin/core/fit'
 import { kindIds } from '@drumlin/core/kinds'
-import { transect, workOf } from '@drumlin/core/layup'
+import { transect, laidUpOf } from '@drumlin/core/layup'
 import { figuresOf } from '@drumlin/core/overview'
 import { otherWays, proposeSkives, survey } from '@drumlin/core/relief'
 import { writePdf } from '@drumlin/core/exchange/pdf'
@@ -66,7 +66,7 @@ describe('reckoning', () => {
   bench('a bifold with twelve pockets', () => void derive(again(full)))
   const derived = derive(design)
   bench('its findings', () => void findingsOf(derived))
-  bench('a transect', () => void transect(workOf(derived.works, 'open'), point(200, -4), point(200, 90)))
+  bench('a transect', () => void transect(laidUpOf(derived.works, 'open'), point(200, -4), point(200, 90)))
 })
 
 describe('re-reckoning each kind', () => {

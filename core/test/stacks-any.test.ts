@@ -28,7 +28,7 @@ function thicknessThere(laid: LaidSheet, at: Point): number | undefined {
     if (depth < 0) return 0
   }
   if (!winds(laid.outline, local)) return 0
-  let least = laid.thickness
+  let min = laid.thickness
   for (const band of laid.bands.filter((b) => b.planned && !b.hollow))
     for (const { outline, from, to } of band.areas) {
       if (pathNearest(outline, local).distance < 0.05) return undefined
@@ -38,9 +38,9 @@ function thicknessThere(laid: LaidSheet, at: Point): number | undefined {
         1,
         Math.max(0, ((local.x - from.x) * dx + (local.y - from.y) * dy) / (dx * dx + dy * dy)),
       )
-      least = Math.min(least, band.start + (band.end - band.start) * share)
+      min = Math.min(min, band.start + (band.end - band.start) * share)
     }
-  return least
+  return min
 }
 
 /** Holes whose stack is not what lies there, each sheet counted once; holes on borders and skived edges are left out. */

@@ -25,11 +25,10 @@ describe('stores', () => {
     'every column of %s is a thing its goods have, within its range',
     (shelf) => {
       for (const good of STARTER_STORES[shelf] as unknown as Record<string, unknown>[])
-        for (const { key, least, most } of COLUMNS[shelf]) {
+        for (const { key, min, max } of COLUMNS[shelf]) {
           expect(good, `${shelf} ${key}`).toHaveProperty(key)
           const value = good[key]
-          if (typeof value === 'number' && least !== undefined)
-            expect(value >= least && value <= most!).toBe(true)
+          if (typeof value === 'number' && min !== undefined) expect(value >= min && value <= max!).toBe(true)
         }
     },
   )

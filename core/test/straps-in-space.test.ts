@@ -11,7 +11,7 @@ const cornersOf = ({ mesh }: Picture['sheets'][number]) =>
     y: mesh.positions[3 * i + 1]!,
     z: mesh.positions[3 * i + 2]!,
   }))
-const spread = (values: readonly number[]) => ({ least: Math.min(...values), most: Math.max(...values) })
+const spread = (values: readonly number[]) => ({ min: Math.min(...values), max: Math.max(...values) })
 
 describe('straps in the round', () => {
   const bag = bagOf('rucksack', { ...BARE, strap: 'pair', strapPad: 'pad', closure: 'strap', top: 'rolled' })
@@ -22,8 +22,8 @@ describe('straps in the round', () => {
     for (const id of ['strap-long', 'strap-short']) {
       const [one, other] = all(id).map((s) => spread(cornersOf(s).map((p) => p.x)))
       expect(all(id)).toHaveLength(2)
-      expect(one!.least).toBeCloseTo(-other!.most, 3)
-      expect(one!.most).toBeCloseTo(-other!.least, 3)
+      expect(one!.min).toBeCloseTo(-other!.max, 3)
+      expect(one!.max).toBeCloseTo(-other!.min, 3)
     }
     const buckles = shut.hardware.filter((h) => h.sort === 'buckle')
     expect(buckles.map((b) => Math.sign(b.at.x)).toSorted()).toEqual([-1, 1])
@@ -55,11 +55,11 @@ describe('straps in the round', () => {
     const ends = cornersOf(strap!)
     const loop = spread(cornersOf(all('closing-loop')[0]!).map((p) => p.y))
     const inFront = ends.filter((p) => p.z > sizeOf(bag, 'bag.out.deep') / 2 - 1)
-    expect(spread(inFront.map((p) => p.y)).least).toBeLessThan(loop.least - 20)
-    const top = spread(cornersOf(all('body')[0]!).map((p) => p.y)).most
-    expect(spread(ends.map((p) => p.y)).most).toBeLessThan(top + 12)
+    expect(spread(inFront.map((p) => p.y)).min).toBeLessThan(loop.min - 20)
+    const top = spread(cornersOf(all('body')[0]!).map((p) => p.y)).max
+    expect(spread(ends.map((p) => p.y)).max).toBeLessThan(top + 12)
     const open = pictureOf(bag, bag.works[0]!, 1).sheets.find((s) => s.id === 'closing-strap')!
-    expect(spread(cornersOf(open).map((p) => p.y)).most).toBeGreaterThan(top + 100)
+    expect(spread(cornersOf(open).map((p) => p.y)).max).toBeGreaterThan(top + 100)
   })
   test('it is as long as the way it goes, by pencil', () => {
     // 45 sewn on, 4 under the rolled band, over the mouth, down to the loop, 16 of loop and 35 beyond.
@@ -75,7 +75,7 @@ describe('straps in the round', () => {
 describe('a piece that lies on others', () => {
   const [part] = readyParts({
     sheet: 'a',
-    proud: 0,
+    seamOffset: 0,
     parts: [
       {
         clips: [],

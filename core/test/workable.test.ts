@@ -51,8 +51,8 @@ describe('what nothing can be made of is said before it is taken', () => {
 })
 
 test('an allowance can be nothing, a size of something can’t; below nothing only where the formula itself is', () => {
-  expect(ownRange({ quantity: 'length', figured: 4 })).toEqual({ least: 0, most: 5000 })
-  expect(ownRange({ quantity: 'length', figured: 40 })).toEqual({ least: 1, most: 5000 })
-  expect(ownRange({ quantity: 'length', figured: -2 })).toEqual({ least: -5000, most: 5000 })
-  expect(ownRange({ quantity: 'count', figured: 6 })).toEqual({ least: 0, most: 5000 })
+  expect(ownRange({ quantity: 'length', figured: 4 })).toEqual({ min: 0, max: 5000 })
+  expect(ownRange({ quantity: 'length', figured: 40 })).toEqual({ min: 1, max: 5000 })
+  expect(ownRange({ quantity: 'length', figured: -2 })).toEqual({ min: -5000, max: 5000 })
+  expect(ownRange({ quantity: 'count', figured: 6 })).toEqual({ min: 0, max: 5000 })
 })

@@ -2,7 +2,7 @@ import { describe, expect, test } from 'vitest'
 import { derive } from '@drumlin/core/derived'
 import { gathered, pieceDrawing } from '@drumlin/core/drawing'
 import { pathBox } from '@drumlin/core/geometry'
-import { transect, workOf } from '@drumlin/core/layup'
+import { transect, laidUpOf } from '@drumlin/core/layup'
 import { firstCut, keptCut } from '../src/draft/cut.js'
 import { ROOM, largestRows } from '../src/draft/arrange.js'
 import { printMeasure, printOther, readWithin } from '../src/sentence/measures.js'
@@ -58,7 +58,7 @@ describe('a first cut', () => {
   })
   test('meets the closed work where that lies, at its thickest', () => {
     const cut = firstCut(derived, 'closed')
-    expect(transect(workOf(derived.works, 'closed'), cut.from, cut.to).thickest).toBeGreaterThan(5)
+    expect(transect(laidUpOf(derived.works, 'closed'), cut.from, cut.to).thickest).toBeGreaterThan(5)
   })
   test('a cut that meets the work is kept, one that does not is moved', () => {
     const left = { from: { x: 20, y: -4 }, to: { x: 20, y: 90 } }

@@ -3,7 +3,7 @@ import { beforeEach, expect, test } from 'vitest'
 import { type Design, type Edit, applyEdit, rename, setField } from '@drumlin/core/design'
 import { database } from '../src/storage/db.js'
 import {
-  Overtaken,
+  Conflict,
   appendEdit,
   createJob,
   listJobs,
@@ -46,7 +46,7 @@ test('undo and redo raise the version: who has not seen them is behind', async (
   const undone = await stepInLog('one', edited.version, -1, 3)
   expect(undone.version).toBe(edited.version + 1)
   await expect(appendEdit('one', edited.version, done(edited.design, reveal(14)), 4)).rejects.toThrow(
-    Overtaken,
+    Conflict,
   )
   expect((await stepInLog('one', undone.version, 1, 5)).version).toBe(undone.version + 1)
 })
@@ -72,7 +72,7 @@ test('a tab that is behind writes nothing and is told how things stand', async (
   const job = await createJob(design(), false, 1)
   const first = await appendEdit('one', job.version, done(job.design, reveal(14)), 2)
   const late = appendEdit('one', job.version, done(job.design, rename('Mine')), 3)
-  await expect(late).rejects.toBeInstanceOf(Overtaken)
+  await expect(late).rejects.toBeInstanceOf(Conflict)
   await expect(late).rejects.toMatchObject({ now: { version: first.version } })
   expect((await readJob('one'))!.design.name).toBe('One')
 })

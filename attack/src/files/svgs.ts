@@ -27,7 +27,7 @@ const shape = (c: Chance): string => {
 
 /** A drawing with too much in it, or with something that is not plain SVG. */
 export function strangeSvg(c: Chance): { how: string; text: string } {
-  const many = (most: number): number => Math.floor(most ** c.share())
+  const many = (max: number): number => Math.floor(max ** c.share())
   const body = (): string => Array.from({ length: 1 + c.below(6) }, () => shape(c)).join('')
   const root = (
     inner: string,

@@ -2,7 +2,7 @@ import { nth } from '../lists/index.js'
 import { wishRuns } from '../design/index.js'
 import type { Derived } from '../derived/index.js'
 import { pointAdd, pointDistance, pointScale, type Point } from '../geometry/index.js'
-import { type LaidSheet, sheetThickness, workOf } from '../layup/index.js'
+import { type LaidSheet, sheetThickness, laidUpOf } from '../layup/index.js'
 import { type Run, pullOf } from '../stitch/index.js'
 import { type Fix, check } from './finding.js'
 import { isSecondTwin, placeOnSheet, runNamed } from './places.js'
@@ -16,10 +16,10 @@ const BEYOND = 8
 const STEP = 0.5
 
 /** How far a sheet goes on from a place in a direction, mm. */
-function goesOn(from: Point, angle: number, sheet: LaidSheet, most: number): number {
+function goesOn(from: Point, angle: number, sheet: LaidSheet, max: number): number {
   const way = { x: Math.cos(angle), y: Math.sin(angle) }
   let far = 0
-  while (far < most && sheetThickness(sheet, pointAdd(from, pointScale(way, far + STEP))) > 0) far += STEP
+  while (far < max && sheetThickness(sheet, pointAdd(from, pointScale(way, far + STEP))) > 0) far += STEP
   return far
 }
 
@@ -41,7 +41,7 @@ function stretchesAcross(run: Run, pull: number): { from: number; to: number }[]
 }
 
 function weakened(derived: Derived, run: Run): { hole: number; share: number; panel: string } | undefined {
-  const work = workOf(derived.works, run.join.layup)
+  const work = laidUpOf(derived.works, run.join.layup)
   for (const laid of work.sheets) {
     if (laid.part !== 'whole' || !run.join.through.includes(laid.sheet.id)) continue
     const pull = pullOf(laid)

@@ -19,9 +19,9 @@ export const allowanceSmall = check({
           : undefined
       const fate = panel?.edges.map((e) => e.fate).find((f) => f.type === 'sewn' && f.inside)
       if (!mate || fate?.type !== 'sewn' || run.join.through.length < 3) return []
-      const least = run.thickest + MORE
+      const min = run.thickest + MORE
       const hole = run.holes.find((h) => h.stack === run.thickest)
-      if (fate.margin >= least || !hole || !laid) return []
+      if (fate.margin >= min || !hole || !laid) return []
       return [
         {
           key: `allowance-small:${run.join.id}`,
@@ -29,16 +29,16 @@ export const allowanceSmall = check({
           run: run.join.id,
           places: [{ panelId: panel!.id, at: pointMoved(hole.at, laid.toSheet) }],
           about: run.join.name,
-          data: { margin: fate.margin, least, stack: run.thickest },
+          data: { margin: fate.margin, min, stack: run.thickest },
         },
       ]
     }),
   say: ({ about, data }, unit) => ({
     what: `${printLength(data.margin, unit)} of allowance for the ${about}, where ${printLength(data.stack, unit)} of leather meet.`,
-    why: `It can’t be pressed open and pulls out of the seam. ${printLength(data.least, unit)} would do, or skive the allowances.`,
+    why: `It can’t be pressed open and pulls out of the seam. ${printLength(data.min, unit)} would do, or skive the allowances.`,
   }),
   fixes: ({ data }, { kind }, _tryOut, unit) => {
-    const value = Math.ceil(data.least)
+    const value = Math.ceil(data.min)
     return kind.fields.some((f) => f.id === 'allowance')
       ? [
           {

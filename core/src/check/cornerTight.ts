@@ -15,11 +15,11 @@ export const cornerTight = check({
       const leather = design.leathers[corner.role]
       const t = leather?.thickness ?? 0
       const round = leather ? ROUND[leather.temper] * t : 0
-      const least = Math.max(
+      const min = Math.max(
         corner.allowance / SNIPPED.strain > corner.radius.value ? corner.uncut / SNIPPED.strain : 0,
         round,
       )
-      if (corner.radius.value >= least - 1e-6) return []
+      if (corner.radius.value >= min - 1e-6) return []
       return [
         {
           key: `corner-tight:${corner.id}`,
@@ -28,7 +28,7 @@ export const cornerTight = check({
           about: corner.name,
           data: {
             radius: corner.radius.value,
-            least,
+            min,
             thickness: t,
             uncut: corner.uncut,
             leather: leather?.name ?? '',
@@ -37,7 +37,7 @@ export const cornerTight = check({
       ]
     }),
   say: ({ about, data }, unit) => ({
-    what: `The ${about} have a radius of ${printLength(data.radius, unit)} at the stitch line; ${data.leather}, ${printLength(data.thickness, unit)} thick, wants ${printLength(data.least, unit)}.`,
+    what: `The ${about} have a radius of ${printLength(data.radius, unit)} at the stitch line; ${data.leather}, ${printLength(data.thickness, unit)} thick, wants ${printLength(data.min, unit)}.`,
     why:
       data.uncut > SNIPPED.root
         ? 'A tighter corner puckers: its cuts must stop short of the second row. Round it more, or sew one row.'
@@ -47,7 +47,7 @@ export const cornerTight = check({
     const fields = fieldsOf(kind)
     const field = fields.find((f) => f.id === 'radius')
     const rows = data.uncut > SNIPPED.root ? fields.find((f) => f.id === 'rows') : undefined
-    const value = Math.ceil(data.least)
+    const value = Math.ceil(data.min)
     return [
       ...(field
         ? [

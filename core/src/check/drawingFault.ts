@@ -70,7 +70,7 @@ function said(fault: Fault, unit: LengthUnit): Saying {
       }
     case 'groove too deep':
       return {
-        what: `The groove of the ${fault.fold} leaves ${printWeight(fault.left, unit)} of ${printWeight(fault.thickness, unit)}; ${printWeight(fault.least, unit)} should stay.`,
+        what: `The groove of the ${fault.fold} leaves ${printWeight(fault.left, unit)} of ${printWeight(fault.thickness, unit)}; ${printWeight(fault.min, unit)} should stay.`,
         why: 'So thin a skin tears at the fold. A shallower groove is enough to fold sharply.',
       }
     case 'edges differ':

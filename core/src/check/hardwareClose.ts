@@ -33,7 +33,7 @@ export const hardwareClose = check({
           about: f.fitting.name,
           data: {
             clear: what === 'edge' ? f.toEdge : f.toSeam,
-            least: LEAST[what],
+            min: LEAST[what],
             what: what === 'edge' ? 'the edge' : 'a hole of a seam',
           },
         },
@@ -44,7 +44,7 @@ export const hardwareClose = check({
       data.clear < 0
         ? `The ${about} reaches ${printLength(-data.clear, unit)} past ${data.what}.`
         : `Only ${printLength(data.clear, unit)} of leather stand between the ${about} and ${data.what}.`,
-    why: `It tears out there, or lies on the thread. Leave ${printLength(data.least, unit)} at least.`,
+    why: `It tears out there, or lies on the thread. Leave ${printLength(data.min, unit)} at least.`,
   }),
   fixes: () => [],
 })

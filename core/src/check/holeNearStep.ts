@@ -72,7 +72,7 @@ function together(findings: readonly Found<NearStep>[]): Found<NearStep>[] {
 function nearby(field: Field & { type: 'length' }, now: number): number[] {
   const steps = Math.round((field.mayMove ?? 0) * 10)
   const around = Array.from({ length: steps }, (_, i) => (i + 1) / 10).flatMap((d) => [now + d, now - d])
-  return around.map((v) => roundTo(v, 2)).filter((v) => v >= field.least && v <= field.most)
+  return around.map((v) => roundTo(v, 2)).filter((v) => v >= field.min && v <= field.max)
 }
 
 function fixBy(field: Field, derived: Derived, tryOut: TryOut, unit: LengthUnit): Fix[] {

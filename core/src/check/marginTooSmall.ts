@@ -27,13 +27,13 @@ const alongEdges = (derived: Derived): Along[] =>
   )
 
 /** The least margin where the hole does not break into the bevel, and the one a maker would want, mm. */
-function margins({ works }: Derived, { run, hole }: Along): { least: number; wanted: number } {
+function margins({ works }: Derived, { run, hole }: Along): { min: number; wanted: number } {
   const sheets = works.flatMap((w) => w.sheets)
   const thickest = Math.max(
     ...run.join.through.map((id) => sheets.find((s) => s.sheet.id === id)?.thickness ?? 0),
   )
-  const least = leastMargin(hole)
-  return { least, wanted: Math.max(least + LAND, THICKNESSES * thickest) }
+  const min = leastMargin(hole)
+  return { min, wanted: Math.max(min + LAND, THICKNESSES * thickest) }
 }
 
 /** Holes so near the edge that they break out when it is bevelled, or tear. */
@@ -44,7 +44,7 @@ export const marginTooSmall = check({
     const told = new Set<string>()
     return alongEdges(derived).flatMap((along) => {
       const { run, course, hole } = along
-      const { least, wanted } = margins(derived, along)
+      const { min, wanted } = margins(derived, along)
       const margin = course.margin.value
       if (margin >= wanted - 1e-6 || isSecondTwin(run.join, told)) return []
       told.add(run.join.id)
@@ -52,7 +52,7 @@ export const marginTooSmall = check({
       return [
         {
           key: `margin-too-small:${run.join.id}`,
-          rank: margin < least ? ('stop' as const) : ('look' as const),
+          rank: margin < min ? ('stop' as const) : ('look' as const),
           run: run.join.id,
           places: middle ? placeOnSheet(derived, run.join, course.sheet, middle.at) : [],
           about: run.join.name,

@@ -1,7 +1,7 @@
 import { type Design, removeLine, setField, wishRuns } from '../design/index.js'
 import { boxCentre, pathBox } from '../geometry/index.js'
 import { fieldsOf } from '../kinds/index.js'
-import { workOf } from '../layup/index.js'
+import { laidUpOf } from '../layup/index.js'
 import { printLength } from '../measure/index.js'
 import type { Derived } from '../derived/index.js'
 import type { Join } from '../master/index.js'
@@ -41,7 +41,7 @@ export const noRoom = check({
   screen: 'seams',
   find: (derived) =>
     withoutRoom(derived).map((join) => {
-      const sheet = workOf(derived.works, join.layup).sheets.find((s) => s.sheet.id === join.course.sheet)!
+      const sheet = laidUpOf(derived.works, join.layup).sheets.find((s) => s.sheet.id === join.course.sheet)!
       return {
         key: `no-room:${join.id}`,
         rank: 'stop' as const,

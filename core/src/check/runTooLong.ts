@@ -43,9 +43,9 @@ export const runTooLong = check({
         id: r.join.id,
         count: Math.min(20, Math.max(r.lengths + 1, Math.ceil(r.thread.value / comfortable)) + more),
       }))
-      const most = Math.max(...each.map((e) => e.count))
+      const max = Math.max(...each.map((e) => e.count))
       const label =
-        each.length === 1 || each.every((e) => e.count === most) ? `${most} lengths` : `2 to ${most} lengths`
+        each.length === 1 || each.every((e) => e.count === max) ? `${max} lengths` : `2 to ${max} lengths`
       const edit: Edit = {
         name: `sew it in ${label}`,
         changes: each.flatMap((e) => setLengths('', [e.id], e.count).changes),

@@ -1,7 +1,7 @@
 import { nth } from '../lists/index.js'
 import type { Derived } from '../derived/index.js'
 import { distanceWithin } from '../geometry/index.js'
-import { type LaidSheet, sheetThickness, workOf } from '../layup/index.js'
+import { type LaidSheet, sheetThickness, laidUpOf } from '../layup/index.js'
 import { printLength } from '../measure/index.js'
 import type { Run } from '../stitch/index.js'
 import { holeOf, leastMargin } from './holes.js'
@@ -44,15 +44,15 @@ export const seamNearEdge = check({
       if (run.join.decor || isSecondTwin(run.join, told)) return []
       const { course } = run.join
       const made = holeOf(run.ways, derived)
-      const least = leastMargin(made)
+      const min = leastMargin(made)
       // A margin that is too small all along is told by itself.
-      const own = course.type === 'edges' && course.margin.value < least
-      const near = workOf(derived.works, run.join.layup)
+      const own = course.type === 'edges' && course.margin.value < min
+      const near = laidUpOf(derived.works, run.join.layup)
         .sheets.filter((s) => s.part === 'whole' && s.sheet.type === 'panel')
         .filter((s) => run.join.through.includes(s.sheet.id) && !(own && s.sheet.id === course.sheet))
-        .flatMap((laid) => nearestOn(run, laid, least) ?? [])
+        .flatMap((laid) => nearestOn(run, laid, min) ?? [])
         .reduce<Near | undefined>((a, b) => (a && a.distance <= b.distance ? a : b), undefined)
-      if (!near || near.distance >= least - 1e-6) return []
+      if (!near || near.distance >= min - 1e-6) return []
       told.add(run.join.id)
       return [
         {
@@ -66,7 +66,7 @@ export const seamNearEdge = check({
           data: {
             by: made.by,
             distance: near.distance,
-            least,
+            min,
             panel: near.laid.sheet.name,
           },
         },
@@ -74,7 +74,7 @@ export const seamNearEdge = check({
     })
   },
   say: ({ about, data }, unit) => ({
-    what: `The ${about} comes within ${printLength(data.distance, unit)} of the edge of the ${data.panel}; the ${data.by === 'iron' ? 'slots want' : 'needle wants'} ${printLength(data.least, unit)}.`,
+    what: `The ${about} comes within ${printLength(data.distance, unit)} of the edge of the ${data.panel}; the ${data.by === 'iron' ? 'slots want' : 'needle wants'} ${printLength(data.min, unit)}.`,
     why: 'The holes break out there when the edge is bevelled: give the seam a wider margin, the corner a smaller radius, or both pieces the same outline.',
   }),
   // Which of the two pieces is right only the maker knows.

@@ -27,29 +27,24 @@ export const threadUnsuited = check({
         about: run.join.name,
         data: {
           diameter,
-          least: suits.least,
-          most: suits.most,
+          min: suits.min,
+          max: suits.max,
           thread: design.thread.name,
         },
       },
     ]
   },
   say: ({ about, data }) => ({
-    what: `${data.thread} is ${decimal(data.diameter, 2)} mm thick; for the stitches of the ${about} ${decimal(data.least, 2)} to ${decimal(data.most, 2)} mm suit.`,
+    what: `${data.thread} is ${decimal(data.diameter, 2)} mm thick; for the stitches of the ${about} ${decimal(data.min, 2)} to ${decimal(data.max, 2)} mm suit.`,
     why:
-      data.diameter > data.most
+      data.diameter > data.max
         ? 'Thread too heavy for its stitch crowds the holes and stands up in beads.'
         : 'Thread too fine for its stitch sinks in and looks lost, and bears less.',
   }),
   fixes: ({ run }, { design, runs }): Fix[] => {
     const own = runNamed({ runs }, run)
-    const { least, most } = suitsPitch(
-      diameterOf(design.thread),
-      own.ways.pitch,
-      own.ways.holes === 'machine',
-    )
-    const tex =
-      Math.round((design.thread.tex * ((least + most) / 2 / diameterOf(design.thread)) ** 2) / 5) * 5
+    const { min, max } = suitsPitch(diameterOf(design.thread), own.ways.pitch, own.ways.holes === 'machine')
+    const tex = Math.round((design.thread.tex * ((min + max) / 2 / diameterOf(design.thread)) ** 2) / 5) * 5
     return tex >= 10 && tex <= 2000
       ? [
           {

@@ -2,7 +2,7 @@ import { firstOf, lastOf } from '../lists/index.js'
 import type { Derived } from './derive.js'
 import { meanStack } from '../formulas/index.js'
 import { pathDistanceOf, pathNearest, pointDistance } from '../geometry/index.js'
-import { type LaidUp, workOf } from '../layup/index.js'
+import { type LaidUp, laidUpOf } from '../layup/index.js'
 import { sewingMinutes } from '../make/index.js'
 import {
   MERGE_PITCHES,
@@ -54,7 +54,7 @@ export function zipFor(derived: Derived, run: Run): Zip {
     ? zipOfTwo(run, tied, derived.works)
     : zipOf(
         run,
-        workOf(derived.works, run.join.layup),
+        laidUpOf(derived.works, run.join.layup),
         derived.panels,
         notchesBeside(run, run.path, derived),
         run.join.mate && run.other ? notchesBeside(run, run.other.path, derived) : [],
@@ -145,8 +145,8 @@ export function seamPlan(derived: Derived): SeamPlan {
       strikes: strikesOf(run),
       minutes: sewingMinutes(run, design.habits, design.machine, reckon),
       meetings: met.filter((m) => m.first === run.join.id || m.second === run.join.id),
-      faces: facesOf(run, workOf(works, run.join.layup)),
-      pulled: workOf(works, run.join.layup).sheets.some(
+      faces: facesOf(run, laidUpOf(works, run.join.layup)),
+      pulled: laidUpOf(works, run.join.layup).sheets.some(
         (s) => run.join.through.includes(s.sheet.id) && pullOf(s) !== undefined,
       ),
       coveredBy: by,

@@ -36,14 +36,12 @@ function aboveLeast({ master, design }: Derived, side: Side): { field: string; a
 }
 
 /** How large or small a side of the room can be made with its settings, mm. */
-function endOf(derived: Derived, side: Side, which: 'least' | 'most'): number {
+function endOf(derived: Derived, side: Side, which: 'min' | 'max'): number {
   const ends = aboveLeast(derived, side).map(({ field, above }) => {
     const found = derived.kind.fields.find((f) => f.id === field)
-    return found?.type === 'length' ? found[which] - above : which === 'least' ? 0 : Infinity
+    return found?.type === 'length' ? found[which] - above : which === 'min' ? 0 : Infinity
   })
-  return (
-    derived.master.room!.settings[side].share * (which === 'least' ? Math.max(...ends) : Math.min(...ends))
-  )
+  return derived.master.room!.settings[side].share * (which === 'min' ? Math.max(...ends) : Math.min(...ends))
 }
 
 /** The smallest room that takes what is to go in, its settings whole millimetres and within what they take; undefined where none does. */
@@ -51,7 +49,7 @@ export function smallestFor(derived: Derived): Box3 | undefined {
   const { room } = derived.master
   const { contents } = derived.design
   if (!room || contents.length === 0) return undefined
-  const end = (side: Side): number => endOf(derived, side, 'most')
+  const end = (side: Side): number => endOf(derived, side, 'max')
   const need = smallestRoom(
     contents,
     room.ease,
@@ -61,7 +59,7 @@ export function smallestFor(derived: Derived): Box3 | undefined {
   if (!need) return undefined
   const sized = (side: Side): number => {
     const { share } = room.settings[side]
-    return Math.max(endOf(derived, side, 'least'), share * Math.ceil(need[side] / share - 1e-9))
+    return Math.max(endOf(derived, side, 'min'), share * Math.ceil(need[side] / share - 1e-9))
   }
   return { wide: sized('wide'), high: sized('high'), deep: sized('deep') }
 }

@@ -42,7 +42,7 @@ export interface Lettering {
   /** Read from the right, along a narrow upright piece. */
   readonly upright: boolean
   /** Type is no smaller than this, mm: what can be read from where one looks. */
-  readonly least: number
+  readonly min: number
 }
 
 /** A few words about a place. */
@@ -50,7 +50,7 @@ export const words = (
   layer: LayerName,
   about: Point,
   said: string,
-  { upright, least }: Lettering,
+  { upright, min }: Lettering,
   { off = 1.2, toward = 0, size = TYPE.mark as number, where = 'any' as Ask['where'], leader = true } = {},
 ): Ask => ({
   layer,
@@ -59,7 +59,7 @@ export const words = (
   toward,
   where,
   leader,
-  forms: [wordsForm(layer, [{ words: said, size: Math.max(size, least) }], upright)],
+  forms: [wordsForm(layer, [{ words: said, size: Math.max(size, min) }], upright)],
 })
 
 const thickness = (mm: number, unit: LengthUnit): string =>

@@ -21,14 +21,14 @@ const SCALES = [1, 0.84, 0.72] as const
 const MEASURE = 62
 
 /** The label of a piece: name, how many, leather, job and draft, notes; shorter where that is all there is room for. */
-function labelForms(piece: Piece, job: JobName, { unit, upright, least }: Lettering): Form[] {
+function labelForms(piece: Piece, job: JobName, { unit, upright, min }: Lettering): Form[] {
   const [name, ...rest] = pieceLabel(piece, job, unit)
   const lines = (scale: number, kept: readonly string[]): Line[] => {
-    const [large, small] = [TYPE.name, TYPE.line].map((size) => Math.max(size * scale, least)) as [
+    const [large, small] = [TYPE.name, TYPE.line].map((size) => Math.max(size * scale, min)) as [
       number,
       number,
     ]
-    const wide = Math.max(MEASURE * scale, 20 * least)
+    const wide = Math.max(MEASURE * scale, 20 * min)
     return [
       ...wrapped(name!, wide, large, true).map((w) => ({ words: w, size: large, bold: true })),
       ...kept.flatMap((w) => wrapped(w, wide, small)).map((w) => ({ words: w, size: small })),
@@ -41,11 +41,11 @@ function labelForms(piece: Piece, job: JobName, { unit, upright, least }: Letter
   ]
   // On a strip there is length and no height: all of it in two lines, or in one.
   const strip = SCALES.map((scale): Line[] => {
-    const size = Math.max(TYPE.line * scale, least)
+    const size = Math.max(TYPE.line * scale, min)
     return [{ words: [name, ...rest].join(' · '), size, bold: false }]
   })
   const twoLines = SCALES.map((scale): Line[] => {
-    const [large, small] = [TYPE.name, TYPE.line].map((s) => Math.max(s * scale * 0.9, least)) as [
+    const [large, small] = [TYPE.name, TYPE.line].map((s) => Math.max(s * scale * 0.9, min)) as [
       number,
       number,
     ]
@@ -143,16 +143,16 @@ function labelSpot(piece: Piece): Point {
 /** Where type has to be larger than this to be read, mm, a piece says its name alone. */
 export const FAR = 8
 
-const nameForms = (piece: Piece, { upright, least }: Lettering): Form[] => [
-  wordsForm('label', [{ words: piece.name, size: least, bold: true }], upright),
+const nameForms = (piece: Piece, { upright, min }: Lettering): Form[] => [
+  wordsForm('label', [{ words: piece.name, size: min, bold: true }], upright),
 ]
 
 /** The label of a piece, the arrow of its grain and which way is up. */
 export function labelAsks(piece: Piece, job: JobName, lettering: Lettering): Ask[] {
   const about = labelSpot(piece)
   // On a screen what there is no room for is left out: it is on paper, and says itself again from nearer.
-  const common = { about, off: 0, where: 'inside', leader: false, optional: lettering.least > 0 } as const
-  const size = Math.max(TYPE.small, lettering.least)
+  const common = { about, off: 0, where: 'inside', leader: false, optional: lettering.min > 0 } as const
+  const size = Math.max(TYPE.small, lettering.min)
   const grain = piece.marks.find((m) => m.type === 'grain')
   const label: Ask = {
     ...common,
@@ -162,7 +162,7 @@ export function labelAsks(piece: Piece, job: JobName, lettering: Lettering): Ask
     optional: false,
     toward: lettering.upright ? 0 : Math.PI / 2,
   }
-  if (lettering.least > FAR) return [{ ...label, forms: nameForms(piece, lettering), optional: true }]
+  if (lettering.min > FAR) return [{ ...label, forms: nameForms(piece, lettering), optional: true }]
   return [
     label,
     ...(grain?.type === 'grain'

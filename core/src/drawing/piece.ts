@@ -48,7 +48,7 @@ export interface PieceLettering {
   readonly job: JobName
   readonly unit: LengthUnit
   /** Type is no smaller than this, mm; what a pixel of a screen can show. */
-  readonly least?: number
+  readonly min?: number
 }
 
 /** A piece’s strokes, and what wants a place among them. */
@@ -65,8 +65,8 @@ export function isUpright(piece: Piece): boolean {
 }
 
 /** Strokes of a piece from the lowest layer to the uppermost, and the words about them, the label first. */
-export function pieceMarks(piece: Piece, { job, unit, least = 0 }: PieceLettering): PieceMarks {
-  const lettering: Lettering = { unit, upright: isUpright(piece), least }
+export function pieceMarks(piece: Piece, { job, unit, min = 0 }: PieceLettering): PieceMarks {
+  const lettering: Lettering = { unit, upright: isUpright(piece), min }
   const marks = piece.marks.map((mark) => markDrawing(mark, piece, lettering))
   const finished = piece.finished === piece.cut ? [] : [stroke('finished', piece.finished, WEIGHT.finished)]
   return {
@@ -77,17 +77,17 @@ export function pieceMarks(piece: Piece, { job, unit, least = 0 }: PieceLetterin
       ...piece.holes.map(slitDrawing),
       stroke('cut', piece.cut, WEIGHT.cut),
     ],
-    asks: [...labelAsks(piece, job, lettering), ...(least > FAR ? [] : marks.flatMap((m) => m.asks))],
+    asks: [...labelAsks(piece, job, lettering), ...(min > FAR ? [] : marks.flatMap((m) => m.asks))],
   }
 }
 
 /** Everything drawn for a piece, in its own coordinates; each word where it lies over nothing else. */
-export function pieceDrawing(piece: Piece, job: JobName, unit: LengthUnit, least = 0): readonly Drawn[] {
+export function pieceDrawing(piece: Piece, job: JobName, unit: LengthUnit, min = 0): readonly Drawn[] {
   const known = drawings.get(piece) ?? new Map<string, readonly Drawn[]>()
-  const key = `${job.name}\n${job.draft}\n${unit}\n${least}`
+  const key = `${job.name}\n${job.draft}\n${unit}\n${min}`
   let drawn = known.get(key)
   if (!drawn) {
-    const { outline, strokes, asks } = pieceMarks(piece, { job, unit, least })
+    const { outline, strokes, asks } = pieceMarks(piece, { job, unit, min })
     drawn = [...strokes, ...placed(outline, strokes, asks)]
     drawings.set(piece, known.set(key, drawn))
   }

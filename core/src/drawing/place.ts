@@ -162,12 +162,12 @@ function onPiece(layout: Layout, { about }: Ask, form: Form, clean: boolean): Fo
   const { span } = layout
   const step = stepOn(span)
   let best: Found | undefined
-  let least = Infinity
+  let min = Infinity
   const tried = (at: Point): void => {
     // A maker looks above and below before aside.
     const cost = Math.hypot((at.x - about.x) * 1.3, at.y - about.y)
-    if (cost < least && layout.fits(boxAt(form, at), 'inside', clean)) {
-      least = cost
+    if (cost < min && layout.fits(boxAt(form, at), 'inside', clean)) {
+      min = cost
       best = { form, at }
     }
   }

@@ -12,7 +12,7 @@ export interface FoldNumbers {
   /** Flat length the bend uses up. */
   readonly bend: Reckoned
   /** What is let into the drawing at the fold (taken out where negative). */
-  readonly letIn: Reckoned
+  readonly bendCompensation: Reckoned
   /** For each layer behind, by layer id: what is let into it. */
   readonly layers: Readonly<Record<string, Reckoned>>
   /** Cut longer by so much where it is marked on the work instead of figured. */
@@ -84,7 +84,7 @@ export function foldNumbers(panel: DrawnPanel, leathers: Leathers, reckon: Recko
       fold,
       gap,
       bend,
-      letIn: letInOf(folding, bend),
+      bendCompensation: letInOf(folding, bend),
       layers: Object.fromEntries(layers) as FoldNumbers['layers'],
       draped: fold.school === 'draped' ? drapedOf(folding) : undefined,
       step: last && stepOf(folding, last.id),

@@ -13,7 +13,7 @@ import {
   segmentPart,
   segmentTangent,
 } from '../geometry/index.js'
-import type { Fate, Panel } from '../master/index.js'
+import type { EdgeTreatment, Panel } from '../master/index.js'
 import { goingOf, tidyPoint } from './draw.js'
 import type { DrawnEdge, DrawnFate, DrawnFold, DrawnPanel, DrawnSkive, Node } from './schema.js'
 
@@ -104,7 +104,7 @@ function longest(walk: readonly Segment[], i: number, turns: readonly boolean[],
   return best
 }
 
-function drawnFate(fate: Fate): DrawnFate {
+function drawnFate(fate: EdgeTreatment): DrawnFate {
   switch (fate.type) {
     case 'raw':
       return fate.trim > 0

@@ -26,7 +26,7 @@ interface Inset {
   readonly by: number
   readonly why: string
 }
-type InsetOf<Fate extends DrawnFate> = (fate: Fate, layer: DrawnLayer) => Inset | undefined
+type InsetOf<EdgeTreatment extends DrawnFate> = (fate: EdgeTreatment, layer: DrawnLayer) => Inset | undefined
 type FateOf<Type extends DrawnFate['type']> = Extract<DrawnFate, { readonly type: Type }>
 
 const isLining = ({ sort }: DrawnLayer): boolean => sort === 'lining'

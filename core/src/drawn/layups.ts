@@ -84,7 +84,7 @@ function stripsOf({ opened, folds }: DrawnMade): Strip[] {
 function layerShift({ folds, opened }: DrawnMade, layer: string | undefined, strip: number): Move {
   if (layer === undefined) return STAY
   return folds.slice(0, strip).reduce((move, f, i) => {
-    const less = f.letIn.value - f.layers[layer]!.value
+    const less = f.bendCompensation.value - f.layers[layer]!.value
     const { beyond } = nth(opened.lines, i)
     return moveThen(move, shift(beyond.x * less, beyond.y * less))
   }, STAY)

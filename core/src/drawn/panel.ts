@@ -11,7 +11,7 @@ import {
   pathLength,
   segmentTangent,
 } from '../geometry/index.js'
-import type { Edge, Fate, Fault, Panel } from '../master/index.js'
+import type { Edge, EdgeTreatment, Fault, Panel } from '../master/index.js'
 import { type Reckon, type Reckoned, given } from '../working/index.js'
 import { bandsOf, edgeSkivesOf } from './skives.js'
 import { foldLine } from './foldLine.js'
@@ -35,7 +35,7 @@ export interface DrawnMade {
 }
 
 /** The fate of an edge with what the leather itself says filled in. */
-function fateOf(fate: DrawnFate, atEdge: number): Fate {
+function fateOf(fate: DrawnFate, atEdge: number): EdgeTreatment {
   switch (fate.type) {
     case 'turned':
     case 'rolled':
@@ -54,7 +54,7 @@ function fateOf(fate: DrawnFate, atEdge: number): Fate {
 }
 
 /** Edges from the owners of the segments: stretches of one edge that touch are one, the mirrored half gets its own id. */
-function edgesFrom(owners: readonly Owned[], drawn: DrawnPanel, fates: readonly Fate[]): Edge[] {
+function edgesFrom(owners: readonly Owned[], drawn: DrawnPanel, fates: readonly EdgeTreatment[]): Edge[] {
   const edges: Edge[] = []
   owners.forEach(({ edge, half }, i) => {
     const last = edges[edges.length - 1]
@@ -111,7 +111,7 @@ export function makeDrawn(drawn: DrawnPanel, leathers: Leathers, reckon: Reckon)
   const folds = foldNumbers(drawn, leathers, reckon)
   const opened = openedAt(
     path,
-    folds.map((f) => ({ fold: f.fold, by: f.letIn.value })),
+    folds.map((f) => ({ fold: f.fold, by: f.bendCompensation.value })),
   )
   const drawnFates = owners.map(
     (o) => drawn.edges.find((e) => e.id === o.edge)?.fate ?? ({ type: 'raw', finish: 'left' } as const),
@@ -201,7 +201,12 @@ function sizesOf(
     size('width', 'width', boxWidth(was), boxWidth(is)),
     size('height', 'height', boxHeight(was), boxHeight(is)),
     around,
-    ...folds.flatMap((f) => [f.bend, f.letIn, ...(f.draped ? [f.draped] : []), ...(f.step ? [f.step] : [])]),
+    ...folds.flatMap((f) => [
+      f.bend,
+      f.bendCompensation,
+      ...(f.draped ? [f.draped] : []),
+      ...(f.step ? [f.step] : []),
+    ]),
     ...(closed ? [closed] : []),
   ].map((one) => ({ panelId: drawn.id, size: one }))
 }
@@ -215,7 +220,7 @@ function layerFaults(drawn: DrawnPanel, path: Path, layer: string, made: LayerMa
 }
 
 /** Thickness that must stay at a groove (J): a share of the leather, and a least; docs/formulas.md §5. */
-const GROOVE = { share: 0.4, least: 0.8 } as const
+const GROOVE = { share: 0.4, min: 0.8 } as const
 
 /** Whether an edge that is to lie on a fold turns anywhere. */
 const bentOnFold =
@@ -258,15 +263,13 @@ function faultsOf(
       const groove = f.type === 'groove' ? f.groove : null
       if (!groove) return missed
       const left = thickness - groove.depth
-      const least = Math.min(thickness, Math.max(GROOVE.share * thickness, GROOVE.least))
+      const min = Math.min(thickness, Math.max(GROOVE.share * thickness, GROOVE.min))
       return [
         ...missed,
         ...(groove.shape === 'v' && f.turn > groove.opening + 1e-6
           ? [{ ...about, what: 'groove too narrow' as const, turn: f.turn, opening: groove.opening }]
           : []),
-        ...(left < least - 1e-9
-          ? [{ ...about, what: 'groove too deep' as const, left, least, thickness }]
-          : []),
+        ...(left < min - 1e-9 ? [{ ...about, what: 'groove too deep' as const, left, min, thickness }] : []),
       ]
     }),
   ]

@@ -5,7 +5,7 @@ import { idSchema, wordsSchema } from '../stores/index.js'
 const REACH = 5000
 const coordinate = z.number().min(-REACH).max(REACH)
 const place = z.strictObject({ x: coordinate, y: coordinate })
-const mm = (least: number, most: number) => z.number().min(least).max(most)
+const mm = (min: number, max: number) => z.number().min(min).max(max)
 const angle = z.number().min(-7).max(7)
 const name = wordsSchema(60)
 const finish = z.enum(['burnished', 'painted', 'left'])

@@ -8,8 +8,8 @@ export interface ShapeField {
   readonly id: string
   readonly label: string
   readonly value: number
-  readonly least: number
-  readonly most: number
+  readonly min: number
+  readonly max: number
 }
 
 export type Outlined = Pick<DrawnPanel, 'nodes' | 'edges' | 'mirror'>
@@ -22,12 +22,12 @@ export interface Shape {
   readonly make: (values: Readonly<Record<string, number>>) => Outlined
 }
 
-const field = (id: string, label: string, value: number, least = 5, most = 2000): ShapeField => ({
+const field = (id: string, label: string, value: number, min = 5, max = 2000): ShapeField => ({
   id,
   label,
   value,
-  least,
-  most,
+  min,
+  max,
 })
 
 const NAMES: Readonly<Record<string, string>> = {

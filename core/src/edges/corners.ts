@@ -97,7 +97,7 @@ function mitreNumbers(
   core: number,
   reckon: Reckon,
 ) {
-  const least = reckon(
+  const min = reckon(
     {
       key: `${id}.none`,
       label: 'cut with no overlap, from the corner',
@@ -117,26 +117,26 @@ function mitreNumbers(
       label: 'corner cut off, from the finished corner',
       formula:
         core > 0
-          ? '{times} × ({core} core + {t}), no nearer than {least} + {clear}'
-          : '{times} × {t}, no nearer than {least} + {clear}',
+          ? '{times} × ({core} core + {t}), no nearer than {min} + {clear}'
+          : '{times} × {t}, no nearer than {min} + {clear}',
       source: '§4',
     },
     {
       times: given('times', core > 0 ? TURNING.mitreOverCore : TURNING.mitreBare, 'share'),
       core: given('core', core, 'thickness'),
       t: a.atFold,
-      least,
+      min,
       clear: given('clear', TURNING.mitreClear),
     },
   )
-  return { least, cut }
+  return { min, cut }
 }
 
 /** Two turned edges meeting outward: cut so that they meet over the corner. */
 function mitred(corner: Sharp, turns: readonly [Turn, Turn], core: number, reckon: Reckon): Treatment {
   const { id, at, along, out: across, turning } = corner
   const interior = Math.PI - turning
-  const { least, cut } = mitreNumbers(corner, interior, turns, core, reckon)
+  const { min, cut } = mitreNumbers(corner, interior, turns, core, reckon)
   const out = pointUnit(pointAdd(...across))
   const root = pointAdd(at, pointScale(out, cut.value))
   const half = Math.tan(interior / 2)
@@ -151,7 +151,7 @@ function mitred(corner: Sharp, turns: readonly [Turn, Turn], core: number, recko
     at,
     count: 1,
     root: cut.value,
-    numbers: [least, cut],
+    numbers: [min, cut],
     cuts: [],
     cutOff: [leg(0), root, leg(1)],
   }

@@ -14,11 +14,11 @@ import {
   pointsMeet,
   polyline,
 } from '../geometry/index.js'
-import type { Fate, Panel } from '../master/index.js'
+import type { EdgeTreatment, Panel } from '../master/index.js'
 import type { Turn } from './turn.js'
 
 /** How far the cut line lies outside the finished edge (inside where negative), mm. */
-export function growOf(fate: Fate, turn: Turn | undefined): number {
+export function growOf(fate: EdgeTreatment, turn: Turn | undefined): number {
   switch (fate.type) {
     case 'turned':
     case 'rolled':

@@ -30,12 +30,12 @@ const squared = (p: Point, a: Point, b: Point): number => {
 /** Distance of a place from the profile's line, mm; Infinity where the profile does not reach. */
 export function profileDistance({ points, box, reach }: EdgeProfile, p: Point): number {
   if (p.x < box.left || p.x > box.right || p.y < box.top || p.y > box.bottom) return Infinity
-  let least = Infinity
+  let min = Infinity
   for (let i = 1; i < points.length; i += 1) {
     const one = squared(p, nth(points, i - 1), nth(points, i))
-    if (one < least) least = one
+    if (one < min) min = one
   }
-  const distance = Math.sqrt(least)
+  const distance = Math.sqrt(min)
   return distance > reach ? Infinity : distance
 }
 

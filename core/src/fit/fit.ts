@@ -113,7 +113,7 @@ const stepsOf = ({ by, freedom }: Allowed): number[] =>
 function eachCandidate(allowed: readonly Allowed[], see: (moves: readonly number[]) => void): void {
   const steps = allowed.map(stepsOf)
   const moves = allowed.map(() => 0)
-  const most = allowed.length <= 4 ? AT_ONCE : AT_ONCE - 1
+  const max = allowed.length <= 4 ? AT_ONCE : AT_ONCE - 1
   const from = (first: number, left: number): void => {
     for (let j = first; j < moves.length; j += 1) {
       for (const step of steps[j]!) {
@@ -125,7 +125,7 @@ function eachCandidate(allowed: readonly Allowed[], see: (moves: readonly number
     }
   }
   see(moves)
-  from(0, most)
+  from(0, max)
 }
 
 /** Wishes that are kept: all of them, or all but one. */

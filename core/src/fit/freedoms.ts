@@ -12,8 +12,8 @@ export interface Freedom {
   /** Where it stands in the design; runs that mirror each other are moved alike. */
   readonly paths: readonly (readonly string[])[]
   readonly now: number
-  readonly least: number
-  readonly most: number
+  readonly min: number
+  readonly max: number
   /** By how much it may usually be moved either way; 0 where it is left alone unless the maker says so. */
   readonly usual: number
 }
@@ -33,8 +33,8 @@ function ends({ runs, design }: Derived): Freedom[] {
         sort,
         paths: [join.id, ...(join.twin ? [join.twin] : [])].map((id) => ['sewing', 'runs', id, `${sort}By`]),
         now,
-        least: -60,
-        most: 600,
+        min: -60,
+        max: 600,
         usual,
       })
       const steps = run.steps.some((s) => s.open)
@@ -56,8 +56,8 @@ export function freedomsOf(derived: Derived): Freedom[] {
         sort: 'setting',
         paths: [field.path],
         now,
-        least: field.least,
-        most: field.most,
+        min: field.min,
+        max: field.max,
         usual: field.mayMove ?? 0,
       },
     ]
@@ -73,8 +73,8 @@ export function freedomsOf(derived: Derived): Freedom[] {
         sort: 'size',
         paths: [['overrides', size.key]],
         now: size.value,
-        least: 0,
-        most: Infinity,
+        min: 0,
+        max: Infinity,
         usual: 0,
       },
     ]
@@ -86,8 +86,8 @@ export function freedomsOf(derived: Derived): Freedom[] {
 export const FINEST = 0.05
 
 /** Where something comes to lie when it is moved by so much. */
-export const movedTo = ({ now, least, most }: Freedom, by: number): number =>
-  Math.min(most, Math.max(least, roundTo(now + by, 2)))
+export const movedTo = ({ now, min, max }: Freedom, by: number): number =>
+  Math.min(max, Math.max(min, roundTo(now + by, 2)))
 
 /** The changes that move those things by so much each; what is not moved is left out. */
 export const changesFor = (freedoms: readonly Freedom[], moves: readonly number[]): Change[] =>

@@ -186,12 +186,10 @@ function nearestHole(distance: number, run: RunLengths, lengths: Float64Array, f
     const [length, phases] = [lengths[first + k]!, run.sides[k]!.phases]
     const pitch = length / countOf(length, run.pitch, phases)
     const lead = k > 0 && phases > 0 ? pitch / 2 : 0
-    const most = Math.round(
-      (length - lead - (phases > 0 && k < run.sides.length - 1 ? pitch / 2 : 0)) / pitch,
-    )
+    const max = Math.round((length - lead - (phases > 0 && k < run.sides.length - 1 ? pitch / 2 : 0)) / pitch)
     const along = (distance - start - lead) / pitch
-    const low = Math.min(most, Math.max(0, Math.floor(along)))
-    for (let n = low; n <= Math.min(most, low + 1); n += 1)
+    const low = Math.min(max, Math.max(0, Math.floor(along)))
+    for (let n = low; n <= Math.min(max, low + 1); n += 1)
       nearest = Math.min(nearest, Math.abs(start + lead + n * pitch - distance))
     start += length
   }

@@ -121,20 +121,20 @@ function coversOf(fitting: Fitting, open: LaidUp, place: Point): string[] {
 
 /** From a place to the nearest hole of a seam that goes through its sheet, mm. */
 function nearestHole(sheet: string, place: Point, runs: readonly Run[]): number {
-  let least = Infinity
+  let min = Infinity
   for (const run of runs) {
     if (!run.join.through.includes(sheet)) continue
     for (const holes of [run.holes, run.other?.holes ?? []])
-      for (const hole of holes) least = Math.min(least, pointDistance(hole.at, place))
+      for (const hole of holes) min = Math.min(min, pointDistance(hole.at, place))
   }
-  return least
+  return min
 }
 
 /** Washers that bring a post down to what setting takes at most, and never under what it needs at least. */
-function washersUnder(ware: Hardware, post: number, least: number): number {
-  const over = post - least - 2 * (GIVE[ware.sort] ?? 0)
+function washersUnder(ware: Hardware, post: number, min: number): number {
+  const over = post - min - 2 * (GIVE[ware.sort] ?? 0)
   if (ware.sort === 'burr' || ware.washer === 0 || over <= SPARE) return 0
-  return Math.max(0, Math.min(Math.ceil(over / ware.washer), Math.floor((post - least) / ware.washer)))
+  return Math.max(0, Math.min(Math.ceil(over / ware.washer), Math.floor((post - min) / ware.washer)))
 }
 
 function setOne(

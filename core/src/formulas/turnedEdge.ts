@@ -28,7 +28,7 @@ export const snipRoot = (radius: number, strain: number): number => evaluate(SNI
 /** Where a mitre is cut with no overlap, from the finished corner; §4 [4.07]. */
 export const MITRE = '{cost} / (2 × sine of {half} half the corner)'
 /** Overlap across a mitre cut further out; §4. */
-export const MITRE_OVERLAP = '2 × ({at} − {least})'
+export const MITRE_OVERLAP = '2 × ({at} − {min})'
 
 /** Thickness some way in from the cut edge of an even skive; §4 [4.04]. */
 export const EVEN_SKIVE =

@@ -86,11 +86,11 @@ function footFromMaybe(s: Cubic, p: Point, start: number): number | undefined {
 /** Coarse samples; from the best of them Newton's steps, or a search where those fail. */
 function onCubic(p: Point, s: Cubic): number {
   const { stops, places } = samplesOf(s)
-  let [sampled, least] = [0, Infinity]
+  let [sampled, min] = [0, Infinity]
   for (let i = 0; i < places.length; i += 1) {
     const [dx, dy] = [places[i]!.x - p.x, places[i]!.y - p.y]
     const squared = dx * dx + dy * dy
-    if (squared < least) [sampled, least] = [stops[i]!, squared]
+    if (squared < min) [sampled, min] = [stops[i]!, squared]
   }
   return footFromMaybe(s, p, sampled) ?? narrowed(s, p, sampled, 1 / (stops.length - 1))
 }
@@ -131,11 +131,11 @@ export function pathNearest(path: Path, p: Point, guess = 0): Nearest {
 
 /** How far a path passes from p where that is nearer than `reach`, mm; Infinity where it is not, without looking closer. */
 export function distanceWithin({ segments }: Path, p: Point, reach: number): number {
-  let least = Infinity
+  let min = Infinity
   for (const segment of segments)
-    if (boxDistance(segmentBox(segment), p) < Math.min(reach, least))
-      least = Math.min(least, segmentNearest(segment, p).distance)
-  return least < reach ? least : Infinity
+    if (boxDistance(segmentBox(segment), p) < Math.min(reach, min))
+      min = Math.min(min, segmentNearest(segment, p).distance)
+  return min < reach ? min : Infinity
 }
 
 /** How far a place lies outside a box; 0 inside it. */

@@ -115,7 +115,7 @@ function survivors(
   const boxes = original.map((s, i) => boxGrown(segmentBox(s), Math.abs(distances[i]!)))
   const count = original.length
   const whole: Path = { segments: original, closed: false }
-  const farthest = distances.reduce((most, d) => Math.max(most, Math.abs(d)), 0)
+  const farthest = distances.reduce((max, d) => Math.max(max, Math.abs(d)), 0)
   const wanted = (i: number): number => Math.abs(distances[(i + count) % count]!)
   // Round a corner the smaller of the two distances rules: the larger one's side is reached along the smaller's line.
   const atCorner = (i: number, parameter: number): number =>

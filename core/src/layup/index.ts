@@ -6,7 +6,7 @@ export {
   layersAt,
   sheetThickness,
   thicknessAt,
-  workOf,
+  laidUpOf,
 } from './laid.js'
 export { type SkiveWishes, withSkives } from './skived.js'
 export {

@@ -113,16 +113,15 @@ export function sheetThickness(laid: LaidSheet, p: Point): number {
   if (!liesAt(laid, p)) return 0
   if (laid.profiles.length === 0 && laid.bands.length === 0) return laid.part === 'turn' ? 0 : laid.thickness
   const local = pointMoved(p, laid.toSheet)
-  let least = laid.part === 'turn' ? 0 : laid.thickness
+  let min = laid.part === 'turn' ? 0 : laid.thickness
   for (const profile of laid.profiles) {
     const distance = profileDistance(profile, local)
     if (distance === Infinity) continue
     const level = profileLevel(profile, distance)
-    least = laid.part === 'turn' ? Math.max(least, level) : Math.min(least, level)
+    min = laid.part === 'turn' ? Math.max(min, level) : Math.min(min, level)
   }
-  for (const band of laid.bands)
-    if (band.planned && !band.hollow) least = Math.min(least, bandLevel(band, local))
-  return least
+  for (const band of laid.bands) if (band.planned && !band.hollow) min = Math.min(min, bandLevel(band, local))
+  return min
 }
 
 /** How deep a groove is cut into the flesh side of a sheet at a place, mm. */
@@ -149,7 +148,7 @@ export const thicknessAt = (work: LaidUp, p: Point, contents = false): number =>
   layersAt(work, p, contents).reduce((sum, layer) => sum + layer.thickness, 0)
 
 /** The laid-up work in the state of that id; throws where the design has none. */
-export function workOf(works: readonly LaidUp[], id: string): LaidUp {
+export function laidUpOf(works: readonly LaidUp[], id: string): LaidUp {
   const work = works.find((w) => w.layup.id === id)
   if (!work) throw new RangeError(`no state “${id}” of the work`)
   return work

@@ -80,7 +80,7 @@ function finishedEdges(panels: readonly Panel[], glued: ReadonlySet<string>): nu
 }
 
 /** What there is to do, all copies counted; lengths mm. */
-function workOf({ master, edges, runs }: Made) {
+function handworkOf({ master, edges, runs }: Made) {
   const parts = edges.filter((w) => w.panel.role !== 'guide')
   const each = (of: (work: EdgeWork) => number): number => sum(parts.map((w) => w.panel.count * of(w)))
   const panels = parts.map((w) => w.panel)
@@ -107,7 +107,7 @@ function workOf({ master, edges, runs }: Made) {
 
 /** Time to cut, skive, turn, glue, sew and finish, by the maker's own pace; docs/formulas.md §17. Nothing for drying. */
 export function benchTime(made: Made, reckon: Reckon): BenchTime {
-  const work = workOf(made)
+  const work = handworkOf(made)
   const part = <const Words extends string>(
     key: string,
     label: string,

@@ -23,7 +23,7 @@ export {
   type BandArea,
   type Edge,
   type EdgeSkive,
-  type Fate,
+  type EdgeTreatment,
   type Fold,
   type HardwareMark,
   type LayerSort,

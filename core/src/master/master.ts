@@ -184,7 +184,7 @@ export type Fault = { readonly panelId: string; readonly at: Point } & (
       readonly what: 'groove too deep'
       readonly fold: string
       readonly left: number
-      readonly least: number
+      readonly min: number
       readonly thickness: number
     }
   | {

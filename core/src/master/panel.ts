@@ -57,7 +57,7 @@ export interface LongFate {
   readonly by: number
 }
 
-export type Fate = RawFate | TurnedFate | BoundFate | SewnFate | OnFoldFate | LongFate
+export type EdgeTreatment = RawFate | TurnedFate | BoundFate | SewnFate | OnFoldFate | LongFate
 
 /** A named stretch of a panel's outline: segments `first` to `last`, both included. */
 export interface Edge {
@@ -65,7 +65,7 @@ export interface Edge {
   readonly name: string
   readonly first: number
   readonly last: number
-  readonly fate: Fate
+  readonly fate: EdgeTreatment
 }
 
 /** Where a panel is folded. `from` and `to` run across it; `width` is the flat length the bend uses up, mm. */
@@ -232,7 +232,8 @@ export function panelOf(panels: readonly Panel[], id: string): Panel {
 }
 
 /** Whether the border of this edge is folded over. */
-export const isTurned = (fate: Fate): fate is TurnedFate => fate.type === 'turned' || fate.type === 'rolled'
+export const isTurned = (fate: EdgeTreatment): fate is TurnedFate =>
+  fate.type === 'turned' || fate.type === 'rolled'
 
 /** Where a place of the drawing lies on the finished panel. */
 export const placeOnPanel = (panel: Panel, p: Point): Point =>

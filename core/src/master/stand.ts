@@ -32,7 +32,7 @@ export interface Stood {
   readonly sheet: string
   readonly parts: readonly StoodPart[]
   /** How far the middle of its thickness lies outside the skeleton of stitch lines, towards the grain, mm. */
-  readonly proud: number
+  readonly seamOffset: number
   /** What it belongs to where parts of the picture can be left out. */
   readonly group?: 'straps'
 }

@@ -76,7 +76,7 @@ export const EDGES: readonly Entry[] = [
     inputs: {
       thickness: thin('leather', 1.4),
       edge: thin('left at the edge', 0.25),
-      fold: { ...mm('fold, from the cut edge', 7.8), least: 0.1 },
+      fold: { ...mm('fold, from the cut edge', 7.8), min: 0.1 },
       from: mm('at, from the cut edge', 4),
     },
     answers: [answer('left there', EVEN_SKIVE, { quantity: 'thickness' })],
@@ -88,12 +88,12 @@ export const EDGES: readonly Entry[] = [
     title: 'Turned edge round a corner',
     says: 'pleats for an outward corner, and how thick they bunch',
     inputs: {
-      radius: { ...mm('finished radius', 25), least: 0.5 },
+      radius: { ...mm('finished radius', 25), min: 0.5 },
       angle: degrees('angle', 90),
       width: mm('turned width', 8),
       thickness: thin('thickness at the fold', 0.7),
       core: thin('core', 0),
-      pleat: { ...thin('lost in a pleat', 3), least: 0.5 },
+      pleat: { ...thin('lost in a pleat', 3), min: 0.5 },
       root: thin('V cuts stop short by', 1),
       k: neutral,
     },
@@ -130,7 +130,7 @@ export const EDGES: readonly Entry[] = [
     answers: [
       step('half', 'half the corner', 'π/4', 'angle'),
       answer('cost of the turn', TURN_COST, { as: 'cost' }),
-      answer('no overlap at', MITRE, { as: 'least' }),
+      answer('no overlap at', MITRE, { as: 'min' }),
       answer('overlap', MITRE_OVERLAP),
     ],
     draw: (v) => corner(12, v.at, v.at),
@@ -141,7 +141,7 @@ export const EDGES: readonly Entry[] = [
     title: 'V groove',
     says: 'a narrow groove pivots on its root; it folds as far as it is wide',
     inputs: {
-      thickness: { ...thin('thickness', 3), least: 0.1 },
+      thickness: { ...thin('thickness', 3), min: 0.1 },
       depth: thin('depth', 2),
       angle: degrees('folded by', 90),
       k: neutral,
@@ -161,7 +161,7 @@ export const EDGES: readonly Entry[] = [
     says: 'a half turn over two right-angled grooves: what it closes on, and how thick it is outside',
     inputs: {
       apart: mm('apart, middle to middle', 12),
-      thickness: { ...thin('thickness', 3), least: 0.1 },
+      thickness: { ...thin('thickness', 3), min: 0.1 },
       depth: thin('depth', 2),
     },
     answers: [
@@ -193,14 +193,14 @@ export const EDGES: readonly Entry[] = [
     title: 'Turned edge on an inward curve',
     says: 'what the edge is short of, and the snips that let it open',
     inputs: {
-      radius: { ...mm('radius of the finished edge', 40), least: 1 },
+      radius: { ...mm('radius of the finished edge', 40), min: 1 },
       angle: degrees('angle it goes round', 90),
       width: mm('turned width', 8),
       thickness: thin('thickness at the fold', 0.7),
       core: thin('core', 0),
       k: neutral,
-      strain: { ...share('stretch it bears', 0.12), least: 0.02, most: 0.3 },
-      gap: { ...mm('widest gap', 2), least: 0.5 },
+      strain: { ...share('stretch it bears', 0.12), min: 0.02, max: 0.3 },
+      gap: { ...mm('widest gap', 2), min: 0.5 },
     },
     answers: [
       ...CUT_LINE,

@@ -9,8 +9,8 @@ export interface Input {
   readonly label: string
   readonly unit: InputUnit
   readonly value: number
-  readonly least: number
-  readonly most: number
+  readonly min: number
+  readonly max: number
 }
 
 /** A small drawing, true to the numbers, in mm. */
@@ -56,12 +56,12 @@ export interface Entry {
   readonly conditions: readonly Condition[]
 }
 
-const input = (unit: InputUnit, least: number, most: number) => (label: string, value: number) => ({
+const input = (unit: InputUnit, min: number, max: number) => (label: string, value: number) => ({
   label,
   unit,
   value,
-  least,
-  most,
+  min,
+  max,
 })
 /** A length in mm, 0 to 5 m. */
 export const mm = input('mm', 0, 5000)
@@ -72,7 +72,7 @@ export const degrees = input('degrees', 0, 360)
 export const count = input('count', 0, 500)
 export const number = input('number', 0, 100_000)
 /** The neutral-axis share k of the leather (docs/formulas.md §0). */
-export const neutral = { ...share('neutral-axis factor k', 0.5), least: 0.3, most: 0.75 }
+export const neutral = { ...share('neutral-axis factor k', 0.5), min: 0.3, max: 0.75 }
 
 export const answer = (
   label: string,
@@ -190,8 +190,8 @@ function drawnMaybe(one: Entry, values: Values, figures: readonly number[]): Ske
 export function inputProblem(one: Input, value: number): string | undefined {
   if (!Number.isFinite(value)) return `${one.label} needs a number, such as ${one.value}`
   if (one.unit === 'count' && !Number.isInteger(value))
-    return `${one.label} needs a whole number, such as ${Math.max(one.least, Math.round(value))}`
-  if (value < one.least || value > one.most)
-    return `${one.label} goes from ${one.least} to ${one.most}, not ${value}`
+    return `${one.label} needs a whole number, such as ${Math.max(one.min, Math.round(value))}`
+  if (value < one.min || value > one.max)
+    return `${one.label} goes from ${one.min} to ${one.max}, not ${value}`
   return undefined
 }

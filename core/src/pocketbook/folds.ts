@@ -14,7 +14,7 @@ import { foldedPanels } from './panels.js'
 import { bent, board, strip, together } from './sketches.js'
 
 const PANELS = {
-  panels: { ...count('panels', 4), least: 2, most: 6 },
+  panels: { ...count('panels', 4), min: 2, max: 6 },
   flat: mm('flat length of a panel', 95),
   thickness: thin('thickness', 1.2),
   runOut: thin('first edge runs out', 0),
@@ -49,9 +49,9 @@ export const FOLDS: readonly Entry[] = [
     says: 'fold a strip round a rod and measure what the bend used up',
     inputs: {
       used: mm('used up', 8.6),
-      angle: { ...degrees('angle', 180), least: 1 },
+      angle: { ...degrees('angle', 180), min: 1 },
       radius: thin('inner radius', 2),
-      thickness: { ...thin('thickness', 1.5), least: 0.1 },
+      thickness: { ...thin('thickness', 1.5), min: 0.1 },
     },
     answers: [answer('k', NEUTRAL_FROM_STRIP, { quantity: 'share' })],
     draw: (v) => bent(v.angle, v.radius, v.thickness),
@@ -61,7 +61,7 @@ export const FOLDS: readonly Entry[] = [
     section: '§0',
     title: 'Neutral-axis factor from stiffness',
     says: 'a leather softer when pressed than when pulled keeps a deeper layer',
-    inputs: { ratio: { ...number('stiffness pressed / pulled', 0.5), least: 0.01, most: 10 } },
+    inputs: { ratio: { ...number('stiffness pressed / pulled', 0.5), min: 0.01, max: 10 } },
     answers: [answer('k', NEUTRAL_FROM_STIFFNESS, { quantity: 'share' })],
     draw: (_, [k = 0]) => strip([10 * k, 10 * (1 - k)], 4),
   }),
@@ -70,7 +70,7 @@ export const FOLDS: readonly Entry[] = [
     section: '§0',
     title: 'Bulge',
     says: 'how high an excess stands over a free span',
-    inputs: { span: { ...mm('free span', 40), least: 1 }, excess: { ...thin('excess', 0.5), least: 0 } },
+    inputs: { span: { ...mm('free span', 40), min: 1 }, excess: { ...thin('excess', 0.5), min: 0 } },
     answers: [answer('height', BULGE)],
     draw: (v, [h = 0]) => board(v.span, h, h.toFixed(2)),
   }),

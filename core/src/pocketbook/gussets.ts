@@ -20,7 +20,7 @@ import {
 import { type Entry, answer, count, degrees, entry, mm, neutral, share, step, thin } from './entry.js'
 import { bent, board, corner, strip } from './sketches.js'
 
-const thickness = { ...thin('thickness', 1.6), least: 0.1 }
+const thickness = { ...thin('thickness', 1.6), min: 0.1 }
 /** Gussets and bag seams: docs/formulas.md §8. */
 export const GUSSETS: readonly Entry[] = [
   entry({
@@ -48,12 +48,12 @@ export const GUSSETS: readonly Entry[] = [
     title: 'Snips round a curve',
     says: 'how many, and how much stays uncut at the root',
     inputs: {
-      radius: { ...mm('radius of the stitch line', 40), least: 1 },
+      radius: { ...mm('radius of the stitch line', 40), min: 1 },
       allowance: thin('allowance', 7),
       angle: degrees('angle', 90),
       strain: share('stretch it bears', 0.12),
-      gap: { ...thin('widest gap', 2.5), least: 0.2 },
-      facet: { ...thin('facet may stand off', 0.2), least: 0.01 },
+      gap: { ...thin('widest gap', 2.5), min: 0.2 },
+      facet: { ...thin('facet may stand off', 0.2), min: 0.01 },
     },
     answers: [answer('snips', SNIPS, { quantity: 'count' }), answer('uncut at the root', SNIPS_ROOT)],
     draw: (v) => corner(v.radius, 0, v.allowance),
@@ -64,7 +64,7 @@ export const GUSSETS: readonly Entry[] = [
     title: 'Flange round a corner',
     says: 'how far the edge of a border that is turned outwards is stretched',
     inputs: {
-      radius: { ...mm('corner radius', 25), least: 1 },
+      radius: { ...mm('corner radius', 25), min: 1 },
       seam: thin('seam, from the corner', 3),
       beyond: thin('border beyond the seam', 4),
     },
@@ -101,10 +101,10 @@ export const GUSSETS: readonly Entry[] = [
     says: 'flat pattern at an angle up from the bottom',
     inputs: {
       radius: mm('corner radius', 40),
-      height: { ...mm('height', 220), least: 1 },
+      height: { ...mm('height', 220), min: 1 },
       top: mm('depth at the top', 120),
       bottom: mm('depth at the foot', 60),
-      angle: { ...degrees('angle from the bottom', 60), most: 90 },
+      angle: { ...degrees('angle from the bottom', 60), max: 90 },
     },
     answers: [
       step('lean', 'lean, as a share of its side', TAPER_LEAN, 'share'),
@@ -119,7 +119,7 @@ export const GUSSETS: readonly Entry[] = [
     title: 'Bellows',
     says: 'a gusset of several folds',
     inputs: {
-      valleys: { ...count('valleys', 3), least: 1, most: 12 },
+      valleys: { ...count('valleys', 3), min: 1, max: 12 },
       leaf: mm('leaf', 22),
       thickness: { ...thickness, value: 1 },
       gap: thin('gap', 0.6),
@@ -187,7 +187,7 @@ export const GUSSETS: readonly Entry[] = [
       front: mm('front, outside', 180),
       base: mm('base, outside', 60),
       back: mm('back, outside', 180),
-      radius: { ...mm('outer corner radius', 8), least: 0 },
+      radius: { ...mm('outer corner radius', 8), min: 0 },
       thickness: thin('thickness', 2),
       k: neutral,
     },

@@ -17,7 +17,7 @@ import { given } from '../working/index.js'
 import { type Entry, answer, degrees, entry, mm, neutral, number, share, thin } from './entry.js'
 import { bent, board, rounds, wall } from './sketches.js'
 
-const thickness = { ...thin('thickness', 1.6), least: 0.1 }
+const thickness = { ...thin('thickness', 1.6), min: 0.1 }
 /** Moulding, hardware, turning and area: docs/formulas.md §11 to §14. */
 export const HARDWARE: readonly Entry[] = [
   entry({
@@ -27,7 +27,7 @@ export const HARDWARE: readonly Entry[] = [
     says: 'what a panel needs over its footprint',
     inputs: {
       height: mm('height', 22),
-      slope: { ...degrees('slope of the wall', 80), least: 1, most: 90 },
+      slope: { ...degrees('slope of the wall', 80), min: 1, max: 90 },
       topRadius: thin('top radius', 3),
       footRadius: thin('foot radius', 3.5),
       thickness: { ...thickness, value: 2.5 },
@@ -43,7 +43,7 @@ export const HARDWARE: readonly Entry[] = [
     says: 'post for the stack',
     inputs: {
       stack: thin('stack', 4),
-      pressed: { ...share('pressed to', 0.92), least: 0.5 },
+      pressed: { ...share('pressed to', 0.92), min: 0.5 },
       setting: thin('left for setting', 2.5),
     },
     answers: [answer('post', POST)],
@@ -55,7 +55,7 @@ export const HARDWARE: readonly Entry[] = [
     title: 'Peened dome',
     says: 'shank left over the burr, by volume',
     inputs: {
-      shank: { ...thin('shank', 3), least: 0.5 },
+      shank: { ...thin('shank', 3), min: 0.5 },
       head: thin('head', 4.5),
       height: thin('height of the dome', 1.5),
     },
@@ -69,8 +69,8 @@ export const HARDWARE: readonly Entry[] = [
     says: 'what a shank loses filling a hole wider than itself',
     inputs: {
       stack: thin('stack', 6),
-      shank: { ...thin('shank', 3), least: 0.5 },
-      hole: { ...thin('hole', 3.3), least: 0.5 },
+      shank: { ...thin('shank', 3), min: 0.5 },
+      hole: { ...thin('hole', 3.3), min: 0.5 },
     },
     answers: [answer('lost', SHANK_IN_HOLE, { quantity: 'thickness' })],
     draw: (v) => rounds(v.hole, v.shank),
@@ -104,12 +104,12 @@ export const HARDWARE: readonly Entry[] = [
     inputs: {
       modulus: {
         ...number('stiffness, N/mm² (soft 5–15, medium 30, firm 100–200)', 30),
-        least: 1,
-        most: 400,
+        min: 1,
+        max: 400,
       },
       thickness,
-      girth: { ...mm('girth of the body', 700), least: 10 },
-      opening: { ...mm('round the opening', 400), least: 10 },
+      girth: { ...mm('girth of the body', 700), min: 10 },
+      opening: { ...mm('round the opening', 400), min: 10 },
     },
     answers: [
       answer('stiffness of a strip 1 mm wide, N mm', STRIP_STIFFNESS, {
@@ -130,10 +130,10 @@ export const HARDWARE: readonly Entry[] = [
     title: 'Leather to buy',
     says: 'from the net area of the pieces',
     inputs: {
-      net: { ...number('net, dm²', 95), least: 0.1 },
-      nesting: { ...share('share nested', 0.8), least: 0.1 },
-      quality: { ...share('share good', 0.9), least: 0.1 },
-      edge: { ...share('lost at the edge', 0.12), most: 0.9 },
+      net: { ...number('net, dm²', 95), min: 0.1 },
+      nesting: { ...share('share nested', 0.8), min: 0.1 },
+      quality: { ...share('share good', 0.9), min: 0.1 },
+      edge: { ...share('lost at the edge', 0.12), max: 0.9 },
     },
     answers: [
       answer('buy, dm²', AREA_TO_BUY, { quantity: 'share', as: 'buy' }),
@@ -150,9 +150,9 @@ export const HARDWARE: readonly Entry[] = [
     title: 'Loss along the edge of a hide',
     says: 'the share that pieces of one size cannot use along its border',
     inputs: {
-      area: { ...number('area of the hide, dm²', 200), least: 1 },
-      perimeter: { ...number('round its border, mm', 6200), least: 100 },
-      side: { ...mm('side of a piece, on average', 150), least: 1 },
+      area: { ...number('area of the hide, dm²', 200), min: 1 },
+      perimeter: { ...number('round its border, mm', 6200), min: 100 },
+      side: { ...mm('side of a piece, on average', 150), min: 1 },
     },
     answers: [answer('lost along the edge', EDGE_LOSS, { quantity: 'share' })],
     draw: (v) => board(v.side, v.side, 'one piece'),

@@ -2,7 +2,7 @@ import { ARC_PER_STITCH, EASE_LIMIT, EDGE_DISTANCE } from '../formulas/index.js'
 import { type Entry, type Values, answer, count, entry, mm, number, thin } from './entry.js'
 import { evenHoles, handle, holeRow } from './sketches.js'
 
-const pitch = { ...thin('pitch', 3.38), least: 0.5 }
+const pitch = { ...thin('pitch', 3.38), min: 0.5 }
 const joints = (v: Values): number[] => Array.from({ length: v.steps! }, (_, i) => v.first! + i * v.reveal!)
 const CLEAR_OF_STEPS = '{clearance} clear of {steps} steps {reveal} apart from {first} counted round {pitch}'
 
@@ -13,7 +13,7 @@ export const HOLES: readonly Entry[] = [
     section: '§7',
     title: 'Stitches on a side',
     says: 'the count whose pitch comes nearest to the iron',
-    inputs: { length: { ...mm('length', 187.3), least: 1 }, pitch: { ...pitch, value: 3.85 } },
+    inputs: { length: { ...mm('length', 187.3), min: 1 }, pitch: { ...pitch, value: 3.85 } },
     answers: [
       answer('stitches', 'the count of stitches nearest to {pitch} on {length}', {
         quantity: 'count',
@@ -28,7 +28,7 @@ export const HOLES: readonly Entry[] = [
     section: '§7',
     title: 'Nudge to whole stitches',
     says: 'how much a side changes to take whole stitches at the iron’s own pitch',
-    inputs: { length: { ...mm('length', 101.3), least: 1 }, pitch: { ...pitch, value: 3.85 } },
+    inputs: { length: { ...mm('length', 101.3), min: 1 }, pitch: { ...pitch, value: 3.85 } },
     answers: [
       answer('stitches', '{length} / {pitch}, rounded, at least 1', { quantity: 'count', as: 'stitches' }),
       answer('change', '{stitches} stitches × {pitch} − {length}', { quantity: 'thickness' }),
@@ -41,7 +41,7 @@ export const HOLES: readonly Entry[] = [
     title: 'Stitches round a curve',
     says: 'irons step straight across: a stitch uses up more of the curve',
     inputs: {
-      radius: { ...mm('radius of the stitch line', 12), least: 1 },
+      radius: { ...mm('radius of the stitch line', 12), min: 1 },
       pitch: { ...pitch, value: 3.85 },
     },
     answers: [
@@ -59,7 +59,7 @@ export const HOLES: readonly Entry[] = [
       pitch: { ...pitch, value: 3.85 },
       first: mm('first step', 10),
       reveal: mm('reveal', 11.55),
-      steps: { ...count('steps', 4), least: 1, most: 12 },
+      steps: { ...count('steps', 4), min: 1, max: 12 },
       clearance: thin('clearance', 1),
     },
     answers: [
@@ -86,9 +86,9 @@ export const HOLES: readonly Entry[] = [
     inputs: {
       hole: thin('hole', 1),
       bevel: thin('bevel', 0.5),
-      force: { ...number('pull of a stitch, N', 60), most: 1000 },
-      thickness: { ...thin('thickness', 1.5), least: 0.1 },
-      shear: { ...number('shear strength, N/mm²', 12), least: 1, most: 100 },
+      force: { ...number('pull of a stitch, N', 60), max: 1000 },
+      thickness: { ...thin('thickness', 1.5), min: 0.1 },
+      shear: { ...number('shear strength, N/mm²', 12), min: 1, max: 100 },
     },
     answers: [answer('hole centre to edge', EDGE_DISTANCE)],
     draw: (_, [q = 0]) => holeRow(30, [5, 10, 15, 20, 25], q),

@@ -10,9 +10,9 @@ export const POCKETS: readonly Entry[] = [
     title: 'Card pocket',
     says: 'room at both sides so that the face rises over the pile',
     inputs: {
-      card: { ...mm('card', 85.6), least: 1 },
+      card: { ...mm('card', 85.6), min: 1 },
       rise: thin('rise of the pile', 1.5),
-      stretch: { ...thin('stretch of the face', 1.3), least: 0.05 },
+      stretch: { ...thin('stretch of the face', 1.3), min: 0.05 },
       margin: thin('margin', 3),
       hole: thin('half a hole', 0.6),
     },
@@ -32,7 +32,7 @@ export const POCKETS: readonly Entry[] = [
     inputs: {
       card: mm('card', 85.6),
       thick: thin('card thickness', 0.76),
-      cards: { ...count('cards', 3), least: 1 },
+      cards: { ...count('cards', 3), min: 1 },
     },
     answers: [answer('between the stitches', NARROWEST)],
     draw: (_, [w = 0]) => board(w, 46, w.toFixed(1)),
@@ -43,7 +43,7 @@ export const POCKETS: readonly Entry[] = [
     title: 'Stack of pockets',
     says: 'how high the uppermost card stands',
     inputs: {
-      pockets: { ...count('pockets', 4), least: 1, most: 12 },
+      pockets: { ...count('pockets', 4), min: 1, max: 12 },
       reveal: mm('reveal', 12),
       card: mm('card height', 53.98),
       depth: mm('depth of the front pocket', 48),

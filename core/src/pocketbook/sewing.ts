@@ -13,7 +13,7 @@ import { given } from '../working/index.js'
 import { type Entry, answer, count, degrees, entry, mm, number, share, step, thin } from './entry.js'
 import { board, evenHoles, rounds, strip } from './sketches.js'
 
-const pitch = { ...thin('pitch', 3.38), least: 0.5 }
+const pitch = { ...thin('pitch', 3.38), min: 0.5 }
 
 /** Units and thread: docs/formulas.md §1 and §6. */
 export const SEWING: readonly Entry[] = [
@@ -22,7 +22,7 @@ export const SEWING: readonly Entry[] = [
     section: '§1',
     title: 'Leather weight',
     says: 'ounces to millimetres',
-    inputs: { oz: { ...number('ounces', 4), least: 0.5, most: 20 } },
+    inputs: { oz: { ...number('ounces', 4), min: 0.5, max: 20 } },
     answers: [
       answer('thickness', '{oz} × {ounce}', {
         quantity: 'thickness',
@@ -37,8 +37,8 @@ export const SEWING: readonly Entry[] = [
     title: 'Pitch',
     says: 'stitches to an inch, or the number of an iron',
     inputs: {
-      spi: { ...number('stitches to an inch', 7), least: 1, most: 20 },
-      number: { ...number('number of the iron', 9), least: 4, most: 20 },
+      spi: { ...number('stitches to an inch', 7), min: 1, max: 20 },
+      number: { ...number('number of the iron', 9), min: 4, max: 20 },
     },
     answers: [
       answer('by the inch', '{inch} / {spi}', {
@@ -58,9 +58,9 @@ export const SEWING: readonly Entry[] = [
     title: 'Thread size',
     says: 'how thick a thread of that weight is',
     inputs: {
-      tex: { ...number('tex, g/km', 275), least: 5, most: 3000 },
-      density: { ...number('density (linen 1.50, polyester 1.38)', 1.5), least: 0.8, most: 2 },
-      packing: { ...share('packing', 0.6), least: 0.3 },
+      tex: { ...number('tex, g/km', 275), min: 5, max: 3000 },
+      density: { ...number('density (linen 1.50, polyester 1.38)', 1.5), min: 0.8, max: 2 },
+      packing: { ...share('packing', 0.6), min: 0.3 },
     },
     answers: [answer('thickness', THREAD_DIAMETER, { quantity: 'thickness' })],
     draw: (_, [d = 0]) => rounds(d),
@@ -71,7 +71,7 @@ export const SEWING: readonly Entry[] = [
     title: 'Thread for saddle stitch',
     says: 'both needles together',
     inputs: {
-      stitches: { ...count('stitches', 40), least: 1 },
+      stitches: { ...count('stitches', 40), min: 1 },
       pitch,
       thickness: thin('thickness', 4),
       back: count('backstitches', 3),
@@ -119,7 +119,7 @@ export const SEWING: readonly Entry[] = [
     title: 'Thread for lockstitch',
     says: 'needle and bobbin apart',
     inputs: {
-      stitches: { ...count('stitches', 60), least: 1 },
+      stitches: { ...count('stitches', 60), min: 1 },
       pitch: { ...pitch, value: 3.5 },
       thickness: thin('thickness', 3),
       lock: share('lock at, from the needle side', 0.5),
@@ -135,7 +135,7 @@ export const SEWING: readonly Entry[] = [
     section: '§1',
     title: 'Thread by other systems',
     says: 'what the same thread is called elsewhere',
-    inputs: { tex: { ...number('tex, g/km', 135), least: 5, most: 3000 } },
+    inputs: { tex: { ...number('tex, g/km', 135), min: 5, max: 3000 } },
     answers: [
       answer('denier', '9 × {tex}', { quantity: 'share' }),
       answer('ticket', '3000 / {tex}', { quantity: 'share' }),
@@ -152,10 +152,10 @@ export const SEWING: readonly Entry[] = [
     says: 'how far a full one goes',
     inputs: {
       across: mm('across the winding', 24),
-      core: { ...mm('across the core', 8), least: 0.5 },
+      core: { ...mm('across the core', 8), min: 0.5 },
       wide: mm('between the flanges', 10),
-      fill: { ...share('share filled', 0.7), least: 0.1 },
-      thread: { ...thin('thread', 0.35), least: 0.05 },
+      fill: { ...share('share filled', 0.7), min: 0.1 },
+      thread: { ...thin('thread', 0.35), min: 0.05 },
     },
     answers: [
       answer('thread', ({ across = 0, core = 0 }) => (across > core ? BOBBIN : '0: the core fills it')),

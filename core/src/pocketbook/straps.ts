@@ -13,7 +13,7 @@ import {
 import { type Entry, answer, entry, mm, neutral, step, thin } from './entry.js'
 import { bent, board, handle, rounds, strip } from './sketches.js'
 
-const thickness = { ...thin('thickness', 1.6), least: 0.1 }
+const thickness = { ...thin('thickness', 1.6), min: 0.1 }
 
 /** Straps and handles: docs/formulas.md §10. */
 export const STRAPS: readonly Entry[] = [
@@ -23,8 +23,8 @@ export const STRAPS: readonly Entry[] = [
     title: 'Handle',
     says: 'bent as an arc over its two ends',
     inputs: {
-      chord: { ...mm('between the ends', 110), least: 1 },
-      rise: { ...mm('inner rise', 55), least: 1 },
+      chord: { ...mm('between the ends', 110), min: 1 },
+      rise: { ...mm('inner rise', 55), min: 1 },
       thickness: { ...thickness, value: 4 },
       k: neutral,
       end: mm('attachment at each end', 25),
@@ -78,9 +78,9 @@ export const STRAPS: readonly Entry[] = [
     title: 'Rolled handle',
     says: 'cover round a cord',
     inputs: {
-      cord: { ...thin('cord', 8), least: 0.5 },
+      cord: { ...thin('cord', 8), min: 0.5 },
       thickness: { ...thickness, value: 2 },
-      below: { ...thin('stitch row below the middle', 9), least: 0.5 },
+      below: { ...thin('stitch row below the middle', 9), min: 0.5 },
       flange: thin('flange', 4),
       k: neutral,
     },

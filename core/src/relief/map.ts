@@ -157,10 +157,10 @@ function ownHeights(laid: LaidSheet, map: ReliefMap): Float64Array {
   const own = new Float64Array(map.columns * map.rows).fill(turn ? 0 : laid.thickness)
   for (const profile of laid.profiles) {
     const near = distances(profile, laid, map)
-    const most = profile.reach * profile.reach
+    const max = profile.reach * profile.reach
     for (let at = 0; at < near.length; at += 1) {
       const d = near[at]!
-      if (d > most) continue
+      if (d > max) continue
       const level = profileLevel(profile, Math.sqrt(d))
       own[at] = turn ? Math.max(own[at]!, level) : Math.min(own[at]!, level)
     }
@@ -174,7 +174,7 @@ const isPlain = (laid: LaidSheet): boolean =>
 
 /** The part of a map that a sheet can reach: the same cells, fewer of them. */
 function windowOf(map: ReliefMap, { box }: LaidSheet): { part: ReliefMap; column: number; row: number } {
-  const index = (v: number, most: number): number => Math.max(0, Math.min(most, Math.floor(v)))
+  const index = (v: number, max: number): number => Math.max(0, Math.min(max, Math.floor(v)))
   const column = index((box.left - map.left) / map.step, map.columns)
   const row = index((box.top - map.top) / map.step, map.rows)
   const part = {
@@ -244,7 +244,7 @@ export function reliefMap(
 
 /** The greatest thickness on a map, mm. */
 export function mapThickest({ heights }: ReliefMap): number {
-  let most = 0
-  for (const height of heights) if (height > most) most = height
-  return most
+  let max = 0
+  for (const height of heights) if (height > max) max = height
+  return max
 }

@@ -24,7 +24,7 @@ export interface SkiveProposal {
   readonly reached: number
   readonly reachable: boolean
   /** The least that skiving alone could do, each leather left as thick as it bears. */
-  readonly least: number
+  readonly min: number
   readonly skives: readonly ProposedSkive[]
   readonly edit: Edit | undefined
 }
@@ -36,13 +36,13 @@ const roundTo = (mm: number): number => Math.round(mm * 100) / 100
 
 /** Thickest place of the samples with candidates thinned to these. */
 function thickest(samples: readonly Sample[], to: readonly number[]): number {
-  let most = 0
+  let max = 0
   for (const { fixed, layers } of samples) {
     let sum = fixed
     for (const layer of layers) sum += layer.by.reduce((t, i) => Math.min(t, to[i]!), layer.now)
-    if (sum > most) most = sum
+    if (sum > max) max = sum
   }
-  return most
+  return max
 }
 
 /**
@@ -50,9 +50,9 @@ function thickest(samples: readonly Sample[], to: readonly number[]): number {
  * do not matter left out, then each as little as will still do.
  */
 function lightest(samples: readonly Sample[], found: readonly Candidate[], wanted: number): number[] {
-  const least = found.map((c) => Math.max(0, Math.min(c.now, c.bears)))
+  const min = found.map((c) => Math.max(0, Math.min(c.now, c.bears)))
   const at = (share: number): number[] =>
-    found.map((c, i) => Math.max(least[i]!, down(c.now - share * (c.now - least[i]!))))
+    found.map((c, i) => Math.max(min[i]!, down(c.now - share * (c.now - min[i]!))))
   const good = (to: readonly number[]): boolean => thickest(samples, to) <= wanted + 1e-9
   let to = at(1)
   for (let share = 0.05; share < 1; share += 0.05)
@@ -102,7 +102,7 @@ export function proposeSkives(
   )
   const found = candidatesOf(derived, sheets)
   const samples = samplesOf(runs, derived.works, found)
-  const least = thickest(
+  const min = thickest(
     samples,
     found.map((c) => Math.min(c.now, c.bears)),
   )
@@ -111,7 +111,7 @@ export function proposeSkives(
     now,
     reached: now,
     reachable: now <= wanted + 1e-9,
-    least,
+    min,
     skives: [],
     edit: undefined,
   }

@@ -1,6 +1,6 @@
 import type { Derived } from '../derived/index.js'
 import { boxHeight, boxWidth } from '../geometry/index.js'
-import { type LaidUp, layersAt, workOf } from '../layup/index.js'
+import { type LaidUp, layersAt, laidUpOf } from '../layup/index.js'
 import { type Reckoned, reckoner } from '../working/index.js'
 import { type SeamProfile, alongRun } from './along.js'
 import { type Contour, contours, levelsOf } from './contours.js'
@@ -60,7 +60,7 @@ function stepFor(work: LaidUp, asked: number): number {
 
 /** The map of a state, its contours and figures, and the thickness along its seams. Throws for a state there is not. */
 export function survey(derived: Derived, asked: Asked): Survey {
-  const work = workOf(derived.works, asked.state)
+  const work = laidUpOf(derived.works, asked.state)
   const map = reliefMap(work, stepFor(work, asked.step), asked.contents)
   const spots = spotHeights(map)
   return {
@@ -69,6 +69,6 @@ export function survey(derived: Derived, asked: Asked): Survey {
     contours: contours(map, levelsOf(mapThickest(map), asked.interval)),
     spots,
     atThickest: [...new Set(layersAt(work, spots[0]!.at, asked.contents).map((l) => l.laid.sheet.name))],
-    seams: derived.runs.map((run) => alongRun(run, workOf(derived.works, run.join.layup))),
+    seams: derived.runs.map((run) => alongRun(run, laidUpOf(derived.works, run.join.layup))),
   }
 }

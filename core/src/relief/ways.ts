@@ -35,7 +35,7 @@ function otherDecisions({ design, kind }: Derived, unit: LengthUnit): { label: s
             label: `${field.label}: ${c.label}`,
             edit: setField(`${field.label}: ${c.label}`, field.path, c.value),
           }))
-      if (field.type === 'count' && typeof now === 'number' && now > field.least)
+      if (field.type === 'count' && typeof now === 'number' && now > field.min)
         return [
           {
             label: `${field.label}: ${now - 1} instead of ${now}`,

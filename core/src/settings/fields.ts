@@ -23,15 +23,15 @@ interface FieldBase {
 export type Field =
   | (FieldBase & {
       readonly type: 'length'
-      readonly least: number
-      readonly most: number
+      readonly min: number
+      readonly max: number
       readonly step: number
     })
-  | (FieldBase & { readonly type: 'count'; readonly least: number; readonly most: number })
+  | (FieldBase & { readonly type: 'count'; readonly min: number; readonly max: number })
   | (FieldBase & {
       readonly type: 'share' | 'percent' | 'pace'
-      readonly least: number
-      readonly most: number
+      readonly min: number
+      readonly max: number
       readonly step: number
     })
   | (FieldBase & { readonly type: 'choice'; readonly choices: readonly Choice[] })

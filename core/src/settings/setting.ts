@@ -15,7 +15,7 @@ export interface Setting<Value> {
 export interface Goes {
   readonly with: string
   readonly power: number
-  readonly least: number
+  readonly min: number
 }
 
 interface LengthExtras {
@@ -30,46 +30,39 @@ interface LengthExtras {
 /** A length from `least` to `most` mm. */
 export const length = (
   label: string,
-  least: number,
-  most: number,
+  min: number,
+  max: number,
   usual: number,
   { step = 0.5, goes, ...more }: LengthExtras = {},
 ): Setting<number> => ({
   label,
   usual,
-  schema: z.number().min(least).max(most),
-  field: (id, path) => ({ type: 'length', id, label, path, least, most, step, ...more }),
+  schema: z.number().min(min).max(max),
+  field: (id, path) => ({ type: 'length', id, label, path, min, max, step, ...more }),
   ...(goes ? { goes } : {}),
 })
 
 /** A whole number of things. */
 export const count = (
   label: string,
-  least: number,
-  most: number,
+  min: number,
+  max: number,
   usual: number,
   hint?: string,
 ): Setting<number> => ({
   label,
   usual,
-  schema: z.number().int().min(least).max(most),
-  field: (id, path) => ({ type: 'count', id, label, path, least, most, ...(hint ? { hint } : {}) }),
+  schema: z.number().int().min(min).max(max),
+  field: (id, path) => ({ type: 'count', id, label, path, min, max, ...(hint ? { hint } : {}) }),
 })
 
 const figure =
   (type: 'share' | 'percent' | 'pace') =>
-  (
-    label: string,
-    least: number,
-    most: number,
-    usual: number,
-    step: number,
-    hint?: string,
-  ): Setting<number> => ({
+  (label: string, min: number, max: number, usual: number, step: number, hint?: string): Setting<number> => ({
     label,
     usual,
-    schema: z.number().min(least).max(most),
-    field: (id, path) => ({ type, id, label, path, least, most, step, ...(hint ? { hint } : {}) }),
+    schema: z.number().min(min).max(max),
+    field: (id, path) => ({ type, id, label, path, min, max, step, ...(hint ? { hint } : {}) }),
   })
 
 /** A plain number; what it counts, its label says. `step` is what an arrow key changes it by. */
@@ -79,8 +72,8 @@ export const percent = figure('percent')
 /** Seconds a stitch; a maker may also say how much is sewn in an hour. */
 export const pace = figure('pace')
 /** A share of one, from nothing to `most`. */
-export const share = (label: string, usual: number, hint: string, most = 1, step = 0.05): Setting<number> =>
-  number(label, 0, most, usual, step, hint)
+export const share = (label: string, usual: number, hint: string, max = 1, step = 0.05): Setting<number> =>
+  number(label, 0, max, usual, step, hint)
 
 type Offer<Value extends string> = readonly [value: Value, label: string, why: string]
 

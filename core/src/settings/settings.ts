@@ -58,9 +58,9 @@ function proposals(declared: Declared, usual: RawParams, params: RawParams): Rec
   const proposed: Record<string, number> = {}
   for (const [id, { goes }] of Object.entries(declared)) {
     if (!goes) continue
-    const most = Number(usual[id])
+    const max = Number(usual[id])
     const scale = Math.min(1, Number(params[goes.with]) / Number(usual[goes.with])) ** goes.power
-    proposed[id] = Math.min(most, Math.max(goes.least, Math.round(2 * most * scale) / 2))
+    proposed[id] = Math.min(max, Math.max(goes.min, Math.round(2 * max * scale) / 2))
   }
   return proposed
 }

@@ -31,14 +31,14 @@ export const RUN_FIELDS: readonly Field[] = [
 const EASES = ['spread', 'corners'] as const
 export type Ease = (typeof EASES)[number]
 
-const ends = (most: number) =>
-  z.strictObject({ start: z.number().int().min(0).max(most), end: z.number().int().min(0).max(most) })
+const ends = (max: number) =>
+  z.strictObject({ start: z.number().int().min(0).max(max), end: z.number().int().min(0).max(max) })
 
 /** Backstitches go by halves: one and a half so that both ends look alike. */
-const halves = (most: number) =>
+const halves = (max: number) =>
   z.strictObject({
-    start: z.number().multipleOf(0.5).min(0).max(most),
-    end: z.number().multipleOf(0.5).min(0).max(most),
+    start: z.number().multipleOf(0.5).min(0).max(max),
+    end: z.number().multipleOf(0.5).min(0).max(max),
   })
 
 /** What the maker decided about one run; what is left out is as Drumlin proposes. Lengths in mm. */

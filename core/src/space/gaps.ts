@@ -9,7 +9,7 @@ import { type OnStage, onStage } from './stage.js'
 export interface Gap {
   readonly run: string
   readonly name: string
-  readonly most: number
+  readonly max: number
   /** Both lie on the same piece, one fuller than the other: pleats, not a gap. */
   readonly pleated: boolean
   /** Too far apart for stitches to draw shut (docs/formulas.md, 20). */
@@ -51,16 +51,16 @@ function gapOf(run: Run, stage: readonly OnStage[]): Gap | undefined {
     return there ? [{ from: on(front, hole.at).at, to: on(back, there.at), stack: hole.stack }] : []
   })
   const apart = pairs.map(({ from, to, stack }) => apartBy(from, to, stack))
-  const most = Math.max(0, ...apart)
-  const worst = run.holes[Math.max(0, apart.indexOf(most))]
+  const max = Math.max(0, ...apart)
+  const worst = run.holes[Math.max(0, apart.indexOf(max))]
   const pleated = front.parts === back.parts
   return (
     worst && {
       run: run.join.id,
       name: run.join.name,
-      most,
+      max,
       pleated,
-      open: !pleated && most > DRAWN,
+      open: !pleated && max > DRAWN,
       at: worst.at,
       pairs: pairs.map(({ from, to }) => [from, to.at] as const),
     }

@@ -21,7 +21,7 @@ const SAME_BREAK = 1e-6
 
 /** A polygon in slabs between neighbouring breaks along x; beyond the outermost breaks it goes on. */
 export function slabs(polygon: readonly Point[], breaks: readonly number[]): Point[][] {
-  const [least, most] = polygon.reduce(
+  const [min, max] = polygon.reduce(
     ([a, b], p) => [Math.min(a, p.x), Math.max(b, p.x)],
     [Infinity, -Infinity],
   )
@@ -29,9 +29,9 @@ export function slabs(polygon: readonly Point[], breaks: readonly number[]): Poi
     .toSorted((a, b) => a - b)
     .filter(
       (b, i, all) =>
-        b > least + SAME_BREAK && b < most - SAME_BREAK && b - (all[i - 1] ?? -Infinity) > SAME_BREAK,
+        b > min + SAME_BREAK && b < max - SAME_BREAK && b - (all[i - 1] ?? -Infinity) > SAME_BREAK,
     )
-  const cuts = [least, ...inner, most]
+  const cuts = [min, ...inner, max]
   return cuts
     .slice(1)
     .map((to, i) => {

@@ -53,13 +53,13 @@ function bagOnStage({ stood, riding }: Standing, open: LaidUp): OnStage[] {
       const apart = (host.thickness + laid.thickness) / 2
       const off = (p: Point): number => {
         const place = pointMoved(p, host.sheet.move)
-        return stand.proud + way * between.reduce((sum, s) => sum + sheetThickness(s, place), apart)
+        return stand.seamOffset + way * between.reduce((sum, s) => sum + sheetThickness(s, place), apart)
       }
       return {
         laid,
         parts,
         toHost: moveThen(laid.sheet.move, host.toSheet),
-        off: laid === host ? () => stand.proud : off,
+        off: laid === host ? () => stand.seamOffset : off,
         rides: laid !== host,
         group,
       }
@@ -71,7 +71,7 @@ function bagOnStage({ stood, riding }: Standing, open: LaidUp): OnStage[] {
 function flatOnStage(open: LaidUp, opened: number): OnStage[] {
   const sheets = leatherSheets(open)
   const carrier = sheets.find((s) => s.sheet.type === 'panel' && s.sheet.panelId === open.layup.carrier)
-  const parts = readyParts({ sheet: '', proud: 0, parts: foldedParts(carrier, 1 - opened) })
+  const parts = readyParts({ sheet: '', seamOffset: 0, parts: foldedParts(carrier, 1 - opened) })
   const base = carrier ? sheets.indexOf(carrier) : 0
   return sheets.map((laid, i): OnStage => {
     const between = sheets.slice(Math.min(i, base), Math.max(i, base))

@@ -17,10 +17,10 @@ import { type LaidSheet, sheetThickness } from '../layup/index.js'
 const STEP = 0.5
 
 /** How far one can go from a place in a direction over all of the sheets, up to `most` mm. */
-function reachOver(from: Point, way: Point, sheets: readonly LaidSheet[], most: number): number {
+function reachOver(from: Point, way: Point, sheets: readonly LaidSheet[], max: number): number {
   let far = 0
-  while (far < most) {
-    const next = Math.min(most, far + STEP)
+  while (far < max) {
+    const next = Math.min(max, far + STEP)
     const place = pointAdd(from, pointScale(way, next))
     if (!sheets.every((s) => sheetThickness(s, place) > 0)) break
     far = next
@@ -48,12 +48,12 @@ export function rowsAlongMaybe(
   pitch: number,
 ): [Path, Path] | undefined {
   const ends = [pathStart(row), pathEnd(row)] as const
-  const least = 3 * pitch
-  const wanted = Math.max(least, pathLength(row) / 2)
+  const min = 3 * pitch
+  const wanted = Math.max(min, pathLength(row) / 2)
   const ways = [pull, pull + Math.PI].map((angle) => point(Math.cos(angle), Math.sin(angle)))
   const reaches = ways.map((way) => Math.min(...ends.map((end) => reachOver(end, way, held, wanted))))
   const best = reaches[0]! >= reaches[1]! ? 0 : 1
-  if (reaches[best]! < least || pointDistance(...ends) < pitch) return undefined
+  if (reaches[best]! < min || pointDistance(...ends) < pitch) return undefined
   const [first, second] = ends.map((end) =>
     openPath([line(end, pointAdd(end, pointScale(ways[best]!, reaches[best]!)))]),
   )

@@ -8,7 +8,7 @@ import {
   pathStretch,
   pointDistance,
 } from '../geometry/index.js'
-import { type LaidUp, workOf } from '../layup/index.js'
+import { type LaidUp, laidUpOf } from '../layup/index.js'
 import type { Join, Layup, Panel } from '../master/index.js'
 import { pullOf, rowsAlongMaybe } from './along.js'
 import { courseMaybe } from './course.js'
@@ -154,7 +154,9 @@ export function rowsOfJoins(
     .filter((join) => !join.glueOnly)
     .flatMap((join) => {
       const ways = runWays(join.id, all)
-      return rowsOf(join, panels, workOf(works, join.layup), ways).map((row) => laidRow(join, row, ways, all))
+      return rowsOf(join, panels, laidUpOf(works, join.layup), ways).map((row) =>
+        laidRow(join, row, ways, all),
+      )
     })
     .filter((plan) => plan.holes.length > 1)
   return tiedCounts(

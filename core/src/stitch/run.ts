@@ -8,7 +8,7 @@ import {
   pointMoved,
   segmentLength,
 } from '../geometry/index.js'
-import { type LaidSheet, type LaidUp, layersAt, sheetThickness, workOf } from '../layup/index.js'
+import { type LaidSheet, type LaidUp, layersAt, sheetThickness, laidUpOf } from '../layup/index.js'
 import type { Join, Panel } from '../master/index.js'
 import type { Reckon, Reckoned } from '../working/index.js'
 import { type OtherSide, otherSideMaybe } from './apart.js'
@@ -238,7 +238,7 @@ function runOf(plan: Planned, work: LaidUp, panels: readonly Panel[], all: Sewin
     lengths,
     joinsAt: threadJoins(holes, plan.sides, steps, lengths),
     steps,
-    thickest: holes.reduce((most, h) => Math.max(most, h.stack), 0),
+    thickest: holes.reduce((max, h) => Math.max(max, h.stack), 0),
   }
 }
 
@@ -251,7 +251,7 @@ export function runsOf(
   reckon: Reckon,
 ): Run[] {
   return planRuns(joins, panels, works, all).map((plan) =>
-    runOf(plan, workOf(works, plan.join.layup), panels, all, reckon),
+    runOf(plan, laidUpOf(works, plan.join.layup), panels, all, reckon),
   )
 }
 

@@ -50,10 +50,10 @@ function leftOut(longer: readonly number[], shorter: readonly number[]): number 
   // Sums of what is off when the first k are paired as they stand and the rest moved up by one.
   const head = [0]
   for (let i = 0; i < shorter.length; i += 1) head.push(head[i]! + Math.abs(longer[i]! - shorter[i]!))
-  let [tail, best, least] = [0, longer.length - 1, head[shorter.length]!]
+  let [tail, best, min] = [0, longer.length - 1, head[shorter.length]!]
   for (let k = shorter.length - 1; k >= 0; k -= 1) {
     tail += Math.abs(longer[k + 1]! - shorter[k]!)
-    if (head[k]! + tail < least - 1e-9) [best, least] = [k, head[k]! + tail]
+    if (head[k]! + tail < min - 1e-9) [best, min] = [k, head[k]! + tail]
   }
   return best
 }

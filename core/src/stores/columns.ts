@@ -24,8 +24,8 @@ export interface Column {
     | 'share'
     | 'thread'
   readonly choices?: readonly string[]
-  readonly least?: number
-  readonly most?: number
+  readonly min?: number
+  readonly max?: number
   readonly step?: number
 }
 
@@ -34,10 +34,10 @@ const measure = (
   key: string,
   label: string,
   type: 'fine' | 'pitch' | 'thickness' | 'count' | 'share',
-  least: number,
-  most: number,
+  min: number,
+  max: number,
   step: number,
-): Column => ({ key, label, type, least, most, step })
+): Column => ({ key, label, type, min, max, step })
 const choice = (key: string, label: string, ...choices: string[]): Column => ({
   key,
   label,
@@ -51,7 +51,7 @@ export const COLUMNS: Readonly<Record<Shelf, readonly Column[]>> = {
     text('name', 'name'),
     choice('tannage', 'tannage', 'vegetable', 'chrome', 'mixed'),
     choice('temper', 'temper', 'soft', 'medium', 'firm'),
-    { key: 'weight', label: 'as sold', type: 'range', least: 0.2, most: 8 },
+    { key: 'weight', label: 'as sold', type: 'range', min: 0.2, max: 8 },
     choice('use', 'reckoned with', 'low', 'middle', 'measured', 'own'),
     measure('thickness', 'thickness', 'thickness', 0.2, 8, 0.05),
     measure('neutral', 'neutral-axis factor', 'share', 0.3, 0.75, 0.01),

@@ -98,7 +98,7 @@ function bareNumber(text: string, number: number, thread: Thread): Parsed<number
       ? [[`${cords[2]}/${cords[1]} linen`, (LEA * Number(cords[1])) / Number(cords[2])] as [string, number]]
       : []),
   ]
-  const sewn = could.filter(([, tex]) => tex >= SEWN.least && tex <= SEWN.most)
+  const sewn = could.filter(([, tex]) => tex >= SEWN.min && tex <= SEWN.max)
   if (sewn.length === 0) return refused('OUT_OF_RANGE', text, text.trim(), EXAMPLE)
   const said = sewn.map(([name, tex]) => `${name} (${thick(tex)})`)
   return refused(
@@ -109,21 +109,21 @@ function bareNumber(text: string, number: number, thread: Thread): Parsed<number
   )
 }
 /** Thread that leather is sewn with, tex (J): what a bare number is taken to mean lies in it. */
-const SEWN = { least: 30, most: 1200 }
+const SEWN = { min: 30, max: 1200 }
 
 /** Thread of this share of the pitch fills its stitch without crowding the next (J); docs/formulas.md §19. */
-const HAND = { least: 0.14, most: 0.25 }
-const BY_MACHINE = { least: 0.07, most: 0.2 }
+const HAND = { min: 0.14, max: 0.25 }
+const BY_MACHINE = { min: 0.07, max: 0.2 }
 
 /** Diameters that suit a pitch, mm; and whether this one does. */
 export function suitsPitch(
   diameter: number,
   pitch: number,
   machine: boolean,
-): { readonly least: number; readonly most: number; readonly fits: boolean } {
+): { readonly min: number; readonly max: number; readonly fits: boolean } {
   const share = machine ? BY_MACHINE : HAND
-  const [least, most] = [share.least * pitch, share.most * pitch]
-  return { least, most, fits: diameter >= least && diameter <= most }
+  const [min, max] = [share.min * pitch, share.max * pitch]
+  return { min, max, fits: diameter >= min && diameter <= max }
 }
 
 /** Blade of a machine needle over the thread in its groove (J); docs/formulas.md §19. */

@@ -88,8 +88,8 @@ export function withLessons(leather: Leather): Leather {
   const taken = (Object.keys(LIMITS) as (keyof typeof LIMITS)[]).flatMap((key) => {
     const found = lessons[key]
     if (!found) return []
-    const [least, most] = LIMITS[key]
-    return [[key, Math.round(Math.min(most, Math.max(least, found.value)) * 1000) / 1000] as const]
+    const [min, max] = LIMITS[key]
+    return [[key, Math.round(Math.min(max, Math.max(min, found.value)) * 1000) / 1000] as const]
   })
   return { ...leather, ...Object.fromEntries(taken) }
 }

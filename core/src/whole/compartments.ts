@@ -11,7 +11,7 @@ export const UNDIVIDED: Dividers = { count: 0, thickness: 0 }
 /** Rows shared out to compartments: which row goes into which, and how deep the fullest has to be, mm. */
 export interface Sharing {
   readonly into: readonly number[]
-  readonly most: number
+  readonly max: number
 }
 
 /** Up to so many rows every sharing is tried as they stand; of more the deepest are placed first. */
@@ -28,7 +28,7 @@ function deepestFirst(depths: readonly number[], order: readonly number[], count
     into[row] = emptiest
     full[emptiest]! += nth(depths, row)
   }
-  return { into, most: Math.max(0, ...full) }
+  return { into, max: Math.max(0, ...full) }
 }
 
 /**
@@ -39,17 +39,17 @@ export function sharedOut(depths: readonly number[], count: number): Sharing {
   const many = depths.length > FEW
   const rows = depths.map((_, i) => i)
   const order = many ? rows.toSorted((a, b) => nth(depths, b) - nth(depths, a)) : rows
-  let best: Sharing = many ? deepestFirst(depths, order, count) : { into: [], most: Infinity }
+  let best: Sharing = many ? deepestFirst(depths, order, count) : { into: [], max: Infinity }
   // Nothing is better than all equally full, or than the deepest row alone.
-  const least = Math.max(0, ...depths, depths.reduce((sum, d) => sum + d, 0) / count)
+  const min = Math.max(0, ...depths, depths.reduce((sum, d) => sum + d, 0) / count)
   const full = Array.from({ length: count }, () => 0)
   const into = depths.map(() => 0)
   let steps = 0
-  const put = (at: number, most: number): void => {
+  const put = (at: number, max: number): void => {
     steps += 1
-    if (most >= best.most || steps > STEPS || best.most <= least + 1e-9) return
+    if (max >= best.max || steps > STEPS || best.max <= min + 1e-9) return
     if (at === order.length) {
-      best = { into: [...into], most }
+      best = { into: [...into], max }
       return
     }
     const row = nth(order, at)
@@ -58,7 +58,7 @@ export function sharedOut(depths: readonly number[], count: number): Sharing {
       const first = full[k] === 0
       full[k]! += nth(depths, row)
       into[row] = k
-      put(at + 1, Math.max(most, nth(full, k)))
+      put(at + 1, Math.max(max, nth(full, k)))
       full[k]! -= nth(depths, row)
       if (first) break
     }
@@ -68,8 +68,8 @@ export function sharedOut(depths: readonly number[], count: number): Sharing {
 }
 
 /** Depth of a whole room whose fullest compartment is so deep, with `ease` kept between what stands in it and its walls, mm. */
-export const depthOf = (most: number, { count, thickness }: Dividers, ease: number): number =>
-  (count + 1) * most + count * (thickness + ease)
+export const depthOf = (max: number, { count, thickness }: Dividers, ease: number): number =>
+  (count + 1) * max + count * (thickness + ease)
 
 /** Where each compartment begins, from the back, and how deep it is, mm. */
 export function compartmentsOf(

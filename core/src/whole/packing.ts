@@ -119,9 +119,9 @@ function* packings(
 ): Generator<Way> {
   if (at === rows.length) {
     const box = {
-      wide: so.reduce((most, { box: b }) => Math.max(most, b.wide), 0),
-      high: so.reduce((most, { box: b }) => Math.max(most, b.high), 0),
-      deep: depthOf(shareOf(so, ask.dividers).most, ask.dividers, ask.ease),
+      wide: so.reduce((max, { box: b }) => Math.max(max, b.wide), 0),
+      high: so.reduce((max, { box: b }) => Math.max(max, b.high), 0),
+      deep: depthOf(shareOf(so, ask.dividers).max, ask.dividers, ask.ease),
     }
     return yield { rows: so, box }
   }
@@ -135,9 +135,9 @@ function* packings(
 function* lowOrSlim(things: readonly Thing[], ask: Ask): Generator<Way> {
   const ways = things.map((thing) => rowsOf([thing]))
   const heights = new Set(ways.flat().map(({ box }) => box.high))
-  for (const most of heights) {
+  for (const max of heights) {
     const rows = ways.flatMap((all) => {
-      const low = all.filter(({ box }) => box.high <= most)
+      const low = all.filter(({ box }) => box.high <= max)
       return low.length > 0 ? [low.reduce((a, b) => (b.box.wide < a.box.wide ? b : a))] : []
     })
     if (rows.length === ways.length)
@@ -229,13 +229,13 @@ export function packInto(
 export function smallestRoom(
   contents: readonly Carried[],
   ease: number,
-  most: Box3,
+  max: Box3,
   dividers: Dividers = UNDIVIDED,
 ): Box3 | undefined {
   let best: Box3 | undefined
   for (const { box } of allPackings(bundles(contents, dividers), { ease, dividers })) {
     const need = { wide: box.wide + ease, high: box.high + ease, deep: box.deep + ease }
-    if (need.wide > most.wide || need.high > most.high || need.deep > most.deep) continue
+    if (need.wide > max.wide || need.high > max.high || need.deep > max.deep) continue
     if (!best || volume(need) < volume(best) - 1e-6) best = need
   }
   return best

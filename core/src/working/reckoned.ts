@@ -77,19 +77,19 @@ const LEAST = 1
 
 /** The least and most that can be written over a number; below nothing only where the formula itself comes out there. */
 export function ownRange({ quantity, figured }: Pick<Reckoned, 'quantity' | 'figured'>): {
-  readonly least: number
-  readonly most: number
+  readonly min: number
+  readonly max: number
 } {
-  const most = MOST[quantity]
-  if (figured < 0 || quantity === 'angle') return { least: -most, most }
-  return { least: quantity === 'length' && figured > WIDE ? LEAST : 0, most }
+  const max = MOST[quantity]
+  if (figured < 0 || quantity === 'angle') return { min: -max, max }
+  return { min: quantity === 'length' && figured > WIDE ? LEAST : 0, max }
 }
 
 /** Throws where the maker's own number can't be one of its sort. */
 function held(own: number, about: About, figured: number): number {
-  const { least, most } = ownRange({ quantity: about.quantity ?? 'length', figured })
-  if (own >= least && own <= most) return own
-  throw new Error(`the ${about.label} can be from ${least} to ${most}, not ${own}`)
+  const { min, max } = ownRange({ quantity: about.quantity ?? 'length', figured })
+  if (own >= min && own <= max) return own
+  throw new Error(`the ${about.label} can be from ${min} to ${max}, not ${own}`)
 }
 
 /** A `Reckon` that looks in `overrides` (by key) for numbers the maker wrote over computed ones. */

@@ -36,10 +36,10 @@ export function anyDesign(id: string): fc.Arbitrary<Design> {
   const fields = fieldsOf(kindOf(id)).filter((f) => f.path[0] === 'params')
   const values = fields.map((field): fc.Arbitrary<unknown> => {
     if (field.type === 'choice') return fc.constantFrom(...field.choices.map((c) => c.value))
-    if (field.type === 'count') return fc.integer({ min: field.least, max: field.most })
+    if (field.type === 'count') return fc.integer({ min: field.min, max: field.max })
     if (field.type === 'length' || field.type === 'share')
       return fc
-        .integer({ min: Math.round(field.least * 200), max: Math.round(field.most * 200) })
+        .integer({ min: Math.round(field.min * 200), max: Math.round(field.max * 200) })
         .map((n) => n / 200)
     throw new Error(`no arbitrary for ${field.type}`)
   })

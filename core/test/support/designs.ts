@@ -80,7 +80,7 @@ export function variantsOf(design: Design): Design[] {
     if (field.path[0] !== 'params') return []
     if (field.type === 'choice') return field.choices.flatMap((c) => with1(field.path, c.value))
     return field.type === 'count' || field.type === 'length'
-      ? [field.least, field.most].flatMap((end) => with1(field.path, end))
+      ? [field.min, field.max].flatMap((end) => with1(field.path, end))
       : []
   })
 }

@@ -41,14 +41,14 @@ const state = computed(() => {
         class="name"
         :value="job.design.name"
         label="Name of the job"
-        :most="80"
+        :max="80"
         @change="(name) => job.edit(rename(name))"
       />
       <NameField
         class="draft quiet"
         :value="job.design.draft"
         label="Which draft this is"
-        :most="40"
+        :max="40"
         @change="(draft) => job.edit(renameDraft(draft))"
       />
       <RouterLink class="drafts" :to="{ name: 'drafts', params: { id: jobId } }">Drafts</RouterLink>

@@ -14,7 +14,7 @@ import {
   pathNearest,
   pointMoved,
 } from '@drumlin/core/geometry'
-import { workOf } from '@drumlin/core/layup'
+import { laidUpOf } from '@drumlin/core/layup'
 import { printLength } from '@drumlin/core/measure'
 import type { Arrangement, Piece } from '@drumlin/core/reckon'
 import { useSettings } from '../app/settings.js'
@@ -83,7 +83,7 @@ const ghosts = computed(() =>
 const work = computed(
   () =>
     props.derived.works.find((w) => w.layup.id === props.state) ??
-    workOf(props.derived.works, props.derived.works[0]!.layup.id),
+    laidUpOf(props.derived.works, props.derived.works[0]!.layup.id),
 )
 const carrier = computed(() => placedOf(work.value.layup.carrier))
 const lying = computed(() => {

@@ -3,7 +3,7 @@ import { computed, onBeforeUnmount, ref, useTemplateRef, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import type { Finding } from '@drumlin/core/check'
 import type { DrawnPanel } from '@drumlin/core/drawn'
-import { transect, workOf } from '@drumlin/core/layup'
+import { transect, laidUpOf } from '@drumlin/core/layup'
 import { useDrawn } from '../drawing/drawn.js'
 import NewPanelDialog from '../drawing/NewPanelDialog.vue'
 import PointBar from '../drawing/PointBar.vue'
@@ -48,7 +48,7 @@ const section = computed(() => {
   const none = derived.value.works.length === 0
   return none
     ? undefined
-    : transect(workOf(derived.value.works, state.value), cut.value.from, cut.value.to, contents.value)
+    : transect(laidUpOf(derived.value.works, state.value), cut.value.from, cut.value.to, contents.value)
 })
 const shown = useOpenFindings()
 const before = computed(() => (job.preview ? settled.value : undefined))

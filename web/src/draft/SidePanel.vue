@@ -5,7 +5,7 @@ import type { Derived } from '@drumlin/core/derived'
 import { addDrawn } from '@drumlin/core/design'
 import { takenOver } from '@drumlin/core/drawn'
 import { pathLength } from '@drumlin/core/geometry'
-import type { Fate } from '@drumlin/core/master'
+import type { EdgeTreatment } from '@drumlin/core/master'
 import { printLength } from '@drumlin/core/measure'
 import { useSettings } from '../app/settings.js'
 import DrawnSide from '../drawing/DrawnSide.vue'
@@ -66,7 +66,7 @@ function takeOver(): void {
       ),
     )
 }
-function sayEdge(fate: Fate): string {
+function sayEdge(fate: EdgeTreatment): string {
   const mm = (v: number): string => printLength(v, settings.unit)
   if ('school' in fate) return `turned ${mm(fate.width)}`
   if (fate.type === 'bound') return `bound ${mm(fate.width)}`

@@ -37,8 +37,8 @@ const set = (key: string, name: string, value: number | undefined, gesture?: str
       :value="b.thick"
       :label="`thickness of the ${b.name}`"
       sort="thickness"
-      :least="0.1"
-      :most="thickness"
+      :min="0.1"
+      :max="thickness"
       :step="0.05"
       drag
       @change="(v, gesture) => set(b.key, b.name, v, gesture)"

@@ -17,7 +17,7 @@ interface Trial {
   readonly label: string
   readonly value: number
   readonly sort: MeasureSort
-  readonly most: number
+  readonly max: number
   readonly step: number
   readonly edit: (value: number) => Edit
 }
@@ -38,7 +38,7 @@ function ofDrawing(panel: DrawnPanel, thickness: number): Trial[] {
         label,
         value: fate.width,
         sort: 'length',
-        most: 200,
+        max: 200,
         step: 0.5,
         edit: (v) => change(`set the ${label}`, put(v)),
       },
@@ -55,7 +55,7 @@ function ofDrawing(panel: DrawnPanel, thickness: number): Trial[] {
         label: `thin side of the ${skive.name}`,
         value: skive.start,
         sort: 'thickness',
-        most: thickness,
+        max: thickness,
         step: 0.05,
         edit: (v) => change(`set the ${skive.name}`, put({ start: v })),
       },
@@ -64,7 +64,7 @@ function ofDrawing(panel: DrawnPanel, thickness: number): Trial[] {
         label: `width of the ${skive.name}`,
         value: skive.width,
         sort: 'length',
-        most: 300,
+        max: 300,
         step: 0.5,
         edit: (v) => change(`set the ${skive.name}`, put({ width: v })),
       },
@@ -84,7 +84,7 @@ const trials = computed((): Trial[] => {
       label: band.name,
       value: Math.min(band.end, piece.thickness ?? band.end),
       sort: 'thickness',
-      most: piece.thickness ?? 8,
+      max: piece.thickness ?? 8,
       step: 0.05,
       edit: (v) => setSkives(`set the ${band.name}`, { [band.key]: v }),
     }))
@@ -125,8 +125,8 @@ watch(
         :value="tried ?? chosen.value"
         :label="`try: ${chosen.label}`"
         :sort="chosen.sort"
-        :least="0"
-        :most="chosen.most"
+        :min="0"
+        :max="chosen.max"
         :step="chosen.step"
         drag
         @change="attempt"

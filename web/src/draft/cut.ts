@@ -1,6 +1,6 @@
 import type { Derived } from '@drumlin/core/derived'
 import { type Point, boxHeight, boxWidth, pathBox } from '@drumlin/core/geometry'
-import { type Transect, transect, workOf } from '@drumlin/core/layup'
+import { type Transect, transect, laidUpOf } from '@drumlin/core/layup'
 
 /** The transect's two ends, in the coordinates of the laid-up work. */
 export interface Cut {
@@ -15,7 +15,7 @@ const INSIDE = 4
 const TRIED = 9
 
 const thickestOf = (derived: Derived, state: string, cut: Cut): Transect['thickest'] =>
-  transect(workOf(derived.works, state), cut.from, cut.to).thickest
+  transect(laidUpOf(derived.works, state), cut.from, cut.to).thickest
 
 /** A closed fold is best looked at square to it: some way into the work, and a little beyond it. */
 const acrossBend = (at: Point, outward: Point): Cut => ({

@@ -67,7 +67,7 @@ const remove = (): void =>
       <NameField
         :value="drawn.name"
         label="Name of the panel"
-        :most="60"
+        :max="60"
         @change="(name) => set(`call it ${name}`, { name })"
       />
     </h1>

@@ -36,7 +36,7 @@ const mm = (v: number): string => printLength(v, settings.unit)
       class="edge-name"
       :value="edge.name"
       label="Name of the edge"
-      :most="60"
+      :max="60"
       @change="(name) => emit('change', `call it ${name}`, { ...edge, name })"
     />
     ({{ mm(length) }}) is
@@ -51,8 +51,8 @@ const mm = (v: number): string => printLength(v, settings.unit)
         :value="turned.width"
         label="width of the turn"
         sort="length"
-        :least="1"
-        :most="200"
+        :min="1"
+        :max="200"
         :step="0.5"
         drag
         @change="(v, g) => set(`turned ${mm(v)}`, { width: v }, g)"
@@ -69,8 +69,8 @@ const mm = (v: number): string => printLength(v, settings.unit)
           :value="turned.feather"
           label="width of the feathered skive"
           sort="length"
-          :least="0.5"
-          :most="30"
+          :min="0.5"
+          :max="30"
           :step="0.5"
           @change="(v, g) => set(`feathered ${mm(v)}`, { feather: v }, g)" /></template
       ><template v-if="turned.school === 'even'"
@@ -79,8 +79,8 @@ const mm = (v: number): string => printLength(v, settings.unit)
           :value="turned.atEdge ?? leatherEdge"
           label="left at the skived edge"
           sort="thickness"
-          :least="0"
-          :most="4"
+          :min="0"
+          :max="4"
           :step="0.05"
           @change="(v, g) => set('left at the edge', { atEdge: v }, g)"
         />
@@ -98,8 +98,8 @@ const mm = (v: number): string => printLength(v, settings.unit)
           :value="turned.margin"
           label="margin of the stitches"
           sort="length"
-          :least="0.5"
-          :most="60"
+          :min="0.5"
+          :max="60"
           :step="0.5"
           @change="(v, g) => set(`margin ${mm(v)}`, { margin: v }, g)"
         />
@@ -121,8 +121,8 @@ const mm = (v: number): string => printLength(v, settings.unit)
         :value="fate.width"
         label="how much of the binding shows"
         sort="length"
-        :least="1"
-        :most="60"
+        :min="1"
+        :max="60"
         :step="0.5"
         @change="(v, g) => set(`bound ${mm(v)}`, { width: v }, g)"
       />, split to
@@ -130,8 +130,8 @@ const mm = (v: number): string => printLength(v, settings.unit)
         :value="fate.binding"
         label="thickness of the binding"
         sort="thickness"
-        :least="0.2"
-        :most="4"
+        :min="0.2"
+        :max="4"
         :step="0.05"
         @change="(v, g) => set('binding', { binding: v }, g)"
       />, sewn
@@ -139,8 +139,8 @@ const mm = (v: number): string => printLength(v, settings.unit)
         :value="fate.margin"
         label="margin of the stitches"
         sort="length"
-        :least="0.5"
-        :most="60"
+        :min="0.5"
+        :max="60"
         :step="0.5"
         @change="(v, g) => set(`margin ${mm(v)}`, { margin: v }, g)"
       />
@@ -151,8 +151,8 @@ const mm = (v: number): string => printLength(v, settings.unit)
         :value="fate.margin"
         label="margin of the stitches"
         sort="length"
-        :least="0.5"
-        :most="60"
+        :min="0.5"
+        :max="60"
         :step="0.5"
         drag
         @change="(v, g) => set(`margin ${mm(v)}`, { margin: v }, g)"
@@ -164,8 +164,8 @@ const mm = (v: number): string => printLength(v, settings.unit)
           :value="fate.trim"
           label="cut over size"
           sort="length"
-          :least="0"
-          :most="60"
+          :min="0"
+          :max="60"
           :step="0.5"
           @change="(v, g) => set(`trim ${mm(v)}`, { trim: v }, g)"
         />
@@ -184,8 +184,8 @@ const mm = (v: number): string => printLength(v, settings.unit)
         :value="fate.by"
         label="left long by"
         sort="length"
-        :least="0"
-        :most="500"
+        :min="0"
+        :max="500"
         :step="1"
         @change="(v, g) => set(`long ${mm(v)}`, { by: v }, g)"
       />.

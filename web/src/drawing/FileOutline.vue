@@ -121,8 +121,8 @@ const wide = (mm: number): string =>
           :value="barLength"
           label="true length of the bar"
           sort="length"
-          :least="1"
-          :most="3000"
+          :min="1"
+          :max="3000"
           :step="1"
           @change="(v) => (barLength = v)"
         />

@@ -81,8 +81,8 @@ const INSETS = [
         :value="l.stock.thickness"
         :label="`thickness of the ${l.name}`"
         sort="thickness"
-        :least="0.05"
-        :most="20"
+        :min="0.05"
+        :max="20"
         :step="0.1"
         @change="(v, g) => set(l, { stock: { ...l.stock!, thickness: v } }, g)"
       />
@@ -109,8 +109,8 @@ const INSETS = [
         :value="l.inset"
         :label="`inset of the ${l.name} all round`"
         sort="length"
-        :least="-60"
-        :most="200"
+        :min="-60"
+        :max="200"
         :step="0.5"
         drag
         @change="(v, g) => set(l, { inset: v }, g)" /></template
@@ -120,8 +120,8 @@ const INSETS = [
         :value="l.turn"
         :label="`turned edge of the ${l.name}`"
         sort="length"
-        :least="0"
-        :most="60"
+        :min="0"
+        :max="60"
         :step="1"
         @change="(v, g) => set(l, { turn: v }, g)" /></template
     >, cut first as a block
@@ -129,8 +129,8 @@ const INSETS = [
       :value="l.block"
       :label="`block of the ${l.name}`"
       sort="length"
-      :least="0"
-      :most="60"
+      :min="0"
+      :max="60"
       :step="1"
       @change="(v, g) => set(l, { block: v }, g)"
     />

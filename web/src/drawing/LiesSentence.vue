@@ -22,8 +22,8 @@ const LIES = [
         :value="drawn.lies.x"
         label="lies across"
         sort="length"
-        :least="-5000"
-        :most="5000"
+        :min="-5000"
+        :max="5000"
         :step="1"
         drag
         @change="(x, g) => set('where it lies', { lies: { ...drawn.lies, x } }, g)"
@@ -33,8 +33,8 @@ const LIES = [
         :value="drawn.lies.y"
         label="lies down"
         sort="length"
-        :least="-5000"
-        :most="5000"
+        :min="-5000"
+        :max="5000"
         :step="1"
         drag
         @change="(y, g) => set('where it lies', { lies: { ...drawn.lies, y } }, g)"
@@ -50,8 +50,8 @@ const LIES = [
         :value="Math.round((drawn.grain * 1800) / Math.PI) / 10"
         label="grain arrow in degrees"
         sort="share"
-        :least="-180"
-        :most="180"
+        :min="-180"
+        :max="180"
         :step="5"
         @change="(v, g) => set('grain arrow', { grain: (v * Math.PI) / 180 }, g)"
       />° from level.

@@ -86,7 +86,7 @@ const labelOf = (mark: DrawnMark): string => TYPES.find((t) => t.value === mark.
       v-if="m.type === 'notch' || m.type === 'text'"
       :value="m.text"
       :label="m.type === 'notch' ? 'letters of the notch' : 'what the text says'"
-      :most="60"
+      :max="60"
       @change="(text) => set(m, { text })"
     />
     <ChoiceField
@@ -110,8 +110,8 @@ const labelOf = (mark: DrawnMark): string => TYPES.find((t) => t.value === mark.
         :value="m.where.mm"
         :label="`${m.id}, distance along`"
         sort="length"
-        :least="0"
-        :most="5000"
+        :min="0"
+        :max="5000"
         :step="1"
         drag
         @change="(v, g) => m.where.type === 'distance' && set(m, { where: { ...m.where, mm: v } }, g)"
@@ -123,8 +123,8 @@ const labelOf = (mark: DrawnMark): string => TYPES.find((t) => t.value === mark.
         :value="m.where.share"
         :label="`${m.id}, share along`"
         sort="share"
-        :least="0"
-        :most="1"
+        :min="0"
+        :max="1"
         :step="0.05"
         @change="(v, g) => m.where.type === 'share' && set(m, { where: { ...m.where, share: v } }, g)"
       />
@@ -143,8 +143,8 @@ const labelOf = (mark: DrawnMark): string => TYPES.find((t) => t.value === mark.
         :value="m.where.x"
         :label="`${m.id}, across`"
         sort="length"
-        :least="-5000"
-        :most="5000"
+        :min="-5000"
+        :max="5000"
         :step="1"
         drag
         @change="(v, g) => m.where.type === 'place' && set(m, { where: { ...m.where, x: v } }, g)"
@@ -154,8 +154,8 @@ const labelOf = (mark: DrawnMark): string => TYPES.find((t) => t.value === mark.
         :value="m.where.y"
         :label="`${m.id}, down`"
         sort="length"
-        :least="-5000"
-        :most="5000"
+        :min="-5000"
+        :max="5000"
         :step="1"
         drag
         @change="(v, g) => m.where.type === 'place' && set(m, { where: { ...m.where, y: v } }, g)"
@@ -172,8 +172,8 @@ const labelOf = (mark: DrawnMark): string => TYPES.find((t) => t.value === mark.
         :value="m.where.inset"
         :label="`${m.id}, inside the edge`"
         sort="length"
-        :least="-60"
-        :most="500"
+        :min="-60"
+        :max="500"
         :step="1"
         @change="
           (v, g) =>
@@ -189,8 +189,8 @@ const labelOf = (mark: DrawnMark): string => TYPES.find((t) => t.value === mark.
         :value="m.length"
         :label="`${m.id}, length`"
         sort="length"
-        :least="0"
-        :most="500"
+        :min="0"
+        :max="500"
         :step="1"
         @change="(v, g) => set(m, { length: v }, g)"
       />
@@ -202,8 +202,8 @@ const labelOf = (mark: DrawnMark): string => TYPES.find((t) => t.value === mark.
         :value="m.width"
         :label="`${m.id}, width`"
         sort="length"
-        :least="0"
-        :most="200"
+        :min="0"
+        :max="200"
         :step="0.5"
         @change="(v, g) => set(m, { width: v }, g)"
       />
@@ -215,8 +215,8 @@ const labelOf = (mark: DrawnMark): string => TYPES.find((t) => t.value === mark.
         :value="m.punch"
         :label="`${m.id}, punch`"
         sort="length"
-        :least="0"
-        :most="40"
+        :min="0"
+        :max="40"
         :step="0.5"
         @change="(v, g) => set(m, { punch: v }, g)" /></template
     ><template v-if="m.type !== 'notch' && m.type !== 'centre' && m.type !== 'hole' && m.type !== 'text'"
@@ -225,8 +225,8 @@ const labelOf = (mark: DrawnMark): string => TYPES.find((t) => t.value === mark.
         :value="Math.round((m.angle * 1800) / Math.PI) / 10"
         :label="`${m.id}, direction in degrees`"
         sort="share"
-        :least="-180"
-        :most="180"
+        :min="-180"
+        :max="180"
         :step="5"
         @change="(v, g) => set(m, { angle: (v * Math.PI) / 180 }, g)"
       />°</template

@@ -147,8 +147,8 @@ function make(): void {
                 :value="valueOf(f.id)"
                 :label="f.label"
                 sort="length"
-                :least="f.least"
-                :most="f.most"
+                :min="f.min"
+                :max="f.max"
                 :step="1"
                 @change="(v) => (values[`${shape.id} ${f.id}`] = v)"
               />

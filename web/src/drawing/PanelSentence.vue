@@ -46,8 +46,8 @@ const unmirror = (): void => emit('change', 'draw it whole', wholeDrawn(props.dr
       :value="drawn.count"
       label="how many are cut"
       sort="count"
-      :least="1"
-      :most="99"
+      :min="1"
+      :max="99"
       :step="1"
       @change="(count) => set(`cut ${count}`, { count })"
     />
@@ -63,8 +63,8 @@ const unmirror = (): void => emit('change', 'draw it whole', wholeDrawn(props.dr
       :value="drawn.flipped"
       label="how many are turned over"
       sort="count"
-      :least="0"
-      :most="drawn.count"
+      :min="0"
+      :max="drawn.count"
       :step="1"
       @change="(flipped) => set(`${flipped} turned over`, { flipped })"
     />
@@ -88,8 +88,8 @@ const unmirror = (): void => emit('change', 'draw it whole', wholeDrawn(props.dr
       :value="drawn.split"
       label="split to"
       sort="thickness"
-      :least="0.2"
-      :most="8"
+      :min="0.2"
+      :max="8"
       :step="0.05"
       drag
       @change="(split, g) => set('split', { split }, g)"
@@ -98,8 +98,8 @@ const unmirror = (): void => emit('change', 'draw it whole', wholeDrawn(props.dr
       :value="drawn.block"
       label="rough block bigger by"
       sort="length"
-      :least="0"
-      :most="60"
+      :min="0"
+      :max="60"
       :step="1"
       @change="(block, g) => set('rough block', { block }, g)"
     />

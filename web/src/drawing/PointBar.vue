@@ -90,8 +90,8 @@ function takeOut(): void {
       :value="node.x"
       label="across"
       sort="length"
-      :least="-5000"
-      :most="5000"
+      :min="-5000"
+      :max="5000"
       :step="1"
       @change="(x, g) => emit('change', `move ${name}`, movePoint(drawn, index, { x, y: node!.y }), g)"
     />
@@ -100,8 +100,8 @@ function takeOut(): void {
       :value="node.y"
       label="down"
       sort="length"
-      :least="-5000"
-      :most="5000"
+      :min="-5000"
+      :max="5000"
       :step="1"
       @change="(y, g) => emit('change', `move ${name}`, movePoint(drawn, index, { x: node!.x, y }), g)"
     />
@@ -110,8 +110,8 @@ function takeOut(): void {
       :value="node.radius"
       label="corner radius"
       sort="length"
-      :least="0"
-      :most="1000"
+      :min="0"
+      :max="1000"
       :step="1"
       drag
       @change="(r, g) => emit('change', `round ${name}`, setRadius(drawn, index, r), g)"
@@ -130,8 +130,8 @@ function takeOut(): void {
           :value="node.going.rise"
           label="rise of the arc"
           sort="length"
-          :least="-2000"
-          :most="2000"
+          :min="-2000"
+          :max="2000"
           :step="1"
           @change="(r, g) => emit('change', `rise after ${name}`, setRise(drawn, index, r), g)"
         />

@@ -24,8 +24,8 @@ function add(): void {
           :value="r.down"
           :label="`reading ${i + 1}, down`"
           sort="length"
-          :least="0"
-          :most="4000"
+          :min="0"
+          :max="4000"
           :step="1"
           @change="(down) => set(i, { down })"
         />
@@ -34,8 +34,8 @@ function add(): void {
           :value="r.width"
           :label="`reading ${i + 1}, width`"
           sort="length"
-          :least="0"
-          :most="4000"
+          :min="0"
+          :max="4000"
           :step="0.5"
           @change="(width) => set(i, { width })"
         />

@@ -84,8 +84,8 @@ const degrees = (radians: number): string => `${Math.round((radians * 1800) / Ma
             :value="s.where[name][axis]"
             :label="`${s.name}, ${way} at its ${end}`"
             sort="length"
-            :least="-5000"
-            :most="5000"
+            :min="-5000"
+            :max="5000"
             :step="1"
             @change="(v, g) => put(s, name, { [axis]: v }, g)"
           />{{ axis === 'x' ? ', ' : '' }}
@@ -96,8 +96,8 @@ const degrees = (radians: number): string => `${Math.round((radians * 1800) / Ma
       :value="s.width"
       :label="`width of the ${s.name}`"
       sort="length"
-      :least="0.5"
-      :most="300"
+      :min="0.5"
+      :max="300"
       :step="0.5"
       drag
       @change="(v, g) => set(s, { width: v }, g)"
@@ -107,8 +107,8 @@ const degrees = (radians: number): string => `${Math.round((radians * 1800) / Ma
       :value="s.start"
       :label="`${s.name}, thickness at the edge`"
       sort="thickness"
-      :least="0"
-      :most="thickness"
+      :min="0"
+      :max="thickness"
       :step="0.05"
       @change="(v, g) => set(s, { start: v }, g)"
     />
@@ -117,8 +117,8 @@ const degrees = (radians: number): string => `${Math.round((radians * 1800) / Ma
       :value="s.end"
       :label="`${s.name}, thickness at its inner side`"
       sort="thickness"
-      :least="0"
-      :most="thickness"
+      :min="0"
+      :max="thickness"
       :step="0.05"
       @change="(v, g) => set(s, { end: v }, g)"
     />.

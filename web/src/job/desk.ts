@@ -84,7 +84,7 @@ function noticeOf({ over, dropped }: ReturnType<typeof rebaseEdits>): string {
     : 'This job was changed in another tab; both changes are kept.'
 }
 
-/** Keeps the first edit that waits. Throws `Overtaken`, `Removed` or the browser's own error; nothing is kept then. */
+/** Keeps the first edit that waits. Throws `Conflict`, `Removed` or the browser's own error; nothing is kept then. */
 export async function keptFirst(desk: Desk, now: number): Promise<JobRecord> {
   const { done, before } = desk.waiting[0]!
   if (before === desk.record.design) return appendEdit(desk.id, desk.record.version, done, now)

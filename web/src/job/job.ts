@@ -2,7 +2,7 @@ import { type Design, type Edit, applyEdit, withFollowing } from '@drumlin/core/
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import { type Failure, failureOf, reasonOf } from '../app/reason.js'
-import { Overtaken, Removed, Unreadable, createJob, readEdit, readJob, stepInLog } from '../storage/jobs.js'
+import { Conflict, Removed, Unreadable, createJob, readEdit, readJob, stepInLog } from '../storage/jobs.js'
 import type { JobRecord } from '../storage/db.js'
 import { useCalm } from './calm.js'
 import { type Desk, deskOf, keptFirst, shownOn, takenOver, withWaiting, withoutLast } from './desk.js'
@@ -119,7 +119,7 @@ export const useJob = defineStore('job', () => {
         set({ ...now, record: kept, waiting: waiting.slice(1), failure: undefined })
         channel.tell({ what: 'job', id })
       } catch (error) {
-        if (!(error instanceof Overtaken)) throw error
+        if (!(error instanceof Conflict)) throw error
         takeOver(id, error.now)
       }
     }
@@ -216,9 +216,9 @@ export const useJob = defineStore('job', () => {
         if (current.value === id) await namesOf(kept)
       } catch (error) {
         if (error instanceof Removed) throw error
-        if (error instanceof Overtaken) takeOver(id, error.now)
+        if (error instanceof Conflict) takeOver(id, error.now)
         notice.value =
-          error instanceof Overtaken
+          error instanceof Conflict
             ? `This job was changed in another tab just now, so nothing was ${way < 0 ? 'undone' : 'done again'}. Look at it, then ask again.`
             : `That could not be ${way < 0 ? 'undone' : 'done again'}: ${reasonOf(error)}. Nothing was changed.`
       }

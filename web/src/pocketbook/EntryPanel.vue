@@ -21,7 +21,7 @@ const copied = ref('')
 const result = computed(() => reckonEntry(props.entry, written))
 const sortOf = (input: Input) => (input.unit === 'mm' ? 'fine' : input.unit === 'count' ? 'count' : 'share')
 const stepOf = (input: Input): number =>
-  input.unit === 'share' ? 0.05 : input.unit === 'mm' ? (input.most > 100 ? 1 : 0.1) : 1
+  input.unit === 'share' ? 0.05 : input.unit === 'mm' ? (input.max > 100 ? 1 : 0.1) : 1
 const unitOf = (input: Input): string => (input.unit === 'degrees' ? '°' : '')
 const print = (a: Reckoned): string => {
   const number = printQuantity(a.value, a.quantity, settings.unit)
@@ -53,8 +53,8 @@ async function copy(): Promise<void> {
           :value="written[input.id] ?? input.value"
           :label="input.label"
           :sort="sortOf(input)"
-          :least="input.least"
-          :most="input.most"
+          :min="input.min"
+          :max="input.max"
           :step="stepOf(input)"
           @change="(to) => (written[input.id] = to)"
         />{{ unitOf(input) }}

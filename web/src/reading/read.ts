@@ -18,11 +18,11 @@ async function readFile<T extends { readonly ok: boolean }>(
   what: ReadAsked['what'],
   signal: AbortSignal,
 ): Promise<T | { readonly ok: false; readonly why: string }> {
-  const most = LARGEST[what]
-  if (file.size > most)
+  const max = LARGEST[what]
+  if (file.size > max)
     return {
       ok: false,
-      why: `it is ${(file.size / 1e6).toFixed(1)} MB; up to ${most / 1e6} MB are read.${what === 'design' ? '' : ' Keep only the outline in it and save it again.'}`,
+      why: `it is ${(file.size / 1e6).toFixed(1)} MB; up to ${max / 1e6} MB are read.${what === 'design' ? '' : ' Keep only the outline in it and save it again.'}`,
     }
   try {
     const question: ReadAsked = { what, text: await file.text() }

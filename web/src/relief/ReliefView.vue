@@ -2,7 +2,7 @@
 import { computed, ref, shallowRef, useTemplateRef, watch } from 'vue'
 import { RouterLink } from 'vue-router'
 import { sayFinding } from '@drumlin/core/check'
-import { workOf } from '@drumlin/core/layup'
+import { laidUpOf } from '@drumlin/core/layup'
 import { printWeight } from '@drumlin/core/measure'
 import type { Survey } from '@drumlin/core/relief'
 import { useSettings } from '../app/settings.js'
@@ -115,7 +115,7 @@ const hasContents = computed(() =>
 )
 const print = (mm: number): string => printWeight(mm, settings.unit)
 const reads = computed(
-  () => survey.value && work.value && workOf(derived.value.works, survey.value.asked.state),
+  () => survey.value && work.value && laidUpOf(derived.value.works, survey.value.asked.state),
 )
 </script>
 
@@ -158,8 +158,8 @@ const reads = computed(
             :value="interval"
             label="contour interval"
             sort="thickness"
-            :least="0.1"
-            :most="5"
+            :min="0.1"
+            :max="5"
             :step="0.1"
             @change="(v) => (interval = v)"
           />.
@@ -189,8 +189,8 @@ const reads = computed(
               :value="wanted"
               label="thickness wanted along the seam"
               sort="thickness"
-              :least="0.3"
-              :most="20"
+              :min="0.3"
+              :max="20"
               :step="0.1"
               @change="(v) => (ownWanted = v)"
             />; it is {{ print(seam.thickest) }} now.

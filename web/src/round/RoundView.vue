@@ -190,7 +190,7 @@ const mm = (value: number): string => printLength(value, settings.unit)
         <h2>Seams</h2>
         <p v-if="apart.length === 0">All {{ gaps.length }} seams meet.</p>
         <p v-for="g in apart" :key="g.run" class="apart">
-          <strong>The {{ g.name }}</strong> stands open by up to {{ mm(g.most) }}.
+          <strong>The {{ g.name }}</strong> stands open by up to {{ mm(g.max) }}.
         </p>
       </template>
       <p v-for="f in found" :key="f.key" class="apart" role="alert">

@@ -48,8 +48,8 @@ onScopeDispose(() => (job.preview = undefined))
         :value="play"
         label="pitch may differ by"
         sort="percent"
-        :least="0"
-        :most="0.2"
+        :min="0"
+        :max="0.2"
         :step="0.005"
         @change="(v) => (ownPlay = v)"
       />
@@ -58,8 +58,8 @@ onScopeDispose(() => (job.preview = undefined))
         :value="clearance"
         label="clearance from a step"
         sort="fine"
-        :least="0"
-        :most="5"
+        :min="0"
+        :max="5"
         :step="0.1"
         @change="(v) => (ownClearance = v)"
       />

@@ -21,8 +21,8 @@ const print = (mm: number): string =>
         :value="by(f)"
         :label="`${f.label} may move by`"
         sort="fine"
-        :least="0"
-        :most="20"
+        :min="0"
+        :max="20"
         :step="0.1"
         @change="(v) => emit('change', f.id, v)"
       />

@@ -59,8 +59,8 @@ function add(): void {
         :value="margin"
         label="line in from the edge"
         sort="fine"
-        :least="0.5"
-        :most="200"
+        :min="0.5"
+        :max="200"
         :step="0.5"
         @change="(v) => (margin = v)"
       />

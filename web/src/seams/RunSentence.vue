@@ -111,8 +111,8 @@ const ofRun = (r: Run): string => `the ${r.join.name}`
       :value="run.ways.pitch / run.ways.every"
       label="pitch of this run"
       sort="pitch"
-      :least="1"
-      :most="12"
+      :min="1"
+      :max="12"
       :step="0.05"
       @change="(v, g) => want(`pitch of ${ofRun(run)}`, { pitch: v }, g)"
     />,
@@ -138,8 +138,8 @@ const ofRun = (r: Run): string => `the ${r.join.name}`
         :value="shape.second"
         label="second row further in"
         sort="fine"
-        :least="-40"
-        :most="40"
+        :min="-40"
+        :max="40"
         :step="0.5"
         @change="(v, g) => want('second row', { second: v === 0 ? undefined : v }, g)"
       />

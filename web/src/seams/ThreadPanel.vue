@@ -31,8 +31,8 @@ const nameOf = (id: string): string => props.plan.rows.find((r) => r.run.join.id
       ><template v-if="plies.length > 0"> · as {{ plies.join(', ') }} linen</template>
     </p>
     <p>
-      At {{ trimmed(derived.design.iron.pitch, 2) }} mm from hole to hole {{ suits.least.toFixed(2) }} to
-      {{ suits.most.toFixed(2) }} mm suits. By hand a needle no thicker than the doubled thread,
+      At {{ trimmed(derived.design.iron.pitch, 2) }} mm from hole to hole {{ suits.min.toFixed(2) }} to
+      {{ suits.max.toFixed(2) }} mm suits. By hand a needle no thicker than the doubled thread,
       {{ (2 * diameter).toFixed(1) }} mm; by machine a needle {{ needleFor(diameter) }}.
     </p>
     <WorkingBox :reckoned="plan.supplies.thread" />

@@ -39,8 +39,8 @@ const range = computed(() => {
     field.type === 'percent' ||
     field.type === 'count'
     ? {
-        least: field.least,
-        most: field.most,
+        min: field.min,
+        max: field.max,
         step: field.type === 'count' ? 1 : field.step,
         sort: field.type,
       }
@@ -162,8 +162,8 @@ const current = computed(() => (props.field.type === 'choice' ? String(value.val
           :value="leather.thickness"
           :label="`thickness of the ${leather.name}, ${field.role}`"
           sort="thickness"
-          :least="0.2"
-          :most="8"
+          :min="0.2"
+          :max="8"
           :step="0.05"
           drag
           :refusal="refusal"

@@ -8,8 +8,8 @@ const props = withDefaults(
     value: number
     label: string
     sort: MeasureSort
-    least: number
-    most: number
+    min: number
+    max: number
     step: number
     drag?: boolean
     refusal?: string
@@ -33,13 +33,13 @@ watch(
   },
 )
 
-const within = (v: number): number => Math.min(props.most, Math.max(props.least, Math.round(v * 1000) / 1000))
+const within = (v: number): number => Math.min(props.max, Math.max(props.min, Math.round(v * 1000) / 1000))
 
 function take(): void {
   if (editing.value === undefined) return
   const written = editing.value
   if (written === printed.value) return leave()
-  const reading = readWithin(written, props.sort, settings.unit, props.label, props.least, props.most)
+  const reading = readWithin(written, props.sort, settings.unit, props.label, props.min, props.max)
   if (!reading.ok) {
     error.value = reading.why
     return

@@ -2,7 +2,7 @@
 import { ref } from 'vue'
 
 /** A line of words that is taken when it is left or Enter is pressed; what is being written is never overwritten meanwhile. */
-const props = defineProps<{ value: string; label: string; most: number; invalid?: boolean }>()
+const props = defineProps<{ value: string; label: string; max: number; invalid?: boolean }>()
 const emit = defineEmits<{ change: [value: string] }>()
 const editing = ref<string>()
 
@@ -20,7 +20,7 @@ function take(): void {
     type="text"
     :aria-label="label"
     :aria-invalid="invalid ? true : undefined"
-    :maxlength="most"
+    :maxlength="max"
     autocomplete="off"
     @input="editing = ($event.target as HTMLInputElement).value"
     @blur="take"

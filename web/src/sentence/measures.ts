@@ -116,15 +116,15 @@ export function readWithin(
   sort: MeasureSort,
   unit: LengthUnit,
   label: string,
-  least: number,
-  most: number,
+  min: number,
+  max: number,
 ): Reading {
   const reading = readMeasure(text, sort, unit)
-  if (!reading.ok || (reading.value >= least - 1e-9 && reading.value <= most + 1e-9)) return reading
+  if (!reading.ok || (reading.value >= min - 1e-9 && reading.value <= max + 1e-9)) return reading
   const print = (v: number): string => printMeasure(v, sort, unit)
   const name = label.charAt(0).toUpperCase() + label.slice(1)
   return {
     ok: false,
-    why: `${name} goes from ${print(least)} to ${print(most)}; ${print(reading.value)} is too ${reading.value < least ? 'little' : 'much'}.`,
+    why: `${name} goes from ${print(min)} to ${print(max)}; ${print(reading.value)} is too ${reading.value < min ? 'little' : 'much'}.`,
   }
 }

@@ -16,11 +16,11 @@ const tint = computed(() => pathData(props.piece.cut))
 /** Type of so many pixels can be read at arm's length. */
 const READABLE = 11
 /** Type on the sheet is no smaller than that, in few steps, so that words stay where they are while one zooms a little. */
-const least = computed(() => {
+const min = computed(() => {
   if (props.pixel === undefined) return 0
   return 1.25 ** Math.round(Math.log(READABLE * props.pixel) / Math.log(1.25))
 })
-const drawn = computed(() => gathered(pieceDrawing(props.piece, props.job, settings.unit, least.value)))
+const drawn = computed(() => gathered(pieceDrawing(props.piece, props.job, settings.unit, min.value)))
 const degrees = (angle: number): number => (angle * 180) / Math.PI
 /** A bare piece shows what it is cut, folded and holed by. */
 const BARE = new Set(['cut', 'fold', 'holes'])

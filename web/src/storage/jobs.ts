@@ -12,7 +12,7 @@ import { type EditRecord, type JobRecord, database } from './db.js'
 import { PATIENCE, within } from './state.js'
 
 /** Another tab wrote first: nothing was written, and this is how the job stands now. */
-export class Overtaken extends Error {
+export class Conflict extends Error {
   constructor(readonly now: JobRecord) {
     super('the job was changed elsewhere')
   }
@@ -149,7 +149,7 @@ async function changed(id: string, expected: number, change: JobChange): Promise
     const kept = await tx.objectStore('jobs').get(id)
     if (!kept) throw new Removed()
     // Of the version that is expected it is what this page wrote or read itself.
-    if (kept.version !== expected) throw new Overtaken(checked(kept))
+    if (kept.version !== expected) throw new Conflict(checked(kept))
     const job = kept.design.version === DESIGN_VERSION ? kept : checked(kept)
     const next = await change(job, tx.objectStore('edits'))
     if (next !== job) await tx.objectStore('jobs').put(next)

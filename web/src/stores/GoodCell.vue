@@ -13,9 +13,9 @@ const error = ref('')
 const value = computed(() => (props.good as unknown as Record<string, unknown>)[props.column.key])
 const label = computed(() => `${props.column.label} of ${props.good.name}`)
 const measured = computed(() => {
-  const { type, least, most, step } = props.column
+  const { type, min, max, step } = props.column
   return type === 'fine' || type === 'pitch' || type === 'thickness' || type === 'count' || type === 'share'
-    ? { sort: type, least: least!, most: most!, step: step! }
+    ? { sort: type, min: min!, max: max!, step: step! }
     : undefined
 })
 const range = computed(() => {
@@ -104,7 +104,7 @@ function written(text: string): void {
       class="text"
       :value="shown"
       :label="label"
-      :most="80"
+      :max="80"
       :invalid="error !== ''"
       @change="written"
     />

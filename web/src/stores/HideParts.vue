@@ -36,8 +36,8 @@ const perDm2 = (p: HidePart): string =>
       :value="p.area"
       :label="`area of part ${i + 1} in dm²`"
       sort="share"
-      :least="0.5"
-      :most="800"
+      :min="0.5"
+      :max="800"
       :step="1"
       @change="(area) => part(i, { area })"
     />
@@ -46,15 +46,15 @@ const perDm2 = (p: HidePart): string =>
       :value="p.price"
       :label="`price of part ${i + 1}`"
       sort="share"
-      :least="0"
-      :most="100000"
+      :min="0"
+      :max="100000"
       :step="1"
       @change="(price) => part(i, { price })"
     />
     <NameField
       :value="p.currency"
       :label="`currency of part ${i + 1}`"
-      :most="3"
+      :max="3"
       @change="(c) => part(i, { currency: c.toUpperCase() })"
     />
     <span class="quiet">{{ perDm2(p) }}</span>

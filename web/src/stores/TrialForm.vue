@@ -15,18 +15,18 @@ interface Ask {
   readonly key: string
   readonly label: string
   readonly sort: MeasureSort
-  readonly least: number
-  readonly most: number
+  readonly min: number
+  readonly max: number
   readonly step: number
 }
-const ask = (
-  key: string,
-  label: string,
-  sort: MeasureSort,
-  least: number,
-  most: number,
-  step: number,
-): Ask => ({ key, label, sort, least, most, step })
+const ask = (key: string, label: string, sort: MeasureSort, min: number, max: number, step: number): Ask => ({
+  key,
+  label,
+  sort,
+  min,
+  max,
+  step,
+})
 /** What each test piece asks for, in the order it is measured. Angles are written in degrees. */
 const ASKS: Readonly<Record<Sort, readonly Ask[]>> = {
   fold: [
@@ -127,7 +127,7 @@ const said = (t: Trial): string =>
     <template v-for="a in ASKS[sort]" :key="`${sort} ${a.key}`">
       {{ a.label }}
       <MeasureField
-        v-bind="{ sort: a.sort, least: a.least, most: a.most, step: a.step }"
+        v-bind="{ sort: a.sort, min: a.min, max: a.max, step: a.step }"
         :value="valueOf(a.key)"
         :label="`${NAMES[sort]}: ${a.label}`"
         @change="(v) => (written[`${sort} ${a.key}`] = v)"

@@ -98,11 +98,11 @@ const fieldsOf = (error: ZodError): { where: string; why: string }[] =>
   }))
 
 /** Words of a file as they can stand in a sentence. */
-function shortly(found: unknown, most = 80): string {
+function shortly(found: unknown, max = 80): string {
   const words = oneLine(
     typeof found === 'string' ? found : typeof found === 'object' ? typeof found : String(found),
   )
-  return words.length > most ? `${words.slice(0, most)}…` : words
+  return words.length > max ? `${words.slice(0, max)}…` : words
 }
 
 /** What the maker reads when what the browser kept can't be taken. */

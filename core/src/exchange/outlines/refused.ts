@@ -14,10 +14,10 @@ export const tooMuch = (): Unreadable =>
   )
 
 /** Words of a file as they can stand in a sentence: short, on one line. */
-export const quoted = (text: string, most = 40): string => {
+export const quoted = (text: string, max = 40): string => {
   // eslint-disable-next-line no-control-regex
   const plain = text.replace(/[\u0000-\u001f\u007f-\u009f\u2028\u2029]+/g, ' ').trim()
-  return `“${plain.length > most ? `${plain.slice(0, most)}…` : plain}”`
+  return `“${plain.length > max ? `${plain.slice(0, max)}…` : plain}”`
 }
 
 const NUMBER = /^[+-]?(?:\d+\.?\d*|\.\d+)(?:[eE][+-]?\d+)?$/

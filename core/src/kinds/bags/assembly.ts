@@ -82,7 +82,7 @@ export interface Face {
     readonly grain: Point3
   }
   /** How far the middle of its leather lies outside the stitch lines, mm. */
-  readonly proud: number
+  readonly seamOffset: number
 }
 
 /** Where a foot is flat and bare. Lengths mm. */

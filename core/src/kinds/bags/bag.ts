@@ -1,5 +1,5 @@
 import { SEAMS_ROLL, evaluate } from '../../formulas/index.js'
-import type { Fate } from '../../master/index.js'
+import type { EdgeTreatment } from '../../master/index.js'
 import type { Leather } from '../../stores/index.js'
 import { type Reckon, type Reckoned, given } from '../../working/index.js'
 import { type Materials, leatherOf } from '../kind.js'
@@ -43,16 +43,16 @@ export interface Bag {
   readonly gusset: Leather
   /** From the cut edge of a seamed piece to its stitch line. */
   readonly margin: Reckoned
-  readonly seamed: Fate
+  readonly seamed: EdgeTreatment
   /** How far out in its allowance the second row of a turned seam lies, mm; undefined where there is one row. */
   readonly second: number | undefined
   /** A straight edge at the top, before anything is sewn to it. */
-  readonly topFate: Fate
-  readonly plain: Fate
+  readonly topFate: EdgeTreatment
+  readonly plain: EdgeTreatment
   readonly s: BagSizes
   readonly adds: Adds
   /** How far the middle of body and gusset leather lies outside the stitch lines. */
-  readonly proud: { readonly flat: number; readonly walls: number }
+  readonly seamOffset: { readonly flat: number; readonly walls: number }
 }
 
 /** From the second row to the cut edge at least, mm. */
@@ -68,7 +68,7 @@ export const isFan = (p: BagParams): boolean => p.body === 'folded' || p.body ==
 export const basePile = (p: BagParams): number =>
   p.base === 'board' ? p.board : p.base === 'cushioned' ? p.board + p.foam : 0
 
-function proudOf(p: BagParams, body: Leather, gusset: Leather): Bag['proud'] {
+function proudOf(p: BagParams, body: Leather, gusset: Leather): Bag['seamOffset'] {
   const [tp, tg] = [body.thickness, gusset.thickness]
   if (isBoxed(p)) {
     const out = (0.5 - body.neutral) * tp
@@ -158,6 +158,6 @@ export function bagOf(p: BagParams, materials: Materials, reckon: Reckon): Bag {
     plain: { type: 'raw', finish: p.finish, trim: 0 },
     s: { ...basics, ...sizesOf(p, adds, { size, outcome }, basePile(p)) },
     adds,
-    proud: proudOf(p, body, gusset),
+    seamOffset: proudOf(p, body, gusset),
   }
 }

@@ -100,7 +100,7 @@ function finishing(bag: Bag, { panels, fittings }: Part): Concern[] {
 /** Two rows were asked for, but there is no room for the second in the allowance. */
 function withoutSecond({ p, second, margin }: Bag, at: Pick<Concern, 'panelId' | 'at'>): Concern[] {
   if (p.seam !== 'turned' || p.rows !== 2 || second !== undefined) return []
-  const least = p.rowApart + LEFT_OUT
+  const min = p.rowApart + LEFT_OUT
   return [
     {
       ...at,
@@ -109,7 +109,7 @@ function withoutSecond({ p, second, margin }: Bag, at: Pick<Concern, 'panelId' |
       what: 'There is no second row: {apart} out it would lie too near the cut edge of allowances of {allowance}',
       lengths: { apart: p.rowApart, allowance: margin.value },
       why: 'A row needs leather outside it, or it tears out.',
-      remedy: { field: 'allowance', value: least, said: 'allowances wide enough for it' },
+      remedy: { field: 'allowance', value: min, said: 'allowances wide enough for it' },
     },
   ]
 }
@@ -148,17 +148,17 @@ const STANDS = { soft: 150, medium: 220, firm: 400 } as const
 
 /** A wide open top in a single layer sags. */
 function sagging({ p, body }: Bag, { panels }: Part): Concern[] {
-  const least = Math.round(STANDS[body.temper] * body.thickness)
+  const min = Math.round(STANDS[body.temper] * body.thickness)
   const [first] = panels
-  if (!first || p.top !== 'single' || p.flap !== 'none' || p.closure === 'zip' || p.wide <= least) return []
+  if (!first || p.top !== 'single' || p.flap !== 'none' || p.closure === 'zip' || p.wide <= min) return []
   return [
     {
       id: 'top-sags',
       rank: 'look',
       panelId: first.id,
       at: point(p.wide / 2, 4),
-      what: `The top is single and {wide} wide; ${body.name}, ${body.temper}, stands up over about {least}`,
-      lengths: { wide: p.wide, least },
+      what: `The top is single and {wide} wide; ${body.name}, ${body.temper}, stands up over about {min}`,
+      lengths: { wide: p.wide, min },
       why: 'A wider mouth sags and gapes. Double it with a band, or roll it.',
       remedy: { field: 'top', value: 'doubled', said: 'a top doubled with a band' },
     },

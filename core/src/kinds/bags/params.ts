@@ -26,20 +26,20 @@ export const BAG = {
   cornerEase: length('gusset cut shorter at each corner', 0, 4, 0),
   topBand: length('width of the band or the hem', 8, 80, 30, {
     step: 1,
-    goes: { with: 'high', power: 0.5, least: 12 },
+    goes: { with: 'high', power: 0.5, min: 12 },
   }),
   flapLength: length('how far the flap comes down', 20, 400, 160, {
     step: 1,
-    goes: { with: 'high', power: 1, least: 20 },
+    goes: { with: 'high', power: 1, min: 20 },
   }),
   flapRadius: length('corners of the flap', 0, 120, 25, { step: 1 }),
   pocketHigh: length('height of the pocket', 40, 400, 130, {
     step: 1,
-    goes: { with: 'high', power: 1, least: 40 },
+    goes: { with: 'high', power: 1, min: 40 },
   }),
   pocketWide: length('width of the pocket', 50, 600, 180, {
     step: 1,
-    goes: { with: 'wide', power: 1, least: 50 },
+    goes: { with: 'wide', power: 1, min: 50 },
   }),
   fullness: length('fullness of the pocket', 0, 60, 0, { step: 1 }),
   cards: count('card places', 0, 6, 3),
@@ -49,18 +49,18 @@ export const BAG = {
   /** How far the base panel laps up the front and the back. */
   baseLap: length('how far the base panel laps up', 10, 120, 40, {
     step: 1,
-    goes: { with: 'high', power: 1, least: 10 },
+    goes: { with: 'high', power: 1, min: 10 },
   }),
-  handleWide: length('width of the handle', 8, 60, 25, { goes: { with: 'wide', power: 0.5, least: 8 } }),
+  handleWide: length('width of the handle', 8, 60, 25, { goes: { with: 'wide', power: 0.5, min: 8 } }),
   /** Clear height under the handle, mm. */
   handleRise: length('clear height under the handle', 20, 320, 60, {
     step: 5,
-    goes: { with: 'wide', power: 0.5, least: 25 },
+    goes: { with: 'wide', power: 0.5, min: 25 },
   }),
   /** From end to end of it along the top. */
   handleSpan: length('from end to end of the handle', 20, 400, 140, {
     step: 5,
-    goes: { with: 'wide', power: 1, least: 30 },
+    goes: { with: 'wide', power: 1, min: 30 },
   }),
   handleCord: length('cord in the handle', 4, 14, 8),
   handles: count('handles', 1, 2, 2),
@@ -69,14 +69,14 @@ export const BAG = {
     step: 10,
     hint: 'over the shoulder with a tape',
   }),
-  strapWide: length('width of the strap', 10, 80, 35, { goes: { with: 'wide', power: 0.5, least: 10 } }),
+  strapWide: length('width of the strap', 10, 80, 35, { goes: { with: 'wide', power: 0.5, min: 10 } }),
   strapHoles: count('adjustment holes', 1, 13, 7),
   strapSpacing: length('holes apart', 10, 50, 25, { step: 1 }),
   strapShort: length('short part from ring to buckle', 80, 600, 300, { step: 5 }),
   strapTip: length('from the last hole to the tip', 20, 120, 60, { step: 5 }),
   lap: length('ends that are turned back or sewn on', 15, 90, 45, {
     step: 1,
-    goes: { with: 'wide', power: 0.5, least: 15 },
+    goes: { with: 'wide', power: 0.5, min: 15 },
   }),
   /** Kept free round what goes in. */
   ease: length('room round what goes in', 0, 40, 6, { step: 1 }),

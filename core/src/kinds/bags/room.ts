@@ -36,16 +36,16 @@ export function roomOf(bag: Bag, { panels }: Part): Room {
   const wide = insideOf(bag, 'wide', 'width')
   const high = insideOf(bag, 'high', 'height')
   const whole = insideOf(bag, 'deep', 'depth')
-  const least = p.body === 'tapered' ? Math.min(p.deep, p.topDeep) : isFan(p) ? p.deep / 2 : p.deep
+  const min = p.body === 'tapered' ? Math.min(p.deep, p.topDeep) : isFan(p) ? p.deep / 2 : p.deep
   const deep =
-    least === p.deep
+    min === p.deep
       ? whole
       : outcome(
           'room.deep',
           'depth a thing can have',
-          isFan(p) ? '{deep} / 2: halfway between foot and top' : '{least} at the slimmer end',
+          isFan(p) ? '{deep} / 2: halfway between foot and top' : '{min} at the slimmer end',
           '§20',
-          { deep: whole, least: given('slimmer end', least) },
+          { deep: whole, min: given('slimmer end', min) },
         )
   const zip = p.closure === 'zip'
   const mouthWide = outcome(

@@ -100,10 +100,10 @@ function around(side: Side, p: BifoldParams, parted: boolean): string[] {
  */
 function outerStart(p: BifoldParams, s: BifoldSizes): number {
   const straight = topRadius(p)
-  const least = Math.max(s.margin.value, straight)
+  const min = Math.max(s.margin.value, straight)
   const [top, pitch] = [firstTop(s.stack), s.pitch.value]
-  const stitches = Math.floor((top - least) / pitch - 0.5)
-  return (p.pockets === 0 ? least : top - (stitches + 0.5) * pitch) - straight
+  const stitches = Math.floor((top - min) / pitch - 0.5)
+  return (p.pockets === 0 ? min : top - (stitches + 0.5) * pitch) - straight
 }
 
 /** Glue stops where the sewing does: the covers have to slide on each other round the fold. */

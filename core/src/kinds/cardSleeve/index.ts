@@ -167,9 +167,9 @@ function joins(s: Sleeve): Join[] {
   const rounded = p.corner > 0
   const chain = rounded ? ['right', 'foot-right', 'foot', 'foot-left', 'left'] : ['right', 'foot', 'left']
   // Begun so that the top of the uppermost pocket falls between two holes.
-  const least = Math.max(margin.value, p.corner)
+  const min = Math.max(margin.value, p.corner)
   const first = firstTop(stack)
-  const start = first - (Math.floor((first - least) / pitch.value - 0.5) + 0.5) * pitch.value
+  const start = first - (Math.floor((first - min) / pitch.value - 0.5) + 0.5) * pitch.value
   const trim = Math.max(margin.value, start) - p.corner
   return [
     ...piles.flatMap((pile) => pileJoins(stack, pile, 'open')),

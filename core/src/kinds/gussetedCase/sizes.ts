@@ -100,9 +100,9 @@ export function caseSizes(p: CaseParams, materials: Materials, reckon: Reckon): 
   const rise = size(
     'bridge.rise',
     'rise of the bridge support',
-    'the larger of {deep} / 3 and {least} at least',
+    'the larger of {deep} / 3 and {min} at least',
     '§10',
-    { deep: given('deep', p.deep), least: given('least', BENCH.bridgeRise) },
+    { deep: given('deep', p.deep), min: given('least', BENCH.bridgeRise) },
   )
   const bridge = size(
     'bridge',

@@ -22,18 +22,18 @@ const ROLES: readonly Role<HolderParams>[] = [
 /** A form whose edge is rounded further than it is deep has no wall: the leather would be cut too small. */
 function concerns(p: HolderParams, materials: Materials): Concern[] {
   const t = leatherOf(materials, 'front').thickness
-  const most = Math.min(p.deep - t, p.wide / 2, p.high - p.shown)
-  if (p.edge <= most + 1e-9) return []
-  const value = Math.floor(2 * most) / 2
+  const max = Math.min(p.deep - t, p.wide / 2, p.high - p.shown)
+  if (p.edge <= max + 1e-9) return []
+  const value = Math.floor(2 * max) / 2
   return [
     {
       id: 'edge-deeper-than-form',
       rank: 'stop',
       panelId: 'block',
       at: point(p.wide / 2, p.high / 2),
-      what: 'The edge of the form is rounded {edge}; {deep} deep, less the leather at its foot, it leaves room for {most}',
+      what: 'The edge of the form is rounded {edge}; {deep} deep, less the leather at its foot, it leaves room for {max}',
       why: 'No wall stands between the two roundings, and the front would be cut too small. Round the edge less, or take a deeper form.',
-      lengths: { edge: p.edge, deep: p.deep, most: Math.max(0, most) },
+      lengths: { edge: p.edge, deep: p.deep, max: Math.max(0, max) },
       ...(value >= 0.5 ? { remedy: { field: 'edge', value, said: 'an edge rounded less' } } : {}),
     },
   ]

@@ -126,7 +126,7 @@ export const narrowStrap = defineKind({
       concerns: concerns(p),
       carries: [`a girth of ${p.girth} mm`],
       sizes: [
-        ...[s.longCut, s.long, s.usual, s.around, s.least, s.most, s.thick].map((size) => ({
+        ...[s.longCut, s.long, s.usual, s.around, s.min, s.max, s.thick].map((size) => ({
           panelId: 'tongue',
           size,
         })),

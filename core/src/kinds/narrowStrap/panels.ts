@@ -1,5 +1,5 @@
 import { point } from '../../geometry/index.js'
-import type { Fate, Panel, PanelMark } from '../../master/index.js'
+import type { EdgeTreatment, Panel, PanelMark } from '../../master/index.js'
 import { type Materials, leatherOf } from '../kind.js'
 import { type FoldedPanel, foldsOf } from '../parts/folding.js'
 import {
@@ -20,7 +20,7 @@ export const lined = (p: StrapParams): boolean => p.lining === 'lined'
 const taperEnd = (p: StrapParams, s: StrapSizes): number =>
   Math.max(10, s.usual.value - ((p.holes - 1) / 2) * p.spacing - 6)
 
-const edgeFate = (p: StrapParams, materials: Materials): ((edge: string) => Fate) => {
+const edgeFate = (p: StrapParams, materials: Materials): ((edge: string) => EdgeTreatment) => {
   const plain = finishedFate(p.finish, 0, () => false)
   const width = Math.min(p.turn, p.narrowEnd / 2 - 1)
   const turned = turnedFate(width, 'even', leatherOf(materials, 'outside'), p.margin)
@@ -33,7 +33,7 @@ function tongueShape(
   s: StrapSizes,
   inset: number,
   fromBar: boolean,
-  fate: (edge: string) => Fate,
+  fate: (edge: string) => EdgeTreatment,
 ): Shape {
   const bar = fromBar ? 0 : s.backEnd.value
   const [wide, narrow] = [p.wideEnd / 2 - inset, p.narrowEnd / 2 - inset]
@@ -71,7 +71,7 @@ function buckleShape(
   s: StrapSizes,
   inset: number,
   fromBar: boolean,
-  fate: (edge: string) => Fate,
+  fate: (edge: string) => EdgeTreatment,
 ): Shape {
   const [bar, after] = fromBar ? [0, 0] : [s.backEnd.value, s.backBuckle.value]
   const [wide, narrow, c] = [p.wideEnd / 2 - inset, p.narrowEnd / 2 - inset, p.wideEnd / 2]

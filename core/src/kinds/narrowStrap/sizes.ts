@@ -27,8 +27,8 @@ export interface StrapSizes extends Basics {
   readonly shortCut: Reckoned
   readonly slot: Reckoned
   readonly keeper: Reckoned
-  readonly least: Reckoned
-  readonly most: Reckoned
+  readonly min: Reckoned
+  readonly max: Reckoned
 }
 
 export function strapSizes(p: StrapParams, materials: Materials, reckon: Reckon): StrapSizes {
@@ -128,7 +128,7 @@ export function strapSizes(p: StrapParams, materials: Materials, reckon: Reckon)
     shortCut,
     slot,
     keeper,
-    least: reach('least', 'smallest it goes round', -1),
-    most: reach('most', 'largest it goes round', 1),
+    min: reach('least', 'smallest it goes round', -1),
+    max: reach('most', 'largest it goes round', 1),
   }
 }

@@ -18,7 +18,7 @@ import {
 import {
   type Band,
   type Edge,
-  type Fate,
+  type EdgeTreatment,
   type Panel,
   type TurnedFate,
   edgeChain,
@@ -58,7 +58,7 @@ export interface Shape {
 }
 
 /** What becomes of an edge, by its id. */
-export type FateOf = (edge: string) => Fate
+export type FateOf = (edge: string) => EdgeTreatment
 
 /** An outline through named corners, and its edges. Sides or roundings without length have no edge. */
 export function outlineOf(corners: readonly Named[], fateOf: FateOf): Shape {
@@ -95,8 +95,8 @@ export interface Radii {
  */
 export function rectangleShape(wide: number, high: number, radii: Radii, fateOf: FateOf): Shape {
   const [w, h] = [Math.max(LEAST_SIDE, wide), Math.max(LEAST_SIDE, high)]
-  const most = Math.max(0, Math.min(w, h) / 2 - 0.1)
-  const r = (radius = 0): number => Math.min(radius, most)
+  const max = Math.max(0, Math.min(w, h) / 2 - 0.1)
+  const r = (radius = 0): number => Math.min(radius, max)
   return outlineOf(
     [
       { x: 0, y: 0, radius: r(radii.topLeft), edge: 'top', corner: 'top-left' },

@@ -89,7 +89,7 @@ function widths(start: StackStart, deep: ReturnType<typeof depths>) {
     give: given('give', leather.give, 'share'),
     card,
   })
-  const least = size('pocket.leastRoom', 'least room a side', '{cards} × {card} / 2 + {play} play', '§9', {
+  const min = size('pocket.leastRoom', 'least room a side', '{cards} × {card} / 2 + {play} play', '§9', {
     cards: given('cards', p.cardsPerPocket, 'count'),
     card: thick,
     play: given('play', POCKET_BENCH.sidePlay),
@@ -97,9 +97,9 @@ function widths(start: StackStart, deep: ReturnType<typeof depths>) {
   const room = size(
     'pocket.sideRoom',
     'room a side',
-    `the larger of {least} and the smaller of {steepest} × {rise} and ${SIDE_ROOM}`,
+    `the larger of {min} and the smaller of {steepest} × {rise} and ${SIDE_ROOM}`,
     '§9',
-    { least, rise, stretch, steepest: given('steepest', POCKET_BENCH.steepest, 'count') },
+    { min, rise, stretch, steepest: given('steepest', POCKET_BENCH.steepest, 'count') },
   )
   const slit = size(
     'pocket.slit',
@@ -172,13 +172,13 @@ function depths({ p, reckon, hole }: StackStart) {
     },
   )
   const wanted = p.topPocket === 'clear' && p.pockets >= 3 && p.school !== 'slits'
-  const most = POCKET_BENCH.mostShortening
+  const max = POCKET_BENCH.mostShortening
   /** Why it is left at its full depth, where it is. */
   const left = !wanted
     ? 'left at full depth'
     : overlap.value <= 0
       ? 'its foot does not reach that far'
-      : overlap.value > most
+      : overlap.value > max
         ? 'it would lose more than a card can spare'
         : undefined
   const shorten = size(

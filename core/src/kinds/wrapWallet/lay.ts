@@ -1,7 +1,7 @@
 import { firstOf, nth } from '../../lists/index.js'
 import { STAY, flipAbout, point, shift } from '../../geometry/index.js'
 import {
-  type Fate,
+  type EdgeTreatment,
   type Fold,
   type Join,
   type Layup,
@@ -40,7 +40,7 @@ export function wrapPanels(p: WrapParams, s: WrapSizes, materials: Materials): P
   const plain = finishedFate(p.finish, 0, () => false)
   const width = Math.min(p.turn, flapWidth(p, s) / 2)
   const turned = turnedFate(width, 'even', leatherOf(materials, 'body'), p.margin)
-  const fate = (edge: string): Fate => (edge.startsWith('note-') ? turned : plain(edge))
+  const fate = (edge: string): EdgeTreatment => (edge.startsWith('note-') ? turned : plain(edge))
   const reach = s.sideBend.value + flapWidth(p, s)
   const cut = ear(p, s)
   const wing = (x: number, out: 1 | -1, side: string): Named[] => {

@@ -8,7 +8,7 @@ import { type Strip, stripsOf } from '../parts/folding.js'
 import type { WrapParams } from './params.js'
 
 /** Judgement values of the bench, mm. */
-export const BENCH = { bandWide: 16, bandLap: 12, bandEase: 1, least: 60 } as const
+export const BENCH = { bandWide: 16, bandLap: 12, bandEase: 1, min: 60 } as const
 
 /** Every finished size of the wrap wallet, each with its working; panels are counted from the innermost. */
 export interface WrapSizes extends Basics {
@@ -42,10 +42,10 @@ export function wrapSizes(p: WrapParams, materials: Materials, reckon: Reckon): 
   const note = notesMaybe(p)
   const ease = given('ease', p.ease)
   const inner = (key: string, label: string, card: number, half: number) =>
-    size(key, label, '2 × {ease} ease + the largest of {card} card, {half} note and {least} at least', '§3', {
+    size(key, label, '2 × {ease} ease + the largest of {card} card, {half} note and {min} at least', '§3', {
       card: given('card', p.cards > 0 ? card : 0),
       half: given('note', note ? half : 0),
-      least: given('least', BENCH.least),
+      min: given('least', BENCH.min),
       ease,
     })
   const flat = inner('flat', 'flat part of a panel', CARD.width, (note?.long ?? 0) / 2)

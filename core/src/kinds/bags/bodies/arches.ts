@@ -26,7 +26,7 @@ export function arched(
   const across = point3Cross(way, out)
   return {
     sheet,
-    proud: 0,
+    seamOffset: 0,
     group: 'straps',
     parts: [
       {

@@ -41,7 +41,7 @@ export function boxedBody(bag: Bag): Body {
       move: { a: x.x, b: x.y, c: y.x, d: y.y, e: o.x, f: o.y },
       wide: box.xr - box.xl,
       high: box.fold,
-      proud: bag.proud.flat,
+      seamOffset: bag.seamOffset.flat,
       frame: () => ({
         origin: point3(0, top, way * z),
         right: way > 0 ? X : minus(X),

@@ -6,7 +6,7 @@ import { type Box, type Face } from './boxedSizes.js'
 import { flapPart } from '../parts/flap.js'
 
 export function standing(bag: Bag, box: Box, faces: readonly Face[], shut: number): Stood[] {
-  const { body, proud } = bag
+  const { body, seamOffset } = bag
   const { w, c, fold, bend, flap, xl, xr } = box
   const neutral = body.neutral * body.thickness
   const top = fold - bend / 2 + neutral
@@ -63,7 +63,7 @@ export function standing(bag: Bag, box: Box, faces: readonly Face[], shut: numbe
   const sheets = [...new Set(faces.map((f) => f.sheet))]
   return sheets.map((sheet) => ({
     sheet,
-    proud: proud.flat,
+    seamOffset: seamOffset.flat,
     parts: faces.filter((f) => f.sheet === sheet).flatMap(parts),
   }))
 }

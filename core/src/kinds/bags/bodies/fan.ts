@@ -66,7 +66,7 @@ export function fanBody(bag: Bag): Body {
     move: shift(wide / 2 + aside, 0),
     wide: profile.span,
     high: profile.rise,
-    proud: bag.proud.flat,
+    seamOffset: bag.seamOffset.flat,
     frame: (opened) => {
       const [c, sn] = [Math.cos(fan.lean * opened), Math.sin(fan.lean * opened)]
       return {

@@ -45,7 +45,7 @@ export function standing(
     const over = sheet === 'back' && flap
     return {
       sheet,
-      proud: bag.proud.flat,
+      seamOffset: bag.seamOffset.flat,
       parts: over
         ? [
             { ...flat, clips: [{ at: point(0, 0), inward: point(0, 1) }] },
@@ -57,8 +57,8 @@ export function standing(
   return [
     face('front', 1),
     face('back', -1),
-    { sheet: 'side-right', proud: 0, parts: leaves(fan, m, span / 2, 1, lean) },
-    { sheet: 'side-left', proud: 0, parts: leaves(fan, m, -span / 2, -1, lean) },
+    { sheet: 'side-right', seamOffset: 0, parts: leaves(fan, m, span / 2, 1, lean) },
+    { sheet: 'side-left', seamOffset: 0, parts: leaves(fan, m, -span / 2, -1, lean) },
   ]
 }
 

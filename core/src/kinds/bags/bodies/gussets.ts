@@ -31,7 +31,7 @@ interface Gussets {
     readonly from: number
     readonly along: 1 | -1
     /** A piece that laps another lies that much further out, mm. */
-    readonly proud: number
+    readonly seamOffset: number
   }[]
 }
 
@@ -76,7 +76,7 @@ export function oneStrip(bag: Bag, strip: Strip): Gussets {
     start: 0,
     sheets: ['gusset'],
     inBase: (path) => path,
-    stands: [{ sheet: 'gusset', from: 0, along: 1, proud: 0 }],
+    stands: [{ sheet: 'gusset', from: 0, along: 1, seamOffset: 0 }],
   }
 }
 
@@ -150,9 +150,9 @@ export function threeStrips(bag: Bag, strip: Strip): Gussets {
       ),
     }),
     stands: [
-      { sheet: 'gusset-foot', from: -from, along: 1, proud: 0 },
-      { sheet: 'gusset-right', from: 0, along: 1, proud: LAPPED },
-      { sheet: 'gusset-left', from: whole, along: -1, proud: LAPPED },
+      { sheet: 'gusset-foot', from: -from, along: 1, seamOffset: 0 },
+      { sheet: 'gusset-right', from: 0, along: 1, seamOffset: LAPPED },
+      { sheet: 'gusset-left', from: whole, along: -1, seamOffset: LAPPED },
     ],
   }
 }

@@ -1,6 +1,6 @@
 import { SNIPPED, snips } from '../../../formulas/index.js'
 import { type Path, type Point, circlePoint, pathStart, point, polyline } from '../../../geometry/index.js'
-import type { Corner, Fate, PanelMark } from '../../../master/index.js'
+import type { Corner, EdgeTreatment, PanelMark } from '../../../master/index.js'
 import { given } from '../../../working/index.js'
 import { type Named, type Shape, outlineOf } from '../../parts/shape.js'
 import { BENCH, type Bag } from '../bag.js'
@@ -20,7 +20,7 @@ export const profileChain = (radius: number): string[] =>
 export function profileShape(
   { span, rise, radius }: Profile,
   margin: number,
-  fate: (edge: string) => Fate,
+  fate: (edge: string) => EdgeTreatment,
   top?: readonly Named[],
 ): Shape {
   const [w, h, r] = [span + 2 * margin, rise + margin, radius > 0 ? radius + margin : 0]

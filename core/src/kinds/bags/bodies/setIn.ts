@@ -64,7 +64,7 @@ export function setInBody(bag: Bag): Body {
     right: sideFace(set, 1),
     left: sideFace(set, -1),
     flap: set.flap,
-    apart: span + 2 * bag.proud.flat,
+    apart: span + 2 * bag.seamOffset.flat,
     lean: 0,
     foot: {
       wide: set.wide / 2,
@@ -92,7 +92,7 @@ function sizesOf(bag: Bag): SetIn {
     m,
     // A groove’s walls and what bends between them stand outside the side’s own corner.
     out: ways.groove ? ways.groove.deep + ways.groove.bend / (Math.PI / 2) : ways.outward,
-    flap: p.flap === 'one' ? flapOf(bag, span + 2 * bag.proud.flat, w) : undefined,
+    flap: p.flap === 'one' ? flapOf(bag, span + 2 * bag.seamOffset.flat, w) : undefined,
   }
 }
 

@@ -28,7 +28,7 @@ export const setInStood = ({ bag, profile, strip, wide, w, m, out, flap }: SetIn
   {
     sheet: 'body',
     // Its course already runs so far outside the stitch lines.
-    proud: bag.proud.flat - out,
+    seamOffset: bag.seamOffset.flat - out,
     parts: [
       {
         clips: flap ? [{ at: point(0, 0), inward: point(0, 1) }] : [],
@@ -44,7 +44,7 @@ export const setInStood = ({ bag, profile, strip, wide, w, m, out, flap }: SetIn
   },
   ...([1, -1] as const).map((way) => ({
     sheet: way > 0 ? 'side-right' : 'side-left',
-    proud: bag.proud.walls,
+    seamOffset: bag.seamOffset.walls,
     parts: [
       {
         ...flatPart(
@@ -65,7 +65,7 @@ export const leafFace = ({ bag, profile, strip, wide, w }: SetIn, way: 1 | -1): 
   move: way > 0 ? { a: -1, b: 0, c: 0, d: -1, e: w / 2, f: strip.length.value } : shift(w / 2, 0),
   wide,
   high: profile.rise,
-  proud: bag.proud.flat,
+  seamOffset: bag.seamOffset.flat,
   frame: () => ({
     origin: point3(0, profile.rise, (way * profile.span) / 2),
     right: way > 0 ? X : minus(X),
@@ -80,7 +80,7 @@ export const sideFace = ({ bag, profile, wide, m }: SetIn, way: 1 | -1): Face =>
   move: shift(profile.span / 2 + m, 0),
   wide: profile.span,
   high: profile.rise,
-  proud: bag.proud.walls,
+  seamOffset: bag.seamOffset.walls,
   frame: () => ({
     origin: point3((way * wide) / 2, profile.rise, 0),
     right: way > 0 ? minus(Z) : Z,

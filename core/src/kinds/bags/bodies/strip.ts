@@ -15,7 +15,7 @@ import {
   type Stretch,
   courseOf,
 } from '../../../geometry/index.js'
-import type { Edge, Fate } from '../../../master/index.js'
+import type { Edge, EdgeTreatment } from '../../../master/index.js'
 import { type Reckoned, given } from '../../../working/index.js'
 import type { Shape } from '../../parts/shape.js'
 import type { Bag } from '../bag.js'
@@ -159,7 +159,7 @@ function beside(path: Path, by: number): Path {
 export function stripShape(
   strip: Strip,
   margin: number,
-  fate: (edge: string) => Fate,
+  fate: (edge: string) => EdgeTreatment,
   names: { readonly upper: string; readonly lower: string; readonly start: string; readonly end: string },
 ): Shape {
   const level = widest(strip) / 2 + margin

@@ -29,7 +29,8 @@ export function wrapBody(bag: Bag): Body {
     p.body === 'tapered'
       ? taperingStrip(bag, profile, p.topDeep, s.deep.value)
       : plainStrip(bag, profile, s.deep.value / 2, { outward: 0 })
-  const apart = (p.body === 'tapered' ? p.topDeep : s.deep.value) + 2 * bag.proud.flat * Math.cos(strip.lean)
+  const apart =
+    (p.body === 'tapered' ? p.topDeep : s.deep.value) + 2 * bag.seamOffset.flat * Math.cos(strip.lean)
   const flap = p.flap === 'one' ? flapOf(bag, apart, span + 2 * m, strip.lean) : undefined
   const panels = (['front', 'back'] as const).map((id) =>
     facePanel(bag, id, profile, id === 'back' ? flap : undefined),
@@ -61,7 +62,7 @@ export function wrapBody(bag: Bag): Body {
     move: shift(span / 2 + m, 0),
     wide: span,
     high: rise,
-    proud: bag.proud.flat,
+    seamOffset: bag.seamOffset.flat,
     frame: () => ({
       origin: point3(0, rise * c, way * (half + rise * sn)),
       right: way > 0 ? X : minus(X),
@@ -79,7 +80,7 @@ export function wrapBody(bag: Bag): Body {
         : { a: 0, b: 1, c: -1, d: 0, e: strip.length.value, f: level },
     wide: 2 * firstOf(strip.halves).y,
     high: rise,
-    proud: bag.proud.walls,
+    seamOffset: bag.seamOffset.walls,
     frame: () => ({
       origin: point3((way * span) / 2, rise * c, 0),
       right: way > 0 ? minus(Z) : Z,
@@ -101,9 +102,9 @@ export function wrapBody(bag: Bag): Body {
     concerns: taperConcerns(bag, rise),
     stood: (opened) => [
       ...faces(bag, profile, strip, flap, 1 - opened),
-      ...gussets.stands.map(({ sheet, from, along, proud }) => ({
+      ...gussets.stands.map(({ sheet, from, along, seamOffset }) => ({
         sheet,
-        proud: bag.proud.walls + proud,
+        seamOffset: bag.seamOffset.walls + seamOffset,
         parts: [
           {
             clips: [],
@@ -179,7 +180,7 @@ function facePanel(bag: Bag, id: 'front' | 'back', profile: Profile, flap: Flap 
 
 /** Front and back where they stand; they lean where the gusset tapers. */
 function faces(
-  { s, margin, proud }: Bag,
+  { s, margin, seamOffset }: Bag,
   { span, rise }: Profile,
   { lean }: Strip,
   flap: Flap | undefined,
@@ -194,7 +195,7 @@ function faces(
     const over = way < 0 && flap
     return {
       sheet,
-      proud: proud.flat,
+      seamOffset: seamOffset.flat,
       parts: over
         ? [
             { ...flat, clips: [{ at: point(0, 0), inward: point(0, 1) }] },

@@ -82,7 +82,7 @@ export function boardBase(bag: Bag): Part {
     stood: () => [
       {
         sheet: 'base-cover',
-        proud: 0,
+        seamOffset: 0,
         // Lying, its grain up: its own y runs to the front.
         parts: [flatPart(point3(-wide.value / 2, level, -Math.min(out, deep.value / 2)), X, Y)],
       },
@@ -157,8 +157,8 @@ export function feet(bag: Bag, body: Body): Part {
       ],
     })
   const ware = hardwareOf(bag.materials, 'foot')
-  const bare = (half: number, least: number): number =>
-    Math.max(least, Math.min(half - BENCH.feetIn, half - ware.across / 2 - BENCH.footRoom))
+  const bare = (half: number, min: number): number =>
+    Math.max(min, Math.min(half - BENCH.feetIn, half - ware.across / 2 - BENCH.footRoom))
   const [x, z] = [bare(foot.wide, 12), bare(foot.deep, 8)]
   const board = p.base === 'board' || p.base === 'cushioned'
   const places = ([-1, 1] as const).flatMap((dx) => ([-1, 1] as const).map((dz) => [dx * x, dz * z] as const))

@@ -132,12 +132,12 @@ const BEND = 4
 function overTheTop(bag: Bag, { back }: Body, up: number, shut: number): Stood {
   const t = leatherOf(bag.materials, 'straps').thickness
   const { origin, down, grain } = back.frame(1 - shut)
-  const out = back.proud + (bag.body.thickness + t) / 2
+  const out = back.seamOffset + (bag.body.thickness + t) / 2
   const bend = { length: (BEND * Math.PI) / 2, turn: (shut * Math.PI) / 2 }
   const flat = (length: number) => ({ length: Math.max(0.1, length), turn: 0 })
   return {
     sheet: 'closing-strap',
-    proud: 0,
+    seamOffset: 0,
     parts: [
       {
         clips: [],

@@ -97,7 +97,7 @@ export function divider(bag: Bag, body: Body): Part {
         ]),
         frame: { origin: point3(0, top, 0), along: way > 0 ? X : minus(X), rise: Z },
       })
-      return [{ sheet: 'divider', proud: 0, parts: [half(1), half(-1)] }]
+      return [{ sheet: 'divider', seamOffset: 0, parts: [half(1), half(-1)] }]
     },
   })
 }

@@ -85,7 +85,7 @@ function lyingEnd(
 ): StoodPart {
   const { face, x } = hand.ends[way < 0 ? 0 : 1]
   const f = face.frame(opened)
-  const off = out + (hand.flat ? 0 : face.proud)
+  const off = out + (hand.flat ? 0 : face.seamOffset)
   const at = point3Along(point3Along(point3Along(f.origin, f.right, x), f.down, top + end), f.grain, off)
   return {
     clips: [{ at: point(way < 0 ? end : length - end, 0), inward: point(way, 0) }],

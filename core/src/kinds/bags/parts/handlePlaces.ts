@@ -37,7 +37,7 @@ export function onWall(bag: Bag, face: Face, suffix: string, words: string): Han
     frame: (opened) => {
       const { origin, right, down, grain } = face.frame(opened)
       return {
-        origin: point3Along(origin, grain, face.proud + bag.body.thickness),
+        origin: point3Along(origin, grain, face.seamOffset + bag.body.thickness),
         right,
         up: { x: -down.x, y: -down.y, z: -down.z },
         grain,
@@ -62,7 +62,7 @@ export function onFlap(bag: Bag, body: Body, flap: Flap): Hand {
     const { at: on, way } = flapMiddle(flap, 1 - opened)
     const along = mix(way.x, way.y)
     const grain = mix(-way.y, way.x)
-    const out = back.proud + (sewn ? bag.body.thickness : 0)
+    const out = back.seamOffset + (sewn ? bag.body.thickness : 0)
     const origin = point3Along(
       point3Along(point3Along(at.origin, up, on.x), at.grain, on.y + (sewn ? out : 0)),
       grain,
@@ -79,7 +79,7 @@ export function onFlap(bag: Bag, body: Body, flap: Flap): Hand {
         ...back,
         sheet: sewn ? 'flap' : back.sheet,
         move: { a: w.y, b: -w.x, c: w.x, d: w.y, e: at.x, f: at.y },
-        proud: 0,
+        seamOffset: 0,
         frame: (opened) => {
           const f = frame(opened)
           const out = { x: f.right.x * way, y: f.right.y * way, z: f.right.z * way }

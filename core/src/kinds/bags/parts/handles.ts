@@ -200,7 +200,7 @@ function handle(bag: Bag, body: Body, hand: Hand, first: boolean): Part {
     stood: (opened) => [
       {
         sheet: id,
-        proud: t / 2,
+        seamOffset: t / 2,
         group: 'straps',
         parts: arcParts(
           hand,

@@ -35,8 +35,8 @@ export function organiser(bag: Bag, face: Face, clear: number): Part {
   const m = p.margin
   const asked = p.cards * card.value + p.pens * pen.value + 2 * m
   // The cover is wider by 8 mm, and has to stay clear of the seams at the sides.
-  const most = face.wide - 18
-  const wide = Math.min(asked, most)
+  const max = face.wide - 18
+  const wide = Math.min(asked, max)
   const high = p.pens > 0 ? BENCH.penHigh : BENCH.cardHigh
   const places = rectanglePanel(bag, 'places', 'Card and pen places', 'inner', wide, high, { foot: 6 })
   const cover = rectanglePanel(bag, 'cover', 'Cover of the places', 'inner', wide + 8, BENCH.cover + 14, {
@@ -83,7 +83,7 @@ export function organiser(bag: Bag, face: Face, clear: number): Part {
         keys: [],
         remedy: { field: 'cards', value: Math.max(0, p.cards - 1) },
         needs: size('fit.places', 'needs', '{asked} in all', '§9', { asked: given('places', asked) }),
-        has: size('fit.placesHas', 'between the seams', '{wide}', '§9', { wide: given('width', most) }),
+        has: size('fit.placesHas', 'between the seams', '{wide}', '§9', { wide: given('width', max) }),
       },
     ],
     concerns:

@@ -10,7 +10,7 @@ import {
   pointMoved,
   shift,
 } from '../../../geometry/index.js'
-import type { Fate, Panel } from '../../../master/index.js'
+import type { EdgeTreatment, Panel } from '../../../master/index.js'
 import { edgeSeam, lineSeam } from '../../parts/seams.js'
 import { type Shape, plainPanel, rectangleShape } from '../../parts/shape.js'
 import type { Bag } from '../bag.js'
@@ -48,7 +48,7 @@ export const rectanglePanel = (
   more: Partial<Panel> & {
     readonly corner?: number
     readonly foot?: number
-    readonly fate?: (edge: string) => Fate
+    readonly fate?: (edge: string) => EdgeTreatment
   } = {},
 ): Panel => {
   const { corner = 0, foot = corner, fate, ...rest } = more

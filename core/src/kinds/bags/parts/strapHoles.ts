@@ -22,8 +22,8 @@ export function holesOff(strap: StrapHoles): Concern[] {
   const room = usual - back - CLEAR
   const over = ((holes - 1) / 2) * spacing - room
   if (over <= 1e-6) return []
-  const most = Math.max(1, Math.floor(1 + (2 * room) / spacing))
-  const odd = most % 2 === 0 ? most - 1 : most
+  const max = Math.max(1, Math.floor(1 + (2 * room) / spacing))
+  const odd = max % 2 === 0 ? max - 1 : max
   return [
     {
       id: 'holes-off-strap',

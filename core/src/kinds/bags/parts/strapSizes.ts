@@ -107,8 +107,8 @@ export function strapSizes(bag: Bag) {
     keeper,
     total,
     overlap,
-    least: reach('least', 'shortest it can be worn', -1),
-    most: reach('most', 'longest it can be worn', 1),
+    min: reach('least', 'shortest it can be worn', -1),
+    max: reach('most', 'longest it can be worn', 1),
   }
 }
 

@@ -49,7 +49,7 @@ function strapInTwo(bag: Bag, s: Sizes, count: number): Part {
       }),
       fits: [fitsThrough(bag, 'buckle', 'strap-short', p.strapWide, 'strapWide')],
       sizes: [
-        ...[s.usual, s.long, s.overlap, s.least, s.most, s.total].map((size) => ({
+        ...[s.usual, s.long, s.overlap, s.min, s.max, s.total].map((size) => ({
           panelId: 'strap-long',
           size,
         })),
@@ -87,18 +87,18 @@ function hung(bag: Bag, s: Sizes, from: Point3, to: Point3, out: Point3): Stood[
   const { p, materials } = bag
   const whole = arched('strap-long', from, to, out, p.carried, p.strapWide)
   const [one] = whole.parts as readonly [StoodPart]
-  const put = (sheet: string, proud: number, more: Partial<StoodPart>): Stood => ({
+  const put = (sheet: string, seamOffset: number, more: Partial<StoodPart>): Stood => ({
     ...whole,
     sheet,
-    proud,
+    seamOffset,
     parts: [{ ...one, ...more }],
   })
   const pad = padOf(bag, s)
   const [strap, cover] = ['straps', 'inner'].map((role) => leatherOf(materials, role).thickness)
-  const proud = (strap! + cover!) / 2 + BENCH.padFoam
+  const seamOffset = (strap! + cover!) / 2 + BENCH.padFoam
   const pads = pad
     ? [1, -1].map((side) =>
-        put(side > 0 ? 'pad' : 'pad-under', side * proud, {
+        put(side > 0 ? 'pad' : 'pad-under', side * seamOffset, {
           from: point(pad.wide / 2, s.back.value - pad.from),
         }),
       )
@@ -140,7 +140,7 @@ export function shoulderStrap(bag: Bag, body: Body): Part {
           return point3Along(
             point3Along(point3Along(f.origin, f.right, x), f.down, y - 6),
             f.grain,
-            face.proud + 4,
+            face.seamOffset + 4,
           )
         }) as [Point3, Point3]
         return hung(bag, s, b, a, { x: 0, y: 1, z: 0 })
@@ -188,7 +188,7 @@ export function shoulderPair(bag: Bag, body: Body): Part {
       stood: (opened) => {
         const f = back.frame(opened)
         const on = (x: number, y: number): Point3 =>
-          point3Along(point3Along(point3Along(f.origin, f.right, x), f.down, y), f.grain, back.proud + 4)
+          point3Along(point3Along(point3Along(f.origin, f.right, x), f.down, y), f.grain, back.seamOffset + 4)
         return [1, -1].flatMap((way) =>
           hung(
             bag,

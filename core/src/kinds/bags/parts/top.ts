@@ -91,7 +91,7 @@ export function sewnFlap(bag: Bag, body: Body): { part: Part; flap: Flap } {
     sheet: body.back.sheet,
     line: polyline([onPanel(body.back, -wide / 2 + m, y), onPanel(body.back, wide / 2 - m, y)]),
   })
-  const out = body.back.proud + bag.body.thickness
+  const out = body.back.seamOffset + bag.body.thickness
   const rows = [m, lap - m].map((y, i): Join => ({
     ...row(`flap-row-${i + 1}`, `row ${i + 1} of the flap`, 'flap', line(y), ['flap', body.back.sheet]),
     mate: there(y)!,
@@ -108,7 +108,7 @@ export function sewnFlap(bag: Bag, body: Body): { part: Part; flap: Flap } {
         const corner: Point3 = point3Along(point3Along(origin, right, -wide / 2), grain, out)
         const start = point3Along(corner, down, lap)
         const up = { x: -down.x, y: -down.y, z: -down.z }
-        return [{ sheet: 'flap', proud: 0, parts: [flapPart(flap, 1 - opened, start, up, grain, lap)] }]
+        return [{ sheet: 'flap', seamOffset: 0, parts: [flapPart(flap, 1 - opened, start, up, grain, lap)] }]
       },
     }),
   }

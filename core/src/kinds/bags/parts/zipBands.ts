@@ -15,9 +15,9 @@ export function zipped(bag: Bag, body: Body): Part {
   const band = size(
     'zip.band',
     'a band beside the zip',
-    '({deep} depth − {gap} for the teeth) / 2 + {under} sewn under the top edge, at least {least}',
+    '({deep} depth − {gap} for the teeth) / 2 + {under} sewn under the top edge, at least {min}',
     '§20',
-    { deep: s.deep, gap: given('teeth', 6), under: given('under', 12), least: given('least', 14) },
+    { deep: s.deep, gap: given('teeth', 6), under: given('under', 12), min: given('least', 14) },
   )
   const wide = Math.min(body.front.wide, body.back.wide) - 4
   return together(
@@ -79,7 +79,7 @@ export function zipped(bag: Bag, body: Body): Part {
           return [
             {
               sheet: panel.id,
-              proud: face.proud,
+              seamOffset: face.seamOffset,
               parts: [
                 {
                   clips: [],
