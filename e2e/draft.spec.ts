@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { accessible, openDemo, readDownload, saved, shownSize, write } from './support.js'
+import { accessible, choose, openDemo, readDownload, saved, shownSize, write } from './support.js'
 
 test('everything on the draft by keyboard: choose a piece, write a measure, move the transect, overrule a finding', async ({
   page,
@@ -103,7 +103,7 @@ test('the transect meets the work closed too, with what it carries', async ({ pa
   await openDemo(page)
   const thickest = page.locator('[data-thickest]')
   await expect(thickest).toHaveText('3.65 mm')
-  await page.getByRole('combobox', { name: 'work' }).selectOption('closed')
+  await choose(page, 'work', 'closed')
   await expect(thickest).not.toHaveText('0.0 mm')
   const empty = parseFloat((await thickest.textContent())!)
   await page.getByLabel('with its contents').check()

@@ -15,6 +15,7 @@ export default defineConfig({
   reporter: [['list']],
   use: {
     baseURL: `http://localhost:${PORT}`,
+    locale: 'en-GB',
     viewport: { width: 1280, height: 800 },
     contextOptions: { reducedMotion: 'reduce' },
     acceptDownloads: true,

@@ -21,7 +21,11 @@ const args = [
   '--disable-sync',
 ]
 const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args })
-const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, reducedMotion: 'reduce' })
+const page = await browser.newPage({
+  locale: 'en-GB',
+  viewport: { width: 1280, height: 800 },
+  reducedMotion: 'reduce',
+})
 const shot = async (name) => {
   await page.mouse.move(0, 0)
   await page.waitForTimeout(500)

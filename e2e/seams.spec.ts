@@ -1,12 +1,12 @@
 import { fileURLToPath } from 'node:url'
 import { expect, test } from '@playwright/test'
-import { accessible, openDemo } from './support.js'
+import { accessible, chooseFile, openDemo } from './support.js'
 
 const ROUNDER = fileURLToPath(new URL('files/rounder-fold.drumlin.json', import.meta.url))
 
 test('find the clash, fit to the iron, see the zip straighten, print the template', async ({ page }) => {
   await page.goto('/')
-  await page.locator('input[type=file]').setInputFiles(ROUNDER)
+  await chooseFile(page, 'Open a design file', ROUNDER)
   await page
     .getByRole('link', { name: /Rounder fold/ })
     .first()

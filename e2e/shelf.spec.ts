@@ -1,6 +1,16 @@
 import { readFileSync } from 'node:fs'
 import { expect, test } from '@playwright/test'
-import { BARE, accessible, openDemo, readDownload, saved, shownSize, write, startNew } from './support.js'
+import {
+  BARE,
+  accessible,
+  chooseFile,
+  openDemo,
+  readDownload,
+  saved,
+  shownSize,
+  startNew,
+  write,
+} from './support.js'
 
 const demoFile = new URL('../demo/designs/deckhands-fold.drumlin.json', import.meta.url)
 const asFile = (name: string, text: string) => ({
@@ -56,8 +66,9 @@ test('files: a good one is taken beside what is there, a bad one refused whole w
   ])
   const text = (await readDownload(file)).toString()
   await page.goto('/')
-  const picker = page.getByLabel('Design file')
-  await picker.setInputFiles(asFile('mine.drumlin.json', text))
+  const open = (file: ReturnType<typeof asFile>): Promise<void> =>
+    chooseFile(page, 'Open a design file', file)
+  await open(asFile('mine.drumlin.json', text))
   await expect(page.getByText('was put beside the one already here')).toBeVisible()
   await expect(page.getByRole('link', { name: 'Deckhand’s fold' })).toHaveCount(2)
 
@@ -66,11 +77,11 @@ test('files: a good one is taken beside what is there, a bad one refused whole w
     version: number
   }
   wrong.params.reveal = 'wide'
-  await picker.setInputFiles(asFile('wrong.json', JSON.stringify(wrong)))
+  await open(asFile('wrong.json', JSON.stringify(wrong)))
   await expect(page.getByRole('alert')).toContainText('wrong.json: It was refused: params.reveal')
-  await picker.setInputFiles(asFile('newer.json', JSON.stringify({ ...wrong, version: 99 })))
+  await open(asFile('newer.json', JSON.stringify({ ...wrong, version: 99 })))
   await expect(page.getByRole('alert')).toContainText('saved by a newer Drumlin')
-  await picker.setInputFiles(asFile('notes.txt', 'glue, thread'))
+  await open(asFile('notes.txt', 'glue, thread'))
   await expect(page.getByRole('alert')).toContainText('not a Drumlin file')
   await expect(page.getByRole('link', { name: 'Deckhand’s fold' })).toHaveCount(2)
 

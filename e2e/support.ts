@@ -41,3 +41,21 @@ export async function accessible(page: Page): Promise<void> {
   const { violations } = await new AxeBuilder({ page }).analyze()
   expect(violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.target.join(' ')).join(' | ')}`)).toEqual([])
 }
+
+/** Takes one of several in a sentence: opens the choice and picks what begins with those words. */
+export async function choose(page: Page, label: string | RegExp, option: string | RegExp): Promise<void> {
+  const name = typeof label === 'string' ? new RegExp(`^${label}: `) : label
+  await page.getByRole('button', { name }).first().click()
+  await page.locator('.v-overlay--active .v-list-item').filter({ hasText: option }).first().click()
+}
+
+/** Chooses a file where a button asks for one. */
+export async function chooseFile(
+  page: Page,
+  button: string | RegExp,
+  file: string | { name: string; mimeType: string; buffer: Buffer },
+): Promise<void> {
+  const asked = page.waitForEvent('filechooser')
+  await page.getByRole('button', { name: button }).click()
+  await (await asked).setFiles(file)
+}

@@ -1,7 +1,8 @@
 import { findingsOf, overruledFor, sayFinding } from '@drumlin/core/check'
-import { type Derived, derive, seamPlan, toBuy } from '@drumlin/core/derived'
-import type { Design } from '@drumlin/core/design'
-import type { Path, Point } from '@drumlin/core/geometry'
+import { type Derived, derive, seamPlan, toBuy, zipFor } from '@drumlin/core/derived'
+import { type Design, applyEdit, wishRuns } from '@drumlin/core/design'
+import { type Path, type Point, boxCentre, boxUnion, point } from '@drumlin/core/geometry'
+import { type LayerSpan, transect } from '@drumlin/core/layup'
 import { figuresOf } from '@drumlin/core/overview'
 import { ENTRIES, reckonEntry } from '@drumlin/core/pocketbook'
 import type { Piece } from '@drumlin/core/reckon'
@@ -12,6 +13,7 @@ import { coverPages } from '../../src/exchange/pdf/cover/index.js'
 import { planPrint } from '../../src/exchange/pdf/write.js'
 import { type Drawn, laidOut } from '../../src/drawing/index.js'
 import type { Segment } from '../../src/geometry/index.js'
+import { alikePieces } from '../../src/reckon/index.js'
 import type { Reckoned } from '../../src/working/index.js'
 
 /** To 0.01; what lies on the middle between two hundredths is not tipped over by the last bit of a number. */
@@ -124,12 +126,25 @@ const pieceLines = (of: Derived): string[] =>
     ...p.marks.map((m) => `  mark ${said(m)}`),
   ])
 
+/** Two edges against each other: what is marked on both, holes without a mate, what has to be eased in, teeth that slant. */
+function zipLines(of: Derived, run: Derived['runs'][number]): string[] {
+  const { front, back, teeth, extra, ease } = zipFor(of, run)
+  const side = (one: typeof front): string =>
+    `${one.sheet} ${n(one.length)}: ${one.marks.map((m) => `${m.sort} ${m.label} ${n(m.distance)}`).join(', ')}`
+  return [
+    `  zip ${side(front)}${back ? ` | ${side(back)}` : ''}; extra ${said(extra)}; ease ${said(ease)}`,
+    `  teeth ${teeth.length}, off ${runLengths(teeth.map((t) => `${n(t.off)}${t.slanted ? '!' : ''}`)).join(' ')}`,
+  ]
+}
+
 const runLines = (of: Derived): string[] => {
   const { rows } = seamPlan(of)
-  return rows.flatMap(({ run, number, faces, meetings, mean, coveredBy }) => [
+  return rows.flatMap(({ run, number, faces, meetings, mean, coveredBy, strikes }) => [
     `run ${number} ${run.join.id}: ${run.join.name}, ${n(run.length)} long, ${run.ways.holes}, ${run.holes.length} holes${run.other ? ` / ${run.other.holes.length}` : ''}, ${run.times}×, pitches ${run.sides.map((s) => n(s.pitch)).join(' ')}, mean ${n(mean)}, thread ${n(run.thread.value)}`,
     `  faces ${said(faces)}; meetings ${said(meetings)}; covered by ${coveredBy.join()}; joined at ${run.joinsAt.join()}`,
     `  steps ${run.steps.map((s) => `${s.sheet} ${n(s.distance)}${s.open ? ' open' : ''}`).join(', ')}`,
+    `  struck ${said(strikes)}`,
+    ...zipLines(of, run),
     `  from ${at(run.holes[0]!.at)}, stack`,
     ...inLines(runLengths(run.holes.map((h) => n(h.stack))), 16),
   ])
@@ -149,6 +164,60 @@ const drawnSaid = (drawn: readonly Drawn[]): string[] =>
           .join(' ')}`
       : said(d),
   )
+
+/** Stretches of a layer at one height as one: where it begins, its lower and its upper face. */
+const heights = (spans: readonly LayerSpan[]): string[] =>
+  spans.flatMap(({ start, end, bottom, top }, i) => {
+    const said = `${bottom.map(n).join('/')} ${top.map(n).join('/')}`
+    const before = spans[i - 1]
+    const goes =
+      before &&
+      n(before.end) === n(start) &&
+      `${before.bottom.map(n).join('/')} ${before.top.map(n).join('/')}` === said
+    const last = spans[i + 1] === undefined ? `…${n(end)}` : ''
+    return goes ? (last ? [last] : []) : [`${n(start)} ${said}${last}`]
+  })
+
+/** Across, down and from corner to corner of each state: what each layer does, the totals at the steps, the bends. */
+const transectLines = (of: Derived): string[] =>
+  of.works.flatMap((work) => {
+    if (work.sheets.length === 0) return []
+    const box = boxUnion(work.sheets.map((s) => s.box))
+    const middle = boxCentre(box)
+    const cuts = [
+      [point(box.left - 3, middle.y), point(box.right + 3, middle.y)],
+      [point(middle.x + 0.3, box.top - 3), point(middle.x + 0.3, box.bottom + 3)],
+      [point(box.right + 3, box.top - 2), point(box.left - 2, box.bottom + 3)],
+    ] as const
+    return cuts.flatMap(([from, to]) => {
+      const { layers, steps, thickest, bends } = transect(work, from, to, true)
+      return [
+        `transect of ${work.layup.id} ${at(from)} to ${at(to)}: at most ${n(thickest)}`,
+        ...layers.map((l) => `  ${l.sheetId}: ${heights(l.spans).join('; ')}`),
+        ...inLines(
+          steps.map((s) => `${n(s.start)}:${s.total.map(n).join('/')}`),
+          16,
+        ),
+        ...bends.map((b) => `  bend ${said(b)}`),
+      ]
+    })
+  })
+
+/** A card template of every run that can have one. */
+function templateLines(of: Derived): string[] {
+  const ids = of.runs.map((r) => r.join.id)
+  const wished = applyEdit(of.design, wishRuns('templates of all', ids, { template: true }))
+  if (!wished.ok) return [`no templates: ${wished.why}`]
+  return derive(wished.design)
+    .pieces.filter((p) => p.id.startsWith('template-'))
+    .flatMap((p) => [
+      `${p.id}: ${p.name}, ${p.holes.length} holes, named at ${said(p.panel.labelAt)}`,
+      ...pathSaid(p.cut),
+    ])
+}
+
+const printedLines = (of: Derived): string[] =>
+  alikePieces(of.pieces).map((p) => `  ${p.name}: ${p.count}, ${p.flipped} turned over`)
 
 const textsOf = (drawn: readonly Drawn[]): string[] =>
   drawn.flatMap((d) =>
@@ -200,6 +269,11 @@ export function goldenOf(design: Design): string {
     ...workLines(of),
     ...pieceLines(of),
     ...runLines(of),
+    'printed',
+    ...printedLines(of),
+    ...transectLines(of),
+    'templates',
+    ...templateLines(of),
     ...paperLines(of),
     '',
   ].join('\n')

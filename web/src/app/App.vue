@@ -1,7 +1,8 @@
 <script setup lang="ts">
-import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
+import { useDocumentVisibility, useEventListener, useTitle } from '@vueuse/core'
+import { computed, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { useTheme } from 'vuetify'
+import { useDisplay, useTheme } from 'vuetify'
 import { useJob } from '../job/job.js'
 import { storageState } from '../storage/state.js'
 import FindDialog from './FindDialog.vue'
@@ -22,6 +23,7 @@ const job = useJob()
 const route = useRoute()
 const router = useRouter()
 const theme = useTheme()
+const { smAndDown } = useDisplay()
 watch(
   () => settings.light,
   (light) => theme.change(light),
@@ -30,7 +32,15 @@ watch(
 
 const finding = ref(false)
 const showingKeys = ref(false)
+/** Whether the trail is drawn out where there is no room for it. */
+const trail = ref(false)
 const jobId = computed(() => (typeof route.params.id === 'string' ? route.params.id : undefined))
+const here = computed(() => SCREENS.find((s) => s.name === route.name))
+useTitle(
+  computed(() =>
+    [jobId.value ? job.design?.name : undefined, here.value?.label, 'Drumlin'].filter(Boolean).join(' · '),
+  ),
+)
 
 /** Whether there is a storage to work with; while there is not, a page says why. */
 const stored = computed(() => storageState.value.is === 'ready')
@@ -49,21 +59,16 @@ watch(
 watch(stored, (now) => now && void job.tryAgain())
 /** An old page gives way to a newer Drumlin: at once, unless something of the maker's is only here. */
 watch(storageState, ({ is }) => is === 'outdated' && !job.waits && location.reload())
+watch(
+  () => route.fullPath,
+  () => (trail.value = false),
+)
 
-const asks = (event: BeforeUnloadEvent): void => {
+useEventListener('beforeunload', (event) => {
   if (job.waits) event.preventDefault()
-}
-const seen = (): void => {
-  if (document.visibilityState === 'visible') job.awake()
-}
-onMounted(() => {
-  addEventListener('beforeunload', asks)
-  document.addEventListener('visibilitychange', seen)
 })
-onBeforeUnmount(() => {
-  removeEventListener('beforeunload', asks)
-  document.removeEventListener('visibilitychange', seen)
-})
+const visibility = useDocumentVisibility()
+watch(visibility, (now) => now === 'visible' && job.awake())
 
 useKeys({
   '/': () => (finding.value = true),
@@ -79,55 +84,52 @@ useKeys({
 
 <template>
   <v-app>
-    <a class="skip act main" href="#main">To the work</a>
-    <div class="house">
-      <TopStrip :job-id="jobId" @find="finding = true" @keys="showingKeys = true" />
+    <a class="skip" href="#main">To the work</a>
+    <v-app-bar :height="44" flat tag="header" class="strip">
+      <TopStrip :job-id="jobId" @find="finding = true" @keys="showingKeys = true" @trail="trail = !trail" />
+    </v-app-bar>
+    <v-navigation-drawer
+      v-if="smAndDown"
+      v-model="trail"
+      class="trail"
+      temporary
+      :width="120"
+      aria-label="The trail"
+    >
       <WorkTrail :job-id="jobId" />
-      <main id="main" tabindex="-1">
-        <SaveBar :job-id="jobId" />
-        <StoragePage />
-        <template v-if="begun">
-          <RouterView v-if="!jobId || (job.desk?.id === jobId && job.design)" :key="jobId ?? 'shelf'" />
-          <NotOpened
-            v-else-if="job.notOpened?.id === jobId"
-            :failed="job.notOpened"
-            @again="openJob(jobId)"
-          />
-          <p v-else-if="stored" class="opening" role="status">Opening the job …</p>
-        </template>
-        <p v-else-if="storageState.is === 'opening' || stored" class="opening" role="status">
-          Fetching what is kept …
+    </v-navigation-drawer>
+    <v-navigation-drawer v-else class="trail" permanent :width="92" tag="div">
+      <WorkTrail :job-id="jobId" />
+    </v-navigation-drawer>
+    <v-main id="main" tabindex="-1" class="work">
+      <SaveBar :job-id="jobId" />
+      <StoragePage />
+      <template v-if="begun">
+        <RouterView v-if="!jobId || (job.desk?.id === jobId && job.design)" :key="jobId ?? 'shelf'" />
+        <NotOpened v-else-if="job.notOpened?.id === jobId" :failed="job.notOpened" @again="openJob(jobId)" />
+        <p v-else-if="stored" class="opening" role="status">
+          <v-progress-linear indeterminate color="primary" aria-label="Opening the job" /> Opening the job …
         </p>
-      </main>
-    </div>
+      </template>
+      <p v-else-if="storageState.is === 'opening' || stored" class="opening" role="status">
+        <v-progress-linear indeterminate color="primary" aria-label="Fetching what is kept" /> Fetching what
+        is kept …
+      </p>
+    </v-main>
     <FindDialog v-model="finding" :job-id="jobId" />
     <KeysDialog v-model="showingKeys" />
   </v-app>
 </template>
 
 <style scoped>
-.house {
-  display: grid;
-  grid-template: 44px minmax(0, 1fr) / 92px minmax(0, 1fr);
-  height: 100vh;
-}
-main {
+.work {
   position: relative;
   display: flex;
   flex-direction: column;
+  height: 100dvh;
   min-width: 0;
-  min-height: 0;
   background: var(--surface);
   outline: none;
-}
-.skip {
-  position: absolute;
-  left: 100px;
-  top: -60px;
-  z-index: 10;
-}
-.skip:focus {
-  top: 6px;
 }
 .opening {
   padding: 24px;

@@ -82,9 +82,9 @@ async function go(hit: Hit | undefined): Promise<void> {
       />
       <ul>
         <li v-for="h in hits" :key="h.sort + h.title">
-          <button class="plain hit" @click="go(h)">
+          <v-btn variant="plain" class="hit" @click="go(h)">
             <span>{{ h.title }}</span><span class="quiet">{{ h.sort }}</span>
-          </button>
+          </v-btn>
         </li>
         <li v-if="hits.length === 0" class="quiet">Nothing of that name here.</li>
       </ul>

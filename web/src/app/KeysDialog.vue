@@ -33,7 +33,7 @@ const KEYS = [
           <dd>{{ does }}</dd></template
         >
       </dl>
-      <button class="act" @click="open = false">Close</button>
+      <v-btn @click="open = false">Close</v-btn>
     </v-card>
   </v-dialog>
 </template>

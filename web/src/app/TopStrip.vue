@@ -1,27 +1,47 @@
 <script setup lang="ts">
+import {
+  mdiDotsVertical,
+  mdiLightbulbOutline,
+  mdiMagnify,
+  mdiMenu,
+  mdiRedo,
+  mdiUndo,
+  mdiWeatherSunny,
+} from '@mdi/js'
 import { computed } from 'vue'
 import { RouterLink } from 'vue-router'
+import { useDisplay } from 'vuetify'
 import { rename, renameDraft } from '@drumlin/core/design'
 import { useJob } from '../job/job.js'
 import NameField from '../sentence/NameField.vue'
+import { SCREENS } from './screens.js'
 import { useSettings } from './settings.js'
 
 const props = defineProps<{ jobId: string | undefined }>()
-const emit = defineEmits<{ find: []; keys: [] }>()
+const emit = defineEmits<{ find: []; keys: []; trail: [] }>()
 const job = useJob()
 const settings = useSettings()
+const { smAndDown, lgAndUp } = useDisplay()
 const here = computed(() => props.jobId !== undefined && job.record?.id === props.jobId)
+const PAGES = SCREENS.filter((s) => s.of === 'job')
 /** “saved” only where everything shown is kept. */
 const state = computed(() => {
   const { desk } = job
   if (desk?.gone || desk?.failure) return 'not saved'
   return job.pending > 0 || (desk && desk.waiting.length > 0) ? 'saving' : 'saved'
 })
+const undoSays = computed(() => `Undo${job.undoName ? ` “${job.undoName}”` : ''}`)
+const redoSays = computed(() => `Redo${job.redoName ? ` “${job.redoName}”` : ''}`)
+const lightSays = computed(() => (settings.light === 'lamp' ? 'Daylight' : 'Lamp'))
+const changeLight = (): void => settings.setLight(settings.light === 'lamp' ? 'chalk' : 'lamp')
 </script>
 
 <template>
-  <header>
-    <RouterLink to="/" class="mark" aria-label="Drumlin: to the shelf">
+  <div class="strip">
+    <v-btn v-if="smAndDown" variant="plain" aria-label="The trail" @click="emit('trail')">
+      <v-icon :icon="mdiMenu" />
+    </v-btn>
+    <RouterLink v-else to="/" class="mark" aria-label="Drumlin: to the shelf">
       <svg
         viewBox="0 0 28 18"
         width="28"
@@ -45,109 +65,150 @@ const state = computed(() => {
         @change="(name) => job.edit(rename(name))"
       />
       <NameField
+        v-if="!smAndDown"
         class="draft quiet"
         :value="job.design.draft"
         label="Which draft this is"
         :max="40"
         @change="(draft) => job.edit(renameDraft(draft))"
       />
-      <RouterLink class="drafts" :to="{ name: 'drafts', params: { id: jobId } }">Drafts</RouterLink>
-      <RouterLink class="drafts" :to="{ name: 'what-if', params: { id: jobId } }">What if</RouterLink>
-      <span class="quiet" role="status">{{ job.record?.example ? 'example · ' : '' }}{{ state }}</span>
+      <template v-if="lgAndUp">
+        <RouterLink
+          v-for="p in PAGES"
+          :key="p.name"
+          class="page"
+          :to="{ name: p.name, params: { id: jobId } }"
+          >{{ p.label }}</RouterLink
+        >
+      </template>
+      <span class="quiet state" role="status">{{ job.record?.example ? 'example · ' : '' }}{{ state }}</span>
     </template>
     <span v-else class="name">Drumlin</span>
     <span class="space" />
     <template v-if="here">
-      <button class="plain step" :disabled="!job.undoName" @click="job.undo()">
-        Undo{{ job.undoName ? ` “${job.undoName}”` : '' }}
-      </button>
-      <button class="plain step" :disabled="!job.redoName" @click="job.redo()">
-        Redo{{ job.redoName ? ` “${job.redoName}”` : '' }}
-      </button>
+      <v-btn
+        variant="plain"
+        class="step"
+        :disabled="!job.undoName"
+        :aria-label="undoSays"
+        @click="job.undo()"
+      >
+        <v-icon :icon="mdiUndo" size="20" /><span v-if="lgAndUp">Undo</span>
+        <v-tooltip activator="parent" location="bottom" :text="undoSays" />
+      </v-btn>
+      <v-btn
+        variant="plain"
+        class="step"
+        :disabled="!job.redoName"
+        :aria-label="redoSays"
+        @click="job.redo()"
+      >
+        <v-icon :icon="mdiRedo" size="20" /><span v-if="lgAndUp">Redo</span>
+        <v-tooltip activator="parent" location="bottom" :text="redoSays" />
+      </v-btn>
     </template>
-    <div class="switch" role="group" aria-label="Units">
-      <button :aria-pressed="settings.unit === 'mm'" @click="settings.setUnit('mm')">mm</button>
-      <button :aria-pressed="settings.unit === 'in'" @click="settings.setUnit('in')">in</button>
-    </div>
-    <button
-      class="plain step"
-      :aria-pressed="settings.light === 'lamp'"
-      @click="settings.setLight(settings.light === 'lamp' ? 'chalk' : 'lamp')"
+    <v-btn-toggle
+      v-if="!smAndDown"
+      :model-value="settings.unit"
+      mandatory
+      variant="text"
+      aria-label="Units"
+      @update:model-value="settings.setUnit"
     >
-      {{ settings.light === 'lamp' ? 'Daylight' : 'Lamp' }}
-    </button>
-    <button class="plain step" @click="emit('find')">Find <kbd>/</kbd></button>
-    <button class="plain step" @click="emit('keys')">Keys <kbd>?</kbd></button>
-  </header>
+      <v-btn value="mm">mm</v-btn>
+      <v-btn value="in">in</v-btn>
+    </v-btn-toggle>
+    <v-btn
+      v-if="lgAndUp"
+      variant="plain"
+      class="step"
+      :aria-pressed="settings.light === 'lamp'"
+      @click="changeLight"
+    >
+      <v-icon :icon="settings.light === 'lamp' ? mdiWeatherSunny : mdiLightbulbOutline" size="20" />{{
+        lightSays
+      }}
+    </v-btn>
+    <v-btn variant="plain" class="step" aria-label="Find" @click="emit('find')">
+      <v-icon :icon="mdiMagnify" size="20" /><template v-if="lgAndUp">Find <v-kbd>/</v-kbd></template>
+    </v-btn>
+    <v-btn v-if="lgAndUp" variant="plain" class="step" @click="emit('keys')">Keys <v-kbd>?</v-kbd></v-btn>
+    <v-menu v-else>
+      <template #activator="{ props: opener }">
+        <v-btn v-bind="opener" variant="plain" class="step" aria-label="More">
+          <v-icon :icon="mdiDotsVertical" size="20" />
+        </v-btn>
+      </template>
+      <v-list aria-label="More">
+        <template v-if="here">
+          <v-list-item
+            v-for="p in PAGES"
+            :key="p.name"
+            :to="{ name: p.name, params: { id: jobId } }"
+            :title="p.label"
+          />
+        </template>
+        <v-list-item
+          v-if="smAndDown"
+          :title="settings.unit === 'mm' ? 'Inches' : 'Millimetres'"
+          @click="settings.setUnit(settings.unit === 'mm' ? 'in' : 'mm')"
+        />
+        <v-list-item :title="lightSays" @click="changeLight" />
+        <v-list-item title="Keys" @click="emit('keys')" />
+      </v-list>
+    </v-menu>
+  </div>
 </template>
 
 <style scoped>
-header {
-  grid-column: 1 / -1;
+.strip {
   display: flex;
+  flex: 1;
   align-items: center;
-  gap: 16px;
-  padding: 0 16px;
-  background: var(--surface);
-  border-bottom: 1px solid var(--hairline);
-  white-space: nowrap;
+  gap: 14px;
   min-width: 0;
+  padding: 0 16px;
+  white-space: nowrap;
 }
 .mark {
-  color: var(--moss);
   display: flex;
+  flex: none;
+  color: var(--moss);
 }
 .name {
-  font: 650 16px/1.2 var(--ui);
+  min-width: 60px;
+  max-width: 26ch;
   color: var(--ink);
-}
-.drafts {
-  color: var(--loch);
+  font: 650 16px/1.2 var(--ui);
 }
 .draft {
-  font: 400 15px/1.2 var(--ui);
+  max-width: 16ch;
   color: var(--quiet);
+  font: 400 15px/1.2 var(--ui);
+}
+.page {
+  color: var(--loch);
+}
+.state {
+  overflow: hidden;
+  text-overflow: ellipsis;
 }
 .space {
   flex: 1;
 }
-.step {
-  color: var(--quiet);
+.v-btn.step {
+  display: inline-flex;
+  flex: none;
+  align-items: center;
+  gap: 5px;
+  min-width: 26px;
   min-height: 30px;
-  overflow: hidden;
-  text-overflow: ellipsis;
+  color: var(--quiet);
 }
-.step:disabled {
+.v-btn.step:hover:not(:disabled) {
+  color: var(--ink);
+}
+.v-btn.step:disabled {
   opacity: 0.55;
-  cursor: default;
-}
-.step:hover:not(:disabled) {
-  color: var(--ink);
-}
-kbd {
-  font: 13px var(--mono);
-  border: 1px solid var(--hairline);
-  border-radius: 4px;
-  padding: 1px 6px;
-  color: var(--ink);
-}
-.switch {
-  display: flex;
-  border: 1px solid var(--hairline);
-  border-radius: 6px;
-  overflow: hidden;
-}
-.switch button {
-  border: 0;
-  padding: 2px 10px;
-  background: none;
-  color: var(--ink);
-  font: inherit;
-  cursor: pointer;
-}
-.switch button[aria-pressed='true'] {
-  background: var(--moss);
-  color: var(--on-moss);
-  font-weight: 650;
 }
 </style>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { RouterLink, useRoute } from 'vue-router'
+import { useRoute } from 'vue-router'
 import { useOpenFindings } from '../job/about.js'
 import { useJob } from '../job/job.js'
 import { SCREENS, type Screen, WAYPOINTS } from './screens.js'
@@ -32,7 +32,8 @@ function said(waypoint: Screen): string {
   <nav aria-label="Trail">
     <ol v-if="here">
       <li v-for="w in WAYPOINTS" :key="w.name">
-        <RouterLink
+        <v-btn
+          variant="plain"
           :to="{ name: w.name, params: { id: jobId } }"
           :aria-current="route.name === w.name ? 'step' : undefined"
         >
@@ -43,28 +44,27 @@ function said(waypoint: Screen): string {
             >{{ countOf(w) || '' }}</span
           >
           <span class="label">{{ w.label }}</span><span class="visually-hidden">, {{ said(w) }}</span>
-        </RouterLink>
+        </v-btn>
       </li>
     </ol>
     <hr v-if="here" />
-    <RouterLink v-if="bench" class="below" :to="{ name: 'draft', params: { id: bench.id } }"
-      >Back to the job</RouterLink
+    <v-btn v-if="bench" variant="plain" class="below" :to="{ name: 'draft', params: { id: bench.id } }"
+      >Back to the job</v-btn
     >
-    <RouterLink
+    <v-btn
       v-for="s in HOUSE"
       :key="s.name"
+      variant="plain"
       :to="{ name: s.name }"
       class="below"
       :aria-current="route.name === s.name ? 'page' : undefined"
-      >{{ s.label }}</RouterLink
+      >{{ s.label }}</v-btn
     >
   </nav>
 </template>
 
 <style scoped>
 nav {
-  background: var(--ground);
-  border-right: 1px solid var(--hairline);
   padding: 18px 0;
   display: flex;
   flex-direction: column;
@@ -88,7 +88,7 @@ li {
   position: relative;
   margin-bottom: 14px;
 }
-a {
+.v-btn {
   display: flex;
   flex-direction: column;
   align-items: center;
@@ -101,7 +101,7 @@ a {
   text-decoration: none;
   border-radius: 6px;
 }
-a[aria-current] {
+.v-btn[aria-current] {
   font-weight: 700;
 }
 .dot {
@@ -129,9 +129,6 @@ a[aria-current] {
 .dot.unknown,
 .dot.here.unknown {
   background: var(--hairline);
-}
-a {
-  position: relative;
 }
 .label {
   background: var(--ground);

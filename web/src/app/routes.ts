@@ -6,6 +6,6 @@ export const router = createRouter({
   history: createWebHistory(),
   routes: [
     ...SCREENS.map(({ name, path, component }) => ({ name, path, component, props: true })),
-    { path: '/:rest(.*)*', redirect: '/' },
+    { path: '/:rest(.*)*', name: 'nowhere', component: () => import('./NowherePage.vue') },
   ],
 })

@@ -6,7 +6,11 @@ import { readSetting, writeSetting } from '../storage/settings.js'
 
 export type Light = 'chalk' | 'lamp'
 
-/** What belongs to the person at the screen, not to a design: units and light. */
+/** Countries whose benches measure in inches. */
+const IN_INCHES = /-(US|LR|MM)\b/.test(navigator.language)
+const inTheDark = (): boolean => matchMedia('(prefers-color-scheme: dark)').matches
+
+/** What belongs to the person at the screen, not to a design: units and light. A first visit follows the country and the system. */
 export const useSettings = defineStore('settings', () => {
   const unit = ref<LengthUnit>('mm')
   const light = ref<Light>('chalk')
@@ -14,8 +18,9 @@ export const useSettings = defineStore('settings', () => {
   watch(light, (now) => (document.documentElement.dataset.light = now), { immediate: true })
 
   async function load(): Promise<void> {
-    unit.value = (await readSetting('unit')) === 'in' ? 'in' : 'mm'
-    light.value = (await readSetting('light')) === 'lamp' ? 'lamp' : 'chalk'
+    const [keptUnit, keptLight] = [await readSetting('unit'), await readSetting('light')]
+    unit.value = keptUnit === 'in' || (keptUnit === undefined && IN_INCHES) ? 'in' : 'mm'
+    light.value = keptLight === 'lamp' || (keptLight === undefined && inTheDark()) ? 'lamp' : 'chalk'
   }
   /** Shown at once; where it can't be kept for the next visit, that is said. */
   const keep = (key: string, to: string): void =>

@@ -1,6 +1,7 @@
 import { createVuetify } from 'vuetify'
 import { aliases, mdi } from 'vuetify/iconsets/mdi-svg'
 import 'vuetify/styles'
+import './toolkit.css'
 
 /** The toolkit's look is set here once; colours follow tokens.css. */
 export const vuetify = createVuetify({
@@ -38,7 +39,12 @@ export const vuetify = createVuetify({
   },
   defaults: {
     global: { ripple: false, elevation: 0 },
-    VBtn: { variant: 'outlined', color: 'primary', rounded: 'md', height: 30, class: 'toolkit' },
+    VBtn: { variant: 'outlined' },
+    VCheckboxBtn: { density: 'compact', color: 'primary' },
+    VExpansionPanels: { elevation: 0, static: true, bgColor: 'transparent' },
+    VRadioGroup: { density: 'compact', hideDetails: true, color: 'primary' },
+    VTable: { density: 'compact' },
+    VTooltip: { eager: false },
     VCard: { rounded: 'md', variant: 'flat', border: true },
     VDialog: { maxWidth: 560, scrim: '#1F2D33' },
     VList: { density: 'compact', rounded: 'md', border: true },

@@ -73,7 +73,7 @@ const matrix = (m: { a: number; b: number; c: number; d: number; e: number; f: n
       </div>
       <h2>Tools</h2>
       <SentenceLine sentence="Holes with the {iron}, thick places with the {awl}; sewn with {thread}." />
-      <p><RouterLink class="act main" :to="{ name: 'draft', params: { id } }">See the pieces</RouterLink></p>
+      <p><v-btn variant="flat" :to="{ name: 'draft', params: { id } }">See the pieces</v-btn></p>
     </section>
     <section class="comes" aria-label="What comes of it">
       <h2>What comes of it</h2>

@@ -7,6 +7,7 @@ import type { Thing } from '@drumlin/core/stores'
 import { useSettings } from '../app/settings.js'
 import { useJob } from '../job/job.js'
 import { useStores } from '../job/stores.js'
+import ChoiceField from '../sentence/ChoiceField.vue'
 
 const job = useJob()
 const stores = useStores()
@@ -16,19 +17,22 @@ const contents = computed(() => derived.value.design.contents)
 const packing = computed(() => packingOf(derived.value))
 const room = computed(() => derived.value.master.room!)
 const hangs = computed(() => hangingOf(derived.value))
-const chosen = ref('')
 const said = ref('')
 const mm = (value: number): string => printLength(value, settings.unit)
-const free = computed(() => stores.all.things.filter((t) => !contents.value.some((c) => c.thing.id === t.id)))
+const offered = computed(() => [
+  { value: '', label: 'put in …' },
+  ...stores.all.things
+    .filter((t) => !contents.value.some((c) => c.thing.id === t.id))
+    .map((t) => ({ value: t.id, label: t.name, why: `${mm(t.wide)} × ${mm(t.high)} × ${mm(t.deep)}` })),
+])
 
 function take(words: string, to: { thing: Thing; count: number }[]): void {
   const refused = job.edit(setField(words, ['contents'], to))
   said.value = refused ? `${refused.where}: ${refused.why}` : ''
 }
-function put(): void {
-  const thing = stores.all.things.find((t) => t.id === chosen.value)
+function put(id: string): void {
+  const thing = stores.all.things.find((t) => t.id === id)
   if (thing) take(`put in: ${thing.name}`, [...contents.value, { thing, count: 1 }])
-  chosen.value = ''
 }
 function count(id: string, by: number): void {
   const next = contents.value
@@ -60,25 +64,22 @@ const scale = computed(() => 150 / Math.max(room.value.high.value, room.value.de
     </p>
     <ul>
       <li v-for="c in contents" :key="c.thing.id">
-        <button class="act small" :aria-label="`One ${c.thing.name} fewer`" @click="count(c.thing.id, -1)">
+        <v-btn class="small" :aria-label="`One ${c.thing.name} fewer`" @click="count(c.thing.id, -1)">
           −
-        </button>
+        </v-btn>
         <span class="figure">{{ c.count }}</span>
-        <button class="act small" :aria-label="`One ${c.thing.name} more`" @click="count(c.thing.id, 1)">
+        <v-btn class="small" :aria-label="`One ${c.thing.name} more`" @click="count(c.thing.id, 1)">
           +
-        </button>
+        </v-btn>
         {{ c.thing.name }},
         <span class="figure">{{ mm(c.thing.wide) }} × {{ mm(c.thing.high) }} × {{ mm(c.thing.deep) }}</span>
       </li>
     </ul>
     <p class="row">
-      <select v-model="chosen" aria-label="what to put in" @change="put">
-        <option value="">put in …</option>
-        <option v-for="t in free" :key="t.id" :value="t.id">{{ t.name }}</option>
-      </select>
-      <button class="act main" :disabled="!smallest || contents.length === 0" @click="fit">
+      <ChoiceField value="" label="what to put in" :options="offered" @change="put" />
+      <v-btn variant="flat" :disabled="!smallest || contents.length === 0" @click="fit">
         The smallest that takes them
-      </button>
+      </v-btn>
     </p>
     <p v-if="said" role="status">{{ said }}</p>
     <p v-if="contents.length > 0 && !smallest" role="alert" class="unfit">

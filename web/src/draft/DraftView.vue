@@ -95,7 +95,7 @@ onBeforeUnmount(() => (job.preview = undefined))
       Draw the finished outline of a panel, say what becomes of each edge, and everything to cut is worked
       out.
     </p>
-    <button class="act main" @click="drawing = true">Draw a panel</button>
+    <v-btn variant="flat" @click="drawing = true">Draw a panel</v-btn>
   </div>
   <div v-else class="draft">
     <div class="left">
@@ -103,8 +103,8 @@ onBeforeUnmount(() => (job.preview = undefined))
       <p v-if="refusal" role="alert" class="refusal">{{ refusal }}</p>
       <p v-if="job.preview" class="trying" role="status">
         <span>Trying “{{ job.preview.name }}”: nothing is changed until you take it.</span>
-        <button class="act main" @click="job.edit(job.preview)">Take it</button>
-        <button class="act" @click="job.preview = undefined">Leave it</button>
+        <v-btn variant="flat" @click="job.edit(job.preview)">Take it</v-btn>
+        <v-btn @click="job.preview = undefined">Leave it</v-btn>
       </p>
       <DraftSheet
         ref="sheet"
@@ -147,12 +147,12 @@ onBeforeUnmount(() => (job.preview = undefined))
 <style scoped>
 .draft {
   flex: 1;
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) 320px;
+  display: flex;
   min-height: 0;
 }
 .left {
   position: relative;
+  flex: 1;
   display: grid;
   grid-template: auto auto minmax(0, 1fr) auto auto / minmax(0, 1fr);
   min-height: 0;

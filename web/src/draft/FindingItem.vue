@@ -9,6 +9,7 @@ import { fixesFor } from '../job/findings.js'
 import { useJob } from '../job/job.js'
 import { useStores } from '../job/stores.js'
 import { wasStopped } from '../workers/ask.js'
+import FoldPart from '../parts/FoldPart.vue'
 
 const props = defineProps<{ finding: Finding; settled: Derived }>()
 const emit = defineEmits<{ show: [finding: Finding] }>()
@@ -58,11 +59,10 @@ function setAside(): void {
 
 <template>
   <li class="finding" :class="finding.rank" :data-finding="finding.code">
-    <details v-if="reason !== undefined">
-      <summary class="quiet">overruled: “{{ reason }}”</summary>
+    <FoldPart v-if="reason !== undefined" quiet :title="`overruled: “${reason}”`">
       <p>{{ saying.what }}</p>
-      <button class="act" @click="job.edit(heed(settled.design, finding.key))">Heed it again</button>
-    </details>
+      <v-btn @click="job.edit(heed(settled.design, finding.key))">Heed it again</v-btn>
+    </FoldPart>
     <template v-else>
       <p>
         <strong class="rank">{{ RANKS[finding.rank] }}</strong> {{ saying.what }}
@@ -70,27 +70,27 @@ function setAside(): void {
       </p>
       <div v-for="fix in fixes" :key="fix.label" class="fix">
         <span>{{ fix.label }}</span>
-        <button class="act" :aria-pressed="previewing(fix)" @click="look(fix)">
+        <v-btn :aria-pressed="previewing(fix)" @click="look(fix)">
           {{ previewing(fix) ? 'Leave it' : 'Try it' }}
-        </button>
-        <button v-if="previewing(fix)" class="act main" @click="job.edit(fix.edit)">Take it</button>
+        </v-btn>
+        <v-btn v-if="previewing(fix)" variant="flat" @click="job.edit(fix.edit)">Take it</v-btn>
       </div>
       <p v-if="failed" class="quiet" role="status">
         Ways out could not be sought: {{ failed }}.
-        <button class="plain link" @click="seek(settled)">Try again</button>
+        <v-btn variant="plain" class="link" @click="seek(settled)">Try again</v-btn>
       </p>
       <p class="more">
-        <button v-if="finding.places.length > 0" class="plain link" @click="emit('show', finding)">
+        <v-btn v-if="finding.places.length > 0" variant="plain" class="link" @click="emit('show', finding)">
           show where
-        </button>
-        <button class="plain link" :aria-expanded="overruling" @click="overruling = !overruling">
+        </v-btn>
+        <v-btn variant="plain" class="link" :aria-expanded="overruling" @click="overruling = !overruling">
           overrule
-        </button>
+        </v-btn>
       </p>
-      <form v-if="overruling" class="fix" @submit.prevent="setAside">
+      <v-form v-if="overruling" class="fix" @submit.prevent="setAside">
         <v-text-field v-model="written" label="Reason" maxlength="400" />
-        <button class="act" :disabled="written.trim() === ''">Overrule</button>
-      </form>
+        <v-btn type="submit" :disabled="written.trim() === ''">Overrule</v-btn>
+      </v-form>
     </template>
   </li>
 </template>
@@ -125,13 +125,5 @@ p {
 .more {
   display: flex;
   gap: 16px;
-}
-.link {
-  color: var(--quiet);
-  text-decoration: underline;
-  text-underline-offset: 3px;
-}
-summary {
-  cursor: pointer;
 }
 </style>

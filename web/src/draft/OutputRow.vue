@@ -55,7 +55,6 @@ async function save(format: Known, paper: PaperId | undefined): Promise<void> {
       <v-btn
         v-for="(offer, k) in offers"
         :key="offer.says"
-        :color="k === 0 ? 'primary' : undefined"
         :variant="k === 0 ? 'flat' : undefined"
         :disabled="working !== undefined"
         :aria-label="offer.says"
@@ -84,7 +83,7 @@ async function save(format: Known, paper: PaperId | undefined): Promise<void> {
   display: flex;
   gap: 5px;
 }
-.row .act {
+.row .v-btn {
   padding: 3px 9px;
   font-size: 14px;
   white-space: nowrap;

@@ -6,6 +6,7 @@ import { printWeight } from '@drumlin/core/measure'
 import { useSettings } from '../app/settings.js'
 import SentenceLine from '../sentence/SentenceLine.vue'
 import WorkingBox from '../sentence/WorkingBox.vue'
+import FoldPart from '../parts/FoldPart.vue'
 
 /** The runs that go through a piece, with holes, thickness and thread. */
 const props = defineProps<{ derived: Derived; pieceId: string }>()
@@ -33,11 +34,10 @@ const total = computed(() =>
 </script>
 
 <template>
-  <details class="fold">
-    <summary>Sewing</summary>
+  <FoldPart title="Sewing">
     <SentenceLine v-for="s in SEWING_SENTENCES" :key="s" :sentence="s" />
     <p v-if="runs.length > 1" class="quiet">In the order they can be reached:</p>
-    <table v-if="runs.length > 0" class="compared">
+    <v-table v-if="runs.length > 0" class="compared">
       <thead>
         <tr>
           <th scope="col">Run</th>
@@ -68,9 +68,9 @@ const total = computed(() =>
           <td class="figure">{{ (total.thread / 1000).toFixed(2) }} m</td>
         </tr>
       </tfoot>
-    </table>
+    </v-table>
     <WorkingBox v-for="r in runs" :key="r.join.id" :reckoned="r.thread" />
-  </details>
+  </FoldPart>
 </template>
 
 <style scoped>

@@ -4,10 +4,10 @@ const emit = defineEmits<{ draw: []; zoom: [factor: number]; fit: [] }>()
 
 <template>
   <div class="zoom" role="group" aria-label="Zoom">
-    <button class="act" @click="emit('draw')">Draw a panel</button>
-    <button class="act" aria-label="Nearer" @click="emit('zoom', 1.25)">+</button>
-    <button class="act" aria-label="Farther" @click="emit('zoom', 0.8)">−</button>
-    <button class="act" @click="emit('fit')">All</button>
+    <v-btn @click="emit('draw')">Draw a panel</v-btn>
+    <v-btn aria-label="Nearer" @click="emit('zoom', 1.25)">+</v-btn>
+    <v-btn aria-label="Farther" @click="emit('zoom', 0.8)">−</v-btn>
+    <v-btn @click="emit('fit')">All</v-btn>
   </div>
 </template>
 
@@ -19,7 +19,7 @@ const emit = defineEmits<{ draw: []; zoom: [factor: number]; fit: [] }>()
   display: flex;
   gap: 6px;
 }
-.zoom .act {
+.zoom .v-btn {
   background: var(--surface);
   min-width: 34px;
   justify-content: center;

@@ -17,6 +17,8 @@ import FindingItem from './FindingItem.vue'
 import OutputRow from './OutputRow.vue'
 import SewingList from './SewingList.vue'
 import SkiveList from './SkiveList.vue'
+import FoldPart from '../parts/FoldPart.vue'
+import SidePane from '../parts/SidePane.vue'
 
 const props = defineProps<{
   derived: Derived
@@ -89,14 +91,14 @@ watch(
   async (id) => {
     if (id === undefined) return
     await nextTick()
-    document.querySelector<HTMLElement>(`.side [data-field="${id}"] :is(input, button)`)?.focus()
+    document.querySelector<HTMLElement>(`[data-field="${id}"] :is(input, button)`)?.focus()
   },
   { immediate: true },
 )
 </script>
 
 <template>
-  <aside class="side" aria-label="The chosen piece">
+  <SidePane label="The chosen piece">
     <div class="body">
       <DrawnSide v-if="drawn" v-model:edge="edge" :drawn="drawn" :derived="derived" />
       <template v-else>
@@ -131,41 +133,33 @@ watch(
         </ul>
       </section>
       <p v-else class="nothing quiet" role="status">{{ NOTHING[looking] }}</p>
-      <details v-if="!drawn && piece.panel.bands.length > 0 && piece.thickness" class="fold">
-        <summary>Skives</summary>
+      <FoldPart v-if="!drawn && piece.panel.bands.length > 0 && piece.thickness" title="Skives">
         <SkiveList :panel="piece.panel" :thickness="piece.thickness" />
-      </details>
-      <details v-if="!drawn" class="fold">
-        <summary>Edges</summary>
+      </FoldPart>
+      <FoldPart v-if="!drawn" title="Edges">
         <ul class="list">
           <li v-for="e in edges" :key="e.id">
-            <button
-              class="plain pick"
+            <v-btn
+              variant="plain"
+              class="pick"
               :aria-pressed="edge === e.id"
               @click="edge = edge === e.id ? undefined : e.id"
             >
               {{ e.name }} <span class="figure">{{ printLength(e.length, settings.unit) }}</span>
-            </button>
+            </v-btn>
           </li>
         </ul>
-      </details>
+      </FoldPart>
       <p v-if="canTakeOver">
-        <button class="act" @click="takeOver">Take it over by hand</button>
+        <v-btn @click="takeOver">Take it over by hand</v-btn>
       </p>
       <SewingList :derived="derived" :piece-id="piece.id" />
     </div>
     <OutputRow :derived="settled" />
-  </aside>
+  </SidePane>
 </template>
 
 <style scoped>
-.side {
-  border-left: 1px solid var(--hairline);
-  background: var(--ground);
-  display: flex;
-  flex-direction: column;
-  min-height: 0;
-}
 .body {
   flex: 1;
   padding: 14px 18px;

@@ -41,9 +41,10 @@ const set = (key: string, name: string, value: number | undefined, gesture?: str
       :max="thickness"
       :step="0.05"
       drag
+      then="."
       @change="(v, gesture) => set(b.key, b.name, v, gesture)"
-    />.
-    <button v-if="b.own" class="plain link" @click="set(b.key, b.name, undefined)">as planned</button>
+    />
+    <v-btn v-if="b.own" variant="plain" class="link" @click="set(b.key, b.name, undefined)">as planned</v-btn>
   </p>
 </template>
 

@@ -5,6 +5,7 @@ import type { Transect, TransectLayer } from '@drumlin/core/layup'
 import { OUNCE, printWeight, trimmed } from '@drumlin/core/measure'
 import { useSettings } from '../app/settings.js'
 import TransectTry from './TransectTry.vue'
+import ChoiceField from '../sentence/ChoiceField.vue'
 
 const props = defineProps<{ transect: Transect; derived: Derived; reach: number }>()
 const state = defineModel<string>('state', { required: true })
@@ -12,6 +13,8 @@ const contents = defineModel<boolean>('contents', { required: true })
 const folded = defineModel<boolean>('folded', { required: true })
 const settings = useSettings()
 const stretch = ref(8)
+const STRETCHES = [1, 2, 4, 8, 16].map((n) => ({ value: n, label: `up to ${n} ×` }))
+const states = computed(() => props.derived.works.map((w) => ({ value: w.layup.id, label: w.layup.name })))
 
 const WIDTH = 820
 const HEIGHT = 96
@@ -101,8 +104,8 @@ const totals = computed(() => {
 <template>
   <section class="pane" aria-labelledby="transect-title">
     <div class="head">
-      <button
-        class="plain"
+      <v-btn
+        variant="plain"
         :aria-expanded="folded ? 'false' : 'true'"
         aria-controls="transect-body"
         @click="folded = !folded"
@@ -110,23 +113,16 @@ const totals = computed(() => {
         <h2 id="transect-title">
           <span aria-hidden="true">{{ folded ? '▸' : '▾' }}</span> Transect A–A′
         </h2>
-      </button>
+      </v-btn>
       <template v-if="!folded">
-        <label
-          >work
-          <select v-model="state">
-            <option v-for="w in derived.works" :key="w.layup.id" :value="w.layup.id">
-              {{ w.layup.name }}
-            </option>
-          </select></label
-        >
-        <label><input v-model="contents" type="checkbox" /> with its contents</label>
-        <label
+        <span
+          >work <ChoiceField :value="state" label="work" :options="states" @change="(id) => (state = id)"
+        /></span>
+        <v-checkbox-btn v-model="contents" label="with its contents" />
+        <span
           >thickness
-          <select v-model.number="stretch">
-            <option v-for="n in [1, 2, 4, 8, 16]" :key="n" :value="n">up to {{ n }} ×</option>
-          </select></label
-        >
+          <ChoiceField :value="stretch" label="thickness" :options="STRETCHES" @change="(n) => (stretch = n)"
+        /></span>
         <span class="quiet"
           >drawn {{ drawnAt }} × · thickest
           <strong class="figure" data-thickest>{{
@@ -192,13 +188,6 @@ const totals = computed(() => {
 }
 h2 {
   font-size: 15px;
-}
-select {
-  font: 600 14px var(--ui);
-  color: var(--ink);
-  background: var(--surface);
-  border: 0;
-  border-bottom: 2px solid color-mix(in srgb, var(--moss) 45%, transparent);
 }
 svg {
   display: block;

@@ -7,6 +7,7 @@ import type { Transect } from '@drumlin/core/layup'
 import { useJob } from '../job/job.js'
 import MeasureField from '../sentence/MeasureField.vue'
 import type { MeasureSort } from '../sentence/measures.js'
+import ChoiceField from '../sentence/ChoiceField.vue'
 
 const props = defineProps<{ transect: Transect; derived: Derived }>()
 const job = useJob()
@@ -91,6 +92,10 @@ const trials = computed((): Trial[] => {
   })
 })
 const chosenId = ref('')
+const offered = computed(() => [
+  { value: '', label: 'a skive or a turn …' },
+  ...trials.value.map((t) => ({ value: t.id, label: t.label })),
+])
 const chosen = computed(() => trials.value.find((t) => t.id === chosenId.value))
 const tried = ref<number>()
 watch(chosenId, () => leave())
@@ -113,13 +118,10 @@ watch(
 
 <template>
   <span v-if="trials.length > 0" class="try" role="group" aria-label="Try a skive or a turn">
-    <label
+    <span
       >try
-      <select v-model="chosenId" aria-label="What to try">
-        <option value="">a skive or a turn …</option>
-        <option v-for="t in trials" :key="t.id" :value="t.id">{{ t.label }}</option>
-      </select></label
-    >
+      <ChoiceField :value="chosenId" label="What to try" :options="offered" @change="(id) => (chosenId = id)"
+    /></span>
     <template v-if="chosen">
       <MeasureField
         :value="tried ?? chosen.value"
@@ -140,13 +142,5 @@ watch(
   display: inline-flex;
   align-items: baseline;
   gap: 8px;
-}
-select {
-  font: 600 14px var(--ui);
-  max-width: 190px;
-  color: var(--ink);
-  background: var(--surface);
-  border: 0;
-  border-bottom: 2px solid color-mix(in srgb, var(--moss) 45%, transparent);
 }
 </style>

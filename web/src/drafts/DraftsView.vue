@@ -12,6 +12,7 @@ import { saveDesign, saveRaw } from '../output/save.js'
 import type { DraftRecord } from '../storage/db.js'
 import { type UnreadableDraft, dropDraft, keepDraft, listDrafts } from '../storage/drafts.js'
 import OverlayDrawing from './OverlayDrawing.vue'
+import ChoiceField from '../sentence/ChoiceField.vue'
 
 const props = defineProps<{ id: string }>()
 const job = useJob()
@@ -35,6 +36,7 @@ const load = (): Promise<boolean> =>
   })
 onMounted(load)
 
+const drafts = computed(() => kept.value.map((d) => ({ value: d.seq, label: d.name, why: day(d.kept) })))
 const designOf = (seq: number | undefined) =>
   seq === 0 ? job.design : kept.value.find((d) => d.seq === seq)?.design
 const before = computed(() => designOf(first.value))
@@ -81,7 +83,7 @@ const day = (time: number): string =>
     <section class="list" aria-labelledby="kept">
       <h1 id="kept">Drafts</h1>
       <p>
-        <button class="act main" @click="keep">Keep “{{ job.design?.draft }}” as it is now</button>
+        <v-btn variant="flat" @click="keep">Keep “{{ job.design?.draft }}” as it is now</v-btn>
       </p>
       <p v-if="said" role="status">{{ said }}</p>
       <p v-if="kept.length === 0" class="quiet">
@@ -91,10 +93,10 @@ const day = (time: number): string =>
         <li v-for="d in kept" :key="d.seq">
           <strong>{{ d.name }}</strong> <span class="quiet">{{ day(d.kept) }}</span>
           <span class="row">
-            <button class="act" :aria-label="`Go back to ${d.name}`" @click="goBack(d)">Go back to it</button>
-            <button class="plain link" :aria-label="`No longer keep ${d.name}`" @click="drop(d)">
+            <v-btn :aria-label="`Go back to ${d.name}`" @click="goBack(d)">Go back to it</v-btn>
+            <v-btn variant="plain" class="link" :aria-label="`No longer keep ${d.name}`" @click="drop(d)">
               no longer keep
-            </button>
+            </v-btn>
           </span>
         </li>
         <li v-for="d in broken" :key="d.seq">
@@ -103,9 +105,9 @@ const day = (time: number): string =>
             <v-btn :aria-label="`Keep the raw file of ${d.name}`" @click="saveRaw(d.raw, d.name)">
               Keep the raw file
             </v-btn>
-            <button class="plain link" :aria-label="`No longer keep ${d.name}`" @click="drop(d)">
+            <v-btn variant="plain" class="link" :aria-label="`No longer keep ${d.name}`" @click="drop(d)">
               no longer keep
-            </button>
+            </v-btn>
           </span>
         </li>
       </ul>
@@ -113,23 +115,25 @@ const day = (time: number): string =>
     </section>
     <section v-if="kept.length > 0" aria-labelledby="laid">
       <h2 id="laid">
-        <label
-          >Lay
-          <select v-model="second">
-            <option :value="0">what is on the bench</option>
-            <option v-for="d in kept" :key="d.seq" :value="d.seq">{{ d.name }}</option>
-          </select></label
-        >
-        <label>
-          over
-          <select v-model="first">
-            <option v-for="d in kept" :key="d.seq" :value="d.seq">{{ d.name }}</option>
-          </select></label
-        >
+        Lay
+        <ChoiceField
+          :value="second"
+          label="what is laid over"
+          :options="[{ value: 0, label: 'what is on the bench' }, ...drafts]"
+          @change="(seq) => (second = seq)"
+        />
+        over
+        <ChoiceField
+          v-if="first !== undefined"
+          :value="first"
+          label="what it is laid over"
+          :options="drafts"
+          @change="(seq) => (first = seq)"
+        />
       </h2>
       <template v-if="pair">
         <OverlayDrawing :before="pair.before" :now="pair.now" :changes="pieces" />
-        <table>
+        <v-table>
           <thead>
             <tr>
               <th scope="col">Piece</th>
@@ -152,10 +156,10 @@ const day = (time: number): string =>
               </td>
             </tr>
           </tbody>
-        </table>
+        </v-table>
         <h3>Decisions that changed</h3>
         <p v-if="decisions.length === 0" class="quiet">None.</p>
-        <table v-else>
+        <v-table v-else>
           <tbody>
             <tr v-for="d in decisions" :key="d.label" data-decision>
               <th scope="row">{{ d.label }}</th>
@@ -164,7 +168,7 @@ const day = (time: number): string =>
               <td>{{ d.now }}</td>
             </tr>
           </tbody>
-        </table>
+        </v-table>
       </template>
     </section>
   </div>
@@ -212,13 +216,6 @@ li {
 }
 a {
   color: var(--loch);
-}
-select {
-  font: 650 16px var(--ui);
-  color: var(--ink);
-  background: var(--surface);
-  border: 0;
-  border-bottom: 2px solid color-mix(in srgb, var(--moss) 45%, transparent);
 }
 table {
   border-collapse: collapse;

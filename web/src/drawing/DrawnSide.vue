@@ -16,6 +16,7 @@ import LayerList from './LayerList.vue'
 import MarkList from './MarkList.vue'
 import SkiveAsked from './SkiveAsked.vue'
 import TieList from './TieList.vue'
+import FoldPart from '../parts/FoldPart.vue'
 
 const props = defineProps<{ drawn: DrawnPanel; derived: Derived }>()
 const edge = defineModel<string | undefined>('edge', { required: true })
@@ -80,46 +81,42 @@ const remove = (): void =>
       :leather-edge="leather?.atEdge ?? 0.25"
       @change="setEdge"
     />
-    <p v-if="chosen" class="row"><button class="act" @click="allRound">All edges like this one</button></p>
+    <p v-if="chosen" class="row"><v-btn @click="allRound">All edges like this one</v-btn></p>
     <p v-else class="quiet">Choose an edge on the sheet or below, to say what becomes of it.</p>
     <p v-if="refusal" role="alert" class="refusal">{{ refusal }}</p>
-    <details class="more" open>
-      <summary>Edges</summary>
+    <FoldPart open title="Edges">
       <ul class="list">
         <li v-for="e in drawn.edges" :key="e.id">
-          <button
-            class="plain pick"
+          <v-btn
+            variant="plain"
+            class="pick"
             :data-pick="e.id"
             :aria-pressed="chosen?.id === e.id"
             @click="edge = chosen?.id === e.id ? undefined : e.id"
           >
             {{ e.name }} <span class="figure">{{ printLength(lengthOf(e.id), settings.unit) }}</span>
-          </button>
+          </v-btn>
         </li>
       </ul>
       <TieList :drawn="drawn" :edge="edge" />
-    </details>
-    <details class="more" data-part="folds">
-      <summary>Folds ({{ drawn.folds.length }})</summary>
+    </FoldPart>
+    <FoldPart data-part="folds" :title="`Folds (${drawn.folds.length})`">
       <FoldList :drawn="drawn" @change="change" />
-    </details>
-    <details class="more" data-part="layers">
-      <summary>Behind it ({{ drawn.layers.length }})</summary>
+    </FoldPart>
+    <FoldPart data-part="layers" :title="`Behind it (${drawn.layers.length})`">
       <LayerList :drawn="drawn" @change="change" />
-    </details>
-    <details class="more" data-part="skives">
-      <summary>Skives ({{ drawn.skives.length }})</summary>
+    </FoldPart>
+    <FoldPart data-part="skives" :title="`Skives (${drawn.skives.length})`">
       <SkiveAsked :drawn="drawn" :derived="derived" :edge="edge" :thickness="thickness" @change="change" />
-    </details>
-    <details class="more" data-part="marks">
-      <summary>Marks ({{ drawn.marks.length }})</summary>
+    </FoldPart>
+    <FoldPart data-part="marks" :title="`Marks (${drawn.marks.length})`">
       <MarkList :drawn="drawn" :edge="edge" @change="change" />
-    </details>
+    </FoldPart>
     <LiesSentence :drawn="drawn" @change="change" />
     <p class="row">
-      <button class="act" @click="remove">
+      <v-btn @click="remove">
         {{ ofKind ? 'Give it back to the kind' : 'Remove this panel' }}
-      </button>
+      </v-btn>
     </p>
   </div>
 </template>
@@ -129,15 +126,6 @@ const remove = (): void =>
 h1 {
   font-size: 20px;
   margin-bottom: 8px;
-}
-.more {
-  border-top: 1px solid var(--hairline);
-  padding: 6px 0;
-}
-.more summary {
-  cursor: pointer;
-  font-weight: 650;
-  min-height: 26px;
 }
 .list {
   list-style: none;

@@ -55,8 +55,10 @@ const mm = (v: number): string => printLength(v, settings.unit)
         :max="200"
         :step="0.5"
         drag
+        then=","
         @change="(v, g) => set(`turned ${mm(v)}`, { width: v }, g)"
-      />, skived
+      />
+      skived
       <ChoiceField
         :value="turned.school"
         label="school of the skive"
@@ -111,8 +113,9 @@ const mm = (v: number): string => printLength(v, settings.unit)
           :value="turned.core"
           label="edge of what it is turned over"
           :options="[...CORES]"
+          then="."
           @change="(v) => set('core', { core: v })"
-        />.
+        />
       </template>
     </template>
     <template v-else-if="fate.type === 'bound'">
@@ -124,8 +127,10 @@ const mm = (v: number): string => printLength(v, settings.unit)
         :min="1"
         :max="60"
         :step="0.5"
+        then=","
         @change="(v, g) => set(`bound ${mm(v)}`, { width: v }, g)"
-      />, split to
+      />
+      split to
       <MeasureField
         :value="fate.binding"
         label="thickness of the binding"
@@ -133,8 +138,10 @@ const mm = (v: number): string => printLength(v, settings.unit)
         :min="0.2"
         :max="4"
         :step="0.05"
+        then=","
         @change="(v, g) => set('binding', { binding: v }, g)"
-      />, sewn
+      />
+      sewn
       <MeasureField
         :value="fate.margin"
         label="margin of the stitches"
@@ -175,8 +182,9 @@ const mm = (v: number): string => printLength(v, settings.unit)
         :value="fate.finish"
         label="finish of the edge"
         :options="[...FINISHES]"
+        then="."
         @change="(v) => set(v, { finish: v })"
-      />.
+      />
     </template>
     <template v-else-if="fate.type === 'long'">
       by
@@ -187,8 +195,9 @@ const mm = (v: number): string => printLength(v, settings.unit)
         :min="0"
         :max="500"
         :step="1"
+        then="."
         @change="(v, g) => set(`long ${mm(v)}`, { by: v }, g)"
-      />.
+      />
     </template>
     <template v-else>.</template>
   </p>

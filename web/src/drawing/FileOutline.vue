@@ -14,6 +14,8 @@ import { printLength } from '@drumlin/core/measure'
 import { useSettings } from '../app/settings.js'
 import { readOutlineFile } from '../reading/read.js'
 import MeasureField from '../sentence/MeasureField.vue'
+import ChoiceField from '../sentence/ChoiceField.vue'
+import { useFileDialog } from '@vueuse/core'
 
 const emit = defineEmits<{ found: [outlined: Outlined | undefined] }>()
 const settings = useSettings()
@@ -30,11 +32,9 @@ const barLength = ref(100)
 const reading = shallowRef<AbortController>()
 onScopeDispose(() => reading.value?.abort())
 
-async function opened(event: Event): Promise<void> {
-  const input = event.target as HTMLInputElement
-  const file = input.files?.[0]
-  input.value = ''
-  if (!file) return
+const picker = useFileDialog({ accept: '.svg,.dxf,image/svg+xml', multiple: false, reset: true })
+picker.onChange((files) => files?.[0] && void opened(files[0]))
+async function opened(file: File): Promise<void> {
   reading.value?.abort()
   const stop = new AbortController()
   reading.value = stop
@@ -65,57 +65,48 @@ const thinned = computed(() => {
 watch(thinned, (now) => emit('found', now?.ok ? drawnFromPath(now.path) : undefined))
 const wide = (mm: number): string =>
   printLength(widthIn(found.value!.closed[index.value]!, mm), settings.unit)
+const outlines = computed(() =>
+  (found.value?.closed ?? []).map((c, value) => ({
+    value,
+    label: c.name,
+    why: perUnit.value ? `${printLength(widthIn(c, perUnit.value), settings.unit)} wide` : '',
+  })),
+)
+const units = computed(() => [
+  ...(found.value?.unit === undefined
+    ? []
+    : [{ value: 'file', label: 'as the file says', why: `${wide(found.value.unit)} wide` }]),
+  ...UNITS.map((u) => ({ value: u.id as string, label: u.label, why: `${wide(u.mm)} wide` })),
+  ...(found.value?.open.length ? [{ value: 'bar', label: 'set by a bar of known length' }] : []),
+])
+const bars = computed(() =>
+  (found.value?.open ?? []).slice(0, 30).map((o, value) => ({ value, label: o.name })),
+)
 </script>
 
 <template>
   <div>
     <p>
-      <label class="act"
-        >Choose a file
-        <input
-          type="file"
-          accept=".svg,.dxf,image/svg+xml"
-          class="visually-hidden"
-          aria-label="Outline file, SVG or DXF"
-          @change="opened"
-      /></label>
+      <v-btn aria-label="Choose an outline file, SVG or DXF" @click="picker.open()">Choose a file</v-btn>
       {{ name }}
     </p>
     <p v-if="reading" role="status">Reading {{ name }} … <v-btn @click="reading.abort()">Stop</v-btn></p>
     <p v-if="why" role="alert" class="why">{{ why }}</p>
     <template v-if="found">
       <p>
-        <label
-          >Outline
-          <select v-model.number="index">
-            <option v-for="(c, i) in found.closed" :key="i" :value="i">
-              {{ c.name }}{{ perUnit ? `, ${printLength(widthIn(c, perUnit), settings.unit)} wide` : '' }}
-            </option>
-          </select>
-        </label>
+        Outline
+        <ChoiceField :value="index" label="Outline" :options="outlines" @change="(i) => (index = i)" />
       </p>
       <p v-if="found.unit === undefined" class="quiet">
         The file does not say what its units are. Choose what makes the outline as wide as it should be.
       </p>
       <p>
-        <label
-          >Its units are
-          <select v-model="unit">
-            <option v-if="found.unit !== undefined" value="file">
-              as the file says: {{ wide(found.unit) }} wide
-            </option>
-            <option v-for="u in UNITS" :key="u.id" :value="u.id">{{ u.label }}: {{ wide(u.mm) }} wide</option>
-            <option v-if="found.open.length > 0" value="bar">set by a bar of known length</option>
-          </select>
-        </label>
+        Its units are
+        <ChoiceField :value="unit" label="Its units are" :options="units" @change="(id) => (unit = id)" />
       </p>
       <p v-if="unit === 'bar'">
-        <label
-          >The bar is
-          <select v-model.number="bar">
-            <option v-for="(o, i) in found.open.slice(0, 30)" :key="i" :value="i">{{ o.name }}</option>
-          </select>
-        </label>
+        The bar is
+        <ChoiceField :value="bar" label="The bar is" :options="bars" @change="(i) => (bar = i)" />
         and measures
         <MeasureField
           :value="barLength"
@@ -137,13 +128,5 @@ const wide = (mm: number): string =>
 <style scoped>
 .why {
   color: var(--rowan);
-}
-select {
-  font: 600 15px var(--ui);
-  max-width: 100%;
-  color: var(--ink);
-  background: var(--surface);
-  border: 0;
-  border-bottom: 2px solid color-mix(in srgb, var(--moss) 45%, transparent);
 }
 </style>

@@ -105,8 +105,9 @@ const isLevel = (fold: DrawnFold): boolean => Math.abs(Math.sin(fold.angle)) < 1
         :max="5000"
         :step="1"
         drag
+        then=","
         @change="(x, g) => set(f, { at: { ...f.at, x } }, g)"
-      />,
+      />
     </template>
     <template v-else-if="isLevel(f)">
       level at
@@ -118,8 +119,9 @@ const isLevel = (fold: DrawnFold): boolean => Math.abs(Math.sin(fold.angle)) < 1
         :max="5000"
         :step="1"
         drag
+        then=","
         @change="(y, g) => set(f, { at: { ...f.at, y } }, g)"
-      />,
+      />
     </template>
     <template v-else> at {{ f.at.x }}, {{ f.at.y }}, </template>
     turned
@@ -136,14 +138,17 @@ const isLevel = (fold: DrawnFold): boolean => Math.abs(Math.sin(fold.angle)) < 1
       :value="f.type"
       :label="`${f.name}, how it is folded`"
       :options="[...TYPES]"
+      then=","
       @change="(v) => set(f, { type: v as DrawnFold['type'] })"
-    />, a
+    />
+    a
     <ChoiceField
       :value="f.rises"
       :label="`${f.name}, mountain or valley`"
       :options="[...RISES]"
+      then=","
       @change="(v) => set(f, { rises: v as DrawnFold['rises'] })"
-    />,
+    />
     <MeasureField
       :value="degrees(f.turn)"
       :label="`${f.name}, how far in degrees`"
@@ -161,20 +166,24 @@ const isLevel = (fold: DrawnFold): boolean => Math.abs(Math.sin(fold.angle)) < 1
       :max="200"
       :step="0.1"
       drag
+      then="."
       @change="(v, g) => set(f, { gap: v }, g)"
-    />. Drawn
+    />
+    Drawn
     <ChoiceField
       :value="f.drawn"
       :label="`${f.name}, what the drawing shows`"
       :options="[...DRAWN]"
+      then=","
       @change="(v) => set(f, { drawn: v as DrawnFold['drawn'] })"
-    />,
+    />
     <ChoiceField
       :value="f.school"
       :label="`${f.name}, figured or draped`"
       :options="[...SCHOOLS]"
+      then="."
       @change="(v) => set(f, { school: v as DrawnFold['school'] })"
-    />.
+    />
     <template v-if="f.groove">
       The groove is
       <ChoiceField
@@ -205,11 +214,11 @@ const isLevel = (fold: DrawnFold): boolean => Math.abs(Math.sin(fold.angle)) < 1
         />°</template
       >.
     </template>
-    <button class="plain link" @click="remove(f)">take it out</button>
+    <v-btn variant="plain" class="link" @click="remove(f)">take it out</v-btn>
   </p>
   <p class="row">
-    <button class="act" @click="add(true)">Add an upright fold</button>
-    <button class="act" @click="add(false)">Add a level fold</button>
+    <v-btn @click="add(true)">Add an upright fold</v-btn>
+    <v-btn @click="add(false)">Add a level fold</v-btn>
   </p>
 </template>
 

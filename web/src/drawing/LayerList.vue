@@ -94,8 +94,9 @@ const INSETS = [
         :value="leatherOf(l)?.id ?? ''"
         :label="`leather of the ${l.name}`"
         :options="leathers()"
+        then=","
         @change="(id) => cutFrom(l, id)"
-      />,
+      />
     </template>
     inset
     <ChoiceField
@@ -135,18 +136,12 @@ const INSETS = [
       @change="(v, g) => set(l, { block: v }, g)"
     />
     bigger.
-    <button class="plain link" @click="take(l)">take it out</button>
+    <v-btn variant="plain" class="link" @click="take(l)">take it out</v-btn>
   </p>
   <p class="row">
-    <button
-      v-for="s in SORTS"
-      :key="s.sort"
-      class="act"
-      :aria-label="`Put a ${s.label} behind it`"
-      @click="add(s)"
-    >
+    <v-btn v-for="s in SORTS" :key="s.sort" :aria-label="`Put a ${s.label} behind it`" @click="add(s)">
       + {{ s.label }}
-    </button>
+    </v-btn>
   </p>
 </template>
 

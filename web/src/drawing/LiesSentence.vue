@@ -2,6 +2,7 @@
 import type { DrawnPanel } from '@drumlin/core/drawn'
 import ChoiceField from '../sentence/ChoiceField.vue'
 import MeasureField from '../sentence/MeasureField.vue'
+import FoldPart from '../parts/FoldPart.vue'
 
 const props = defineProps<{ drawn: DrawnPanel }>()
 const emit = defineEmits<{ change: [name: string, panel: DrawnPanel, gesture?: string] }>()
@@ -14,8 +15,7 @@ const LIES = [
 </script>
 
 <template>
-  <details class="more">
-    <summary>Where it lies</summary>
+  <FoldPart title="Where it lies">
     <p class="sentence">
       In the work it lies
       <MeasureField
@@ -44,8 +44,10 @@ const LIES = [
         :value="drawn.lies.grainUp ? 'up' : 'down'"
         label="which side up"
         :options="LIES"
+        then=";"
         @change="(v) => set('which side up', { lies: { ...drawn.lies, grainUp: v === 'up' } })"
-      />; its grain arrow points
+      />
+      its grain arrow points
       <MeasureField
         :value="Math.round((drawn.grain * 1800) / Math.PI) / 10"
         label="grain arrow in degrees"
@@ -56,18 +58,9 @@ const LIES = [
         @change="(v, g) => set('grain arrow', { grain: (v * Math.PI) / 180 }, g)"
       />° from level.
     </p>
-  </details>
+  </FoldPart>
 </template>
 
 <style scoped>
 @import './lists.css';
-.more {
-  border-top: 1px solid var(--hairline);
-  padding: 6px 0;
-}
-.more summary {
-  cursor: pointer;
-  font-weight: 650;
-  min-height: 26px;
-}
 </style>

@@ -231,12 +231,12 @@ const labelOf = (mark: DrawnMark): string => TYPES.find((t) => t.value === mark.
         @change="(v, g) => set(m, { angle: (v * Math.PI) / 180 }, g)"
       />°</template
     >.
-    <button class="plain link" @click="remove(m)">take it out</button>
+    <v-btn variant="plain" class="link" @click="remove(m)">take it out</v-btn>
   </p>
   <p class="row">
-    <button v-for="t in TYPES" :key="t.value" class="act" :aria-label="`Add a ${t.label}`" @click="add(t)">
+    <v-btn v-for="t in TYPES" :key="t.value" :aria-label="`Add a ${t.label}`" @click="add(t)">
       + {{ t.label }}
-    </button>
+    </v-btn>
   </p>
 </template>
 

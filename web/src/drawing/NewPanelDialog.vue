@@ -21,6 +21,7 @@ import FileOutline from './FileOutline.vue'
 import PointBoard from './PointBoard.vue'
 import ReadingList from './ReadingList.vue'
 import { freshId, idOf } from './drawn.js'
+import ChoiceField from '../sentence/ChoiceField.vue'
 
 const open = defineModel<boolean>({ required: true })
 const emit = defineEmits<{ made: [id: string] }>()
@@ -122,24 +123,20 @@ function make(): void {
   <v-dialog v-model="open" aria-labelledby="new-panel" max-width="760">
     <v-card class="sheet">
       <h2 id="new-panel">Draw a panel</h2>
-      <div class="ways" role="radiogroup" aria-label="What it is drawn from">
-        <label v-for="w in WAYS" :key="w.id"
-          ><input v-model="way" type="radio" name="way" :value="w.id" /> from {{ w.label }}</label
-        >
-      </div>
+      <v-radio-group v-model="way" inline aria-label="What it is drawn from">
+        <v-radio v-for="w in WAYS" :key="w.id" :value="w.id" :label="`from ${w.label}`" />
+      </v-radio-group>
       <div class="two">
         <div>
           <template v-if="way === 'shape'">
             <p>
-              <label
-                >Shape
-                <select
-                  :value="shape.id"
-                  @change="shape = SHAPES.find((s) => s.id === ($event.target as HTMLSelectElement).value)!"
-                >
-                  <option v-for="s in SHAPES" :key="s.id" :value="s.id">{{ s.label }}</option>
-                </select>
-              </label>
+              Shape
+              <ChoiceField
+                :value="shape.id"
+                label="Shape"
+                :options="SHAPES.map((s) => ({ value: s.id, label: s.label }))"
+                @change="(id) => (shape = SHAPES.find((s) => s.id === id)!)"
+              />
             </p>
             <p v-for="f in shape.fields" :key="f.id">
               {{ f.label }}
@@ -167,20 +164,25 @@ function make(): void {
         </div>
       </div>
       <p class="name">
-        <label>Name <input v-model="name" type="text" maxlength="60" /></label>
-        <label
+        <v-text-field v-model="name" label="Name" maxlength="60" />
+        <span
           >cut from the
-          <select v-model="role">
-            <option v-for="r in job.derived?.kind.roles ?? []" :key="r.id" :value="r.id">
-              {{ r.label.toLowerCase() }} leather
-            </option>
-          </select>
-        </label>
+          <ChoiceField
+            :value="role"
+            label="cut from the"
+            :options="
+              (job.derived?.kind.roles ?? []).map((r) => ({
+                value: r.id,
+                label: `${r.label.toLowerCase()} leather`,
+              }))
+            "
+            @change="(id) => (role = id)"
+        /></span>
       </p>
       <p v-if="refusal" role="alert" class="refusal">{{ refusal }}</p>
       <p class="row">
-        <button class="act" @click="open = false">Leave it</button>
-        <button class="act main" :disabled="!outlined" @click="make">Put it on the sheet</button>
+        <v-btn @click="open = false">Leave it</v-btn>
+        <v-btn variant="flat" :disabled="!outlined" @click="make">Put it on the sheet</v-btn>
       </p>
     </v-card>
   </v-dialog>
@@ -189,12 +191,6 @@ function make(): void {
 <style scoped>
 .sheet {
   padding: 20px 24px;
-}
-.ways {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 6px 18px;
-  margin: 10px 0;
 }
 .two {
   display: grid;
@@ -216,14 +212,6 @@ path {
   display: flex;
   gap: 18px;
   margin: 12px 0 0;
-}
-input[type='text'],
-select {
-  font: 600 15px var(--ui);
-  color: var(--ink);
-  background: var(--surface);
-  border: 0;
-  border-bottom: 2px solid color-mix(in srgb, var(--moss) 45%, transparent);
 }
 .refusal {
   color: var(--rowan);

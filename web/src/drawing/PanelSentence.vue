@@ -92,8 +92,10 @@ const unmirror = (): void => emit('change', 'draw it whole', wholeDrawn(props.dr
       :max="8"
       :step="0.05"
       drag
+      then=","
       @change="(split, g) => set('split', { split }, g)"
-    />, cut first as a block
+    />
+    cut first as a block
     <MeasureField
       :value="drawn.block"
       label="rough block bigger by"
@@ -111,7 +113,7 @@ const unmirror = (): void => emit('change', 'draw it whole', wholeDrawn(props.dr
       :options="HALVES"
       @change="unmirror"
     /><template v-else>whole</template>; it is
-    <ChoiceField :value="pulled" label="which way it is pulled" :options="PULLS" @change="setPull" />.
+    <ChoiceField :value="pulled" label="which way it is pulled" :options="PULLS" then="." @change="setPull" />
   </p>
 </template>
 

@@ -136,17 +136,16 @@ function takeOut(): void {
           @change="(r, g) => emit('change', `rise after ${name}`, setRise(drawn, index, r), g)"
         />
       </template>
-      <button class="act" aria-label="Put a point after it" @click="putAfter">+ point</button>
+      <v-btn aria-label="Put a point after it" @click="putAfter">+ point</v-btn>
     </template>
-    <button
+    <v-btn
       v-if="parts"
-      class="act"
       aria-label="Part the edge here"
       @click="emit('change', `part the edge at ${name}`, partEdge(drawn, index))"
     >
       Part edge
-    </button>
-    <button class="act" aria-label="Take it out" @click="takeOut">− point</button>
+    </v-btn>
+    <v-btn aria-label="Take it out" @click="takeOut">− point</v-btn>
     <span class="readings quiet">{{ readings }}</span>
     <span v-if="refusal" role="alert" class="refusal">{{ refusal }}</span>
   </div>

@@ -43,7 +43,7 @@ function write(): void {
 <template>
   <div>
     <p>
-      <label><input v-model="half" type="checkbox" /> a half, mirrored at its first point</label>
+      <v-checkbox-btn v-model="half" label="a half, mirrored at its first point" />
     </p>
     <svg
       :viewBox="`0 0 ${WIDTH} ${HEIGHT}`"
@@ -63,21 +63,17 @@ function write(): void {
       <polyline :points="points.map((p) => `${p.x},${p.y}`).join(' ')" />
       <circle v-for="(p, i) in points" :key="i" :cx="p.x" :cy="p.y" r="3" />
     </svg>
-    <p>
-      <label
-        >Point
-        <input
-          v-model="written"
-          type="text"
-          size="12"
-          aria-label="Point, across and down"
-          placeholder="60, 0"
-          @keydown.enter.prevent="write"
-      /></label>
-      <button class="act" @click="write">Add it</button>
-      <button class="act" :disabled="points.length === 0" @click="points = points.slice(0, -1)">
+    <p class="row">
+      <v-text-field
+        v-model="written"
+        label="Point, across and down"
+        placeholder="60, 0"
+        @keydown.enter.prevent="write"
+      />
+      <v-btn @click="write">Add it</v-btn>
+      <v-btn :disabled="points.length === 0" @click="points = points.slice(0, -1)">
         Take back the last
-      </button>
+      </v-btn>
     </p>
     <p v-if="error" role="alert" class="error">{{ error }}</p>
   </div>
@@ -105,12 +101,9 @@ polyline {
 circle {
   fill: var(--heather);
 }
-input[type='text'] {
-  font: 600 15px var(--ui);
-  color: var(--ink);
-  background: var(--surface);
-  border: 0;
-  border-bottom: 2px solid color-mix(in srgb, var(--moss) 45%, transparent);
+.row {
+  display: flex;
+  gap: 8px;
 }
 .error {
   color: var(--rowan);

@@ -40,19 +40,20 @@ function add(): void {
           @change="(width) => set(i, { width })"
         />
         wide
-        <button
+        <v-btn
           v-if="readings.length > 2"
-          class="plain link"
+          variant="plain"
+          class="link"
           :aria-label="`Take out reading ${i + 1}`"
           @click="readings = readings.filter((_, k) => k !== i)"
         >
           take out
-        </button>
+        </v-btn>
       </li>
     </ol>
-    <p><button class="act" @click="add">Add a reading</button></p>
+    <p><v-btn @click="add">Add a reading</v-btn></p>
     <p>
-      <label><input v-model="smooth" type="checkbox" /> one smooth side through all readings</label>
+      <v-checkbox-btn v-model="smooth" label="one smooth side through all readings" />
     </p>
   </div>
 </template>

@@ -120,9 +120,10 @@ const degrees = (radians: number): string => `${Math.round((radians * 1800) / Ma
       :min="0"
       :max="thickness"
       :step="0.05"
+      then="."
       @change="(v, g) => set(s, { end: v }, g)"
-    />.
-    <button class="plain link" @click="remove(s)">leave it out</button>
+    />
+    <v-btn variant="plain" class="link" @click="remove(s)">leave it out</v-btn>
   </p>
   <ul v-if="made.length > 0" class="made">
     <li v-for="s in made" :key="s.key">
@@ -135,8 +136,8 @@ const degrees = (radians: number): string => `${Math.round((radians * 1800) / Ma
     </li>
   </ul>
   <p class="row">
-    <button class="act" @click="addEdge">Skive along the {{ own.name }}</button>
-    <button class="act" @click="addBand">Skive a band</button>
+    <v-btn @click="addEdge">Skive along the {{ own.name }}</v-btn>
+    <v-btn @click="addBand">Skive a band</v-btn>
   </p>
 </template>
 

@@ -80,9 +80,11 @@ const lengths = (tie: Tie): string => {
       :value="t.when"
       label="what happens when the other changes"
       :options="WHEN"
+      then=":"
       @change="(v) => set(t, { when: v as Tie['when'] })"
-    />: {{ lengths(t) }}.
-    <button class="plain link" @click="remove(t)">untie them</button>
+    />
+    {{ lengths(t) }}.
+    <v-btn variant="plain" class="link" @click="remove(t)">untie them</v-btn>
   </p>
   <p v-if="first" class="sentence">
     The {{ own.name }} has to match
@@ -90,9 +92,10 @@ const lengths = (tie: Tie): string => {
       :value="first.value"
       label="the edge it has to match"
       :options="others"
+      then="."
       @change="(v) => (chosen = v)"
-    />.
-    <button class="act" @click="add">Tie them</button>
+    />
+    <v-btn @click="add">Tie them</v-btn>
   </p>
 </template>
 

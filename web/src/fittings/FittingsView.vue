@@ -10,6 +10,7 @@ import { useOpenFindings } from '../job/about.js'
 import { useJob } from '../job/job.js'
 import SentenceLine from '../sentence/SentenceLine.vue'
 import WorkingBox from '../sentence/WorkingBox.vue'
+import FoldPart from '../parts/FoldPart.vue'
 
 defineProps<{ id: string }>()
 const job = useJob()
@@ -55,7 +56,7 @@ function up({ fitting, hardware }: SetFitting): string {
       >
     </p>
     <div v-if="rows.length > 0" class="wide" tabindex="0" role="group" aria-label="Where each is set, table">
-      <table>
+      <v-table>
         <caption>
           Where each is set
         </caption>
@@ -94,15 +95,14 @@ function up({ fitting, hardware }: SetFitting): string {
             <td class="words">{{ r.before ? `before the ${r.before}` : 'at any time' }}</td>
           </tr>
         </tbody>
-      </table>
+      </v-table>
     </div>
-    <details v-if="rows.some((r) => r.wanted)" class="fold">
-      <summary>How the posts were reckoned</summary>
+    <FoldPart v-if="rows.some((r) => r.wanted)" title="How the posts were reckoned">
       <template v-for="r in rows" :key="r.fitting.id">
         <WorkingBox v-if="r.stack" :reckoned="r.stack" />
         <WorkingBox v-if="r.wanted" :reckoned="r.wanted" />
       </template>
-    </details>
+    </FoldPart>
     <section v-if="straps.length > 0" aria-labelledby="straps-title">
       <h2 id="straps-title">Straps in one run</h2>
       <p v-for="s in straps" :key="s.panelId">

@@ -69,9 +69,9 @@ async function copy(): Promise<void> {
       <div v-for="a in result.answers" :key="a.key" class="answer" :data-answer="a.label">
         <dt>{{ a.label }}</dt>
         <dd class="figure">{{ print(a) }}</dd>
-        <button v-if="wanted?.answer === a.label" class="act main" @click="emit('use', a.value)">
+        <v-btn v-if="wanted?.answer === a.label" variant="flat" @click="emit('use', a.value)">
           Use it for “{{ wanted.label }}”
-        </button>
+        </v-btn>
       </div>
     </dl>
     <p v-if="result.answers.length === 0" role="alert">
@@ -84,7 +84,7 @@ async function copy(): Promise<void> {
     ><template v-for="l in lines" :key="l">{{ l }}
 </template></pre>
     <p class="row">
-      <button class="act" @click="copy">Copy with its working</button>
+      <v-btn @click="copy">Copy with its working</v-btn>
       <span role="status" class="quiet">{{ copied }}</span>
     </p>
   </section>

@@ -18,6 +18,7 @@ import SeamGraph from './SeamGraph.vue'
 import SkiveProposals from './SkiveProposals.vue'
 import ThicknessMap from './ThicknessMap.vue'
 import { reasonOf } from '../app/reason.js'
+import SidePane from '../parts/SidePane.vue'
 
 defineProps<{ id: string }>()
 const job = useJob()
@@ -125,7 +126,7 @@ const reads = computed(
       <p v-if="derived.works.length === 0">Nothing is drawn yet; the Draft is where panels are drawn.</p>
       <p v-else-if="failed" role="alert">
         The map could not be drawn: {{ failed }}.
-        <button class="act" @click="again">Try again</button>
+        <v-btn @click="again">Try again</v-btn>
       </p>
       <p v-else-if="!survey || !reads" role="status" class="quiet">Measuring …</p>
       <template v-else>
@@ -136,77 +137,84 @@ const reads = computed(
         </template>
       </template>
     </section>
-    <aside class="side" aria-label="What the relief says">
-      <h1>{{ work?.layup.name ?? 'Relief' }}</h1>
-      <template v-if="survey && derived.works.length > 0">
-        <p class="sentence">
-          Looking at the work
-          <ChoiceField
-            :value="state"
-            label="state of the work"
-            :options="states"
-            @change="(v) => (state = v)"
-          />,
-          <ChoiceField
-            v-if="hasContents"
-            :value="contents"
-            label="what lies in it"
-            :options="CONTENTS"
-            @change="(v) => (contents = v as 'with')"
-          /><template v-if="hasContents">,</template> a contour every
-          <MeasureField
-            :value="interval"
-            label="contour interval"
-            sort="thickness"
-            :min="0.1"
-            :max="5"
-            :step="0.1"
-            @change="(v) => (interval = v)"
-          />.
-        </p>
-        <p class="sentence" data-thickest>
-          <strong class="big">{{ print(survey.spots[0]!.height) }}</strong> at the thickest, where
-          {{ survey.atThickest.join(', ') }} lie over one another.
-        </p>
-        <p v-if="whole" class="sentence" data-whole>
-          As it is carried it is <strong>{{ print(whole.closed.empty) }}</strong> thick empty<template
-            v-if="hasContents"
-            >, <strong>{{ print(whole.closed.full) }}</strong> with
-            {{ derived.master.carries.join(', ') }}</template
-          >. It weighs <strong>{{ Math.round(whole.weight.value) }} g</strong>.
-        </p>
-        <WorkingBox v-if="whole" :reckoned="whole.weight" />
-        <template v-if="seam && sought">
-          <p class="sentence wanted">
-            Wanted along the
+    <SidePane label="What the relief says"
+      ><div class="side">
+        <h1>{{ work?.layup.name ?? 'Relief' }}</h1>
+        <template v-if="survey && derived.works.length > 0">
+          <p class="sentence">
+            Looking at the work
             <ChoiceField
-              :value="seam.id"
-              label="seam"
-              :options="seamOptions"
-              @change="(v) => ((chosen = v), (ownWanted = undefined))"
-            />:
+              :value="state"
+              label="state of the work"
+              :options="states"
+              then=","
+              @change="(v) => (state = v)"
+            />
+            <ChoiceField
+              v-if="hasContents"
+              :value="contents"
+              label="what lies in it"
+              :options="CONTENTS"
+              @change="(v) => (contents = v as 'with')"
+            /><template v-if="hasContents">,</template> a contour every
             <MeasureField
-              :value="wanted"
-              label="thickness wanted along the seam"
+              :value="interval"
+              label="contour interval"
               sort="thickness"
-              :min="0.3"
-              :max="20"
+              :min="0.1"
+              :max="5"
               :step="0.1"
-              @change="(v) => (ownWanted = v)"
-            />; it is {{ print(seam.thickest) }} now.
+              then="."
+              @change="(v) => (interval = v)"
+            />
           </p>
-          <SkiveProposals ref="proposals" :sought="sought" />
+          <p class="sentence" data-thickest>
+            <strong class="big">{{ print(survey.spots[0]!.height) }}</strong> at the thickest, where
+            {{ survey.atThickest.join(', ') }} lie over one another.
+          </p>
+          <p v-if="whole" class="sentence" data-whole>
+            As it is carried it is <strong>{{ print(whole.closed.empty) }}</strong> thick empty<template
+              v-if="hasContents"
+              >, <strong>{{ print(whole.closed.full) }}</strong> with
+              {{ derived.master.carries.join(', ') }}</template
+            >. It weighs <strong>{{ Math.round(whole.weight.value) }} g</strong>.
+          </p>
+          <WorkingBox v-if="whole" :reckoned="whole.weight" />
+          <template v-if="seam && sought">
+            <p class="sentence wanted">
+              Wanted along the
+              <ChoiceField
+                :value="seam.id"
+                label="seam"
+                :options="seamOptions"
+                then=":"
+                @change="(v) => ((chosen = v), (ownWanted = undefined))"
+              />
+              <MeasureField
+                :value="wanted"
+                label="thickness wanted along the seam"
+                sort="thickness"
+                :min="0.3"
+                :max="20"
+                :step="0.1"
+                then=";"
+                @change="(v) => (ownWanted = v)"
+              />
+              it is {{ print(seam.thickest) }} now.
+            </p>
+            <SkiveProposals ref="proposals" :sought="sought" />
+          </template>
+          <p v-else class="quiet">Nothing is sewn yet, so there is no seam to bring down.</p>
+          <p v-for="f in found" :key="f.key" class="finding" :class="f.rank">
+            <strong>{{ f.rank === 'stop' ? 'Stop' : f.rank === 'look' ? 'Look' : 'Tip' }}</strong>
+            {{ sayFinding(f, settings.unit).what }}
+            <RouterLink :to="{ name: 'draft', params: { id }, query: { finding: f.key } }"
+              >What can be done</RouterLink
+            >
+          </p>
         </template>
-        <p v-else class="quiet">Nothing is sewn yet, so there is no seam to bring down.</p>
-        <p v-for="f in found" :key="f.key" class="finding" :class="f.rank">
-          <strong>{{ f.rank === 'stop' ? 'Stop' : f.rank === 'look' ? 'Look' : 'Tip' }}</strong>
-          {{ sayFinding(f, settings.unit).what }}
-          <RouterLink :to="{ name: 'draft', params: { id }, query: { finding: f.key } }"
-            >What can be done</RouterLink
-          >
-        </p>
-      </template>
-    </aside>
+      </div></SidePane
+    >
   </div>
 </template>
 
@@ -214,18 +222,16 @@ const reads = computed(
 .relief {
   flex: 1;
   min-height: 0;
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) 340px;
+  display: flex;
 }
 .ground {
+  flex: 1;
   background: var(--surface);
   padding: 16px 28px;
   overflow-y: auto;
   min-width: 0;
 }
 .side {
-  border-left: 1px solid var(--hairline);
-  background: var(--ground);
   padding: 14px 18px;
   overflow-y: auto;
 }

@@ -34,7 +34,7 @@ const counted = (n: number): string => `${NUMBERS[n] ?? n} ${n === 1 ? 'skive' :
   <section aria-label="Ways to get there" data-proposals>
     <p v-if="seeking" role="status" class="quiet">
       {{ seeking === 'skives' ? 'Looking for skives …' : 'Trying what else would help …' }}
-      <button class="plain link" @click="stop">Stop</button>
+      <v-btn variant="plain" class="link" @click="stop">Stop</v-btn>
     </p>
     <p v-if="failed" role="alert" class="failed">That could not be worked out: {{ failed }}</p>
     <template v-if="proposal">
@@ -58,12 +58,12 @@ const counted = (n: number): string => `${NUMBERS[n] ?? n} ${n === 1 ? 'skive' :
           </li>
         </ul>
         <p class="row">
-          <button class="act" :aria-pressed="shown" @click="look(proposal.edit)">
+          <v-btn :aria-pressed="shown" @click="look(proposal.edit)">
             {{ shown ? 'As it was' : 'Show on the map' }}
-          </button>
-          <button v-if="proposal.edit" class="act main" @click="job.edit(proposal.edit)">
+          </v-btn>
+          <v-btn v-if="proposal.edit" variant="flat" @click="job.edit(proposal.edit)">
             Take {{ proposal.skives.length === 1 ? 'it' : 'them all' }}
-          </button>
+          </v-btn>
         </p>
       </template>
       <p v-else class="short" data-reached>Nothing under this seam can be skived.</p>
@@ -77,10 +77,12 @@ const counted = (n: number): string => `${NUMBERS[n] ?? n} ${n === 1 ? 'skive' :
             <span v-if="w.enough" class="quiet"> reaches it</span>
           </span>
           <span class="row">
-            <button class="act small" :aria-pressed="trying(w.edit)" @click="look(w.edit)">
+            <v-btn class="small" :aria-pressed="trying(w.edit)" @click="look(w.edit)">
               {{ trying(w.edit) ? 'Leave it' : 'Try it' }}
-            </button>
-            <button v-if="trying(w.edit)" class="act main small" @click="job.edit(w.edit)">Take it</button>
+            </v-btn>
+            <v-btn v-if="trying(w.edit)" variant="flat" class="small" @click="job.edit(w.edit)"
+              >Take it</v-btn
+            >
           </span>
         </li>
       </ul>

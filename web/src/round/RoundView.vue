@@ -11,6 +11,7 @@ import { savePicture } from '../output/save.js'
 import WorkingBox from '../sentence/WorkingBox.vue'
 import type { RoundScene } from './scene.js'
 import { reasonOf } from '../app/reason.js'
+import SidePane from '../parts/SidePane.vue'
 
 defineProps<{ id: string }>()
 const job = useJob()
@@ -23,7 +24,6 @@ const canvas = useTemplateRef<HTMLCanvasElement>('canvas')
 const frame = useTemplateRef<HTMLElement>('frame')
 const scene = shallowRef<RoundScene>()
 const failed = ref('')
-const pace = ref('')
 const hasStraps = computed(
   () => derived.value.master.standing?.(0).stood.some((s) => s.group === 'straps') ?? false,
 )
@@ -111,10 +111,6 @@ function key(event: KeyboardEvent): void {
 async function save(): Promise<void> {
   if (scene.value) savePicture(derived.value.design, await scene.value.png())
 }
-function time(): void {
-  const ms = scene.value?.pace(20)
-  if (ms) pace.value = `${Math.round(1000 / ms)} pictures a second here`
-}
 const mm = (value: number): string => printLength(value, settings.unit)
 </script>
 
@@ -133,70 +129,68 @@ const mm = (value: number): string => printLength(value, settings.unit)
         the same.
       </p>
       <div class="bar" role="group" aria-label="The picture">
-        <label
-          >shut
-          <input
-            v-model.number="opened"
-            type="range"
-            min="0"
-            max="1"
-            step="0.02"
-            aria-label="how far it is open"
-          />
-          open</label
-        >
-        <label v-if="hasStraps"><input v-model="straps" type="checkbox" /> straps and handles</label>
-        <button class="act" :disabled="!scene" @click="scene?.frame()">All of it</button>
-        <button class="act" :disabled="!scene" @click="save">PNG</button>
-        <button class="act" :disabled="!scene" @click="time">How fast?</button>
-        <span v-if="pace" role="status" class="quiet">{{ pace }}</span>
+        <span>shut</span>
+        <v-slider
+          v-model="opened"
+          class="opened"
+          :min="0"
+          :max="1"
+          :step="0.02"
+          aria-label="how far it is open"
+        />
+        <span>open</span>
+        <v-checkbox-btn v-if="hasStraps" v-model="straps" label="straps and handles" />
+        <v-btn :disabled="!scene" @click="scene?.frame()">All of it</v-btn>
+        <v-btn :disabled="!scene" @click="save">PNG</v-btn>
       </div>
     </div>
-    <aside class="side" aria-label="The finished thing">
-      <h1>In the round</h1>
-      <p class="quiet">
-        Put together from the pieces as they are cut, each in its own thickness. Edges that should meet and
-        don’t are joined by red lines.
-      </p>
-      <template v-if="outside">
-        <h2>Outside</h2>
-        <WorkingBox v-for="s in [outside.wide, outside.high, outside.deep]" :key="s.key" :reckoned="s" />
-      </template>
-      <template v-if="inside">
-        <h2>Inside</h2>
-        <WorkingBox v-for="s in [inside.wide, inside.high, inside.deep]" :key="s.key" :reckoned="s" />
-      </template>
-      <template v-if="turning">
-        <h2>Turning it</h2>
-        <p>
-          Rated <strong class="figure">{{ turning.rating }}</strong>: it {{ turning.why }}. Inside out while
-          it is sewn: {{ derived.master.turning!.inside.join(', ') }}.
+    <SidePane label="The finished thing"
+      ><div class="side">
+        <h1>In the round</h1>
+        <p class="quiet">
+          Put together from the pieces as they are cut, each in its own thickness. Edges that should meet and
+          don’t are joined by red lines.
         </p>
-        <WorkingBox :reckoned="turning.pull" />
-      </template>
-      <template v-if="hangs.length > 0">
-        <h2>How it hangs</h2>
-        <p v-for="h in hangs" :key="h.name">
-          From its {{ h.name }}: {{ Math.round(h.leather) }} g of leather and {{ Math.round(h.contents) }} g
-          inside;
-          <template v-if="Math.abs(h.tilt) < 1">level.</template>
-          <template v-else
-            >leans <span class="figure">{{ Math.abs(h.tilt).toFixed(1) }}°</span> to the
-            {{ h.tilt > 0 ? 'front' : 'back' }}.</template
-          >
+        <template v-if="outside">
+          <h2>Outside</h2>
+          <WorkingBox v-for="s in [outside.wide, outside.high, outside.deep]" :key="s.key" :reckoned="s" />
+        </template>
+        <template v-if="inside">
+          <h2>Inside</h2>
+          <WorkingBox v-for="s in [inside.wide, inside.high, inside.deep]" :key="s.key" :reckoned="s" />
+        </template>
+        <template v-if="turning">
+          <h2>Turning it</h2>
+          <p>
+            Rated <strong class="figure">{{ turning.rating }}</strong>: it {{ turning.why }}. Inside out while
+            it is sewn: {{ derived.master.turning!.inside.join(', ') }}.
+          </p>
+          <WorkingBox :reckoned="turning.pull" />
+        </template>
+        <template v-if="hangs.length > 0">
+          <h2>How it hangs</h2>
+          <p v-for="h in hangs" :key="h.name">
+            From its {{ h.name }}: {{ Math.round(h.leather) }} g of leather and {{ Math.round(h.contents) }} g
+            inside;
+            <template v-if="Math.abs(h.tilt) < 1">level.</template>
+            <template v-else
+              >leans <span class="figure">{{ Math.abs(h.tilt).toFixed(1) }}°</span> to the
+              {{ h.tilt > 0 ? 'front' : 'back' }}.</template
+            >
+          </p>
+        </template>
+        <template v-if="gaps.length > 0">
+          <h2>Seams</h2>
+          <p v-if="apart.length === 0">All {{ gaps.length }} seams meet.</p>
+          <p v-for="g in apart" :key="g.run" class="apart">
+            <strong>The {{ g.name }}</strong> stands open by up to {{ mm(g.max) }}.
+          </p>
+        </template>
+        <p v-for="f in found" :key="f.key" class="apart" role="alert">
+          <strong>{{ f.rank === 'stop' ? 'Stop' : 'Look' }}</strong> {{ sayFinding(f, settings.unit).what }}
         </p>
-      </template>
-      <template v-if="gaps.length > 0">
-        <h2>Seams</h2>
-        <p v-if="apart.length === 0">All {{ gaps.length }} seams meet.</p>
-        <p v-for="g in apart" :key="g.run" class="apart">
-          <strong>The {{ g.name }}</strong> stands open by up to {{ mm(g.max) }}.
-        </p>
-      </template>
-      <p v-for="f in found" :key="f.key" class="apart" role="alert">
-        <strong>{{ f.rank === 'stop' ? 'Stop' : 'Look' }}</strong> {{ sayFinding(f, settings.unit).what }}
-      </p>
-    </aside>
+      </div></SidePane
+    >
   </div>
 </template>
 
@@ -204,11 +198,11 @@ const mm = (value: number): string => printLength(value, settings.unit)
 .round {
   flex: 1;
   min-height: 0;
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) 320px;
+  display: flex;
 }
 .frame {
   position: relative;
+  flex: 1;
   min-width: 0;
   min-height: 0;
 }
@@ -237,16 +231,10 @@ canvas {
   border: 1px solid var(--hairline);
   border-radius: 6px;
 }
-.bar label {
-  display: flex;
-  gap: 6px;
-  align-items: center;
-}
-input[type='range'] {
-  accent-color: var(--moss);
+.opened {
+  width: 120px;
 }
 .side {
-  border-left: 1px solid var(--hairline);
   overflow-y: auto;
   padding: 16px 18px;
 }

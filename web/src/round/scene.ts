@@ -51,8 +51,6 @@ export interface RoundScene {
   readonly resize: (wide: number, high: number) => void
   /** The picture as a PNG. */
   readonly png: () => Promise<Blob>
-  /** Draws so many pictures one after the other and says how long one took, ms. */
-  readonly pace: (count: number) => number
   readonly dispose: () => void
 }
 
@@ -240,7 +238,6 @@ export function roundScene(canvas: HTMLCanvasElement): RoundScene {
         draw()
         canvas.toBlob((blob) => (blob ? resolve(blob) : reject(new Error('the browser gave no picture'))))
       }),
-    pace: sharpness.pace,
     dispose: () => {
       sharpness.dispose()
       clear()

@@ -15,8 +15,6 @@ export interface Sharpness {
   readonly rest: () => void
   /** Finds out soon how fast this machine draws. */
   readonly gaugeSoon: () => void
-  /** Draws so many pictures as while moving and says how long one took, ms. */
-  readonly pace: (count: number) => number
   readonly dispose: () => void
 }
 
@@ -71,13 +69,6 @@ export function sharpnessOf(renderer: WebGLRenderer, draw: (turned: number) => v
     gaugeSoon: () => {
       clearTimeout(gauging)
       gauging = setTimeout(gauge, REST)
-    },
-    pace: (count) => {
-      dots(moving)
-      const ms = timed(count)
-      sharp()
-      draw(0)
-      return ms
     },
     dispose: () => {
       clearTimeout(resting)

@@ -7,6 +7,7 @@ import MeasureField from '../sentence/MeasureField.vue'
 import FreedomList from './FreedomList.vue'
 import FitResult from './FitResult.vue'
 import { useFitting } from './fitting.js'
+import FoldPart from '../parts/FoldPart.vue'
 
 const props = defineProps<{ settled: Derived }>()
 const job = useJob()
@@ -40,8 +41,7 @@ onScopeDispose(() => (job.preview = undefined))
 </script>
 
 <template>
-  <details class="fold" data-fit>
-    <summary>Fit to the iron</summary>
+  <FoldPart data-fit title="Fit to the iron">
     <p class="sentence">
       Whole stitches on every side, as many left and right and on edges that meet; pitches within
       <MeasureField
@@ -66,29 +66,24 @@ onScopeDispose(() => (job.preview = undefined))
       to a step. What may move, either way:
     </p>
     <FreedomList :freedoms="usual" :by="by" @change="move" />
-    <details>
-      <summary class="quiet">Let something else move</summary>
+    <FoldPart quiet title="Let something else move">
       <FreedomList :freedoms="others" :by="by" shown @change="move" />
-    </details>
+    </FoldPart>
     <p class="row">
-      <button v-if="tried === undefined" class="act main" @click="go">Find the smallest changes</button>
+      <v-btn v-if="tried === undefined" variant="flat" @click="go">Find the smallest changes</v-btn>
       <template v-else>
         <span role="status">Looking: {{ tried }} {{ tried === 1 ? 'layout' : 'layouts' }} tried …</span>
-        <button class="act" @click="stop">Stop</button>
+        <v-btn @click="stop">Stop</v-btn>
       </template>
     </p>
     <p v-if="failed" role="alert" class="refused">
       That could not be worked out: {{ failed }}. <v-btn @click="go">Try again</v-btn>
     </p>
     <FitResult v-if="fitted" :fitted="fitted" :settled="settled" />
-  </details>
+  </FoldPart>
 </template>
 
 <style scoped>
-summary {
-  cursor: pointer;
-  min-height: 26px;
-}
 .sentence {
   line-height: 1.7;
   margin: 0 0 6px;

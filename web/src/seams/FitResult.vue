@@ -79,7 +79,7 @@ const left = computed(() => {
           {{ m.freedom.label }} {{ print(m.freedom.now) }} → {{ print(m.to) }}
         </li>
       </ul>
-      <table v-if="rows.length > 0" class="compared">
+      <v-table v-if="rows.length > 0" class="compared">
         <thead>
           <tr>
             <th scope="col">Run</th>
@@ -94,12 +94,12 @@ const left = computed(() => {
             <td>{{ said(r.after) }}</td>
           </tr>
         </tbody>
-      </table>
+      </v-table>
       <p v-if="fitted.edit" class="row">
-        <button class="act" :aria-pressed="trying" @click="look">
+        <v-btn :aria-pressed="trying" @click="look">
           {{ trying ? 'As it was' : 'Try it' }}
-        </button>
-        <button class="act main" @click="take">Take it</button>
+        </v-btn>
+        <v-btn variant="flat" @click="take">Take it</v-btn>
       </p>
     </template>
   </div>

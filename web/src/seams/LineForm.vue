@@ -5,6 +5,7 @@ import { addLine, freeLineId } from '@drumlin/core/design'
 import { useJob } from '../job/job.js'
 import ChoiceField from '../sentence/ChoiceField.vue'
 import MeasureField from '../sentence/MeasureField.vue'
+import FoldPart from '../parts/FoldPart.vue'
 
 const props = defineProps<{ derived: Derived }>()
 const emit = defineEmits<{ added: [id: string] }>()
@@ -50,11 +51,16 @@ function add(): void {
 </script>
 
 <template>
-  <details v-if="own" class="fold" data-line-form>
-    <summary>Add a decorative line</summary>
+  <FoldPart v-if="own" data-line-form title="Add a decorative line">
     <p class="sentence">
       On the
-      <ChoiceField :value="own.sheet.id" label="piece of the line" :options="options" @change="choose" />,
+      <ChoiceField
+        :value="own.sheet.id"
+        label="piece of the line"
+        :options="options"
+        then=","
+        @change="choose"
+      />
       <MeasureField
         :value="margin"
         label="line in from the edge"
@@ -67,13 +73,11 @@ function add(): void {
       in from:
     </p>
     <div class="edges" role="group" aria-label="Edges the line follows">
-      <label v-for="e in edges" :key="e.id"
-        ><input v-model="chosen" type="checkbox" :value="e.id" /> {{ e.name }}</label
-      >
+      <v-checkbox-btn v-for="e in edges" :key="e.id" v-model="chosen" :value="e.id" :label="e.name" />
     </div>
     <p v-if="refusal" role="alert" class="refused">{{ refusal }}</p>
-    <button class="act" :disabled="chain.length === 0" @click="add">Add it</button>
-  </details>
+    <v-btn :disabled="chain.length === 0" @click="add">Add it</v-btn>
+  </FoldPart>
 </template>
 
 <style scoped>
@@ -82,9 +86,6 @@ function add(): void {
   flex-wrap: wrap;
   gap: 2px 14px;
   margin-bottom: 8px;
-}
-label {
-  min-height: 26px;
 }
 .sentence {
   margin: 0 0 6px;

@@ -58,36 +58,47 @@ function earlier(by: -1 | 1): void {
 
 <template>
   <div class="acts" role="group" aria-label="What can be done with this run">
-    <button
-      class="plain link"
+    <v-btn
+      variant="plain"
+      class="link"
       @click="wish('turn the run round', { reversed: run.ways.wish.reversed ? undefined : true })"
     >
       {{ run.ways.wish.reversed ? 'sew it the way it was' : 'sew it the other way' }}
-    </button>
-    <button v-if="canSplit" class="plain link" @click="parted">part it at hole {{ hole! + 1 }}</button>
-    <button
+    </v-btn>
+    <v-btn v-if="canSplit" variant="plain" class="link" @click="parted"
+      >part it at hole {{ hole! + 1 }}</v-btn
+    >
+    <v-btn
       v-if="split"
-      class="plain link"
+      variant="plain"
+      class="link"
       @click="job.edit(unsplitRuns(`sew the ${whole(id)} in one`, ids.map(whole)))"
     >
       sew its parts in one
-    </button>
-    <button
+    </v-btn>
+    <v-btn
       v-for="m in merges"
       :key="m.join.id"
-      class="plain link"
+      variant="plain"
+      class="link"
       @click="job.edit(mergeRuns(design, `go on into the ${m.join.name}`, id, m.join.id))"
     >
       go on into the {{ m.join.name }}
-    </button>
-    <button v-if="merged" class="plain link" @click="job.edit(unmergeRun(design, 'sew them apart', id))">
+    </v-btn>
+    <v-btn
+      v-if="merged"
+      variant="plain"
+      class="link"
+      @click="job.edit(unmergeRun(design, 'sew them apart', id))"
+    >
       sew them apart again
-    </button>
-    <button v-if="row.number > 1" class="plain link" @click="earlier(-1)">sooner</button>
-    <button v-if="row.number < rows.length" class="plain link" @click="earlier(1)">later</button>
-    <button
+    </v-btn>
+    <v-btn v-if="row.number > 1" variant="plain" class="link" @click="earlier(-1)">sooner</v-btn>
+    <v-btn v-if="row.number < rows.length" variant="plain" class="link" @click="earlier(1)">later</v-btn>
+    <v-btn
       v-if="run.ways.holes !== 'machine'"
-      class="plain link"
+      variant="plain"
+      class="link"
       @click="
         wish(run.ways.wish.template ? 'no hole template' : 'a hole template', {
           template: run.ways.wish.template ? undefined : true,
@@ -95,10 +106,10 @@ function earlier(by: -1 | 1): void {
       "
     >
       {{ run.ways.wish.template ? 'no template of it' : 'make a hole template' }}
-    </button>
-    <button v-if="isLine" class="plain link" @click="job.edit(removeLine(design, id))">
+    </v-btn>
+    <v-btn v-if="isLine" variant="plain" class="link" @click="job.edit(removeLine(design, id))">
       take this line away
-    </button>
+    </v-btn>
   </div>
 </template>
 

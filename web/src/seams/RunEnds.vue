@@ -7,6 +7,7 @@ import type { Run } from '@drumlin/core/stitch'
 import { useJob } from '../job/job.js'
 import ChoiceField from '../sentence/ChoiceField.vue'
 import MeasureField from '../sentence/MeasureField.vue'
+import FoldPart from '../parts/FoldPart.vue'
 
 /** Where a run starts and ends and how it is locked there, which side shows, and what it goes through. */
 const props = defineProps<{
@@ -108,8 +109,8 @@ const ofRun = (r: Run): string => `the ${r.join.name}`
         :min="0"
         :max="2"
         :step="1"
-        @change="(v) => want('over the edge', { over: { start: v, end: over.end } })"
-      />×</template
+        then="×"
+        @change="(v) => want('over the edge', { over: { start: v, end: over.end } })" /></template
     >; end
     <template v-if="!parted">
       <MeasureField
@@ -141,15 +142,17 @@ const ofRun = (r: Run): string => `the ${r.join.name}`
         :min="0"
         :max="2"
         :step="1"
-        @change="(v) => want('over the edge', { over: { start: over.start, end: v } })"
-      />×</template
+        then="×"
+        @change="(v) => want('over the edge', { over: { start: over.start, end: v } })" /></template
     >. The side that shows is
     <ChoiceField
       :value="row.faces.shows"
       label="side that shows"
       :options="faces"
+      then=";"
       @change="(v) => want('side that shows', { shows: v })"
-    />; thread ends lie on {{ hidden }}.
+    />
+    thread ends lie on {{ hidden }}.
     <template v-if="onward">Its thread goes on from the {{ onward }}, from the hole they share.</template>
     <template v-else-if="!machine"
       >Sewn in
@@ -165,34 +168,21 @@ const ofRun = (r: Run): string => `the ${r.join.name}`
       {{ run.lengths === 1 ? 'length' : 'lengths' }} of thread.</template
     >
   </p>
-  <details class="layers">
-    <summary>Through {{ layers.filter((l) => l.sewn).length }} of {{ layers.length }} pieces</summary>
-    <label v-for="l in layers" :key="l.id">
-      <input
-        type="checkbox"
-        :checked="l.sewn"
-        :disabled="l.sewn && layers.filter((o) => o.sewn).length === 1"
-        @change="setLayer(l.id, ($event.target as HTMLInputElement).checked)"
-      />
-      {{ l.name }}
-    </label>
-  </details>
+  <FoldPart :title="`Through ${layers.filter((l) => l.sewn).length} of ${layers.length} pieces`">
+    <v-checkbox-btn
+      v-for="l in layers"
+      :key="l.id"
+      :model-value="l.sewn"
+      :label="l.name"
+      :disabled="l.sewn && layers.filter((o) => o.sewn).length === 1"
+      @update:model-value="(sewn) => setLayer(l.id, sewn === true)"
+    />
+  </FoldPart>
 </template>
 
 <style scoped>
 .sentence {
   margin: 0 0 8px;
   line-height: 1.75;
-}
-.layers {
-  margin-bottom: 6px;
-}
-.layers summary {
-  cursor: pointer;
-  min-height: 26px;
-}
-label {
-  display: block;
-  min-height: 26px;
 }
 </style>

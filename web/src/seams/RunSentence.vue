@@ -114,8 +114,9 @@ const ofRun = (r: Run): string => `the ${r.join.name}`
       :min="1"
       :max="12"
       :step="0.05"
+      then=","
       @change="(v, g) => want(`pitch of ${ofRun(run)}`, { pitch: v }, g)"
-    />,
+    />
     <ChoiceField
       :value="String(run.ways.every)"
       label="which holes are sewn"
@@ -147,7 +148,7 @@ const ofRun = (r: Run): string => `the ${r.join.name}`
     >.
   </p>
   <RunEnds :derived="derived" :row="row" :ids="ids" :shape="shape" @want="want" />
-  <label v-if="twin" class="both"><input v-model="both" type="checkbox" /> the other side alike</label>
+  <v-checkbox-btn v-if="twin" v-model="both" label="the other side alike" />
   <p v-if="refusal" role="alert" class="refused">{{ refusal }}</p>
 </template>
 

@@ -24,7 +24,7 @@ const far = (mm: number): string => (mm / (settings.unit === 'mm' ? 1000 : 914.4
 
 <template>
   <div ref="box" class="scroll" tabindex="0" role="group" aria-label="All runs, table">
-    <table>
+    <v-table>
       <thead>
         <tr>
           <th scope="col"><span class="visually-hidden">Order</span></th>
@@ -44,13 +44,14 @@ const far = (mm: number): string => (mm / (settings.unit === 'mm' ? 1000 : 914.4
         >
           <td class="figure">{{ r.number }}</td>
           <th scope="row">
-            <button
-              class="plain pick"
+            <v-btn
+              variant="plain"
+              class="pick"
               :aria-pressed="r.run.join.id === chosen"
               @click="emit('choose', r.run.join.id)"
             >
               {{ r.run.join.name }}
-            </button>
+            </v-btn>
             <span v-if="r.run.join.id === chosen && r.coveredBy.length > 0" class="quiet before"
               >before {{ r.coveredBy.join(', ') }} {{ r.coveredBy.length > 1 ? 'cover' : 'covers' }} it</span
             >
@@ -71,7 +72,7 @@ const far = (mm: number): string => (mm / (settings.unit === 'mm' ? 1000 : 914.4
           <td class="figure">{{ Math.round(plan.minutes) }}</td>
         </tr>
       </tfoot>
-    </table>
+    </v-table>
   </div>
 </template>
 

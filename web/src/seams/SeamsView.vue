@@ -22,6 +22,8 @@ import RunTable from './RunTable.vue'
 import SideHoles from './SideHoles.vue'
 import ThreadPanel from './ThreadPanel.vue'
 import ZipDrawing from './ZipDrawing.vue'
+import FoldPart from '../parts/FoldPart.vue'
+import SidePane from '../parts/SidePane.vue'
 
 defineProps<{ id: string }>()
 const job = useJob()
@@ -118,7 +120,7 @@ async function show(finding: Finding): Promise<void> {
         />
       </template>
     </section>
-    <aside class="side" aria-label="The chosen run">
+    <SidePane label="The chosen run">
       <div v-if="row && zip" class="body">
         <h1>{{ row.run.join.name }}</h1>
         <p v-if="zip.back" class="sews">
@@ -147,14 +149,15 @@ async function show(finding: Finding): Promise<void> {
         <RunActs :derived="derived" :row="row" :rows="plan.rows" :ids="together" :hole="hole" />
         <p v-if="elsewhere.length > 0" class="quiet">
           On other runs:
-          <button
+          <v-btn
             v-for="f in elsewhere.slice(0, 4)"
             :key="f.key"
-            class="plain link"
+            variant="plain"
+            class="link"
             @click="f.run && choose(f.run)"
           >
             {{ f.about }}
-          </button>
+          </v-btn>
         </p>
         <FitPanel :settled="settled" />
         <WorkingBox :key="row.run.thread.key" :reckoned="row.run.thread" />
@@ -162,17 +165,16 @@ async function show(finding: Finding): Promise<void> {
         <SideHoles :derived="derived" :row="row" />
         <ThreadPanel :derived="derived" :plan="plan" />
         <LineForm :derived="derived" @added="choose" />
-        <details class="fold">
-          <summary>The whole work</summary>
+        <FoldPart title="The whole work">
           <SentenceLine v-for="s in [...SEWING_SENTENCES, ...SEAM_SENTENCES]" :key="s" :sentence="s" />
-        </details>
+        </FoldPart>
       </div>
       <div v-else class="body">
         <h1>Seams</h1>
         <LineForm :derived="derived" @added="choose" />
       </div>
       <OutputRow :derived="settled" />
-    </aside>
+    </SidePane>
   </div>
 </template>
 
@@ -180,10 +182,10 @@ async function show(finding: Finding): Promise<void> {
 .seams {
   flex: 1;
   min-height: 0;
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) 340px;
+  display: flex;
 }
 .ground {
+  flex: 1;
   background: var(--surface);
   padding: 14px 24px;
   overflow-y: auto;
@@ -194,13 +196,6 @@ async function show(finding: Finding): Promise<void> {
   grid-template-columns: minmax(0, 5fr) minmax(0, 6fr);
   gap: 20px;
   margin-top: 6px;
-}
-.side {
-  border-left: 1px solid var(--hairline);
-  background: var(--ground);
-  display: flex;
-  flex-direction: column;
-  min-height: 0;
 }
 .body {
   flex: 1;

@@ -4,6 +4,7 @@ import type { Derived, SeamRow } from '@drumlin/core/derived'
 import { printLength } from '@drumlin/core/measure'
 import { useSettings } from '../app/settings.js'
 import { layerWords, pitchWords, sharedWords, strikeWords } from './words.js'
+import FoldPart from '../parts/FoldPart.vue'
 
 /** Stitches and pitch of every side of a run, how it is punched, what it shares, and what it goes through. */
 const props = defineProps<{ derived: Derived; row: SeamRow }>()
@@ -13,9 +14,8 @@ const layers = computed(() => layerWords(props.row.run, props.derived))
 </script>
 
 <template>
-  <details class="fold">
-    <summary>Holes side by side</summary>
-    <table class="compared">
+  <FoldPart title="Holes side by side">
+    <v-table class="compared">
       <thead>
         <tr>
           <th scope="col">Side</th>
@@ -37,13 +37,13 @@ const layers = computed(() => layerWords(props.row.run, props.derived))
           </td>
         </tr>
       </tbody>
-    </table>
+    </v-table>
     <p v-if="row.strikes.length > 0">Punched with {{ strikeWords(row.strikes) }}.</p>
     <p v-for="s in shared" :key="s">{{ s }}</p>
     <ul class="list">
       <li v-for="(l, i) in layers" :key="i">{{ l.holes }} through {{ l.names || 'nothing' }}</li>
     </ul>
-  </details>
+  </FoldPart>
 </template>
 
 <style scoped>

@@ -4,6 +4,7 @@ import type { Derived, SeamPlan } from '@drumlin/core/derived'
 import { trimmed } from '@drumlin/core/measure'
 import { diameterOf, needleFor, suitsPitch, threadSizes } from '@drumlin/core/stores'
 import WorkingBox from '../sentence/WorkingBox.vue'
+import FoldPart from '../parts/FoldPart.vue'
 
 const props = defineProps<{ derived: Derived; plan: SeamPlan }>()
 const thread = computed(() => props.derived.design.thread)
@@ -17,8 +18,7 @@ const nameOf = (id: string): string => props.plan.rows.find((r) => r.run.join.id
 </script>
 
 <template>
-  <details class="fold" data-thread>
-    <summary>Thread and needles</summary>
+  <FoldPart data-thread title="Thread and needles">
     <p class="colour">
       <span class="dot" :style="{ background: thread.colour }" aria-hidden="true" />{{ thread.name }},
       {{ thread.fibre }}, {{ diameter.toFixed(2) }} mm.
@@ -48,7 +48,7 @@ const nameOf = (id: string): string => props.plan.rows.find((r) => r.run.join.id
         </template>
       </p>
     </template>
-  </details>
+  </FoldPart>
 </template>
 
 <style scoped>

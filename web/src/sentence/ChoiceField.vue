@@ -1,50 +1,82 @@
-<script setup lang="ts">
-import { computed } from 'vue'
+<script setup lang="ts" generic="T extends string | number">
+import { computed, ref } from 'vue'
 
-export interface Option {
-  readonly value: string
-  readonly label: string
-  readonly why: string
-}
-
-const props = defineProps<{ value: string; label: string; options: readonly Option[] }>()
-const emit = defineEmits<{ change: [value: string] }>()
+/** One of several, said in a sentence. Typing in the open menu goes to what begins with that. */
+const props = defineProps<{
+  value: T
+  label: string
+  options: readonly { readonly value: T; readonly label: string; readonly why?: string }[]
+  /** A sign that stays on its line. */
+  then?: string
+}>()
+const emit = defineEmits<{ change: [value: T] }>()
 const chosen = computed(() => props.options.find((o) => o.value === props.value))
+const said = computed(() => chosen.value?.label ?? String(props.value))
+
+const open = ref(false)
+const list = ref<HTMLElement>()
+/** What was typed within a moment of each other. */
+let typed = { text: '', at: 0 }
+function typedKey(event: KeyboardEvent): void {
+  if (event.key.length !== 1 || event.key === ' ' || event.ctrlKey || event.metaKey || event.altKey) return
+  typed = {
+    text: (event.timeStamp - typed.at < 900 ? typed.text : '') + event.key.toLowerCase(),
+    at: event.timeStamp,
+  }
+  const at = props.options.findIndex((o) =>
+    o.label
+      .toLowerCase()
+      .split(/[\s(]+/)
+      .some((_, i, words) => words.slice(i).join(' ').startsWith(typed.text)),
+  )
+  const items = list.value?.querySelectorAll<HTMLElement>('.v-list-item')
+  if (at >= 0) items?.[at]?.focus()
+}
 </script>
 
 <template>
-  <v-menu>
+  <v-menu v-model="open">
     <template #activator="{ props: opener }">
-      <button
-        v-bind="opener"
-        type="button"
-        class="plain choice"
-        :aria-label="`${label}: ${chosen?.label ?? value}`"
+      <span class="held"
+        ><button v-bind="opener" type="button" class="choice" :aria-label="`${label}: ${said}`">
+          {{ said }}</button
+        >{{ then }}</span
       >
-        {{ chosen?.label ?? value }}
-      </button>
     </template>
-    <v-list :aria-label="label" max-width="360">
-      <v-list-item
-        v-for="o in options"
-        :key="o.value"
-        :active="o.value === value"
-        color="primary"
-        @click="o.value !== value && emit('change', o.value)"
-      >
-        <span class="name">{{ o.label }}</span>
-        <span class="why quiet">{{ o.why }}</span>
-      </v-list-item>
-    </v-list>
+    <div ref="list" @keydown="typedKey">
+      <v-list :aria-label="label" max-width="400" max-height="420">
+        <v-list-item
+          v-for="o in options"
+          :key="o.value"
+          :active="o.value === value"
+          :aria-current="o.value === value ? 'true' : undefined"
+          color="primary"
+          @click="o.value !== value && emit('change', o.value)"
+        >
+          <span class="name">{{ o.label }}</span>
+          <span v-if="o.why" class="why quiet">{{ o.why }}</span>
+        </v-list-item>
+      </v-list>
+    </div>
   </v-menu>
 </template>
 
 <style scoped>
+.held {
+  white-space: nowrap;
+}
 .choice {
   display: inline;
-  font-weight: 650;
+  padding: 0;
+  border: 0;
   border-bottom: 2px solid color-mix(in srgb, var(--moss) 45%, transparent);
+  background: none;
+  color: inherit;
+  font: inherit;
+  font-weight: 650;
+  text-align: inherit;
   white-space: normal;
+  cursor: pointer;
 }
 .choice:hover {
   border-bottom-color: var(--moss);

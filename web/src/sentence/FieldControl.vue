@@ -6,11 +6,16 @@ import { printPitch, printWeight } from '@drumlin/core/measure'
 import { type Leather, leatherAt, leatherUsed } from '@drumlin/core/stores'
 import { useSettings } from '../app/settings.js'
 import { useStores } from '../job/stores.js'
-import ChoiceField, { type Option } from './ChoiceField.vue'
+import ChoiceField from './ChoiceField.vue'
 import MeasureField from './MeasureField.vue'
 import { printMeasure } from './measures.js'
 import { useTarget } from './target.js'
 
+interface Option {
+  readonly value: string
+  readonly label: string
+  readonly why: string
+}
 const props = defineProps<{ field: Field }>()
 const target = useTarget()
 const stores = useStores()
@@ -183,13 +188,14 @@ const current = computed(() => (props.field.type === 'choice' ? String(value.val
           @change="
             (use) => set(field.path, leatherUsed(leather, use as Leather['use']), `${leather.name}, ${use}`)
           "
-        />)<button
+        />)<v-btn
           v-if="newer"
-          class="plain shelf"
+          variant="plain"
+          class="shelf"
           @click="set(field.path, newer, `${newer.name} as on the shelf`)"
         >
           take it as it is on the shelf
-        </button></template
+        </v-btn></template
       >
     </template>
   </span>

@@ -13,8 +13,10 @@ const props = withDefaults(
     step: number
     drag?: boolean
     refusal?: string
+    /** A sign that stays on its line. */
+    then?: string
   }>(),
-  { refusal: '' },
+  { refusal: '', then: '' },
 )
 const emit = defineEmits<{ change: [value: number, gesture?: string] }>()
 const settings = useSettings()
@@ -106,6 +108,7 @@ function dragged(event: PointerEvent): void {
       @pointercancel="held = undefined"
       >↔</span
     >
+    <template v-if="then">{{ then }}</template>
     <span v-if="editing !== undefined && other" class="other quiet" aria-hidden="true">{{ other }}</span>
     <span v-if="error || refusal" :id="`${id}-error`" class="error" role="alert">{{ error || refusal }}</span>
   </span>

@@ -52,9 +52,9 @@ const takeBack = (): void => void job.edit(giveBack(props.reckoned.label, [props
 <template>
   <div class="one" :data-size="reckoned.key">
     <div class="line">
-      <button class="plain label" :aria-expanded="shown ? 'true' : 'false'" @click="shown = !shown">
+      <v-btn variant="plain" class="label" :aria-expanded="shown ? 'true' : 'false'" @click="shown = !shown">
         <span aria-hidden="true" class="turn">{{ shown ? '▾' : '▸' }}</span>{{ reckoned.label }}
-      </button>
+      </v-btn>
       <span class="value">
         <span v-if="!writable" class="figure">{{ printed }}</span>
         <MeasureField
@@ -69,12 +69,12 @@ const takeBack = (): void => void job.edit(giveBack(props.reckoned.label, [props
     </div>
     <div v-if="reckoned.overridden" class="own">
       <span>yours; the working says {{ print(reckoned.figured) }}</span>
-      <button class="act" @click="takeBack">Give it back</button>
+      <v-btn @click="takeBack">Give it back</v-btn>
     </div>
     <pre
       v-if="shown"
       class="working figure"
-      tabindex="0"
+      role="group"
       :aria-label="`Working of ${reckoned.label}`"
     ><template v-for="(l, i) in lines" :key="i">{{ l }}
 </template></pre>
@@ -141,7 +141,6 @@ const takeBack = (): void => void job.edit(giveBack(props.reckoned.label, [props
   font-size: 13px;
   line-height: 1.5;
   white-space: pre-wrap;
-  max-height: 136px;
-  overflow: auto;
+  overflow-wrap: anywhere;
 }
 </style>

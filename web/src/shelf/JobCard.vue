@@ -77,14 +77,15 @@ watch(
           {{ card.open === 0 ? 'nothing to look at' : `${card.open} to look at` }}
         </template>
         <template v-else-if="failed"
-          >No picture: {{ failed }}. <button class="plain link" @click="draw">Try again</button></template
+          >No picture: {{ failed }}.
+          <v-btn variant="plain" class="link" @click="draw">Try again</v-btn></template
         >
         <template v-else>…</template>
         <span v-if="job.example" class="mark">example</span>
       </p>
-      <button class="plain link quiet" :aria-label="`Remove ${job.name}`" @click="emit('remove')">
+      <v-btn variant="plain" class="link quiet" :aria-label="`Remove ${job.name}`" @click="emit('remove')">
         Remove
-      </button>
+      </v-btn>
     </template>
   </li>
 </template>

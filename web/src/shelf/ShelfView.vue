@@ -1,10 +1,9 @@
 <script setup lang="ts">
-import { ref } from 'vue'
 import { kindIds, kindOf } from '@drumlin/core/kinds'
 import JobCard from './JobCard.vue'
 import { useShelf } from './useShelf.js'
+import { useFileDialog } from '@vueuse/core'
 
-const picker = ref<HTMLInputElement>()
 const {
   own,
   examples,
@@ -22,6 +21,8 @@ const {
   clearExamples,
   fetchExamples,
 } = useShelf()
+const picker = useFileDialog({ accept: '.json,.drumlin.json,application/json', multiple: false, reset: true })
+picker.onChange((files) => files?.[0] && void opened(files[0]))
 </script>
 
 <template>
@@ -30,7 +31,7 @@ const {
       <h1>Shelf</h1>
       <v-menu>
         <template #activator="{ props: opener }">
-          <button v-bind="opener" type="button" class="act main">Start a new job</button>
+          <v-btn v-bind="opener" type="button" variant="flat">Start a new job</v-btn>
         </template>
         <v-list aria-label="What to make" max-width="460">
           <v-list-item v-for="id in kindIds()" :key="id" @click="start(id)">
@@ -39,16 +40,7 @@ const {
           </v-list-item>
         </v-list>
       </v-menu>
-      <button class="act" @click="picker?.click()">Open a design file</button>
-      <input
-        ref="picker"
-        type="file"
-        accept=".json,.drumlin.json,application/json"
-        class="visually-hidden"
-        tabindex="-1"
-        aria-label="Design file"
-        @change="opened"
-      />
+      <v-btn @click="picker.open()">Open a design file</v-btn>
     </header>
     <p v-if="reading" role="status">
       Reading {{ reading.name }} … <v-btn @click="reading.stop.abort()">Stop</v-btn>
@@ -56,9 +48,9 @@ const {
     <p v-if="refused" class="refused" role="alert">{{ refused }}</p>
     <p v-if="said" role="status">{{ said }}</p>
     <p v-if="loaded && jobs.length === 0" class="first">
-      The shelf is empty. <button class="act" @click="start('bifold')">Start a bifold wallet</button> lays out
-      a whole wallet for six cards at once, to be changed from there; or
-      <button class="act" @click="fetchExamples">look at the examples</button>
+      The shelf is empty. <v-btn @click="start('bifold')">Start a bifold wallet</v-btn> lays out a whole
+      wallet for six cards at once, to be changed from there; or
+      <v-btn @click="fetchExamples">look at the examples</v-btn>
     </p>
     <section v-if="own.length > 0" aria-labelledby="own">
       <h2 id="own">Jobs</h2>
@@ -73,10 +65,10 @@ const {
       <ul class="cards">
         <JobCard v-for="j in examples" :key="j.id" :job="j" @remove="removing = j" @keep="keepRaw(j)" />
       </ul>
-      <button class="act" @click="clearExamples">Remove the examples</button>
+      <v-btn @click="clearExamples">Remove the examples</v-btn>
     </section>
     <p v-else-if="jobs.length > 0">
-      <button class="act" @click="fetchExamples">Bring the examples back</button>
+      <v-btn @click="fetchExamples">Bring the examples back</v-btn>
     </p>
     <v-dialog
       :model-value="removing !== undefined"
@@ -87,8 +79,8 @@ const {
         <h2 id="removing">Remove “{{ removing.name }}”?</h2>
         <p>It goes from this browser with its whole log of edits. A design file kept elsewhere stays.</p>
         <div class="row">
-          <button class="act" @click="removing = undefined">Keep it</button
-          ><button class="act main" @click="takeAway(removing)">Remove it</button>
+          <v-btn @click="removing = undefined">Keep it</v-btn
+          ><v-btn variant="flat" @click="takeAway(removing)">Remove it</v-btn>
         </div>
       </v-card>
     </v-dialog>

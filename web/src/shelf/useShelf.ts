@@ -81,11 +81,7 @@ export function useShelf() {
 
   /** The file that is being read, and what stops it. */
   const reading = shallowRef<{ readonly name: string; readonly stop: AbortController }>()
-  async function opened(event: Event): Promise<void> {
-    const input = event.target as HTMLInputElement
-    const file = input.files?.[0]
-    input.value = ''
-    if (!file) return
+  async function opened(file: File): Promise<void> {
     refused.value = ''
     const stop = new AbortController()
     reading.value = { name: file.name, stop }

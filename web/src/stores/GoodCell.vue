@@ -5,6 +5,7 @@ import { type Column, type Good, type Thread, parseThreadSize } from '@drumlin/c
 import { useSettings } from '../app/settings.js'
 import MeasureField from '../sentence/MeasureField.vue'
 import NameField from '../sentence/NameField.vue'
+import ChoiceField from '../sentence/ChoiceField.vue'
 
 const props = defineProps<{ good: Good; column: Column }>()
 const emit = defineEmits<{ change: [value: unknown] }>()
@@ -77,28 +78,36 @@ function written(text: string): void {
     :label="label"
     @change="(to) => emit('change', to)"
   />
-  <select
+  <ChoiceField
     v-else-if="column.type === 'choice'"
-    :value="value"
-    :aria-label="label"
-    @change="emit('change', ($event.target as HTMLSelectElement).value)"
-  >
-    <option v-for="c in column.choices" :key="c">{{ c }}</option>
-  </select>
-  <input
+    :value="value as string"
+    :label="label"
+    :options="(column.choices ?? []).map((c) => ({ value: c, label: c }))"
+    @change="(to) => emit('change', to)"
+  />
+  <v-checkbox-btn
     v-else-if="column.type === 'yesno'"
-    type="checkbox"
-    :checked="value as boolean"
+    :model-value="value as boolean"
     :aria-label="label"
-    @change="emit('change', ($event.target as HTMLInputElement).checked)"
+    @update:model-value="(to) => emit('change', to === true)"
   />
-  <input
-    v-else-if="column.type === 'colour'"
-    type="color"
-    :value="value"
-    :aria-label="label"
-    @change="emit('change', ($event.target as HTMLInputElement).value)"
-  />
+  <v-menu v-else-if="column.type === 'colour'" :close-on-content-click="false">
+    <template #activator="{ props: opener }">
+      <v-btn
+        v-bind="opener"
+        variant="plain"
+        class="swatch"
+        :style="{ background: value as string }"
+        :aria-label="label"
+      />
+    </template>
+    <v-color-picker
+      :model-value="value as string"
+      mode="hex"
+      :modes="['hex']"
+      @update:model-value="(to: string) => emit('change', to.slice(0, 7).toLowerCase())"
+    />
+  </v-menu>
   <template v-else>
     <NameField
       class="text"
@@ -113,8 +122,7 @@ function written(text: string): void {
 </template>
 
 <style scoped>
-.text,
-select {
+.text {
   font: 600 15px var(--ui);
   color: var(--ink);
   background: none;
@@ -123,14 +131,10 @@ select {
   field-sizing: content;
   min-width: 60px;
 }
-select {
-  background: var(--surface);
-}
-.text:hover,
-select:hover {
+.text:hover {
   border-bottom-color: var(--moss);
 }
-input[type='color'] {
+.swatch {
   width: 34px;
   height: 24px;
   padding: 0;

@@ -2,6 +2,7 @@
 import { HIDE_PARTS, type HidePart, type Leather } from '@drumlin/core/stores'
 import MeasureField from '../sentence/MeasureField.vue'
 import NameField from '../sentence/NameField.vue'
+import ChoiceField from '../sentence/ChoiceField.vue'
 
 /** Hides and parts of hides on the shelf, with their area and what they cost. */
 const props = defineProps<{ leather: Leather }>()
@@ -25,13 +26,13 @@ const perDm2 = (p: HidePart): string =>
 <template>
   <h3>On the shelf</h3>
   <p v-for="(p, i) in leather.parts" :key="i">
-    <select
+    <ChoiceField
       :value="p.part"
-      :aria-label="`part ${i + 1} of ${leather.name}`"
-      @change="part(i, { part: ($event.target as HTMLSelectElement).value as HidePart['part'] })"
-    >
-      <option v-for="o in HIDE_PARTS" :key="o">{{ o }}</option></select
-    >,
+      :label="`part ${i + 1} of ${leather.name}`"
+      :options="HIDE_PARTS.map((o) => ({ value: o, label: o }))"
+      then=","
+      @change="(one) => part(i, { part: one })"
+    />
     <MeasureField
       :value="p.area"
       :label="`area of part ${i + 1} in dm²`"
@@ -58,9 +59,11 @@ const perDm2 = (p: HidePart): string =>
       @change="(c) => part(i, { currency: c.toUpperCase() })"
     />
     <span class="quiet">{{ perDm2(p) }}</span>
-    <button class="plain link" :aria-label="`Take out part ${i + 1}`" @click="dropPart(i)">take out</button>
+    <v-btn variant="plain" class="link" :aria-label="`Take out part ${i + 1}`" @click="dropPart(i)"
+      >take out</v-btn
+    >
   </p>
-  <p><button class="act" @click="addPart">Add a hide or a part of one</button></p>
+  <p><v-btn @click="addPart">Add a hide or a part of one</v-btn></p>
 </template>
 
 <style scoped>
@@ -70,13 +73,6 @@ h3 {
 }
 p {
   margin: 4px 0 8px;
-}
-select {
-  font: 600 15px var(--ui);
-  color: var(--ink);
-  background: var(--surface);
-  border: 0;
-  border-bottom: 1px solid var(--hairline);
 }
 .link {
   text-decoration: underline;

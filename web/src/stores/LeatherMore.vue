@@ -69,7 +69,8 @@ async function print(): Promise<void> {
             :step="0.05"
             @change="(v) => spot(i, v)"
           />
-          <button class="plain link" :aria-label="`Take out spot ${i + 1}`" @click="dropSpot(i)">×</button
+          <v-btn variant="plain" class="link" :aria-label="`Take out spot ${i + 1}`" @click="dropSpot(i)"
+            >×</v-btn
           >{{ ' ' }}
         </template>
         : {{ printWeight(mean, settings.unit) }} on average
@@ -77,7 +78,7 @@ async function print(): Promise<void> {
       <p v-else class="quiet">
         No spot is measured yet; several, from backbone to belly, say what the hide really is.
       </p>
-      <p><button class="act" @click="addSpot">Add a spot</button></p>
+      <p><v-btn @click="addSpot">Add a spot</v-btn></p>
       <p>
         It stretches
         <MeasureField
@@ -120,8 +121,10 @@ async function print(): Promise<void> {
           :min="0"
           :max="2"
           :step="0.05"
+          then=";"
           @change="(atEdge) => set({ atEdge })"
-        />; it takes
+        />
+        it takes
         <MeasureField
           :value="leather.threadFactor"
           :label="`thread factor of ${leather.name}`"
@@ -139,12 +142,12 @@ async function print(): Promise<void> {
       <h3>Test pieces</h3>
       <p class="quiet">Print the sheet, make its four pieces, measure, and write down what came out.</p>
       <p>
-        <button class="act" :disabled="drawing" @click="print">Print the test pieces</button>
+        <v-btn :disabled="drawing" @click="print">Print the test pieces</v-btn>
         <span v-if="drawing" role="status">drawing …</span>
       </p>
       <p v-if="failed" role="alert" class="failed">{{ failed }}</p>
       <TrialForm :leather="leather" @change="(trials) => set({ trials })" />
-      <table v-if="known">
+      <v-table v-if="known">
         <thead>
           <tr>
             <th scope="col">learnt</th>
@@ -163,11 +166,11 @@ async function print(): Promise<void> {
             </tr>
           </template>
         </tbody>
-      </table>
+      </v-table>
       <p v-if="known">
-        <button class="act main" @click="emit('change', withLessons(leather))">
+        <v-btn variant="flat" @click="emit('change', withLessons(leather))">
           Reckon with what was learnt
-        </button>
+        </v-btn>
       </p>
       <p v-if="known" class="quiet">
         Jobs keep their own copy of a leather; there it says that the shelf has newer numbers, to be taken in

@@ -57,7 +57,7 @@ async function putBack(): Promise<void> {
   <section :aria-labelledby="`shelf-${shelf}`" :data-shelf="shelf">
     <h2 :id="`shelf-${shelf}`">{{ names.title }}</h2>
     <div class="wide" tabindex="0" role="group" :aria-label="`${names.title}, table`">
-      <table>
+      <v-table>
         <thead>
           <tr>
             <th
@@ -66,9 +66,9 @@ async function putBack(): Promise<void> {
               scope="col"
               :aria-sort="sorting === c.key ? 'ascending' : undefined"
             >
-              <button class="plain" @click="sorting = sorting === c.key ? undefined : c.key">
+              <v-btn variant="plain" @click="sorting = sorting === c.key ? undefined : c.key">
                 {{ c.label }}{{ sorting === c.key ? ' ▴' : '' }}
-              </button>
+              </v-btn>
             </th>
             <th scope="col"><span class="visually-hidden">what can be done</span></th>
           </tr>
@@ -80,17 +80,22 @@ async function putBack(): Promise<void> {
                 <GoodCell :good="g" :column="c" @change="(to) => change(g, c.key, to)" />
               </td>
               <td class="acts">
-                <button
+                <v-btn
                   v-if="shelf === 'leathers'"
-                  class="plain link"
+                  variant="plain"
+                  class="link"
                   :aria-label="`More of ${g.name}`"
                   :aria-expanded="shown === g.id ? 'true' : 'false'"
                   @click="shown = shown === g.id ? undefined : g.id"
                 >
                   more
-                </button>
-                <button class="plain link" :aria-label="`Copy ${g.name}`" @click="copy(g)">copy</button>
-                <button class="plain link" :aria-label="`Remove ${g.name}`" @click="remove(g)">remove</button>
+                </v-btn>
+                <v-btn variant="plain" class="link" :aria-label="`Copy ${g.name}`" @click="copy(g)"
+                  >copy</v-btn
+                >
+                <v-btn variant="plain" class="link" :aria-label="`Remove ${g.name}`" @click="remove(g)"
+                  >remove</v-btn
+                >
               </td>
             </tr>
             <tr v-if="shown === g.id && shelf === 'leathers'">
@@ -100,22 +105,22 @@ async function putBack(): Promise<void> {
             </tr>
           </template>
         </tbody>
-      </table>
+      </v-table>
     </div>
     <p v-if="refused" role="alert" class="refused">{{ refused }}</p>
     <p v-if="removed" role="status">
       “{{ removed.name }}” was removed; jobs that use it keep their own copy.
-      <button class="act" @click="putBack">Put it back</button>
+      <v-btn @click="putBack">Put it back</v-btn>
     </p>
     <p class="row">
-      <button class="act" @click="copy(own[0]!, `new ${names.one}`)">Add another {{ names.one }}</button>
+      <v-btn @click="copy(own[0]!, `new ${names.one}`)">Add another {{ names.one }}</v-btn>
       <span v-if="examples.length > 0" class="quiet">
         From the examples:
         <template v-for="(g, i) in examples" :key="g.id"
           >{{ i > 0 ? ' · ' : ''
-          }}<button class="plain link" :aria-label="`Copy ${g.name} to my own`" @click="copy(g)">
+          }}<v-btn variant="plain" class="link" :aria-label="`Copy ${g.name} to my own`" @click="copy(g)">
             {{ g.name }}
-          </button></template
+          </v-btn></template
         >
       </span>
     </p>

@@ -5,6 +5,7 @@ import { type Leather, type Trial, trialProblem } from '@drumlin/core/stores'
 import { useStores } from '../job/stores.js'
 import MeasureField from '../sentence/MeasureField.vue'
 import type { MeasureSort } from '../sentence/measures.js'
+import ChoiceField from '../sentence/ChoiceField.vue'
 
 const props = defineProps<{ leather: Leather }>()
 const emit = defineEmits<{ change: [trials: Trial[]] }>()
@@ -56,6 +57,7 @@ const NAMES: Readonly<Record<Sort, string>> = {
   skive: 'skive strip',
   thread: 'row of holes',
 }
+const SORTS = (Object.keys(NAMES) as Sort[]).map((value) => ({ value, label: NAMES[value] }))
 const plan = computed(() => couponPlan(props.leather, stores.all.irons[1] ?? stores.all.irons[0]!))
 const sort = ref<Sort>('fold')
 const written = ref<Record<string, number>>({})
@@ -118,12 +120,14 @@ const said = (t: Trial): string =>
 
 <template>
   <p>
-    <label
-      >Measured on the
-      <select v-model="sort" aria-label="which test piece">
-        <option v-for="(label, key) in NAMES" :key="key" :value="key">{{ label }}</option>
-      </select></label
-    >:
+    Measured on the
+    <ChoiceField
+      :value="sort"
+      label="which test piece"
+      :options="SORTS"
+      then=":"
+      @change="(one) => (sort = one)"
+    />
     <template v-for="a in ASKS[sort]" :key="`${sort} ${a.key}`">
       {{ a.label }}
       <MeasureField
@@ -133,14 +137,15 @@ const said = (t: Trial): string =>
         @change="(v) => (written[`${sort} ${a.key}`] = v)"
       />{{ ' ' }}
     </template>
-    <button class="act" @click="add">Write it down</button>
+    <v-btn @click="add">Write it down</v-btn>
   </p>
   <p v-if="problem" role="alert" class="problem">{{ problem }}</p>
   <ul v-if="leather.trials.length > 0">
     <li v-for="(t, i) in leather.trials" :key="i">
       {{ NAMES[t.type] }}: {{ said(t) }}
-      <button
-        class="plain link"
+      <v-btn
+        variant="plain"
+        class="link"
         :aria-label="`Take out test ${i + 1}`"
         @click="
           emit(
@@ -150,19 +155,12 @@ const said = (t: Trial): string =>
         "
       >
         take out
-      </button>
+      </v-btn>
     </li>
   </ul>
 </template>
 
 <style scoped>
-select {
-  font: 600 15px var(--ui);
-  color: var(--ink);
-  background: var(--surface);
-  border: 0;
-  border-bottom: 1px solid var(--hairline);
-}
 .problem {
   color: var(--rowan);
 }

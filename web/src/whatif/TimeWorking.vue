@@ -2,28 +2,21 @@
 import type { Figures } from '@drumlin/core/overview'
 import { explainLine } from '@drumlin/core/working'
 import { useSettings } from '../app/settings.js'
+import FoldPart from '../parts/FoldPart.vue'
 
 defineProps<{ time: Figures['time'] }>()
 const settings = useSettings()
 </script>
 
 <template>
-  <details>
-    <summary>by a plain pace, minutes</summary>
+  <FoldPart title="by a plain pace, minutes">
     <ul class="figure">
       <li v-for="part in time.parts" :key="part.key">{{ explainLine(part, settings.unit) }}</li>
     </ul>
-  </details>
+  </FoldPart>
 </template>
 
 <style scoped>
-details {
-  font-size: 13px;
-}
-summary {
-  cursor: pointer;
-  min-height: 24px;
-}
 ul {
   list-style: none;
   margin: 4px 0;

@@ -52,13 +52,14 @@ function drop(field: Field): void {
     <p v-for="f in fields" :key="f.id" class="line">
       <span class="label">{{ f.label }}</span>
       <FieldControl :field="f" />
-      <button
-        class="plain drop"
+      <v-btn
+        variant="plain"
+        class="drop"
         :aria-label="`Leave the ${f.label} of ${variant.name} as it is`"
         @click="drop(f)"
       >
         ×
-      </button>
+      </v-btn>
     </p>
     <p class="line more">
       <ChoiceField

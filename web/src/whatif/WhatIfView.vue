@@ -107,28 +107,29 @@ async function take(i: number): Promise<void> {
         The same work made otherwise, side by side. Nothing is changed until you take one; undo brings the
         other back.
       </p>
-      <button class="act" :disabled="variants.length >= MOST" @click="add">Put another beside it</button>
+      <v-btn :disabled="variants.length >= MOST" @click="add">Put another beside it</v-btn>
     </header>
     <p v-if="failed" role="alert" class="failed">{{ failed }}</p>
     <p v-if="unweighed" role="alert" class="failed">
       The figures could not be worked out: {{ unweighed }}.
       <v-btn @click="weigh">Try again</v-btn>
     </p>
-    <table>
+    <v-table>
       <thead>
         <tr>
           <td class="corner" />
           <th scope="col">As it is</th>
           <th v-for="(v, i) in variants" :key="v.name" scope="col">
             {{ v.name }}
-            <button
+            <v-btn
               v-if="i > 0"
-              class="plain quiet away"
+              variant="plain"
+              class="quiet away"
               :aria-label="`Take ${v.name} away`"
               @click="remove(i)"
             >
               take away
-            </button>
+            </v-btn>
           </th>
         </tr>
         <tr class="settings">
@@ -177,18 +178,18 @@ async function take(i: number): Promise<void> {
           <td />
           <td class="quiet">on the bench</td>
           <td v-for="(v, i) in variants" :key="v.name">
-            <button
-              class="act main"
+            <v-btn
+              variant="flat"
               :disabled="v.edit.changes.length === 0"
               :aria-label="`Take ${v.name}`"
               @click="take(i)"
             >
               Take {{ v.name }}
-            </button>
+            </v-btn>
           </td>
         </tr>
       </tfoot>
-    </table>
+    </v-table>
   </div>
 </template>
 
