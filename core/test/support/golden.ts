@@ -1,8 +1,6 @@
 import { findingsOf, overruledFor, sayFinding } from '@drumlin/core/check'
 import { type Derived, derive, seamPlan, toBuy, zipFor } from '@drumlin/core/derived'
-import { type Design, applyEdit, wishRuns } from '@drumlin/core/design'
-import { type Path, type Point, boxCentre, boxUnion, point } from '@drumlin/core/geometry'
-import { type LayerSpan, transect } from '@drumlin/core/layup'
+import type { Design } from '@drumlin/core/design'
 import { figuresOf } from '@drumlin/core/overview'
 import { ENTRIES, reckonEntry } from '@drumlin/core/pocketbook'
 import type { Piece } from '@drumlin/core/reckon'
@@ -12,67 +10,10 @@ import { couponDrawing } from '../../src/coupons/index.js'
 import { coverPages } from '../../src/exchange/pdf/cover/index.js'
 import { planPrint } from '../../src/exchange/pdf/write.js'
 import { type Drawn, laidOut } from '../../src/drawing/index.js'
-import type { Segment } from '../../src/geometry/index.js'
 import { alikePieces } from '../../src/reckon/index.js'
 import type { Reckoned } from '../../src/working/index.js'
-
-/** To 0.01; what lies on the middle between two hundredths is not tipped over by the last bit of a number. */
-const n = (value: number): string => String(Math.round((value + 1e-7) * 100) / 100 + 0)
-const at = ({ x, y }: Point): string => `${n(x)},${n(y)}`
-const degrees = (radians: number): string =>
-  String(Math.round(((radians * 180) / Math.PI) * 10 + 1e-6) / 10 + 0)
-
-/** So many words to a line, so that a change shows where it is. */
-function inLines(words: readonly string[], each: number, indent = '    '): string[] {
-  const lines: string[] = []
-  for (let i = 0; i < words.length; i += each) lines.push(indent + words.slice(i, i + each).join(' '))
-  return lines
-}
-
-const segmentSaid = (s: Segment): string =>
-  s.type === 'line'
-    ? `L${at(s.to)}`
-    : s.type === 'arc'
-      ? `A${at(s.centre)};${degrees(s.sweep)};${at(s.to)}`
-      : `C${at(s.c1)};${at(s.c2)};${at(s.to)}`
-
-const pathSaid = (path: Path): string[] => {
-  const [first] = path.segments
-  return inLines(
-    [...(first ? [`M${at(first.from)}`] : []), ...path.segments.map(segmentSaid), path.closed ? 'Z' : ''],
-    8,
-  )
-}
-
-/** Any plain data on one line: numbers to 0.01, points and paths as they are said above. */
-function said(value: unknown): string {
-  if (typeof value === 'number') return n(value)
-  if (value === null || typeof value !== 'object') return String(value)
-  if (Array.isArray(value)) return `[${value.map(said).join(' ')}]`
-  const one = value as Record<string, unknown>
-  if (Array.isArray(one.segments))
-    return pathSaid(one as unknown as Path)
-      .map((l) => l.trim())
-      .join(' ')
-  if (typeof one.x === 'number' && typeof one.y === 'number' && Object.keys(one).length === 2)
-    return at(one as unknown as Point)
-  if (one.kind === 'reckoned') return n(one.value as number)
-  return Object.entries(one)
-    .filter(([, v]) => v !== undefined && typeof v !== 'function')
-    .map(([k, v]) => `${k}=${said(v)}`)
-    .join(' ')
-}
-
-/** Equal numbers beside each other once, with how many there are. */
-function runLengths(values: readonly string[]): string[] {
-  const out: { value: string; count: number }[] = []
-  for (const value of values) {
-    const last = out[out.length - 1]
-    if (last?.value === value) last.count += 1
-    else out.push({ value, count: 1 })
-  }
-  return out.map(({ value, count }) => (count > 1 ? `${value}×${count}` : value))
-}
+import { at, degrees, inLines, n, pathSaid, runLengths, said } from './goldenSaid.js'
+import { templateLines, transectLines } from './goldenWork.js'
 
 function workings(of: Derived): string[] {
   const seen = new Set<string>()
@@ -164,57 +105,6 @@ const drawnSaid = (drawn: readonly Drawn[]): string[] =>
           .join(' ')}`
       : said(d),
   )
-
-/** Stretches of a layer at one height as one: where it begins, its lower and its upper face. */
-const heights = (spans: readonly LayerSpan[]): string[] =>
-  spans.flatMap(({ start, end, bottom, top }, i) => {
-    const said = `${bottom.map(n).join('/')} ${top.map(n).join('/')}`
-    const before = spans[i - 1]
-    const goes =
-      before &&
-      n(before.end) === n(start) &&
-      `${before.bottom.map(n).join('/')} ${before.top.map(n).join('/')}` === said
-    const last = spans[i + 1] === undefined ? `…${n(end)}` : ''
-    return goes ? (last ? [last] : []) : [`${n(start)} ${said}${last}`]
-  })
-
-/** Across, down and from corner to corner of each state: what each layer does, the totals at the steps, the bends. */
-const transectLines = (of: Derived): string[] =>
-  of.works.flatMap((work) => {
-    if (work.sheets.length === 0) return []
-    const box = boxUnion(work.sheets.map((s) => s.box))
-    const middle = boxCentre(box)
-    const cuts = [
-      [point(box.left - 3, middle.y), point(box.right + 3, middle.y)],
-      [point(middle.x + 0.3, box.top - 3), point(middle.x + 0.3, box.bottom + 3)],
-      [point(box.right + 3, box.top - 2), point(box.left - 2, box.bottom + 3)],
-    ] as const
-    return cuts.flatMap(([from, to]) => {
-      const { layers, steps, thickest, bends } = transect(work, from, to, true)
-      return [
-        `transect of ${work.layup.id} ${at(from)} to ${at(to)}: at most ${n(thickest)}`,
-        ...layers.map((l) => `  ${l.sheetId}: ${heights(l.spans).join('; ')}`),
-        ...inLines(
-          steps.map((s) => `${n(s.start)}:${s.total.map(n).join('/')}`),
-          16,
-        ),
-        ...bends.map((b) => `  bend ${said(b)}`),
-      ]
-    })
-  })
-
-/** A card template of every run that can have one. */
-function templateLines(of: Derived): string[] {
-  const ids = of.runs.map((r) => r.join.id)
-  const wished = applyEdit(of.design, wishRuns('templates of all', ids, { template: true }))
-  if (!wished.ok) return [`no templates: ${wished.why}`]
-  return derive(wished.design)
-    .pieces.filter((p) => p.id.startsWith('template-'))
-    .flatMap((p) => [
-      `${p.id}: ${p.name}, ${p.holes.length} holes, named at ${said(p.panel.labelAt)}`,
-      ...pathSaid(p.cut),
-    ])
-}
 
 const printedLines = (of: Derived): string[] =>
   alikePieces(of.pieces).map((p) => `  ${p.name}: ${p.count}, ${p.flipped} turned over`)
