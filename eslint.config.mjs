@@ -29,6 +29,31 @@ export default ts.config(
       'vue/require-default-prop': 'off',
     },
   },
+  {
+    // Every control is the toolkit's; those that stand inside sentences are ours, and live in one folder.
+    files: ['web/src/**/*.vue'],
+    ignores: ['web/src/sentence/**'],
+    rules: {
+      'vue/no-restricted-html-elements': [
+        'error',
+        ...[
+          'button',
+          'input',
+          'select',
+          'textarea',
+          'table',
+          'details',
+          'dialog',
+          'progress',
+          'meter',
+          'form',
+        ].map((element) => ({
+          element,
+          message: 'The toolkit has this part; inside a sentence take one of web/src/sentence.',
+        })),
+      ],
+    },
+  },
   { files: ['**/*.mjs'], languageOptions: { globals: globals.node } },
   {
     files: ['core/src/**/*.ts'],

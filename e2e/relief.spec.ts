@@ -66,7 +66,7 @@ test('what if: two variants beside the work, one of them taken', async ({ page }
   await write(page, 'card pockets a side', '2')
   await expect(cell('Pieces', 3)).toContainText('−2', { timeout: 15_000 })
   await expect(page.getByText('4 cards, 8 notes')).toBeVisible()
-  await page.getByText('by a plain pace, minutes').first().click()
+  await page.getByText('minute by minute').first().click()
   await expect(page.getByText(/punching and sewing, minutes \d+ = \(\d+ blows × 25 s/).first()).toBeVisible()
   await accessible(page)
   await page.getByRole('button', { name: 'Take C', exact: true }).click()

@@ -1,12 +1,10 @@
 <script setup lang="ts">
 import { useDocumentVisibility, useEventListener, useTitle } from '@vueuse/core'
-import { computed, ref, watch } from 'vue'
+import { computed, defineAsyncComponent, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { useDisplay, useTheme } from 'vuetify'
 import { useJob } from '../job/job.js'
 import { storageState } from '../storage/state.js'
-import FindDialog from './FindDialog.vue'
-import KeysDialog from './KeysDialog.vue'
 import NotOpened from './NotOpened.vue'
 import SaveBar from './SaveBar.vue'
 import { SCREENS } from './screens.js'
@@ -30,8 +28,14 @@ watch(
   { immediate: true },
 )
 
+// Fetched when they are first asked for.
+const FindDialog = defineAsyncComponent(() => import('./FindDialog.vue'))
+const KeysDialog = defineAsyncComponent(() => import('./KeysDialog.vue'))
 const finding = ref(false)
 const showingKeys = ref(false)
+const [sought, keysAsked] = [ref(false), ref(false)]
+watch(finding, (now) => now && (sought.value = true))
+watch(showingKeys, (now) => now && (keysAsked.value = true))
 /** Whether the trail is drawn out where there is no room for it. */
 const trail = ref(false)
 const jobId = computed(() => (typeof route.params.id === 'string' ? route.params.id : undefined))
@@ -116,8 +120,8 @@ useKeys({
         is kept …
       </p>
     </v-main>
-    <FindDialog v-model="finding" :job-id="jobId" />
-    <KeysDialog v-model="showingKeys" />
+    <FindDialog v-if="sought" v-model="finding" :job-id="jobId" @keys="showingKeys = true" />
+    <KeysDialog v-if="keysAsked" v-model="showingKeys" />
   </v-app>
 </template>
 

@@ -1,116 +1,139 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue'
+import { computed, nextTick, ref, shallowRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
-import { sayFinding } from '@drumlin/core/check'
-import { fieldsInPlay } from '@drumlin/core/kinds'
+import { FORMATS } from '@drumlin/core/exchange/formats'
 import { useJob } from '../job/job.js'
-import { SCREENS } from './screens.js'
+import { useStores } from '../job/stores.js'
+import { listJobs } from '../storage/jobs.js'
+import { type Act, type Hit, foundIn, hitsOf } from './hits.js'
 import { useSettings } from './settings.js'
 
 const props = defineProps<{ jobId: string | undefined }>()
+const emit = defineEmits<{ keys: [] }>()
 const open = defineModel<boolean>({ required: true })
 const job = useJob()
+const stores = useStores()
 const settings = useSettings()
 const router = useRouter()
 const sought = ref('')
-watch(open, () => (sought.value = ''))
+const at = ref(0)
+const jobs = shallowRef<readonly { id: string; name: string }[]>([])
+const MOST = 12
+watch(
+  open,
+  async (now) => {
+    if (!now) return
+    sought.value = ''
+    at.value = 0
+    // Without the list of jobs all the rest is still found.
+    jobs.value = await listJobs().catch(() => [])
+  },
+  { immediate: true },
+)
 
-interface Hit {
-  readonly title: string
-  readonly sort: string
-  /** Other words it is found by. */
-  readonly words?: string
-  readonly to: { name: string; params?: Record<string, string>; query?: Record<string, string> }
+const acts = computed((): Act[] => [
+  ...(props.jobId
+    ? [
+        ...FORMATS.map((f): Act => ({
+          title:
+            f.id === 'pdf'
+              ? 'Print the pattern'
+              : `Take it out as ${f.label === 'File' ? 'a design file' : f.label}`,
+          words: `save export ${f.id} ${f.ending}`,
+          act: () => void router.push({ name: 'draft', params: { id: props.jobId! }, query: { out: f.id } }),
+        })),
+        ...(job.undoName
+          ? [{ title: `Undo “${job.undoName}”`, words: 'back', act: () => void job.undo() }]
+          : []),
+        ...(job.redoName
+          ? [{ title: `Redo “${job.redoName}”`, words: 'again', act: () => void job.redo() }]
+          : []),
+      ]
+    : []),
+  {
+    title: settings.unit === 'mm' ? 'Measure in inches' : 'Measure in millimetres',
+    words: 'units mm in',
+    act: () => settings.setUnit(settings.unit === 'mm' ? 'in' : 'mm'),
+  },
+  {
+    title: settings.light === 'lamp' ? 'Daylight' : 'Lamp: dark colours for the evening',
+    words: 'theme dark light',
+    act: () => settings.setLight(settings.light === 'lamp' ? 'chalk' : 'lamp'),
+  },
+  { title: 'Keys', words: 'shortcuts keyboard', act: () => emit('keys') },
+])
+const all = computed(() =>
+  open.value
+    ? hitsOf({
+        jobId: props.jobId,
+        derived: props.jobId ? job.derived : undefined,
+        findings: job.findings,
+        jobs: jobs.value,
+        stores: stores.all,
+        unit: settings.unit,
+        acts: acts.value,
+      })
+    : [],
+)
+const hits = computed(() => foundIn(all.value, sought.value).slice(0, MOST))
+watch(hits, () => (at.value = 0))
+
+function step(by: number): void {
+  const count = hits.value.length
+  if (count === 0) return
+  at.value = (at.value + by + count) % count
+  void nextTick(() => document.getElementById(`hit-${at.value}`)?.scrollIntoView({ block: 'nearest' }))
 }
-
-const all = computed<Hit[]>(() => {
-  const { derived } = job
-  const params: Record<string, string> = props.jobId ? { id: props.jobId } : {}
-  const screens = SCREENS.filter((s) => props.jobId || s.of === 'house').map((s) => ({
-    title: s.label,
-    sort: 'screen',
-    words: s.words,
-    to: { name: s.name, params: s.of === 'house' ? {} : params },
-  }))
-  if (!props.jobId || !derived) return screens
-  const draft = (query: Record<string, string>) => ({ name: 'draft', params, query })
-  // A setting stands in the sentences of a piece, or else on the Brief.
-  const said = derived.pieces.flatMap((p) => derived.kind.sentences[p.id] ?? []).join(' ')
-  const setting = (id: string) =>
-    said.includes(`{${id}}`) ? draft({ field: id }) : { name: 'brief', params }
-  return [
-    ...derived.pieces.map((p) => ({ title: p.name, sort: 'piece', to: draft({ piece: p.id }) })),
-    ...fieldsInPlay(derived.kind, derived.design.params).map((f) => ({
-      title: f.label,
-      sort: 'setting',
-      to: setting(f.id),
-    })),
-    ...job.findings.map((f) => ({
-      title: sayFinding(f, settings.unit).what,
-      sort: 'finding',
-      to: draft({ finding: f.key }),
-    })),
-    ...derived.runs.map((r) => ({
-      title: r.join.name,
-      sort: 'run',
-      to: { name: 'seams', params, query: { run: r.join.id } },
-    })),
-    ...screens,
-  ]
-})
-const hits = computed(() => {
-  const words = sought.value.toLowerCase().split(/\s+/).filter(Boolean)
-  return all.value
-    .filter((h) => words.every((w) => `${h.title} ${h.sort} ${h.words ?? ''}`.toLowerCase().includes(w)))
-    .slice(0, 8)
-})
 async function go(hit: Hit | undefined): Promise<void> {
   if (!hit) return
   open.value = false
-  await router.push(hit.to)
+  hit.act?.()
+  if (hit.to) await router.push(hit.to)
 }
 </script>
 
 <template>
-  <v-dialog v-model="open" aria-label="Find">
-    <v-card class="sheet">
+  <v-dialog v-model="open" aria-label="Find" class="find">
+    <v-card>
       <v-text-field
         v-model="sought"
-        label="Find a piece, a setting or a finding"
+        label="Find a piece, a setting, a finding, a job, a screen or an act"
+        role="combobox"
+        aria-expanded="true"
+        aria-controls="hits"
+        :aria-activedescendant="hits.length > 0 ? `hit-${at}` : undefined"
         autofocus
-        @keydown.enter="go(hits[0])"
+        @keydown.enter="go(hits[at])"
+        @keydown.down.prevent="step(1)"
+        @keydown.up.prevent="step(-1)"
       />
-      <ul>
-        <li v-for="h in hits" :key="h.sort + h.title">
-          <v-btn variant="plain" class="hit" @click="go(h)">
-            <span>{{ h.title }}</span><span class="quiet">{{ h.sort }}</span>
-          </v-btn>
-        </li>
-        <li v-if="hits.length === 0" class="quiet">Nothing of that name here.</li>
-      </ul>
+      <v-list id="hits" role="listbox" aria-label="What was found" :border="false" max-height="420">
+        <v-list-item
+          v-for="(h, i) in hits"
+          :id="`hit-${i}`"
+          :key="h.key"
+          role="option"
+          tabindex="-1"
+          :active="i === at"
+          :aria-selected="i === at"
+          color="primary"
+          @click="go(h)"
+        >
+          <span class="hit"
+            ><span>{{ h.title }}</span
+            ><span class="quiet">{{ h.type }}</span></span
+          >
+        </v-list-item>
+      </v-list>
+      <p v-if="hits.length === 0" class="quiet" role="status">Nothing of that name here.</p>
     </v-card>
   </v-dialog>
 </template>
 
 <style scoped>
-.sheet {
-  padding: 20px;
-}
-ul {
-  list-style: none;
-  margin: 10px 0 0;
-  padding: 0;
-}
 .hit {
   display: flex;
   justify-content: space-between;
   gap: 16px;
-  width: 100%;
-  padding: 7px 8px;
-  border-radius: 6px;
-}
-.hit:hover,
-.hit:focus-visible {
-  background: var(--heather-wash);
 }
 </style>

@@ -25,7 +25,7 @@ const KEYS = [
 
 <template>
   <v-dialog v-model="open" aria-labelledby="keys-title">
-    <v-card class="sheet">
+    <v-card>
       <h2 id="keys-title">Keys</h2>
       <dl>
         <template v-for="[key, does] in KEYS" :key="key"
@@ -39,9 +39,6 @@ const KEYS = [
 </template>
 
 <style scoped>
-.sheet {
-  padding: 20px 24px;
-}
 dl {
   display: grid;
   grid-template-columns: auto 1fr;
@@ -53,9 +50,5 @@ dt {
 }
 dd {
   margin: 0;
-}
-.act {
-  justify-self: start;
-  width: max-content;
 }
 </style>

@@ -12,6 +12,7 @@ import { useJob } from '../job/job.js'
 import SentenceLine from '../sentence/SentenceLine.vue'
 import PieceDrawing from '../sheet/PieceDrawing.vue'
 import WorkingBox from '../sentence/WorkingBox.vue'
+import { focusWanted } from '../sentence/wanted.js'
 
 type Clip = LaidSheet['sheet']['clips'][number]
 defineProps<{ id: string }>()
@@ -58,6 +59,7 @@ function clipData({ at, inward }: Clip): string {
 }
 const matrix = (m: { a: number; b: number; c: number; d: number; e: number; f: number }): string =>
   `matrix(${m.a} ${m.b} ${m.c} ${m.d} ${m.e} ${m.f})`
+focusWanted()
 </script>
 
 <template>

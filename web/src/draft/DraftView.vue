@@ -137,7 +137,6 @@ onBeforeUnmount(() => (job.preview = undefined))
       :findings="job.findings"
       :looking="job.looking.is"
       :piece="piece"
-      :field="field"
       @show="show"
     />
   </div>

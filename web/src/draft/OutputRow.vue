@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { ref, shallowRef } from 'vue'
+import { ref, shallowRef, watch } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
 import type { Derived } from '@drumlin/core/derived'
 import { FORMATS, type Format, type FormatId } from '@drumlin/core/exchange/formats'
 import { PAPERS, type PaperId } from '@drumlin/core/exchange/paper'
@@ -47,6 +48,19 @@ async function save(format: Known, paper: PaperId | undefined): Promise<void> {
     working.value = undefined
   }
 }
+/** What was asked for from elsewhere is made once, here. */
+const route = useRoute()
+const router = useRouter()
+watch(
+  () => route.query.out,
+  async (id) => {
+    const offer = offers.find((o) => o.format.id === id)
+    if (!offer) return
+    await router.replace({ query: { ...route.query, out: undefined } })
+    await save(offer.format, offer.paper)
+  },
+  { immediate: true },
+)
 </script>
 
 <template>

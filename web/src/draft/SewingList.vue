@@ -34,7 +34,7 @@ const total = computed(() =>
 </script>
 
 <template>
-  <FoldPart title="Sewing">
+  <FoldPart title="Sewing" :sentences="SEWING_SENTENCES">
     <SentenceLine v-for="s in SEWING_SENTENCES" :key="s" :sentence="s" />
     <p v-if="runs.length > 1" class="quiet">In the order they can be reached:</p>
     <v-table v-if="runs.length > 0" class="compared">

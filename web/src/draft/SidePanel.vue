@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, nextTick, watch } from 'vue'
+import { computed } from 'vue'
 import { type Finding, overruledFor } from '@drumlin/core/check'
 import type { Derived } from '@drumlin/core/derived'
 import { addDrawn } from '@drumlin/core/design'
@@ -12,6 +12,7 @@ import DrawnSide from '../drawing/DrawnSide.vue'
 import type { Looking } from '../job/findings.js'
 import { useJob } from '../job/job.js'
 import SentenceLine from '../sentence/SentenceLine.vue'
+import { focusWanted } from '../sentence/wanted.js'
 import WorkingBox from '../sentence/WorkingBox.vue'
 import FindingItem from './FindingItem.vue'
 import OutputRow from './OutputRow.vue'
@@ -26,7 +27,6 @@ const props = defineProps<{
   findings: readonly Finding[]
   looking: Looking['is']
   piece: string
-  field: string | undefined
 }>()
 const edge = defineModel<string | undefined>('edge', { required: true })
 const emit = defineEmits<{ show: [finding: Finding] }>()
@@ -86,15 +86,7 @@ const NOTHING = {
 const left = computed(() => props.findings.filter((f) => overruledFor(props.settled, f) === undefined))
 const aside = computed(() => props.findings.filter((f) => overruledFor(props.settled, f) !== undefined))
 
-watch(
-  () => props.field,
-  async (id) => {
-    if (id === undefined) return
-    await nextTick()
-    document.querySelector<HTMLElement>(`[data-field="${id}"] :is(input, button)`)?.focus()
-  },
-  { immediate: true },
-)
+focusWanted()
 </script>
 
 <template>

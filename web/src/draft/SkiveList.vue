@@ -43,7 +43,7 @@ const set = (key: string, name: string, value: number | undefined, gesture?: str
       drag
       then="."
       @change="(v, gesture) => set(b.key, b.name, v, gesture)"
-    />
+    />{{ ' ' }}
     <v-btn v-if="b.own" variant="plain" class="link" @click="set(b.key, b.name, undefined)">as planned</v-btn>
   </p>
 </template>

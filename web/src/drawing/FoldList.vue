@@ -148,7 +148,7 @@ const isLevel = (fold: DrawnFold): boolean => Math.abs(Math.sin(fold.angle)) < 1
       :options="[...RISES]"
       then=","
       @change="(v) => set(f, { rises: v as DrawnFold['rises'] })"
-    />
+    />{{ ' ' }}
     <MeasureField
       :value="degrees(f.turn)"
       :label="`${f.name}, how far in degrees`"
@@ -176,7 +176,7 @@ const isLevel = (fold: DrawnFold): boolean => Math.abs(Math.sin(fold.angle)) < 1
       :options="[...DRAWN]"
       then=","
       @change="(v) => set(f, { drawn: v as DrawnFold['drawn'] })"
-    />
+    />{{ ' ' }}
     <ChoiceField
       :value="f.school"
       :label="`${f.name}, figured or draped`"

@@ -122,7 +122,7 @@ const degrees = (radians: number): string => `${Math.round((radians * 1800) / Ma
       :step="0.05"
       then="."
       @change="(v, g) => set(s, { end: v }, g)"
-    />
+    />{{ ' ' }}
     <v-btn variant="plain" class="link" @click="remove(s)">leave it out</v-btn>
   </p>
   <ul v-if="made.length > 0" class="made">

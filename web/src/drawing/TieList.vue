@@ -94,7 +94,7 @@ const lengths = (tie: Tie): string => {
       :options="others"
       then="."
       @change="(v) => (chosen = v)"
-    />
+    />{{ ' ' }}
     <v-btn @click="add">Tie them</v-btn>
   </p>
 </template>

@@ -11,6 +11,7 @@ import { useJob } from '../job/job.js'
 import SentenceLine from '../sentence/SentenceLine.vue'
 import WorkingBox from '../sentence/WorkingBox.vue'
 import FoldPart from '../parts/FoldPart.vue'
+import { focusWanted } from '../sentence/wanted.js'
 
 defineProps<{ id: string }>()
 const job = useJob()
@@ -40,6 +41,7 @@ function up({ fitting, hardware }: SetFitting): string {
   const turns = Math.round(fitting.up / (Math.PI / 2))
   return UP[((turns % 4) + 4) % 4]!
 }
+focusWanted()
 </script>
 
 <template>

@@ -149,7 +149,7 @@ const reads = computed(
               :options="states"
               then=","
               @change="(v) => (state = v)"
-            />
+            />{{ ' ' }}
             <ChoiceField
               v-if="hasContents"
               :value="contents"
@@ -189,7 +189,7 @@ const reads = computed(
                 :options="seamOptions"
                 then=":"
                 @change="(v) => ((chosen = v), (ownWanted = undefined))"
-              />
+              />{{ ' ' }}
               <MeasureField
                 :value="wanted"
                 label="thickness wanted along the seam"

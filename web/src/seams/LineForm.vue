@@ -60,7 +60,7 @@ function add(): void {
         :options="options"
         then=","
         @change="choose"
-      />
+      />{{ ' ' }}
       <MeasureField
         :value="margin"
         label="line in from the edge"

@@ -116,7 +116,7 @@ const ofRun = (r: Run): string => `the ${r.join.name}`
       :step="0.05"
       then=","
       @change="(v, g) => want(`pitch of ${ofRun(run)}`, { pitch: v }, g)"
-    />
+    />{{ ' ' }}
     <ChoiceField
       :value="String(run.ways.every)"
       label="which holes are sewn"

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { nextTick, onMounted, useTemplateRef, watch } from 'vue'
+import { computed, nextTick, onMounted, useTemplateRef, watch } from 'vue'
 import type { SeamPlan, SeamRow } from '@drumlin/core/derived'
 import { printWeightBare } from '@drumlin/core/measure'
 import { useSettings } from '../app/settings.js'
@@ -20,107 +20,87 @@ onMounted(inSight)
 watch(() => props.chosen, inSight)
 /** Thread is sold by the metre or by the yard. */
 const far = (mm: number): string => (mm / (settings.unit === 'mm' ? 1000 : 914.4)).toFixed(2)
+const headers = computed(() => [
+  { title: '', key: 'number', value: (r: SeamRow) => r.number, width: 28 },
+  { title: 'Run', key: 'name', value: (r: SeamRow) => r.run.join.name, align: 'start' as const },
+  {
+    title: `${settings.unit === 'mm' ? 'mm' : 'oz'} thick`,
+    key: 'thick',
+    value: (r: SeamRow) => r.run.thickest,
+    align: 'end' as const,
+  },
+  { title: 'Holes', key: 'holes', value: (r: SeamRow) => r.run.holes.length, align: 'end' as const },
+  {
+    title: `${settings.unit === 'mm' ? 'm' : 'yd'} thread`,
+    key: 'thread',
+    value: (r: SeamRow) => r.run.thread.value,
+    align: 'end' as const,
+  },
+  { title: 'min', key: 'minutes', value: (r: SeamRow) => r.minutes.value, align: 'end' as const },
+])
 </script>
 
 <template>
-  <div ref="box" class="scroll" tabindex="0" role="group" aria-label="All runs, table">
-    <v-table>
-      <thead>
-        <tr>
-          <th scope="col"><span class="visually-hidden">Order</span></th>
-          <th scope="col">Run</th>
-          <th scope="col">{{ settings.unit === 'mm' ? 'mm' : 'oz' }} thick</th>
-          <th scope="col">Holes</th>
-          <th scope="col">{{ settings.unit === 'mm' ? 'm' : 'yd' }} thread</th>
-          <th scope="col">min</th>
-        </tr>
-      </thead>
-      <tbody>
-        <tr
-          v-for="r in plan.rows"
-          :key="r.run.join.id"
-          :class="{ chosen: r.run.join.id === chosen }"
-          :data-run="r.run.join.id"
+  <div ref="box" class="scroll">
+    <v-data-table
+      :headers="headers"
+      :items="[...plan.rows]"
+      :items-per-page="-1"
+      :row-props="
+        ({ item }) => ({ class: { chosen: item.run.join.id === chosen }, 'data-run': item.run.join.id })
+      "
+      class="compared"
+      density="compact"
+      fixed-header
+      hide-default-footer
+      height="100%"
+      aria-label="All runs"
+    >
+      <template #[`item.name`]="{ item: r }">
+        <v-btn
+          variant="plain"
+          class="pick"
+          :aria-pressed="r.run.join.id === chosen"
+          @click="emit('choose', r.run.join.id)"
         >
-          <td class="figure">{{ r.number }}</td>
-          <th scope="row">
-            <v-btn
-              variant="plain"
-              class="pick"
-              :aria-pressed="r.run.join.id === chosen"
-              @click="emit('choose', r.run.join.id)"
-            >
-              {{ r.run.join.name }}
-            </v-btn>
-            <span v-if="r.run.join.id === chosen && r.coveredBy.length > 0" class="quiet before"
-              >before {{ r.coveredBy.join(', ') }} {{ r.coveredBy.length > 1 ? 'cover' : 'covers' }} it</span
-            >
-          </th>
-          <td class="figure">{{ printWeightBare(r.run.thickest, settings.unit) }}</td>
-          <td class="figure" :class="{ stop: differs(r) }">{{ holes(r) }}</td>
-          <td class="figure">{{ far(r.run.thread.value) }}</td>
-          <td class="figure">{{ Math.round(r.minutes.value) }}</td>
-        </tr>
-      </tbody>
-      <tfoot>
-        <tr>
-          <td />
-          <th scope="row">Together</th>
-          <td />
-          <td class="figure">{{ plan.holes }}</td>
-          <td class="figure">{{ far(plan.supplies.thread.value) }}</td>
-          <td class="figure">{{ Math.round(plan.minutes) }}</td>
-        </tr>
-      </tfoot>
-    </v-table>
+          {{ r.run.join.name }}
+        </v-btn>
+        <span v-if="r.run.join.id === chosen && r.coveredBy.length > 0" class="quiet before"
+          >before {{ r.coveredBy.join(', ') }} {{ r.coveredBy.length > 1 ? 'cover' : 'covers' }} it</span
+        >
+      </template>
+      <template #[`item.thick`]="{ item: r }">{{ printWeightBare(r.run.thickest, settings.unit) }}</template>
+      <template #[`item.holes`]="{ item: r }"
+        ><span :class="{ stop: differs(r) }">{{ holes(r) }}</span></template
+      >
+      <template #[`item.thread`]="{ item: r }">{{ far(r.run.thread.value) }}</template>
+      <template #[`item.minutes`]="{ item: r }">{{ Math.round(r.minutes.value) }}</template>
+      <template #tfoot>
+        <tfoot>
+          <tr>
+            <td />
+            <th scope="row">Together</th>
+            <td />
+            <td>{{ plan.holes }}</td>
+            <td>{{ far(plan.supplies.thread.value) }}</td>
+            <td>{{ Math.round(plan.minutes) }}</td>
+          </tr>
+        </tfoot>
+      </template>
+    </v-data-table>
   </div>
 </template>
 
 <style scoped>
 .scroll {
-  max-height: 286px;
-  overflow-y: auto;
+  min-height: 0;
+  overflow: hidden;
 }
-table {
-  width: 100%;
-  border-collapse: collapse;
-  font-size: 13px;
-}
-th {
-  text-align: left;
-  font-weight: 400;
-}
-thead th {
-  font-weight: 650;
-  color: var(--quiet);
-  position: sticky;
-  top: 0;
-  background: var(--surface);
-}
-thead th:nth-child(n + 3),
-td {
-  text-align: right;
-  white-space: nowrap;
-  padding-left: 8px;
-}
-td:first-child {
-  padding: 0 6px 0 0;
-}
-tr {
-  border-bottom: 1px solid var(--hairline);
-}
-tfoot tr {
-  border-top: 2px solid var(--ink);
-}
-tfoot th {
-  font-weight: 650;
-}
-.chosen {
-  background: var(--heather-wash);
+.compared {
+  height: 100%;
 }
 .pick {
   padding: 3px 0;
-  text-align: left;
 }
 .before {
   display: block;
@@ -129,5 +109,16 @@ tfoot th {
 .stop {
   color: var(--rowan);
   font-weight: 700;
+}
+.scroll :deep(tr.chosen) {
+  background: var(--heather-wash);
+}
+.scroll :deep(tfoot) {
+  position: sticky;
+  bottom: 0;
+  background: var(--surface);
+}
+.scroll :deep(td:nth-child(n + 3)) {
+  font-family: var(--mono);
 }
 </style>

@@ -12,6 +12,7 @@ import OutputRow from '../draft/OutputRow.vue'
 import { useJob } from '../job/job.js'
 import SeamGraph from '../relief/SeamGraph.vue'
 import SentenceLine from '../sentence/SentenceLine.vue'
+import { focusWanted } from '../sentence/wanted.js'
 import WorkingBox from '../sentence/WorkingBox.vue'
 import FitPanel from './FitPanel.vue'
 import LineForm from './LineForm.vue'
@@ -29,6 +30,8 @@ defineProps<{ id: string }>()
 const job = useJob()
 const route = useRoute()
 const settings = useSettings()
+const WHOLE = [...SEWING_SENTENCES, ...SEAM_SENTENCES]
+focusWanted()
 const derived = computed(() => job.derived!)
 const settled = computed(() => job.settled!)
 const plan = computed(() => seamPlan(derived.value))
@@ -165,8 +168,8 @@ async function show(finding: Finding): Promise<void> {
         <SideHoles :derived="derived" :row="row" />
         <ThreadPanel :derived="derived" :plan="plan" />
         <LineForm :derived="derived" @added="choose" />
-        <FoldPart title="The whole work">
-          <SentenceLine v-for="s in [...SEWING_SENTENCES, ...SEAM_SENTENCES]" :key="s" :sentence="s" />
+        <FoldPart title="The whole work" :sentences="WHOLE">
+          <SentenceLine v-for="s in WHOLE" :key="s" :sentence="s" />
         </FoldPart>
       </div>
       <div v-else class="body">
@@ -185,7 +188,9 @@ async function show(finding: Finding): Promise<void> {
   display: flex;
 }
 .ground {
+  display: flex;
   flex: 1;
+  flex-direction: column;
   background: var(--surface);
   padding: 14px 24px;
   overflow-y: auto;
@@ -193,9 +198,12 @@ async function show(finding: Finding): Promise<void> {
 }
 .middle {
   display: grid;
-  grid-template-columns: minmax(0, 5fr) minmax(0, 6fr);
+  grid-template-columns: minmax(0, 5fr) minmax(0, 7fr);
   gap: 20px;
   margin-top: 6px;
+  grid-template-rows: minmax(0, 1fr);
+  flex: 1;
+  min-height: 240px;
 }
 .body {
   flex: 1;

@@ -32,7 +32,7 @@ const perDm2 = (p: HidePart): string =>
       :options="HIDE_PARTS.map((o) => ({ value: o, label: o }))"
       then=","
       @change="(one) => part(i, { part: one })"
-    />
+    />{{ ' ' }}
     <MeasureField
       :value="p.area"
       :label="`area of part ${i + 1} in dm²`"

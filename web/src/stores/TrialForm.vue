@@ -127,7 +127,7 @@ const said = (t: Trial): string =>
       :options="SORTS"
       then=":"
       @change="(one) => (sort = one)"
-    />
+    />{{ ' ' }}
     <template v-for="a in ASKS[sort]" :key="`${sort} ${a.key}`">
       {{ a.label }}
       <MeasureField

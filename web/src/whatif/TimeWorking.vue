@@ -9,7 +9,7 @@ const settings = useSettings()
 </script>
 
 <template>
-  <FoldPart title="by a plain pace, minutes">
+  <FoldPart title="minute by minute">
     <ul class="figure">
       <li v-for="part in time.parts" :key="part.key">{{ explainLine(part, settings.unit) }}</li>
     </ul>

@@ -5,6 +5,7 @@ import { type Field, fieldsInPlay, fieldsOf, kindOf } from '@drumlin/core/kinds'
 import ChoiceField from '../sentence/ChoiceField.vue'
 import FieldControl from '../sentence/FieldControl.vue'
 import { TARGET } from '../sentence/target.js'
+import { useWantedField } from '../sentence/wanted.js'
 import { type Variant, changedFields, variantOf, withChange, withoutField } from './variants.js'
 
 const props = defineProps<{ base: Design }>()
@@ -23,7 +24,15 @@ provide(TARGET, {
 })
 
 /** Settings put up to be changed, whether they differ yet or not. */
-const open = ref<readonly string[]>(changedFields(derived.value, variant.value).map((f) => f.id))
+const wanted = useWantedField()
+const open = ref<readonly string[]>([
+  ...new Set([
+    ...changedFields(derived.value, variant.value).map((f) => f.id),
+    ...fieldsOf(derived.value.kind)
+      .filter((f) => f.id === wanted())
+      .map((f) => f.id),
+  ]),
+])
 watch(variant, (now) => {
   const more = changedFields(derived.value, now).map((f) => f.id)
   open.value = [...open.value, ...more.filter((id) => !open.value.includes(id))]

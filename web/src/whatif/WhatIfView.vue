@@ -1,24 +1,21 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef, watch } from 'vue'
-import type { Finding } from '@drumlin/core/check'
 import { fieldsInPlay, fieldsOf } from '@drumlin/core/kinds'
-import type { Figures } from '@drumlin/core/overview'
 import { useRouter } from 'vue-router'
 import { useSettings } from '../app/settings.js'
 import { useJob } from '../job/job.js'
-import { useReliefBench } from '../relief/bench.js'
-import { wasStopped } from '../workers/ask.js'
+import FiguresChart from './FiguresChart.vue'
 import TimeWorking from './TimeWorking.vue'
 import VariantColumn from './VariantColumn.vue'
 import { type Row, rowsIn, sayDifference, sayValue } from './rows.js'
+import { useWeighed } from './weighed.js'
 import { NOTHING_CHANGED, type Variant, changedFields, variantOf } from './variants.js'
-import { reasonOf } from '../app/reason.js'
+import { focusWanted } from '../sentence/wanted.js'
 
 const props = defineProps<{ id: string }>()
 const job = useJob()
 const settings = useSettings()
 const router = useRouter()
-const bench = useReliefBench()
 const base = computed(() => job.settled!.design)
 const kind = computed(() => job.settled!.kind)
 
@@ -49,34 +46,19 @@ const shownFields = computed(() =>
   ),
 )
 
-interface Answer {
-  readonly figures: Figures
-  readonly findings: readonly Finding[]
-}
-const answers = shallowRef<readonly (Answer | undefined)[]>([])
-const failed = ref('')
-/** Why the figures could not be worked out. */
-const unweighed = ref('')
-let asked = 0
-async function weigh(): Promise<void> {
-  asked += 1
-  const number = asked
-  unweighed.value = ''
-  const designs = [base.value, ...variants.value.map((v) => variantOf(base.value, v))]
-  const got: (Answer | undefined)[] = designs.map(() => undefined)
-  try {
-    for (const [i, one] of designs.entries()) {
-      got[i] = await bench.figures(one)
-      if (number !== asked) return
-      answers.value = [...got]
-    }
-  } catch (error) {
-    if (number === asked && !wasStopped(error)) unweighed.value = reasonOf(error)
-  }
-}
+const { answers, unweighed, weigh } = useWeighed(() => [
+  base.value,
+  ...variants.value.map((v) => variantOf(base.value, v)),
+])
 watch([base, variants], weigh, { immediate: true })
 
 const rows = computed(() => rowsIn(settings.unit))
+const charted = computed(() =>
+  ['As it is', ...variants.value.map((v) => v.name)].flatMap((name, i) => {
+    const one = answers.value[i]
+    return one ? [{ name, of: one.figures }] : []
+  }),
+)
 function difference(row: Row, i: number): string {
   const [from, to] = [answers.value[0], answers.value[i]]
   return i > 0 && from && to ? sayDifference(row, from.figures, to.figures) : ''
@@ -97,6 +79,7 @@ async function take(i: number): Promise<void> {
   if (refused) failed.value = `${refused.where}: ${refused.why}`
   else await router.push({ name: 'draft', params: { id: props.id } })
 }
+focusWanted()
 </script>
 
 <template>
@@ -190,6 +173,7 @@ async function take(i: number): Promise<void> {
         </tr>
       </tfoot>
     </v-table>
+    <FiguresChart v-if="charted.length > 1" :figures="charted" />
   </div>
 </template>
 

@@ -1,0 +1,161 @@
+import { type Finding, sayFinding } from '@drumlin/core/check'
+import type { Derived } from '@drumlin/core/derived'
+import { type Field, SEAM_SENTENCES, SEWING_SENTENCES, fieldsOf } from '@drumlin/core/kinds'
+import type { LengthUnit } from '@drumlin/core/measure'
+import { ENTRIES } from '@drumlin/core/pocketbook'
+import type { RouteLocationRaw } from 'vue-router'
+import { SCREENS } from './screens.js'
+
+/** Something that can be found: where it leads, or what it does. */
+export interface Hit {
+  readonly key: string
+  readonly title: string
+  /** What sort of thing it is, as it stands beside the title. */
+  readonly type: string
+  /** Other words it is found by. */
+  readonly words?: string
+  readonly to?: RouteLocationRaw
+  readonly act?: () => void
+}
+
+/** What can be done from anywhere. */
+export interface Act {
+  readonly title: string
+  readonly words: string
+  readonly act: () => void
+}
+
+interface Known {
+  readonly jobId: string | undefined
+  readonly derived: Derived | undefined
+  readonly findings: readonly Finding[]
+  readonly jobs: readonly { readonly id: string; readonly name: string }[]
+  readonly stores: Readonly<
+    Record<keyof typeof SHELVES, readonly { readonly id: string; readonly name: string }[]>
+  >
+  readonly unit: LengthUnit
+  readonly acts: readonly Act[]
+}
+
+const holds = (sentences: readonly string[], { id }: Field): boolean =>
+  sentences.some((s) => s.includes(`{${id}}`))
+
+/** The screen whose sentences say a setting: the Brief, its piece on the Draft, the Seams; else What if, where all are. */
+export function placeOf(derived: Derived, field: Field): { name: string; query: Record<string, string> } {
+  const query = { field: field.id }
+  const { kind, pieces } = derived
+  if (field.type === 'leather' || holds(kind.brief, field)) return { name: 'brief', query }
+  if (pieces.some((p) => holds(kind.sentences[p.id] ?? [], field))) return { name: 'draft', query }
+  if (field.type === 'hardware') return { name: 'fittings', query }
+  if (holds([...SEWING_SENTENCES, ...SEAM_SENTENCES], field)) return { name: 'seams', query }
+  return { name: 'what-if', query }
+}
+
+const wordsOf = (field: Field): string =>
+  [
+    field.hint ?? '',
+    field.id,
+    ...(field.type === 'choice' ? field.choices.map((c) => `${c.label} ${c.why}`) : []),
+  ].join(' ')
+
+function jobHits({ jobId, derived, findings, unit }: Known): Hit[] {
+  if (!jobId || !derived) return []
+  const params = { id: jobId }
+  const draft = (query: Record<string, string>): RouteLocationRaw => ({ name: 'draft', params, query })
+  return [
+    ...derived.pieces.map((p): Hit => ({
+      key: `piece ${p.id}`,
+      title: p.name,
+      type: 'piece',
+      to: draft({ piece: p.id }),
+    })),
+    ...fieldsOf(derived.kind).map((f): Hit => {
+      const idle = f.when !== undefined && !f.when(derived.design.params)
+      return {
+        key: `setting ${f.id}`,
+        title: f.label,
+        type: idle ? 'setting, plays no part now' : 'setting',
+        words: wordsOf(f),
+        to: { params, ...placeOf(derived, f) },
+      }
+    }),
+    ...findings.map((f): Hit => ({
+      key: `finding ${f.key}`,
+      title: sayFinding(f, unit).what,
+      type: 'finding',
+      to: draft({ finding: f.key }),
+    })),
+    ...derived.runs.map((r): Hit => ({
+      key: `run ${r.join.id}`,
+      title: r.join.name,
+      type: 'run of stitches',
+      to: { name: 'seams', params, query: { run: r.join.id } },
+    })),
+  ]
+}
+
+/** The stores by their shelves, as they are called there. */
+const SHELVES = {
+  leathers: 'leather',
+  irons: 'iron',
+  awls: 'awl',
+  threads: 'thread',
+  machines: 'machine',
+  hardware: 'hardware',
+  things: 'thing to carry',
+} as const
+
+/** Everything that can be found from here, what is nearest to the work first. */
+export function hitsOf(known: Known): Hit[] {
+  const { jobId, jobs, stores, acts } = known
+  return [
+    ...SCREENS.filter((s) => jobId || s.of === 'house').map((s): Hit => ({
+      key: `screen ${s.name}`,
+      title: s.label,
+      type: 'screen',
+      words: s.words,
+      to: { name: s.name, params: s.of === 'house' || !jobId ? {} : { id: jobId } },
+    })),
+    ...jobHits(known),
+    ...acts.map((a): Hit => ({ key: `act ${a.title}`, type: 'to do', ...a })),
+    ...jobs
+      .filter((j) => j.id !== jobId)
+      .map((j): Hit => ({
+        key: `job ${j.id}`,
+        title: j.name,
+        type: 'job',
+        to: { name: 'draft', params: { id: j.id } },
+      })),
+    ...(Object.keys(SHELVES) as (keyof typeof SHELVES)[]).flatMap((shelf) =>
+      stores[shelf].map((one): Hit => ({
+        key: `${shelf} ${one.id}`,
+        title: one.name,
+        type: `${SHELVES[shelf]} in the stores`,
+        to: { name: 'stores', query: { good: one.id } },
+      })),
+    ),
+    ...ENTRIES.map((e): Hit => ({
+      key: `reckoner ${e.id}`,
+      title: e.title,
+      type: 'reckoner',
+      words: e.says,
+      to: { name: 'pocket-book', params: { entry: e.id } },
+    })),
+  ]
+}
+
+/** Those that hold every word: what begins with them first, then titles, then other words. */
+export function foundIn(hits: readonly Hit[], sought: string): Hit[] {
+  const words = sought.toLowerCase().split(/\s+/).filter(Boolean)
+  const rank = ({ title, type, words: more = '' }: Hit): number => {
+    const [name, all] = [title.toLowerCase(), `${title} ${type} ${more}`.toLowerCase()]
+    if (!words.every((w) => all.includes(w))) return Infinity
+    if (words.length === 0) return 0
+    return name.startsWith(words[0] ?? '') ? 0 : words.every((w) => name.includes(w)) ? 1 : 2
+  }
+  return hits
+    .map((hit) => ({ hit, rank: rank(hit) }))
+    .filter((h) => h.rank < Infinity)
+    .sort((a, b) => a.rank - b.rank)
+    .map((h) => h.hit)
+}
