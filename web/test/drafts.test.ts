@@ -2,7 +2,8 @@ import 'fake-indexeddb/auto'
 import { openDB } from 'idb'
 import { expect, test } from 'vitest'
 import { dropDraft, keepDraft, listDrafts } from '../src/storage/drafts.js'
-import { createJob, readJob, removeJob } from '../src/storage/jobs.js'
+import { createJob, readJob } from '../src/storage/jobs.js'
+import { removeJob } from '../src/storage/shelving.js'
 import { newBifold } from './support.js'
 
 const design = newBifold

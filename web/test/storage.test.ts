@@ -2,15 +2,8 @@ import 'fake-indexeddb/auto'
 import { beforeEach, expect, test } from 'vitest'
 import { type Design, type Edit, applyEdit, rename, setField } from '@drumlin/core/design'
 import { database } from '../src/storage/db.js'
-import {
-  Conflict,
-  appendEdit,
-  createJob,
-  listJobs,
-  readJob,
-  removeJob,
-  stepInLog,
-} from '../src/storage/jobs.js'
+import { Conflict, appendEdit, createJob, listJobs, readJob, stepInLog } from '../src/storage/jobs.js'
+import { copyJob, putAway, putBackJob, removeJob, renameJob, takeJob } from '../src/storage/shelving.js'
 import { freeId } from '../src/shelf/ids.js'
 import { readWithin } from '../src/sentence/measures.js'
 import { newBifold } from './support.js'
@@ -84,6 +77,43 @@ test('removing a job takes its log with it and leaves the others', async () => {
   await removeJob('one')
   expect((await listJobs()).map((j) => j.id)).toEqual(['two'])
   expect(await (await database()).count('edits')).toBe(0)
+})
+
+test('what was taken away is put back with its log, once', async () => {
+  let job = await createJob(design(), false, 1)
+  for (const mm of [13, 14]) job = await appendEdit('one', job.version, done(job.design, reveal(mm)), 2)
+  const taken = await takeJob('one')
+  expect(await readJob('one')).toBeUndefined()
+  await putBackJob(taken!)
+  job = await stepInLog('one', job.version, -1, 3)
+  expect(job.design.params.reveal).toBe(13)
+  // A job of that id is there again: nothing of what was taken is written over it.
+  await expect(putBackJob({ ...taken!, edits: [] })).rejects.toThrow()
+  expect((await readJob('one'))!.design.params.reveal).toBe(13)
+  expect(await takeJob('nobody')).toBeUndefined()
+})
+
+test('renamed on the shelf it can be undone on the bench; a name that is none is refused', async () => {
+  await createJob(design(), false, 1)
+  const named = await renameJob('one', 'Ferry fold', 2)
+  expect([named.design.name, named.cursor]).toEqual(['Ferry fold', 1])
+  expect((await stepInLog('one', named.version, -1, 3)).design.name).toBe('One')
+  await expect(renameJob('one', '', 4)).rejects.toThrow()
+  await expect(renameJob('nobody', 'Any', 4)).rejects.toThrow('no longer on the shelf')
+})
+
+test('put away and copied: the copy is a job of its own, without the log', async () => {
+  const job = await createJob(design(), true, 1)
+  await appendEdit('one', job.version, done(job.design, reveal(14)), 2)
+  await putAway('one', true)
+  const copy = await copyJob('one', { id: 'two', name: 'Two' }, 5)
+  expect([copy.design.params.reveal, copy.cursor, copy.example]).toEqual([14, 0, false])
+  expect((await listJobs()).map((j) => [j.id, j.away, j.kind])).toEqual([
+    ['two', false, 'bifold'],
+    ['one', true, 'bifold'],
+  ])
+  await putAway('one', false)
+  expect((await listJobs()).every((j) => !j.away)).toBe(true)
 })
 
 test('a second job of the same id is not written over the first', async () => {

@@ -2,7 +2,7 @@ import { findingsOf, overruledFor } from '../check/index.js'
 import { derive } from '../derived/index.js'
 import type { Design } from '../design/index.js'
 import { type StrokeGroup, gathered, pathData, pieceMarks, pieceOutline } from '../drawing/index.js'
-import { arrangeInRows } from '../reckon/index.js'
+import { type Arrangement, type Piece, arrangeInRows } from '../reckon/index.js'
 
 /** A piece as a card shows it: its tint and its lines as path data, where it lies among the others. */
 export interface CardPiece {
@@ -24,14 +24,25 @@ export interface Card {
   readonly pieces: readonly CardPiece[]
 }
 
-const WIDE = 430
 const GAP = 14
+/** How much wider than high the picture on a card is. */
+const SHAPE = 1.7
+/** Widths of the sheet that are tried, mm: the narrowest, and how much wider each next one is. */
+const [NARROWEST, WIDER, TRIED] = [430, 1.3, 8]
 const SHOWN = new Set(['cut', 'fold', 'holes'])
+
+/** The pieces in rows on the sheet that shows them largest in the shape of a card. */
+function largest(pieces: readonly Piece[]): Arrangement<Piece> {
+  const shown = ({ width, height }: Arrangement<Piece>): number => Math.min(SHAPE / width, 1 / height)
+  return Array.from({ length: TRIED }, (_, i) =>
+    arrangeInRows(pieces, pieceOutline, NARROWEST * WIDER ** i, GAP),
+  ).reduce((best, one) => (shown(one) > shown(best) * 1.02 ? one : best))
+}
 
 /** The card of a design: its pieces without their words, its size, and how much there is to look at. */
 export function cardOf(design: Design): Card {
   const derived = derive(design)
-  const { placed, width, height } = arrangeInRows(derived.pieces, pieceOutline, WIDE, GAP)
+  const { placed, width, height } = largest(derived.pieces)
   return {
     kind: derived.kind.name,
     sizes: derived.master.sizes.slice(0, 2).map(({ size }) => size.value),

@@ -1,9 +1,10 @@
 <script setup lang="ts">
-import { useDocumentVisibility, useEventListener, useTitle } from '@vueuse/core'
+import { useDocumentVisibility, useDropZone, useEventListener, useTitle } from '@vueuse/core'
 import { computed, defineAsyncComponent, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { useDisplay, useTheme } from 'vuetify'
 import { useJob } from '../job/job.js'
+import { dropped } from '../shelf/dropped.js'
 import { storageState } from '../storage/state.js'
 import NotOpened from './NotOpened.vue'
 import SaveBar from './SaveBar.vue'
@@ -12,6 +13,7 @@ import { useSettings } from './settings.js'
 import StoragePage from './StoragePage.vue'
 import TopStrip from './TopStrip.vue'
 import WorkTrail from './WorkTrail.vue'
+import { keepFocus } from './focus.js'
 import { useKeys } from './keys.js'
 
 /** `begun`: the shelves and the person's settings have been read. */
@@ -71,9 +73,18 @@ watch(
 useEventListener('beforeunload', (event) => {
   if (job.waits) event.preventDefault()
 })
+/** A file dropped anywhere is opened on the shelf. */
+useDropZone(document.body, {
+  onDrop: async (files) => {
+    if (!files?.[0]) return
+    dropped.value = files[0]
+    if (route.name !== 'shelf') await router.push({ name: 'shelf' })
+  },
+})
 const visibility = useDocumentVisibility()
 watch(visibility, (now) => now === 'visible' && job.awake())
 
+keepFocus('main')
 useKeys({
   '/': () => (finding.value = true),
   '?': () => (showingKeys.value = true),

@@ -9,7 +9,13 @@ import CardDrawing from './CardDrawing.vue'
 import { type Carded, cardFor, knownCard } from './cards.js'
 
 const props = defineProps<{ job: Listed }>()
-const emit = defineEmits<{ remove: []; keep: [] }>()
+const emit = defineEmits<{ remove: []; keep: []; copy: []; away: []; rename: [name: string] }>()
+const renaming = ref(false)
+const name = ref(props.job.name)
+function named(): void {
+  renaming.value = false
+  if (name.value.trim() !== props.job.name) emit('rename', name.value.trim())
+}
 const settings = useSettings()
 const place = ref<HTMLElement>()
 const carded = shallowRef<Carded | undefined>(knownCard(props.job))
@@ -83,9 +89,35 @@ watch(
         <template v-else>…</template>
         <span v-if="job.example" class="mark">example</span>
       </p>
-      <v-btn variant="plain" class="link quiet" :aria-label="`Remove ${job.name}`" @click="emit('remove')">
-        Remove
-      </v-btn>
+      <p class="acts">
+        <v-btn variant="plain" class="link" :aria-label="`Rename ${job.name}`" @click="renaming = true"
+          >rename</v-btn
+        >
+        <v-btn variant="plain" class="link" :aria-label="`Copy ${job.name}`" @click="emit('copy')"
+          >copy</v-btn
+        >
+        <v-btn
+          variant="plain"
+          class="link"
+          :aria-label="`${job.away ? 'Take out' : 'Put away'} ${job.name}`"
+          @click="emit('away')"
+        >
+          {{ job.away ? 'take out' : 'put away' }}
+        </v-btn>
+        <v-btn variant="plain" class="link" :aria-label="`Remove ${job.name}`" @click="emit('remove')"
+          >remove</v-btn
+        >
+      </p>
+      <v-form v-if="renaming" class="acts" @submit.prevent="named">
+        <v-text-field
+          v-model="name"
+          :label="`Name of ${job.name}`"
+          maxlength="80"
+          autofocus
+          @keydown.escape="renaming = false"
+        />
+        <v-btn type="submit" :disabled="name.trim() === ''">Take it</v-btn>
+      </v-form>
     </template>
   </li>
 </template>

@@ -1,89 +1,90 @@
 <script setup lang="ts">
-import { kindIds, kindOf } from '@drumlin/core/kinds'
-import JobCard from './JobCard.vue'
-import { useShelf } from './useShelf.js'
 import { useFileDialog } from '@vueuse/core'
+import { computed, defineAsyncComponent, ref } from 'vue'
+import FoldPart from '../parts/FoldPart.vue'
+import ChoiceField from '../sentence/ChoiceField.vue'
+import type { Listed } from '../storage/jobs.js'
+import JobCard from './JobCard.vue'
+import { SORTS, useTrays } from './tray.js'
+import { useShelf } from './useShelf.js'
 
-const {
-  own,
-  examples,
-  jobs,
-  loaded,
-  about,
-  said,
-  refused,
-  removing,
-  reading,
-  start,
-  opened,
-  takeAway,
-  keepRaw,
-  clearExamples,
-  fetchExamples,
-} = useShelf()
-const picker = useFileDialog({ accept: '.json,.drumlin.json,application/json', multiple: false, reset: true })
+const StartDialog = defineAsyncComponent(() => import('./StartDialog.vue'))
+const shelf = useShelf()
+const { jobs, loaded, about, said, refused, taken, reading, start, opened, fetchExamples } = shelf
+const { sought, sortBy, trays } = useTrays(jobs)
+const picker = useFileDialog({
+  accept: '.json,.drumlin.json,application/json',
+  multiple: false,
+  reset: true,
+})
 picker.onChange((files) => files?.[0] && void opened(files[0]))
+const starting = ref(false)
+const asked = ref(false)
+function choose(): void {
+  asked.value = true
+  starting.value = true
+}
+const nothing = computed(
+  () =>
+    loaded.value && jobs.value.length > 0 && Object.values(trays.value).every((tray) => tray.length === 0),
+)
+const acts = (job: Listed) => ({
+  onRemove: () => shelf.takeAway(job),
+  onKeep: () => shelf.keepRaw(job),
+  onCopy: () => shelf.copy(job),
+  onAway: () => shelf.setAway(job),
+  onRename: (name: string) => shelf.rename(job, name),
+})
 </script>
 
 <template>
   <div class="shelf">
     <header class="head">
       <h1>Shelf</h1>
-      <v-menu>
-        <template #activator="{ props: opener }">
-          <v-btn v-bind="opener" type="button" variant="flat">Start a new job</v-btn>
-        </template>
-        <v-list aria-label="What to make" max-width="460">
-          <v-list-item v-for="id in kindIds()" :key="id" @click="start(id)">
-            <span class="kind">{{ kindOf(id).name }}</span>
-            <span class="about quiet">{{ kindOf(id).about }}</span>
-          </v-list-item>
-        </v-list>
-      </v-menu>
+      <v-btn variant="flat" @click="choose">Start a new job</v-btn>
       <v-btn @click="picker.open()">Open a design file</v-btn>
+      <template v-if="jobs.length > 1">
+        <v-text-field v-model="sought" class="sought" label="Find a job" clearable />
+        <ChoiceField :value="sortBy" label="sorted" :options="SORTS" @change="(by) => (sortBy = by)" />
+      </template>
     </header>
     <p v-if="reading" role="status">
       Reading {{ reading.name }} … <v-btn @click="reading.stop.abort()">Stop</v-btn>
     </p>
     <p v-if="refused" class="refused" role="alert">{{ refused }}</p>
-    <p v-if="said" role="status">{{ said }}</p>
+    <p v-if="said" role="status">
+      {{ said }} <v-btn v-if="taken" @click="shelf.putBack()">Put it back</v-btn>
+    </p>
+    <p v-if="nothing" role="status" class="quiet">No job of that name is here.</p>
     <p v-if="loaded && jobs.length === 0" class="first">
       The shelf is empty. <v-btn @click="start('bifold')">Start a bifold wallet</v-btn> lays out a whole
       wallet for six cards at once, to be changed from there; or
       <v-btn @click="fetchExamples">look at the examples</v-btn>
     </p>
-    <section v-if="own.length > 0" aria-labelledby="own">
+    <section v-if="trays.own.length > 0" aria-labelledby="own">
       <h2 id="own">Jobs</h2>
       <ul class="cards">
-        <JobCard v-for="j in own" :key="j.id" :job="j" @remove="removing = j" @keep="keepRaw(j)" />
+        <JobCard v-for="j in trays.own" :key="j.id" :job="j" v-bind="acts(j)" />
       </ul>
     </section>
-    <section v-if="examples.length > 0" aria-labelledby="examples">
+    <section v-if="trays.examples.length > 0" aria-labelledby="examples">
       <h2 id="examples">
         Examples <span class="quiet">{{ about }}</span>
       </h2>
       <ul class="cards">
-        <JobCard v-for="j in examples" :key="j.id" :job="j" @remove="removing = j" @keep="keepRaw(j)" />
+        <JobCard v-for="j in trays.examples" :key="j.id" :job="j" v-bind="acts(j)" />
       </ul>
-      <v-btn @click="clearExamples">Remove the examples</v-btn>
+      <v-btn @click="shelf.clearExamples()">Remove the examples</v-btn>
     </section>
-    <p v-else-if="jobs.length > 0">
+    <p v-else-if="jobs.length > 0 && !sought">
       <v-btn @click="fetchExamples">Bring the examples back</v-btn>
     </p>
-    <v-dialog
-      :model-value="removing !== undefined"
-      aria-labelledby="removing"
-      @update:model-value="removing = undefined"
-    >
-      <v-card v-if="removing" class="asked">
-        <h2 id="removing">Remove “{{ removing.name }}”?</h2>
-        <p>It goes from this browser with its whole log of edits. A design file kept elsewhere stays.</p>
-        <div class="row">
-          <v-btn @click="removing = undefined">Keep it</v-btn
-          ><v-btn variant="flat" @click="takeAway(removing)">Remove it</v-btn>
-        </div>
-      </v-card>
-    </v-dialog>
+    <FoldPart v-if="trays.away.length > 0" :title="`Put away (${trays.away.length})`" :open="sought !== ''">
+      <ul class="cards">
+        <JobCard v-for="j in trays.away" :key="j.id" :job="j" v-bind="acts(j)" />
+      </ul>
+    </FoldPart>
+    <StartDialog v-if="asked" v-model="starting" @start="start" />
   </div>
 </template>
 
@@ -94,8 +95,11 @@ picker.onChange((files) => files?.[0] && void opened(files[0]))
   height: 100%;
   box-sizing: border-box;
 }
-.head,
-.row {
+.sought {
+  max-width: 220px;
+  margin-left: auto;
+}
+.head {
   display: flex;
   gap: 12px;
   align-items: center;
@@ -121,23 +125,10 @@ h2 .quiet {
   grid-template-columns: repeat(auto-fill, minmax(330px, 1fr));
   gap: 16px;
 }
-.kind,
-.about {
-  display: block;
-}
-.kind {
-  font-weight: 650;
-}
-.about {
-  font-size: 13px;
-}
 .refused {
   color: var(--rowan);
 }
 .first {
   max-width: 60ch;
-}
-.asked {
-  padding: 20px 24px;
 }
 </style>

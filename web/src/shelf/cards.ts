@@ -1,3 +1,4 @@
+import type { Design } from '@drumlin/core/design'
 import type { Card } from '@drumlin/core/overview'
 import { type Helper, helper } from '../workers/ask.js'
 import { keepCard, readCard } from '../storage/cards.js'
@@ -37,13 +38,22 @@ function inTurn<T>(act: () => Promise<T> | undefined): Promise<T | undefined> {
   return mine
 }
 
-async function drawn(job: Listed): Promise<Carded> {
+function asked(design: unknown): Promise<Carded> {
   drawer ??= helper(
     () => new Worker(new URL('../workers/findings.worker.ts', import.meta.url), { type: 'module' }),
   )
-  const { design } = (job.raw ?? {}) as { design?: unknown }
   const question: FindingsAsked = { what: 'card', design: design ?? null }
-  const done = await drawer.ask<Carded>(question, { limit: LIMIT })
+  return drawer.ask<Carded>(question, { limit: LIMIT })
+}
+
+/** What a card would show of a design that is not kept, in its turn. */
+export const cardOfDesign = async (design: Design): Promise<Card | undefined> => {
+  const done = await inTurn(() => asked(design))
+  return done && 'card' in done ? done.card : undefined
+}
+
+async function drawn(job: Listed): Promise<Carded> {
+  const done = await asked(((job.raw ?? {}) as { design?: unknown }).design)
   if ('card' in done) await keepCard(job.id, job.version, done.card)
   return done
 }

@@ -1,8 +1,8 @@
-import { computed, onMounted, onScopeDispose, ref, shallowRef } from 'vue'
+import { onMounted, onScopeDispose, ref, shallowRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { startingDesign } from '@drumlin/core/check'
 import type { Design } from '@drumlin/core/design'
-import { kindOf, startingHardware, startingLeathers } from '@drumlin/core/kinds'
+import { kindOf } from '@drumlin/core/kinds'
 import { useTrouble } from '../app/trouble.js'
 import { useJob } from '../job/job.js'
 import { useStores } from '../job/stores.js'
@@ -11,8 +11,11 @@ import { saveDesign, saveRaw } from '../output/save.js'
 import { readDesignFile } from '../reading/read.js'
 import type { JobRecord } from '../storage/db.js'
 import { bringExamples, removeExamples } from '../storage/examples.js'
-import { type Listed, createJob, jobIds, listJobs, rawJob, removeJob } from '../storage/jobs.js'
+import { type Listed, createJob, jobIds, listJobs, rawJob } from '../storage/jobs.js'
 import { readSetting } from '../storage/settings.js'
+import { type Taken, copyJob, putAway, putBackJob, renameJob, takeJob } from '../storage/shelving.js'
+import { startingParts } from './starting.js'
+import { dropped } from './dropped.js'
 import { freeId } from './ids.js'
 
 /** How soon the shelf shows what another tab edits, ms. */
@@ -29,9 +32,6 @@ export function useShelf() {
   const loaded = ref(false)
   const said = ref(typeof route.query.gone === 'string' ? 'That job is no longer on the shelf.' : '')
   const refused = ref('')
-  const removing = shallowRef<Listed>()
-  const own = computed(() => jobs.value.filter((j) => !j.example))
-  const examples = computed(() => jobs.value.filter((j) => j.example))
 
   const about = ref('')
   const load = (): Promise<boolean> =>
@@ -61,13 +61,7 @@ export function useShelf() {
       {
         id: freeId(id, taken),
         name: `New ${kind.name.toLowerCase()}`,
-        kind: id,
-        leathers: startingLeathers(kind, shelf.leathers),
-        iron: shelf.irons[1] ?? shelf.irons[0]!,
-        awl: shelf.awls[0]!,
-        thread: shelf.threads[0]!,
-        machine: shelf.machines[0]!,
-        hardware: startingHardware(kind, stores.all.hardware),
+        ...startingParts(kind, stores),
       },
       shelf,
     )
@@ -109,6 +103,16 @@ export function useShelf() {
     )
   }
 
+  watch(
+    dropped,
+    (file) => {
+      if (!file) return
+      dropped.value = undefined
+      void opened(file)
+    },
+    { immediate: true },
+  )
+
   /** Keeps a design under its own name, or the next free one where another has it. */
   async function createFree(design: Design, example: boolean): Promise<JobRecord> {
     const taken = await jobIds()
@@ -116,22 +120,61 @@ export function useShelf() {
     return createJob({ ...design, id }, example, Date.now())
   }
 
+  /** What was removed last, until something else is done: it can be put back. */
+  const taken = shallowRef<Taken>()
   async function takeAway(job: Listed): Promise<void> {
-    removing.value = undefined
     await trouble.attempt(`“${job.name}” could not be removed`, async () => {
-      await removeJob(job.id)
+      taken.value = await takeJob(job.id)
       bench.letGo(job.id)
       said.value = `“${job.name}” was removed.`
       channel.tell({ what: 'removed', id: job.id })
       await load()
     })
   }
+  async function putBack(): Promise<void> {
+    const was = taken.value
+    if (!was) return
+    await trouble.attempt('It could not be put back', async () => {
+      await putBackJob(was)
+      taken.value = undefined
+      said.value = ''
+      told()
+      await load()
+    })
+  }
+  /** Something done to a job on the shelf, after which the shelf is read again. */
+  const acting =
+    (words: (job: Listed) => string, act: (job: Listed) => Promise<unknown>) =>
+    async (job: Listed): Promise<void> => {
+      await trouble.attempt(words(job), async () => {
+        await act(job)
+        told()
+        await load()
+      })
+    }
+  const setAway = acting(
+    (job) => `“${job.name}” could not be laid elsewhere`,
+    (job) => putAway(job.id, !job.away),
+  )
+  const copy = acting(
+    (job) => `“${job.name}” could not be copied`,
+    async (job) => {
+      const id = freeId(job.id, await jobIds())
+      const made = await copyJob(job.id, { id, name: `${job.name}, copy`.slice(0, 80) }, Date.now())
+      said.value = `“${made.design.name}” is on the shelf.`
+    },
+  )
+  const rename = (job: Listed, name: string): Promise<void> =>
+    acting(
+      () => `“${job.name}” could not be renamed`,
+      () => renameJob(job.id, name, Date.now()),
+    )(job)
   const keepRaw = (job: Listed): Promise<boolean> =>
     trouble.attempt(`“${job.name}” could not be given as a file`, async () =>
       saveRaw(await rawJob(job.id), job.name),
     )
   async function clearExamples(): Promise<void> {
-    const gone = examples.value.map((j) => j.id)
+    const gone = jobs.value.filter((j) => j.example).map((j) => j.id)
     await trouble.attempt('The examples could not all be taken away', async () => {
       await removeExamples()
       said.value = 'The examples are gone; your own work is as it was.'
@@ -154,18 +197,20 @@ export function useShelf() {
   }
 
   return {
-    own,
-    examples,
     jobs,
     loaded,
     about,
     said,
     refused,
-    removing,
     reading,
     start,
     opened,
+    taken,
     takeAway,
+    putBack,
+    setAway,
+    copy,
+    rename,
     keepRaw,
     clearExamples,
     fetchExamples,

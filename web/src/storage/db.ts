@@ -17,6 +17,8 @@ export interface JobRecord {
   readonly version: number
   readonly example: boolean
   readonly updated: number
+  /** Lies in the tray of what is put away. */
+  readonly away?: boolean
 }
 
 export interface EditRecord {

@@ -2,7 +2,8 @@ import type { Design } from '@drumlin/core/design'
 import { readDesign, readSentence } from '@drumlin/core/exchange/json'
 import { type Stores, readStoresData } from '@drumlin/core/stores'
 import { database } from './db.js'
-import { createJob, hasJob, listJobs, removeJob } from './jobs.js'
+import { createJob, hasJob, listJobs } from './jobs.js'
+import { removeJob } from './shelving.js'
 import { readSetting, writeSetting } from './settings.js'
 
 interface ExampleFiles {

@@ -58,6 +58,10 @@ export interface Listed {
   readonly example: boolean
   readonly updated: number
   readonly version: number
+  /** Lies in the tray of what is put away. */
+  readonly away: boolean
+  /** Its kind's id, as far as it can be read. */
+  readonly kind: string
   readonly raw: unknown
 }
 
@@ -65,13 +69,15 @@ const listed = (raw: unknown, id: string): Listed => {
   const kept = (typeof raw === 'object' && raw !== null ? raw : {}) as Partial<
     Record<keyof JobRecord, unknown>
   >
-  const name = (kept.design as { name?: unknown } | null | undefined)?.name
+  const { name, kind } = (kept.design ?? {}) as { name?: unknown; kind?: unknown }
   return {
     id,
     name: typeof name === 'string' && name.trim() !== '' ? name : id,
     example: kept.example === true,
     updated: typeof kept.updated === 'number' ? kept.updated : 0,
     version: typeof kept.version === 'number' ? kept.version : 0,
+    away: kept.away === true,
+    kind: typeof kind === 'string' ? kind : '',
     raw,
   }
 }
@@ -123,18 +129,6 @@ export async function createJob(design: Design, example: boolean, now: number): 
   ])
   await within(PATIENCE, done)
   return job
-}
-
-export async function removeJob(id: string): Promise<void> {
-  const tx = (await database()).transaction(['jobs', 'edits', 'drafts', 'cards'], 'readwrite')
-  const done = Promise.all([
-    tx.objectStore('cards').delete(id),
-    tx.objectStore('jobs').delete(id),
-    tx.objectStore('edits').delete(range(id, 0)),
-    tx.objectStore('drafts').delete(range(id, 0)),
-    tx.done,
-  ])
-  await within(PATIENCE, done)
 }
 
 /** Runs `change` on a job in one transaction, unless another tab has written since `expected`. All of it is kept or nothing. */

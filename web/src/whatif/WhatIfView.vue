@@ -46,6 +46,7 @@ const shownFields = computed(() =>
   ),
 )
 
+const failed = ref('')
 const { answers, unweighed, weigh } = useWeighed(() => [
   base.value,
   ...variants.value.map((v) => variantOf(base.value, v)),

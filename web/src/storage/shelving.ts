@@ -1,0 +1,76 @@
+import { type Design, applyEdit, rename } from '@drumlin/core/design'
+import { database } from './db.js'
+import type { CardRecord, DraftRecord, EditRecord, JobRecord } from './db.js'
+import { appendEdit, createJob, readJob } from './jobs.js'
+import { PATIENCE, within } from './state.js'
+
+/** All that was kept of a job, so that it can be put back. */
+export interface Taken {
+  readonly job: JobRecord
+  readonly edits: readonly EditRecord[]
+  readonly drafts: readonly DraftRecord[]
+  readonly card: CardRecord | undefined
+}
+
+const ofJob = (id: string): IDBKeyRange => IDBKeyRange.bound([id, 0], [id, Infinity])
+const ALL = ['jobs', 'edits', 'drafts', 'cards'] as const
+
+/** Takes a job away with its log and its drafts, readable or not; gives what it took. Undefined where there was none. */
+export async function takeJob(id: string): Promise<Taken | undefined> {
+  const tx = (await database()).transaction(ALL, 'readwrite')
+  const stores = ALL.map((name) => tx.objectStore(name))
+  const reading = Promise.all([
+    tx.objectStore('jobs').get(id),
+    tx.objectStore('edits').getAll(ofJob(id)),
+    tx.objectStore('drafts').getAll(ofJob(id)),
+    tx.objectStore('cards').get(id),
+    stores[0]?.delete(id),
+    stores[1]?.delete(ofJob(id)),
+    stores[2]?.delete(ofJob(id)),
+    stores[3]?.delete(id),
+    tx.done,
+  ] as const)
+  const [job, edits, drafts, card] = await within(PATIENCE, reading)
+  return job && { job, edits, drafts, card }
+}
+
+/** Takes a job away for good, with its log and its drafts. */
+export const removeJob = async (id: string): Promise<void> => void (await takeJob(id))
+
+/** Puts back what was taken. Throws where another job of that id is kept by now; nothing is written then. */
+export async function putBackJob({ job, edits, drafts, card }: Taken): Promise<void> {
+  const tx = (await database()).transaction(ALL, 'readwrite')
+  const writing = Promise.all([
+    tx.objectStore('jobs').add(job),
+    ...edits.map((e) => tx.objectStore('edits').put(e)),
+    ...drafts.map((d) => tx.objectStore('drafts').put(d)),
+    ...(card ? [tx.objectStore('cards').put(card)] : []),
+    tx.done,
+  ])
+  await within(PATIENCE, writing)
+}
+
+/** Gives a job another name, as an edit of its log. Throws where it is gone, unreadable, or the name is refused. */
+export async function renameJob(id: string, name: string, now: number): Promise<JobRecord> {
+  const job = await readJob(id)
+  if (!job) throw new Error('it is no longer on the shelf')
+  const edit = rename(name)
+  const done = applyEdit(job.design, edit)
+  if (!done.ok) throw new Error(done.why)
+  return appendEdit(id, job.version, { edit, inverse: done.inverse, design: done.design }, now)
+}
+
+/** Lays a job into the tray of what is put away, or takes it out again. */
+export async function putAway(id: string, away: boolean): Promise<void> {
+  const tx = (await database()).transaction('jobs', 'readwrite')
+  const job = await within(PATIENCE, tx.store.get(id))
+  if (!job) throw new Error('it is no longer on the shelf')
+  await within(PATIENCE, Promise.all([tx.store.put({ ...job, away }), tx.done]))
+}
+
+/** A copy of a job's design as a job of its own. */
+export async function copyJob(id: string, as: Pick<Design, 'id' | 'name'>, now: number): Promise<JobRecord> {
+  const job = await readJob(id)
+  if (!job) throw new Error('it is no longer on the shelf')
+  return createJob({ ...job.design, ...as }, false, now)
+}
