@@ -78,7 +78,7 @@ test('a drawn flap: its edge turned, lined, two drafts compared', async ({ page 
   await page.locator('[data-part="layers"] .v-expansion-panel-title').click()
   await page.getByRole('button', { name: 'Put a lining behind it' }).click()
   await expect(page.locator('[data-piece="flap-lining"]')).toBeVisible()
-  await page.getByRole('checkbox', { name: 'with its contents' }).check()
+  await page.getByRole('checkbox', { name: 'with contents' }).check()
   await expect(page.locator('[data-bend]').first()).toBeAttached()
   await accessible(page)
 

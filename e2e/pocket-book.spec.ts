@@ -5,7 +5,7 @@ test('the pocket book without a job: find, reckon, see it drawn', async ({ page 
   await page.goto('/')
   await page.getByRole('link', { name: 'Pocket book' }).click()
   await page.getByRole('textbox', { name: 'Find a reckoner' }).fill('turned edge')
-  await page.getByRole('link', { name: /^Turned edge §4/ }).click()
+  await page.getByRole('link', { name: 'Turned edge', exact: true }).click()
   await write(page, 'thickness at the fold', '1.2')
   await expect(page.locator('[data-answer="cut beyond the finished edge"]')).toContainText('7.5 mm')
   await expect(page.getByLabel('Working')).toContainText('(π × 0.5 − 2) × 1.2')

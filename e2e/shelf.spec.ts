@@ -88,3 +88,42 @@ test('files: a good one is taken beside what is there, a bad one refused whole w
   await page.getByRole('link', { name: 'Deckhand’s fold' }).first().click()
   await expect.poll(() => shownSize(page, 'outside.width')).toBe('208.3 mm')
 })
+
+test('the shelf: found, renamed, copied, put away, removed and put back; a setting found by its word', async ({
+  page,
+}) => {
+  await page.goto('/')
+  const card = (name: string) =>
+    page.getByRole('listitem').filter({ has: page.getByRole('link', { name, exact: true }) })
+  await page.getByRole('textbox', { name: 'Find a job' }).fill('bifold')
+  await expect(page.getByRole('link', { name: 'Pilot’s flap bag' })).toHaveCount(0)
+  await page.getByRole('button', { name: 'Rename Deckhand’s fold' }).click()
+  await page.getByRole('textbox', { name: 'Name of Deckhand’s fold' }).fill('Second fold')
+  await page.getByRole('button', { name: 'Take it' }).click()
+  await expect(page.getByRole('link', { name: 'Second fold' })).toBeVisible()
+  await page.getByRole('button', { name: 'Copy Second fold' }).click()
+  await expect(card('Second fold, copy')).toBeVisible()
+  await page.getByRole('button', { name: 'Put away Second fold', exact: true }).click()
+  await expect(page.getByRole('button', { name: 'Put away (1)' })).toBeVisible()
+  await page.getByRole('button', { name: 'Remove Second fold, copy' }).click()
+  await expect(page.getByRole('status').filter({ hasText: 'was removed' })).toBeVisible()
+  await page.getByRole('button', { name: 'Put it back' }).click()
+  await expect(card('Second fold, copy')).toBeVisible()
+  await accessible(page)
+
+  // Any setting is found by what makers call it, and one stands in its field.
+  await page.getByRole('link', { name: 'Second fold, copy' }).click()
+  await page.keyboard.press('/')
+  await page.getByRole('textbox', { name: /^Find a piece/ }).fill('card pockets a side')
+  await accessible(page)
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('textbox', { name: 'card pockets a side' })).toBeFocused()
+  await page.keyboard.press('Escape')
+  await page.getByRole('heading', { level: 1 }).click()
+  await page.keyboard.press('/')
+  await page.getByRole('textbox', { name: /^Find a piece/ }).fill('seconds stitch')
+  await expect(page.getByRole('option').first()).toContainText('setting')
+  await page.keyboard.press('Enter')
+  await expect(page).toHaveURL(/\/seams\?field=/)
+  await expect(page.locator('[data-field]:focus-within')).toHaveCount(1)
+})

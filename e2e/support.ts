@@ -13,7 +13,10 @@ export async function openDemo(page: Page): Promise<void> {
 /** A new job of a kind, from the shelf. */
 export async function startNew(page: Page, kind: string): Promise<void> {
   await page.getByRole('button', { name: 'Start a new job' }).click()
-  await page.getByRole('dialog').getByRole('button', { name: new RegExp(`^${kind}: `) }).click()
+  await page
+    .getByRole('dialog')
+    .getByRole('button', { name: new RegExp(`^${kind}: `) })
+    .click()
 }
 
 /** Writes into a field as a maker does. */

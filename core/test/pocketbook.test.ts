@@ -1,7 +1,15 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { pathBox } from '@drumlin/core/geometry'
-import { ENTRIES, entryMaybe, inputProblem, prefilled, reckonEntry, usedFor } from '@drumlin/core/pocketbook'
+import {
+  ENTRIES,
+  GROUPS,
+  entryMaybe,
+  inputProblem,
+  prefilled,
+  reckonEntry,
+  usedFor,
+} from '@drumlin/core/pocketbook'
 import { explainLine } from '@drumlin/core/working'
 import { demoWith } from './support/designs.js'
 
@@ -145,3 +153,10 @@ test.each([
 ])('panels %f is refused in words', (value, words) =>
   expect(inputProblem(entryMaybe('roll-fold')!.inputs[0]!, value)).toMatch(words),
 )
+
+test('every reckoner stands in one group, in the order of the work', () => {
+  const grouped = GROUPS.flatMap((g) => g.entries.map((e) => e.id))
+  expect(grouped.toSorted()).toEqual(ENTRIES.map((e) => e.id).toSorted())
+  expect(new Set(grouped).size).toBe(grouped.length)
+  expect(GROUPS.every((g) => g.entries.length > 0)).toBe(true)
+})

@@ -35,7 +35,7 @@ const SHOWN = new Set(['cut', 'fold', 'holes'])
 function largest(pieces: readonly Piece[]): Arrangement<Piece> {
   const shown = ({ width, height }: Arrangement<Piece>): number => Math.min(SHAPE / width, 1 / height)
   return Array.from({ length: TRIED }, (_, i) =>
-    arrangeInRows(pieces, pieceOutline, NARROWEST * WIDER ** i, GAP),
+    arrangeInRows(pieces, pieceOutline, NARROWEST * WIDER ** i, GAP, 'lie'),
   ).reduce((best, one) => (shown(one) > shown(best) * 1.02 ? one : best))
 }
 

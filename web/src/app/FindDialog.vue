@@ -7,10 +7,12 @@ import { useStores } from '../job/stores.js'
 import { listJobs } from '../storage/jobs.js'
 import { type Act, type Hit, foundIn, hitsOf } from './hits.js'
 import { useSettings } from './settings.js'
+import { returnFocus } from './focus.js'
 
 const props = defineProps<{ jobId: string | undefined }>()
 const emit = defineEmits<{ keys: [] }>()
 const open = defineModel<boolean>({ required: true })
+returnFocus(open)
 const job = useJob()
 const stores = useStores()
 const settings = useSettings()
@@ -98,8 +100,6 @@ async function go(hit: Hit | undefined): Promise<void> {
       <v-text-field
         v-model="sought"
         label="Find a piece, a setting, a finding, a job, a screen or an act"
-        role="combobox"
-        aria-expanded="true"
         aria-controls="hits"
         :aria-activedescendant="hits.length > 0 ? `hit-${at}` : undefined"
         autofocus

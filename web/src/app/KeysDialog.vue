@@ -1,7 +1,9 @@
 <script setup lang="ts">
 import { SCREENS } from './screens.js'
+import { returnFocus } from './focus.js'
 
 const open = defineModel<boolean>({ required: true })
+returnFocus(open)
 const KEYS = [
   ['/', 'find a piece, a setting or a finding'],
   ...SCREENS.flatMap((s) => (s.key ? [[s.key, s.label.toLowerCase()] as const] : [])),

@@ -139,7 +139,7 @@ const changeLight = (): void => settings.setLight(settings.light === 'lamp' ? 'c
           <v-icon :icon="mdiDotsVertical" size="20" />
         </v-btn>
       </template>
-      <v-list aria-label="More">
+      <v-list role="dialog" aria-label="More">
         <template v-if="here">
           <v-list-item
             v-for="p in PAGES"

@@ -1,4 +1,5 @@
 import { useEventListener } from '@vueuse/core'
+import { type Ref, watch } from 'vue'
 
 /** Whether something can't hold the focus any more: taken out, switched off or hidden. */
 const lost = (element: HTMLElement): boolean =>
@@ -14,4 +15,25 @@ export function keepFocus(id: string): void {
         document.getElementById(id)?.focus({ preventScroll: true })
     }, 60)
   })
+}
+
+/** A dialog that is opened by a key or from elsewhere gives the focus back to what had it. */
+export function returnFocus(open: Ref<boolean>): void {
+  let before: HTMLElement | undefined
+  watch(
+    open,
+    (now) => {
+      if (now) {
+        before = document.activeElement instanceof HTMLElement ? document.activeElement : undefined
+        return
+      }
+      setTimeout(() => {
+        const { activeElement } = document
+        const elsewhere =
+          activeElement && activeElement !== document.body && !activeElement.closest('.v-overlay')
+        if (!elsewhere && before && !lost(before)) before.focus({ preventScroll: true })
+      }, 30)
+    },
+    { immediate: true },
+  )
 }

@@ -121,6 +121,14 @@ export const SCREENS: readonly Screen[] = [
     key: 'b',
     component: () => import('../pocketbook/PocketBookView.vue'),
   },
+  {
+    name: 'help',
+    path: '/help/:page?',
+    label: 'Help',
+    of: 'house',
+    words: 'first steps words glossary formulas settings manual how',
+    component: () => import('../help/HelpView.vue'),
+  },
 ]
 
 /** The trail, in the order of the work. */

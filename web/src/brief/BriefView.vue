@@ -165,4 +165,11 @@ svg {
   border-left: 4px solid var(--rowan);
   padding-left: 10px;
 }
+@media (max-width: 900px) {
+  .brief {
+    grid-template-columns: minmax(0, 1fr);
+    gap: 16px;
+    padding: 16px;
+  }
+}
 </style>

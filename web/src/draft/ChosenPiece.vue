@@ -74,7 +74,11 @@ path {
 .measure {
   stroke: var(--heather);
 }
+/* What it stands over gives way to it. */
 text {
+  paint-order: stroke;
+  stroke: var(--surface);
+  stroke-width: 0.35em;
   fill: var(--heather);
   font-family: var(--mono);
   font-weight: 650;

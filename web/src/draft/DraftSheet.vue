@@ -4,19 +4,9 @@ import type { Finding } from '@drumlin/core/check'
 import type { Derived } from '@drumlin/core/derived'
 import { pathData } from '@drumlin/core/drawing'
 import { type DrawnPanel, insertPoint } from '@drumlin/core/drawn'
-import {
-  type Point,
-  boxHeight,
-  boxWidth,
-  moveBack,
-  pathBox,
-  pathMoved,
-  pathNearest,
-  pointMoved,
-} from '@drumlin/core/geometry'
+import { type Point, moveBack, pathMoved, pathNearest, pointMoved } from '@drumlin/core/geometry'
 import { laidUpOf } from '@drumlin/core/layup'
-import { printLength } from '@drumlin/core/measure'
-import type { Arrangement, Piece } from '@drumlin/core/reckon'
+import { type Arrangement, type Piece, nearestPlace } from '@drumlin/core/reckon'
 import { useSettings } from '../app/settings.js'
 import DrawHandles from '../drawing/DrawHandles.vue'
 import PieceDrawing from '../sheet/PieceDrawing.vue'
@@ -26,6 +16,9 @@ import { ROOM, keptRows, largestRows, sheetsOver } from './arrange.js'
 import ChosenPiece from './ChosenPiece.vue'
 import type { Cut } from './cut.js'
 import SheetActs from './SheetActs.vue'
+import TapeMeasure from './TapeMeasure.vue'
+import { described, ghostsOf, ringsOf } from './over.js'
+import { useSheetTools } from './tools.js'
 import TransectHandles from './TransectHandles.vue'
 
 const props = defineProps<{
@@ -44,13 +37,19 @@ const edge = defineModel<string | undefined>('edge', { required: true })
 const cut = defineModel<Cut>('cut', { required: true })
 const settings = useSettings()
 const svg = ref<SVGSVGElement>()
+/** Kept free at the foot for what can be done with the sheet, pixels. */
+const ACTS = 48
 
-const view = useSheetView(svg, () => ({
-  left: -ROOM.left,
-  top: -ROOM.top,
-  right: arrangement.value.width + ROOM.right,
-  bottom: arrangement.value.height + ROOM.bottom,
-}))
+const view = useSheetView(
+  svg,
+  () => ({
+    left: -ROOM.left,
+    top: -ROOM.top,
+    right: arrangement.value.width + ROOM.right,
+    bottom: arrangement.value.height + ROOM.bottom,
+  }),
+  ACTS,
+)
 /** While a point is held everything stays where it lies, so that nothing slips away under the hand. */
 const held = shallowRef<Arrangement<Piece>>()
 const arrangement = computed((): Arrangement<Piece> =>
@@ -66,18 +65,7 @@ const pixel = computed(() => 1 / view.scale.value)
 
 const placedOf = (id: string) => arrangement.value.placed.find((p) => p.item.id === id)
 const chosen = computed(() => placedOf(piece.value))
-function described(p: Piece): string {
-  const box = pathBox(p.cut)
-  return `${p.name}, cut ${p.count}, ${printLength(boxWidth(box), settings.unit)} by ${printLength(boxHeight(box), settings.unit)}`
-}
-const ghosts = computed(() =>
-  (props.before?.pieces ?? []).flatMap((old) => {
-    const placed = placedOf(old.id)
-    if (!placed) return []
-    const [was, is] = [old.cut, placed.item.cut].map((path) => pathData(pathMoved(path, placed.move)))
-    return was === is ? [] : [was!]
-  }),
-)
+const ghosts = computed(() => ghostsOf(props.before, placedOf))
 
 /** The laid-up work lies in its carrier's coordinates, so it is drawn faintly over that piece. */
 const work = computed(
@@ -91,14 +79,7 @@ const lying = computed(() => {
   const whole = sheetsOver(work.value)
   return move ? whole.map((s) => pathData(pathMoved(s.placed, move))) : []
 })
-const rings = computed(() =>
-  props.findings.flatMap((f) =>
-    f.places.flatMap((place, i) => {
-      const placed = placedOf(place.panelId)
-      return placed ? [{ key: `${f.key} ${i}`, rank: f.rank, at: pointMoved(place.at, placed.move) }] : []
-    }),
-  ),
-)
+const rings = computed(() => ringsOf(props.findings, placedOf))
 
 /** Twice on the outline of a drawing puts a point there. */
 function twice(event: MouseEvent): void {
@@ -117,11 +98,11 @@ function choose(id: string): void {
 /** Brings a place of a piece to the middle. */
 function showPlace(panelId: string, at: Point): void {
   const placed = placedOf(panelId)
-  if (!placed) return
-  const p = pointMoved(at, placed.move)
-  view.show(p.x, p.y)
+  if (placed) view.showAt(pointMoved(at, placed.move))
 }
 defineExpose({ showPlace })
+
+const { shown, hidden, toPiece, tape, measure } = useSheetTools(chosen, view.showBox)
 /** What is written on every piece; the very same until it changes, so that no piece is drawn again for another's sake. */
 const lettered = computed<{ name: string; draft: string }>((before) => {
   const { name, draft } = props.derived.design
@@ -163,14 +144,14 @@ const lettered = computed<{ name: string; draft: string }>((before) => {
         role="button"
         tabindex="0"
         :data-piece="item.id"
-        :aria-label="described(item)"
+        :aria-label="described(item, settings.unit)"
         :aria-pressed="piece === item.id"
         :transform="`matrix(${move.a} ${move.b} ${move.c} ${move.d} ${move.e} ${move.f})`"
         @click="choose(item.id)"
         @keydown.enter="choose(item.id)"
         @keydown.space.prevent="choose(item.id)"
       >
-        <PieceDrawing :piece="item" :job="lettered" :pixel="pixel" />
+        <PieceDrawing :piece="item" :job="lettered" :pixel="pixel" :hidden="hidden" />
       </g>
       <path v-for="(d, i) in ghosts" :key="`g${i}`" :d="d" class="ghost" />
       <path v-for="(d, i) in lying" :key="`l${i}`" :d="d" class="lying" />
@@ -199,6 +180,13 @@ const lettered = computed<{ name: string; draft: string }>((before) => {
         :pixel="pixel"
         :to-sheet="view.toSheet"
       />
+      <TapeMeasure
+        v-if="tape"
+        v-model="tape"
+        :pixel="pixel"
+        :to-sheet="view.toSheet"
+        :hold="(at) => nearestPlace(arrangement.placed, at, 9 * pixel)"
+      />
       <circle
         v-for="ring in rings"
         :key="ring.key"
@@ -210,7 +198,15 @@ const lettered = computed<{ name: string; draft: string }>((before) => {
         :data-ring="ring.rank"
       />
     </svg>
-    <SheetActs @draw="emit('draw')" @zoom="(factor) => view.zoom(factor)" @fit="view.fit()" />
+    <SheetActs
+      v-model:shown="shown"
+      :measuring="tape !== undefined"
+      @draw="emit('draw')"
+      @zoom="(factor) => view.zoom(factor)"
+      @fit="view.fit()"
+      @piece="toPiece"
+      @measure="measure"
+    />
   </div>
 </template>
 

@@ -5,6 +5,7 @@ import type { Finding } from '@drumlin/core/check'
 import type { DrawnPanel } from '@drumlin/core/drawn'
 import { transect, laidUpOf } from '@drumlin/core/layup'
 import { useDrawn } from '../drawing/drawn.js'
+import FirstNotes from '../app/FirstNotes.vue'
 import NewPanelDialog from '../drawing/NewPanelDialog.vue'
 import PointBar from '../drawing/PointBar.vue'
 import { useOpenFindings } from '../job/about.js'
@@ -97,7 +98,8 @@ onBeforeUnmount(() => (job.preview = undefined))
     </p>
     <v-btn variant="flat" @click="drawing = true">Draw a panel</v-btn>
   </div>
-  <div v-else class="draft">
+  <FirstNotes v-if="job.record?.example && derived.pieces.length > 0" />
+  <div v-if="derived.pieces.length > 0" class="draft">
     <div class="left">
       <PointBar v-if="drawn" v-model:point="point" class="points" :drawn="drawn" @change="redraw" />
       <p v-if="refusal" role="alert" class="refusal">{{ refusal }}</p>

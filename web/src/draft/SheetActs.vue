@@ -1,13 +1,37 @@
 <script setup lang="ts">
-const emit = defineEmits<{ draw: []; zoom: [factor: number]; fit: [] }>()
+import { mdiEyeOutline, mdiMagnifyMinusOutline, mdiMagnifyPlusOutline, mdiRulerSquare } from '@mdi/js'
+import { SHOWN, type Shown } from '../sheet/shown.js'
+
+/** What can be done with the sheet: nearer, farther, the chosen piece, all; a rule; what is drawn on the pieces. */
+defineProps<{ measuring: boolean }>()
+const shown = defineModel<readonly Shown[]>('shown', { required: true })
+const emit = defineEmits<{ draw: []; zoom: [factor: number]; fit: []; piece: []; measure: [] }>()
 </script>
 
 <template>
-  <div class="zoom" role="group" aria-label="Zoom">
+  <div class="zoom" role="group" aria-label="The sheet">
     <v-btn @click="emit('draw')">Draw a panel</v-btn>
-    <v-btn aria-label="Nearer" @click="emit('zoom', 1.25)">+</v-btn>
-    <v-btn aria-label="Farther" @click="emit('zoom', 0.8)">−</v-btn>
+    <v-menu :close-on-content-click="false" location="top">
+      <template #activator="{ props: opener }">
+        <v-btn v-bind="opener"><v-icon :icon="mdiEyeOutline" size="18" start />Shown</v-btn>
+      </template>
+      <v-list role="dialog" aria-label="What is drawn on the pieces" lines="one">
+        <v-list-item v-for="s in SHOWN" :key="s.id">
+          <v-checkbox-btn v-model="shown" :value="s.id" :label="s.label" />
+        </v-list-item>
+      </v-list>
+    </v-menu>
+    <v-btn :aria-pressed="measuring" @click="emit('measure')"
+      ><v-icon :icon="mdiRulerSquare" size="18" start />Measure</v-btn
+    >
+    <v-btn @click="emit('piece')">The piece</v-btn>
     <v-btn @click="emit('fit')">All</v-btn>
+    <v-btn aria-label="Nearer" title="Nearer" @click="emit('zoom', 1.25)"
+      ><v-icon :icon="mdiMagnifyPlusOutline" size="18"
+    /></v-btn>
+    <v-btn aria-label="Farther" title="Farther" @click="emit('zoom', 0.8)"
+      ><v-icon :icon="mdiMagnifyMinusOutline" size="18"
+    /></v-btn>
   </div>
 </template>
 
@@ -17,11 +41,18 @@ const emit = defineEmits<{ draw: []; zoom: [factor: number]; fit: [] }>()
   right: 10px;
   bottom: 10px;
   display: flex;
+  flex-wrap: wrap;
+  justify-content: flex-end;
   gap: 6px;
+  max-width: calc(100% - 50px);
 }
 .zoom .v-btn {
   background: var(--surface);
   min-width: 34px;
-  justify-content: center;
+  padding: 2px 10px;
+  font-size: 14px;
+}
+.zoom .v-btn[aria-pressed='true'] {
+  background: var(--moss);
 }
 </style>

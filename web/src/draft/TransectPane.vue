@@ -118,13 +118,13 @@ const totals = computed(() => {
         <span
           >work <ChoiceField :value="state" label="work" :options="states" @change="(id) => (state = id)"
         /></span>
-        <v-checkbox-btn v-model="contents" label="with its contents" />
+        <v-checkbox-btn v-model="contents" label="with contents" />
         <span
           >thickness
           <ChoiceField :value="stretch" label="thickness" :options="STRETCHES" @change="(n) => (stretch = n)"
         /></span>
         <span class="quiet"
-          >drawn {{ drawnAt }} × · thickest
+          >({{ drawnAt }} ×) · thickest
           <strong class="figure" data-thickest>{{
             printWeight(transect.thickest, settings.unit)
           }}</strong></span
@@ -182,7 +182,7 @@ const totals = computed(() => {
   display: flex;
   align-items: center;
   flex-wrap: wrap;
-  gap: 2px 16px;
+  gap: 2px 12px;
   font-size: 14px;
   white-space: nowrap;
 }

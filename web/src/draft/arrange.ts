@@ -27,7 +27,7 @@ export function largestRows(
       screen.width / (a.width + ROOM.left + ROOM.right),
       screen.height / (a.height + ROOM.top + ROOM.bottom),
     )
-  const tried = WIDTHS.map((w) => arrangeInRows(pieces, (piece) => lettered(piece, job), w, GAP))
+  const tried = WIDTHS.map((w) => arrangeInRows(pieces, (piece) => lettered(piece, job), w, GAP, 'lie'))
   return tried.reduce((a, b) => (shown(b) > shown(a) * 1.02 ? b : a))
 }
 

@@ -231,4 +231,10 @@ td {
 thead th {
   font-weight: 650;
 }
+@media (max-width: 900px) {
+  .drafts {
+    grid-template-columns: minmax(0, 1fr);
+    padding: 16px;
+  }
+}
 </style>

@@ -22,8 +22,10 @@ import PointBoard from './PointBoard.vue'
 import ReadingList from './ReadingList.vue'
 import { freshId, idOf } from './drawn.js'
 import ChoiceField from '../sentence/ChoiceField.vue'
+import { returnFocus } from '../app/focus.js'
 
 const open = defineModel<boolean>({ required: true })
+returnFocus(open)
 const emit = defineEmits<{ made: [id: string] }>()
 const job = useJob()
 const settings = useSettings()

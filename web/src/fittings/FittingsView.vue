@@ -194,4 +194,9 @@ tbody th {
   margin-top: 24px;
   max-width: 70ch;
 }
+@media (max-width: 900px) {
+  .fittings {
+    padding: 14px;
+  }
+}
 </style>

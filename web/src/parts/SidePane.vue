@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { mdiChevronDoubleLeft, mdiChevronDoubleRight } from '@mdi/js'
 import { useLocalStorage } from '@vueuse/core'
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { useDisplay } from 'vuetify'
+import { useWantedField } from '../sentence/wanted.js'
 
 /** What is said beside the work: can be widened and folded; a drawer where there is no room for both. */
 const props = defineProps<{ label: string }>()
@@ -10,6 +11,9 @@ const { mdAndUp, width: window } = useDisplay()
 const width = useLocalStorage('side-pane', 330)
 const folded = useLocalStorage('side-pane-folded', false)
 const drawn = ref(false)
+/** Who is led to a setting that stands here finds it drawn out. */
+const wanted = useWantedField()
+watch(wanted, (id) => (drawn.value = id !== undefined), { immediate: true })
 const [NARROWEST, WIDEST] = [280, 640]
 const widest = computed(() => Math.min(WIDEST, window.value - 560))
 const set = (to: number): void =>
@@ -77,6 +81,7 @@ function key(event: KeyboardEvent): void {
     </aside>
   </template>
   <template v-else>
+    <h1 v-if="!drawn" class="visually-hidden">{{ props.label }}</h1>
     <v-btn class="pull" variant="flat" @click="drawn = true">{{ props.label }}</v-btn>
     <v-navigation-drawer
       v-model="drawn"
@@ -86,7 +91,7 @@ function key(event: KeyboardEvent): void {
       :width="Math.min(380, window * 0.92)"
       :aria-label="props.label"
     >
-      <div class="drawer">
+      <div v-if="drawn" class="drawer">
         <v-btn class="leave" @click="drawn = false">Close</v-btn>
         <slot />
       </div>

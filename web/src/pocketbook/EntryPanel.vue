@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { RouterLink } from 'vue-router'
 import { computed, reactive, ref } from 'vue'
 import { type Entry, type Input, reckonEntry } from '@drumlin/core/pocketbook'
 import { type Reckoned, explainLine, printQuantity } from '@drumlin/core/working'
@@ -43,8 +44,10 @@ async function copy(): Promise<void> {
   <section class="panel" :aria-labelledby="`entry-${entry.id}`">
     <h1 :id="`entry-${entry.id}`">{{ entry.title }}</h1>
     <p class="quiet">
-      {{ entry.says.charAt(0).toUpperCase() + entry.says.slice(1) }}. Working: {{ entry.section }} of the
-      formulas.
+      {{ entry.says.charAt(0).toUpperCase() + entry.says.slice(1) }}.
+      <RouterLink :to="{ name: 'help', params: { page: 'formulas' }, hash: `#${entry.section.slice(1)}` }"
+        >Where the formula comes from</RouterLink
+      >
     </p>
     <div class="inputs">
       <p v-for="input in entry.inputs" :key="input.id" :data-input="input.id">

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { RouterLink, useRoute, useRouter } from 'vue-router'
+import { useRoute, useRouter } from 'vue-router'
 import { overrideNumber } from '@drumlin/core/design'
-import { ENTRIES, entryMaybe, prefilled, usedFor } from '@drumlin/core/pocketbook'
+import { ENTRIES, GROUPS, entryMaybe, prefilled, usedFor } from '@drumlin/core/pocketbook'
 import type { Reckoned, Term } from '@drumlin/core/working'
 import { useJob } from '../job/job.js'
 import EntryPanel from './EntryPanel.vue'
@@ -13,11 +13,15 @@ const router = useRouter()
 const job = useJob()
 const sought = ref('')
 const shown = computed(() => entryMaybe(props.entry ?? '') ?? ENTRIES[0]!)
+/** Groups in the order of the work, with what is sought in them. */
 const found = computed(() => {
   const words = sought.value.toLowerCase().split(/\s+/).filter(Boolean)
-  return ENTRIES.filter((e) =>
-    words.every((w) => `${e.title} ${e.says} ${e.section}`.toLowerCase().includes(w)),
-  )
+  return GROUPS.map(({ title, entries }) => ({
+    title,
+    entries: entries.filter((e) =>
+      words.every((w) => `${e.title} ${e.says} ${title}`.toLowerCase().includes(w)),
+    ),
+  })).filter((g) => g.entries.length > 0)
 })
 
 /** A number of the open job that asked the pocket book, by the key of its working. */
@@ -51,17 +55,26 @@ async function use(value: number): Promise<void> {
   <div class="book">
     <nav aria-label="Quick reckoners">
       <v-text-field v-model="sought" label="Find a reckoner" />
-      <ul>
-        <li v-for="e in found" :key="e.id">
-          <RouterLink
+      <v-list
+        role="group"
+        :border="false"
+        bg-color="transparent"
+        aria-label="Reckoners, in the order of the work"
+      >
+        <template v-for="g in found" :key="g.title">
+          <v-list-subheader>{{ g.title }}</v-list-subheader>
+          <v-list-item
+            v-for="e in g.entries"
+            :key="e.id"
             :to="{ name: 'pocket-book', params: { entry: e.id }, query: route.query }"
+            :active="shown.id === e.id"
             :aria-current="shown.id === e.id ? 'page' : undefined"
-          >
-            {{ e.title }} <span class="quiet">{{ e.section }}</span>
-          </RouterLink>
-        </li>
-        <li v-if="found.length === 0" class="quiet">Nothing of that name here.</li>
-      </ul>
+            color="primary"
+            :title="e.title"
+          />
+        </template>
+      </v-list>
+      <p v-if="found.length === 0" class="quiet" role="status">Nothing of that name here.</p>
     </nav>
     <EntryPanel :key="shown.id" :entry="shown" :wanted="asking" :filled="filled" @use="use" />
   </div>
@@ -81,24 +94,17 @@ async function use(value: number): Promise<void> {
 nav {
   border-right: 1px solid var(--hairline);
 }
-ul {
-  list-style: none;
-  margin: 12px 0 0;
-  padding: 0;
+.v-list-item {
+  min-height: 30px;
 }
-a {
-  display: flex;
-  justify-content: space-between;
-  padding: 5px 8px;
-  border-radius: 6px;
-  color: var(--ink);
-  text-decoration: none;
-}
-a:hover {
-  background: var(--ground);
-}
-a[aria-current] {
-  background: var(--heather-wash);
-  font-weight: 650;
+@media (max-width: 900px) {
+  .book {
+    grid-template: auto minmax(0, 1fr) / minmax(0, 1fr);
+  }
+  .book > nav {
+    max-height: 34vh;
+    border-right: 0;
+    border-bottom: 1px solid var(--hairline);
+  }
 }
 </style>

@@ -249,4 +249,11 @@ h2 {
   border-left: 4px solid var(--rowan);
   padding-left: 10px;
 }
+@media (max-width: 900px) {
+  .bar {
+    right: 14px;
+    bottom: 64px;
+    flex-wrap: wrap;
+  }
+}
 </style>

@@ -21,7 +21,7 @@ watch(() => props.chosen, inSight)
 /** Thread is sold by the metre or by the yard. */
 const far = (mm: number): string => (mm / (settings.unit === 'mm' ? 1000 : 914.4)).toFixed(2)
 const headers = computed(() => [
-  { title: '', key: 'number', value: (r: SeamRow) => r.number, width: 28 },
+  { title: 'No.', key: 'number', value: (r: SeamRow) => r.number, width: 44 },
   { title: 'Run', key: 'name', value: (r: SeamRow) => r.run.join.name, align: 'start' as const },
   {
     title: `${settings.unit === 'mm' ? 'mm' : 'oz'} thick`,

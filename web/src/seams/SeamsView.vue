@@ -235,4 +235,12 @@ h2 {
   margin-right: 10px;
   text-align: left;
 }
+@media (max-width: 900px) {
+  .ground {
+    padding: 10px 12px;
+  }
+  .middle {
+    grid-template: auto auto / minmax(0, 1fr);
+  }
+}
 </style>

@@ -43,7 +43,7 @@ function typedKey(event: KeyboardEvent): void {
         >{{ then }}</span
       >
     </template>
-    <div ref="list" @keydown="typedKey">
+    <div ref="list" role="dialog" :aria-label="label" @keydown="typedKey">
       <v-list :aria-label="label" max-width="400" max-height="420">
         <v-list-item
           v-for="o in options"

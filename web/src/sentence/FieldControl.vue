@@ -181,14 +181,17 @@ const current = computed(() => (props.field.type === 'choice' ? String(value.val
                 gesture,
               )
           "
-        />{{ ' ' }}(<ChoiceField
-          :value="leather.use"
-          :label="`which thickness of the ${leather.name}, ${field.role}`"
-          :options="uses"
-          @change="
-            (use) => set(field.path, leatherUsed(leather, use as Leather['use']), `${leather.name}, ${use}`)
-          "
-        />)<v-btn
+        />{{ ' '
+        }}<span class="held"
+          >(<ChoiceField
+            :value="leather.use"
+            :label="`which thickness of the ${leather.name}, ${field.role}`"
+            :options="uses"
+            @change="
+              (use) => set(field.path, leatherUsed(leather, use as Leather['use']), `${leather.name}, ${use}`)
+            "
+          />)</span
+        ><v-btn
           v-if="newer"
           variant="plain"
           class="shelf"
@@ -202,6 +205,9 @@ const current = computed(() => (props.field.type === 'choice' ? String(value.val
 </template>
 
 <style scoped>
+.held {
+  white-space: nowrap;
+}
 .shelf {
   margin-left: 6px;
   color: var(--loch);

@@ -37,7 +37,7 @@ const parts = computed(() => {
 <template>
   <p v-if="parts.length > 0" class="sentence">
     <template v-for="(part, i) in parts" :key="i">
-      <span v-if="'field' in part" class="held"
+      <span v-if="'field' in part" :class="{ held: part.field.type !== 'leather' }"
         >{{ part.before }}<FieldControl :field="part.field" />{{ part.after }}</span
       ><template v-else>{{ part.words }}</template>
     </template>

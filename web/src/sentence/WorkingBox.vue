@@ -106,6 +106,7 @@ const takeBack = (): void => void job.edit(giveBack(props.reckoned.label, [props
   gap: 12px;
 }
 .label {
+  flex: 0 1 auto;
   min-height: 26px;
 }
 .turn {

@@ -9,7 +9,10 @@ const props = defineProps<{
   piece: Piece
   job: { name: string; draft: string }
   bare?: boolean
-  /** mm a pixel takes: words are then kept large enough to read at arm's length. */ pixel?: number
+  /** mm a pixel takes: words are then kept large enough to read at arm's length. */
+  pixel?: number
+  /** Layers that are left off. */
+  hidden?: ReadonlySet<string>
 }>()
 const settings = useSettings()
 const tint = computed(() => pathData(props.piece.cut))
@@ -24,9 +27,11 @@ const drawn = computed(() => gathered(pieceDrawing(props.piece, props.job, setti
 const degrees = (angle: number): number => (angle * 180) / Math.PI
 /** A bare piece shows what it is cut, folded and holed by. */
 const BARE = new Set(['cut', 'fold', 'holes'])
+const off = (layer: string): boolean => props.hidden?.has(layer) === true
 const strokes = computed(() =>
-  props.bare ? drawn.value.strokes.filter((s) => BARE.has(s.layer)) : drawn.value.strokes,
+  drawn.value.strokes.filter((s) => (props.bare ? BARE.has(s.layer) : !off(s.layer))),
 )
+const texts = computed(() => (off('label') ? [] : drawn.value.texts.filter((t) => !off(t.layer))))
 </script>
 
 <template>
@@ -34,7 +39,7 @@ const strokes = computed(() =>
     <PieceStrokes :tint="tint" :swatch="piece.swatch" :strokes="strokes" />
     <template v-if="!bare">
       <text
-        v-for="(t, i) in drawn.texts"
+        v-for="(t, i) in texts"
         :key="i"
         :x="t.at.x"
         :y="t.at.y"

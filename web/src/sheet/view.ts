@@ -6,8 +6,12 @@ import type { Box } from '@drumlin/core/geometry'
 const NEAREST = 40
 const FARTHEST = 0.2
 
-/** Pan and zoom of a sheet: which part of it, in mm, the element shows. */
-export function useSheetView(element: Ref<HTMLElement | SVGSVGElement | undefined>, all: () => Box) {
+/** Pan and zoom of a sheet: which part of it, in mm, the element shows. All of it leaves `foot` pixels free below. */
+export function useSheetView(
+  element: Ref<HTMLElement | SVGSVGElement | undefined>,
+  all: () => Box,
+  foot = 0,
+) {
   const size = ref({ width: 800, height: 400 })
   const scale = ref(2)
   const left = ref(0)
@@ -18,7 +22,7 @@ export function useSheetView(element: Ref<HTMLElement | SVGSVGElement | undefine
   function fit(): void {
     const box = all()
     const [w, h] = [box.right - box.left, box.bottom - box.top]
-    scale.value = Math.min(size.value.width / w, size.value.height / h)
+    scale.value = Math.min(size.value.width / w, Math.max(40, size.value.height - foot) / h)
     left.value = box.left - (size.value.width / scale.value - w) / 2
     top.value = box.top
     own = false
@@ -43,6 +47,14 @@ export function useSheetView(element: Ref<HTMLElement | SVGSVGElement | undefine
     left.value = x - size.value.width / scale.value / 2
     top.value = y - size.value.height / scale.value / 2
     own = true
+  }
+  const showAt = ({ x, y }: { x: number; y: number }): void => show(x, y)
+  /** Shows a part of the sheet as large as it goes, with a margin round it. */
+  function showBox(box: Box): void {
+    const [w, h] = [box.right - box.left, box.bottom - box.top]
+    const next = 0.88 * Math.min(size.value.width / Math.max(1, w), size.value.height / Math.max(1, h))
+    scale.value = Math.min(NEAREST, Math.max(FARTHEST, next))
+    show((box.left + box.right) / 2, (box.top + box.bottom) / 2)
   }
   function pressed(event: KeyboardEvent): void {
     if (event.target !== event.currentTarget) return
@@ -107,5 +119,5 @@ export function useSheetView(element: Ref<HTMLElement | SVGSVGElement | undefine
   const viewBox = computed(
     () => `${left.value} ${top.value} ${size.value.width / scale.value} ${size.value.height / scale.value}`,
   )
-  return { size, scale, left, top, viewBox, fit, follow, zoom, show, pressed, toSheet }
+  return { size, scale, left, top, viewBox, fit, follow, zoom, showAt, showBox, pressed, toSheet }
 }

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { useFileDialog } from '@vueuse/core'
 import { computed, defineAsyncComponent, ref } from 'vue'
+import { RouterLink } from 'vue-router'
 import FoldPart from '../parts/FoldPart.vue'
 import ChoiceField from '../sentence/ChoiceField.vue'
 import type { Listed } from '../storage/jobs.js'
@@ -61,6 +62,10 @@ const acts = (job: Listed) => ({
       wallet for six cards at once, to be changed from there; or
       <v-btn @click="fetchExamples">look at the examples</v-btn>
     </p>
+    <p v-else-if="loaded && !jobs.some((j) => !j.example)" class="quiet first">
+      Open an example to look round, or start a job of your own: what it first lays out is a whole pattern
+      already. <RouterLink :to="{ name: 'help' }">First steps</RouterLink>
+    </p>
     <section v-if="trays.own.length > 0" aria-labelledby="own">
       <h2 id="own">Jobs</h2>
       <ul class="cards">
@@ -96,11 +101,13 @@ const acts = (job: Listed) => ({
   box-sizing: border-box;
 }
 .sought {
-  max-width: 220px;
+  flex: 0 1 220px;
+  min-width: 150px;
   margin-left: auto;
 }
 .head {
   display: flex;
+  flex-wrap: wrap;
   gap: 12px;
   align-items: center;
 }
@@ -122,13 +129,24 @@ h2 .quiet {
   padding: 0;
   margin: 0 0 14px;
   display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(330px, 1fr));
+  grid-template-columns: repeat(auto-fill, minmax(min(330px, 100%), 1fr));
   gap: 16px;
 }
 .refused {
   color: var(--rowan);
 }
+.first a {
+  color: var(--loch);
+}
 .first {
   max-width: 60ch;
+}
+@media (max-width: 900px) {
+  .shelf {
+    padding: 14px;
+  }
+  .sought {
+    margin-left: 0;
+  }
 }
 </style>

@@ -7,9 +7,11 @@ import { useStores } from '../job/stores.js'
 import CardDrawing from './CardDrawing.vue'
 import { cardOfDesign } from './cards.js'
 import { startingParts } from './starting.js'
+import { returnFocus } from '../app/focus.js'
 
 /** What to make: every kind with a picture of it as it first comes and what it carries. */
 const open = defineModel<boolean>({ required: true })
+returnFocus(open)
 const emit = defineEmits<{ start: [id: string] }>()
 const stores = useStores()
 const KINDS = kindIds().map(kindOf)

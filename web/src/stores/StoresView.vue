@@ -28,4 +28,9 @@ const SHELVES: readonly Shelf[] = ['leathers', 'irons', 'awls', 'threads', 'mach
 h1 {
   font-size: 22px;
 }
+@media (max-width: 900px) {
+  .stores {
+    padding: 14px;
+  }
+}
 </style>

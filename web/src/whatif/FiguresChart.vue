@@ -115,7 +115,7 @@ const sizesSaid = computed(
 <style scoped>
 .charts {
   display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(420px, 1fr));
+  grid-template-columns: repeat(auto-fit, minmax(min(420px, 100%), 1fr));
   gap: 24px;
   margin-top: 18px;
 }

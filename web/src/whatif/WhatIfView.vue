@@ -249,4 +249,12 @@ td.figure {
 .failed {
   color: var(--rowan);
 }
+@media (max-width: 900px) {
+  .whatif {
+    padding: 14px;
+  }
+  .head {
+    flex-wrap: wrap;
+  }
+}
 </style>

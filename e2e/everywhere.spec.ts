@@ -1,0 +1,120 @@
+import { type Page, expect, test } from '@playwright/test'
+import { accessible, openDemo } from './support.js'
+
+const JOB = ['brief', 'draft', 'seams', 'relief', 'fittings', 'round', 'what-if', 'drafts'] as const
+const HOUSE = [
+  '/',
+  '/stores',
+  '/pocket-book',
+  '/help',
+  '/help/formulas',
+  '/help/words',
+  '/nowhere/at/all',
+] as const
+
+/** Every address there is, with a job on the bench. */
+async function addresses(page: Page): Promise<string[]> {
+  await openDemo(page)
+  const job = new URL(page.url()).pathname.replace(/\/[^/]+$/, '')
+  return [...JOB.map((s) => `${job}/${s}`), ...HOUSE]
+}
+const settled = async (page: Page): Promise<void> => {
+  await expect(page.getByRole('heading').first()).toBeVisible()
+  await expect(page.locator('.v-skeleton-loader')).toHaveCount(0)
+}
+
+for (const light of ['light', 'dark'] as const)
+  test(`nothing for axe to find on any screen, ${light}`, async ({ browser }) => {
+    test.setTimeout(120_000)
+    const context = await browser.newContext({ colorScheme: light, locale: 'en-GB', reducedMotion: 'reduce' })
+    const page = await context.newPage()
+    for (const at of await addresses(page)) {
+      await page.goto(at)
+      await settled(page)
+      await accessible(page)
+    }
+    await context.close()
+  })
+
+test('dialogs and menus: axe finds nothing, Escape leaves, the focus comes back', async ({ page }) => {
+  await page.goto('/')
+  const start = page.getByRole('button', { name: 'Start a new job' })
+  await start.click()
+  await expect(page.getByRole('dialog').getByRole('button', { name: /^Rucksack: / })).toBeVisible()
+  await accessible(page)
+  await page.keyboard.press('Escape')
+  await expect(page.getByRole('dialog')).toHaveCount(0)
+  await expect(start).toBeFocused()
+  await openDemo(page)
+  await page.keyboard.press('?')
+  await expect(page.getByRole('heading', { name: 'Keys' })).toBeVisible()
+  await accessible(page)
+  await page.keyboard.press('Escape')
+  const choice = page.getByRole('button', { name: /^flesh side/ }).first()
+  await choice.click()
+  await expect(page.locator('.v-overlay--active .v-list-item').first()).toBeVisible()
+  await accessible(page)
+  await page.keyboard.press('Escape')
+  await page.getByRole('button', { name: 'Shown' }).click()
+  await page.getByRole('checkbox', { name: 'words' }).uncheck()
+  await expect(page.locator('[data-piece="inside"] text')).toHaveCount(0)
+  await page.getByRole('checkbox', { name: 'words' }).check()
+  await page.keyboard.press('Escape')
+  // The rule lies across the chosen piece and says its width; its ends go by the arrows.
+  await page.getByRole('button', { name: 'Measure' }).click()
+  await expect(page.locator('[data-tape]')).toContainText('208.2 mm ·')
+  await page.getByRole('slider', { name: 'End 2 of the rule' }).press('Alt+ArrowLeft')
+  await expect(page.locator('[data-tape]')).toContainText('198.2 mm ·')
+})
+
+test('on a phone, a tablet and at 400 % nothing is cut off sideways, and the trail is at hand', async ({
+  page,
+}) => {
+  test.setTimeout(120_000)
+  const all = await addresses(page)
+  for (const [width, height] of [
+    [390, 844],
+    [820, 1180],
+    [320, 256],
+  ] as const) {
+    await page.setViewportSize({ width, height })
+    for (const at of all) {
+      await page.goto(at)
+      await expect(page.getByRole('heading').first()).toBeAttached()
+      const over = await page.evaluate(() => {
+        const room = document.documentElement.clientWidth
+        const main = document.querySelector('#main')
+        return [...(main?.querySelectorAll('button, a, input, h1, h2') ?? [])]
+          .filter(
+            (e) =>
+              e.getClientRects().length > 0 && !e.closest('.wide, .v-table__wrapper, svg, .visually-hidden'),
+          )
+          .filter((e) => e.getBoundingClientRect().right > room + 1)
+          .map((e) => (e.getAttribute('aria-label') ?? e.textContent ?? '').trim().slice(0, 40))
+      })
+      expect([at, width, over]).toEqual([at, width, []])
+    }
+  }
+  await page.setViewportSize({ width: 390, height: 844 })
+  await page.goto(all[1]!)
+  await page.getByRole('button', { name: 'The trail' }).click()
+  await page.getByRole('link', { name: /^Seams/ }).click()
+  await page.getByRole('button', { name: 'The chosen run' }).click()
+  await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
+  await expect(page).toHaveTitle(/^Deckhand’s fold · Seams · Drumlin$/)
+})
+
+test('an unknown address says so; the page of a job is named', async ({ page }) => {
+  await page.goto('/elsewhere')
+  await expect(page.getByRole('heading', { name: 'There is nothing at this address' })).toBeVisible()
+  await page.getByRole('link', { name: 'To the shelf', exact: true }).click()
+  await expect(page).toHaveTitle('Shelf · Drumlin')
+  await openDemo(page)
+  await expect(page).toHaveTitle('Deckhand’s fold · Draft · Drumlin')
+  await page.getByRole('button', { name: 'Next' }).click()
+  await expect(page.getByText('2 of 4')).toBeVisible()
+  await page.getByRole('button', { name: 'Leave the notes' }).click()
+  await page.reload()
+  await expect(page.getByRole('heading', { level: 1, name: 'Outside' })).toBeVisible()
+  await expect(page.getByText('2 of 4')).toHaveCount(0)
+})
