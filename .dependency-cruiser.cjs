@@ -20,6 +20,7 @@ const ROOMS = [
   'make',
   'fittings',
   'space',
+  'snapshot',
   'whole',
   'reckon',
   'derived',
@@ -58,6 +59,7 @@ const KNOWS = {
   make: words('geometry expression working stores sewing master edges layup stitch'),
   fittings: words('geometry working formulas stores master layup stitch'),
   space: words('geometry stores master layup stitch fittings'),
+  snapshot: words('geometry space'),
   whole: words('measure geometry working formulas stores master edges layup fittings space'),
   reckon: words('measure geometry working stores sewing master edges layup stitch'),
   derived: words(

@@ -1,3 +1,3 @@
-export { type Card, type CardPiece, cardOf } from './card.js'
+export { type Card, type CardPiece, cardOf, finished } from './card.js'
 export { type Figures, figuresOf } from './figures.js'
 export { summary } from './summary.js'

@@ -59,7 +59,7 @@ function take(id: string): void {
           >
             <span class="picture">
               <CardDrawing v-if="cards[kind.id]" :card="cards[kind.id]!" />
-              <v-skeleton-loader v-else-if="!failed && kind.id !== 'by-hand'" type="image" height="110" />
+              <v-skeleton-loader v-else-if="!failed && kind.id !== 'by-hand'" type="image" max-height="110" />
             </span>
             <strong>{{ kind.name }}</strong>
             <span class="quiet about">{{ kind.about }}</span>
@@ -96,6 +96,7 @@ function take(id: string): void {
 .picture {
   display: block;
   height: 110px;
+  overflow: hidden;
   margin-bottom: 8px;
 }
 .kind strong,

@@ -1,0 +1,2 @@
+export { type Snapshot, type SnapshotLook, snapshotOf } from './snapshot.js'
+export { type Frame } from './camera.js'
