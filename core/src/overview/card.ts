@@ -1,10 +1,10 @@
 import { findingsOf, overruledFor } from '../check/index.js'
-import { type Derived, derive } from '../derived/index.js'
-import { type Frame, type Snapshot, snapshotOf } from '../snapshot/index.js'
-import { pictureOf } from '../space/index.js'
+import { derive } from '../derived/index.js'
+import type { Snapshot } from '../snapshot/index.js'
 import type { Design } from '../design/index.js'
 import { type StrokeGroup, gathered, pathData, pieceMarks, pieceOutline } from '../drawing/index.js'
 import { type Arrangement, type Piece, arrangeInRows } from '../reckon/index.js'
+import { finished } from './finished.js'
 
 /** A piece as a card shows it: its tint and its lines as path data, where it lies among the others. */
 export interface CardPiece {
@@ -41,21 +41,6 @@ function largest(pieces: readonly Piece[]): Arrangement<Piece> {
   return Array.from({ length: TRIED }, (_, i) =>
     arrangeInRows(pieces, pieceOutline, NARROWEST * WIDER ** i, GAP, 'lie'),
   ).reduce((best, one) => (shown(one) > shown(best) * 1.02 ? one : best))
-}
-
-/** The picture on a card, pixels. */
-const PICTURE = { width: 330, height: 200 } as const
-/** How far what has no standing of its own is opened, so that its inside is seen. */
-const AJAR = 0.35
-const INK = [31, 45, 51] as const
-const THREAD = [91, 106, 110] as const
-
-/** The finished thing as it is shown small: bags shut, wallets ajar. */
-export function finished(derived: Derived, frame: Frame = PICTURE): Snapshot | undefined {
-  const [open] = derived.works
-  if (!open) return undefined
-  const picture = pictureOf(derived, open, derived.master.standing ? 0 : AJAR)
-  return snapshotOf(picture, frame, { ink: INK, thread: THREAD })
 }
 
 /** The card of a design: its pieces without their words, its size, and how much there is to look at. */

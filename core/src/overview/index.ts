@@ -1,3 +1,5 @@
-export { type Card, type CardPiece, cardOf, finished } from './card.js'
+export { type Card, type CardPiece, cardOf } from './card.js'
+export { type ChoicePicture, type PieceShape, choicePictures } from './choices.js'
 export { type Figures, figuresOf } from './figures.js'
+export { finished } from './finished.js'
 export { summary } from './summary.js'

@@ -1,4 +1,12 @@
-import { type Point3, point3, point3Cross, point3Dot, point3Subtract, point3Unit } from '../geometry/index.js'
+import {
+  type Box,
+  type Point3,
+  point3,
+  point3Cross,
+  point3Dot,
+  point3Subtract,
+  point3Unit,
+} from '../geometry/index.js'
 
 /** A view from far away, so that equal lengths show equal: right and down on the picture, and towards the eye. */
 export interface Camera {
@@ -50,3 +58,28 @@ export function cameraFor(places: readonly Float32Array[], { width, height }: Fr
     y: height / 2 - scale * (top + high / 2),
   }
 }
+
+/**
+ * The same view nearer: a part of a picture of size `of`, in its pixels, fills one of size `to`. It keeps at least
+ * `least` of the whole either way, so that one still sees what the part belongs to.
+ */
+export function framed(camera: Camera, of: Frame, part: Box, to: Frame, least: number): Camera {
+  const wide = Math.max(part.right - part.left, least * of.width)
+  const high = Math.max(part.bottom - part.top, least * of.height)
+  const by = (1 - 2 * MARGIN) * Math.min(to.width / wide, to.height / high)
+  const [x, y] = [(part.left + part.right) / 2, (part.top + part.bottom) / 2]
+  return {
+    ...camera,
+    scale: camera.scale * by,
+    x: to.width / 2 + by * (camera.x - x),
+    y: to.height / 2 + by * (camera.y - y),
+  }
+}
+
+/** The same view in a picture twice as large. */
+export const doubled = (camera: Camera): Camera => ({
+  ...camera,
+  scale: 2 * camera.scale,
+  x: 2 * camera.x,
+  y: 2 * camera.y,
+})

@@ -1,6 +1,6 @@
 import { point3, point3Dot } from '../geometry/index.js'
 import type { Picture, PictureSheet } from '../space/index.js'
-import { type Camera, type Frame, cameraFor } from './camera.js'
+import { type Camera, type Frame, cameraFor, doubled } from './camera.js'
 
 /** A picture in pixels: red, green, blue and cover, row by row. */
 export interface Snapshot extends Frame {
@@ -21,7 +21,7 @@ const LIGHT = (() => {
 })()
 /** The flesh side and cut edges are a little darker than the grain. */
 const FLESH = 0.84
-/** Neighbouring pixels further apart in depth than this belong to different things, mm. */
+/** Where the depth of a sheet goes on by so much otherwise than before, it has an edge, mm. */
 const STEP = 1.2
 /** Thread lies over the leather it sews, mm. */
 const OVER = 1.5
@@ -99,14 +99,19 @@ function sheetOn(canvas: Canvas, camera: Camera, { mesh, swatch }: PictureSheet,
 
 /** Ink where one thing ends before another: a step in depth, another sheet, or the ground. */
 function outlined({ width, height, pixels, depth, owner }: Canvas, ink: SnapshotLook['ink']): void {
-  // The deciding neighbours are to the right and below, which the ink has not reached yet: depth and owner stay as they are.
-  const differs = (at: number, other: number): boolean =>
-    owner[at] !== owner[other] || Math.abs((depth[at] ?? 0) - (depth[other] ?? 0)) > STEP
+  // A face goes on evenly, however steeply it is seen; where it goes on otherwise, something ends. Depth and owner stay
+  // as they are while the ink is laid.
+  const ends = (at: number, next: number, before: number): boolean => {
+    if (owner[at] !== owner[next]) return true
+    if (before < 0 || owner[before] !== owner[at]) return false
+    return Math.abs((depth[next] ?? 0) - 2 * (depth[at] ?? 0) + (depth[before] ?? 0)) > STEP
+  }
   const [red, green, blue] = ink
   for (let y = 0; y < height; y += 1)
     for (let x = 0; x < width; x += 1) {
       const at = y * width + x
-      if (!((x + 1 < width && differs(at, at + 1)) || (y + 1 < height && differs(at, at + width)))) continue
+      const across = x + 1 < width && ends(at, at + 1, x > 0 ? at - 1 : -1)
+      if (!across && !(y + 1 < height && ends(at, at + width, at - width))) continue
       pixels[at * 4] = red
       pixels[at * 4 + 1] = green
       pixels[at * 4 + 2] = blue
@@ -169,19 +174,25 @@ function halved({ width, height, pixels }: Frame & { readonly pixels: Uint8Clamp
 
 /**
  * The finished thing as a small picture of that many pixels, on no ground; undefined where nothing stands. Drawn from the
- * pieces themselves with a depth for every pixel, so it needs no graphics card and is the same everywhere.
+ * pieces themselves with a depth for every pixel, so it needs no graphics card and is the same everywhere. Seen by `view`
+ * (of that size), else so that all of it shows.
  */
 export function snapshotOf(
   picture: Picture,
   { width, height }: Frame,
   look: SnapshotLook,
+  view?: Camera,
 ): Snapshot | undefined {
-  const size = { width: 2 * Math.round(width), height: 2 * Math.round(height) }
-  const camera = cameraFor(
-    picture.sheets.map((s) => s.mesh.positions),
-    size,
-  )
-  if (!camera) return undefined
+  const frame = { width: Math.round(width), height: Math.round(height) }
+  const own =
+    view ??
+    cameraFor(
+      picture.sheets.map((s) => s.mesh.positions),
+      frame,
+    )
+  if (!own || picture.sheets.length === 0) return undefined
+  const camera = doubled(own)
+  const size = { width: 2 * frame.width, height: 2 * frame.height }
   const count = size.width * size.height
   const canvas: Canvas = {
     ...size,

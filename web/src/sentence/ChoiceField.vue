@@ -1,5 +1,7 @@
 <script setup lang="ts" generic="T extends string | number">
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
+import type { ChoicePicture } from '@drumlin/core/overview'
+import ChoiceDrawing from './ChoiceDrawing.vue'
 
 /** One of several, said in a sentence. Typing in the open menu goes to what begins with that. */
 const props = defineProps<{
@@ -8,12 +10,18 @@ const props = defineProps<{
   options: readonly { readonly value: T; readonly label: string; readonly why?: string }[]
   /** A sign that stays on its line. */
   then?: string
+  /** Whether pictures of the choices are being drawn, and what was drawn of them. */
+  drawing?: boolean
+  pictures?: Readonly<Record<string, ChoicePicture>> | undefined
 }>()
-const emit = defineEmits<{ change: [value: T] }>()
+const emit = defineEmits<{ change: [value: T]; open: [] }>()
 const chosen = computed(() => props.options.find((o) => o.value === props.value))
 const said = computed(() => chosen.value?.label ?? String(props.value))
 
+const pictureOf = (value: T): ChoicePicture | undefined => props.pictures?.[String(value)]
+
 const open = ref(false)
+watch(open, (now) => now && emit('open'))
 const list = ref<HTMLElement>()
 /** What was typed within a moment of each other. */
 let typed = { text: '', at: 0 }
@@ -44,7 +52,7 @@ function typedKey(event: KeyboardEvent): void {
       >
     </template>
     <div ref="list" role="dialog" :aria-label="label" @keydown="typedKey">
-      <v-list :aria-label="label" max-width="400" max-height="420">
+      <v-list :aria-label="label" max-width="520" max-height="480">
         <v-list-item
           v-for="o in options"
           :key="o.value"
@@ -53,6 +61,14 @@ function typedKey(event: KeyboardEvent): void {
           color="primary"
           @click="o.value !== value && emit('change', o.value)"
         >
+          <template v-if="drawing || pictureOf(o.value)" #prepend>
+            <span class="picture"
+              ><ChoiceDrawing v-if="pictureOf(o.value)" :drawing="pictureOf(o.value)!" /><v-skeleton-loader
+                v-else
+                type="image"
+                max-height="80"
+            /></span>
+          </template>
           <span class="name">{{ o.label }}</span>
           <span v-if="o.why" class="why quiet">{{ o.why }}</span>
         </v-list-item>
@@ -87,5 +103,12 @@ function typedKey(event: KeyboardEvent): void {
 }
 .why {
   font-size: 13px;
+}
+.picture {
+  display: block;
+  width: 120px;
+  height: 80px;
+  margin-right: 12px;
+  overflow: hidden;
 }
 </style>

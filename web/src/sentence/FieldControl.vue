@@ -9,6 +9,7 @@ import { useStores } from '../job/stores.js'
 import ChoiceField from './ChoiceField.vue'
 import MeasureField from './MeasureField.vue'
 import { printMeasure } from './measures.js'
+import { useChoicePictures } from './pictures.js'
 import { useTarget } from './target.js'
 
 interface Option {
@@ -146,6 +147,12 @@ const uses = computed<Option[]>(() => {
     { value: 'own', label: 'your own', why: 'the number written here' },
   ]
 })
+/** Only what is chosen of the thing itself can be pictured; how it is sewn or reckoned can't. */
+const shaped = computed(() => props.field.type === 'choice' && props.field.path[0] === 'params')
+const { pictures, draw } = useChoicePictures()
+function opened(): void {
+  if (shaped.value && target.design.value) void draw(target.design.value, props.field.id)
+}
 const current = computed(() => (props.field.type === 'choice' ? String(value.value) : stocked.value.id))
 </script>
 
@@ -160,7 +167,15 @@ const current = computed(() => (props.field.type === 'choice' ? String(value.val
       @change="measured"
     />
     <template v-else>
-      <ChoiceField :value="current" :label="field.label" :options="options" @change="chosen" />
+      <ChoiceField
+        :value="current"
+        :label="field.label"
+        :options="options"
+        :drawing="shaped && pictures === undefined"
+        :pictures="shaped ? pictures : undefined"
+        @open="opened"
+        @change="chosen"
+      />
       <template v-if="field.type === 'leather'"
         >,
         <MeasureField
