@@ -37,6 +37,7 @@ test('a thicker leather: the outside grows by its working, a finding appears, it
   const finding = page.locator('[data-finding="stack-too-thick"]')
   await expect(finding).toContainText('4.05 mm under the outer seam, left; the No. 9 iron reaches 4.0 mm.')
   await expect(page.locator('[data-ring="tip"]')).toHaveCount(1)
+  await expect(page.locator('[data-said]')).toContainText('New finding: ')
   await accessible(page)
 
   await finding.getByRole('button', { name: 'Try it' }).first().click()

@@ -6,6 +6,7 @@ import { useDisplay, useTheme } from 'vuetify'
 import { useJob } from '../job/job.js'
 import { dropped } from '../shelf/dropped.js'
 import { storageState } from '../storage/state.js'
+import FindingsSaid from './FindingsSaid.vue'
 import NotOpened from './NotOpened.vue'
 import SaveBar from './SaveBar.vue'
 import { SCREENS } from './screens.js'
@@ -91,6 +92,11 @@ useKeys({
   ...Object.fromEntries(
     SCREENS.flatMap((s) => (s.key ? [[s.key, () => void router.push({ name: s.name })] as const] : [])),
   ),
+  // The browser would print the screen; the pattern is what is meant.
+  'mod+p': () =>
+    jobId.value
+      ? void router.push({ name: 'draft', params: { id: jobId.value }, query: { out: 'pdf' } })
+      : window.print(),
   'mod+z': () => void (jobId.value && job.undo()),
   'mod+shift+z': () => void (jobId.value && job.redo()),
   'mod+y': () => void (jobId.value && job.redo()),
@@ -131,6 +137,10 @@ useKeys({
         is kept …
       </p>
     </v-main>
+    <FindingsSaid v-if="jobId && job.desk?.id === jobId" :key="jobId" />
+    <p class="paper-only">
+      This page is not the pattern. In Drumlin, press Print on the Draft: that gives the pattern at 1:1.
+    </p>
     <FindDialog v-if="sought" v-model="finding" :job-id="jobId" @keys="showingKeys = true" />
     <KeysDialog v-if="keysAsked" v-model="showingKeys" />
   </v-app>

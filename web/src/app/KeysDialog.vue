@@ -8,6 +8,7 @@ const KEYS = [
   ['/', 'find a piece, a setting or a finding'],
   ...SCREENS.flatMap((s) => (s.key ? [[s.key, s.label.toLowerCase()] as const] : [])),
   ['Ctrl Z · Ctrl Shift Z', 'undo · redo'],
+  ['Ctrl P', 'the pattern at 1:1, as a PDF'],
   ['Tab', 'to the next piece, number or finding'],
   ['Enter', 'choose the piece; take the number as written'],
   ['↑ ↓ in a number', 'one step; with Shift a tenth, with Alt ten'],

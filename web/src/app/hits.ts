@@ -1,22 +1,11 @@
 import { type Finding, sayFinding } from '@drumlin/core/check'
 import type { Derived } from '@drumlin/core/derived'
-import { type Field, SEAM_SENTENCES, SEWING_SENTENCES, fieldsOf } from '@drumlin/core/kinds'
+import { type Field, fieldsOf } from '@drumlin/core/kinds'
 import type { LengthUnit } from '@drumlin/core/measure'
 import { ENTRIES } from '@drumlin/core/pocketbook'
 import type { RouteLocationRaw } from 'vue-router'
+import { type Hit, placeOf } from './found.js'
 import { SCREENS } from './screens.js'
-
-/** Something that can be found: where it leads, or what it does. */
-export interface Hit {
-  readonly key: string
-  readonly title: string
-  /** What sort of thing it is, as it stands beside the title. */
-  readonly type: string
-  /** Other words it is found by. */
-  readonly words?: string
-  readonly to?: RouteLocationRaw
-  readonly act?: () => void
-}
 
 /** What can be done from anywhere. */
 export interface Act {
@@ -35,20 +24,6 @@ interface Known {
   >
   readonly unit: LengthUnit
   readonly acts: readonly Act[]
-}
-
-const holds = (sentences: readonly string[], { id }: Field): boolean =>
-  sentences.some((s) => s.includes(`{${id}}`))
-
-/** The screen whose sentences say a setting: the Brief, its piece on the Draft, the Seams; else What if, where all are. */
-export function placeOf(derived: Derived, field: Field): { name: string; query: Record<string, string> } {
-  const query = { field: field.id }
-  const { kind, pieces } = derived
-  if (field.type === 'leather' || holds(kind.brief, field)) return { name: 'brief', query }
-  if (pieces.some((p) => holds(kind.sentences[p.id] ?? [], field))) return { name: 'draft', query }
-  if (field.type === 'hardware') return { name: 'fittings', query }
-  if (holds([...SEWING_SENTENCES, ...SEAM_SENTENCES], field)) return { name: 'seams', query }
-  return { name: 'what-if', query }
 }
 
 const wordsOf = (field: Field): string =>
@@ -142,20 +117,4 @@ export function hitsOf(known: Known): Hit[] {
       to: { name: 'pocket-book', params: { entry: e.id } },
     })),
   ]
-}
-
-/** Those that hold every word: what begins with them first, then titles, then other words. */
-export function foundIn(hits: readonly Hit[], sought: string): Hit[] {
-  const words = sought.toLowerCase().split(/\s+/).filter(Boolean)
-  const rank = ({ title, type, words: more = '' }: Hit): number => {
-    const [name, all] = [title.toLowerCase(), `${title} ${type} ${more}`.toLowerCase()]
-    if (!words.every((w) => all.includes(w))) return Infinity
-    if (words.length === 0) return 0
-    return name.startsWith(words[0] ?? '') ? 0 : words.every((w) => name.includes(w)) ? 1 : 2
-  }
-  return hits
-    .map((hit) => ({ hit, rank: rank(hit) }))
-    .filter((h) => h.rank < Infinity)
-    .sort((a, b) => a.rank - b.rank)
-    .map((h) => h.hit)
 }

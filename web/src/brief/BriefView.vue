@@ -12,6 +12,8 @@ import { useJob } from '../job/job.js'
 import SentenceLine from '../sentence/SentenceLine.vue'
 import PieceDrawing from '../sheet/PieceDrawing.vue'
 import WorkingBox from '../sentence/WorkingBox.vue'
+import { besides } from '../app/found.js'
+import FieldControl from '../sentence/FieldControl.vue'
 import { focusWanted } from '../sentence/wanted.js'
 
 type Clip = LaidSheet['sheet']['clips'][number]
@@ -59,6 +61,8 @@ function clipData({ at, inward }: Clip): string {
 }
 const matrix = (m: { a: number; b: number; c: number; d: number; e: number; f: number }): string =>
   `matrix(${m.a} ${m.b} ${m.c} ${m.d} ${m.e} ${m.f})`
+/** What no sentence says yet, because its piece only comes with it. */
+const more = computed(() => besides(derived.value))
 focusWanted()
 </script>
 
@@ -68,6 +72,12 @@ focusWanted()
       <h1>{{ derived.kind.brief.length > 0 ? 'What goes in it' : 'What it is cut from' }}</h1>
       <SentenceLine v-for="s in derived.kind.brief" :key="s" :sentence="s" />
       <ContentsPanel v-if="derived.master.room" />
+      <template v-if="more.length > 0">
+        <h2>It can also have</h2>
+        <p v-for="f in more" :key="f.id" class="more">
+          {{ f.label.charAt(0).toUpperCase() + f.label.slice(1) }}: <FieldControl :field="f" />
+        </p>
+      </template>
       <h2>Leather</h2>
       <div v-for="role in roles" :key="role.id" class="role">
         <SentenceLine :sentence="`${role.label}: {leather-${role.id}}`" />
@@ -119,6 +129,9 @@ focusWanted()
 </template>
 
 <style scoped>
+.more {
+  margin: 0 0 6px;
+}
 .brief {
   flex: 1;
   min-height: 0;

@@ -39,6 +39,8 @@ const gaps = computed(() => {
 /** Thread draws edges together over their own thickness; what is further apart is shown. */
 const apart = computed(() => gaps.value.filter((g) => g.open))
 const outside = computed(() => derived.value.master.outside)
+/** What has no stated outside is told by its first sizes: width and height as it is carried. */
+const sizes = computed(() => derived.value.master.sizes.slice(0, 2).map(({ size }) => size))
 const inside = computed(() => derived.value.master.room)
 const turning = computed(() => turningOf(derived.value))
 const hangs = computed(() => hangingOf(derived.value))
@@ -154,6 +156,10 @@ const mm = (value: number): string => printLength(value, settings.unit)
         <template v-if="outside">
           <h2>Outside</h2>
           <WorkingBox v-for="s in [outside.wide, outside.high, outside.deep]" :key="s.key" :reckoned="s" />
+        </template>
+        <template v-else-if="sizes.length > 0">
+          <h2>Its size</h2>
+          <WorkingBox v-for="s in sizes" :key="s.key" :reckoned="s" />
         </template>
         <template v-if="inside">
           <h2>Inside</h2>
