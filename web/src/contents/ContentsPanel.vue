@@ -67,7 +67,7 @@ const scale = computed(() => 150 / Math.max(room.value.high.value, room.value.de
         <v-btn class="small" :aria-label="`One ${c.thing.name} fewer`" @click="count(c.thing.id, -1)">
           −
         </v-btn>
-        <span class="figure">{{ c.count }}</span>
+        <span class="figure count">{{ c.count }}</span>
         <v-btn class="small" :aria-label="`One ${c.thing.name} more`" @click="count(c.thing.id, 1)">
           +
         </v-btn>
@@ -143,6 +143,9 @@ const scale = computed(() => 150 / Math.max(room.value.high.value, room.value.de
 </template>
 
 <style scoped>
+.count {
+  margin: 0 6px;
+}
 h2 {
   font-size: 17px;
   margin: 18px 0 8px;
@@ -156,6 +159,7 @@ li {
   margin: 4px 0;
 }
 .small {
+  margin: 0 6px 0 0;
   min-height: 24px;
   padding: 0 8px;
 }

@@ -45,11 +45,16 @@ function typedKey(event: KeyboardEvent): void {
 <template>
   <v-menu v-model="open">
     <template #activator="{ props: opener }">
-      <span class="held"
-        ><button v-bind="opener" type="button" class="choice" :aria-label="`${label}: ${said}`">
-          {{ said }}</button
-        >{{ then }}</span
-      >
+      <!-- A line of words that acts: a button of the browser could not break over two lines. -->
+      <span
+        v-bind="opener"
+        class="choice"
+        role="button"
+        tabindex="0"
+        :aria-label="`${label}: ${said}`"
+        @keydown.enter.prevent="open = true"
+        @keydown.space.prevent="open = true"
+        >{{ said }}</span>{{ then }}
     </template>
     <div ref="list" role="dialog" :aria-label="label" @keydown="typedKey">
       <v-list :aria-label="label" max-width="520" max-height="480">
@@ -78,19 +83,9 @@ function typedKey(event: KeyboardEvent): void {
 </template>
 
 <style scoped>
-.held {
-  white-space: nowrap;
-}
 .choice {
-  display: inline;
-  padding: 0;
-  border: 0;
   border-bottom: 2px solid color-mix(in srgb, var(--moss) 45%, transparent);
-  background: none;
-  color: inherit;
-  font: inherit;
   font-weight: 650;
-  text-align: inherit;
   white-space: normal;
   cursor: pointer;
 }

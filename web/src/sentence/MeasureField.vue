@@ -124,7 +124,7 @@ input {
   border-bottom: 2px solid color-mix(in srgb, var(--moss) 45%, transparent);
   background: none;
   color: var(--ink);
-  font: 650 15px/1.3 var(--ui);
+  font: 650 1em/1.3 var(--ui);
   font-variant-numeric: tabular-nums;
   padding: 0 1px;
   field-sizing: content;

@@ -17,7 +17,9 @@ export function focusWanted(): void {
       // Once for the part it stands in to open, once for what is in it.
       await nextTick()
       await nextTick()
-      const field = document.querySelector<HTMLElement>(`[data-field="${CSS.escape(id)}"] :is(input, button)`)
+      const field = document.querySelector<HTMLElement>(
+        `[data-field="${CSS.escape(id)}"] :is(input, button, [role='button'])`,
+      )
       field?.scrollIntoView({ block: 'center' })
       field?.focus()
     },
