@@ -5,6 +5,7 @@ import type { Entry } from './entry.js'
 const ORDER = [
   { title: 'Leather and thread by their labels', sections: ['§1'] },
   { title: 'Leather to buy', sections: ['§14'] },
+  { title: 'How leather bends', sections: ['§0'] },
   { title: 'Folds', sections: ['§2', '§3'] },
   { title: 'Card pockets', sections: ['§9'] },
   { title: 'Edges', sections: ['§4'] },
