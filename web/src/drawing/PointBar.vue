@@ -154,18 +154,18 @@ function takeOut(): void {
 <style scoped>
 .bar {
   display: flex;
-  gap: 7px;
+  flex-wrap: wrap;
+  gap: 2px 7px;
   align-items: center;
-  height: 38px;
+  min-height: 38px;
   box-sizing: border-box;
   margin: 0;
   white-space: nowrap;
-  overflow-x: auto;
   background: var(--heather-wash);
   border-bottom: 1px solid var(--hairline);
   padding: 5px 14px;
 }
-.act {
+.bar .v-btn {
   min-height: 26px;
   padding: 1px 9px;
   font-size: 14px;

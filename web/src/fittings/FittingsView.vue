@@ -41,6 +41,28 @@ function up({ fitting, hardware }: SetFitting): string {
   const turns = Math.round(fitting.up / (Math.PI / 2))
   return UP[((turns % 4) + 4) % 4]!
 }
+/** What is set alike stands in one row, with all its places. */
+const alike = computed(() => {
+  const groups = new Map<string, SetFitting[]>()
+  for (const r of rows.value) {
+    const key = [
+      r.hardware.id,
+      r.stack && thick(r.stack.value),
+      r.wanted && mm(r.wanted.value),
+      r.post,
+      r.washers,
+      r.fitting.length && mm(r.fitting.length.value),
+      r.fitting.held ? 'held' : `${clear(r.toEdge)} ${clear(r.toSeam)}`,
+      up(r),
+      r.before,
+    ].join('|')
+    groups.set(key, [...(groups.get(key) ?? []), r])
+  }
+  return [...groups.values()].map((same) => {
+    const count = same.reduce((sum, r) => sum + r.fitting.count, 0)
+    return { ...same[0]!, where: same.map((r) => r.fitting.name).join(', '), count }
+  })
+})
 focusWanted()
 </script>
 
@@ -58,7 +80,7 @@ focusWanted()
       >
     </p>
     <div v-if="rows.length > 0" class="wide" tabindex="0" role="group" aria-label="Where each is set, table">
-      <v-table>
+      <v-table class="fitted">
         <caption>
           Where each is set
         </caption>
@@ -77,8 +99,8 @@ focusWanted()
           </tr>
         </thead>
         <tbody>
-          <tr v-for="r in rows" :key="r.fitting.id">
-            <th scope="row">{{ r.fitting.name }}{{ r.fitting.count > 1 ? ` × ${r.fitting.count}` : '' }}</th>
+          <tr v-for="r in alike" :key="r.fitting.id">
+            <th scope="row">{{ r.where }}{{ r.count > 1 ? ` × ${r.count}` : '' }}</th>
             <td>{{ r.hardware.name }}</td>
             <td class="figure">{{ r.stack ? thick(r.stack.value) : '–' }}</td>
             <td class="figure">{{ r.wanted ? mm(r.wanted.value) : '–' }}</td>
@@ -151,34 +173,24 @@ h2 {
 .wide {
   overflow-x: auto;
 }
-table {
-  border-collapse: collapse;
-  margin-top: 8px;
-}
 caption {
   text-align: left;
   font-weight: 650;
   font-size: 17px;
   padding-bottom: 4px;
 }
-th,
-td {
-  text-align: left;
-  padding: 4px 14px 4px 0;
-  border-bottom: 1px solid var(--hairline);
+.fitted :deep(td.figure) {
   white-space: nowrap;
-  font-weight: 400;
 }
-thead th {
-  color: var(--quiet);
-  font-size: 14px;
+.fitted :deep(:is(th, td)) {
+  padding-right: 10px !important;
+  font-size: 13px !important;
 }
 tbody th {
   font-weight: 600;
 }
 .words {
-  min-width: 14ch;
-  white-space: normal;
+  min-width: 12ch;
 }
 .found a {
   color: var(--loch);
