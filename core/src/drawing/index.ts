@@ -7,4 +7,5 @@ export { type PieceMarks, drawnMoved, pieceDrawing, pieceMarks, pieceOutline } f
 export { placed } from './place.js'
 export { shortened } from './shortened.js'
 export { drawnSpan, textSpan } from './span.js'
+export { type NumberPlace, numbersFor } from './numbered.js'
 export { type Drawn, INKS, LAYERS, type LayerName, stroke, text, wordInk } from './primitives.js'

@@ -128,7 +128,10 @@ const reads = computed(
         The map could not be drawn: {{ failed }}.
         <v-btn @click="again">Try again</v-btn>
       </p>
-      <p v-else-if="!survey || !reads" role="status" class="quiet">Measuring …</p>
+      <div v-else-if="!survey || !reads" role="status" class="quiet">
+        <v-progress-linear indeterminate color="primary" aria-label="Measuring the work" />
+        Measuring how thick the work is at every place … <v-skeleton-loader type="image" height="380" />
+      </div>
       <template v-else>
         <ThicknessMap :survey="survey" :work="reads" :areas="areas" />
         <template v-if="seam && shownRun && shownSeam">

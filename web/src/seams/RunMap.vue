@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Derived, SeamRow } from '@drumlin/core/derived'
-import { pathData } from '@drumlin/core/drawing'
+import { numbersFor, pathData } from '@drumlin/core/drawing'
 import { boxGrown, boxUnion, boxesMeet } from '@drumlin/core/geometry'
 import type { Run } from '@drumlin/core/stitch'
 
@@ -21,7 +21,11 @@ const sheets = computed(() => {
   const held = all.filter((s) => props.run.join.through.includes(s.sheet.id))
   return all.filter((s) => held.some((h) => boxesMeet(h.box, s.box)))
 })
-const box = computed(() => boxGrown(boxUnion(sheets.value.map((s) => s.box)), 7))
+const box = computed(() => {
+  const all = boxUnion(sheets.value.map((s) => s.box))
+  // Numbers of runs along an edge have room beside it.
+  return boxGrown(all, 7 + 0.04 * Math.max(all.right - all.left, all.bottom - all.top))
+})
 /** What stands higher than the drawing has room for is laid on its side. */
 const tall = computed(() => box.value.bottom - box.value.top > 1.2 * (box.value.right - box.value.left))
 const lie = computed(() => (tall.value ? 'rotate(-90)' : undefined))
@@ -42,18 +46,28 @@ const pixel = computed(() => {
 const outlines = computed(() =>
   sheets.value.map((s) => ({ d: pathData(s.placed), through: props.run.join.through.includes(s.sheet.id) })),
 )
-const runs = computed(() =>
+const shown = computed(() =>
   props.rows
     .filter((r) => r.run.join.layup === props.run.join.layup)
-    .filter((r) => sheets.value.some((s) => s.sheet.id === r.run.join.course.sheet))
-    .map((r) => ({
-      id: r.run.join.id,
-      number: r.number,
-      name: r.run.join.name,
-      d: pathData(r.run.path),
-      chosen: r.run.join.id === props.run.join.id,
-      at: lying(r.run.holes[0]!.at),
-    })),
+    .filter((r) => sheets.value.some((s) => s.sheet.id === r.run.join.course.sheet)),
+)
+const places = computed(() =>
+  numbersFor(
+    shown.value.map((r) => r.run.holes.map((h) => h.at)),
+    box.value,
+    8 * pixel.value,
+  ),
+)
+const runs = computed(() =>
+  shown.value.map((r, i) => ({
+    id: r.run.join.id,
+    number: r.number,
+    name: r.run.join.name,
+    d: pathData(r.run.path),
+    chosen: r.run.join.id === props.run.join.id,
+    at: lying(places.value[i]!.at),
+    from: places.value[i]!.from && lying(places.value[i]!.from!),
+  })),
 )
 const chosen = computed(() => runs.value.find((r) => r.chosen))
 const here = computed(() => {
@@ -96,6 +110,7 @@ const here = computed(() => {
       />
     </g>
     <g v-for="r in runs" :key="`n${r.id}`" class="number" :class="{ chosen: r.chosen }" aria-hidden="true">
+      <line v-if="r.from" :x1="r.from.x" :y1="r.from.y" :x2="r.at.x" :y2="r.at.y" :stroke-width="pixel" />
       <circle :cx="r.at.x" :cy="r.at.y" :r="8 * pixel" :stroke-width="pixel" />
       <text :x="r.at.x" :y="r.at.y + 3.8 * pixel" :font-size="11 * pixel" text-anchor="middle">
         {{ r.number }}
@@ -142,6 +157,9 @@ const here = computed(() => {
 }
 .chosen .line {
   stroke: var(--heather);
+}
+.number line {
+  stroke: var(--quiet);
 }
 .number circle {
   fill: var(--surface);

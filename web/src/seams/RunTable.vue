@@ -14,7 +14,12 @@ const box = useTemplateRef<HTMLElement>('box')
 /** The chosen run is kept in sight. */
 async function inSight(): Promise<void> {
   await nextTick()
-  box.value?.querySelector(`[data-run="${CSS.escape(props.chosen)}"]`)?.scrollIntoView({ block: 'nearest' })
+  // The table lays its rows out after it is there.
+  await new Promise(requestAnimationFrame)
+  const rows = box.value?.querySelector('.v-table__wrapper')
+  const row = rows?.querySelector<HTMLElement>(`[data-run="${CSS.escape(props.chosen)}"]`)
+  // Only the table is scrolled, never the page it stands on.
+  if (rows && row) rows.scrollTop = row.offsetTop - rows.clientHeight / 2
 }
 onMounted(inSight)
 watch(() => props.chosen, inSight)
