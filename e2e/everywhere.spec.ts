@@ -60,7 +60,10 @@ test('dialogs and menus: axe finds nothing, Escape leaves, the focus comes back'
   await expect(page.locator('[data-piece="inside"] text')).toHaveCount(0)
   await page.getByRole('checkbox', { name: 'words' }).check()
   await page.keyboard.press('Escape')
-  // Choices between shapes come with a picture each; what an edit brings up is read out.
+  await expect(page.locator('.v-overlay--active')).toHaveCount(0)
+  // Choices between shapes come with a picture each.
+  await page.locator('[data-piece="inside"]').press('Enter')
+  await expect(page.getByRole('heading', { level: 1, name: 'Inside' })).toBeVisible()
   await page
     .getByRole('button', { name: /^school of the pockets/ })
     .first()
@@ -68,7 +71,8 @@ test('dialogs and menus: axe finds nothing, Escape leaves, the focus comes back'
   await expect(page.locator('.v-overlay--active').locator('canvas, svg path').first()).toBeVisible()
   await accessible(page)
   await page.keyboard.press('Escape')
-  await page.locator('[data-piece="outside"]').click()
+  await page.locator('[data-piece="outside"]').press('Enter')
+  await expect(page.getByRole('heading', { level: 1, name: 'Outside' })).toBeVisible()
   // The rule lies across the chosen piece and says its width; its ends go by the arrows.
   await page.getByRole('button', { name: 'Measure' }).click()
   await expect(page.locator('[data-tape]')).toContainText('208.2 mm ·')
