@@ -154,13 +154,14 @@ function takeOut(): void {
 <style scoped>
 .bar {
   display: flex;
-  flex-wrap: wrap;
-  gap: 2px 7px;
+  gap: 7px;
   align-items: center;
-  min-height: 38px;
+  /* Of one height whatever it says: the sheet must not move under a hand that drags a point. */
+  height: 38px;
   box-sizing: border-box;
   margin: 0;
   white-space: nowrap;
+  overflow-x: auto;
   background: var(--heather-wash);
   border-bottom: 1px solid var(--hairline);
   padding: 5px 14px;
