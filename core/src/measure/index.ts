@@ -17,5 +17,5 @@ export {
   trimmed,
 } from './print.js'
 export { type MeasureError, type Parsed, measureSentence, refused, understood } from './result.js'
-export { type LengthUnit, OUNCE, roundTo } from './units.js'
+export { INCH, type LengthUnit, OUNCE, roundTo } from './units.js'
 export { type WeightRange, parseWeight, weightMiddle } from './weight.js'

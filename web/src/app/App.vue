@@ -138,7 +138,7 @@ useKeys({
       </p>
     </v-main>
     <FindingsSaid v-if="jobId && job.desk?.id === jobId" :key="jobId" />
-    <p class="paper-only">
+    <p v-if="jobId" class="paper-only">
       This page is not the pattern. In Drumlin, press Print on the Draft: that gives the pattern at 1:1.
     </p>
     <FindDialog v-if="sought" v-model="finding" :job-id="jobId" @keys="showingKeys = true" />

@@ -72,7 +72,8 @@ const all = computed(() =>
         derived: props.jobId ? job.derived : undefined,
         findings: job.findings,
         jobs: jobs.value,
-        stores: stores.all,
+        // Examples lie on no shelf of the maker's: there is nothing there to be led to.
+        stores: stores.own ?? stores.all,
         unit: settings.unit,
         acts: acts.value,
       })

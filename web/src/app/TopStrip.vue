@@ -30,8 +30,17 @@ const state = computed(() => {
   if (desk?.gone || desk?.failure) return 'not saved'
   return job.pending > 0 || (desk && desk.waiting.length > 0) ? 'saving' : 'saved'
 })
-const undoSays = computed(() => `Undo${job.undoName ? ` “${job.undoName}”` : ''}`)
-const redoSays = computed(() => `Redo${job.redoName ? ` “${job.redoName}”` : ''}`)
+const step = (word: string, icon: string, name: string | undefined, act: () => unknown) => ({
+  word,
+  icon,
+  name,
+  act,
+  says: name ? `${word} “${name}”` : word,
+})
+const steps = computed(() => [
+  step('Undo', mdiUndo, job.undoName, job.undo),
+  step('Redo', mdiRedo, job.redoName, job.redo),
+])
 const lightSays = computed(() => (settings.light === 'lamp' ? 'Daylight' : 'Lamp'))
 const changeLight = (): void => settings.setLight(settings.light === 'lamp' ? 'chalk' : 'lamp')
 </script>
@@ -87,24 +96,16 @@ const changeLight = (): void => settings.setLight(settings.light === 'lamp' ? 'c
     <span class="space" />
     <template v-if="here">
       <v-btn
+        v-for="s in steps"
+        :key="s.word"
         variant="plain"
         class="step"
-        :disabled="!job.undoName"
-        :aria-label="undoSays"
-        @click="job.undo()"
+        :disabled="!s.name"
+        :aria-label="s.says"
+        @click="s.act()"
       >
-        <v-icon :icon="mdiUndo" size="20" /><span v-if="lgAndUp">Undo</span>
-        <v-tooltip activator="parent" location="bottom" :text="undoSays" />
-      </v-btn>
-      <v-btn
-        variant="plain"
-        class="step"
-        :disabled="!job.redoName"
-        :aria-label="redoSays"
-        @click="job.redo()"
-      >
-        <v-icon :icon="mdiRedo" size="20" /><span v-if="lgAndUp">Redo</span>
-        <v-tooltip activator="parent" location="bottom" :text="redoSays" />
+        <v-icon :icon="s.icon" size="20" /><span v-if="lgAndUp">{{ s.word }}</span>
+        <v-tooltip activator="parent" location="bottom" :text="s.says" />
       </v-btn>
     </template>
     <v-btn-toggle

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { EChartsOption } from 'echarts'
 import { computed, defineAsyncComponent } from 'vue'
-import { printLength, printWeight } from '@drumlin/core/measure'
+import { INCH, OUNCE, printLength, printWeight } from '@drumlin/core/measure'
 import type { SeamProfile } from '@drumlin/core/relief'
 import type { Run } from '@drumlin/core/stitch'
 import { useSettings } from '../app/settings.js'
@@ -25,7 +25,6 @@ const label = computed(
     `Thickness along the ${props.seam.name}: ${long(props.seam.length)} long, at most ${thick(props.seam.thickest)}, ${props.run.steps.length} steps; ${props.tool} reaches ${thick(props.reach)}`,
 )
 /** Whole figures of the unit shown: millimetres, or inches for the length and ounces for the thickness. */
-const [inch, ounce] = [25.4, 0.396875]
 const stepOf = (top: number, unit: number): number => {
   const rough = top / unit / 5
   const size = 10 ** Math.floor(Math.log10(rough))
@@ -62,7 +61,7 @@ const option = computed(() => (ink: (token: string) => string): EChartsOption =>
       type: 'value',
       min: 0,
       max: seam.length,
-      interval: stepOf(seam.length, metric ? 1 : inch),
+      interval: stepOf(seam.length, metric ? 1 : INCH),
       name: `along the seam, ${metric ? 'mm' : 'in'}`,
       nameLocation: 'middle',
       nameGap: 24,
@@ -70,7 +69,7 @@ const option = computed(() => (ink: (token: string) => string): EChartsOption =>
       ...axis,
       axisLabel: {
         ...axis.axisLabel,
-        formatter: (v: number) => String(Math.round((v / (metric ? 1 : inch)) * 10) / 10),
+        formatter: (v: number) => String(Math.round((v / (metric ? 1 : INCH)) * 10) / 10),
       },
       splitLine: { show: false },
     },
@@ -78,7 +77,7 @@ const option = computed(() => (ink: (token: string) => string): EChartsOption =>
       type: 'value',
       min: 0,
       max: top,
-      interval: stepOf(top, metric ? 1 : ounce),
+      interval: stepOf(top, metric ? 1 : OUNCE),
       name: metric ? 'mm' : 'oz',
       nameTextStyle: { color: ink('quiet') },
       nameGap: 6,
@@ -86,7 +85,7 @@ const option = computed(() => (ink: (token: string) => string): EChartsOption =>
       axisLabel: {
         ...axis.axisLabel,
         showMaxLabel: false,
-        formatter: (v: number) => String(Math.round((v / (metric ? 1 : ounce)) * 10) / 10),
+        formatter: (v: number) => String(Math.round((v / (metric ? 1 : OUNCE)) * 10) / 10),
       },
     },
     series: [

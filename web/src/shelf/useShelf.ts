@@ -120,13 +120,16 @@ export function useShelf() {
     return createJob({ ...design, id }, example, Date.now())
   }
 
-  /** What was removed last, until something else is done: it can be put back. */
+  /** What was removed last, until something else is said: it can be put back. */
   const taken = shallowRef<Taken>()
+  watch(said, () => (taken.value = undefined), { flush: 'sync' })
   async function takeAway(job: Listed): Promise<void> {
     await trouble.attempt(`“${job.name}” could not be removed`, async () => {
-      taken.value = await takeJob(job.id)
+      const was = await takeJob(job.id)
       bench.letGo(job.id)
+      said.value = ''
       said.value = `“${job.name}” was removed.`
+      taken.value = was
       channel.tell({ what: 'removed', id: job.id })
       await load()
     })
@@ -136,7 +139,6 @@ export function useShelf() {
     if (!was) return
     await trouble.attempt('It could not be put back', async () => {
       await putBackJob(was)
-      taken.value = undefined
       said.value = ''
       told()
       await load()

@@ -1,9 +1,24 @@
 <script setup lang="ts">
+import { nextTick, watch } from 'vue'
+import { useRoute } from 'vue-router'
 import type { Shelf } from '@drumlin/core/stores'
 import { useStores } from '../job/stores.js'
 import ShelfTable from './ShelfTable.vue'
 
 const stores = useStores()
+const route = useRoute()
+/** Whoever was led to one of the goods finds it in sight, its name ready to be written. */
+watch(
+  () => route.query.good,
+  async (good) => {
+    if (typeof good !== 'string') return
+    await nextTick()
+    const row = document.querySelector(`[data-good="${CSS.escape(good)}"]`)
+    row?.scrollIntoView({ block: 'center' })
+    row?.querySelector('input')?.focus()
+  },
+  { immediate: true, flush: 'post' },
+)
 const SHELVES: readonly Shelf[] = ['leathers', 'irons', 'awls', 'threads', 'machines', 'hardware', 'things']
 </script>
 
