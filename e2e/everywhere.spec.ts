@@ -1,3 +1,5 @@
+import { readFileSync, readdirSync } from 'node:fs'
+import { fileURLToPath } from 'node:url'
 import { type Page, expect, test } from '@playwright/test'
 import { accessible, openDemo } from './support.js'
 
@@ -130,4 +132,22 @@ test('an unknown address says so; the page of a job is named', async ({ page }) 
   await page.reload()
   await expect(page.getByRole('heading', { level: 1, name: 'Outside' })).toBeVisible()
   await expect(page.getByText('2 of 4')).toHaveCount(0)
+})
+
+test('no word of a drawing in the docs is cut off, whatever face the browser has', async ({ page }) => {
+  const folder = fileURLToPath(new URL('../docs/drawings/', import.meta.url))
+  for (const name of readdirSync(folder)) {
+    await page.setContent(readFileSync(folder + name, 'utf8'))
+    const cut = await page.evaluate(() => {
+      const svg = document.querySelector('svg')!
+      const { x, y, width, height } = svg.viewBox.baseVal
+      return [...svg.querySelectorAll('text')]
+        .filter((t) => {
+          const box = t.getBBox()
+          return box.x < x || box.y < y || box.x + box.width > x + width || box.y + box.height > y + height
+        })
+        .map((t) => t.textContent)
+    })
+    expect([name, cut]).toEqual([name, []])
+  }
 })

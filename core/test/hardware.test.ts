@@ -2,9 +2,11 @@ import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { findingsOf, sayFinding } from '@drumlin/core/check'
 import { derive } from '@drumlin/core/derived'
+import { alikeFittings } from '@drumlin/core/fittings'
 import { applyEdit, setField } from '@drumlin/core/design'
 import { type Hardware, STARTER_STORES, readStoresData, storesSchema, withGood } from '@drumlin/core/stores'
 import { POSTED } from '../src/stores/index.js'
+import { demoDesign, everyDesign } from './support/all.js'
 import { BARE, bagDesign, bagOf, findingOf, hardwareOf, sizeOf, withLeather } from './support/bags.js'
 import { freshOf, withValues } from './support/designs.js'
 
@@ -179,4 +181,25 @@ test('two caps where there is room for them on the end of a handle, one where th
   expect(rivets(45)).toHaveLength(2)
   // 0.45 × 15 is 6.8, less than a cap of 9.
   expect(rivets(15)).toHaveLength(1)
+})
+
+describe('fittings set alike', () => {
+  test.each(everyDesign())('$name: every fitting stands once, and only with its like', ({ design }) => {
+    const { fittings } = derive(design)
+    const groups = alikeFittings(fittings)
+    expect(groups.flatMap((g) => g.places).toSorted()).toEqual(fittings.map((f) => f.fitting.name).toSorted())
+    expect(groups.reduce((sum, g) => sum + g.count, 0)).toBe(
+      fittings.reduce((sum, f) => sum + f.fitting.count, 0),
+    )
+    for (const { one, places } of groups)
+      for (const other of fittings.filter((f) => places.includes(f.fitting.name))) {
+        expect([other.hardware.id, other.post, other.before]).toEqual([one.hardware.id, one.post, one.before])
+        expect(Math.abs((other.stack?.value ?? 0) - (one.stack?.value ?? 0))).toBeLessThan(0.11)
+      }
+  })
+  test('four feet are one row', () => {
+    const { fittings } = derive(demoDesign('harbour-office-case'))
+    const feet = alikeFittings(fittings).filter((g) => g.places.some((p) => p.startsWith('foot')))
+    expect(feet.map((g) => [g.places.length, g.count])).toEqual([[4, 4]])
+  })
 })

@@ -1,1 +1,2 @@
 export { type SetFitting, fittingsOf, hardwareMarks } from './plan.js'
+export { type AlikeFittings, alikeFittings } from './alike.js'

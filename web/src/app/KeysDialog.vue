@@ -27,7 +27,7 @@ const KEYS = [
 </script>
 
 <template>
-  <v-dialog v-model="open" aria-labelledby="keys-title">
+  <v-dialog v-model="open" aria-labelledby="keys-title" max-width="900" scrollable>
     <v-card>
       <h2 id="keys-title">Keys</h2>
       <dl>
@@ -36,16 +36,20 @@ const KEYS = [
           <dd>{{ does }}</dd></template
         >
       </dl>
-      <v-btn @click="open = false">Close</v-btn>
+      <v-btn class="close" @click="open = false">Close</v-btn>
     </v-card>
   </v-dialog>
 </template>
 
 <style scoped>
+.close {
+  align-self: flex-start;
+}
 dl {
   display: grid;
-  grid-template-columns: auto 1fr;
-  gap: 6px 18px;
+  grid-template-columns: max-content minmax(0, 1fr);
+  gap: 3px 18px;
+  overflow-y: auto;
   margin: 14px 0 18px;
 }
 dt {

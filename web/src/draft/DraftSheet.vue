@@ -37,8 +37,8 @@ const edge = defineModel<string | undefined>('edge', { required: true })
 const cut = defineModel<Cut>('cut', { required: true })
 const settings = useSettings()
 const svg = ref<SVGSVGElement>()
-/** Kept free at the foot for what can be done with the sheet, pixels. */
-const ACTS = 48
+/** Kept free for the width over the first row, and for what can be done with the sheet, pixels. */
+const FREE = { head: 26, foot: 48 }
 
 const view = useSheetView(
   svg,
@@ -48,7 +48,7 @@ const view = useSheetView(
     right: arrangement.value.width + ROOM.right,
     bottom: arrangement.value.height + ROOM.bottom,
   }),
-  ACTS,
+  FREE,
 )
 /** While a point is held everything stays where it lies, so that nothing slips away under the hand. */
 const held = shallowRef<Arrangement<Piece>>()

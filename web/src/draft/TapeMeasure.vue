@@ -1,12 +1,12 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed } from 'vue'
 import { type Point, pointBetween, pointDistance } from '@drumlin/core/geometry'
 import { printLength } from '@drumlin/core/measure'
 import { useSettings } from '../app/settings.js'
-import { arrowStep } from '../sheet/arrows.js'
+import SheetHandle from '../sheet/SheetHandle.vue'
 
 /** A rule laid between two places of the sheet; its ends take hold of corners and holes. */
-const props = defineProps<{
+defineProps<{
   /** mm a pixel takes. */
   pixel: number
   toSheet: (x: number, y: number) => Point
@@ -20,23 +20,6 @@ const put = (i: number, at: Point): void => {
   ends.value = i === 0 ? [at, ends.value[1]] : [ends.value[0], at]
 }
 const at = (i: number): Point => ends.value[i === 0 ? 0 : 1]
-function keyed(event: KeyboardEvent, i: number): void {
-  const way = arrowStep(event)
-  if (!way) return
-  event.preventDefault()
-  event.stopPropagation()
-  put(i, { x: at(i).x + way.x, y: at(i).y + way.y })
-}
-const grabbed = ref<number>()
-function grab(event: PointerEvent, i: number): void {
-  ;(event.currentTarget as Element).setPointerCapture(event.pointerId)
-  grabbed.value = i
-}
-function dragged(event: PointerEvent): void {
-  if (grabbed.value === undefined) return
-  const to = props.toSheet(event.clientX, event.clientY)
-  put(grabbed.value, event.altKey ? to : props.hold(to))
-}
 const mm = (v: number): string => printLength(v, settings.unit)
 const across = computed(() => Math.abs(ends.value[1].x - ends.value[0].x))
 const down = computed(() => Math.abs(ends.value[1].y - ends.value[0].y))
@@ -47,12 +30,7 @@ const middle = computed(() => pointBetween(...ends.value, 0.5))
 </script>
 
 <template>
-  <g
-    class="tape"
-    @pointermove="dragged"
-    @pointerup="grabbed = undefined"
-    @pointercancel="grabbed = undefined"
-  >
+  <g class="tape">
     <line :x1="ends[0].x" :y1="ends[0].y" :x2="ends[1].x" :y2="ends[1].y" />
     <g :transform="`translate(${middle.x} ${middle.y - 12 * pixel})`">
       <rect
@@ -64,20 +42,16 @@ const middle = computed(() => pointBetween(...ends.value, 0.5))
       />
       <text :font-size="13 * pixel" text-anchor="middle" data-tape role="status">{{ said }}</text>
     </g>
-    <circle
+    <SheetHandle
       v-for="(name, i) in NAMES"
       :key="name"
-      data-handle
-      :cx="at(i).x"
-      :cy="at(i).y"
-      :r="12 * pixel"
-      tabindex="0"
-      role="slider"
-      :aria-label="`End ${name} of the rule`"
-      :aria-valuenow="at(i).x"
-      :aria-valuetext="said"
-      @keydown="keyed($event, i)"
-      @pointerdown="grab($event, i)"
+      :at="at(i)"
+      :label="`End ${name} of the rule`"
+      :says="said"
+      :pixel="pixel"
+      :to-sheet="toSheet"
+      @step="(by) => put(i, { x: at(i).x + by.x, y: at(i).y + by.y })"
+      @drag="(to, freely) => put(i, freely ? to : hold(to))"
     />
   </g>
 </template>
@@ -89,13 +63,8 @@ line {
   vector-effect: non-scaling-stroke;
   pointer-events: none;
 }
-circle {
-  fill: var(--heather);
-  fill-opacity: 0.15;
-  stroke: var(--heather);
-  stroke-width: 1.5px;
-  vector-effect: non-scaling-stroke;
-  cursor: move;
+.tape {
+  color: var(--heather);
 }
 rect {
   fill: var(--surface);

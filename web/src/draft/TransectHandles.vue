@@ -3,7 +3,7 @@ import { computed, ref } from 'vue'
 import { type Move, type Point, moveBack, pointMoved } from '@drumlin/core/geometry'
 import { printLength } from '@drumlin/core/measure'
 import { useSettings } from '../app/settings.js'
-import { arrowStep } from '../sheet/arrows.js'
+import SheetHandle from '../sheet/SheetHandle.vue'
 import type { Cut } from './cut.js'
 
 const props = defineProps<{
@@ -15,7 +15,6 @@ const props = defineProps<{
 }>()
 const cut = defineModel<Cut>({ required: true })
 const settings = useSettings()
-type End = 'from' | 'to' | 'both'
 const ENDS = { from: 'A', to: 'A′' } as const
 const ends = computed(() => ({
   from: pointMoved(cut.value.from, props.move),
@@ -29,35 +28,24 @@ function shiftBy(dx: number, dy: number): void {
   const { from, to } = cut.value
   cut.value = { from: { x: from.x + dx, y: from.y + dy }, to: { x: to.x + dx, y: to.y + dy } }
 }
-function keyed(event: KeyboardEvent, end: 'from' | 'to'): void {
-  const way = arrowStep(event)
-  if (!way) return
-  event.preventDefault()
-  event.stopPropagation()
-  moveEnd(end, { x: cut.value[end].x + way.x, y: cut.value[end].y + way.y })
-}
-const grabbed = ref<{ end: End; last: Point }>()
-function grab(event: PointerEvent, end: End): void {
+/** Where the line was last held, while it is moved as a whole. */
+const held = ref<Point>()
+function grab(event: PointerEvent): void {
   ;(event.currentTarget as Element).setPointerCapture(event.pointerId)
-  grabbed.value = { end, last: props.toSheet(event.clientX, event.clientY) }
+  held.value = props.toSheet(event.clientX, event.clientY)
 }
 function dragged(event: PointerEvent): void {
-  const held = grabbed.value
-  if (!held) return
+  if (!held.value) return
   const now = props.toSheet(event.clientX, event.clientY)
-  if (held.end !== 'both') return moveEnd(held.end, pointMoved(now, moveBack(props.move)))
-  shiftBy(now.x - held.last.x, now.y - held.last.y)
-  grabbed.value = { end: 'both', last: now }
-}
-const release = (): void => {
-  grabbed.value = undefined
+  shiftBy(now.x - held.value.x, now.y - held.value.y)
+  held.value = now
 }
 const where = (end: 'from' | 'to'): string =>
   `${printLength(cut.value[end].x, settings.unit)} across, ${printLength(cut.value[end].y, settings.unit)} down`
 </script>
 
 <template>
-  <g class="transect" @pointermove="dragged" @pointerup="release" @pointercancel="release">
+  <g class="transect">
     <line
       data-handle
       class="reach"
@@ -65,22 +53,22 @@ const where = (end: 'from' | 'to'): string =>
       :y1="ends.from.y"
       :x2="ends.to.x"
       :y2="ends.to.y"
-      @pointerdown="grab($event, 'both')"
+      @pointerdown="grab"
+      @pointermove="dragged"
+      @pointerup="held = undefined"
+      @pointercancel="held = undefined"
     />
     <line :x1="ends.from.x" :y1="ends.from.y" :x2="ends.to.x" :y2="ends.to.y" />
     <template v-for="(name, end) in ENDS" :key="end">
-      <circle
-        data-handle
-        :cx="ends[end].x"
-        :cy="ends[end].y"
-        :r="6 * pixel"
-        tabindex="0"
-        role="slider"
-        :aria-label="`Transect end ${name}`"
-        :aria-valuetext="where(end)"
-        :aria-valuenow="cut[end].x"
-        @keydown="keyed($event, end)"
-        @pointerdown="grab($event, end)"
+      <SheetHandle
+        :at="ends[end]"
+        :label="`Transect end ${name}`"
+        :says="where(end)"
+        :pixel="pixel"
+        :to-sheet="toSheet"
+        :mark="12"
+        @step="(by) => moveEnd(end, { x: cut[end].x + by.x, y: cut[end].y + by.y })"
+        @drag="(to) => moveEnd(end, pointMoved(to, moveBack(move)))"
       />
       <text :x="ends[end].x + 9 * pixel" :y="ends[end].y + 4 * pixel" :font-size="13 * pixel">{{
         name
@@ -102,9 +90,8 @@ line {
   cursor: move;
   pointer-events: stroke;
 }
-circle {
-  fill: var(--loch);
-  cursor: move;
+.transect {
+  color: var(--loch);
 }
 text {
   fill: var(--loch);

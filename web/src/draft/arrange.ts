@@ -5,7 +5,7 @@ import { type Arrangement, type Piece, arrangeInRows } from '@drumlin/core/recko
 
 /** Between pieces on the sheet, and round all of them, mm. */
 const GAP = 12
-export const ROOM = { left: 16, top: 20, right: 14, bottom: 12 }
+export const ROOM = { left: 16, top: 4, right: 14, bottom: 12 }
 /** Rows of that width at the most, mm. */
 const WIDTHS = [240, 330, 430, 560, 800, 1100, 1500, 2000]
 

@@ -80,6 +80,9 @@ function write(): void {
 </template>
 
 <style scoped>
+.row .v-text-field {
+  flex: 1 1 100%;
+}
 svg {
   width: 100%;
   background: var(--paper);
@@ -103,6 +106,7 @@ circle {
 }
 .row {
   display: flex;
+  flex-wrap: wrap;
   gap: 8px;
 }
 .error {

@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import { RouterLink } from 'vue-router'
 import { sayFinding } from '@drumlin/core/check'
 import { strapsOf, toBuy } from '@drumlin/core/derived'
-import type { SetFitting } from '@drumlin/core/fittings'
+import { type SetFitting, alikeFittings } from '@drumlin/core/fittings'
 import { printLength, printWeight } from '@drumlin/core/measure'
 import { useSettings } from '../app/settings.js'
 import { useOpenFindings } from '../job/about.js'
@@ -42,27 +42,9 @@ function up({ fitting, hardware }: SetFitting): string {
   return UP[((turns % 4) + 4) % 4]!
 }
 /** What is set alike stands in one row, with all its places. */
-const alike = computed(() => {
-  const groups = new Map<string, SetFitting[]>()
-  for (const r of rows.value) {
-    const key = [
-      r.hardware.id,
-      r.stack && thick(r.stack.value),
-      r.wanted && mm(r.wanted.value),
-      r.post,
-      r.washers,
-      r.fitting.length && mm(r.fitting.length.value),
-      r.fitting.held ? 'held' : `${clear(r.toEdge)} ${clear(r.toSeam)}`,
-      up(r),
-      r.before,
-    ].join('|')
-    groups.set(key, [...(groups.get(key) ?? []), r])
-  }
-  return [...groups.values()].map((same) => {
-    const count = same.reduce((sum, r) => sum + r.fitting.count, 0)
-    return { ...same[0]!, where: same.map((r) => r.fitting.name).join(', '), count }
-  })
-})
+const alike = computed(() =>
+  alikeFittings(rows.value).map(({ one, places, count }) => ({ ...one, where: places.join(', '), count })),
+)
 focusWanted()
 </script>
 

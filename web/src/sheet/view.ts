@@ -6,11 +6,17 @@ import type { Box } from '@drumlin/core/geometry'
 const NEAREST = 40
 const FARTHEST = 0.2
 
-/** Pan and zoom of a sheet: which part of it, in mm, the element shows. All of it leaves `foot` pixels free below. */
+/** Pixels kept free above and below all of a sheet: for the width over its first row, and for what lies on it. */
+export interface SheetRoom {
+  readonly head: number
+  readonly foot: number
+}
+
+/** Pan and zoom of a sheet: which part of it, in mm, the element shows. */
 export function useSheetView(
   element: Ref<HTMLElement | SVGSVGElement | undefined>,
   all: () => Box,
-  foot = 0,
+  { head, foot }: SheetRoom = { head: 0, foot: 0 },
 ) {
   const size = ref({ width: 800, height: 400 })
   const scale = ref(2)
@@ -22,9 +28,9 @@ export function useSheetView(
   function fit(): void {
     const box = all()
     const [w, h] = [box.right - box.left, box.bottom - box.top]
-    scale.value = Math.min(size.value.width / w, Math.max(40, size.value.height - foot) / h)
+    scale.value = Math.min(size.value.width / w, Math.max(40, size.value.height - head - foot) / h)
     left.value = box.left - (size.value.width / scale.value - w) / 2
-    top.value = box.top
+    top.value = box.top - head / scale.value
     own = false
   }
   const follow = (): void => {
