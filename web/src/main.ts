@@ -7,10 +7,10 @@ import { useSettings } from './app/settings.js'
 import { vuetify } from './app/theme.js'
 import './app/tokens.css'
 import { useTrouble } from './app/trouble.js'
-import { useJob } from './job/job.js'
+import { useBench } from './job/bench.js'
 import { useStores } from './job/stores.js'
 import { database } from './storage/db.js'
-import { firstVisit } from './storage/examples.js'
+import { firstVisit } from './storage/firstVisit.js'
 import { storageState } from './storage/state.js'
 
 /** Whether the examples, the shelves and the person's own settings are there, so that a screen can show. */
@@ -38,7 +38,7 @@ watch(
   { immediate: true },
 )
 reloadWhenOlder(
-  () => useJob().waits,
+  () => useBench().value?.waits ?? false,
   () =>
     useTrouble().tell({
       what: 'A part of this page could not be fetched',

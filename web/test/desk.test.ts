@@ -12,7 +12,8 @@ import {
 } from '@drumlin/core/design'
 import { useJob } from '../src/job/job.js'
 import { database } from '../src/storage/db.js'
-import { appendEdit, createJob, readJob, stepInLog } from '../src/storage/jobs.js'
+import { appendEdit, readJob, stepInLog } from '../src/storage/jobs.js'
+import { createJob } from '../src/storage/records.js'
 import { removeJob } from '../src/storage/shelving.js'
 import { newBifold } from './support.js'
 

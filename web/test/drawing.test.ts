@@ -13,7 +13,8 @@ import { FATES, choiceOf, fateFor } from '../src/drawing/fates.js'
 import { useJob } from '../src/job/job.js'
 import { arrowStep } from '../src/sheet/arrows.js'
 import { type JobRecord, database } from '../src/storage/db.js'
-import { createJob, listJobs, readJob } from '../src/storage/jobs.js'
+import { readJob } from '../src/storage/jobs.js'
+import { createJob, listJobs } from '../src/storage/records.js'
 
 const [calf, goat] = STARTER_STORES.leathers
 const flap = barePanel({

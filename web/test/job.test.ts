@@ -4,7 +4,8 @@ import { beforeEach, describe, expect, test, vi } from 'vitest'
 import { applyEdit, overrideNumber, rename, setField } from '@drumlin/core/design'
 import { useJob } from '../src/job/job.js'
 import { database } from '../src/storage/db.js'
-import { appendEdit, createJob, readJob } from '../src/storage/jobs.js'
+import { appendEdit, readJob } from '../src/storage/jobs.js'
+import { createJob } from '../src/storage/records.js'
 import { newBifold } from './support.js'
 
 const design = newBifold()

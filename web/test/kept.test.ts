@@ -10,15 +10,16 @@ import { newBifold } from './support.js'
 async function page() {
   vi.resetModules()
   setActivePinia(createPinia())
-  const [db, jobs, state, stores, drafts, shelving] = await Promise.all([
+  const [db, jobs, records, state, stores, drafts, shelving] = await Promise.all([
     import('../src/storage/db.js'),
     import('../src/storage/jobs.js'),
+    import('../src/storage/records.js'),
     import('../src/storage/state.js'),
     import('../src/storage/stores.js'),
     import('../src/storage/drafts.js'),
     import('../src/storage/shelving.js'),
   ])
-  return { ...db, ...jobs, ...state, ...stores, ...drafts, ...shelving }
+  return { ...db, ...jobs, ...records, ...state, ...stores, ...drafts, ...shelving }
 }
 
 beforeEach(() => {

@@ -3,7 +3,7 @@ import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, describe, expect, test } from 'vitest'
 import { useJob } from '../src/job/job.js'
 import { database } from '../src/storage/db.js'
-import { createJob } from '../src/storage/jobs.js'
+import { createJob } from '../src/storage/records.js'
 import { newBifold } from './support.js'
 
 beforeEach(async () => {

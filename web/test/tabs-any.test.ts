@@ -3,7 +3,8 @@ import { createPinia, setActivePinia } from 'pinia'
 import { expect, test } from 'vitest'
 import { type Design, type Edit, addLine, heed, mergeRuns, overrule, setField } from '@drumlin/core/design'
 import { useJob } from '../src/job/job.js'
-import { createJob, readJob } from '../src/storage/jobs.js'
+import { readJob } from '../src/storage/jobs.js'
+import { createJob } from '../src/storage/records.js'
 import { newBifold } from './support.js'
 
 const TABS = 3

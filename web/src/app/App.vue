@@ -3,10 +3,9 @@ import { useDocumentVisibility, useDropZone, useEventListener, useTitle } from '
 import { computed, defineAsyncComponent, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { useDisplay, useTheme } from 'vuetify'
-import { useJob } from '../job/job.js'
+import { fetchBench, useBench } from '../job/bench.js'
 import { dropped } from '../shelf/dropped.js'
 import { storageState } from '../storage/state.js'
-import FindingsSaid from './FindingsSaid.vue'
 import NotOpened from './NotOpened.vue'
 import SaveBar from './SaveBar.vue'
 import { SCREENS } from './screens.js'
@@ -20,7 +19,7 @@ import { useKeys } from './keys.js'
 /** `begun`: the shelves and the person's settings have been read. */
 const props = defineProps<{ begun: boolean }>()
 const settings = useSettings()
-const job = useJob()
+const bench = useBench()
 const route = useRoute()
 const router = useRouter()
 const theme = useTheme()
@@ -33,6 +32,7 @@ watch(
 
 // Fetched when they are first asked for.
 const FindDialog = defineAsyncComponent(() => import('./FindDialog.vue'))
+const FindingsSaid = defineAsyncComponent(() => import('./FindingsSaid.vue'))
 const KeysDialog = defineAsyncComponent(() => import('./KeysDialog.vue'))
 const finding = ref(false)
 const showingKeys = ref(false)
@@ -45,7 +45,9 @@ const jobId = computed(() => (typeof route.params.id === 'string' ? route.params
 const here = computed(() => SCREENS.find((s) => s.name === route.name))
 useTitle(
   computed(() =>
-    [jobId.value ? job.design?.name : undefined, here.value?.label, 'Drumlin'].filter(Boolean).join(' · '),
+    [jobId.value ? bench.value?.design?.name : undefined, here.value?.label, 'Drumlin']
+      .filter(Boolean)
+      .join(' · '),
   ),
 )
 
@@ -53,26 +55,28 @@ useTitle(
 const stored = computed(() => storageState.value.is === 'ready')
 /** Puts the job of the address on the bench; one that is not there any more leads to the shelf. */
 async function openJob(id: string): Promise<void> {
+  const job = await fetchBench()
   if (!(await job.open(id)) && jobId.value === id)
     await router.replace({ name: 'shelf', query: { gone: id } })
 }
 watch(
   [jobId, stored, () => props.begun],
   async ([id]) => {
-    if (props.begun && id !== undefined && !(job.current === id && job.desk)) await openJob(id)
+    if (props.begun && id !== undefined && !(bench.value?.current === id && bench.value.desk))
+      await openJob(id)
   },
   { immediate: true },
 )
-watch(stored, (now) => now && void job.tryAgain())
+watch(stored, (now) => now && void bench.value?.tryAgain())
 /** An old page gives way to a newer Drumlin: at once, unless something of the maker's is only here. */
-watch(storageState, ({ is }) => is === 'outdated' && !job.waits && location.reload())
+watch(storageState, ({ is }) => is === 'outdated' && !bench.value?.waits && location.reload())
 watch(
   () => route.fullPath,
   () => (trail.value = false),
 )
 
 useEventListener('beforeunload', (event) => {
-  if (job.waits) event.preventDefault()
+  if (bench.value?.waits) event.preventDefault()
 })
 /** A file dropped anywhere is opened on the shelf. */
 useDropZone(document.body, {
@@ -83,7 +87,7 @@ useDropZone(document.body, {
   },
 })
 const visibility = useDocumentVisibility()
-watch(visibility, (now) => now === 'visible' && job.awake())
+watch(visibility, (now) => now === 'visible' && bench.value?.awake())
 
 keepFocus('main')
 useKeys({
@@ -97,9 +101,9 @@ useKeys({
     jobId.value
       ? void router.push({ name: 'draft', params: { id: jobId.value }, query: { out: 'pdf' } })
       : window.print(),
-  'mod+z': () => void (jobId.value && job.undo()),
-  'mod+shift+z': () => void (jobId.value && job.redo()),
-  'mod+y': () => void (jobId.value && job.redo()),
+  'mod+z': () => void (jobId.value && bench.value?.undo()),
+  'mod+shift+z': () => void (jobId.value && bench.value?.redo()),
+  'mod+y': () => void (jobId.value && bench.value?.redo()),
 })
 </script>
 
@@ -126,8 +130,12 @@ useKeys({
       <SaveBar :job-id="jobId" />
       <StoragePage />
       <template v-if="begun">
-        <RouterView v-if="!jobId || (job.desk?.id === jobId && job.design)" :key="jobId ?? 'shelf'" />
-        <NotOpened v-else-if="job.notOpened?.id === jobId" :failed="job.notOpened" @again="openJob(jobId)" />
+        <RouterView v-if="!jobId || (bench?.desk?.id === jobId && bench.design)" :key="jobId ?? 'shelf'" />
+        <NotOpened
+          v-else-if="bench?.notOpened?.id === jobId"
+          :failed="bench.notOpened"
+          @again="openJob(jobId)"
+        />
         <p v-else-if="stored" class="opening" role="status">
           <v-progress-linear indeterminate color="primary" aria-label="Opening the job" /> Opening the job …
         </p>
@@ -137,7 +145,7 @@ useKeys({
         is kept …
       </p>
     </v-main>
-    <FindingsSaid v-if="jobId && job.desk?.id === jobId" :key="jobId" />
+    <FindingsSaid v-if="jobId && bench?.desk?.id === jobId" :key="jobId" />
     <p v-if="jobId" class="paper-only">
       This page is not the pattern. In Drumlin, press Print on the Draft: that gives the pattern at 1:1.
     </p>

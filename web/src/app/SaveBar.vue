@@ -2,15 +2,15 @@
 import { computed } from 'vue'
 import { useRouter } from 'vue-router'
 import { type Desk, shownOn } from '../job/desk.js'
-import { useJob } from '../job/job.js'
+import { useBench } from '../job/bench.js'
 import { saveDesign } from '../output/save.js'
 import { type Trouble, useTrouble } from './trouble.js'
 
 const props = defineProps<{ jobId: string | undefined }>()
-const job = useJob()
+const bench = useBench()
 const trouble = useTrouble()
 const router = useRouter()
-const desk = computed(() => (job.desk?.id === props.jobId ? job.desk : undefined))
+const desk = computed(() => (bench.value?.desk?.id === props.jobId ? bench.value?.desk : undefined))
 const changes = (count: number): string => (count === 1 ? '1 change' : `${count} changes`)
 /** What is said of a job that is not on the bench and has edits that are only here. */
 function leftSaid(other: Desk): string {
@@ -24,33 +24,33 @@ async function leave(one: Trouble): Promise<void> {
 }
 async function toShelf(id: string): Promise<void> {
   await router.push({ name: 'shelf' })
-  job.letGo(id)
+  bench.value?.letGo(id)
 }
 </script>
 
 <template>
   <div v-if="desk?.gone" class="bar stop" role="alert">
     <span
-      >“{{ job.design?.name }}” was removed from the shelf in another tab. What you see is only here
+      >“{{ bench?.design?.name }}” was removed from the shelf in another tab. What you see is only here
       now.</span
     >
     <span class="acts">
-      <v-btn variant="flat" @click="job.putBack()">Put it back</v-btn>
-      <v-btn v-if="job.design" @click="saveDesign(job.design)">Keep the file</v-btn>
+      <v-btn variant="flat" @click="bench?.putBack()">Put it back</v-btn>
+      <v-btn v-if="bench?.design" @click="saveDesign(bench.design)">Keep the file</v-btn>
       <v-btn @click="toShelf(desk.id)">To the shelf, without it</v-btn>
     </span>
   </div>
   <div v-else-if="desk?.failure" class="bar stop" role="alert">
     <span>Not saved: {{ desk.failure.why }}. What you see is still here. {{ desk.failure.help }}</span>
     <span class="acts">
-      <v-btn @click="job.tryAgain()">Try again</v-btn>
-      <v-btn v-if="job.design" @click="saveDesign(job.design)">Keep the file</v-btn>
+      <v-btn @click="bench?.tryAgain()">Try again</v-btn>
+      <v-btn v-if="bench?.design" @click="saveDesign(bench.design)">Keep the file</v-btn>
     </span>
   </div>
-  <div v-for="other in job.leftBehind" :key="other.id" class="bar stop" role="alert">
+  <div v-for="other in bench?.leftBehind" :key="other.id" class="bar stop" role="alert">
     <span>{{ leftSaid(other) }}</span>
     <span class="acts">
-      <v-btn @click="job.tryAgain()">Try again</v-btn>
+      <v-btn @click="bench?.tryAgain()">Try again</v-btn>
       <v-btn @click="saveDesign(shownOn(other))">Keep the file</v-btn>
       <v-btn :to="{ name: 'draft', params: { id: other.id } }">Open it</v-btn>
     </span>
@@ -63,16 +63,16 @@ async function toShelf(id: string): Promise<void> {
       <v-btn @click="leave(t)">{{ t.forget ? 'Forget it' : 'Leave it' }}</v-btn>
     </span>
   </div>
-  <div v-if="desk && job.looking.is === 'failed'" class="bar stop" role="alert">
+  <div v-if="desk && bench?.looking.is === 'failed'" class="bar stop" role="alert">
     <span
-      >What needs a look could not be found out: {{ job.looking.why }}. The pattern is as you see it; only its
-      findings are missing.</span
+      >What needs a look could not be found out: {{ bench.looking.why }}. The pattern is as you see it; only
+      its findings are missing.</span
     >
-    <span class="acts"><v-btn @click="job.lookAgain()">Try again</v-btn></span>
+    <span class="acts"><v-btn @click="bench?.lookAgain()">Try again</v-btn></span>
   </div>
-  <div v-if="desk && job.notice" class="bar" role="status">
-    <span>{{ job.notice }}</span>
-    <span class="acts"><v-btn @click="job.notice = undefined">Good</v-btn></span>
+  <div v-if="desk && bench?.notice" class="bar" role="status">
+    <span>{{ bench?.notice }}</span>
+    <span class="acts"><v-btn @click="bench && (bench.notice = undefined)">Good</v-btn></span>
   </div>
 </template>
 

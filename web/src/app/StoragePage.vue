@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, onMounted } from 'vue'
 import { shownOn } from '../job/desk.js'
-import { useJob } from '../job/job.js'
+import { useBench } from '../job/bench.js'
 import { saveDesign } from '../output/save.js'
 import { openAgain } from '../storage/db.js'
 import { storageState } from '../storage/state.js'
@@ -9,7 +9,7 @@ import { storageState } from '../storage/state.js'
 /** How often a storage that could not be had is asked for again, ms. */
 const AGAIN = 3000
 
-const job = useJob()
+const bench = useBench()
 const said = computed(() => {
   const state = storageState.value
   switch (state.is) {
@@ -52,7 +52,9 @@ const said = computed(() => {
   }
 })
 const unsaved = computed(() =>
-  [...(job.desk ? [job.desk] : []), ...job.leftBehind].filter((d) => d.waiting.length > 0),
+  [...(bench.value?.desk ? [bench.value.desk] : []), ...(bench.value?.leftBehind ?? [])].filter(
+    (d) => d.waiting.length > 0,
+  ),
 )
 const reload = (): void => location.reload()
 

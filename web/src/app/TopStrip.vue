@@ -11,24 +11,26 @@ import {
 import { computed } from 'vue'
 import { RouterLink } from 'vue-router'
 import { useDisplay } from 'vuetify'
-import { rename, renameDraft } from '@drumlin/core/design'
-import { useJob } from '../job/job.js'
+import { useBench } from '../job/bench.js'
 import NameField from '../sentence/NameField.vue'
 import { SCREENS } from './screens.js'
 import { useSettings } from './settings.js'
 
 const props = defineProps<{ jobId: string | undefined }>()
 const emit = defineEmits<{ find: []; keys: []; trail: [] }>()
-const job = useJob()
+const bench = useBench()
 const settings = useSettings()
 const { smAndDown, lgAndUp } = useDisplay()
-const here = computed(() => props.jobId !== undefined && job.record?.id === props.jobId)
+/** The job of the address, once it is on the bench. */
+const here = computed(() =>
+  props.jobId !== undefined && bench.value?.record?.id === props.jobId ? bench.value : undefined,
+)
 const PAGES = SCREENS.filter((s) => s.of === 'job')
 /** “saved” only where everything shown is kept. */
 const state = computed(() => {
-  const { desk } = job
+  const { desk, pending } = here.value ?? { desk: undefined, pending: 0 }
   if (desk?.gone || desk?.failure) return 'not saved'
-  return job.pending > 0 || (desk && desk.waiting.length > 0) ? 'saving' : 'saved'
+  return pending > 0 || (desk && desk.waiting.length > 0) ? 'saving' : 'saved'
 })
 const step = (word: string, icon: string, name: string | undefined, act: () => unknown) => ({
   word,
@@ -38,8 +40,8 @@ const step = (word: string, icon: string, name: string | undefined, act: () => u
   says: name ? `${word} “${name}”` : word,
 })
 const steps = computed(() => [
-  step('Undo', mdiUndo, job.undoName, job.undo),
-  step('Redo', mdiRedo, job.redoName, job.redo),
+  step('Undo', mdiUndo, here.value?.undoName, () => here.value?.undo()),
+  step('Redo', mdiRedo, here.value?.redoName, () => here.value?.redo()),
 ])
 const lightSays = computed(() => (settings.light === 'lamp' ? 'Daylight' : 'Lamp'))
 const changeLight = (): void => settings.setLight(settings.light === 'lamp' ? 'chalk' : 'lamp')
@@ -65,21 +67,21 @@ const changeLight = (): void => settings.setLight(settings.light === 'lamp' ? 'c
         <path d="M10.5 17c1-4 2-5 3.5-5s2.500 1 3.500 5" />
       </svg>
     </RouterLink>
-    <template v-if="here && job.design">
+    <template v-if="here?.design">
       <NameField
         class="name"
-        :value="job.design.name"
+        :value="here.design.name"
         label="Name of the job"
         :max="80"
-        @change="(name) => job.edit(rename(name))"
+        @change="here.rename"
       />
       <NameField
         v-if="!smAndDown"
         class="draft quiet"
-        :value="job.design.draft"
+        :value="here.design.draft"
         label="Which draft this is"
         :max="40"
-        @change="(draft) => job.edit(renameDraft(draft))"
+        @change="here.renameDraft"
       />
       <template v-if="lgAndUp">
         <RouterLink
@@ -90,7 +92,7 @@ const changeLight = (): void => settings.setLight(settings.light === 'lamp' ? 'c
           >{{ p.label }}</RouterLink
         >
       </template>
-      <span class="quiet state" role="status">{{ job.record?.example ? 'example · ' : '' }}{{ state }}</span>
+      <span class="quiet state" role="status">{{ here.record?.example ? 'example · ' : '' }}{{ state }}</span>
     </template>
     <span v-else class="name">Drumlin</span>
     <span class="space" />

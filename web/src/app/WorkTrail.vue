@@ -1,26 +1,23 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useRoute } from 'vue-router'
-import { useOpenFindings } from '../job/about.js'
-import { useJob } from '../job/job.js'
+import { useBench } from '../job/bench.js'
 import { SCREENS, type Screen, WAYPOINTS } from './screens.js'
 
 const HOUSE = SCREENS.filter((s) => s.of === 'house')
 
 const props = defineProps<{ jobId: string | undefined }>()
 const route = useRoute()
-const job = useJob()
-const here = computed(() => props.jobId !== undefined && job.record?.id === props.jobId)
+const bench = useBench()
+const here = computed(() => props.jobId !== undefined && bench.value?.record?.id === props.jobId)
 /** The job on the bench can be walked back to from the pages of the house, the shelf aside. */
-const bench = computed(() =>
-  route.name !== 'shelf' && HOUSE.some((s) => s.name === route.name) ? job.record : undefined,
+const left = computed(() =>
+  route.name !== 'shelf' && HOUSE.some((s) => s.name === route.name) ? bench.value?.record : undefined,
 )
 
-const left = useOpenFindings()
-const countOf = ({ settles }: Screen): number =>
-  here.value && settles ? left.value.filter(settles).length : 0
+const countOf = ({ settles }: Screen): number => (here.value && settles && bench.value?.countOf(settles)) || 0
 /** Findings that could not be looked for leave a waypoint unknown, not settled. */
-const unknown = computed(() => job.looking.is === 'failed')
+const unknown = computed(() => bench.value?.looking.is === 'failed')
 function said(waypoint: Screen): string {
   if (unknown.value) return 'could not be looked at'
   const count = countOf(waypoint)
@@ -48,7 +45,7 @@ function said(waypoint: Screen): string {
       </li>
     </ol>
     <hr v-if="here" />
-    <v-btn v-if="bench" variant="plain" class="below" :to="{ name: 'draft', params: { id: bench.id } }"
+    <v-btn v-if="left" variant="plain" class="below" :to="{ name: 'draft', params: { id: left.id } }"
       >Back to the job</v-btn
     >
     <v-btn

@@ -1,5 +1,5 @@
 import type { Component } from 'vue'
-import { type Finding, isAbout } from '@drumlin/core/check'
+import type { Screen as About } from '@drumlin/core/check'
 import ShelfView from '../shelf/ShelfView.vue'
 
 /** A screen: its address, where one gets to it from, and what it is found by. */
@@ -14,14 +14,9 @@ export interface Screen {
   /** The key that leads to it from anywhere. */
   readonly key?: string
   /** Which findings are settled there; none where it has none of its own. */
-  readonly settles?: (finding: Finding) => boolean
+  readonly settles?: About | 'draft'
   readonly component: Component | (() => Promise<Component>)
 }
-
-const about =
-  (screen: Parameters<typeof isAbout>[1]) =>
-  (finding: Finding): boolean =>
-    isAbout(finding, screen)
 
 /** Every screen there is, those of the trail in the order of the work. A new one is its folder and its entry here. */
 export const SCREENS: readonly Screen[] = [
@@ -31,7 +26,7 @@ export const SCREENS: readonly Screen[] = [
     label: 'Brief',
     of: 'trail',
     words: 'contents leather thread iron what it carries',
-    settles: about('brief'),
+    settles: 'brief',
     component: () => import('../brief/BriefView.vue'),
   },
   {
@@ -40,8 +35,7 @@ export const SCREENS: readonly Screen[] = [
     label: 'Draft',
     of: 'trail',
     words: 'pieces pattern transect print pdf svg dxf',
-    // Where everything is mended that has no screen of its own.
-    settles: (finding) => !isAbout(finding, 'brief'),
+    settles: 'draft',
     component: () => import('../draft/DraftView.vue'),
   },
   {
@@ -50,7 +44,7 @@ export const SCREENS: readonly Screen[] = [
     label: 'Seams',
     of: 'trail',
     words: 'stitching holes runs thread bobbin zip fit to the iron margin',
-    settles: about('seams'),
+    settles: 'seams',
     component: () => import('../seams/SeamsView.vue'),
   },
   {
@@ -59,7 +53,7 @@ export const SCREENS: readonly Screen[] = [
     label: 'Relief',
     of: 'trail',
     words: 'thickness skive map contours',
-    settles: about('relief'),
+    settles: 'relief',
     component: () => import('../relief/ReliefView.vue'),
   },
   {
@@ -68,7 +62,7 @@ export const SCREENS: readonly Screen[] = [
     label: 'Fittings',
     of: 'trail',
     words: 'hardware rivets snaps buckles post length',
-    settles: about('fittings'),
+    settles: 'fittings',
     component: () => import('../fittings/FittingsView.vue'),
   },
   {
@@ -77,7 +71,7 @@ export const SCREENS: readonly Screen[] = [
     label: 'Round',
     of: 'trail',
     words: 'finished picture three dimensions weight size closed',
-    settles: about('round'),
+    settles: 'round',
     component: () => import('../round/RoundView.vue'),
   },
   {

@@ -1,15 +1,9 @@
 import { type ComputedRef, computed } from 'vue'
-import { type Finding, type Screen, isAbout, overruledFor } from '@drumlin/core/check'
+import { type Finding, type Screen, isAbout } from '@drumlin/core/check'
 import { useJob } from './job.js'
 
 /** Findings that nobody set aside; of one screen, or all. */
 export function useOpenFindings(screen?: Screen): ComputedRef<readonly Finding[]> {
   const job = useJob()
-  return computed(() => {
-    const { settled } = job
-    if (!settled) return []
-    return job.findings.filter(
-      (f) => (screen === undefined || isAbout(f, screen)) && overruledFor(settled, f) === undefined,
-    )
-  })
+  return computed(() => job.openFindings.filter((f) => screen === undefined || isAbout(f, screen)))
 }

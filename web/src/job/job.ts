@@ -1,14 +1,17 @@
-import { type Design, type Edit, applyEdit, withFollowing } from '@drumlin/core/design'
+import { type Design, type Edit, applyEdit, rename, renameDraft, withFollowing } from '@drumlin/core/design'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import { type Failure, failureOf, reasonOf } from '../app/reason.js'
-import { Conflict, Removed, Unreadable, createJob, readEdit, readJob, stepInLog } from '../storage/jobs.js'
+import { Conflict, Removed, Unreadable, readEdit, readJob, stepInLog } from '../storage/jobs.js'
+import { createJob } from '../storage/records.js'
 import type { JobRecord } from '../storage/db.js'
 import { useCalm } from './calm.js'
-import { type Desk, deskOf, keptFirst, shownOn, takenOver, withWaiting, withoutLast } from './desk.js'
+import { type Desk, deskOf, shownOn, withWaiting, withoutLast } from './desk.js'
 import { useFindings, useRanges } from './findings.js'
+import { countOn, openOf } from './open.js'
 import { reckonedOnce, undrawable } from './reckoned.js'
 import { channel } from './tabs.js'
+import { keptFirst, takenOver } from './takeOver.js'
 
 /** An edit that can't be done, said so that the field can show it. */
 export interface Refusal {
@@ -61,6 +64,10 @@ export const useJob = defineStore('job', () => {
   /** What every size comes to at either end of the leathers' weight; reckoned only while somebody looks. */
   const { ranges, wantRanges } = useRanges(useCalm(shownDesign))
   const { findings, looking, lookAgain } = useFindings(design)
+
+  /** What needs a look, and how much of it on each screen. */
+  const openFindings = computed(() => openOf(settled.value, findings.value))
+  const countOf = (screen: Parameters<typeof countOn>[0]): number => countOn(screen, openFindings.value)
 
   const set = (now: Desk): void => void (desks.value = new Map(desks.value).set(now.id, now))
   function forget(id: string): void {
@@ -272,8 +279,12 @@ export const useJob = defineStore('job', () => {
     pending,
     waits,
     leftBehind,
+    openFindings,
+    countOf,
     open,
     edit,
+    rename: (name: string) => edit(rename(name)),
+    renameDraft: (name: string) => edit(renameDraft(name)),
     undo: () => step(-1),
     redo: () => step(1),
     putBack,

@@ -1,6 +1,5 @@
 import type { Design } from '@drumlin/core/design'
 import type { Format, FormatId } from '@drumlin/core/exchange/formats'
-import { writeDesign } from '@drumlin/core/exchange/json'
 import type { PaperId } from '@drumlin/core/exchange/paper'
 import type { LengthUnit } from '@drumlin/core/measure'
 import type { Iron, Leather } from '@drumlin/core/stores'
@@ -34,8 +33,11 @@ export const savePicture = (design: Design, png: Blob): void =>
 export const saveRaw = (raw: unknown, name: string): void =>
   keep(JSON.stringify(raw, null, 2), 'application/json', `${fileName(name)}.raw.json`)
 
-export const saveDesign = (design: Design): void =>
+/** Whoever has a design has what writes it: it is there already, and only the shelf goes without. */
+export async function saveDesign(design: Design): Promise<void> {
+  const { writeDesign } = await import('@drumlin/core/exchange/json')
   keep(writeDesign(design), 'application/json', `${fileName(design.name)}.drumlin.json`)
+}
 
 /** How long a file is worked on, ms; a large bag takes a few seconds. */
 const LIMIT = 120_000

@@ -4,7 +4,7 @@ import { RouterLink } from 'vue-router'
 import { printLength } from '@drumlin/core/measure'
 import { reasonOf } from '../app/reason.js'
 import { useSettings } from '../app/settings.js'
-import type { Listed } from '../storage/jobs.js'
+import type { Listed } from '../storage/records.js'
 import CardDrawing from './CardDrawing.vue'
 import { type Carded, cardFor, knownCard } from './cards.js'
 

@@ -2,7 +2,7 @@ import type { Design } from '@drumlin/core/design'
 import type { Card } from '@drumlin/core/overview'
 import { type Helper, helper } from '../workers/ask.js'
 import { keepCard, readCard } from '../storage/cards.js'
-import type { Listed } from '../storage/jobs.js'
+import type { Listed } from '../storage/records.js'
 import type { FindingsAsked } from '../workers/findings.worker.js'
 
 /** How long a card may take, ms. */

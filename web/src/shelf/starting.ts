@@ -1,6 +1,8 @@
+import { startingDesign } from '@drumlin/core/check'
 import type { Design } from '@drumlin/core/design'
-import { type Kind, startingHardware, startingLeathers } from '@drumlin/core/kinds'
+import { type Kind, kindOf, startingHardware, startingLeathers } from '@drumlin/core/kinds'
 import type { useStores } from '../job/stores.js'
+import { freeId } from './ids.js'
 
 /** What a new job of a kind is begun with, from the maker's own shelves. */
 export function startingParts(
@@ -17,4 +19,18 @@ export function startingParts(
     machine: shelf.machines[0]!,
     hardware: startingHardware(kind, stores.all.hardware),
   }
+}
+
+/** A new job of a kind under a name that is free, and whether its Brief has anything to ask. */
+export function begun(
+  id: string,
+  taken: readonly string[],
+  stores: ReturnType<typeof useStores>,
+): { readonly design: Design; readonly asks: boolean } {
+  const kind = kindOf(id)
+  const design = startingDesign(
+    { id: freeId(id, taken), name: `New ${kind.name.toLowerCase()}`, ...startingParts(kind, stores) },
+    stores.own!,
+  )
+  return { design, asks: kind.brief.length > 0 }
 }

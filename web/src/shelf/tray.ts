@@ -1,6 +1,10 @@
-import { type ComputedRef, type Ref, computed, ref } from 'vue'
-import { kindOf } from '@drumlin/core/kinds'
-import type { Listed } from '../storage/jobs.js'
+import { useTimeoutFn } from '@vueuse/core'
+import { type ComputedRef, type Ref, computed, onMounted, ref, shallowRef } from 'vue'
+import type { kindMaybe } from '@drumlin/core/kinds'
+import type { Listed } from '../storage/records.js'
+
+/** When what opens a job is fetched, after the shelf was drawn, ms. */
+const AFTER_THE_SHELF = 600
 
 export type SortBy = 'changed' | 'name' | 'kind'
 export const SORTS: readonly { readonly value: SortBy; readonly label: string }[] = [
@@ -8,15 +12,6 @@ export const SORTS: readonly { readonly value: SortBy; readonly label: string }[
   { value: 'name', label: 'by name' },
   { value: 'kind', label: 'by kind' },
 ]
-
-const kindName = (id: string): string => {
-  try {
-    return kindOf(id).name
-  } catch {
-    // Of a kind this Drumlin does not know; its card says so.
-    return id
-  }
-}
 
 /** The jobs in their trays, sought and sorted. */
 export function useTrays(jobs: Ref<readonly Listed[]>): {
@@ -26,6 +21,13 @@ export function useTrays(jobs: Ref<readonly Listed[]>): {
 } {
   const sought = ref('')
   const sortBy = ref<SortBy>('changed')
+  // Kinds come with all that they reckon: fetched when the shelf has been drawn, and with them what the next click needs.
+  const kinds = shallowRef<{ readonly kindMaybe: typeof kindMaybe }>()
+  const fetchKinds = async (): Promise<void> => void (kinds.value = await import('@drumlin/core/kinds'))
+  const { start } = useTimeoutFn(fetchKinds, AFTER_THE_SHELF, { immediate: false })
+  onMounted(start)
+  /** A kind this Drumlin does not know keeps its id; its card says so. */
+  const kindName = (id: string): string => kinds.value?.kindMaybe(id)?.name ?? id
   const trays = computed(() => {
     const words = sought.value.toLowerCase().split(/\s+/).filter(Boolean)
     const found = jobs.value

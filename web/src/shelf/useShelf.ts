@@ -1,20 +1,17 @@
 import { onMounted, onScopeDispose, ref, shallowRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { startingDesign } from '@drumlin/core/check'
 import type { Design } from '@drumlin/core/design'
-import { kindOf } from '@drumlin/core/kinds'
 import { useTrouble } from '../app/trouble.js'
-import { useJob } from '../job/job.js'
+import { useBench } from '../job/bench.js'
 import { useStores } from '../job/stores.js'
 import { channel } from '../job/tabs.js'
 import { saveDesign, saveRaw } from '../output/save.js'
 import { readDesignFile } from '../reading/read.js'
 import type { JobRecord } from '../storage/db.js'
-import { bringExamples, removeExamples } from '../storage/examples.js'
-import { type Listed, createJob, jobIds, listJobs, rawJob } from '../storage/jobs.js'
+import { bringExamples } from '../storage/examples.js'
+import { type Listed, createJob, jobIds, listJobs, rawJob } from '../storage/records.js'
 import { readSetting } from '../storage/settings.js'
-import { type Taken, copyJob, putAway, putBackJob, renameJob, takeJob } from '../storage/shelving.js'
-import { startingParts } from './starting.js'
+import { type Taken, putAway, putBackJob, removeExamples, takeJob } from '../storage/shelving.js'
 import { dropped } from './dropped.js'
 import { freeId } from './ids.js'
 
@@ -27,7 +24,7 @@ export function useShelf() {
   const route = useRoute()
   const stores = useStores()
   const trouble = useTrouble()
-  const bench = useJob()
+  const bench = useBench()
   const jobs = shallowRef<readonly Listed[]>([])
   const loaded = ref(false)
   const said = ref(typeof route.query.gone === 'string' ? 'That job is no longer on the shelf.' : '')
@@ -54,22 +51,18 @@ export function useShelf() {
   })
   const told = (): void => channel.tell({ what: 'shelf' })
 
-  async function start(id: string): Promise<void> {
-    const [kind, shelf] = [kindOf(id), stores.own!]
-    const taken = jobs.value.map((j) => j.id)
-    const design = startingDesign(
-      {
-        id: freeId(id, taken),
-        name: `New ${kind.name.toLowerCase()}`,
-        ...startingParts(kind, stores),
-      },
-      shelf,
-    )
-    await trouble.attempt('The new job could not be kept', async () => {
+  async function start(kind: string): Promise<void> {
+    await trouble.attempt('The new job could not be begun', async () => {
+      const { begun } = await import('./starting.js')
+      const { design, asks } = begun(
+        kind,
+        jobs.value.map((j) => j.id),
+        stores,
+      )
       const kept = await createFree(design, false)
       told()
       // What is drawn by hand asks nothing first: it begins on the sheet.
-      await router.push({ name: kind.brief.length > 0 ? 'brief' : 'draft', params: { id: kept.id } })
+      await router.push({ name: asks ? 'brief' : 'draft', params: { id: kept.id } })
     })
   }
 
@@ -126,7 +119,7 @@ export function useShelf() {
   async function takeAway(job: Listed): Promise<void> {
     await trouble.attempt(`“${job.name}” could not be removed`, async () => {
       const was = await takeJob(job.id)
-      bench.letGo(job.id)
+      bench.value?.letGo(job.id)
       said.value = ''
       said.value = `“${job.name}” was removed.`
       taken.value = was
@@ -162,6 +155,7 @@ export function useShelf() {
     (job) => `“${job.name}” could not be copied`,
     async (job) => {
       const id = freeId(job.id, await jobIds())
+      const { copyJob } = await import('../storage/jobs.js')
       const made = await copyJob(job.id, { id, name: `${job.name}, copy`.slice(0, 80) }, Date.now())
       said.value = `“${made.design.name}” is on the shelf.`
     },
@@ -169,7 +163,7 @@ export function useShelf() {
   const rename = (job: Listed, name: string): Promise<void> =>
     acting(
       () => `“${job.name}” could not be renamed`,
-      () => renameJob(job.id, name, Date.now()),
+      async () => (await import('../storage/jobs.js')).renameJob(job.id, name, Date.now()),
     )(job)
   const keepRaw = (job: Listed): Promise<boolean> =>
     trouble.attempt(`“${job.name}” could not be given as a file`, async () =>
@@ -181,7 +175,7 @@ export function useShelf() {
       await removeExamples()
       said.value = 'The examples are gone; your own work is as it was.'
       for (const id of gone) {
-        bench.letGo(id)
+        bench.value?.letGo(id)
         channel.tell({ what: 'removed', id })
       }
       channel.tell({ what: 'stores' })

@@ -6,9 +6,11 @@ import {
   editUpToDate,
   mergedEdits,
   mergedInverses,
+  rename,
 } from '@drumlin/core/design'
 import { readDesignData, recordSentence } from '@drumlin/core/exchange/json'
 import { type EditRecord, type JobRecord, database } from './db.js'
+import { createJob } from './records.js'
 import { PATIENCE, within } from './state.js'
 
 /** Another tab wrote first: nothing was written, and this is how the job stands now. */
@@ -51,85 +53,14 @@ function checked(kept: JobRecord): JobRecord {
   return { ...kept, design: read.design }
 }
 
-/** A job as the shelf lists it: nothing of its design is looked into yet. */
-export interface Listed {
-  readonly id: string
-  readonly name: string
-  readonly example: boolean
-  readonly updated: number
-  readonly version: number
-  /** Lies in the tray of what is put away. */
-  readonly away: boolean
-  /** Its kind's id, as far as it can be read. */
-  readonly kind: string
-  readonly raw: unknown
-}
-
-const listed = (raw: unknown, id: string): Listed => {
-  const kept = (typeof raw === 'object' && raw !== null ? raw : {}) as Partial<
-    Record<keyof JobRecord, unknown>
-  >
-  const { name, kind } = (kept.design ?? {}) as { name?: unknown; kind?: unknown }
-  return {
-    id,
-    name: typeof name === 'string' && name.trim() !== '' ? name : id,
-    example: kept.example === true,
-    updated: typeof kept.updated === 'number' ? kept.updated : 0,
-    version: typeof kept.version === 'number' ? kept.version : 0,
-    away: kept.away === true,
-    kind: typeof kind === 'string' ? kind : '',
-    raw,
-  }
-}
-
-/** Every job there is, readable or not, the last changed first. */
-export async function listJobs(): Promise<Listed[]> {
-  const tx = (await database()).transaction('jobs')
-  const [all, ids] = await within(PATIENCE, Promise.all([tx.store.getAll(), tx.store.getAllKeys()]))
-  return all.map((raw, i) => listed(raw, ids[i]!)).sort((a, b) => b.updated - a.updated)
-}
-
 /** A job; undefined where there is none. Throws `Unreadable`. */
 export async function readJob(id: string): Promise<JobRecord | undefined> {
   const job = await within(PATIENCE, (await database()).get('jobs', id))
   return job && checked(job)
 }
 
-/** Everything kept of a job as it stands, readable or not: its record, its log and its kept drafts. */
-export async function rawJob(id: string): Promise<unknown> {
-  const db = await database()
-  const [job, edits, drafts] = await within(
-    PATIENCE,
-    Promise.all([db.get('jobs', id), db.getAll('edits', range(id, 0)), db.getAll('drafts', range(id, 0))]),
-  )
-  return { job, edits, drafts }
-}
-
-/** The names under which jobs are kept. */
-export async function jobIds(): Promise<string[]> {
-  const db = await database()
-  return within(PATIENCE, db.getAllKeys('jobs'))
-}
-
-export const hasJob = async (id: string): Promise<boolean> =>
-  (await within(PATIENCE, (await database()).count('jobs', id))) > 0
-
 export const readEdit = async (id: string, seq: number): Promise<EditRecord | undefined> =>
   within(PATIENCE, (await database()).get('edits', [id, seq]))
-
-/** A new job with an empty log. Throws where one of that id is kept already. */
-export async function createJob(design: Design, example: boolean, now: number): Promise<JobRecord> {
-  const job: JobRecord = { id: design.id, design, cursor: 0, head: 0, version: 1, example, updated: now }
-  const tx = (await database()).transaction(['jobs', 'edits'], 'readwrite')
-  // A log without its job may be left where a browser was killed long ago: it is not this one's.
-  const done = Promise.all([
-    tx.objectStore('jobs').add(job),
-    tx.objectStore('edits').delete(range(job.id, 0)),
-    tx.done,
-  ])
-  await within(PATIENCE, done)
-  return job
-}
 
 /** Runs `change` on a job in one transaction, unless another tab has written since `expected`. All of it is kept or nothing. */
 const changing = (id: string, expected: number, change: JobChange): Promise<JobRecord> =>
@@ -200,3 +131,20 @@ export const stepInLog = (id: string, expected: number, way: -1 | 1, now: number
     if (!edited.ok) throw new Error(`the log of this job does not fit it any more at ${edited.where}`)
     return { ...job, design: edited.design, cursor: job.cursor + way, version: job.version + 1, updated: now }
   })
+
+/** Gives a job another name, as an edit of its log. Throws where it is gone, unreadable, or the name is refused. */
+export async function renameJob(id: string, name: string, now: number): Promise<JobRecord> {
+  const job = await readJob(id)
+  if (!job) throw new Error('it is no longer on the shelf')
+  const edit = rename(name)
+  const done = applyEdit(job.design, edit)
+  if (!done.ok) throw new Error(done.why)
+  return appendEdit(id, job.version, { edit, inverse: done.inverse, design: done.design }, now)
+}
+
+/** A copy of a job's design as a job of its own. */
+export async function copyJob(id: string, as: Pick<Design, 'id' | 'name'>, now: number): Promise<JobRecord> {
+  const job = await readJob(id)
+  if (!job) throw new Error('it is no longer on the shelf')
+  return createJob({ ...job.design, ...as }, false, now)
+}

@@ -1,7 +1,6 @@
-import { type Design, applyEdit, rename } from '@drumlin/core/design'
 import { database } from './db.js'
 import type { CardRecord, DraftRecord, EditRecord, JobRecord } from './db.js'
-import { appendEdit, createJob, readJob } from './jobs.js'
+import { listJobs } from './records.js'
 import { PATIENCE, within } from './state.js'
 
 /** All that was kept of a job, so that it can be put back. */
@@ -50,16 +49,6 @@ export async function putBackJob({ job, edits, drafts, card }: Taken): Promise<v
   await within(PATIENCE, writing)
 }
 
-/** Gives a job another name, as an edit of its log. Throws where it is gone, unreadable, or the name is refused. */
-export async function renameJob(id: string, name: string, now: number): Promise<JobRecord> {
-  const job = await readJob(id)
-  if (!job) throw new Error('it is no longer on the shelf')
-  const edit = rename(name)
-  const done = applyEdit(job.design, edit)
-  if (!done.ok) throw new Error(done.why)
-  return appendEdit(id, job.version, { edit, inverse: done.inverse, design: done.design }, now)
-}
-
 /** Lays a job into the tray of what is put away, or takes it out again. */
 export async function putAway(id: string, away: boolean): Promise<void> {
   const tx = (await database()).transaction('jobs', 'readwrite')
@@ -68,9 +57,8 @@ export async function putAway(id: string, away: boolean): Promise<void> {
   await within(PATIENCE, Promise.all([tx.store.put({ ...job, away }), tx.done]))
 }
 
-/** A copy of a job's design as a job of its own. */
-export async function copyJob(id: string, as: Pick<Design, 'id' | 'name'>, now: number): Promise<JobRecord> {
-  const job = await readJob(id)
-  if (!job) throw new Error('it is no longer on the shelf')
-  return createJob({ ...job.design, ...as }, false, now)
+/** Takes away what came as an example; the maker’s own jobs stay. */
+export async function removeExamples(): Promise<void> {
+  for (const job of await listJobs()) if (job.example) await removeJob(job.id)
+  await (await database()).delete('stores', 'examples')
 }
