@@ -4,6 +4,7 @@ import type { SetFitting } from './plan.js'
 export interface AlikeFittings {
   readonly one: SetFitting
   readonly places: readonly string[]
+  readonly ids: readonly string[]
   readonly count: number
 }
 
@@ -32,6 +33,7 @@ export function alikeFittings(all: readonly SetFitting[]): AlikeFittings[] {
       {
         one,
         places: same.map((s) => s.fitting.name),
+        ids: same.map((s) => s.fitting.id),
         count: same.reduce((sum, s) => sum + s.fitting.count, 0),
       },
     ]

@@ -3,3 +3,4 @@ export { type ChoicePicture, type PieceShape, choicePictures } from './choices.j
 export { type Figures, figuresOf } from './figures.js'
 export { finished } from './finished.js'
 export { summary } from './summary.js'
+export { type FittedPiece, type FittedPlace, fittedPieces } from './fitted.js'

@@ -103,19 +103,32 @@ export function printQuantity(value: number, quantity: Quantity, unit: LengthUni
   return quantity === 'length' && unit === 'in' ? inchFraction(value) : written(value, quantity, unit)
 }
 
-/** The working from the result down to what was given, each reckoned number once, nearest first. */
-export function explain(reckoned: Reckoned, unit: LengthUnit, depth = 3): readonly string[] {
+/** A line of a working: the number it works out, and how it reads. */
+export interface WorkingStep {
+  readonly reckoned: Reckoned
+  readonly line: string
+}
+
+const reckonedInputs = ({ inputs }: Reckoned): Reckoned[] =>
+  Object.values(inputs).filter((term: Term): term is Reckoned => term.kind === 'reckoned')
+
+/** The working from the result down to what was given, each reckoned number once, nearest first; `depth` levels of it. */
+export function explainSteps(reckoned: Reckoned, unit: LengthUnit, depth = 3): readonly WorkingStep[] {
   const seen = new Set<string>()
-  const lines: string[] = []
+  const steps: WorkingStep[] = []
   let level: readonly Reckoned[] = [reckoned]
   for (let step = 0; step < depth && level.length > 0; step += 1) {
     const fresh = level.filter((one) => !seen.has(one.key))
     for (const one of fresh) {
       if (seen.has(one.key)) continue
       seen.add(one.key)
-      lines.push(explainLine(one, unit))
+      steps.push({ reckoned: one, line: explainLine(one, unit) })
     }
-    level = fresh.flatMap((one) => Object.values(one.inputs).filter((term: Term) => term.kind === 'reckoned'))
+    level = fresh.flatMap(reckonedInputs)
   }
-  return lines
+  return steps
 }
+
+/** The lines of a working, as `explainSteps` orders them. */
+export const explain = (reckoned: Reckoned, unit: LengthUnit, depth = 3): readonly string[] =>
+  explainSteps(reckoned, unit, depth).map((s) => s.line)

@@ -1,6 +1,6 @@
 export { addedUp } from './addedUp.js'
 export { remembered } from './remembered.js'
-export { explain, explainLine, printQuantity } from './explain.js'
+export { type WorkingStep, explain, explainLine, explainSteps, printQuantity } from './explain.js'
 export {
   type About,
   type Given,

@@ -1,24 +1,26 @@
 <script setup lang="ts">
-import { computed, ref, shallowRef, watch } from 'vue'
+import { computed, ref, watch } from 'vue'
 import type { Finding } from '@drumlin/core/check'
 import type { Derived } from '@drumlin/core/derived'
 import { pathData } from '@drumlin/core/drawing'
 import { type DrawnPanel, insertPoint } from '@drumlin/core/drawn'
 import { type Point, moveBack, pathMoved, pathNearest, pointMoved } from '@drumlin/core/geometry'
 import { laidUpOf } from '@drumlin/core/layup'
-import { type Arrangement, type Piece, nearestPlace } from '@drumlin/core/reckon'
+import { nearestPlace } from '@drumlin/core/reckon'
 import { useSettings } from '../app/settings.js'
 import DrawHandles from '../drawing/DrawHandles.vue'
 import PieceDrawing from '../sheet/PieceDrawing.vue'
 import RulerEdge from '../sheet/RulerEdge.vue'
 import { useSheetView } from '../sheet/view.js'
-import { ROOM, keptRows, largestRows, sheetsOver } from './arrange.js'
+import { ROOM, largestRows, sheetsOver } from './arrange.js'
 import ChosenPiece from './ChosenPiece.vue'
 import type { Cut } from './cut.js'
+import { useLaid } from './laid.js'
+import MoveHandle from './MoveHandle.vue'
 import SheetActs from './SheetActs.vue'
 import TapeMeasure from './TapeMeasure.vue'
 import { described, ghostsOf, ringsOf } from './over.js'
-import { useSheetTools } from './tools.js'
+import { useLettered, useSheetTools } from './tools.js'
 import TransectHandles from './TransectHandles.vue'
 
 const props = defineProps<{
@@ -42,24 +44,33 @@ const FREE = { head: 26, foot: 48 }
 
 const view = useSheetView(
   svg,
-  () => ({
-    left: -ROOM.left,
-    top: -ROOM.top,
-    right: arrangement.value.width + ROOM.right,
-    bottom: arrangement.value.height + ROOM.bottom,
-  }),
+  () => {
+    const { left, top, right, bottom } = lies.value
+    return {
+      left: left - ROOM.left,
+      top: top - ROOM.top,
+      right: right + ROOM.right,
+      bottom: bottom + ROOM.bottom,
+    }
+  },
   FREE,
 )
-/** While a point is held everything stays where it lies, so that nothing slips away under the hand. */
-const held = shallowRef<Arrangement<Piece>>()
-const arrangement = computed((): Arrangement<Piece> =>
-  held.value
-    ? keptRows(props.derived.pieces, held.value)
-    : largestRows(props.derived.pieces, props.derived.design, view.size.value),
+const {
+  arrangement,
+  lies,
+  held,
+  laidByHand,
+  move: lay,
+  anew,
+} = useLaid(
+  () => props.derived.design.id,
+  () => props.derived.pieces,
+  () => largestRows(props.derived.pieces, props.derived.design, view.size.value),
 )
 watch(
   () => [arrangement.value.width, arrangement.value.height],
-  () => view.follow(),
+  // What was laid by hand stays under the hand.
+  () => !laidByHand.value && view.follow(),
 )
 const pixel = computed(() => 1 / view.scale.value)
 
@@ -103,11 +114,7 @@ function showPlace(panelId: string, at: Point): void {
 defineExpose({ showPlace })
 
 const { shown, hidden, toPiece, tape, measure } = useSheetTools(chosen, view.showBox)
-/** What is written on every piece; the very same until it changes, so that no piece is drawn again for another's sake. */
-const lettered = computed<{ name: string; draft: string }>((before) => {
-  const { name, draft } = props.derived.design
-  return before?.name === name && before.draft === draft ? before : { name, draft }
-})
+const lettered = useLettered(() => props.derived.design)
 </script>
 
 <template>
@@ -162,6 +169,13 @@ const lettered = computed<{ name: string; draft: string }>((before) => {
         :move="chosen.move"
         :pixel="pixel"
       />
+      <MoveHandle
+        v-if="chosen"
+        :placed="chosen"
+        :pixel="pixel"
+        :to-sheet="view.toSheet"
+        @move="(by) => lay(piece, by)"
+      />
       <DrawHandles
         v-if="chosen && drawn"
         v-model:point="point"
@@ -170,7 +184,7 @@ const lettered = computed<{ name: string; draft: string }>((before) => {
         :move="chosen.move"
         :pixel="pixel"
         :to-sheet="view.toSheet"
-        @hold="(on) => (held = on ? arrangement : undefined)"
+        @hold="(on) => (held = on)"
         @change="(name, panel, gesture) => emit('change', name, panel, gesture)"
       />
       <TransectHandles
@@ -201,11 +215,13 @@ const lettered = computed<{ name: string; draft: string }>((before) => {
     <SheetActs
       v-model:shown="shown"
       :measuring="tape !== undefined"
+      :by-hand="laidByHand"
       @draw="emit('draw')"
       @zoom="(factor) => view.zoom(factor)"
       @fit="view.fit()"
       @piece="toPiece"
       @measure="measure"
+      @anew="anew"
     />
   </div>
 </template>

@@ -3,9 +3,9 @@ import { mdiEyeOutline, mdiMagnifyMinusOutline, mdiMagnifyPlusOutline, mdiRulerS
 import { SHOWN, type Shown } from '../sheet/shown.js'
 
 /** What can be done with the sheet: nearer, farther, the chosen piece, all; a rule; what is drawn on the pieces. */
-defineProps<{ measuring: boolean }>()
+defineProps<{ measuring: boolean; byHand: boolean }>()
 const shown = defineModel<readonly Shown[]>('shown', { required: true })
-const emit = defineEmits<{ draw: []; zoom: [factor: number]; fit: []; piece: []; measure: [] }>()
+const emit = defineEmits<{ draw: []; zoom: [factor: number]; fit: []; piece: []; measure: []; anew: [] }>()
 </script>
 
 <template>
@@ -24,6 +24,7 @@ const emit = defineEmits<{ draw: []; zoom: [factor: number]; fit: []; piece: [];
     <v-btn :aria-pressed="measuring" @click="emit('measure')"
       ><v-icon :icon="mdiRulerSquare" size="18" start />Measure</v-btn
     >
+    <v-btn v-if="byHand" @click="emit('anew')">Lay out anew</v-btn>
     <v-btn @click="emit('piece')">The piece</v-btn>
     <v-btn @click="emit('fit')">All</v-btn>
     <v-btn aria-label="Nearer" title="Nearer" @click="emit('zoom', 1.25)"

@@ -4,6 +4,13 @@ import { type Box, type Point, pathBox, pathMoved } from '@drumlin/core/geometry
 import type { Piece, Placed } from '@drumlin/core/reckon'
 import { ALL_SHOWN, type Shown, hiddenLayers } from '../sheet/shown.js'
 
+/** What is written on every piece; the very same until it changes, so that no piece is drawn again for another’s sake. */
+export const useLettered = (job: () => { readonly name: string; readonly draft: string }) =>
+  computed<{ name: string; draft: string }>((before) => {
+    const { name, draft } = job()
+    return before?.name === name && before.draft === draft ? before : { name, draft }
+  })
+
 /** What helps to look at the sheet: what is drawn on the pieces, the chosen piece as large as it goes, a rule. */
 export function useSheetTools(chosen: Ref<Placed<Piece> | undefined>, showBox: (box: Box) => void) {
   const shown = useLocalStorage<readonly Shown[]>('sheet-shown', ALL_SHOWN)

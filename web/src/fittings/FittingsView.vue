@@ -1,15 +1,17 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import { RouterLink } from 'vue-router'
 import { sayFinding } from '@drumlin/core/check'
 import { strapsOf, toBuy } from '@drumlin/core/derived'
 import { type SetFitting, alikeFittings } from '@drumlin/core/fittings'
 import { printLength, printWeight } from '@drumlin/core/measure'
+import { fittedPieces } from '@drumlin/core/overview'
 import { useSettings } from '../app/settings.js'
 import { useOpenFindings } from '../job/about.js'
 import { useJob } from '../job/job.js'
 import SentenceLine from '../sentence/SentenceLine.vue'
 import WorkingBox from '../sentence/WorkingBox.vue'
+import FittedPieces from './FittedPieces.vue'
 import FoldPart from '../parts/FoldPart.vue'
 import { focusWanted } from '../sentence/wanted.js'
 
@@ -42,9 +44,13 @@ function up({ fitting, hardware }: SetFitting): string {
   return UP[((turns % 4) + 4) % 4]!
 }
 /** What is set alike stands in one row, with all its places. */
+const groups = computed(() => alikeFittings(rows.value))
 const alike = computed(() =>
-  alikeFittings(rows.value).map(({ one, places, count }) => ({ ...one, where: places.join(', '), count })),
+  groups.value.map(({ one, places, count }) => ({ ...one, where: places.join(', '), count })),
 )
+const fitted = computed(() => fittedPieces(derived.value.pieces, groups.value))
+/** The row that is looked at, in the table and on the pieces. */
+const chosen = ref<number>()
 focusWanted()
 </script>
 
@@ -61,6 +67,7 @@ focusWanted()
         >What can be done</RouterLink
       >
     </p>
+    <FittedPieces v-if="fitted.length > 0" v-model:row="chosen" :fitted="fitted" :job="derived.design" />
     <div v-if="rows.length > 0" class="wide" tabindex="0" role="group" aria-label="Where each is set, table">
       <v-table class="fitted">
         <caption>
@@ -68,6 +75,7 @@ focusWanted()
         </caption>
         <thead>
           <tr>
+            <th scope="col">no.</th>
             <th scope="col">where</th>
             <th scope="col">what</th>
             <th scope="col">through</th>
@@ -81,7 +89,13 @@ focusWanted()
           </tr>
         </thead>
         <tbody>
-          <tr v-for="r in alike" :key="r.fitting.id">
+          <tr
+            v-for="(r, i) in alike"
+            :key="r.fitting.id"
+            :class="{ chosen: chosen === i + 1 }"
+            @click="chosen = i + 1"
+          >
+            <td class="figure">{{ i + 1 }}</td>
             <th scope="row">{{ r.where }}{{ r.count > 1 ? ` × ${r.count}` : '' }}</th>
             <td>{{ r.hardware.name }}</td>
             <td class="figure">{{ r.stack ? thick(r.stack.value) : '–' }}</td>
@@ -167,6 +181,9 @@ caption {
 .fitted :deep(:is(th, td)) {
   padding-right: 10px !important;
   font-size: 13px !important;
+}
+tr.chosen :is(td, th) {
+  background: var(--heather-wash);
 }
 tbody th {
   font-weight: 600;

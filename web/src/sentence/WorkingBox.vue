@@ -3,7 +3,7 @@ import { computed, ref, watchEffect } from 'vue'
 import { RouterLink } from 'vue-router'
 import { giveBack, overrideNumber } from '@drumlin/core/design'
 import { usedFor } from '@drumlin/core/pocketbook'
-import { type Reckoned, explain, ownRange, printQuantity } from '@drumlin/core/working'
+import { type Reckoned, explainSteps, ownRange, printQuantity } from '@drumlin/core/working'
 import { useSettings } from '../app/settings.js'
 import { useJob } from '../job/job.js'
 import MeasureField from './MeasureField.vue'
@@ -13,7 +13,9 @@ const props = defineProps<{ reckoned: Reckoned; open?: boolean }>()
 const job = useJob()
 const settings = useSettings()
 const shown = ref(props.open)
-const lines = computed(() => explain(props.reckoned, settings.unit, 3))
+const steps = computed(() => explainSteps(props.reckoned, settings.unit, 3))
+/** The term that is followed to its own working, by its key. */
+const followed = ref<string>()
 watchEffect(() => {
   if (shown.value) job.wantRanges()
 })
@@ -71,13 +73,27 @@ const takeBack = (): void => void job.edit(giveBack(props.reckoned.label, [props
       <span>yours; the working says {{ print(reckoned.figured) }}</span>
       <v-btn @click="takeBack">Give it back</v-btn>
     </div>
-    <pre
-      v-if="shown"
-      class="working figure"
-      role="group"
-      :aria-label="`Working of ${reckoned.label}`"
-    ><template v-for="(l, i) in lines" :key="i">{{ l }}
-</template></pre>
+    <div v-if="shown" class="working figure" role="group" :aria-label="`Working of ${reckoned.label}`">
+      <template v-for="(step, i) in steps" :key="step.reckoned.key">
+        <p v-if="i === 0">{{ step.line }}</p>
+        <template v-else>
+          <p>
+            <v-btn
+              variant="plain"
+              class="term"
+              :aria-expanded="followed === step.reckoned.key ? 'true' : 'false'"
+              @click="followed = followed === step.reckoned.key ? undefined : step.reckoned.key"
+              >{{ step.reckoned.label }}</v-btn>{{ step.line.slice(step.reckoned.label.length) }}
+          </p>
+          <WorkingBox
+            v-if="followed === step.reckoned.key"
+            class="own-working"
+            :reckoned="step.reckoned"
+            open
+          />
+        </template>
+      </template>
+    </div>
     <p v-if="range" class="range quiet" data-range>
       {{ print(range.from) }} to {{ print(range.to) }} as the leathers come, thin or thick
     </p>
@@ -141,7 +157,27 @@ const takeBack = (): void => void job.edit(giveBack(props.reckoned.label, [props
   border-left: 3px solid var(--hairline);
   font-size: 13px;
   line-height: 1.5;
-  white-space: pre-wrap;
   overflow-wrap: anywhere;
+}
+.working > p {
+  margin: 0;
+}
+.v-btn.term {
+  display: inline;
+  min-height: 24px;
+  padding: 0;
+  color: var(--loch);
+  font: inherit;
+  text-align: left;
+  text-decoration: underline;
+  text-decoration-style: dotted;
+  text-underline-offset: 3px;
+}
+.own-working {
+  margin: 4px 0 8px;
+  padding-left: 8px;
+  border-left: 3px solid var(--heather);
+  font-family: var(--ui);
+  font-size: 14px;
 }
 </style>

@@ -52,7 +52,7 @@ export function useShelf() {
   const told = (): void => channel.tell({ what: 'shelf' })
 
   async function start(kind: string): Promise<void> {
-    await trouble.attempt('The new job could not be begun', async () => {
+    await trouble.attempt('The new job could not be kept', async () => {
       const { begun } = await import('./starting.js')
       const { design, asks } = begun(
         kind,

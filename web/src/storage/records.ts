@@ -1,5 +1,6 @@
 import type { Design } from '@drumlin/core/design'
 import { type JobRecord, database } from './db.js'
+import { laidKey } from './laid.js'
 import { PATIENCE, within } from './state.js'
 
 /** A job as the shelf lists it: nothing of its design is looked into yet. */
@@ -64,11 +65,12 @@ export const hasJob = async (id: string): Promise<boolean> =>
 /** A new job with an empty log. Throws where one of that id is kept already. */
 export async function createJob(design: Design, example: boolean, now: number): Promise<JobRecord> {
   const job: JobRecord = { id: design.id, design, cursor: 0, head: 0, version: 1, example, updated: now }
-  const tx = (await database()).transaction(['jobs', 'edits'], 'readwrite')
-  // A log without its job may be left where a browser was killed long ago: it is not this one's.
+  const tx = (await database()).transaction(['jobs', 'edits', 'settings'], 'readwrite')
+  // A log without its job, or where its pieces lay, may be left where a browser was killed long ago: it is not this one's.
   const done = Promise.all([
     tx.objectStore('jobs').add(job),
     tx.objectStore('edits').delete(allOf(job.id)),
+    tx.objectStore('settings').delete(laidKey(job.id)),
     tx.done,
   ])
   await within(PATIENCE, done)
