@@ -16,6 +16,7 @@ import { ROOM, largestRows, sheetsOver } from './arrange.js'
 import ChosenPiece from './ChosenPiece.vue'
 import type { Cut } from './cut.js'
 import { useLaid } from './laid.js'
+import FindingRings from './FindingRings.vue'
 import MoveHandle from './MoveHandle.vue'
 import SheetActs from './SheetActs.vue'
 import TapeMeasure from './TapeMeasure.vue'
@@ -201,16 +202,7 @@ const lettered = useLettered(() => props.derived.design)
         :to-sheet="view.toSheet"
         :hold="(at) => nearestPlace(arrangement.placed, at, 9 * pixel)"
       />
-      <circle
-        v-for="ring in rings"
-        :key="ring.key"
-        :cx="ring.at.x"
-        :cy="ring.at.y"
-        :r="11 * pixel"
-        class="ring"
-        :class="ring.rank"
-        :data-ring="ring.rank"
-      />
+      <FindingRings :rings="rings" :pixel="pixel" />
     </svg>
     <SheetActs
       v-model:shown="shown"
@@ -256,8 +248,7 @@ const lettered = useLettered(() => props.derived.design)
   outline-offset: 3px;
 }
 .ghost,
-.lying,
-.ring {
+.lying {
   fill: none;
   pointer-events: none;
 }
@@ -270,13 +261,5 @@ const lettered = useLettered(() => props.derived.design)
   stroke: var(--line);
   stroke-opacity: 0.45;
   stroke-width: 0.2;
-}
-.ring {
-  stroke: var(--gorse-mark);
-  stroke-width: 2.5px;
-  vector-effect: non-scaling-stroke;
-}
-.ring.stop {
-  stroke: var(--rowan);
 }
 </style>
