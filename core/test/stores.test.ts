@@ -5,10 +5,12 @@ import {
   type Leather,
   STARTER_STORES,
   type Shelf,
+  soldWeights,
   storesSchema,
   withGood,
   withoutGood,
 } from '@drumlin/core/stores'
+import { parseWeight } from '@drumlin/core/measure'
 import { CURRENCIES, currencyOf, diameterOf, largestNote, usualOf } from '../src/stores/index.js'
 import { readFileSync } from 'node:fs'
 import { demo, demoWith, sizeOf, withValues } from './support/designs.js'
@@ -111,5 +113,30 @@ describe('what is usual of a leather', () => {
   test('of the starter’s leathers is what they are kept with', () => {
     for (const l of STARTER_STORES.leathers)
       expect(usualOf(l)).toMatchObject({ give: l.give, bears: l.bears })
+  })
+})
+
+describe('what a shelf says of itself', () => {
+  test('explains every column in one line', () => {
+    for (const columns of Object.values(COLUMNS))
+      for (const { key, says } of columns) {
+        expect(says, key).toMatch(/^[A-Z].{6,150}\.$/)
+        expect(says, key).not.toContain('\n')
+      }
+  })
+  test('offers the weights of a tannage as they are sold: by the ounce, without a gap, each a weight that leather may have', () => {
+    for (const tannage of ['vegetable', 'mixed', 'chrome'] as const) {
+      const all = soldWeights(tannage)
+      all.forEach(({ low, high, ticket }, i) => {
+        expect(parseWeight(ticket)).toEqual({
+          ok: true,
+          value: { low: expect.closeTo(low, 6), high: expect.closeTo(high, 6) },
+        })
+        if (i > 0) expect(low).toBe(all[i - 1]!.high)
+        expect(low).toBeGreaterThanOrEqual(0.2)
+        expect(high).toBeLessThanOrEqual(8)
+      })
+    }
+    expect(soldWeights('vegetable').at(-1)?.high).toBeCloseTo(4.7625, 4)
   })
 })

@@ -1,114 +1,234 @@
+import { type Column, type Shelf, choice, measure, text } from './column.js'
 import { HARDWARE_SORTS } from './hardware.js'
-import { followingUsual } from './leather.js'
-import { type Leather, type Stores, reckonedThickness } from './schema.js'
-
-/** The shelves of the stores. */
-export type Shelf = 'leathers' | 'irons' | 'awls' | 'threads' | 'machines' | 'hardware' | 'things'
-
-/** What is asked of a thing on a shelf, and how it is written. Lengths in mm. */
-export interface Column {
-  readonly key: string
-  readonly label: string
-  readonly type:
-    | 'text'
-    | 'colour'
-    | 'choice'
-    | 'fine'
-    | 'thickness'
-    | 'pitch'
-    | 'range'
-    | 'count'
-    | 'counts'
-    | 'lengths'
-    | 'yesno'
-    | 'share'
-    | 'thread'
-  readonly choices?: readonly string[]
-  readonly min?: number
-  readonly max?: number
-  readonly step?: number
-}
-
-const text = (key: string, label: string): Column => ({ key, label, type: 'text' })
-const measure = (
-  key: string,
-  label: string,
-  type: 'fine' | 'pitch' | 'thickness' | 'count' | 'share',
-  min: number,
-  max: number,
-  step: number,
-): Column => ({ key, label, type, min, max, step })
-const choice = (key: string, label: string, ...choices: string[]): Column => ({
-  key,
-  label,
-  type: 'choice',
-  choices,
-})
 
 /** What each shelf holds, column by column, with the ranges its schema keeps. */
 export const COLUMNS: Readonly<Record<Shelf, readonly Column[]>> = {
   leathers: [
-    text('name', 'name'),
-    choice('tannage', 'tannage', 'vegetable', 'chrome', 'mixed'),
-    choice('temper', 'temper', 'soft', 'medium', 'firm'),
-    { key: 'weight', label: 'as sold', type: 'range', min: 0.2, max: 8 },
-    choice('use', 'reckoned with', 'low', 'middle', 'measured', 'own'),
-    measure('thickness', 'thickness', 'thickness', 0.2, 8, 0.05),
-    measure('neutral', 'neutral-axis factor', 'share', 0.3, 0.75, 0.01),
-    measure('give', 'give', 'share', 0.001, 0.08, 0.001),
-    measure('bears', 'bears', 'thickness', 0.1, 4, 0.05),
-    { key: 'swatch', label: 'swatch', type: 'colour' },
+    text('name', 'name', 'What you call it.'),
+    choice(
+      'tannage',
+      'tannage',
+      'How it was tanned: vegetable moulds and burnishes, chrome does neither; it decides what is proposed for edges and moulding.',
+      'vegetable',
+      'chrome',
+      'mixed',
+    ),
+    choice(
+      'temper',
+      'temper',
+      'How stiff it is; with the tannage it proposes the neutral-axis factor, the give and what it bears.',
+      'soft',
+      'medium',
+      'firm',
+    ),
+    {
+      key: 'weight',
+      label: 'as sold',
+      says: 'The thinnest and the thickest it may come, as it is sold: mm, or ounces such as 4/5 oz.',
+      type: 'range',
+      min: 0.2,
+      max: 8,
+    },
+    choice(
+      'use',
+      'reckoned with',
+      'Which thickness everything is reckoned with: the low end, the middle, the mean of your spots, or one of your own.',
+      'low',
+      'middle',
+      'measured',
+      'own',
+    ),
+    measure('thickness', 'thickness', 'The thickness that is reckoned with.', 'thickness', 0.2, 8, 0.05),
+    measure(
+      'neutral',
+      'neutral-axis factor',
+      'In a fold: how far from the inner face, as a share of the thickness, lies the layer that keeps its length.',
+      'share',
+      0.3,
+      0.75,
+      0.01,
+    ),
+    measure(
+      'give',
+      'give',
+      'How much a face widens once broken in, as a share of its width.',
+      'share',
+      0.001,
+      0.08,
+      0.001,
+    ),
+    measure('bears', 'bears', 'The thinnest it may be skived where it is sewn.', 'thickness', 0.1, 4, 0.05),
+    { key: 'swatch', label: 'swatch', says: 'Its colour on the drawings and in the round.', type: 'colour' },
   ],
   irons: [
-    text('name', 'name'),
-    measure('pitch', 'pitch', 'pitch', 1.5, 12, 0.01),
-    measure('prongs', 'prongs', 'count', 2, 24, 1),
-    { key: 'narrow', label: 'also in', type: 'counts' },
-    measure('slotLength', 'slot', 'fine', 0.3, 4, 0.1),
-    measure('slotWidth', 'slot width', 'fine', 0.1, 2, 0.1),
-    measure('slant', 'slant, degrees', 'share', 0, 90, 1),
-    measure('reach', 'reaches', 'thickness', 0.5, 15, 0.1),
+    text('name', 'name', 'What you call it.'),
+    measure(
+      'pitch',
+      'pitch',
+      'From one stitch hole to the next: mm, or a number to the inch.',
+      'pitch',
+      1.5,
+      12,
+      0.01,
+    ),
+    measure('prongs', 'prongs', 'How many prongs the widest iron of this pitch has.', 'count', 2, 24, 1),
+    {
+      key: 'narrow',
+      label: 'also in',
+      says: 'Other numbers of prongs you have in the same pitch, for curves and ends.',
+      type: 'counts',
+    },
+    measure('slotLength', 'slot', 'How long the slot is that a prong cuts.', 'fine', 0.3, 4, 0.1),
+    measure('slotWidth', 'slot width', 'How wide that slot is.', 'fine', 0.1, 2, 0.1),
+    measure(
+      'slant',
+      'slant, degrees',
+      'How far the slot is turned from the line of the seam, in degrees.',
+      'share',
+      0,
+      90,
+      1,
+    ),
+    measure('reach', 'reaches', 'The thickest stack it goes through.', 'thickness', 0.5, 15, 0.1),
   ],
-  awls: [text('name', 'name'), measure('reach', 'reaches', 'thickness', 1, 40, 0.5)],
+  awls: [
+    text('name', 'name', 'What you call it.'),
+    measure('reach', 'reaches', 'The thickest stack it opens a hole through.', 'thickness', 1, 40, 0.5),
+  ],
   threads: [
-    text('name', 'name'),
-    choice('fibre', 'fibre', 'linen', 'cotton', 'polyester', 'nylon'),
-    { key: 'tex', label: 'size', type: 'thread' },
-    measure('packing', 'packing', 'share', 0.4, 1, 0.01),
-    { key: 'colour', label: 'colour', type: 'colour' },
-    measure('spool', 'metres on a spool', 'share', 1, 20000, 10),
+    text('name', 'name', 'What you call it.'),
+    choice(
+      'fibre',
+      'fibre',
+      'What it is spun of; its density gives the thickness from the weight.',
+      'linen',
+      'cotton',
+      'polyester',
+      'nylon',
+    ),
+    {
+      key: 'tex',
+      label: 'size',
+      says: 'Its weight as a size: Tex, Nm, Ne or a ticket number.',
+      type: 'thread',
+    },
+    measure(
+      'packing',
+      'packing',
+      'How much of its round is fibre, not air: 0.6 or so for a twisted thread.',
+      'share',
+      0.4,
+      1,
+      0.01,
+    ),
+    { key: 'colour', label: 'colour', says: 'Its colour on the drawings and in the round.', type: 'colour' },
+    measure(
+      'spool',
+      'metres on a spool',
+      'Metres on a spool, so that what you have and what you need can be compared.',
+      'share',
+      1,
+      20000,
+      10,
+    ),
   ],
   machines: [
-    text('name', 'name'),
-    measure('stitch', 'stitch', 'pitch', 1, 12, 0.1),
-    measure('lift', 'foot lifts', 'thickness', 1, 30, 0.5),
-    measure('reach', 'sews', 'thickness', 0.5, 25, 0.5),
-    measure('speed', 'stitches a minute', 'share', 10, 3000, 10),
-    measure('bobbinAcross', 'bobbin across', 'fine', 8, 80, 0.5),
-    measure('bobbinCore', 'its core', 'fine', 2, 60, 0.5),
-    measure('bobbinWide', 'wide', 'fine', 3, 60, 0.5),
+    text('name', 'name', 'What you call it.'),
+    measure('stitch', 'stitch', 'The stitch length it is set to.', 'pitch', 1, 12, 0.1),
+    measure(
+      'lift',
+      'foot lifts',
+      'How high the foot lifts: a thicker stack can’t be put under it.',
+      'thickness',
+      1,
+      30,
+      0.5,
+    ),
+    measure('reach', 'sews', 'The thickest stack it sews.', 'thickness', 0.5, 25, 0.5),
+    measure(
+      'speed',
+      'stitches a minute',
+      'Stitches a minute as you sew, not as it could.',
+      'share',
+      10,
+      3000,
+      10,
+    ),
+    measure(
+      'bobbinAcross',
+      'bobbin across',
+      'Across the bobbin; with the core and the width it says how much thread it holds.',
+      'fine',
+      8,
+      80,
+      0.5,
+    ),
+    measure('bobbinCore', 'its core', 'Across the bare core of the bobbin.', 'fine', 2, 60, 0.5),
+    measure('bobbinWide', 'wide', 'The room for thread between its cheeks.', 'fine', 3, 60, 0.5),
   ],
   hardware: [
-    text('name', 'name'),
-    choice('sort', 'what it is', ...HARDWARE_SORTS),
-    measure('across', 'across, or clear width', 'fine', 2, 120, 0.5),
-    measure('high', 'the other way', 'fine', 0, 120, 0.5),
-    measure('bar', 'bar or shank', 'fine', 0, 12, 0.1),
-    measure('hole', 'hole or slot', 'fine', 0, 60, 0.5),
-    measure('prongs', 'prongs', 'count', 0, 4, 1),
-    measure('apart', 'prongs apart', 'fine', 0, 60, 0.5),
-    { key: 'posts', label: 'posts to be had', type: 'lengths' },
-    measure('setting', 'setting takes', 'fine', 0, 10, 0.1),
-    measure('pressed', 'stack pressed to', 'share', 0.6, 1, 0.01),
-    measure('washer', 'washer', 'fine', 0, 4, 0.1),
+    text('name', 'name', 'What you call it.'),
+    choice('sort', 'what it is', 'Decides how it is set and what is asked of it.', ...HARDWARE_SORTS),
+    measure(
+      'across',
+      'across, or clear width',
+      'Of a cap or plate: its width. Of a ring or buckle: what goes through, clear.',
+      'fine',
+      2,
+      120,
+      0.5,
+    ),
+    measure('high', 'the other way', 'The other way across; 0 for what is round.', 'fine', 0, 120, 0.5),
+    measure(
+      'bar',
+      'bar or shank',
+      'The thickness of its bar, or of the shank of a rivet.',
+      'fine',
+      0,
+      12,
+      0.1,
+    ),
+    measure('hole', 'hole or slot', 'The hole to punch, or how long its slots are.', 'fine', 0, 60, 0.5),
+    measure('prongs', 'prongs', 'Prongs that are bent over; 0 for a post.', 'count', 0, 4, 1),
+    measure('apart', 'prongs apart', 'From prong to prong.', 'fine', 0, 60, 0.5),
+    {
+      key: 'posts',
+      label: 'posts to be had',
+      says: 'The post lengths you can have, in mm.',
+      type: 'lengths',
+    },
+    measure('setting', 'setting takes', 'How much of the post the setting itself takes.', 'fine', 0, 10, 0.1),
+    measure(
+      'pressed',
+      'stack pressed to',
+      'To what share of its thickness the stack is pressed when it is set.',
+      'share',
+      0.6,
+      1,
+      0.01,
+    ),
+    measure('washer', 'washer', 'The thickness of its washer or burr; 0 for none.', 'fine', 0, 4, 0.1),
   ],
   things: [
-    text('name', 'name'),
-    measure('wide', 'width', 'fine', 5, 700, 1),
-    measure('high', 'height', 'fine', 5, 700, 1),
-    measure('deep', 'thickness', 'fine', 1, 320, 1),
-    measure('grams', 'grams', 'share', 0, 30000, 10),
-    { key: 'upright', label: 'stands upright', type: 'yesno' },
+    text('name', 'name', 'What you call it.'),
+    measure('wide', 'width', 'Its width as it is carried.', 'fine', 5, 700, 1),
+    measure('high', 'height', 'Its height as it is carried.', 'fine', 5, 700, 1),
+    measure('deep', 'thickness', 'Its thickness.', 'fine', 1, 320, 1),
+    measure(
+      'grams',
+      'grams',
+      'What it weighs; a strap and a handle are judged by the sum.',
+      'share',
+      0,
+      30000,
+      10,
+    ),
+    {
+      key: 'upright',
+      label: 'stands upright',
+      says: 'It must stand upright in the bag, such as a bottle.',
+      type: 'yesno',
+    },
   ],
 }
 
@@ -120,34 +240,4 @@ export const SHELF_NAMES: Readonly<Record<Shelf, { readonly title: string; reado
   machines: { title: 'Machines', one: 'machine' },
   hardware: { title: 'Hardware', one: 'piece of hardware' },
   things: { title: 'Things carried', one: 'thing' },
-}
-
-export type Good = Stores[Shelf][number]
-
-/**
- * A leather with the thickness its choice asks for; one whose thickness was written over is reckoned with that. What is
- * usual of its tannage, temper and thickness follows them until the maker writes something else.
- */
-function settled(leather: Leather, before: Leather | undefined): Leather {
-  const written = before && before.use === leather.use && before.thickness !== leather.thickness
-  const use = written ? 'own' : leather.use
-  const now = { ...leather, use, thickness: reckonedThickness({ ...leather, use }) }
-  return before ? followingUsual(before, now) : now
-}
-
-/** The stores with one thing put on a shelf in place of the one of its id, or at the end. */
-export function withGood(stores: Stores, shelf: Shelf, good: Good): Stores {
-  const list = stores[shelf] as readonly Good[]
-  const known = list.some((g) => g.id === good.id)
-  const put =
-    shelf === 'leathers'
-      ? settled(good as Leather, list.find((g) => g.id === good.id) as Leather | undefined)
-      : good
-  return { ...stores, [shelf]: known ? list.map((g) => (g.id === good.id ? put : g)) : [...list, put] }
-}
-
-/** The stores without the thing of that id. A shelf keeps its last one: a new job needs something to start with. */
-export function withoutGood(stores: Stores, shelf: Shelf, id: string): Stores {
-  const left = (stores[shelf] as readonly Good[]).filter((g) => g.id !== id)
-  return left.length === 0 ? stores : { ...stores, [shelf]: left }
 }

@@ -2,7 +2,9 @@ export { isUsual, leatherAt, leatherUsed, usualOf } from './leather.js'
 export { type Hardware, type HardwareSort, POSTED, hardwareSchema } from './hardware.js'
 export { type Thing, thingSchema } from './things.js'
 export { densityOf } from './density.js'
-export { COLUMNS, type Column, type Good, SHELF_NAMES, type Shelf, withGood, withoutGood } from './columns.js'
+export type { Column, Shelf } from './column.js'
+export { COLUMNS, SHELF_NAMES } from './columns.js'
+export { type Good, withGood, withoutGood } from './goods.js'
 export {
   CARD,
   CURRENCIES,
@@ -38,4 +40,5 @@ export {
   storesSchema,
   threadSchema,
 } from './schema.js'
+export { type SoldWeight, soldWeights } from './weights.js'
 export { STARTER_STORES } from './starter.js'

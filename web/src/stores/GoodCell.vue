@@ -1,7 +1,15 @@
 <script setup lang="ts">
+import { mdiChevronDown } from '@mdi/js'
 import { computed, ref } from 'vue'
 import { measureSentence, parseWeight, printWeight } from '@drumlin/core/measure'
-import { type Column, type Good, type Thread, parseThreadSize } from '@drumlin/core/stores'
+import {
+  type Column,
+  type Good,
+  type Leather,
+  type Thread,
+  parseThreadSize,
+  soldWeights,
+} from '@drumlin/core/stores'
 import { useSettings } from '../app/settings.js'
 import MeasureField from '../sentence/MeasureField.vue'
 import NameField from '../sentence/NameField.vue'
@@ -26,6 +34,16 @@ const range = computed(() => {
     : `${printWeight(low, settings.unit).replace(/ \w+$/, '')}–${printWeight(high, settings.unit)}`
 })
 
+/** Weights as its tannage is usually sold, to be taken as they are. */
+const sold = computed(() =>
+  props.column.type === 'range'
+    ? soldWeights((props.good as Leather).tannage).map(({ low, high, ticket }) => ({
+        ticket,
+        title: `${low.toFixed(1)}–${high.toFixed(1)} mm`,
+        range: { low: Number(low.toFixed(1)), high: Number(high.toFixed(1)) },
+      }))
+    : [],
+)
 /** What stands in a field that is written rather than stepped. */
 const shown = computed(() => {
   if (props.column.type === 'range') return range.value
@@ -117,6 +135,22 @@ function written(text: string): void {
       :invalid="error !== ''"
       @change="written"
     />
+    <v-menu v-if="sold.length > 0">
+      <template #activator="{ props: opener }">
+        <v-btn v-bind="opener" variant="plain" :aria-label="`Usual weights for ${good.name}`">
+          <v-icon :icon="mdiChevronDown" size="18" />
+        </v-btn>
+      </template>
+      <v-list :aria-label="`Usual weights for ${good.name}`">
+        <v-list-item
+          v-for="w in sold"
+          :key="w.ticket"
+          :title="w.title"
+          :subtitle="w.ticket"
+          @click="emit('change', w.range)"
+        />
+      </v-list>
+    </v-menu>
     <span v-if="error" role="alert" class="error">{{ error }}</span>
   </template>
 </template>

@@ -182,10 +182,7 @@ async function print(): Promise<void> {
 
 <style scoped>
 .cols {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) minmax(0, 1.1fr);
-  gap: 32px;
-  max-width: 1080px;
+  container-type: inline-size;
 }
 h3 {
   font-size: 15px;
@@ -193,13 +190,6 @@ h3 {
 }
 p {
   margin: 4px 0 8px;
-}
-select {
-  font: 600 15px var(--ui);
-  color: var(--ink);
-  background: var(--surface);
-  border: 0;
-  border-bottom: 1px solid var(--hairline);
 }
 .link {
   text-decoration: underline;

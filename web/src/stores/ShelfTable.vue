@@ -1,17 +1,17 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { COLUMNS, type Good, type Leather, SHELF_NAMES, type Shelf } from '@drumlin/core/stores'
+import { COLUMNS, type Good, SHELF_NAMES, type Shelf } from '@drumlin/core/stores'
 import { useStores } from '../job/stores.js'
 import { freeId } from '../shelf/ids.js'
 import GoodCell from './GoodCell.vue'
-import LeatherMore from './LeatherMore.vue'
+import FoldPart from '../parts/FoldPart.vue'
 
 const props = defineProps<{ shelf: Shelf }>()
 const stores = useStores()
 const refused = ref('')
 const removed = ref<Good>()
-/** The leather whose spots, hides and test pieces are laid out. */
-const shown = ref<string>()
+/** The leather whose spots, hides and test pieces are laid out beside. */
+const shown = defineModel<string | undefined>('shown')
 const names = computed(() => SHELF_NAMES[props.shelf])
 const own = computed(() => (stores.own?.[props.shelf] ?? []) as readonly Good[])
 const examples = computed(() => (stores.examples?.[props.shelf] ?? []) as readonly Good[])
@@ -68,45 +68,45 @@ async function putBack(): Promise<void> {
             >
               <v-btn variant="plain" @click="sorting = sorting === c.key ? undefined : c.key">
                 {{ c.label }}{{ sorting === c.key ? ' ▴' : '' }}
+                <v-tooltip activator="parent" location="top" max-width="320" :text="c.says" />
               </v-btn>
             </th>
             <th scope="col"><span class="visually-hidden">what can be done</span></th>
           </tr>
         </thead>
         <tbody>
-          <template v-for="g in rows" :key="g.id">
-            <tr :data-good="g.id">
-              <td v-for="c in COLUMNS[shelf]" :key="c.key">
-                <GoodCell :good="g" :column="c" @change="(to) => change(g, c.key, to)" />
-              </td>
-              <td class="acts">
-                <v-btn
-                  v-if="shelf === 'leathers'"
-                  variant="plain"
-                  class="link"
-                  :aria-label="`More of ${g.name}`"
-                  :aria-expanded="shown === g.id ? 'true' : 'false'"
-                  @click="shown = shown === g.id ? undefined : g.id"
-                >
-                  more
-                </v-btn>
-                <v-btn variant="plain" class="link" :aria-label="`Copy ${g.name}`" @click="copy(g)"
-                  >copy</v-btn
-                >
-                <v-btn variant="plain" class="link" :aria-label="`Remove ${g.name}`" @click="remove(g)"
-                  >remove</v-btn
-                >
-              </td>
-            </tr>
-            <tr v-if="shown === g.id && shelf === 'leathers'">
-              <td :colspan="COLUMNS[shelf].length + 1" class="more">
-                <LeatherMore :leather="g as Leather" @change="take" />
-              </td>
-            </tr>
-          </template>
+          <tr v-for="g in rows" :key="g.id" :data-good="g.id" :class="{ shown: shown === g.id }">
+            <td v-for="c in COLUMNS[shelf]" :key="c.key">
+              <GoodCell :good="g" :column="c" @change="(to) => change(g, c.key, to)" />
+            </td>
+            <td class="acts">
+              <v-btn
+                v-if="shelf === 'leathers'"
+                variant="plain"
+                class="link"
+                :aria-label="`More of ${g.name}`"
+                :aria-expanded="shown === g.id ? 'true' : 'false'"
+                @click="shown = shown === g.id ? undefined : g.id"
+              >
+                more
+              </v-btn>
+              <v-btn variant="plain" class="link" :aria-label="`Copy ${g.name}`" @click="copy(g)">copy</v-btn>
+              <v-btn variant="plain" class="link" :aria-label="`Remove ${g.name}`" @click="remove(g)"
+                >remove</v-btn
+              >
+            </td>
+          </tr>
         </tbody>
       </v-table>
     </div>
+    <FoldPart :title="`What the columns of ${names.title.toLowerCase()} mean`">
+      <dl>
+        <template v-for="c in COLUMNS[shelf]" :key="c.key">
+          <dt>{{ c.label }}</dt>
+          <dd>{{ c.says }}</dd>
+        </template>
+      </dl>
+    </FoldPart>
     <p v-if="refused" role="alert" class="refused">{{ refused }}</p>
     <p v-if="removed" role="status">
       “{{ removed.name }}” was removed; jobs that use it keep their own copy.
@@ -152,10 +152,20 @@ th button {
 .acts button {
   margin-right: 12px;
 }
-.more {
-  white-space: normal;
-  background: var(--ground);
-  padding: 10px 16px;
+tr.shown {
+  background: var(--heather-wash);
+}
+dl {
+  display: grid;
+  grid-template-columns: max-content minmax(0, 70ch);
+  gap: 4px 16px;
+  margin: 0;
+}
+dt {
+  font-weight: 650;
+}
+dd {
+  margin: 0;
 }
 .link {
   text-decoration: underline;

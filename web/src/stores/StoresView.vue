@@ -1,8 +1,10 @@
 <script setup lang="ts">
-import { nextTick, watch } from 'vue'
+import { computed, nextTick, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
-import type { Shelf } from '@drumlin/core/stores'
+import type { Leather, Shelf } from '@drumlin/core/stores'
 import { useStores } from '../job/stores.js'
+import SidePane from '../parts/SidePane.vue'
+import LeatherMore from './LeatherMore.vue'
 import ShelfTable from './ShelfTable.vue'
 
 const stores = useStores()
@@ -19,29 +21,64 @@ watch(
   },
   { immediate: true, flush: 'post' },
 )
+/** The leather of which more is laid out beside the shelves. */
+const more = ref<string>()
+const leather = computed(() => stores.own?.leathers.find((l) => l.id === more.value))
+const refused = ref('')
+async function change(to: Leather): Promise<void> {
+  refused.value = (await stores.put('leathers', to)) ?? ''
+}
 const SHELVES: readonly Shelf[] = ['leathers', 'irons', 'awls', 'threads', 'machines', 'hardware', 'things']
 </script>
 
 <template>
-  <div class="stores">
-    <h1>Stores</h1>
-    <p class="quiet">
-      What lies on your shelves, offered wherever a job asks for it. A job keeps its own copy: changing
-      something here changes no job.
-    </p>
-    <p v-if="stores.notice" role="status">{{ stores.notice }}</p>
-    <ShelfTable v-for="s in SHELVES" :key="s" :shelf="s" />
+  <div class="split">
+    <div class="stores">
+      <h1>Stores</h1>
+      <p class="quiet">
+        What lies on your shelves, offered wherever a job asks for it. A job keeps its own copy: changing
+        something here changes no job.
+      </p>
+      <p v-if="stores.notice" role="status">{{ stores.notice }}</p>
+      <ShelfTable v-for="s in SHELVES" :key="s" v-model:shown="more" :shelf="s" />
+    </div>
+    <SidePane v-if="leather" :label="`More of ${leather.name}`">
+      <div class="beside">
+        <h2>{{ leather.name }}</h2>
+        <p v-if="refused" role="alert" class="refused">{{ refused }}</p>
+        <LeatherMore :leather="leather" @change="change" />
+        <v-btn @click="more = undefined">Close</v-btn>
+      </div>
+    </SidePane>
   </div>
 </template>
 
 <style scoped>
+.split {
+  display: flex;
+  flex: 1;
+  min-height: 0;
+}
 .stores {
   flex: 1;
+  min-width: 0;
   overflow-y: auto;
   padding: 22px 28px;
 }
+.beside {
+  flex: 1;
+  overflow-y: auto;
+  padding: 14px 18px;
+}
+.refused {
+  color: var(--rowan);
+}
 h1 {
   font-size: 22px;
+}
+h2 {
+  margin-bottom: 8px;
+  font-size: 17px;
 }
 @media (max-width: 900px) {
   .stores {
