@@ -4,7 +4,7 @@ import { withDrawn } from '../drawn/index.js'
 import { type EdgeWork, workEdges } from '../edges/index.js'
 import { type LaidUp, layUp, withSkives } from '../layup/index.js'
 import { type SetFitting, fittingsOf, hardwareMarks } from '../fittings/index.js'
-import type { Master, Panel } from '../master/index.js'
+import type { Master, Panel, MasterSize } from '../master/index.js'
 import { type Piece, pieces } from '../reckon/index.js'
 import { type Run, decorJoins, runsOf } from '../stitch/index.js'
 import { reckoner, remembered } from '../working/index.js'
@@ -92,8 +92,8 @@ export function derive(design: Design): Derived {
 }
 
 /** The numbers of a panel's turned edges, once for edges that share them. */
-const edgeSizes = ({ panel, turned, treatments }: EdgeWork) =>
+const edgeSizes = ({ panel, turned, treatments }: EdgeWork): MasterSize[] =>
   [
     ...turned.flatMap(({ turn }) => [turn.atFold, turn.allowance, turn.foldTo, turn.cost]),
     ...treatments.flatMap((t) => t.numbers),
-  ].map((size) => ({ panelId: panel.id, size }))
+  ].map((size) => ({ panelId: panel.id, size, of: 'edges' }))

@@ -1,7 +1,7 @@
 import { FOLDED_CUT } from '../formulas/index.js'
 import { pathLength, point, polygon } from '../geometry/index.js'
-import { type Edge, type Panel, chainsOf, edgeChain } from '../master/index.js'
-import { type Reckon, type Reckoned, given } from '../working/index.js'
+import { type Edge, type MasterSize, type Panel, chainsOf, edgeChain } from '../master/index.js'
+import { type Reckon, given } from '../working/index.js'
 import { type Leathers, layerStuff, panelStuff } from './materials.js'
 import type { DrawnPanel } from './schema.js'
 
@@ -10,7 +10,7 @@ const OVER = 15
 
 export interface BindingMade {
   readonly panel: Panel
-  readonly sizes: readonly { readonly panelId: string; readonly size: Reckoned }[]
+  readonly sizes: readonly MasterSize[]
 }
 
 /** The strips that bind a panel's raw edges: as long as the edge, wide enough to wrap what lies in it. */

@@ -11,7 +11,7 @@ import {
   pathLength,
   segmentTangent,
 } from '../geometry/index.js'
-import type { Edge, EdgeTreatment, Fault, Panel } from '../master/index.js'
+import type { Edge, EdgeTreatment, Fault, MasterSize, Panel } from '../master/index.js'
 import { type Reckon, type Reckoned, given } from '../working/index.js'
 import { bandsOf, edgeSkivesOf } from './skives.js'
 import { foldLine } from './foldLine.js'
@@ -30,7 +30,7 @@ export interface DrawnMade {
   readonly layers: readonly Panel[]
   readonly folds: readonly FoldNumbers[]
   readonly opened: Opened
-  readonly sizes: readonly { readonly panelId: string; readonly size: Reckoned }[]
+  readonly sizes: readonly MasterSize[]
   readonly faults: readonly Fault[]
 }
 

@@ -14,6 +14,7 @@ export type {
   Layup,
   LineCourse,
   Master,
+  MasterSize,
   Match,
   PanelSheet,
   Sheet,

@@ -195,6 +195,13 @@ export type Fault = { readonly panelId: string; readonly at: Point } & (
     }
 )
 
+/** A number makers ask for, of a panel: of the finished outside, the room inside, its turned edges, else of the panel itself. */
+export interface MasterSize {
+  readonly panelId: string
+  readonly size: Reckoned
+  readonly of?: 'outside' | 'inside' | 'edges'
+}
+
 /** What a kind makes of its parameters: panels at finished size and how they lie and hold together. */
 export interface Master {
   readonly panels: readonly Panel[]
@@ -206,7 +213,7 @@ export interface Master {
   /** What it carries, in words. */
   readonly carries: readonly string[]
   /** The numbers makers ask for, by panel, each with its working. */
-  readonly sizes: readonly { readonly panelId: string; readonly size: Reckoned }[]
+  readonly sizes: readonly MasterSize[]
   readonly faults?: readonly Fault[]
   /** The finished work in space, shut (0) to open (1); where there is none, the laid-out work is folded. */
   readonly standing?: (opened: number) => Standing

@@ -14,6 +14,7 @@ import StoragePage from './StoragePage.vue'
 import TopStrip from './TopStrip.vue'
 import WorkTrail from './WorkTrail.vue'
 import { keepFocus } from './focus.js'
+import { wasRenewed } from './older.js'
 import { useKeys } from './keys.js'
 
 /** `begun`: the shelves and the person's settings have been read. */
@@ -39,6 +40,7 @@ const showingKeys = ref(false)
 const [sought, keysAsked] = [ref(false), ref(false)]
 watch(finding, (now) => now && (sought.value = true))
 watch(showingKeys, (now) => now && (keysAsked.value = true))
+const renewed = ref(wasRenewed())
 /** Whether the trail is drawn out where there is no room for it. */
 const trail = ref(false)
 const jobId = computed(() => (typeof route.params.id === 'string' ? route.params.id : undefined))
@@ -150,6 +152,10 @@ useKeys({
       This page is not the pattern. In Drumlin, press Print on the Draft: that gives the pattern at 1:1.
     </p>
     <FindDialog v-if="sought" v-model="finding" :job-id="jobId" @keys="showingKeys = true" />
+    <v-snackbar v-if="renewed" v-model="renewed" :timeout="-1" role="status">
+      A newer Drumlin is served: it has just been loaded. Your work is as it was.
+      <template #actions><v-btn variant="text" @click="renewed = false">Good</v-btn></template>
+    </v-snackbar>
     <KeysDialog v-if="keysAsked" v-model="showingKeys" />
   </v-app>
 </template>

@@ -1,5 +1,6 @@
 import { defineStore } from 'pinia'
 import { ref, watch } from 'vue'
+import type { PaperId } from '@drumlin/core/exchange/paper'
 import type { LengthUnit } from '@drumlin/core/measure'
 import { useTrouble } from './trouble.js'
 import { readSetting, writeSetting } from '../storage/settings.js'
@@ -8,6 +9,8 @@ export type Light = 'chalk' | 'lamp'
 
 /** Countries whose benches measure in inches. */
 const IN_INCHES = /-(US|LR|MM)\b/.test(navigator.language)
+/** Countries whose printers hold Letter: North America, and what took its sizes over. */
+const ON_LETTER = /-(US|CA|MX|PH|CL|CO|CR|DO|GT|NI|PA|PR|SV|VE)\b/.test(navigator.language)
 const inTheDark = (): boolean => matchMedia('(prefers-color-scheme: dark)').matches
 
 /** What belongs to the person at the screen, not to a design: units and light. A first visit follows the country and the system. */
@@ -35,5 +38,7 @@ export const useSettings = defineStore('settings', () => {
     light.value = to
     keep('light', to)
   }
-  return { unit, light, load, setUnit, setLight }
+  /** The paper of the country: what Print takes when nothing else is said. */
+  const paper: PaperId = ON_LETTER ? 'letter' : 'a4'
+  return { unit, light, paper, load, setUnit, setLight }
 })

@@ -23,7 +23,9 @@ const settings = useSettings()
 const derived = computed(() => job.derived!)
 const first = computed(() => derived.value.pieces[0])
 const sizes = computed(() =>
-  derived.value.master.sizes.filter((s) => s.panelId === first.value?.id).map((s) => s.size),
+  derived.value.master.sizes
+    .filter((s) => s.panelId === first.value?.id && s.of !== 'edges')
+    .map((s) => s.size),
 )
 const unfit = useOpenFindings('brief')
 /** Parts this design has; settings decide which. */

@@ -22,11 +22,14 @@ interface Offer {
   readonly label: string
   readonly says: string
 }
+/** The paper of the country stands first: it is what Print takes. */
+const ownFirst = (papers: readonly PaperId[]): readonly PaperId[] =>
+  papers.toSorted((a, b) => Number(b === settings.paper) - Number(a === settings.paper))
 /** A button for each format, and one for each paper of what is printed. */
 const offers = (FORMATS as readonly Known[]).flatMap((format): readonly Offer[] =>
   format.papers.length === 0
     ? [{ format, paper: undefined, label: format.label, says: format.says }]
-    : format.papers.map((paper, k) => ({
+    : ownFirst(format.papers).map((paper, k) => ({
         format,
         paper,
         label: `${k === 0 ? 'Print ' : ''}${PAPERS[paper].short}`,

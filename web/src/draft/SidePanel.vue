@@ -37,9 +37,22 @@ const piece = computed(
   () => props.derived.pieces.find((p) => p.id === props.piece) ?? props.derived.pieces[0]!,
 )
 const sentences = computed(() => props.derived.kind.sentences[piece.value.id] ?? [])
-const sizes = computed(() =>
-  props.derived.master.sizes.filter((s) => s.panelId === piece.value.id).map((s) => s.size),
+/** What is asked first on top; how turned edges are cut stands folded below. */
+const GROUPS = [
+  { of: undefined, title: 'Of the piece' },
+  { of: 'outside', title: 'Finished, outside' },
+  { of: 'inside', title: 'Room inside' },
+] as const
+/** So many lines stand open; more would push everything else out of sight. */
+const FEW = 8
+const own = computed(() => props.derived.master.sizes.filter((s) => s.panelId === piece.value.id))
+const grouped = computed(() =>
+  GROUPS.map(({ of, title }) => ({
+    title,
+    sizes: own.value.filter((s) => s.of === of).map((s) => s.size),
+  })).filter((g) => g.sizes.length > 0),
 )
+const turned = computed(() => own.value.filter((s) => s.of === 'edges').map((s) => s.size))
 const edges = computed(() =>
   piece.value.panel.edges.map((e) => ({
     ...e,
@@ -100,12 +113,18 @@ focusWanted()
           It follows the {{ master?.name.toLowerCase() }}: change that, and this changes with it.
         </p>
       </template>
-      <WorkingBox
-        v-for="(size, i) in sizes"
-        :key="`${piece.id} ${size.key}`"
-        :reckoned="size"
-        :open="i === 0"
-      />
+      <section v-for="(g, k) in grouped" :key="g.title" :aria-label="g.title">
+        <h2 v-if="grouped.length > 1">{{ g.title }}</h2>
+        <WorkingBox
+          v-for="(size, i) in g.sizes"
+          :key="`${piece.id} ${size.key}`"
+          :reckoned="size"
+          :open="k === 0 && i === 0"
+        />
+      </section>
+      <FoldPart v-if="turned.length > 0" title="How its turned edges are cut" :open="turned.length <= FEW">
+        <WorkingBox v-for="size in turned" :key="`${piece.id} ${size.key}`" :reckoned="size" />
+      </FoldPart>
       <template v-if="!drawn">
         <p v-if="chosenEdge" class="edge-said" data-edge-said>
           <strong>{{ chosenEdge.name.charAt(0).toUpperCase() + chosenEdge.name.slice(1) }}</strong>:
@@ -160,6 +179,11 @@ focusWanted()
 h1 {
   font-size: 20px;
   margin-bottom: 8px;
+}
+h2 {
+  margin: 10px 0 2px;
+  color: var(--quiet);
+  font-size: 14px;
 }
 .findings {
   list-style: none;

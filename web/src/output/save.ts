@@ -74,9 +74,9 @@ export async function saveAs(
 export async function saveCoupons(
   leather: Leather,
   iron: Iron,
-  unit: LengthUnit,
+  { unit, paper }: { unit: LengthUnit; paper: PaperId },
   signal: AbortSignal,
 ): Promise<void> {
-  const bytes = await written({ leather, iron, paper: 'a4', unit, date: today() }, signal)
+  const bytes = await written({ leather, iron, paper, unit, date: today() }, signal)
   keep(bytes, 'application/pdf', `test-pieces-${fileName(leather.name)}.pdf`)
 }

@@ -8,13 +8,14 @@ import { useWantedField } from '../sentence/wanted.js'
 /** What is said beside the work: can be widened and folded; a drawer where there is no room for both. */
 const props = defineProps<{ label: string }>()
 const { mdAndUp, width: window } = useDisplay()
-const width = useLocalStorage('side-pane', 330)
+const [NARROWEST, WIDEST] = [280, 640]
+/** A quarter of a wide screen, until the maker draws it to a width of their own. */
+const width = useLocalStorage('side-pane', Math.max(330, Math.min(560, Math.round(window.value / 4.6))))
 const folded = useLocalStorage('side-pane-folded', false)
 const drawn = ref(false)
 /** Who is led to a setting that stands here finds it drawn out. */
 const wanted = useWantedField()
 watch(wanted, (id) => (drawn.value = id !== undefined), { immediate: true })
-const [NARROWEST, WIDEST] = [280, 640]
 const widest = computed(() => Math.min(WIDEST, window.value - 560))
 const set = (to: number): void =>
   void (width.value = Math.max(NARROWEST, Math.min(widest.value, Math.round(to))))

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useElementSize } from '@vueuse/core'
 import { computed, ref, useTemplateRef, watch } from 'vue'
 import { pathData } from '@drumlin/core/drawing'
 import type { Path, Point } from '@drumlin/core/geometry'
@@ -20,8 +21,9 @@ const box = computed(() => {
   return { left, top, width: columns * step, height: rows * step }
 })
 const print = (mm: number): string => printWeightBare(mm, settings.unit)
-/** A screen pixel in mm when the map is some 760 pixels wide. */
-const pixel = computed(() => Math.max(box.value.width / 760, box.value.height / 400))
+const { width: shownWidth } = useElementSize(canvas, { width: 760, height: 400 })
+/** A screen pixel in mm. */
+const pixel = computed(() => box.value.width / Math.max(1, shownWidth.value))
 
 watch(
   () => [props.survey, canvas.value] as const,
@@ -116,7 +118,7 @@ function pressed(event: KeyboardEvent): void {
       :aria-label="`Thickness map, at most ${printWeight(thickest.height, settings.unit)}; arrow keys read a place`"
       :style="{
         aspectRatio: `${box.width} / ${box.height}`,
-        maxWidth: `${(400 * box.width) / box.height}px`,
+        maxWidth: `calc(max(400px, 52dvh) * ${box.width / box.height})`,
       }"
       @pointermove="pointed"
       @pointerdown="pointed"

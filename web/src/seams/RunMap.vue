@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { useElementSize } from '@vueuse/core'
+import { computed, useTemplateRef } from 'vue'
 import type { Derived, SeamRow } from '@drumlin/core/derived'
 import { numbersFor, pathData } from '@drumlin/core/drawing'
 import { boxGrown, boxUnion, boxesMeet } from '@drumlin/core/geometry'
@@ -37,11 +38,13 @@ const view = computed(() => {
     ? `${top} ${-right} ${bottom - top} ${right - left}`
     : `${left} ${top} ${right - left} ${bottom - top}`
 })
-/** mm a pixel takes when the drawing is about 380 px wide and 200 high. */
+const drawing = useTemplateRef<SVGSVGElement>('drawing')
+const { width: shownWidth, height: shownHeight } = useElementSize(drawing, { width: 380, height: 210 })
+/** A screen pixel in mm. */
 const pixel = computed(() => {
   const { left, top, right, bottom } = box.value
   const [wide, high] = tall.value ? [bottom - top, right - left] : [right - left, bottom - top]
-  return Math.max(wide / 380, high / 200)
+  return Math.max(wide / Math.max(1, shownWidth.value), high / Math.max(1, shownHeight.value))
 })
 const outlines = computed(() =>
   sheets.value.map((s) => ({ d: pathData(s.placed), through: props.run.join.through.includes(s.sheet.id) })),
@@ -77,7 +80,7 @@ const here = computed(() => {
 </script>
 
 <template>
-  <svg :viewBox="view" class="map" role="group" aria-label="Where the runs go">
+  <svg ref="drawing" :viewBox="view" class="map" role="group" aria-label="Where the runs go">
     <path
       v-for="(o, i) in outlines"
       :key="i"
@@ -132,7 +135,7 @@ const here = computed(() => {
 .map {
   display: block;
   width: 100%;
-  height: 210px;
+  height: clamp(210px, 36dvh, 560px);
 }
 .sheet {
   fill: none;

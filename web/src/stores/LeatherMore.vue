@@ -46,7 +46,7 @@ async function print(): Promise<void> {
   drawing.value = true
   failed.value = ''
   try {
-    await saveCoupons(props.leather, iron, settings.unit, new AbortController().signal)
+    await saveCoupons(props.leather, iron, settings, new AbortController().signal)
   } catch (error) {
     failed.value = `The sheet could not be made: ${reasonOf(error)}.`
   }

@@ -6,13 +6,13 @@ import type {
   Fitting,
   Hanging,
   Join,
+  MasterSize,
   Panel,
   PanelSheet,
   Riding,
   Stood,
   StrapRun,
 } from '../../master/index.js'
-import type { Reckoned } from '../../working/index.js'
 import { panelSheet } from '../parts/sheets.js'
 import type { Flap } from './parts/flap.js'
 
@@ -41,7 +41,7 @@ export interface Part {
   }[]
   readonly joins: readonly Join[]
   readonly meetings: readonly Meeting[]
-  readonly sizes: readonly { readonly panelId: string; readonly size: Reckoned }[]
+  readonly sizes: readonly MasterSize[]
   readonly concerns: readonly Concern[]
   readonly fits: readonly Fit[]
   readonly fittings: readonly Fitting[]

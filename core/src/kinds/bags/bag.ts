@@ -1,5 +1,5 @@
 import { SEAMS_ROLL, evaluate } from '../../formulas/index.js'
-import type { EdgeTreatment } from '../../master/index.js'
+import type { EdgeTreatment, MasterSize } from '../../master/index.js'
 import type { Leather } from '../../stores/index.js'
 import { type Reckon, type Reckoned, given } from '../../working/index.js'
 import { type Materials, leatherOf } from '../kind.js'
@@ -30,6 +30,10 @@ export interface BagSizes extends Basics {
   readonly outHigh: Reckoned
   readonly outDeep: Reckoned
 }
+
+/** The finished sizes outside, of the panel they are told with. */
+export const outsideSizes = ({ outWide, outHigh, outDeep }: BagSizes, panelId: string): MasterSize[] =>
+  [outWide, outHigh, outDeep].map((size) => ({ panelId, size, of: 'outside' }))
 
 /** A bag being worked out: what was decided, the leathers, and the sizes of its body. */
 export interface Bag {

@@ -1,5 +1,5 @@
 import { firstOf } from '../../lists/index.js'
-import type { Room, Turning } from '../../master/index.js'
+import type { MasterSize, Room, Turning } from '../../master/index.js'
 import type { Leather } from '../../stores/index.js'
 import { type Reckoned, given } from '../../working/index.js'
 import { leatherOf } from '../kind.js'
@@ -21,14 +21,14 @@ const insideOf = (bag: Bag, key: 'wide' | 'high' | 'deep', label: string): Recko
 }
 
 /** The finished sizes inside. */
-export const insideSizes = (bag: Bag, { panels }: Part) =>
+export const insideSizes = (bag: Bag, { panels }: Part): MasterSize[] =>
   (
     [
       ['wide', 'width'],
       ['high', 'height'],
       ['deep', 'depth'],
     ] as const
-  ).map(([key, label]) => ({ panelId: firstOf(panels).id, size: insideOf(bag, key, label) }))
+  ).map(([key, label]) => ({ panelId: firstOf(panels).id, size: insideOf(bag, key, label), of: 'inside' }))
 
 /** The room inside and its mouth: a taper is as deep as its slimmer end lets a thing stand. */
 export function roomOf(bag: Bag, { panels }: Part): Room {

@@ -1,7 +1,7 @@
 import { firstOf } from '../../../lists/index.js'
 import { point, point3 } from '../../../geometry/index.js'
 import { X, Y, Z, minus } from '../axes.js'
-import { type Bag } from '../bag.js'
+import { type Bag, outsideSizes } from '../bag.js'
 import { panelOf, wholePanel } from './boxedPanels.js'
 import { meetings, seams } from './boxedSeams.js'
 import { boxOf, facesOf, type Face } from './boxedSizes.js'
@@ -22,10 +22,11 @@ export function boxedBody(bag: Bag): Body {
     joins: seams(bag, box, faces),
     meetings: meetings(box, faces),
     sizes: [
-      ...[s.wide, s.high, s.deep, box.c, box.w0, box.h0, s.outWide, s.outHigh, s.outDeep].map((size) => ({
+      ...[s.wide, s.high, s.deep, box.c, box.w0, box.h0].map((size) => ({
         panelId: firstOf(panels).id,
         size,
       })),
+      ...outsideSizes(s, firstOf(panels).id),
       ...(box.flap ? [{ panelId: panels.at(-1)!.id, size: box.flap.over }] : []),
     ],
     stood: (opened) => standing(bag, box, faces, 1 - opened),

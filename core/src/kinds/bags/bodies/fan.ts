@@ -4,7 +4,7 @@ import { given } from '../../../working/index.js'
 import { outlineOf, plainPanel } from '../../parts/shape.js'
 import { panelSheet } from '../../parts/sheets.js'
 import { X, minus } from '../axes.js'
-import { type Bag } from '../bag.js'
+import { type Bag, outsideSizes } from '../bag.js'
 import { fanSeams } from './fanSeams.js'
 import { fanOf, sidePanel, type Fan } from './fanSide.js'
 import { standing } from './fanStand.js'
@@ -51,10 +51,8 @@ export function fanBody(bag: Bag): Body {
     ],
     joins: fanSeams(bag, profile, fan),
     sizes: [
-      ...[s.wide, s.high, s.deep, s.outWide, s.outHigh, s.outDeep].map((size) => ({
-        panelId: 'front',
-        size,
-      })),
+      ...[s.wide, s.high, s.deep].map((size) => ({ panelId: 'front', size })),
+      ...outsideSizes(s, 'front'),
       ...[fan.leaf, closedSize].map((size) => ({ panelId: 'side', size })),
       ...(flap ? [{ panelId: 'back', size: flap.over }] : []),
     ],

@@ -3,7 +3,7 @@ import { gussetStrip } from '../../../formulas/index.js'
 import { type Path, point, polyline } from '../../../geometry/index.js'
 import { type Join, type Panel } from '../../../master/index.js'
 import { type Named, box, outlineOf, plainPanel, slopeBand } from '../../parts/shape.js'
-import { type Bag } from '../bag.js'
+import { type Bag, outsideSizes } from '../bag.js'
 import { flapCorners, flapFolds, flapOf } from '../parts/flap.js'
 import { type Body, type Meeting, alone, part } from '../assembly.js'
 import {
@@ -135,7 +135,8 @@ function sideSeam({ bag, profile, strip, wide, w, m }: SetIn, way: 'right' | 'le
 }
 
 const sizesTold = ({ bag: { s }, strip, flap }: SetIn) => [
-  ...[s.wide, strip.length, s.outWide, s.outHigh, s.outDeep].map((size) => ({ panelId: 'body', size })),
+  ...[s.wide, strip.length].map((size) => ({ panelId: 'body', size })),
+  ...outsideSizes(s, 'body'),
   ...[s.deep, s.high].map((size) => ({ panelId: 'side', size })),
   ...(flap ? [{ panelId: 'body', size: flap.over }] : []),
 ]

@@ -3,7 +3,7 @@ import { boxCentre, pathBox, point, point3, shift, type Path } from '../../../ge
 import { type Concern, type Panel, type Stood } from '../../../master/index.js'
 import { plainPanel } from '../../parts/shape.js'
 import { X, Y, Z, flatPart, minus } from '../axes.js'
-import { type Bag } from '../bag.js'
+import { type Bag, outsideSizes } from '../bag.js'
 import { flapCorners, flapFolds, flapOf, flapPart, isFlapEdge, type Flap } from '../parts/flap.js'
 import { SIDE_LAP, cornerMeetings, oneStrip, threeStrips } from './gussets.js'
 import { alone, part, type Body, type Face } from '../assembly.js'
@@ -95,7 +95,8 @@ export function wrapBody(bag: Bag): Body {
     meetings: cornerMeetings(profile, strip, m, gussets),
     corners: cornersOf(bag, 'front', profile, 'gusset'),
     sizes: [
-      ...[s.wide, s.high, s.outWide, s.outHigh, s.outDeep].map((size) => ({ panelId: 'front', size })),
+      ...[s.wide, s.high].map((size) => ({ panelId: 'front', size })),
+      ...outsideSizes(s, 'front'),
       ...[s.deep, strip.length].map((size) => ({ panelId: firstOf(gussets.panels).id, size })),
       ...(flap ? [{ panelId: 'back', size: flap.over }] : []),
     ],
