@@ -1,14 +1,12 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { RouterLink } from 'vue-router'
-import { sayFinding } from '@drumlin/core/check'
 import { pathData } from '@drumlin/core/drawing'
 import { boxUnion, pathBox, pathMoved } from '@drumlin/core/geometry'
 import type { LaidSheet } from '@drumlin/core/layup'
-import { useSettings } from '../app/settings.js'
 import ContentsPanel from '../contents/ContentsPanel.vue'
 import { useOpenFindings } from '../job/about.js'
 import { useJob } from '../job/job.js'
+import FindingNote from '../parts/FindingNote.vue'
 import SentenceLine from '../sentence/SentenceLine.vue'
 import PieceDrawing from '../sheet/PieceDrawing.vue'
 import WorkingBox from '../sentence/WorkingBox.vue'
@@ -19,7 +17,6 @@ import { focusWanted } from '../sentence/wanted.js'
 type Clip = LaidSheet['sheet']['clips'][number]
 defineProps<{ id: string }>()
 const job = useJob()
-const settings = useSettings()
 const derived = computed(() => job.derived!)
 const first = computed(() => derived.value.pieces[0])
 const sizes = computed(() =>
@@ -120,12 +117,7 @@ focusWanted()
         It takes {{ derived.master.carries.join(', ') || 'nothing yet' }}.
       </p>
       <WorkingBox v-for="s in sizes" :key="s.key" :reckoned="s" />
-      <p v-for="f in unfit" :key="f.key" class="unfit" role="alert">
-        <strong>{{ f.rank === 'stop' ? 'Stop' : 'Look' }}</strong> {{ sayFinding(f, settings.unit).what }}
-        <RouterLink :to="{ name: 'draft', params: { id }, query: { finding: f.key } }"
-          >What can be done</RouterLink
-        >
-      </p>
+      <FindingNote v-for="f in unfit" :key="f.key" :finding="f" />
     </section>
   </div>
 </template>
@@ -175,10 +167,6 @@ svg {
   fill-opacity: 0.16;
   stroke: var(--loch);
   stroke-width: 0.3;
-}
-.unfit {
-  border-left: 4px solid var(--rowan);
-  padding-left: 10px;
 }
 @media (max-width: 900px) {
   .brief {

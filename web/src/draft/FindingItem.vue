@@ -6,6 +6,7 @@ import { heed, overrule } from '@drumlin/core/design'
 import { useSettings } from '../app/settings.js'
 import { reasonOf } from '../app/reason.js'
 import { fixesFor } from '../job/findings.js'
+import { RANKS } from '../parts/ranks.js'
 import { useJob } from '../job/job.js'
 import { useStores } from '../job/stores.js'
 import { wasStopped } from '../workers/ask.js'
@@ -16,7 +17,6 @@ const emit = defineEmits<{ show: [finding: Finding] }>()
 const job = useJob()
 const settings = useSettings()
 const stores = useStores()
-const RANKS = { stop: 'Stop', look: 'Look', tip: 'Tip' } as const
 const saying = computed(() => sayFinding(props.finding, settings.unit))
 const reason = computed(() => overruledFor(props.settled, props.finding))
 const fixes = shallowRef<readonly Fix[]>()

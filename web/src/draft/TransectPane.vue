@@ -5,6 +5,7 @@ import type { Transect, TransectLayer } from '@drumlin/core/layup'
 import { OUNCE, printWeight, trimmed } from '@drumlin/core/measure'
 import { useSettings } from '../app/settings.js'
 import TransectTry from './TransectTry.vue'
+import WordHelp from '../help/WordHelp.vue'
 import ChoiceField from '../sentence/ChoiceField.vue'
 
 const props = defineProps<{ transect: Transect; derived: Derived; reach: number }>()
@@ -114,6 +115,7 @@ const totals = computed(() => {
           <span aria-hidden="true">{{ folded ? '▸' : '▾' }}</span> Transect A–A′
         </h2>
       </v-btn>
+      <WordHelp word="transect" />
       <template v-if="!folded">
         <span
           >work <ChoiceField :value="state" label="work" :options="states" @change="(id) => (state = id)"

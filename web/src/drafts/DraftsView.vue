@@ -5,6 +5,7 @@ import { compareDecisions, comparePieces } from '@drumlin/core/compare'
 import { derive } from '@drumlin/core/derived'
 import { takeDesign } from '@drumlin/core/design'
 import { printLength } from '@drumlin/core/measure'
+import WordHelp from '../help/WordHelp.vue'
 import { useSettings } from '../app/settings.js'
 import { useTrouble } from '../app/trouble.js'
 import { useJob } from '../job/job.js'
@@ -81,7 +82,10 @@ const day = (time: number): string =>
 <template>
   <div class="drafts">
     <section class="list" aria-labelledby="kept">
-      <h1 id="kept">Drafts</h1>
+      <div class="row">
+        <h1 id="kept">Drafts</h1>
+        <WordHelp word="draft" />
+      </div>
       <p>
         <v-btn variant="flat" @click="keep">Keep “{{ job.design?.draft }}” as it is now</v-btn>
       </p>

@@ -1,7 +1,5 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { RouterLink } from 'vue-router'
-import { sayFinding } from '@drumlin/core/check'
 import { strapsOf, toBuy } from '@drumlin/core/derived'
 import { type SetFitting, alikeFittings } from '@drumlin/core/fittings'
 import { printLength, printWeight } from '@drumlin/core/measure'
@@ -9,6 +7,7 @@ import { fittedPieces } from '@drumlin/core/overview'
 import { useSettings } from '../app/settings.js'
 import { useOpenFindings } from '../job/about.js'
 import { useJob } from '../job/job.js'
+import FindingNote from '../parts/FindingNote.vue'
 import SentenceLine from '../sentence/SentenceLine.vue'
 import WorkingBox from '../sentence/WorkingBox.vue'
 import FittedPieces from './FittedPieces.vue'
@@ -61,12 +60,7 @@ focusWanted()
     <section v-if="roles.length > 0" aria-label="Hardware of this job" class="roles">
       <SentenceLine v-for="r in roles" :key="r.id" :sentence="`${r.label}: {hardware-${r.id}}.`" />
     </section>
-    <p v-for="f in found" :key="f.key" role="alert" class="found">
-      <strong>{{ f.rank === 'stop' ? 'Stop' : 'Look' }}</strong> {{ sayFinding(f, settings.unit).what }}
-      <RouterLink :to="{ name: 'draft', params: { id }, query: { finding: f.key } }"
-        >What can be done</RouterLink
-      >
-    </p>
+    <FindingNote v-for="f in found" :key="f.key" :finding="f" />
     <FittedPieces v-if="fitted.length > 0" v-model:row="chosen" :fitted="fitted" :job="derived.design" />
     <div v-if="rows.length > 0" class="wide" tabindex="0" role="group" aria-label="Where each is set, table">
       <v-table class="fitted">
@@ -190,13 +184,6 @@ tbody th {
 }
 .words {
   min-width: 12ch;
-}
-.found a {
-  color: var(--loch);
-}
-.found {
-  border-left: 4px solid var(--rowan);
-  padding-left: 10px;
 }
 .roles :deep(.sentence) {
   margin-bottom: 2px;

@@ -3,6 +3,7 @@ import formulas from '../../../docs/formulas.md?raw'
 import glossary from '../../../docs/glossary.md?raw'
 import settings from '../../../docs/settings.md?raw'
 import { Marked } from 'marked'
+import { anchorOf, wordAnchor } from './anchors.js'
 
 /** The makers' docs as they ship with the app, read without a network. */
 export const PAGES = [
@@ -19,14 +20,6 @@ const drawings: Readonly<Record<string, string>> = import.meta.glob('../../../do
   import: 'default',
 })
 
-/** What a heading is reached by: its section where it has one, else its words. */
-export const anchorOf = (heading: string): string =>
-  /^§(\d+)/.exec(heading)?.[1] ??
-  heading
-    .toLowerCase()
-    .replace(/[^a-z0-9]+/g, '-')
-    .replace(/^-|-$/g, '')
-
 export interface HelpPage {
   readonly html: string
   readonly headings: readonly { readonly anchor: string; readonly text: string }[]
@@ -41,6 +34,12 @@ export function helpPage(id: PageId): HelpPage {
         const anchor = anchorOf(text)
         if (depth === 2) headings.push({ anchor, text })
         return `<h${depth} id="${anchor}" tabindex="-1">${this.parser.parseInline(tokens)}</h${depth}>`
+      },
+      // A word of the glossary can be led to; each of several that share a meaning.
+      listitem({ tokens, text }) {
+        const words = /^\*\*(.+?)\*\*/.exec(text)?.[1]?.split(', ') ?? []
+        const anchors = words.map((w) => `<span id="${wordAnchor(w)}" tabindex="-1"></span>`)
+        return `<li>${anchors.join('')}${this.parser.parse(tokens)}</li>`
       },
       image({ href, text }) {
         const url = drawings[`../../../docs/${href}`] ?? href

@@ -1,10 +1,9 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef, useTemplateRef, watch } from 'vue'
-import { RouterLink } from 'vue-router'
-import { sayFinding } from '@drumlin/core/check'
 import { laidUpOf } from '@drumlin/core/layup'
 import { printWeight } from '@drumlin/core/measure'
 import type { Survey } from '@drumlin/core/relief'
+import WordHelp from '../help/WordHelp.vue'
 import { useSettings } from '../app/settings.js'
 import { useOpenFindings } from '../job/about.js'
 import { useJob } from '../job/job.js'
@@ -18,6 +17,7 @@ import SeamGraph from './SeamGraph.vue'
 import SkiveProposals from './SkiveProposals.vue'
 import ThicknessMap from './ThicknessMap.vue'
 import { reasonOf } from '../app/reason.js'
+import FindingNote from '../parts/FindingNote.vue'
 import SidePane from '../parts/SidePane.vue'
 
 defineProps<{ id: string }>()
@@ -142,7 +142,7 @@ const reads = computed(
     </section>
     <SidePane label="What the relief says"
       ><div class="side">
-        <h1>{{ work?.layup.name ?? 'Relief' }}</h1>
+        <h1>{{ work?.layup.name ?? 'Relief' }} <WordHelp word="relief" /></h1>
         <template v-if="survey && derived.works.length > 0">
           <p class="sentence">
             Looking at the work
@@ -208,16 +208,9 @@ const reads = computed(
             <SkiveProposals ref="proposals" :sought="sought" />
           </template>
           <p v-else class="quiet">Nothing is sewn yet, so there is no seam to bring down.</p>
-          <p v-for="f in found" :key="f.key" class="finding" :class="f.rank">
-            <strong>{{ f.rank === 'stop' ? 'Stop' : f.rank === 'look' ? 'Look' : 'Tip' }}</strong>
-            {{ sayFinding(f, settings.unit).what }}
-            <RouterLink :to="{ name: 'draft', params: { id }, query: { finding: f.key } }"
-              >What can be done</RouterLink
-            >
-          </p>
-        </template>
-      </div></SidePane
-    >
+          <FindingNote v-for="f in found" :key="f.key" :finding="f" />
+        </template></div
+    ></SidePane>
   </div>
 </template>
 
@@ -260,13 +253,5 @@ h2 {
   border-top: 1px solid var(--hairline);
   padding-top: 8px;
   margin-top: 8px;
-}
-.finding {
-  border-left: 4px solid var(--gorse-mark);
-  padding-left: 10px;
-  margin: 10px 0 0;
-}
-.finding.stop {
-  border-color: var(--rowan);
 }
 </style>

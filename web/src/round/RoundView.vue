@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { computed, nextTick, onBeforeUnmount, onMounted, ref, shallowRef, useTemplateRef, watch } from 'vue'
-import { sayFinding } from '@drumlin/core/check'
 import { hangingOf, turningOf } from '@drumlin/core/derived'
 import { printLength } from '@drumlin/core/measure'
 import { gapsOf, pictureOf } from '@drumlin/core/space'
@@ -11,6 +10,7 @@ import { savePicture } from '../output/save.js'
 import WorkingBox from '../sentence/WorkingBox.vue'
 import type { RoundScene } from './scene.js'
 import { reasonOf } from '../app/reason.js'
+import FindingNote from '../parts/FindingNote.vue'
 import SidePane from '../parts/SidePane.vue'
 
 defineProps<{ id: string }>()
@@ -192,11 +192,8 @@ const mm = (value: number): string => printLength(value, settings.unit)
             <strong>The {{ g.name }}</strong> stands open by up to {{ mm(g.max) }}.
           </p>
         </template>
-        <p v-for="f in found" :key="f.key" class="apart" role="alert">
-          <strong>{{ f.rank === 'stop' ? 'Stop' : 'Look' }}</strong> {{ sayFinding(f, settings.unit).what }}
-        </p>
-      </div></SidePane
-    >
+        <FindingNote v-for="f in found" :key="f.key" :finding="f" /></div
+    ></SidePane>
   </div>
 </template>
 

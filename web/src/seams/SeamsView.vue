@@ -6,6 +6,7 @@ import { seamPlan, zipFor } from '@drumlin/core/derived'
 import { SEAM_SENTENCES, SEWING_SENTENCES } from '@drumlin/core/kinds'
 import { printLength } from '@drumlin/core/measure'
 import { alongRun } from '@drumlin/core/relief'
+import WordHelp from '../help/WordHelp.vue'
 import { useSettings } from '../app/settings.js'
 import FindingItem from '../draft/FindingItem.vue'
 import OutputRow from '../draft/OutputRow.vue'
@@ -108,7 +109,7 @@ async function show(finding: Finding): Promise<void> {
         <ZipDrawing v-model:chosen="hole" :zip="zip" :run="row.run" />
         <div class="middle">
           <div>
-            <h2>Where it runs</h2>
+            <h2>Where it runs <WordHelp word="run" /></h2>
             <RunMap :derived="derived" :rows="plan.rows" :run="row.run" :hole="hole" @choose="choose" />
           </div>
           <RunTable :plan="plan" :chosen="row.run.join.id" @choose="choose" />

@@ -2,6 +2,7 @@
 import { computed, nextTick, onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import { printLength, printWeight } from '@drumlin/core/measure'
 import type { Run, Zip, ZipSide } from '@drumlin/core/stitch'
+import WordHelp from '../help/WordHelp.vue'
 import { useSettings } from '../app/settings.js'
 
 const props = defineProps<{ zip: Zip; run: Run }>()
@@ -195,6 +196,7 @@ watch(chosen, async (now) => {
       {{ printWeight(hole.stack, settings.unit) }}.{{ mate }}
     </template>
     <template v-else>{{ said.charAt(0).toUpperCase() + said.slice(1) }}.</template>
+    <WordHelp word="zip of a seam" />
   </p>
 </template>
 
