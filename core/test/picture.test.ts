@@ -5,7 +5,8 @@ import { pictureOf } from '@drumlin/core/space'
 import { courseAt, courseOf, coursed, pathLength, point, point3Distance } from '../src/geometry/index.js'
 import { onStage, placeInSpace } from '../src/space/index.js'
 import { BARE, bagOf, sizeOf } from './support/bags.js'
-import { demo, freshOf } from './support/designs.js'
+import { SHADE } from '../src/space/shade.js'
+import { demo, demoWith, freshOf } from './support/designs.js'
 
 const near = (a: { x: number; y: number }, x: number, y: number): void => {
   expect(a.x).toBeCloseTo(x, 9)
@@ -150,5 +151,23 @@ describe('the picture', () => {
       expect(Math.hypot(out.x, out.y, out.z)).toBeCloseTo(1, 9)
       expect(Math.abs(out.x * up.x + out.y * up.y + out.z * up.z)).toBeLessThan(0.2)
     }
+  })
+})
+
+describe('cut edges', () => {
+  test('are drawn as they are finished, turned ones as grain, and no other face with them', () => {
+    const shades = (edge: 'burnished' | 'painted'): number[] => {
+      const derived = demoWith({ 'params.finish': edge })
+      const picture = pictureOf(derived, derived.works[0]!, 1)
+      const mesh = picture.sheets.find((s) => s.panelId === 'outside')!.mesh
+      expect(mesh.shades).toHaveLength(mesh.positions.length / 3)
+      expect([...mesh.shades.slice(0, mesh.grain)].every((s) => s === 1)).toBe(true)
+      return [...new Set([...mesh.shades.slice(mesh.grain)].map((s) => Number(s.toFixed(2))))].sort()
+    }
+    const [burnished, painted] = [shades('burnished'), shades('painted')]
+    expect(burnished).toContain(SHADE.burnished)
+    expect(burnished).not.toContain(SHADE.painted)
+    expect(painted).toContain(SHADE.painted)
+    expect(painted).not.toContain(SHADE.burnished)
   })
 })

@@ -6,7 +6,7 @@ import { finished } from '../src/overview/index.js'
 import { everyDesign } from './support/all.js'
 import { freshOf } from './support/designs.js'
 
-const LOOK = { ink: [0, 0, 0], thread: [255, 0, 0] } as const
+const LOOK = { ink: [0, 0, 0], thread: [255, 0, 0], metal: [0, 255, 0] } as const
 /** A square sheet facing the one who looks, `out` mm nearer, of one colour. */
 const square = (id: string, size: number, out: number, swatch: string): Picture['sheets'][number] => {
   const corners = [
@@ -21,6 +21,7 @@ const square = (id: string, size: number, out: number, swatch: string): Picture[
   const mesh = {
     positions: new Float32Array(corners),
     normals: new Float32Array(normals),
+    shades: new Float32Array(6).fill(1),
     grain: 6,
     outline: new Float32Array(),
   }
@@ -68,6 +69,35 @@ describe('a small picture of what stands', () => {
       (x) => (at(shot, x, 40)[3] ?? 0) > 0 && (at(shot, x, 40)[0] ?? 255) < 160,
     )
     expect(inked.length).toBeGreaterThanOrEqual(2)
+  })
+  test('hardware shows at its true size: a cap whole, a ring with its clear width open', () => {
+    const sheet = square('one', 20, 0, '#ffffff')
+    const green = (sort: 'snap' | 'ring'): number => {
+      const one = {
+        id: sort,
+        sort,
+        at: { x: 0, y: 0, z: 0 },
+        out: { x: 0, y: 0, z: 1 },
+        up: { x: 0, y: 1, z: 0 },
+        across: 16,
+        high: 0,
+        bar: 3,
+      }
+      const shot = snapshotOf({ ...picture([sheet]), hardware: [one] }, { width: 200, height: 200 }, LOOK)!
+      let [count, scale] = [0, 0]
+      for (let k = 0; k < shot.pixels.length; k += 4) {
+        const [r = 0, g = 0, b = 0, cover = 0] = shot.pixels.slice(k, k + 4)
+        if (cover > 0) scale += 1
+        if (g - r > 60 && g - b > 60) count += 1
+      }
+      // As a share of the sheet, which is 40 by 40.
+      return (count / scale) * 1600
+    }
+    expect(green('snap')).toBeGreaterThan(0.75 * Math.PI * 8 ** 2)
+    expect(green('snap')).toBeLessThan(1.25 * Math.PI * 8 ** 2)
+    const wire = Math.PI * (11 ** 2 - 8 ** 2)
+    expect(green('ring')).toBeGreaterThan(0.6 * wire)
+    expect(green('ring')).toBeLessThan(1.25 * wire)
   })
   test('nothing stands, nothing is drawn', () =>
     expect(snapshotOf(picture([]), { width: 10, height: 10 }, LOOK)).toBeUndefined())

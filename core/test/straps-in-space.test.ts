@@ -93,6 +93,7 @@ describe('a piece that lies on others', () => {
       clips: [],
       thickness: () => 2,
       off: (p) => off(p.x),
+      edge: () => 0.5,
       follows: true,
     })
   test('is not broken up where nothing bends below it: two faces a side and two an edge', () => {

@@ -7,7 +7,7 @@ const CARD: Frame = { width: 330, height: 200 }
 /** How far what has no standing of its own is opened, so that its inside is seen. */
 const AJAR = 0.35
 /** Ink and thread of small pictures. */
-export const SMALL: SnapshotLook = { ink: [31, 45, 51], thread: [91, 106, 110] }
+export const SMALL: SnapshotLook = { ink: [31, 45, 51], thread: [91, 106, 110], metal: [185, 188, 180] }
 
 /** How far a thing is opened where it is shown small: bags are shut, wallets ajar. */
 export const ajar = (derived: Derived): number => (derived.master.standing ? 0 : AJAR)

@@ -1,5 +1,5 @@
 import { point3, point3Dot } from '../geometry/index.js'
-import type { Picture, PictureSheet } from '../space/index.js'
+import { type Picture, hardwareMesh } from '../space/index.js'
 import { type Camera, type Frame, cameraFor, doubled } from './camera.js'
 
 /** A picture in pixels: red, green, blue and cover, row by row. */
@@ -11,6 +11,7 @@ export interface Snapshot extends Frame {
 export interface SnapshotLook {
   readonly ink: readonly [number, number, number]
   readonly thread: readonly [number, number, number]
+  readonly metal: readonly [number, number, number]
 }
 
 /** Light from all round and from one lamp, so that faces are told apart. */
@@ -19,8 +20,6 @@ const LIGHT = (() => {
   const length = Math.hypot(1, 1.6, 2)
   return point3(1 / length, 1.6 / length, 2 / length)
 })()
-/** The flesh side and cut edges are a little darker than the grain. */
-const FLESH = 0.84
 /** Where the depth of a sheet goes on by so much otherwise than before, it has an edge, mm. */
 const STEP = 1.2
 /** Thread lies over the leather it sews, mm. */
@@ -79,9 +78,20 @@ function facet(
     }
 }
 
-function sheetOn(canvas: Canvas, camera: Camera, { mesh, swatch }: PictureSheet, owner: number): void {
-  const { positions, normals, grain } = mesh
-  const colour = hex(swatch)
+/** Faces as they are lit, darker by `shades` where there are any. */
+interface Faces {
+  readonly positions: Float32Array
+  readonly normals: Float32Array
+  readonly shades?: Float32Array
+}
+
+function facesOn(
+  canvas: Canvas,
+  camera: Camera,
+  { positions, normals, shades }: Faces,
+  colour: readonly [number, number, number],
+  owner: number,
+): void {
   const corner = (k: number): Corner => {
     const p = point3(positions[3 * k] ?? 0, positions[3 * k + 1] ?? 0, positions[3 * k + 2] ?? 0)
     const normal = point3(normals[3 * k] ?? 0, normals[3 * k + 1] ?? 0, normals[3 * k + 2] ?? 0)
@@ -90,7 +100,7 @@ function sheetOn(canvas: Canvas, camera: Camera, { mesh, swatch }: PictureSheet,
       camera.x + camera.scale * point3Dot(p, camera.right),
       camera.y + camera.scale * point3Dot(p, camera.down),
       point3Dot(p, camera.toEye),
-      k < grain ? lit : lit * FLESH,
+      lit * (shades?.[k] ?? 1),
     ]
   }
   for (let k = 0; 3 * k + 8 < positions.length; k += 3)
@@ -200,7 +210,9 @@ export function snapshotOf(
     depth: new Float32Array(count).fill(-Infinity),
     owner: new Uint16Array(count),
   }
-  picture.sheets.forEach((sheet, i) => sheetOn(canvas, camera, sheet, i + 1))
+  const { sheets, hardware } = picture
+  sheets.forEach((sheet, i) => facesOn(canvas, camera, sheet.mesh, hex(sheet.swatch), i + 1))
+  hardware.forEach((one, i) => facesOn(canvas, camera, hardwareMesh(one), look.metal, sheets.length + i + 1))
   outlined(canvas, look.ink)
   stitched(canvas, camera, picture.stitches, look.thread)
   stitched(canvas, camera, picture.strapStitches, look.thread)

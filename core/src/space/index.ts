@@ -1,4 +1,5 @@
 export { type Gap, gapsOf } from './gaps.js'
+export { type HardwareMesh, hardwareMesh } from './hardwareMesh.js'
 export { type Mesh } from './mesh.js'
 export { type Picture, type PictureHardware, type PictureSheet, pictureOf } from './picture.js'
 export { placeInSpace } from './place.js'

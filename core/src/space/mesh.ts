@@ -8,17 +8,21 @@ import {
   pathPoints,
   point3Along,
   pointMoved,
+  moveBack,
   type Move,
   courseBreaks,
 } from '../geometry/index.js'
 import type { Clip } from '../master/index.js'
 import { type ReadyPart, onCourse, placeOnPart } from './place.js'
+import { SHADE } from './shade.js'
 import { cells, clipped } from './slabs.js'
 
 /** Faces of a piece of leather in space: three numbers a corner, three corners a face. Lengths mm. */
 export interface Mesh {
   readonly positions: Float32Array
   readonly normals: Float32Array
+  /** How dark each corner is drawn, as a share of the swatch. */
+  readonly shades: Float32Array
   /** The first so many corners are the grain side; the flesh side and the cut edges follow. */
   readonly grain: number
   /** Its outline as pairs of places, on both faces. */
@@ -40,6 +44,8 @@ export interface Covered {
   /** Thickness, and how far its middle lies out of the grain side, at a place of the standing panel, mm. */
   readonly thickness: (p: Point) => number
   readonly off: (p: Point) => number
+  /** How dark a cut edge is drawn, at a place of the outline. */
+  readonly edge: (p: Point) => number
   /** It follows what lies under it, so it has to be broken up. */
   readonly follows: boolean
 }
@@ -53,11 +59,13 @@ interface Corner3 {
 class Faces {
   readonly positions: number[] = []
   readonly normals: number[] = []
-  add(corners: readonly Point3[], normal: (i: number) => Point3): void {
+  readonly shades: number[] = []
+  add(corners: readonly Point3[], shade: number, normal: (i: number) => Point3): void {
     corners.forEach((p, i) => {
       const n = normal(i)
       this.positions.push(p.x, p.y, p.z)
       this.normals.push(n.x, n.y, n.z)
+      this.shades.push(shade)
     })
   }
 }
@@ -123,6 +131,7 @@ export function meshOf(parts: readonly ReadyPart[], covered: Covered): Mesh {
   return {
     positions: new Float32Array([...grainSide.positions, ...rest.positions]),
     normals: new Float32Array([...grainSide.normals, ...rest.normals]),
+    shades: new Float32Array([...grainSide.shades, ...rest.shades]),
     grain: grainSide.positions.length / 3,
     outline: new Float32Array(outline),
   }
@@ -140,6 +149,7 @@ function addPart(
     x: part.from.x + part.along.x * s - part.along.y * r,
     y: part.from.y + part.along.y * s + part.along.x * r,
   })
+  const toOutline = moveBack(covered.move)
   const unrolled = polygon.map((p) => {
     const { s, r } = onCourse(part, p)
     return { x: s, y: r }
@@ -171,14 +181,16 @@ function addPart(
   for (const cell of cells(unrolled, along, across))
     addCell(
       cell.map((p) => ({ p, c: corner(p) })),
-      shown,
+      (a, b) =>
+        shown(a, b) ? covered.edge(pointMoved(back((a.x + b.x) / 2, (a.y + b.y) / 2), toOutline)) : undefined,
       to,
     )
 }
 
 function addCell(
   cell: readonly { p: Point; c: Corner3 }[],
-  shown: (a: Point, b: Point) => boolean,
+  /** How dark the cut edge is between two places; undefined where none shows. */
+  edge: (a: Point, b: Point) => number | undefined,
   { grainSide, rest, outline }: { grainSide: Faces; rest: Faces; outline: number[] },
 ): void {
   const up = ({ at, grain, half }: Corner3): Point3 => point3Along(at, grain, half)
@@ -186,18 +198,19 @@ function addCell(
   const faces = earcut(cell.flatMap(({ p }) => [p.x, p.y]))
   for (let i = 0; i < faces.length; i += 3) {
     const three = [faces[i]!, faces[i + 1]!, faces[i + 2]!].map((k) => cell[k]!.c)
-    grainSide.add(three.map(up), (k) => three[k]!.grain)
-    rest.add(three.toReversed().map(down), (k) => {
+    grainSide.add(three.map(up), SHADE.grain, (k) => three[k]!.grain)
+    rest.add(three.toReversed().map(down), SHADE.flesh, (k) => {
       const { x, y, z } = three[2 - k]!.grain
       return { x: -x, y: -y, z: -z }
     })
   }
   cell.forEach((a, i) => {
     const b = cell[(i + 1) % cell.length]!
-    if (!shown(a.p, b.p)) return
+    const shade = edge(a.p, b.p)
+    if (shade === undefined) return
     const [a1, a2, b1, b2] = [up(a.c), down(a.c), up(b.c), down(b.c)]
     const normal = squareTo(a1, b1, a2)
-    rest.add([a1, a2, b1, b1, a2, b2], () => normal)
+    rest.add([a1, a2, b1, b1, a2, b2], shade, () => normal)
     for (const [from, till] of [
       [a1, b1],
       [a2, b2],

@@ -14,6 +14,7 @@ import type { SetFitting } from '../fittings/index.js'
 import type { Run } from '../stitch/index.js'
 import type { HardwareSort } from '../stores/index.js'
 import { type Mesh, meshOf } from './mesh.js'
+import { edgeShadeOf } from './shade.js'
 import { type OnStage, onStage } from './stage.js'
 import { placeInSpace } from './place.js'
 
@@ -104,6 +105,7 @@ export function pictureOf(
           ? (p) => Math.max(0.1, sheetThickness(laid, toWork ? pointMoved(p, toWork) : p) || laid.thickness)
           : () => laid.thickness,
         off: one.off,
+        edge: edgeShadeOf(laid.work!.panel),
         follows: one.rides,
       }),
     }

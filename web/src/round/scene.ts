@@ -24,6 +24,7 @@ import {
   WebGLRenderer,
 } from 'three'
 import { OrbitControls } from 'three/examples/jsm/controls/OrbitControls.js'
+import { groundShade, laidUnder } from './ground.js'
 import { sharpnessOf } from './sharpness.js'
 
 /** How the picture is coloured, from the page’s own tokens. */
@@ -57,11 +58,6 @@ export interface RoundScene {
 /** What belongs to straps and is left out with them. */
 const HELD: ReadonlySet<string> = new Set(['ring', 'buckle', 'loop'])
 
-const colourOf = (swatch: string, dark: number): Color => new Color(swatch).multiplyScalar(dark)
-
-/** Flesh side and cut edges are a little darker than the grain. */
-const FLESH = 0.82
-
 /** Light from all round, and two lamps: from where, and how strong. */
 const AROUND = 1.7
 const LAMPS = [
@@ -75,14 +71,14 @@ const LAMPS = [
  */
 function litColours(mesh: Picture['sheets'][number]['mesh'], swatch: string): Float32Array {
   const colours = new Float32Array(mesh.positions.length)
-  const [grain, flesh] = [colourOf(swatch, 1), colourOf(swatch, FLESH)]
+  const { r, g, b } = new Color(swatch)
   const normal = new Vector3()
   const lamps = LAMPS.map(({ from, strength }) => ({ way: from.clone().normalize(), strength }))
   for (let i = 0; i < colours.length; i += 3) {
     normal.fromArray(mesh.normals, i)
     const light =
-      lamps.reduce((sum, l) => sum + l.strength * Math.max(0, normal.dot(l.way)), AROUND) / Math.PI
-    const { r, g, b } = i / 3 < mesh.grain ? grain : flesh
+      (lamps.reduce((sum, l) => sum + l.strength * Math.max(0, normal.dot(l.way)), AROUND) / Math.PI) *
+      (mesh.shades[i / 3] ?? 1)
     colours.set([r * light, g * light, b * light], i)
   }
   return colours
@@ -153,6 +149,8 @@ export function roundScene(canvas: HTMLCanvasElement): RoundScene {
     light.position.copy(from)
     scene.add(light)
   }
+  const shade = groundShade()
+  scene.add(shade)
   const draw = (): void => renderer.render(scene, camera)
   controls.addEventListener('change', draw)
   const sharpness = sharpnessOf(renderer, (turned) => {
@@ -174,7 +172,9 @@ export function roundScene(canvas: HTMLCanvasElement): RoundScene {
     work.clear()
   }
   const frame = (): void => {
-    const ball = new Box3().setFromObject(work).getBoundingSphere(new Sphere())
+    const box = new Box3().setFromObject(work)
+    const ball = box.getBoundingSphere(new Sphere())
+    laidUnder(shade, box)
     const wide = Math.min(1, camera.aspect)
     const away = (ball.radius / Math.sin(((VIEW / 2) * Math.PI) / 180) / wide) * ROOM
     controls.target.copy(ball.center)
@@ -197,6 +197,7 @@ export function roundScene(canvas: HTMLCanvasElement): RoundScene {
       if (straps) work.add(lines(picture.strapStitches, look.thread))
       const pairs = apart.flatMap(([a, b]) => [a.x, a.y, a.z, b.x, b.y, b.z])
       if (pairs.length > 0) work.add(lines(new Float32Array(pairs), look.stop))
+      laidUnder(shade, new Box3().setFromObject(work))
       draw()
       sharpness.gaugeSoon()
     },
