@@ -17,7 +17,7 @@ test('the pocket book without a job: find, reckon, see it drawn', async ({ page 
 
 test('a number of the job reckoned in the pocket book and used there', async ({ page }) => {
   await openDemo(page)
-  await page.getByRole('button', { name: 'added to the outside' }).click()
+  await page.getByRole('button', { name: 'added to the outside', exact: true }).click()
   await page.getByRole('link', { name: 'reckon it in the pocket book' }).click()
   await write(page, 'what lies between', '2')
   await page.getByRole('button', { name: 'Use it for “added to the outside”' }).click()

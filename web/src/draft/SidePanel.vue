@@ -43,7 +43,7 @@ const GROUPS = [
   { of: 'outside', title: 'Finished, outside' },
   { of: 'inside', title: 'Room inside' },
 ] as const
-/** So many lines stand open; more would push everything else out of sight. */
+/** So many lines stand open, and all of them where the maker draws the edges; more would push everything else out of sight. */
 const FEW = 8
 const own = computed(() => props.derived.master.sizes.filter((s) => s.panelId === piece.value.id))
 const grouped = computed(() =>
@@ -122,7 +122,11 @@ focusWanted()
           :open="k === 0 && i === 0"
         />
       </section>
-      <FoldPart v-if="turned.length > 0" title="How its turned edges are cut" :open="turned.length <= FEW">
+      <FoldPart
+        v-if="turned.length > 0"
+        title="How its turned edges are cut"
+        :open="drawn !== undefined || turned.length <= FEW"
+      >
         <WorkingBox v-for="size in turned" :key="`${piece.id} ${size.key}`" :reckoned="size" />
       </FoldPart>
       <template v-if="!drawn">

@@ -52,7 +52,9 @@ export function useLaid(job: () => string, pieces: () => readonly Piece[], rows:
   /** All of the sheet that is taken: a piece can be laid beyond where rows begin. */
   const lies = computed((): Box => {
     const { placed, width, height } = arrangement.value
-    return boxUnion([{ left: 0, top: 0, right: width, bottom: height }, ...placed.map(placedBox)])
+    const rows = { left: 0, top: 0, right: width, bottom: height }
+    // Rows hold what lies in them, and go on doing so while a point is held.
+    return own.value ? boxUnion([rows, ...placed.map(placedBox)]) : rows
   })
   let unkept = false
   async function write(id: string): Promise<void> {

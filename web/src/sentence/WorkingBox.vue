@@ -81,6 +81,7 @@ const takeBack = (): void => void job.edit(giveBack(props.reckoned.label, [props
             <v-btn
               variant="plain"
               class="term"
+              :aria-label="`Follow: ${step.reckoned.label}`"
               :aria-expanded="followed === step.reckoned.key ? 'true' : 'false'"
               @click="followed = followed === step.reckoned.key ? undefined : step.reckoned.key"
               >{{ step.reckoned.label }}</v-btn>{{ step.line.slice(step.reckoned.label.length) }}

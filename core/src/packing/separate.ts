@@ -1,0 +1,111 @@
+import type { Table } from './layout.js'
+import type { Random } from './random.js'
+import { type Effort, placeFor } from './search.js'
+
+/** How weights grow where things meet, at the least and where they meet deepest, and how they fade where they don’t. */
+const GROWS = { least: 1.2, most: 2 } as const
+const FADES = 0.95
+
+/** How long it goes on without getting better: so many rounds, so many times. */
+export interface Patience {
+  readonly rounds: number
+  readonly strikes: number
+}
+
+/** How much everything meets everything, mm, and each pair of it. */
+export function overlaps(table: Table): { readonly sum: number; readonly pairs: Float64Array } {
+  const { count, layout } = table
+  const pairs = new Float64Array(count ** 2)
+  let sum = 0
+  for (let i = 0; i < count; i += 1)
+    for (let j = i + 1; j < count; j += 1) {
+      const depth = table.depth(i, layout.turn[i]!, layout.x[i]!, layout.y[i]!, j)
+      if (depth === 0) continue
+      pairs[i * count + j] = depth
+      pairs[j * count + i] = depth
+      sum += depth
+    }
+  return { sum, pairs }
+}
+
+function shuffled(list: number[], random: Random): number[] {
+  for (let i = list.length - 1; i > 0; i -= 1) {
+    const k = Math.floor(random() * (i + 1))
+    const [a, b] = [list[i]!, list[k]!]
+    list[i] = b
+    list[k] = a
+  }
+  return list
+}
+
+/** Makes pairs that meet weigh more, and those that don’t less. */
+function weigh(table: Table, pairs: Float64Array): void {
+  const { count, weights } = table
+  let deepest = 0
+  for (const p of pairs) if (p > deepest) deepest = p
+  for (let k = 0; k < count ** 2; k += 1) {
+    const depth = pairs[k]!
+    const by = depth === 0 ? FADES : GROWS.least + ((GROWS.most - GROWS.least) * depth) / deepest
+    weights[k] = Math.max(1, weights[k]! * by)
+  }
+}
+
+/** Moves things that meet until none does; false where that did not come about. The layout left is the best that was met. */
+export function separate(
+  table: Table,
+  effort: Effort,
+  patience: Patience,
+  random: Random,
+  more: () => boolean,
+): { readonly apart: boolean; readonly sum: number } {
+  const { count, layout } = table
+  table.weights.fill(1)
+  let { sum, pairs } = overlaps(table)
+  let least = sum
+  let kept = { turn: layout.turn.slice(), x: layout.x.slice(), y: layout.y.slice() }
+  const keep = (): void => {
+    kept.turn.set(layout.turn)
+    kept.x.set(layout.x)
+    kept.y.set(layout.y)
+    least = sum
+  }
+  const back = (): void => {
+    layout.turn.set(kept.turn)
+    layout.x.set(kept.x)
+    layout.y.set(kept.y)
+  }
+  for (let strike = 0; strike < patience.strikes && sum > 0; strike += 1) {
+    const start = least
+    for (let idle = 0; idle < patience.rounds && sum > 0; idle += 1) {
+      if (!more()) {
+        back()
+        return { apart: least === 0, sum: least }
+      }
+      const meets = Array.from({ length: count }, (_, i) => i).filter((i) => {
+        for (let j = 0; j < count; j += 1) if (pairs[i * count + j]! > 0) return true
+        return false
+      })
+      for (const i of shuffled(meets, random)) {
+        const spot = placeFor(table, i, effort, random)
+        layout.turn[i] = spot.turn
+        layout.x[i] = spot.x
+        layout.y[i] = spot.y
+      }
+      ;({ sum, pairs } = overlaps(table))
+      weigh(table, pairs)
+      if (sum < least) {
+        if (sum < 0.98 * least) idle = 0
+        keep()
+      }
+    }
+    if (sum === 0) break
+    // No headway in all of this: another try from the best with fresh weights, or the end.
+    back()
+    ;({ sum, pairs } = overlaps(table))
+    if (least > 0.98 * start && strike > 0) break
+    kept = { turn: layout.turn.slice(), x: layout.x.slice(), y: layout.y.slice() }
+  }
+  if (sum === 0) least = 0
+  else back()
+  return { apart: least === 0, sum: least }
+}
