@@ -32,6 +32,7 @@ const ROOMS = [
   'compare',
   'drawing',
   'coupons',
+  'packing',
   'exchange',
 ]
 const room = (name) => `^core/src/${name}/`
@@ -71,6 +72,7 @@ const KNOWS = {
   relief: allBut('fit pocketbook overview compare exchange coupons drawing expression'),
   overview: allBut('fit pocketbook compare exchange coupons expression'),
   compare: words('measure geometry stores settings drawn kinds design derived reckon edges master'),
+  packing: words('geometry'),
   coupons: words('measure geometry formulas stores drawing'),
   drawing: words('measure geometry master edges reckon'),
 }

@@ -9,6 +9,7 @@ export type Asked =
   | { readonly command: 'derive' | 'check'; readonly file: string }
   | ExportAsked
   | ReckonAsked
+  | PackAsked
   | { readonly command: 'reckon list'; readonly json: boolean }
   | { readonly command: 'help' }
   | { readonly wrong: string }
@@ -30,6 +31,15 @@ export interface ReckonAsked {
   readonly entry: Entry
   readonly written: Readonly<Record<string, number>>
   readonly json: boolean
+}
+
+/** Pieces of an instance on the shortest strip. */
+export interface PackAsked {
+  readonly command: 'pack'
+  readonly file: string
+  /** Left out: what the instance says, else the usual. */
+  readonly seconds: number | undefined
+  readonly seed: number | undefined
 }
 
 const PAPERS = Object.keys(PAPER_SIZES) as PaperId[]
@@ -62,9 +72,9 @@ function sorted(words: readonly string[], known: readonly string[]): Words | str
   return { files, options }
 }
 
-function one(command: 'derive' | 'check' | 'export', words: Words): Asked | string {
-  if (words.files.length === 0) return wrong(`${command} needs a design file`)
-  if (words.files.length > 1) return wrong(`${command} takes one design file, got ${words.files.length}`)
+function one(command: string, what: string, words: Words): Asked | string {
+  if (words.files.length === 0) return wrong(`${command} needs ${what}`)
+  if (words.files.length > 1) return wrong(`${command} takes ${what}, got ${words.files.length}`)
   return words.files[0]!
 }
 
@@ -94,6 +104,7 @@ export function asked(argv: readonly string[]): Asked {
   if (command === undefined) return wrong('a command is needed')
   if (command === '--help' || command === 'help') return { command: 'help' }
   if (command === 'reckon') return reckonAsked(rest)
+  if (command === 'pack') return packAsked(rest)
   if (command !== 'derive' && command !== 'check' && command !== 'export')
     return wrong(`unknown command ${shortly(command)}`)
   const replace = command === 'export' && rest.includes('--replace')
@@ -102,9 +113,27 @@ export function asked(argv: readonly string[]): Asked {
     command === 'export' ? ['--to', '--out', '--paper', '--unit'] : [],
   )
   if (typeof words === 'string') return wrong(words)
-  const file = one(command, words)
+  const file = one(command, 'one design file', words)
   if (typeof file !== 'string') return file
   return command === 'export' ? exportAsked(words, file, replace) : { command, file }
+}
+
+/** How long it may pack, s, and the seeds there are. */
+const [LONGEST, SEEDS] = [3600, 4294967295] as const
+
+function packAsked(argv: readonly string[]): Asked {
+  const words = sorted(argv, ['--seconds', '--seed'])
+  if (typeof words === 'string') return wrong(words)
+  const file = one('pack', 'one instance file', words)
+  if (typeof file !== 'string') return file
+  const { '--seconds': time, '--seed': start } = words.options
+  const seconds = time === undefined ? undefined : strictly(time)
+  if (seconds !== undefined && !(seconds > 0 && seconds <= LONGEST))
+    return wrong(`--seconds must be above 0 and at most ${LONGEST}, not ${shortly(time ?? '')}`)
+  const seed = start === undefined ? undefined : strictly(start)
+  if (seed !== undefined && !(Number.isInteger(seed) && seed >= 0 && seed <= SEEDS))
+    return wrong(`--seed must be a whole number from 0 to ${SEEDS}, not ${shortly(start ?? '')}`)
+  return { command: 'pack', file, seconds, seed }
 }
 
 /** Reads one number for an input: lengths as makers write them, everything else plain. */
@@ -151,4 +180,5 @@ drumlin export FILE --to ${FORMAT_IDS.join('|')} --out PATH its pattern at 1:1, 
                [--replace]                           writes over a file that is not Drumlin’s own
 drumlin reckon --list                                the pocket book: every quick reckoner with its inputs
 drumlin reckon NAME [--INPUT VALUE …] [--json]       one of them, with its working
+drumlin pack FILE [--seconds N] [--seed N]           pieces on the shortest strip of a width; the instance’s own time, or 30 s
 `

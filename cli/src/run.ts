@@ -2,11 +2,13 @@ import { type Derived, derive, unworkable } from '@drumlin/core/derived'
 import { formatOf } from '@drumlin/core/exchange/formats'
 import { readDesign, readSentence } from '@drumlin/core/exchange/json'
 import { summary } from '@drumlin/core/overview'
+import { readInstance } from '@drumlin/core/packing'
 import { ENTRIES, type Entry, reckonEntry } from '@drumlin/core/pocketbook'
 import { explainLine } from '@drumlin/core/working'
 import { readText, writeWhole } from './files.js'
 import { pdfFonts } from './fonts.js'
-import { type ExportAsked, HELP, type ReckonAsked, asked } from './options.js'
+import { type ExportAsked, HELP, type PackAsked, type ReckonAsked, asked } from './options.js'
+import { pack } from './pack.js'
 import { shortly } from './words.js'
 
 /** What a call prints and the code it ends with: 0 done, 1 a finding is a stop, 2 it could not be done. */
@@ -89,6 +91,17 @@ function reckoned({ entry, written, json }: ReckonAsked): Result {
   return { code: 0, out: `${JSON.stringify(all, null, 2)}\n` }
 }
 
+/** How long it packs where nobody says, s. */
+const PACKS = 30
+
+async function packed({ file, seconds, seed }: PackAsked): Promise<Result> {
+  const read = readInstance(await readText(file))
+  if (!read.ok) return failed(`drumlin: ${shortly(file)}: ${read.why}`)
+  const { instance } = read
+  const answer = await pack(instance, seed ?? instance.seed ?? 1, seconds ?? instance.seconds ?? PACKS)
+  return { code: 0, out: `${JSON.stringify(answer)}\n` }
+}
+
 /** Does what the words after `drumlin` ask. Whatever goes wrong is one line and 2. */
 export async function run(argv: readonly string[]): Promise<Result> {
   try {
@@ -104,6 +117,7 @@ async function done(argv: readonly string[]): Promise<Result> {
   if (words.command === 'help') return { code: 0, out: HELP }
   if (words.command === 'reckon list') return { code: 0, out: listed(words.json) }
   if (words.command === 'reckon') return reckoned(words)
+  if (words.command === 'pack') return packed(words)
   const file = await opened(words.file)
   if ('error' in file) return failed(file.error)
   if (words.command === 'export') return exported(file.derived, words)

@@ -14,8 +14,12 @@ export const TOUCH = 0.002
 /** How two shapes meet at one turn of the second against the first: all their convex parts together. */
 interface Pair {
   readonly planes: Float64Array
+  /** The box of each meeting of parts, four numbers each: left, right, top, bottom. */
+  readonly boxes: Float64Array
   /** Where the planes of each meeting of parts begin, in numbers; one more at the end. */
   readonly starts: Int32Array
+  /** The plane of each that told them apart last: mostly it does so again. */
+  readonly hints: Int32Array
   /** Places at which they just touch, and the box that holds all at which they meet. */
   readonly corners: Float64Array
   readonly left: number
@@ -26,10 +30,24 @@ interface Pair {
 
 const same = (a: number, b: number): boolean => Math.abs(Math.sin((a - b) / 2)) < 1e-9
 
+/** Left, right, top and bottom of places given as pairs of numbers. */
+function boxOf(places: Float64Array): [number, number, number, number] {
+  let [left, right, top, bottom] = [Infinity, -Infinity, Infinity, -Infinity]
+  for (let k = 0; k + 1 < places.length; k += 2) {
+    const [x = 0, y = 0] = [places[k], places[k + 1]]
+    left = Math.min(left, x)
+    right = Math.max(right, x)
+    top = Math.min(top, y)
+    bottom = Math.max(bottom, y)
+  }
+  return [left, right, top, bottom]
+}
+
 function gathered(meetings: readonly Meeting[]): Pair {
   const planes = new Float64Array(meetings.reduce((sum, m) => sum + m.planes.length, 0))
   const corners = new Float64Array(meetings.reduce((sum, m) => sum + m.corners.length, 0))
   const starts = new Int32Array(meetings.length + 1)
+  const boxes = new Float64Array(4 * meetings.length)
   let [at, on] = [0, 0]
   meetings.forEach((m, k) => {
     planes.set(m.planes, at)
@@ -37,16 +55,10 @@ function gathered(meetings: readonly Meeting[]): Pair {
     at += m.planes.length
     on += m.corners.length
     starts[k + 1] = at
+    boxes.set(boxOf(m.corners), 4 * k)
   })
-  let [left, right, top, bottom] = [Infinity, -Infinity, Infinity, -Infinity]
-  for (let k = 0; k + 1 < corners.length; k += 2) {
-    const [x = 0, y = 0] = [corners[k], corners[k + 1]]
-    left = Math.min(left, x)
-    right = Math.max(right, x)
-    top = Math.min(top, y)
-    bottom = Math.max(bottom, y)
-  }
-  return { planes, starts, corners, left, right, top, bottom }
+  const [left, right, top, bottom] = boxOf(corners)
+  return { planes, boxes, starts, hints: starts.slice(0, -1), corners, left, right, top, bottom }
 }
 
 const turned = (outline: readonly Point[], angle: number): Point[] => {
@@ -96,7 +108,10 @@ export class Board {
       angles.forEach((angle, t) => {
         const points = turned(outline, angle)
         const [xs, ys] = [points.map((p) => p.x), points.map((p) => p.y)]
-        this.boxes.set([Math.min(...xs), Math.min(...ys), Math.max(...xs), Math.max(...ys)], 4 * (s * angles.length + t))
+        this.boxes.set(
+          [Math.min(...xs), Math.min(...ys), Math.max(...xs), Math.max(...ys)],
+          4 * (s * angles.length + t),
+        )
       }),
     )
     const relatives: number[] = []
@@ -130,11 +145,19 @@ export class Board {
 export const found = { x: 0, y: 0, depth: 0 }
 
 /** How deep a place lies in what two shapes share, part by part and added up, mm; 0 where they are apart. */
-export function depthIn({ planes, starts, left, right, top, bottom }: Pair, x: number, y: number): number {
+export function depthIn(
+  { planes, boxes, starts, hints, left, right, top, bottom }: Pair,
+  x: number,
+  y: number,
+): number {
   found.depth = 0
   if (x <= left || x >= right || y <= top || y >= bottom) return 0
   let sum = 0
   for (let k = 0; k + 1 < starts.length; k += 1) {
+    const box = 4 * k
+    if (x <= boxes[box]! || x >= boxes[box + 1]! || y <= boxes[box + 2]! || y >= boxes[box + 3]!) continue
+    const hint = hints[k]!
+    if (planes[hint + 2]! - planes[hint]! * x - planes[hint + 1]! * y <= TOUCH) continue
     const end = starts[k + 1]!
     let min = Infinity
     let [nx, ny] = [0, 0]
@@ -144,7 +167,9 @@ export function depthIn({ planes, starts, left, right, top, bottom }: Pair, x: n
       min = depth
       nx = planes[i]!
       ny = planes[i + 1]!
-      if (min <= TOUCH) break
+      if (min > TOUCH) continue
+      hints[k] = i
+      break
     }
     if (min <= TOUCH) continue
     sum += min

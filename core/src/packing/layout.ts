@@ -25,22 +25,74 @@ export interface Push {
   weight: number
 }
 
+/** Two large things that meet weigh more than two small ones: by this power of their areas. */
+const LARGE = 0.5
+
 /** Things laid on a strip, how much each meets each other, and how much that weighs. */
 export class Table {
   readonly count: number
   readonly weights: Float64Array
+  /** What each pair weighs at the least, by its size. */
+  readonly base: Float64Array
   readonly pushes: Push[] = []
+  /** The box of each thing where it lies. */
+  private readonly left: Float64Array
+  private readonly top: Float64Array
+  private readonly right: Float64Array
+  private readonly bottom: Float64Array
 
   constructor(
     readonly board: Board,
     /** The shape of each thing. */
     readonly shape: Int32Array,
-    public layout: Layout,
+    readonly layout: Layout,
     public length: number,
     readonly width: number,
   ) {
     this.count = shape.length
-    this.weights = new Float64Array(this.count ** 2).fill(1)
+    this.weights = new Float64Array(this.count ** 2)
+    this.base = new Float64Array(this.count ** 2)
+    const mean = board.area.reduce((a, b) => a + b, 0) / board.area.length
+    for (let i = 0; i < this.count; i += 1)
+      for (let j = 0; j < this.count; j += 1)
+        this.base[i * this.count + j] =
+          ((board.area[shape[i]!]! * board.area[shape[j]!]!) / mean ** 2) ** LARGE
+    this.weights.set(this.base)
+    this.left = new Float64Array(this.count)
+    this.top = new Float64Array(this.count)
+    this.right = new Float64Array(this.count)
+    this.bottom = new Float64Array(this.count)
+    this.take(layout)
+  }
+
+  /** Lays a thing there. */
+  lay(i: number, turn: number, x: number, y: number): void {
+    const { board, layout, shape } = this
+    layout.turn[i] = turn
+    layout.x[i] = x
+    layout.y[i] = y
+    const at = 4 * (shape[i]! * board.angles.length + turn)
+    this.left[i] = x + board.boxes[at]!
+    this.top[i] = y + board.boxes[at + 1]!
+    this.right[i] = x + board.boxes[at + 2]!
+    this.bottom[i] = y + board.boxes[at + 3]!
+  }
+
+  /** Lays everything as a layout has it. */
+  take({ turn, x, y }: Layout): void {
+    for (let i = 0; i < this.count; i += 1) this.lay(i, turn[i]!, x[i]!, y[i]!)
+  }
+
+  /** How far along the strip anything reaches, mm. */
+  used(): number {
+    let right = 0
+    for (const r of this.right) right = Math.max(right, r)
+    return right
+  }
+
+  /** The middle of a thing’s box. */
+  middle(i: number): readonly [number, number] {
+    return [(this.left[i]! + this.right[i]!) / 2, (this.top[i]! + this.bottom[i]!) / 2]
   }
 
   room(i: number, turn: number): Room {
@@ -76,7 +128,7 @@ export class Table {
   /** What it costs to lay a thing there, or anything above `bound` where it costs more. `push` gathers what pushes it away. */
   cost(i: number, turn: number, x: number, y: number, bound: number, push = false): number {
     const { boxes, angles, gap } = this.board
-    const { shape, layout, count, weights } = this
+    const { shape, count, weights } = this
     const at = 4 * (shape[i]! * angles.length + turn)
     const [left, top, right, bottom] = [
       x + boxes[at]! - gap,
@@ -88,16 +140,23 @@ export class Table {
     let sum = 0
     for (let j = 0; j < count; j += 1) {
       if (j === i) continue
-      const [ox, oy] = [layout.x[j]!, layout.y[j]!]
-      const on = 4 * (shape[j]! * angles.length + layout.turn[j]!)
-      if (ox + boxes[on]! >= right || ox + boxes[on + 2]! <= left) continue
-      if (oy + boxes[on + 1]! >= bottom || oy + boxes[on + 3]! <= top) continue
+      if (
+        this.left[j]! >= right ||
+        this.right[j]! <= left ||
+        this.top[j]! >= bottom ||
+        this.bottom[j]! <= top
+      )
+        continue
       const depth = this.depth(i, turn, x, y, j)
       if (depth === 0) continue
       const weight = weights[i * count + j]!
-      sum += weight * depth
+      // How far they are side by side where they meet: with the depth as much as they share, mm².
+      const across = Math.min(right, this.right[j]!) - Math.max(left, this.left[j]!)
+      const down = Math.min(bottom, this.bottom[j]!) - Math.max(top, this.top[j]!)
+      const price = weight * depth * (Math.abs(found.y) * across + Math.abs(found.x) * down)
+      sum += price
       if (sum > bound) return sum
-      if (push) this.pushes.push({ x: found.x, y: found.y, depth: found.depth, weight: weight * depth })
+      if (push) this.pushes.push({ x: found.x, y: found.y, depth: found.depth, weight: price })
     }
     return sum
   }

@@ -17,11 +17,12 @@ export interface Effort {
   readonly bettered: number
 }
 
-const held = (value: number, min: number, max: number): number => (value < min ? min : value > max ? max : value)
+const held = (value: number, min: number, max: number): number =>
+  value < min ? min : value > max ? max : value
 
 /** Steps shorter than this change nothing a knife could follow, mm. */
 const SHORTEST = 0.01
-const MOST_STEPS = 60
+const MOST_STEPS = 25
 
 /** Moves a spot to where it costs least nearby: out of what it meets, or by steps that grow shorter. */
 export function bettered(table: Table, i: number, spot: Spot, first: number): void {
@@ -43,7 +44,10 @@ export function bettered(table: Table, i: number, spot: Spot, first: number): vo
     let done = false
     for (const p of pushes.slice(0, 3)) if ((done = attempt(x + p.x * p.depth, y + p.y * p.depth))) break
     if (done) continue
-    const [sx, sy, sum] = pushes.reduce(([ax, ay, w], p) => [ax + p.x * p.weight, ay + p.y * p.weight, w + p.weight], [0, 0, 0])
+    const [sx, sy, sum] = pushes.reduce(
+      ([ax, ay, w], p) => [ax + p.x * p.weight, ay + p.y * p.weight, w + p.weight],
+      [0, 0, 0],
+    )
     if (sum > 0 && attempt(x + (sx / sum) * step, y + (sy / sum) * step)) continue
     if (attempt(x + step, y) || attempt(x - step, y) || attempt(x, y + step) || attempt(x, y - step)) continue
     step /= 3
@@ -76,10 +80,18 @@ export function placeFor(table: Table, i: number, effort: Effort, random: Random
   for (let k = 0; k < effort.anywhere; k += 1) {
     const turn = anyTurn()
     const room = table.room(i, turn)
-    look(turn, room.left + random() * (room.right - room.left), room.top + random() * (room.bottom - room.top))
+    look(
+      turn,
+      room.left + random() * (room.right - room.left),
+      room.top + random() * (room.bottom - room.top),
+    )
   }
   for (let k = 0; k < effort.near; k += 1)
-    look(now, here.x + (random() + random() - 1) * size * 0.5, here.y + (random() + random() - 1) * size * 0.5)
+    look(
+      now,
+      here.x + (random() + random() - 1) * size * 0.5,
+      here.y + (random() + random() - 1) * size * 0.5,
+    )
   for (let k = 0; k < effort.touching; k += 1) {
     const j = Math.floor(random() * count)
     if (j === i) continue

@@ -46,7 +46,7 @@ function weigh(table: Table, pairs: Float64Array): void {
   for (let k = 0; k < count ** 2; k += 1) {
     const depth = pairs[k]!
     const by = depth === 0 ? FADES : GROWS.least + ((GROWS.most - GROWS.least) * depth) / deepest
-    weights[k] = Math.max(1, weights[k]! * by)
+    weights[k] = Math.max(table.base[k]!, weights[k]! * by)
   }
 }
 
@@ -59,7 +59,7 @@ export function separate(
   more: () => boolean,
 ): { readonly apart: boolean; readonly sum: number } {
   const { count, layout } = table
-  table.weights.fill(1)
+  table.weights.set(table.base)
   let { sum, pairs } = overlaps(table)
   let least = sum
   let kept = { turn: layout.turn.slice(), x: layout.x.slice(), y: layout.y.slice() }
@@ -70,9 +70,7 @@ export function separate(
     least = sum
   }
   const back = (): void => {
-    layout.turn.set(kept.turn)
-    layout.x.set(kept.x)
-    layout.y.set(kept.y)
+    table.take(kept)
   }
   for (let strike = 0; strike < patience.strikes && sum > 0; strike += 1) {
     const start = least
@@ -87,9 +85,7 @@ export function separate(
       })
       for (const i of shuffled(meets, random)) {
         const spot = placeFor(table, i, effort, random)
-        layout.turn[i] = spot.turn
-        layout.x[i] = spot.x
-        layout.y[i] = spot.y
+        table.lay(i, spot.turn, spot.x, spot.y)
       }
       ;({ sum, pairs } = overlaps(table))
       weigh(table, pairs)

@@ -22,57 +22,55 @@ export interface StripLaid {
   readonly length: number
 }
 
+/** The shapes of what is asked, as they meet each other. */
+export const boardOf = ({ shapes, gap }: StripAsked): Board => new Board(shapes, gap)
+
 /** What is done at all: how closely each place is sought, and how much of the time goes into daring steps. */
 const EFFORT: Effort = { anywhere: 24, near: 12, touching: 24, bettered: 2 }
-const DARING: Patience = { rounds: 60, strikes: 2 }
+const DARING: Patience = { rounds: 60, strikes: 1 }
 const CAREFUL: Patience = { rounds: 50, strikes: 1 }
+const BOLD: Patience = { rounds: 6, strikes: 1 }
 const SHARE_DARING = 0.72
 /** The strip is made shorter by such shares: boldly at first, then as far as it still comes out. */
-const SHORTER = { first: 0.08, daring: 0.008, careful: 0.004, least: 0.0002 } as const
-
-function used(table: Table): number {
-  const { board, layout, shape, count } = table
-  let right = 0
-  for (let i = 0; i < count; i += 1) {
-    const at = 4 * (shape[i]! * board.angles.length + layout.turn[i]!)
-    right = Math.max(right, layout.x[i]! + board.boxes[at + 2]!)
-  }
-  return right
-}
+const SHORTER = { first: 0.08, daring: 0.006, careful: 0.004, least: 0.0002 } as const
 
 /** Draws everything into a shorter strip. */
 function drawnIn(table: Table): void {
   for (let i = 0; i < table.count; i += 1) {
-    const room = table.room(i, table.layout.turn[i]!)
-    if (table.layout.x[i]! > room.right) table.layout.x[i] = Math.max(room.left, room.right)
+    const { turn, x, y } = table.layout
+    const room = table.room(i, turn[i]!)
+    if (x[i]! > room.right) table.lay(i, turn[i]!, Math.max(room.left, room.right), y[i]!)
   }
 }
+
+/** Two that change places lie no farther apart than this in the order of size, as a share of all; the smallest quarter stays. */
+const REACH = 0.5
+const LARGER = 0.75
 
 /** Two of the larger things change places, so that what could not come apart is tried otherwise. */
 function disturbed(table: Table, random: Random): void {
   const { board, shape, layout, count } = table
   if (count < 2) return
-  const bySize = Array.from({ length: count }, (_, i) => i).sort((a, b) => board.area[shape[b]!]! - board.area[shape[a]!]!)
-  const large = bySize.slice(0, Math.max(2, Math.ceil(count * 0.75)))
-  const a = large[Math.floor(random() * large.length)]!
-  const others = large.filter((i) => i !== a && shape[i] !== shape[a])
-  const b = others[Math.floor(random() * others.length)]
+  const bySize = Array.from({ length: count }, (_, i) => i).sort(
+    (a, b) => board.area[shape[b]!]! - board.area[shape[a]!]!,
+  )
+  const reach = Math.max(1, Math.ceil(count * REACH))
+  const first = Math.floor(random() * Math.max(2, Math.ceil(count * LARGER)))
+  const a = bySize[Math.min(first, count - 1)]!
+  const near = bySize
+    .slice(Math.max(0, first - reach), first + reach + 1)
+    .filter((i) => i !== a && shape[i] !== shape[a])
+  const b = near[Math.floor(random() * near.length)]
   if (b === undefined) return
-  const middle = (i: number): readonly [number, number] => {
-    const at = 4 * (shape[i]! * board.angles.length + layout.turn[i]!)
-    return [
-      layout.x[i]! + (board.boxes[at]! + board.boxes[at + 2]!) / 2,
-      layout.y[i]! + (board.boxes[at + 1]! + board.boxes[at + 3]!) / 2,
-    ]
-  }
-  const [ma, mb] = [middle(a), middle(b)]
+  const [ma, mb] = [table.middle(a), table.middle(b)]
   for (const [i, [mx, my], [tx, ty]] of [
     [a, ma, mb],
     [b, mb, ma],
   ] as const) {
     const room = table.room(i, layout.turn[i]!)
-    layout.x[i] = Math.min(Math.max(layout.x[i]! + tx - mx, room.left), Math.max(room.left, room.right))
-    layout.y[i] = Math.min(Math.max(layout.y[i]! + ty - my, room.top), Math.max(room.top, room.bottom))
+    const held = (value: number, min: number, max: number): number => Math.max(min, Math.min(value, max))
+    const [x, y] = [layout.x[i]! + tx - mx, layout.y[i]! + ty - my]
+    table.lay(i, layout.turn[i]!, held(x, room.left, room.right), held(y, room.top, room.bottom))
   }
 }
 
@@ -86,32 +84,43 @@ interface Failed {
  * Lays things on a strip as short as it can. `share` tells how much of what may be spent has been, 0 to 1; the best so far is told to
  * `better` whenever there is a better one. What fits the strip at no turn has to be left out beforehand.
  */
-export function packStrip(asked: StripAsked, share: () => number, better: (laid: StripLaid) => void = () => undefined): StripLaid {
-  const board = new Board(asked.shapes, asked.gap)
+export function packStrip(
+  asked: StripAsked,
+  share: () => number,
+  better: (laid: StripLaid) => void = () => undefined,
+): StripLaid {
+  const board = boardOf(asked)
   const random = randomFrom(asked.seed)
   const start = shelved(board, asked.things, asked.width)
   const table = new Table(board, Int32Array.from(asked.things), copyOf(start), Infinity, asked.width)
-  let best: StripLaid = { board, layout: start, length: used(table) }
+  let best: StripLaid = { board, layout: start, length: table.used() }
   better(best)
-  const take = (layout: Layout): void => {
-    table.layout.turn.set(layout.turn)
-    table.layout.x.set(layout.x)
-    table.layout.y.set(layout.y)
-  }
+  const take = (layout: Layout): void => table.take(layout)
   const attempt = (length: number, patience: Patience, until: number): Failed | undefined => {
     table.length = length
     drawnIn(table)
     const { apart, sum } = separate(table, EFFORT, patience, random, () => share() < until)
     if (!apart) return { layout: copyOf(table.layout), sum }
-    best = { board, layout: copyOf(table.layout), length: used(table) }
+    best = { board, layout: copyOf(table.layout), length: table.used() }
     better(best)
     return undefined
   }
-  explore(table, () => best.length, take, attempt, share, random)
-  let step: number = SHORTER.careful
-  while (share() < 1 && step > SHORTER.least) {
+  for (let until = SHARE_DARING; share() < 1; until = 1) {
+    explore(
+      table,
+      () => best.length,
+      take,
+      attempt,
+      () => share() / until,
+      random,
+    )
+    let step: number = SHORTER.careful
+    while (share() < 1 && step > SHORTER.least) {
+      take(best.layout)
+      if (attempt(best.length * (1 - step), CAREFUL, 1)) step *= 0.75
+    }
     take(best.layout)
-    if (attempt(best.length * (1 - step), CAREFUL, 1)) step *= 0.75
+    disturbed(table, random)
   }
   return best
 }
@@ -127,9 +136,10 @@ function explore(
 ): void {
   let step: number = SHORTER.first
   let pool: Failed[] = []
-  while (share() < SHARE_DARING) {
+  while (share() < 1) {
     const before = copyOf(table.layout)
-    const failed = attempt(length() * (1 - step), DARING, SHARE_DARING)
+    const bold = step > SHORTER.daring
+    const failed = attempt(length() * (1 - step * (bold ? 1 : 0.4 + 1.2 * random())), bold ? BOLD : DARING, 1)
     if (!failed) {
       pool = []
       continue
