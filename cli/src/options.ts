@@ -73,8 +73,8 @@ function sorted(words: readonly string[], known: readonly string[]): Words | str
 }
 
 function one(command: string, what: string, words: Words): Asked | string {
-  if (words.files.length === 0) return wrong(`${command} needs ${what}`)
-  if (words.files.length > 1) return wrong(`${command} takes ${what}, got ${words.files.length}`)
+  if (words.files.length === 0) return wrong(`${command} needs ${/^[aeiou]/.test(what) ? 'an' : 'a'} ${what}`)
+  if (words.files.length > 1) return wrong(`${command} takes one ${what}, got ${words.files.length}`)
   return words.files[0]!
 }
 
@@ -113,7 +113,7 @@ export function asked(argv: readonly string[]): Asked {
     command === 'export' ? ['--to', '--out', '--paper', '--unit'] : [],
   )
   if (typeof words === 'string') return wrong(words)
-  const file = one(command, 'one design file', words)
+  const file = one(command, 'design file', words)
   if (typeof file !== 'string') return file
   return command === 'export' ? exportAsked(words, file, replace) : { command, file }
 }
@@ -124,7 +124,7 @@ const [LONGEST, SEEDS] = [3600, 4294967295] as const
 function packAsked(argv: readonly string[]): Asked {
   const words = sorted(argv, ['--seconds', '--seed'])
   if (typeof words === 'string') return wrong(words)
-  const file = one('pack', 'one instance file', words)
+  const file = one('pack', 'instance file', words)
   if (typeof file !== 'string') return file
   const { '--seconds': time, '--seed': start } = words.options
   const seconds = time === undefined ? undefined : strictly(time)

@@ -162,3 +162,64 @@ describe('a bag', () => {
     expect(readFileSync(pdf).subarray(0, 5).toString()).toBe('%PDF-')
   })
 })
+
+describe('pack', () => {
+  const instance = (pieces: object[]): string => {
+    const file = out('strip.json')
+    writeFileSync(file, JSON.stringify({ name: 'strip', sheet: { width: 60, length: 400 }, gap: 2, pieces }))
+    return file
+  }
+  const flap = {
+    id: 'flap',
+    outline: [
+      [0, 0],
+      [50, 0],
+      [50, 28],
+      [0, 28],
+    ],
+    count: 4,
+    turns: [0, 90],
+  }
+  test('lays every piece on the strip and says where, with what finds no room', async () => {
+    const wide = {
+      id: 'wide',
+      outline: [
+        [0, 0],
+        [70, 0],
+        [70, 61],
+        [0, 61],
+      ],
+      count: 1,
+      turns: [0, 180],
+    }
+    const {
+      code,
+      out: text,
+      error,
+    } = await run(['pack', instance([flap, wide]), '--seconds', '0.4', '--seed', '3'])
+    expect(error).toBeUndefined()
+    expect(code).toBe(0)
+    const answer = JSON.parse(text!) as {
+      placed: { id: string; x: number; turn: number }[]
+      unplaced: string[]
+    }
+    expect(answer.unplaced).toEqual(['wide'])
+    expect(answer.placed.map((p) => p.id)).toEqual(['flap', 'flap', 'flap', 'flap'])
+    // One after the other at the worst: 28 mm each with 2 mm for the knife between.
+    const right = Math.max(...answer.placed.map((p) => p.x + (p.turn === 90 ? 0 : 50)))
+    expect(right).toBeGreaterThan(101.99)
+    expect(right).toBeLessThan(118.01)
+  })
+  test.each([
+    [['pack'], 'pack needs an instance file'],
+    [['pack', 'a.json', '--seconds', '0'], '--seconds must be above 0'],
+    [['pack', 'a.json', '--seed', '1.5'], '--seed must be a whole number'],
+    [['pack', out('none.json')], 'cannot be read (ENOENT)'],
+    [['pack', demo], 'sheet: '],
+  ])('is refused on one line: %#', async (words, why) => {
+    const { code, error } = await run(words)
+    expect(code).toBe(2)
+    expect(error).toContain(why)
+    expect(error).not.toContain('\n')
+  })
+})
