@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { type StripLaid, answerOf, askedOf, packStrip, readInstance } from '@drumlin/core/packing'
+import { type StripLaid, packStrip } from '@drumlin/core/packing'
 import {
   overlayRegions,
   pathArea,
@@ -13,6 +13,7 @@ import {
 import { Board, depthIn } from '../src/packing/board.js'
 import { convexParts } from '../src/packing/convex.js'
 import { randomFrom } from '../src/packing/random.js'
+import { rounds } from './support/rounds.js'
 
 const RIGHT = Math.PI / 2
 const QUARTERS = [0, RIGHT, 2 * RIGHT, 3 * RIGHT]
@@ -43,11 +44,6 @@ const turned = (outline: readonly Point[], angle: number, x: number, y: number):
 const shared = (a: readonly Point[], b: readonly Point[]): number =>
   regionArea(overlayRegions(polygon([...a]), polygon([...b])).both)
 
-/** So many rounds of work: the same on every machine, whatever its clock says. */
-const rounds = (most: number): (() => number) => {
-  let done = 0
-  return () => (done += 1) / most
-}
 const laidOutlines = (asked: Parameters<typeof packStrip>[0], { board, layout }: StripLaid): Point[][] =>
   asked.things.map((shape, i) =>
     turned(asked.shapes[shape]!.outline, board.angles[layout.turn[i]!]!, layout.x[i]!, layout.y[i]!),
@@ -183,125 +179,6 @@ describe('a strip', () => {
     // What was had by shelves alone leaves a quarter empty; this much any maker finds by hand.
     const used = shapes.reduce((sum, s) => sum + area(s.outline), 0) / (120 * laid.length)
     expect(used).toBeGreaterThan(0.75)
-  })
-})
-
-describe('an instance', () => {
-  const instance = (more: object = {}): string =>
-    JSON.stringify({
-      name: 'two',
-      sheet: { width: 50, length: 60 },
-      gap: 1,
-      pieces: [
-        {
-          id: 'a',
-          outline: [
-            [0, 0],
-            [40, 0],
-            [40, 20],
-            [0, 20],
-          ],
-          count: 2,
-          turns: [0, 90],
-        },
-        {
-          id: 'wide',
-          outline: [
-            [0, 0],
-            [70, 0],
-            [70, 70],
-            [0, 70],
-          ],
-          count: 1,
-          turns: [0],
-        },
-      ],
-      ...more,
-    })
-  test('what is too wide, and what reaches beyond the sheet, is named and not placed', () => {
-    const read = readInstance(instance())
-    if (!read.ok) throw new Error(read.why)
-    const { asked, tooWide } = askedOf(read.instance, 1)
-    expect(tooWide).toEqual(['wide'])
-    const answer = answerOf(read.instance, asked.things, packStrip(asked, rounds(30)), tooWide)
-    expect(answer.placed.map((p) => p.id)).toEqual(['a', 'a'])
-    expect(answer.placed.every((p) => p.turn === 0 || p.turn === 90)).toBe(true)
-    expect(answer.unplaced).toEqual(['wide'])
-    const short = readInstance(instance({ sheet: { width: 50, length: 21 } }))
-    if (!short.ok) throw new Error(short.why)
-    const one = askedOf(short.instance, 1)
-    const cut = answerOf(short.instance, one.asked.things, packStrip(one.asked, rounds(30)), one.tooWide)
-    expect([cut.placed.length + cut.unplaced.length, cut.unplaced.length]).toEqual([3, 2])
-  })
-  test.each([
-    ['{', 'it is not JSON'],
-    ['{}', 'name: '],
-    [instance({ gap: -1 }), 'gap: '],
-    [instance({ sheet: { width: 0, length: 5 } }), 'sheet.width: '],
-    [
-      instance({
-        pieces: [
-          {
-            id: 'a',
-            outline: [
-              [0, 0],
-              [1, 0],
-            ],
-            count: 1,
-            turns: [0],
-          },
-        ],
-      }),
-      'pieces.0.outline: ',
-    ],
-    [
-      instance({
-        pieces: [
-          {
-            id: 'bow',
-            outline: [
-              [0, 0],
-              [9, 9],
-              [9, 0],
-              [0, 9],
-            ],
-            count: 1,
-            turns: [0],
-          },
-        ],
-      }),
-      'the outline of “bow” crosses itself',
-    ],
-    [
-      instance({
-        pieces: [
-          {
-            id: 'a',
-            outline: [
-              [0, 0],
-              [1, 0],
-              [1, 1],
-            ],
-            count: 499,
-            turns: [0],
-          },
-          {
-            id: 'b',
-            outline: [
-              [0, 0],
-              [1, 0],
-              [1, 1],
-            ],
-            count: 2,
-            turns: [0],
-          },
-        ],
-      }),
-      '501 in all; up to 500',
-    ],
-  ])('that is wrong is refused with what and where: %#', (text, why) => {
-    const read = readInstance(text)
-    expect(read.ok ? '' : read.why).toContain(why)
   })
 })
 
