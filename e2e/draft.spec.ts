@@ -155,3 +155,51 @@ test('a name being written is not overwritten while something else is saved', as
   await draft.press('Enter')
   await expect(page.getByRole('button', { name: 'Undo “call it third draft”' })).toBeVisible()
 })
+
+test('a piece is laid elsewhere by hand and stays; a term of a working is followed and written over', async ({
+  page,
+}) => {
+  await openDemo(page)
+  const handle = page.getByRole('slider', { name: 'Lay the Outside elsewhere on the sheet' })
+  const first = await handle.getAttribute('aria-valuetext')
+  const box = (await handle.boundingBox())!
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2)
+  await page.mouse.down()
+  await page.mouse.move(box.x + 60, box.y + 30, { steps: 4 })
+  await page.mouse.up()
+  await handle.focus()
+  await page.keyboard.press('ArrowRight')
+  const moved = await handle.getAttribute('aria-valuetext')
+  expect(moved).not.toBe(first)
+  await expect(page.getByRole('button', { name: 'Lay out anew' })).toBeVisible()
+  await accessible(page)
+  // Kept where it rests, on this machine; the design and its log know nothing of it.
+  await page.waitForTimeout(500)
+  await page.reload()
+  await expect(handle).toHaveAttribute('aria-valuetext', moved!)
+  await expect(page.getByRole('button', { name: 'Undo', exact: true })).toBeDisabled()
+  await page.getByRole('button', { name: 'Lay out anew' }).click()
+  await expect(handle).toHaveAttribute('aria-valuetext', first!)
+
+  await page.getByRole('button', { name: 'Follow: inside width' }).click()
+  const own = page.getByLabel('Working of inside width')
+  await expect(own).toContainText('inside width 204.4 = 2 × 102.2')
+  await own.getByRole('button', { name: 'Follow: half', exact: true }).click()
+  await expect(page.getByLabel('Working of half').first()).toContainText('the largest of')
+  await write(page, 'inside width', '210')
+  await expect(page.getByRole('button', { name: 'Undo “inside width, your own”' })).toBeVisible()
+  await expect.poll(() => shownSize(page, 'outside.width')).toBe('213.8 mm')
+})
+
+test('hardware is ringed on its pieces, with the number of its row', async ({ page }) => {
+  await page.goto('/')
+  await page.getByRole('link', { name: 'Galley tote' }).click()
+  await page.getByRole('link', { name: /^Fittings/ }).click()
+  const rings = page.getByRole('button', { name: /^1: snap/ })
+  await expect(rings).toHaveCount(4)
+  await rings.first().focus()
+  await page.keyboard.press('Enter')
+  await expect(rings.first()).toHaveAttribute('aria-pressed', 'true')
+  await expect(page.locator('tr.chosen')).toContainText('snap at the back')
+  await accessible(page)
+})

@@ -19,11 +19,16 @@ const WIDTHS = [260, 420, 640, 900, 1300, 1900] as const
 /** Room for a name under each, mm on the sheet as it is usually shown. */
 const GAP = 30
 
+/** Room for a name under each piece, pixels. */
+const NAME = 20
 const laid = computed(() => {
-  const all = WIDTHS.map((w) => arrangeInRows(props.fitted, ({ piece }) => piece.cut, w, GAP, 'lie'))
   const scale = (a: { width: number; height: number }): number =>
     Math.min(SCREEN.width / (a.width + 2 * GAP), SCREEN.height / (a.height + 2 * GAP))
-  return all.reduce((a, b) => (scale(b) > scale(a) ? b : a))
+  const rows = (width: number, gap: number) =>
+    arrangeInRows(props.fitted, ({ piece }) => piece.cut, width, gap, 'lie')
+  const tried = WIDTHS.map((width) => ({ width, shown: scale(rows(width, GAP)) }))
+  const { width, shown } = tried.reduce((a, b) => (b.shown > a.shown ? b : a))
+  return rows(width, Math.max(GAP, NAME / shown))
 })
 const box = computed(() =>
   boxGrown({ left: 0, top: 0, right: laid.value.width, bottom: laid.value.height }, GAP),
