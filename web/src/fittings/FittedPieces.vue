@@ -39,11 +39,11 @@ const pixel = computed(() =>
     (box.value.bottom - box.value.top) / SCREEN.height,
   ),
 )
-/** A name stands in the middle of its piece, or under one that is too low for it. */
+/** A name stands in the middle of its piece, or under one that is too low or too narrow for it. */
 const names = computed(() =>
   laid.value.placed.map(({ item: { piece }, move }) => {
     const { left, right, top, bottom } = pathBox(pathMoved(piece.cut, move))
-    const low = bottom - top < 60 * pixel.value
+    const low = bottom - top < 60 * pixel.value || right - left < 7 * piece.name.length * pixel.value
     return {
       name: piece.name,
       x: (left + right) / 2,
