@@ -35,11 +35,11 @@ const shot = async (name) => {
 await page.goto(`http://localhost:${PORT}/`)
 await page.getByRole('link', { name: 'Deckhand’s fold' }).waitFor()
 // The cards in sight have been drawn.
-await page.waitForFunction(() =>
+await page.waitForFunction(`
   [...document.querySelectorAll('.card')]
     .filter((card) => card.getBoundingClientRect().top < innerHeight)
-    .every((card) => card.querySelector('.picture canvas, .picture svg')),
-)
+    .every((card) => card.querySelector('.picture canvas, .picture svg'))
+`)
 await shot('shelf')
 await page.getByRole('link', { name: 'Deckhand’s fold' }).click()
 await page.getByRole('button', { name: 'Leave the notes' }).click()
