@@ -147,6 +147,17 @@ describe('a strip', () => {
       ),
       { seed: 5, numRuns: 60 },
     ))
+  test('a strap that lies only along is never laid shorter than it is, and no layout is told that is longer', () => {
+    const shapes = [
+      { outline: rectangle(300, 30), turns: [0] },
+      { outline: rectangle(40, 40), turns: QUARTERS },
+    ]
+    const asked = { width: 80, gap: 0, seed: 2, shapes, things: [0, 1, 1, 1, 1] }
+    const lengths: number[] = []
+    const laid = packStrip(asked, rounds(60), (better) => lengths.push(better.length))
+    expect(laid.length).toBeCloseTo(300, 6)
+    expect(lengths).toEqual(lengths.toSorted((a, b) => b - a))
+  })
   test('the same seed and rounds come to the same, another seed to something else', () => {
     const asked = (seed: number) => ({
       width: 100,

@@ -1,4 +1,4 @@
-import type { Table } from './layout.js'
+import { type Table, copyOf } from './layout.js'
 import type { Random } from './random.js'
 import { type Effort, placeFor } from './search.js'
 
@@ -13,7 +13,7 @@ export interface Patience {
 }
 
 /** How much everything meets everything, mm, and each pair of it. */
-export function overlaps(table: Table): { readonly sum: number; readonly pairs: Float64Array } {
+function overlaps(table: Table): { readonly sum: number; readonly pairs: Float64Array } {
   const { count, layout } = table
   const pairs = new Float64Array(count ** 2)
   let sum = 0
@@ -62,16 +62,14 @@ export function separate(
   table.weights.set(table.base)
   let { sum, pairs } = overlaps(table)
   let least = sum
-  let kept = { turn: layout.turn.slice(), x: layout.x.slice(), y: layout.y.slice() }
+  const kept = copyOf(layout)
   const keep = (): void => {
     kept.turn.set(layout.turn)
     kept.x.set(layout.x)
     kept.y.set(layout.y)
     least = sum
   }
-  const back = (): void => {
-    table.take(kept)
-  }
+  const back = (): void => table.take(kept)
   for (let strike = 0; strike < patience.strikes && sum > 0; strike += 1) {
     const start = least
     for (let idle = 0; idle < patience.rounds && sum > 0; idle += 1) {
@@ -99,7 +97,6 @@ export function separate(
     back()
     ;({ sum, pairs } = overlaps(table))
     if (least > 0.98 * start && strike > 0) break
-    kept = { turn: layout.turn.slice(), x: layout.x.slice(), y: layout.y.slice() }
   }
   if (sum === 0) least = 0
   else back()

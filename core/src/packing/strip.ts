@@ -1,4 +1,4 @@
-import { Board, type Shape } from './board.js'
+import { Board, type Shape, TOUCH } from './board.js'
 import { type Layout, Table, copyOf } from './layout.js'
 import { type Random, randomFrom } from './random.js'
 import type { Effort } from './search.js'
@@ -74,6 +74,22 @@ function disturbed(table: Table, random: Random): void {
   }
 }
 
+/** How long the longest thing is at the turn that takes the least of the strip, mm. */
+function longest({ board, shape, width }: Table): number {
+  let most = 0
+  for (const s of new Set(shape)) {
+    let least = Infinity
+    for (const turn of board.turnsOf[s] ?? []) {
+      const [left = 0, top = 0, right = 0, bottom = 0] = board.boxes.subarray(
+        4 * (s * board.angles.length + turn),
+      )
+      if (bottom - top <= width + TOUCH) least = Math.min(least, right - left)
+    }
+    if (least < Infinity) most = Math.max(most, least)
+  }
+  return most
+}
+
 /** A layout that did not come apart, and how far it was from it. */
 interface Failed {
   readonly layout: Layout
@@ -95,31 +111,34 @@ export function packStrip(
   const table = new Table(board, Int32Array.from(asked.things), copyOf(start), Infinity, asked.width)
   let best: StripLaid = { board, layout: start, length: table.used() }
   better(best)
-  const take = (layout: Layout): void => table.take(layout)
-  const attempt = (length: number, patience: Patience, until: number): Failed | undefined => {
+  const floor = longest(table)
+  /** Nothing is shorter than its longest piece: then there is no more to do. */
+  const spent = (): number => (best.length <= floor + TOUCH ? 1 : share())
+  const attempt = (shorter: number, patience: Patience): Failed | undefined => {
+    const length = Math.max(shorter, floor)
     table.length = length
     drawnIn(table)
-    const { apart, sum } = separate(table, EFFORT, patience, random, () => share() < until)
-    if (!apart) return { layout: copyOf(table.layout), sum }
+    const { apart, sum } = separate(table, EFFORT, patience, random, () => spent() < 1)
+    // What is longer than the strip at its turn sticks out of it: that is no shorter layout.
+    if (!apart || table.used() > length + TOUCH) return { layout: copyOf(table.layout), sum }
     best = { board, layout: copyOf(table.layout), length: table.used() }
     better(best)
     return undefined
   }
-  for (let until = SHARE_DARING; share() < 1; until = 1) {
+  for (let until = SHARE_DARING; spent() < 1; until = 1) {
     explore(
       table,
       () => best.length,
-      take,
       attempt,
-      () => share() / until,
+      () => spent() / until,
       random,
     )
     let step: number = SHORTER.careful
-    while (share() < 1 && step > SHORTER.least) {
-      take(best.layout)
-      if (attempt(best.length * (1 - step), CAREFUL, 1)) step *= 0.75
+    while (spent() < 1 && step > SHORTER.least) {
+      table.take(best.layout)
+      if (attempt(best.length * (1 - step), CAREFUL)) step *= 0.75
     }
-    take(best.layout)
+    table.take(best.layout)
     disturbed(table, random)
   }
   return best
@@ -129,8 +148,7 @@ export function packStrip(
 function explore(
   table: Table,
   length: () => number,
-  take: (layout: Layout) => void,
-  attempt: (length: number, patience: Patience, until: number) => Failed | undefined,
+  attempt: (length: number, patience: Patience) => Failed | undefined,
   share: () => number,
   random: Random,
 ): void {
@@ -139,20 +157,20 @@ function explore(
   while (share() < 1) {
     const before = copyOf(table.layout)
     const bold = step > SHORTER.daring
-    const failed = attempt(length() * (1 - step * (bold ? 1 : 0.4 + 1.2 * random())), bold ? BOLD : DARING, 1)
+    const failed = attempt(length() * (1 - step * (bold ? 1 : 0.4 + 1.2 * random())), bold ? BOLD : DARING)
     if (!failed) {
       pool = []
       continue
     }
-    if (step > SHORTER.daring) {
+    if (bold) {
       step = Math.max(SHORTER.daring, step / 2)
-      take(pool.length === 0 ? before : failed.layout)
+      table.take(before)
       continue
     }
     pool = [...pool, failed].sort((a, b) => a.sum - b.sum).slice(0, 12)
     // The nearer one was to coming apart the likelier it is tried again.
     const again = pool[Math.floor(random() ** 2 * pool.length)]
-    if (again) take(again.layout)
+    if (again) table.take(again.layout)
     disturbed(table, random)
   }
 }

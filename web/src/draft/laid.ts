@@ -1,16 +1,13 @@
 import { useDebounceFn } from '@vueuse/core'
 import { type Ref, computed, onScopeDispose, ref, shallowRef, watch } from 'vue'
-import { type Box, type Move, type Point, boxUnion, pathBox, pathMoved } from '@drumlin/core/geometry'
+import { type Box, type Point, boxUnion, pathBox, pathMoved } from '@drumlin/core/geometry'
 import type { Arrangement, Piece, Placed } from '@drumlin/core/reckon'
 import { useTrouble } from '../app/trouble.js'
-import { readLaid, writeLaid } from '../storage/laid.js'
+import { type Laid, readLaid, writeLaid } from '../storage/laid.js'
 import { keptRows } from './arrange.js'
 
 /** A piece that is dragged is kept where it rests, not at every step, ms. */
 const RESTS = 200
-
-/** Where the maker laid each piece on the sheet, by its id. */
-export type Laid = Readonly<Record<string, Move>>
 
 export const placedBox = ({ item, move }: Placed<Piece>): Box => pathBox(pathMoved(item.cut, move))
 

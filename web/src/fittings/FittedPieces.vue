@@ -16,7 +16,7 @@ const LEFT_OFF: ReadonlySet<string> = new Set(['glue', 'skive', 'grain', 'notche
 const SCREEN = { width: 900, height: 260 } as const
 /** Sheets of these widths are tried, mm; whichever shows the pieces largest is taken. */
 const WIDTHS = [260, 420, 640, 900, 1300, 1900] as const
-/** Room for a name under each, mm on the sheet as it is usually shown. */
+/** Round and between the pieces at the least, mm. */
 const GAP = 30
 
 /** Room for a name under each piece, pixels. */

@@ -3,7 +3,8 @@ import { database } from './db.js'
 import { readSetting, writeSetting } from './settings.js'
 import { PATIENCE, within } from './state.js'
 
-type Laid = Readonly<Record<string, Move>>
+/** Where the maker laid each piece on the sheet, by its id. */
+export type Laid = Readonly<Record<string, Move>>
 
 /** Under which setting it is kept where the pieces of a job lie. */
 export const laidKey = (job: string): string => `laid ${job}`
