@@ -43,6 +43,8 @@ export const vuetify = createVuetify({
     VCheckboxBtn: { density: 'compact', color: 'primary' },
     VExpansionPanels: { elevation: 0, static: true, bgColor: 'transparent' },
     VRadioGroup: { density: 'compact', hideDetails: true, color: 'primary' },
+    // Without it each one is an alert of its own to who listens.
+    VSkeletonLoader: { boilerplate: true },
     VTable: { density: 'compact' },
     VTooltip: { eager: false },
     VCard: { rounded: 'md', variant: 'flat', border: true },

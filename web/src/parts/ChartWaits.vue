@@ -1,3 +1,3 @@
 <template>
-  <v-skeleton-loader type="image" height="190" aria-label="The chart is being drawn" />
+  <v-skeleton-loader type="image" height="190" role="status" aria-label="The chart is being drawn" />
 </template>
