@@ -65,7 +65,16 @@ export {
   point3Subtract,
   point3Unit,
 } from './point3.js'
-export { type Region, overlayRegions, regionArea } from './regions.js'
+export {
+  type Region,
+  overlayRegions,
+  regionArea,
+  regionBoth,
+  regionGrown,
+  regionOutlines,
+  regionUnion,
+  regionWithout,
+} from './regions.js'
 export { type Corner, type RoundedPolygon, roundedPolygon } from './rounded.js'
 export { type Across, pathSpread, pointSpread } from './spread.js'
 export {

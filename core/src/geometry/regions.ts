@@ -1,4 +1,4 @@
-import { FillRule, differenceD, intersectD } from 'clipper2-ts'
+import { EndType, FillRule, JoinType, differenceD, inflatePathsD, intersectD, unionD } from 'clipper2-ts'
 import { pathPoints } from './flatten.js'
 import type { Path } from './path.js'
 import type { Point } from './point.js'
@@ -32,3 +32,44 @@ export const regionArea = (region: Region): number =>
   )
 
 const cross = (p: Point, q: Point): number => p.x * q.y - p.y * q.x
+
+const plain = (region: Region): Point[][] => region.map((ring) => ring.map((p) => ({ ...p })))
+
+/** All that lies in a region or in another. */
+export const regionUnion = (a: Region, b: Region = []): Region =>
+  unionD(plain(a), plain(b), FillRule.NonZero, PRECISION)
+/** What of a region lies outside another. */
+export const regionWithout = (a: Region, b: Region): Region =>
+  a.length === 0 ? [] : differenceD(plain(a), plain(b), FillRule.NonZero, PRECISION)
+/** What two regions share. */
+export const regionBoth = (a: Region, b: Region): Region =>
+  a.length === 0 || b.length === 0 ? [] : intersectD(plain(a), plain(b), FillRule.NonZero, PRECISION)
+/** A region with its border moved outwards by so much, mm; inwards where below nothing. Corners go round. */
+export const regionGrown = (region: Region, by: number): Region =>
+  region.length === 0
+    ? []
+    : inflatePathsD(plain(region), by, JoinType.Round, EndType.Polygon, 2, PRECISION, CHORDS * 10)
+
+/** Twice the area of a ring, signed. */
+const wound = (ring: readonly Point[]): number =>
+  ring.reduce((sum, p, i) => sum + cross(p, ring[(i + 1) % ring.length] ?? p), 0)
+
+/** A region as outlines without holes: cut upright through each hole. */
+export function regionOutlines(region: Region): readonly (readonly Point[])[] {
+  const hole = region.find((ring) => ring.length > 2 && wound(ring) < 0)
+  if (!hole) return region.filter((ring) => ring.length > 2)
+  const all = region.flat()
+  const [left, right] = [Math.min(...all.map((p) => p.x)) - 1, Math.max(...all.map((p) => p.x)) + 1]
+  const [top, bottom] = [Math.min(...all.map((p) => p.y)) - 1, Math.max(...all.map((p) => p.y)) + 1]
+  const [from, to] = [Math.min(...hole.map((p) => p.x)), Math.max(...hole.map((p) => p.x))]
+  const middle = (from + to) / 2
+  const half = (a: number, b: number): Region => [
+    [
+      { x: a, y: top },
+      { x: b, y: top },
+      { x: b, y: bottom },
+      { x: a, y: bottom },
+    ],
+  ]
+  return [half(left, middle), half(middle, right)].flatMap((side) => regionOutlines(regionBoth(region, side)))
+}

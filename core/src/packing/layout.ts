@@ -28,9 +28,38 @@ export interface Push {
 /** Two large things that meet weigh more than two small ones: by this power of their areas. */
 const LARGE = 0.5
 
-/** Things laid on a strip, how much each meets each other, and how much that weighs. */
+/** What things are laid on besides a plain strip: shapes that stand where they are, and who has to keep off which. */
+export interface Ground {
+  /** Shapes unturned at the origin, each with its place in the list of sorts of ground. */
+  readonly stands: readonly { readonly shape: number; readonly sort: number }[]
+  /** By thing and by sort of ground: shapes, in the thing’s own coordinates, that may not lie on it. */
+  readonly keeps: readonly (readonly (readonly number[])[])[]
+  /** Things that stay where they lie. */
+  readonly held: readonly boolean[]
+  /** The thing each has to lie as far from the level line as, within `apart` mm; below nothing where it is alone. */
+  readonly mates: readonly number[]
+  readonly level: number
+  readonly apart: number
+}
+
+/** Where things lie that are left out: nothing meets them there, mm. */
+const ASIDE = -1e7
+
+/** Nothing but the strip itself. */
+export const bareGround = (count: number): Ground => ({
+  stands: [],
+  keeps: [],
+  held: new Array<boolean>(count).fill(false),
+  mates: new Array<number>(count).fill(-1),
+  level: 0,
+  apart: 0,
+})
+
+/** Things laid on a strip, how much each meets each other and what stands there, and how much that weighs. */
 export class Table {
   readonly count: number
+  /** Things and what stands on the ground, in that order. */
+  readonly total: number
   readonly weights: Float64Array
   /** What each pair weighs at the least, by its size. */
   readonly base: Float64Array
@@ -48,34 +77,65 @@ export class Table {
     readonly layout: Layout,
     public length: number,
     readonly width: number,
+    readonly ground: Ground = bareGround(shape.length),
   ) {
     this.count = shape.length
-    this.weights = new Float64Array(this.count ** 2)
-    this.base = new Float64Array(this.count ** 2)
-    const mean = board.area.reduce((a, b) => a + b, 0) / board.area.length
-    for (let i = 0; i < this.count; i += 1)
-      for (let j = 0; j < this.count; j += 1)
-        this.base[i * this.count + j] =
-          ((board.area[shape[i]!]! * board.area[shape[j]!]!) / mean ** 2) ** LARGE
+    this.total = this.count + ground.stands.length
+    this.weights = new Float64Array(this.count * this.total)
+    this.base = this.weighed()
     this.weights.set(this.base)
-    this.left = new Float64Array(this.count)
-    this.top = new Float64Array(this.count)
-    this.right = new Float64Array(this.count)
-    this.bottom = new Float64Array(this.count)
+    this.left = new Float64Array(this.total)
+    this.top = new Float64Array(this.total)
+    this.right = new Float64Array(this.total)
+    this.bottom = new Float64Array(this.total)
+    ground.stands.forEach((stand, k) => this.boxed(this.count + k, stand.shape, 0, 0, 0))
     this.take(layout)
+  }
+
+  private weighed(): Float64Array {
+    const { board, shape, count, total } = this
+    const base = new Float64Array(count * total)
+    let mean = 0
+    for (const s of shape) mean += board.area[s]! / count
+    for (let i = 0; i < count; i += 1)
+      for (let j = 0; j < total; j += 1) {
+        const [a, b] = [board.area[shape[i]!]!, board.area[shape[j < count ? j : i]!]!]
+        base[i * total + j] = ((a * b) / mean ** 2) ** LARGE
+      }
+    return base
+  }
+
+  private boxed(k: number, shape: number, turn: number, x: number, y: number): void {
+    const { boxes, angles } = this.board
+    const at = 4 * (shape * angles.length + turn)
+    this.left[k] = x + boxes[at]!
+    this.top[k] = y + boxes[at + 1]!
+    this.right[k] = x + boxes[at + 2]!
+    this.bottom[k] = y + boxes[at + 3]!
   }
 
   /** Lays a thing there. */
   lay(i: number, turn: number, x: number, y: number): void {
-    const { board, layout, shape } = this
+    const { layout, shape } = this
     layout.turn[i] = turn
     layout.x[i] = x
     layout.y[i] = y
-    const at = 4 * (shape[i]! * board.angles.length + turn)
-    this.left[i] = x + board.boxes[at]!
-    this.top[i] = y + board.boxes[at + 1]!
-    this.right[i] = x + board.boxes[at + 2]!
-    this.bottom[i] = y + board.boxes[at + 3]!
+    this.boxed(i, shape[i]!, turn, x, y)
+  }
+
+  /** Puts a thing where nothing meets it. */
+  putAside(i: number): void {
+    this.lay(i, this.board.turnsOf[this.shape[i]!]![0]!, ASIDE, ASIDE)
+  }
+
+  /** Whether a thing is laid at all. */
+  isLaid(i: number): boolean {
+    return this.layout.x[i]! > ASIDE / 2
+  }
+
+  /** Whether a thing may be moved: it is laid, and nobody holds it. */
+  moves(i: number): boolean {
+    return !this.ground.held[i] && this.isLaid(i)
   }
 
   /** Lays everything as a layout has it. */
@@ -83,10 +143,10 @@ export class Table {
     for (let i = 0; i < this.count; i += 1) this.lay(i, turn[i]!, x[i]!, y[i]!)
   }
 
-  /** How far along the strip anything reaches, mm. */
-  used(): number {
+  /** How far along the strip anything reaches, or any of those asked for, mm. */
+  used(of: (i: number) => boolean = () => true): number {
     let right = 0
-    for (const r of this.right) right = Math.max(right, r)
+    for (let i = 0; i < this.count; i += 1) if (of(i)) right = Math.max(right, this.right[i]!)
     return right
   }
 
@@ -106,12 +166,26 @@ export class Table {
     }
   }
 
-  /** How deep one thing would meet another if it lay there; `found` tells which way the other leaves it. */
+  /** How deep one thing would meet another, or what stands there, if it lay there; `found` tells which way it leaves that. */
   depth(i: number, turn: number, x: number, y: number, j: number): number {
-    const { board, shape, layout } = this
-    const [a, b] = [shape[i]!, shape[j]!]
-    const other = layout.turn[j]!
-    const [dx, dy] = [layout.x[j]! - x, layout.y[j]! - y]
+    const { shape, layout, count, ground } = this
+    if (j < count)
+      return this.between(shape[i]!, turn, shape[j]!, layout.turn[j]!, layout.x[j]! - x, layout.y[j]! - y)
+    const stand = ground.stands[j - count]!
+    let sum = 0
+    let [fx, fy, deepest] = [0, 0, 0]
+    for (const own of ground.keeps[i]?.[stand.sort] ?? []) {
+      sum += this.between(own, turn, stand.shape, 0, -x, -y)
+      if (found.depth > deepest) [fx, fy, deepest] = [found.x, found.y, found.depth]
+    }
+    found.x = fx
+    found.y = fy
+    found.depth = deepest
+    return sum
+  }
+
+  private between(a: number, turn: number, b: number, other: number, dx: number, dy: number): number {
+    const { board } = this
     // Of two shapes the first of the list is the one that stands still, so that each pair is reckoned once.
     if (a <= b) {
       const [c, s] = [board.cos[turn]!, board.sin[turn]!]
@@ -125,10 +199,25 @@ export class Table {
     return depth
   }
 
+  /** By how much one of a pair lies farther from the level than it may, and which way it has to go. */
+  strayed(i: number, turn: number, y: number): number {
+    const { mates, level, apart } = this.ground
+    const j = mates[i] ?? -1
+    if (j < 0 || !this.isLaid(j)) return 0
+    const { boxes, angles } = this.board
+    const at = 4 * (this.shape[i]! * angles.length + turn)
+    const own = y + (boxes[at + 1]! + boxes[at + 3]!) / 2 - level
+    const more = Math.abs(own) - Math.abs((this.top[j]! + this.bottom[j]!) / 2 - level)
+    found.x = 0
+    found.y = Math.sign(own || 1) * -Math.sign(more)
+    found.depth = Math.max(0, Math.abs(more) - apart)
+    return found.depth
+  }
+
   /** What it costs to lay a thing there, or anything above `bound` where it costs more. `push` gathers what pushes it away. */
   cost(i: number, turn: number, x: number, y: number, bound: number, push = false): number {
     const { boxes, angles, gap } = this.board
-    const { shape, count, weights } = this
+    const { shape, total, weights } = this
     const at = 4 * (shape[i]! * angles.length + turn)
     const [left, top, right, bottom] = [
       x + boxes[at]! - gap,
@@ -137,8 +226,8 @@ export class Table {
       y + boxes[at + 3]! + gap,
     ]
     if (push) this.pushes.length = 0
-    let sum = 0
-    for (let j = 0; j < count; j += 1) {
+    let sum = this.strayedCost(i, turn, y, push)
+    for (let j = 0; j < total; j += 1) {
       if (j === i) continue
       if (
         this.left[j]! >= right ||
@@ -149,7 +238,7 @@ export class Table {
         continue
       const depth = this.depth(i, turn, x, y, j)
       if (depth === 0) continue
-      const weight = weights[i * count + j]!
+      const weight = weights[i * total + j]!
       // How far they are side by side where they meet: with the depth as much as they share, mm².
       const across = Math.min(right, this.right[j]!) - Math.max(left, this.left[j]!)
       const down = Math.min(bottom, this.bottom[j]!) - Math.max(top, this.top[j]!)
@@ -159,6 +248,15 @@ export class Table {
       if (push) this.pushes.push({ x: found.x, y: found.y, depth: found.depth, weight: price })
     }
     return sum
+  }
+
+  private strayedCost(i: number, turn: number, y: number, push: boolean): number {
+    const depth = this.strayed(i, turn, y)
+    if (depth === 0) return 0
+    const weight = this.weights[i * this.total + this.ground.mates[i]!]!
+    const price = weight * depth * Math.sqrt(this.board.area[this.shape[i]!]!)
+    if (push) this.pushes.push({ x: found.x, y: found.y, depth, weight: price })
+    return price
   }
 }
 

@@ -14,17 +14,27 @@ export interface Patience {
 
 /** How much everything meets everything, mm, and each pair of it. */
 function overlaps(table: Table): { readonly sum: number; readonly pairs: Float64Array } {
-  const { count, layout } = table
-  const pairs = new Float64Array(count ** 2)
+  const { count, total, layout, ground } = table
+  const pairs = new Float64Array(count * total)
   let sum = 0
-  for (let i = 0; i < count; i += 1)
-    for (let j = i + 1; j < count; j += 1) {
+  const meet = (i: number, j: number, depth: number): void => {
+    pairs[i * total + j]! += depth
+    if (j < count) pairs[j * total + i]! += depth
+    sum += depth
+  }
+  for (let i = 0; i < count; i += 1) {
+    for (let j = i + 1; j < total; j += 1) {
+      // What is held is the maker’s own doing, whatever it meets that nobody moves.
+      if (ground.held[i] && (j >= count || ground.held[j])) continue
       const depth = table.depth(i, layout.turn[i]!, layout.x[i]!, layout.y[i]!, j)
-      if (depth === 0) continue
-      pairs[i * count + j] = depth
-      pairs[j * count + i] = depth
-      sum += depth
+      if (depth > 0) meet(i, j, depth)
     }
+    const mate = ground.mates[i] ?? -1
+    if (mate > i && table.isLaid(i) && !(ground.held[i] && ground.held[mate])) {
+      const depth = table.strayed(i, layout.turn[i]!, layout.y[i]!)
+      if (depth > 0) meet(i, mate, depth)
+    }
+  }
   return { sum, pairs }
 }
 
@@ -40,10 +50,10 @@ function shuffled(list: number[], random: Random): number[] {
 
 /** Makes pairs that meet weigh more, and those that don’t less. */
 function weigh(table: Table, pairs: Float64Array): void {
-  const { count, weights } = table
+  const { weights } = table
   let deepest = 0
   for (const p of pairs) if (p > deepest) deepest = p
-  for (let k = 0; k < count ** 2; k += 1) {
+  for (let k = 0; k < weights.length; k += 1) {
     const depth = pairs[k]!
     const by = depth === 0 ? FADES : GROWS.least + ((GROWS.most - GROWS.least) * depth) / deepest
     weights[k] = Math.max(table.base[k]!, weights[k]! * by)
@@ -58,7 +68,7 @@ export function separate(
   random: Random,
   more: () => boolean,
 ): { readonly apart: boolean; readonly sum: number } {
-  const { count, layout } = table
+  const { count, total, layout } = table
   table.weights.set(table.base)
   let { sum, pairs } = overlaps(table)
   let least = sum
@@ -78,7 +88,8 @@ export function separate(
         return { apart: least === 0, sum: least }
       }
       const meets = Array.from({ length: count }, (_, i) => i).filter((i) => {
-        for (let j = 0; j < count; j += 1) if (pairs[i * count + j]! > 0) return true
+        if (!table.moves(i)) return false
+        for (let j = 0; j < total; j += 1) if (pairs[i * total + j]! > 0) return true
         return false
       })
       for (const i of shuffled(meets, random)) {

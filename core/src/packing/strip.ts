@@ -1,9 +1,8 @@
-import { Board, type Shape, TOUCH } from './board.js'
+import { Board, type Shape } from './board.js'
 import { type Layout, Table, copyOf } from './layout.js'
-import { type Random, randomFrom } from './random.js'
-import type { Effort } from './search.js'
-import { type Patience, separate } from './separate.js'
+import { randomFrom } from './random.js'
 import { shelved } from './shelved.js'
+import { shorten } from './shorten.js'
 
 /** Things for a strip of a width, to be laid on the least of its length. Lengths mm. */
 export interface StripAsked {
@@ -25,77 +24,6 @@ export interface StripLaid {
 /** The shapes of what is asked, as they meet each other. */
 export const boardOf = ({ shapes, gap }: StripAsked): Board => new Board(shapes, gap)
 
-/** What is done at all: how closely each place is sought, and how much of the time goes into daring steps. */
-const EFFORT: Effort = { anywhere: 24, near: 12, touching: 24, bettered: 2 }
-const DARING: Patience = { rounds: 60, strikes: 1 }
-const CAREFUL: Patience = { rounds: 50, strikes: 1 }
-const BOLD: Patience = { rounds: 6, strikes: 1 }
-const SHARE_DARING = 0.72
-/** The strip is made shorter by such shares: boldly at first, then as far as it still comes out. */
-const SHORTER = { first: 0.08, daring: 0.006, careful: 0.004, least: 0.0002 } as const
-
-/** Draws everything into a shorter strip. */
-function drawnIn(table: Table): void {
-  for (let i = 0; i < table.count; i += 1) {
-    const { turn, x, y } = table.layout
-    const room = table.room(i, turn[i]!)
-    if (x[i]! > room.right) table.lay(i, turn[i]!, Math.max(room.left, room.right), y[i]!)
-  }
-}
-
-/** Two that change places lie no farther apart than this in the order of size, as a share of all; the smallest quarter stays. */
-const REACH = 0.5
-const LARGER = 0.75
-
-/** Two of the larger things change places, so that what could not come apart is tried otherwise. */
-function disturbed(table: Table, random: Random): void {
-  const { board, shape, layout, count } = table
-  if (count < 2) return
-  const bySize = Array.from({ length: count }, (_, i) => i).sort(
-    (a, b) => board.area[shape[b]!]! - board.area[shape[a]!]!,
-  )
-  const reach = Math.max(1, Math.ceil(count * REACH))
-  const first = Math.floor(random() * Math.max(2, Math.ceil(count * LARGER)))
-  const a = bySize[Math.min(first, count - 1)]!
-  const near = bySize
-    .slice(Math.max(0, first - reach), first + reach + 1)
-    .filter((i) => i !== a && shape[i] !== shape[a])
-  const b = near[Math.floor(random() * near.length)]
-  if (b === undefined) return
-  const [ma, mb] = [table.middle(a), table.middle(b)]
-  for (const [i, [mx, my], [tx, ty]] of [
-    [a, ma, mb],
-    [b, mb, ma],
-  ] as const) {
-    const room = table.room(i, layout.turn[i]!)
-    const held = (value: number, min: number, max: number): number => Math.max(min, Math.min(value, max))
-    const [x, y] = [layout.x[i]! + tx - mx, layout.y[i]! + ty - my]
-    table.lay(i, layout.turn[i]!, held(x, room.left, room.right), held(y, room.top, room.bottom))
-  }
-}
-
-/** How long the longest thing is at the turn that takes the least of the strip, mm. */
-function longest({ board, shape, width }: Table): number {
-  let most = 0
-  for (const s of new Set(shape)) {
-    let least = Infinity
-    for (const turn of board.turnsOf[s] ?? []) {
-      const [left = 0, top = 0, right = 0, bottom = 0] = board.boxes.subarray(
-        4 * (s * board.angles.length + turn),
-      )
-      if (bottom - top <= width + TOUCH) least = Math.min(least, right - left)
-    }
-    if (least < Infinity) most = Math.max(most, least)
-  }
-  return most
-}
-
-/** A layout that did not come apart, and how far it was from it. */
-interface Failed {
-  readonly layout: Layout
-  readonly sum: number
-}
-
 /**
  * Lays things on a strip as short as it can. `share` tells how much of what may be spent has been, 0 to 1; the best so far is told to
  * `better` whenever there is a better one. What fits the strip at no turn has to be left out beforehand.
@@ -106,71 +34,18 @@ export function packStrip(
   better: (laid: StripLaid) => void = () => undefined,
 ): StripLaid {
   const board = boardOf(asked)
-  const random = randomFrom(asked.seed)
   const start = shelved(board, asked.things, asked.width)
   const table = new Table(board, Int32Array.from(asked.things), copyOf(start), Infinity, asked.width)
   let best: StripLaid = { board, layout: start, length: table.used() }
   better(best)
-  const floor = longest(table)
-  /** Nothing is shorter than its longest piece: then there is no more to do. */
-  const spent = (): number => (best.length <= floor + TOUCH ? 1 : share())
-  const attempt = (shorter: number, patience: Patience): Failed | undefined => {
-    const length = Math.max(shorter, floor)
-    table.length = length
-    drawnIn(table)
-    const { apart, sum } = separate(table, EFFORT, patience, random, () => spent() < 1)
-    // What is longer than the strip at its turn sticks out of it: that is no shorter layout.
-    if (!apart || table.used() > length + TOUCH) return { layout: copyOf(table.layout), sum }
-    best = { board, layout: copyOf(table.layout), length: table.used() }
-    better(best)
-    return undefined
-  }
-  for (let until = SHARE_DARING; spent() < 1; until = 1) {
-    explore(
-      table,
-      () => best.length,
-      attempt,
-      () => spent() / until,
-      random,
-    )
-    let step: number = SHORTER.careful
-    while (spent() < 1 && step > SHORTER.least) {
-      table.take(best.layout)
-      if (attempt(best.length * (1 - step), CAREFUL)) step *= 0.75
-    }
-    table.take(best.layout)
-    disturbed(table, random)
-  }
+  shorten({
+    table,
+    random: randomFrom(asked.seed),
+    share,
+    better: (layout, length) => {
+      best = { board, layout, length }
+      better(best)
+    },
+  })
   return best
-}
-
-/** Goes for shorter and shorter strips; where one does not come out it is tried from elsewhere. */
-function explore(
-  table: Table,
-  length: () => number,
-  attempt: (length: number, patience: Patience) => Failed | undefined,
-  share: () => number,
-  random: Random,
-): void {
-  let step: number = SHORTER.first
-  let pool: Failed[] = []
-  while (share() < 1) {
-    const before = copyOf(table.layout)
-    const bold = step > SHORTER.daring
-    const failed = attempt(length() * (1 - step * (bold ? 1 : 0.4 + 1.2 * random())), bold ? BOLD : DARING)
-    if (!failed) {
-      pool = []
-      continue
-    }
-    if (bold) {
-      step = Math.max(SHORTER.daring, step / 2)
-      table.take(before)
-      continue
-    }
-    pool = [...pool, failed].sort((a, b) => a.sum - b.sum).slice(0, 12)
-    // The nearer one was to coming apart the likelier it is tried again.
-    const again = pool[Math.floor(random() ** 2 * pool.length)]
-    if (again) table.take(again.layout)
-    disturbed(table, random)
-  }
 }
