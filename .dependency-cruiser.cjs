@@ -33,6 +33,7 @@ const ROOMS = [
   'drawing',
   'coupons',
   'packing',
+  'hide',
   'exchange',
 ]
 const room = (name) => `^core/src/${name}/`
@@ -47,7 +48,7 @@ const KNOWS = {
   expression: words(''),
   working: words('measure expression formulas'),
   formulas: words('expression'),
-  stores: words('measure formulas'),
+  stores: words('measure geometry formulas'),
   settings: words('measure working expression formulas stores'),
   sewing: words('stores settings'),
   master: words('geometry working'),
@@ -66,13 +67,14 @@ const KNOWS = {
   derived: words(
     'measure geometry working formulas stores settings sewing master drawn kinds design edges layup stitch make fittings space whole reckon merge',
   ),
-  check: allBut('relief fit pocketbook overview compare exchange coupons drawing expression'),
-  fit: allBut('check relief pocketbook overview compare exchange coupons drawing expression'),
+  check: allBut('relief fit pocketbook overview compare exchange coupons drawing expression packing'),
+  fit: allBut('check relief pocketbook overview compare exchange coupons drawing expression packing hide'),
   pocketbook: words('measure geometry working formulas stores'),
-  relief: allBut('fit pocketbook overview compare exchange coupons drawing expression'),
-  overview: allBut('fit pocketbook compare exchange coupons expression'),
+  relief: allBut('fit pocketbook overview compare exchange coupons drawing expression packing hide'),
+  overview: allBut('fit pocketbook compare exchange coupons expression packing hide'),
   compare: words('measure geometry stores settings drawn kinds design derived reckon edges master'),
   packing: words('geometry'),
+  hide: words('measure geometry working stores master design derived reckon layup edges packing'),
   coupons: words('measure geometry formulas stores drawing'),
   drawing: words('measure geometry master edges reckon'),
 }

@@ -62,7 +62,6 @@ describe('what is saved', () => {
       threadFactor: _f,
       atEdge: _a,
       stretch: _s,
-      parts: _p,
       trials: _tr,
       ...old
     } = now.leathers.outside!

@@ -3,6 +3,7 @@ import { describe, expect, test } from 'vitest'
 import { findingsOf, sayFinding } from '@drumlin/core/check'
 import { derive, toBuy, turningOf } from '@drumlin/core/derived'
 import { applyEdit, setField } from '@drumlin/core/design'
+import { type Hide, sheetGround } from '@drumlin/core/stores'
 import { longestRun } from '@drumlin/core/whole'
 import { BARE, bagDesign, bagOf, findingOf, panelOf, sizeOf, withLeather } from './support/bags.js'
 
@@ -82,18 +83,30 @@ describe('straps, by pencil', () => {
     expect(found.map((f) => f.code)).not.toContain('thin-under-stitch')
     expect(found.map((f) => f.code)).not.toContain('skive-too-steep')
   })
-  test('longer than any run on the shelf it is found, and joining it helps', () => {
-    const design = withLeather(bagDesign('flap-bag', { ...BARE, flap: 'one', strap: 'shoulder' }), 'straps', {
-      parts: [{ part: 'double shoulder', area: 100, price: 0, currency: 'EUR' }],
-    })
-    // 100 dm² of a double shoulder: 0.85 × 1000 mm along the backbone.
-    expect(longestRun(design.leathers.straps!)).toBeCloseTo(850, 9)
+  test('longer than any run of its hides it is found, and joining it helps', () => {
+    const plain = bagDesign('flap-bag', { ...BARE, flap: 'one', strap: 'shoulder' })
+    const hide: Hide = {
+      id: 'double-shoulder',
+      name: 'Double shoulder',
+      of: plain.leathers.straps!.id,
+      part: 'double shoulder',
+      batch: '',
+      price: 0,
+      currency: 'EUR',
+      // 20 mm of either end are edge.
+      ...sheetGround(890, 1100),
+      band: 20,
+      flaws: [],
+      spots: [],
+    }
+    const design = { ...plain, cutting: { ...plain.cutting, hides: [hide] } }
+    expect(longestRun(design.cutting.hides)).toBeCloseTo(850, 9)
     const found = findingOf(derive(design), 'strap-too-long')!
     expect(sayFinding(found, 'mm').what).toMatch(/gives one run of about 850\.0 mm/)
     const joined = applyEdit(design, setField('join', ['params', 'strapJoin'], 'joined'))
     expect(joined.ok && findingOf(derive(joined.design), 'strap-too-long')).toBeUndefined()
   })
-  test('of a leather with nothing on the shelf nothing is said', () =>
+  test('of a leather without hides nothing is said', () =>
     expect(findingOf(bag, 'strap-too-long')).toBeUndefined())
 })
 

@@ -3,7 +3,7 @@ import { printLength } from '../measure/index.js'
 import { strapsOf } from '../derived/index.js'
 import { check } from './finding.js'
 
-/** A strap longer than any straight run on the hides on the shelf. */
+/** A strap longer than any straight run on the hides it is cut from. */
 export const strapTooLong = check({
   code: 'strap-too-long',
   screen: 'fittings',
@@ -21,7 +21,7 @@ export const strapTooLong = check({
       ]
     }),
   say: ({ about, data }, unit) => ({
-    what: `The ${about} is ${printLength(data.length, unit)} long; what lies on the shelf of ${data.leather} gives one run of about ${printLength(data.longest, unit)}.`,
+    what: `The ${about} is ${printLength(data.length, unit)} long; the hides of ${data.leather} give one run of about ${printLength(data.longest, unit)}.`,
     why: 'Join it of two pieces: a long lap, both skived, sewn along the pull; or buy a longer part of a hide.',
   }),
   fixes: (_finding, { kind }) =>

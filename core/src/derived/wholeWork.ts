@@ -93,15 +93,17 @@ export const turningOf = ({ master, design }: Derived): Turnable | undefined =>
 /** What has to be bought for it besides leather and thread. */
 export const toBuy = ({ fittings, edges, master }: Derived): ToBuy[] => shoppingList(fittings, edges, master)
 
-/** A length of strap with its leather, and the longest run its shelf gives, mm; undefined where none of it is there. */
+/** A length of strap with its leather, and the longest run the hides give, mm; undefined where none are chosen. */
 export interface StrapLength extends StrapRun {
   readonly leather: string
   readonly longest: number | undefined
 }
 
-/** Every strap that is cut in one run, with what the shelf gives for it. */
+const hidesOf = ({ cutting }: Derived['design'], id: string) => cutting.hides.filter((h) => h.of === id)
+
+/** Every strap that is cut in one run, with what the hides that it is cut from give for it. */
 export const strapsOf = ({ master, design }: Pick<Derived, 'master' | 'design'>): StrapLength[] =>
   (master.strapRuns ?? []).flatMap((run) => {
     const leather = design.leathers[run.role]
-    return leather ? [{ ...run, leather: leather.name, longest: longestRun(leather) }] : []
+    return leather ? [{ ...run, leather: leather.name, longest: longestRun(hidesOf(design, leather.id)) }] : []
   })

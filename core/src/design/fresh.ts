@@ -9,6 +9,7 @@ import {
   STARTER_STORES,
   type Thread,
 } from '../stores/index.js'
+import { PLAIN_CUTTING } from './cutting.js'
 import { DESIGN_FORMAT, DESIGN_VERSION, type Design, designSchema } from './schema.js'
 
 export interface FreshDesign {
@@ -42,5 +43,6 @@ export const freshDesign = ({ params, hardware, ...rest }: FreshDesign): Design 
     drawn: [],
     ties: [],
     habits: HABITS.usual,
+    cutting: PLAIN_CUTTING,
     overruled: [],
   })

@@ -30,6 +30,7 @@ export {
   setSkives,
   takeDesign,
 } from './edits.js'
+export { type Asks, type Cutting, type Demand, LIES, type Lies, PLAIN_CUTTING } from './cutting.js'
 export { type FreshDesign, freshDesign } from './fresh.js'
 export { DESIGN_FORMAT, DESIGN_VERSION, type Design, designSchema } from './schema.js'
 export { type Rebased, rebaseEdits } from './rebase.js'

@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { drawnPanelSchema, tieSchema } from '../drawn/index.js'
 import { kindIds, kindOf } from '../kinds/index.js'
+import { cuttingSchema } from './cutting.js'
 import { drawnProblems } from './drawnProblems.js'
 import { HABITS, sewingSchema } from '../sewing/index.js'
 import {
@@ -18,7 +19,7 @@ import {
 
 export const DESIGN_FORMAT = 'drumlin.design'
 /** The version this code writes. Older ones are brought up to it by `versions.ts`. */
-export const DESIGN_VERSION = 8
+export const DESIGN_VERSION = 9
 
 /** What the maker decided, and nothing that can be worked out. Materials are copied in, so it opens anywhere. */
 export const designSchema = z
@@ -52,6 +53,7 @@ export const designSchema = z
     /** Edges of drawn panels that have to match. */
     ties: z.array(tieSchema).max(120),
     habits: HABITS.schema,
+    cutting: cuttingSchema,
     /** Findings the maker knows better than, with the reason. */
     overruled: z.array(z.strictObject({ finding: z.string().min(1), reason: wordsSchema(400) })),
   })

@@ -1,6 +1,7 @@
 import { STARTER_STORES, leatherOf1 } from '../stores/index.js'
 import { HABITS, PLAIN_SEWING } from '../sewing/index.js'
 import { kindMaybe, startingHardware as hardwareFor } from '../kinds/index.js'
+import { PLAIN_CUTTING } from './cutting.js'
 import type { Edit } from './edit.js'
 import { DESIGN_VERSION } from './schema.js'
 
@@ -49,6 +50,13 @@ function mountains(value: unknown): unknown {
       key === 'rises' && one === 'hill' ? 'mountain' : mountains(one),
     ]),
   )
+}
+
+/** A leather without the parts that version 8 kept with it. */
+function withoutParts(leather: unknown): unknown {
+  if (!isPlain(leather)) return leather
+  const { parts: _, ...rest } = leather
+  return rest
 }
 
 /** Brings a design one version up; index 0 takes version 1 to version 2. Never changes what it is given. */
@@ -103,6 +111,18 @@ const STEPS: readonly ((design: Plain) => Plain)[] = [
     drawn: mountains(seven.drawn),
     habits: isPlain(seven.habits) ? { ...HABITS.usual, ...seven.habits } : seven.habits,
   }),
+  // Version 8 knew no hides, only parts of them that a leather lay on the shelf as.
+  (eight) => ({
+    ...eight,
+    version: 9,
+    cutting: PLAIN_CUTTING,
+    leathers: Object.fromEntries(
+      Object.entries(isPlain(eight.leathers) ? eight.leathers : {}).map(([role, leather]) => [
+        role,
+        withoutParts(leather),
+      ]),
+    ),
+  }),
 ]
 
 /** The oldest version that can still be read. */
@@ -115,7 +135,7 @@ export const upToDate = (design: Plain, version: number): Plain =>
 /** An edit out of a log that an older Drumlin wrote, so that it can still be undone: its leathers and folds brought up. */
 export function editUpToDate(edit: Edit): Edit {
   const leather = (value: unknown): unknown =>
-    isPlain(value) && 'tannage' in value ? leatherOf1(value) : value
+    isPlain(value) && 'tannage' in value ? withoutParts(leatherOf1(value)) : value
   const changes = edit.changes.map((change) => {
     if (change.path[0] === 'drawn') return { ...change, value: mountains(change.value) }
     if (change.path[0] !== 'leathers' || !isPlain(change.value)) return change

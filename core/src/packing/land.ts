@@ -43,8 +43,8 @@ const PATIENT: Patience = { rounds: 40, strikes: 1 }
 const SAME_TURN = 1e-6
 
 /**
- * Lays things: first one after the other, then what found no place by moving others, then all of it on less of the strip. `share` is
- * asked once a round of work, so that an answer that counts them gives the same layout on every machine.
+ * Lays things: first one after the other, then what found no place by moving others, then all of it on less of the strip, and at
+ * last closer together. `share` is asked once a round of work, so that an answer that counts them gives the same layout on every machine.
  */
 export function packLand(
   asked: LandAsked,
@@ -66,6 +66,8 @@ export function packLand(
   squeezed(table, random, () => share() * 2, tell)
   if (asked.things.some((_, i) => waits(table, i))) squeezed(table, random, share, tell)
   shorten({ table, random, share, better: tell })
+  settle(table, asked.worth)
+  tell()
   return best
 }
 
@@ -102,6 +104,31 @@ const lyingOn = (table: Table): (LyingThing | undefined)[] =>
 function put(table: Table, i: number, worth: Worth): void {
   const place = freePlace(table, i, worth)
   if (place) table.lay(i, place.turn, place.x, place.y)
+}
+
+/** How often everything is gone through to lie better. */
+const SETTLES = 4
+
+/** Moves things, the first of the list first, to free places worth less, so that what is left stays together. */
+function settle(table: Table, worth: readonly Worth[]): void {
+  const { board, shape, layout } = table
+  table.length = table.used()
+  for (let go = 0; go < SETTLES; go += 1) {
+    let moved = false
+    for (let i = 0; i < table.count; i += 1) {
+      if (!table.moves(i)) continue
+      const at = (turn: number, x: number, y: number): number => {
+        const box = board.boxes.subarray(4 * (shape[i]! * board.angles.length + turn))
+        return worth[i]!(x + box[0]!, y + box[1]!, x + box[2]!, y + box[3]!)
+      }
+      const place = freePlace(table, i, worth[i]!)
+      if (!place || at(place.turn, place.x, place.y) > at(layout.turn[i]!, layout.x[i]!, layout.y[i]!) - 0.5)
+        continue
+      table.lay(i, place.turn, place.x, place.y)
+      moved = true
+    }
+    if (!moved) return
+  }
 }
 
 /** Whether a thing is to be laid and is not yet. */

@@ -21,8 +21,6 @@ export { problemWords } from './problem.js'
 export { leatherOf1, readStoresData } from './versions.js'
 export {
   type Awl,
-  HIDE_PARTS,
-  type HidePart,
   type Iron,
   type Leather,
   type Machine,
@@ -42,3 +40,14 @@ export {
 } from './schema.js'
 export { type SoldWeight, soldWeights } from './weights.js'
 export { STARTER_STORES } from './starter.js'
+export {
+  FLAWS,
+  GROUND_PARTS,
+  type GroundPart,
+  type Hide,
+  type HideFlaw,
+  type HideZone,
+  ZONES,
+  hideSchema,
+} from './hides.js'
+export { type Half, sheetGround, typicalGround } from './typical.js'

@@ -13,16 +13,6 @@ export const HIDE_PARTS = [
   'skin',
 ] as const
 
-/** One hide or part of one: how large, and what it cost. */
-const hideSchema = z.strictObject({
-  part: z.enum(HIDE_PARTS),
-  /** dm². */
-  area: z.number().min(0.5).max(800),
-  price: z.number().min(0).max(100000),
-  currency: z.string().regex(/^[A-Z]{3}$/, 'three capital letters such as EUR'),
-})
-export type HidePart = z.infer<typeof hideSchema>
-
 /** What was measured on test pieces of this leather; lengths in mm, angles in radians. */
 export const trialSchema = z.discriminatedUnion('type', [
   /** A strip folded by `angle` round an inner radius: the length it used up. */
@@ -72,8 +62,6 @@ const LEATHER = z.strictObject({
   /** The thinnest it may be skived where it is sewn, mm. */
   bears: mm(0.1, 4),
   swatch: colour,
-  /** What lies on the shelf of it. */
-  parts: z.array(hideSchema).max(60),
   trials: z.array(trialSchema).max(120),
 })
 
@@ -119,7 +107,6 @@ export const LEATHER_SINCE_2 = {
   threadFactor: 1,
   atEdge: 0.25,
   stretch: { along: 0.02, across: 0.05 },
-  parts: [],
   trials: [],
 } as const
 

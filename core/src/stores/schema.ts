@@ -1,11 +1,11 @@
 import { z } from 'zod'
 import { hardwareSchema } from './hardware.js'
+import { hideSchema } from './hides.js'
 import { leatherSchema } from './leather.js'
 import { colour, id, mm, name } from './parts.js'
 import { thingSchema } from './things.js'
 
 export {
-  type HidePart,
   type Leather,
   type Trial,
   HIDE_PARTS,
@@ -92,7 +92,7 @@ export type Machine = z.infer<typeof machineSchema>
 /** Everything a workshop has on its shelves that a design may use. */
 export const storesSchema = z.strictObject({
   format: z.literal('drumlin.stores'),
-  version: z.literal(4),
+  version: z.literal(5),
   leathers: z.array(leatherSchema),
   irons: z.array(ironSchema),
   awls: z.array(awlSchema),
@@ -100,5 +100,6 @@ export const storesSchema = z.strictObject({
   machines: z.array(machineSchema),
   hardware: z.array(hardwareSchema),
   things: z.array(thingSchema),
+  hides: z.array(hideSchema),
 })
 export type Stores = z.infer<typeof storesSchema>

@@ -6,7 +6,7 @@ import { STARTER_THINGS } from './things.js'
 /** What a bare workshop starts with: plain goods by what they are, for the maker to replace with their own. */
 export const STARTER_STORES: Stores = {
   format: 'drumlin.stores',
-  version: 4,
+  version: 5,
   leathers: [
     {
       id: 'veg-calf-14',
@@ -20,7 +20,6 @@ export const STARTER_STORES: Stores = {
       ...LEATHER_SINCE_2,
       use: 'middle',
       measured: [],
-      parts: [],
       trials: [],
       give: 0.015,
       bears: 0.4,
@@ -38,7 +37,6 @@ export const STARTER_STORES: Stores = {
       ...LEATHER_SINCE_2,
       use: 'middle',
       measured: [],
-      parts: [],
       trials: [],
       give: 0.018,
       bears: 0.35,
@@ -56,7 +54,6 @@ export const STARTER_STORES: Stores = {
       ...LEATHER_SINCE_2,
       use: 'middle',
       measured: [],
-      parts: [],
       trials: [],
       give: 0.025,
       bears: 0.5,
@@ -74,7 +71,6 @@ export const STARTER_STORES: Stores = {
       ...LEATHER_SINCE_2,
       use: 'middle',
       measured: [],
-      parts: [],
       trials: [],
       give: 0.008,
       bears: 0.8,
@@ -175,4 +171,5 @@ export const STARTER_STORES: Stores = {
   ],
   hardware: [...STARTER_HARDWARE],
   things: [...STARTER_THINGS],
+  hides: [],
 }

@@ -1,20 +1,21 @@
-import type { HidePart, Leather } from '../stores/index.js'
+import { levelCrossings } from '../geometry/index.js'
+import type { Hide } from '../stores/index.js'
 
-/** Length of a part of a hide along the backbone as a multiple of the side of a square as large (J); docs/formulas.md §20. */
-const ALONG: Readonly<Record<HidePart['part'], number>> = {
-  side: 1.55,
-  shoulder: 0.8,
-  'double shoulder': 0.85,
-  back: 1.6,
-  butt: 1.2,
-  belly: 2.2,
-  bend: 1.35,
-  skin: 1.15,
+/** Rows along which a hide is measured, mm. */
+const ROW = 5
+
+/** The longest straight piece along the backbone that hides allow, their edges left out, mm; undefined where there are none. */
+export function longestRun(hides: readonly Pick<Hide, 'outline' | 'band'>[]): number | undefined {
+  if (hides.length === 0) return undefined
+  return Math.max(...hides.map(runOf))
 }
 
-/** The longest straight piece that the parts on the shelf allow, mm; undefined where nothing is known of them. */
-export function longestRun({ parts }: Leather): number | undefined {
-  if (parts.length === 0) return undefined
-  // 1 dm² is 10 000 mm².
-  return Math.max(...parts.map(({ part, area }) => ALONG[part] * Math.sqrt(area * 10_000)))
+function runOf({ outline, band }: Pick<Hide, 'outline' | 'band'>): number {
+  const ys = outline.map((p) => p.y)
+  let most = 0
+  for (let y = Math.min(...ys) + band + ROW / 2; y < Math.max(...ys) - band; y += ROW) {
+    const xs = levelCrossings(outline, y)
+    for (let k = 0; k + 1 < xs.length; k += 2) most = Math.max(most, xs[k + 1]! - xs[k]! - 2 * band)
+  }
+  return most
 }

@@ -58,7 +58,7 @@ focusWanted()
         }}{{
           s.longest === undefined
             ? '; no hide of it is on the shelf'
-            : `; the shelf gives about ${mm(s.longest)}`
+            : `; the hides give about ${mm(s.longest)}`
         }}.
       </p>
     </section>

@@ -1,0 +1,58 @@
+import type { Demand } from '../design/index.js'
+import type { Derived } from '../derived/index.js'
+import { type Path, type Point, pathPoints, regionArea } from '../geometry/index.js'
+import type { Piece } from '../reckon/index.js'
+import { seenOf } from './seen.js'
+
+/** Curves become chords this close, mm: far less than a knife needs. */
+const CHORDS = 0.1
+/** A piece shows where so much of it is seen, as a share. */
+const SEEN = 0.08
+/** A strap is so many times as long as wide at the least, and fills its box so far. */
+const STRAP = { long: 6, full: 0.8 } as const
+
+/** What each piece of a design asks of a hide; guides and templates, which are cut from card, ask nothing. */
+export function demandsOf({ pieces, works, design }: Derived): Demand[] {
+  return pieces.flatMap((piece) => {
+    const { stock } = piece.work
+    if (!stock || piece.count === 0) return []
+    const leather = stock.leather ? design.leathers[piece.panel.role] : undefined
+    const block = blockOf(piece)
+    const seen = seenOf(piece.panel, works[0])
+    const outline = pathPoints(block ?? piece.cut, CHORDS)
+    const bears = piece.panel.pull !== undefined
+    return [
+      {
+        key: piece.id,
+        name: piece.name,
+        of: leather?.id ?? stock.name,
+        material: stock.name,
+        swatch: stock.swatch,
+        leather: stock.leather,
+        thickness: stock.thickness,
+        outline,
+        block: block !== undefined,
+        count: piece.count,
+        flipped: piece.flipped,
+        grain: piece.panel.grain,
+        lies: !stock.leather ? 'any' : bears ? 'along' : 'either',
+        shows: stock.leather && regionArea(seen) > SEEN * regionArea([outline]),
+        bears,
+        skived: piece.marks.some((m) => m.type === 'skive' || m.type === 'skiveEdge'),
+        seen,
+        ...strapOf(outline),
+      },
+    ]
+  })
+}
+
+const blockOf = (piece: Piece): Path | undefined => piece.marks.find((m) => m.type === 'block')?.path
+
+/** The length and width of an outline that is a strip along x or y; nothing where it is none. */
+function strapOf(outline: readonly Point[]): Pick<Demand, 'strap'> {
+  const [xs, ys] = [outline.map((p) => p.x), outline.map((p) => p.y)]
+  const [w, h] = [Math.max(...xs) - Math.min(...xs), Math.max(...ys) - Math.min(...ys)]
+  const [long, wide] = [Math.max(w, h), Math.min(w, h)]
+  if (wide <= 0 || long < STRAP.long * wide || regionArea([outline]) < STRAP.full * long * wide) return {}
+  return { strap: { long, wide } }
+}
