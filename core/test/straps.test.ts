@@ -102,7 +102,7 @@ describe('straps, by pencil', () => {
     const design = { ...plain, cutting: { ...plain.cutting, hides: [hide] } }
     expect(longestRun(design.cutting.hides)).toBeCloseTo(850, 9)
     const found = findingOf(derive(design), 'strap-too-long')!
-    expect(sayFinding(found, 'mm').what).toMatch(/gives one run of about 850\.0 mm/)
+    expect(sayFinding(found, 'mm').what).toMatch(/give one run of about 850\.0 mm/)
     const joined = applyEdit(design, setField('join', ['params', 'strapJoin'], 'joined'))
     expect(joined.ok && findingOf(derive(joined.design), 'strap-too-long')).toBeUndefined()
   })

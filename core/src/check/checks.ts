@@ -18,11 +18,13 @@ import { hardwareClose } from './hardwareClose.js'
 import { hardwareCovered } from './hardwareCovered.js'
 import { holeNearStep } from './holeNearStep.js'
 import { holesMeet } from './holesMeet.js'
+import { liesBadly } from './liesBadly.js'
 import { marginTooSmall } from './marginTooSmall.js'
 import { noRoom } from './noRoom.js'
 import { noTrim } from './noTrim.js'
 import { pitchOff } from './pitchOff.js'
 import { postTooShort } from './postTooShort.js'
+import { noPlaceOnHide } from './noPlaceOnHide.js'
 import { runLine } from './runLine.js'
 import { runTooLong } from './runTooLong.js'
 import { sameHand } from './sameHand.js'
@@ -74,6 +76,8 @@ const ALL = [
   allowanceSmall,
   glueInMouth,
   strapTooLong,
+  liesBadly,
+  noPlaceOnHide,
   hangsLevel,
   wishGone,
 ] as const

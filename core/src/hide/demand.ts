@@ -39,3 +39,9 @@ export function wantedOf(design: string, demands: readonly Demand[], copies: num
     ).flat(),
   )
 }
+
+/** What a piece is called among all that are cut: numbered where there are several of it. */
+export const pieceName = ({ id, demand }: Wanted, all: readonly Wanted[]): string => {
+  const several = all.some((w) => w.id !== id && w.demand.name === demand.name)
+  return several ? `${demand.name} ${id.replace(/^.*#/, '')}` : demand.name
+}

@@ -1,5 +1,5 @@
 export { type LayAsked, PAIR_APART } from './bench.js'
-export { type Wanted, asWished, wantedOf } from './demand.js'
+export { type Wanted, asWished, pieceName, wantedOf } from './demand.js'
 export { demandsOf } from './demands.js'
 export { type Judge, type LyingFault, judgeOf } from './judge.js'
 export { type LaidOut, USUAL_EFFORT, layOut } from './layOut.js'

@@ -120,11 +120,17 @@ const twice = (points: readonly Point[]): number =>
   }, 0)
 
 /** The edge of a hide that is rarely used, as outlines. */
-function bandOf({ outline, band }: Hide): readonly (readonly Point[])[] {
+function bandOf({ outline, band, backbone }: Hide): readonly (readonly Point[])[] {
   if (band <= 0) return []
   const border = eased(outline)
   const inner: Region = regionGrown([border], -band).map((ring) => thinned(ring, 1))
-  return regionOutlines(regionWithout([border], regionUnion(inner)))
+  const ring = regionWithout([border], regionUnion(inner))
+  const { left, top, right, bottom } = extentOf(outline)
+  // Where a hide was cut in two along its backbone the edge is as good as what lies beside it.
+  const isEdge = backbone !== null && Math.min(backbone - top, bottom - backbone) < 1
+  if (!isEdge) return regionOutlines(ring)
+  const strip = box(left + band, backbone - band, right - band, backbone + band)
+  return regionOutlines(regionWithout(ring, [strip]))
 }
 
 /** A flaw as an outline on its hide. */
