@@ -1,6 +1,5 @@
 import { askOf, layPiece, setField } from '../design/index.js'
-import { type LyingFault, type Wanted, groupsOf, judgeOf, pieceName } from '../hide/index.js'
-import { printLength, printWeight } from '../measure/index.js'
+import { type LyingFault, type Wanted, groupsOf, judgeOf, pieceName, sayFault } from '../hide/index.js'
 import { type Found, type Rank, check } from './finding.js'
 import type { Derived } from '../derived/index.js'
 
@@ -23,19 +22,6 @@ const RANKS: Readonly<Record<LyingFault['what'], Rank>> = {
   pair: 'look',
   thickness: 'look',
 }
-
-const FLAW_WORDS = {
-  hole: 'a hole',
-  scar: 'a scar',
-  brand: 'a brand',
-  'flesh cut': 'a cut on the flesh side',
-  stain: 'a stain',
-} as const
-const ZONE_WORDS = {
-  edge: 'the edge that is rarely used',
-  wrinkled: 'the wrinkled part',
-  stretchy: 'the stretchy part',
-} as const
 
 const keyOf = (fault: LyingFault): string => {
   const more = 'other' in fault ? [fault.id, fault.other].toSorted().join('+') : fault.id
@@ -83,45 +69,7 @@ export const liesBadly = check({
     // Two that meet are told once.
     return all.filter((f, i) => all.findIndex((g) => g.key === f.key) === i)
   },
-  say: ({ data: { fault, piece, other, gap } }, unit) => {
-    switch (fault.what) {
-      case 'near':
-        return {
-          what: `The ${piece} and the ${other ?? 'other piece'} lie over one another, or nearer than ${printLength(gap, unit)}.`,
-          why: 'The knife needs that room between two pieces.',
-        }
-      case 'off':
-        return {
-          what: `The ${piece} reaches beyond the hide.`,
-          why: 'There is no leather there to cut it from.',
-        }
-      case 'angle':
-        return {
-          what: `The ${piece} lies at another angle to the backbone than it asks for.`,
-          why: 'Leather stretches least along the backbone: a piece cut at an angle twists.',
-        }
-      case 'flaw':
-        return {
-          what: `The ${piece} lies over ${FLAW_WORDS[fault.sort]}.`,
-          why: 'It would show there, or give way; under what covers it or in an allowance nobody would mind.',
-        }
-      case 'zone':
-        return {
-          what: `The ${piece} lies on ${ZONE_WORDS[fault.sort]} of the hide.`,
-          why: 'What shows or bears a pull is cut from the firm; what is hidden may lie there.',
-        }
-      case 'pair':
-        return {
-          what: `The ${piece} and its twin, the ${other ?? 'other'}, lie ${printLength(fault.by, unit)} more apart across the hide than a pair should.`,
-          why: 'Both of a pair come from like places, so that they stretch and look alike.',
-        }
-      case 'thickness':
-        return {
-          what: `The hide is ${printWeight(fault.is.min, unit)} to ${printWeight(fault.is.max, unit)} thick where the ${piece} lies; ${printWeight(fault.reckoned, unit)} is reckoned with.`,
-          why: 'Folds, turned edges and holes are reckoned with its thickness.',
-        }
-    }
-  },
+  say: ({ data: { fault, piece, other, gap } }, unit) => sayFault(fault, { piece, other, gap, unit }),
   fixes: ({ data: { fault, piece, panel, design, role } }, { design: saved }) => {
     const off = {
       label: 'Take it off the hide',

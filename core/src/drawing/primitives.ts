@@ -1,7 +1,11 @@
 import type { Path, Point } from '../geometry/index.js'
 
-/** The layers of a drawn piece, from the lowest to the uppermost; also the layer names of exported files. */
+/** The layers of a drawn piece, and of a hide under it, from the lowest to the uppermost; also the layer names of exported files. */
 export const LAYERS = [
+  'zones',
+  'hide',
+  'backbone',
+  'flaws',
   'glue',
   'skive',
   'finished',
@@ -21,6 +25,10 @@ export type LayerName = (typeof LAYERS)[number]
  * is that of importance on a black-and-white printer.
  */
 export const INKS: Readonly<Record<LayerName, string>> = {
+  hide: '#1f2d33',
+  zones: '#9aa6a6',
+  backbone: '#2f5d50',
+  flaws: '#b4431f',
   cut: '#1f2d33',
   finished: '#1f2d33',
   holes: '#1f2d33',
@@ -35,7 +43,7 @@ export const INKS: Readonly<Record<LayerName, string>> = {
 }
 /** Words in the colour of a light layer would be too faint to read. */
 export const wordInk = (layer: LayerName): string =>
-  layer === 'skive' || layer === 'glue' ? '#5b6a6e' : INKS[layer]
+  layer === 'skive' || layer === 'glue' || layer === 'zones' ? '#5b6a6e' : INKS[layer]
 
 /** One stroke, cluster of dots or line of text, in mm, that every writer draws the same way. */
 export type Drawn =

@@ -1,6 +1,7 @@
 import type { Demand } from '../design/index.js'
 import type { Derived } from '../derived/index.js'
 import { type Path, type Point, pathPoints, regionArea } from '../geometry/index.js'
+import { remembered } from '../working/index.js'
 import type { Piece } from '../reckon/index.js'
 import { seenOf } from './seen.js'
 
@@ -12,11 +13,21 @@ const SEEN = 0.08
 const STRAP = { long: 6, full: 0.8 } as const
 
 /** What each piece of a design asks of a hide; guides and templates, which are cut from card, ask nothing. */
-export function demandsOf({ pieces, works, design }: Derived): Demand[] {
+export const demandsOf = ({ pieces, works, design }: Derived): readonly Demand[] =>
+  demandsOnce(pieces, works, design.leathers)
+
+/** Worked out once while the work stays the same, however often its pieces are laid anew. */
+const demandsOnce = remembered(demandsFrom)
+
+function demandsFrom(
+  pieces: readonly Piece[],
+  works: Derived['works'],
+  leathers: Derived['design']['leathers'],
+): readonly Demand[] {
   return pieces.flatMap((piece) => {
     const { stock } = piece.work
     if (!stock || piece.count === 0) return []
-    const leather = stock.leather ? design.leathers[piece.panel.role] : undefined
+    const leather = stock.leather ? leathers[piece.panel.role] : undefined
     const block = blockOf(piece)
     const seen = seenOf(piece.panel, works[0])
     const outline = pathPoints(block ?? piece.cut, CHORDS)

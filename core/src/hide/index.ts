@@ -4,7 +4,14 @@ export { demandsOf } from './demands.js'
 export { type Judge, type LyingFault, judgeOf } from './judge.js'
 export { type LaidOut, USUAL_EFFORT, layOut } from './layOut.js'
 export { type Lying, cutWay, laidThere, liesAsAsked, straightTurn, tidy, turnsOf } from './lying.js'
-export { type OutlineMade, type Width, lieAlong, outlineAlong, outlineOfWidths } from './made.js'
+export {
+  type OutlineMade,
+  type Width,
+  lieAlong,
+  outlineAlong,
+  outlineOfPath,
+  outlineOfWidths,
+} from './made.js'
 export {
   type Straightened,
   type StraightenedRead,
@@ -18,3 +25,6 @@ export { type Group, groupsOf, lyingOf, wantedPieces, wishedDemands } from './gr
 export { leftovers, outlinesOn } from './leftover.js'
 export { type ToBuyHide, howMany, leastHide, withStrapJoined } from './questions.js'
 export { type Extent, extentOf } from './world.js'
+export { type HideAt, type World, worldOf } from './world.js'
+export { sayFault } from './words.js'
+export { type Traced, type TracedRead, tracedHide } from './traced.js'

@@ -4,6 +4,7 @@ import type { HideFlaw } from '../stores/index.js'
 import { type Bench, type LayAsked, benchOf } from './bench.js'
 import type { Wanted } from './demand.js'
 import { type Lying, laidThere, liesAsAsked } from './lying.js'
+import { snappedAt } from './snap.js'
 import { GROUNDS, type GroundSort } from './stands.js'
 import { type PieceThickness, thicknessOver } from './thickness.js'
 
@@ -33,6 +34,8 @@ export interface Judge {
   readonly of: (lying: Lying) => readonly LyingFault[]
   /** All that is wrong. */
   readonly all: () => readonly LyingFault[]
+  /** Where a piece comes to lie that is let go there: out of what it meets, or up to a neighbour, where that is no farther than `reach` mm. */
+  readonly snapped: (lying: Lying, reach: number) => Lying
 }
 
 /** Sets up a layout to be judged. */
@@ -63,7 +66,24 @@ export function judgeOf(asked: LayAsked): Judge {
     const turn = Math.max(0, turnAt(one.turn))
     return faultsAt(bench, table, i, one, turn, one.x + hide.x, one.y + hide.y)
   }
-  return { of, all: () => asked.lying.filter((l) => !asked.aside.includes(l.id)).flatMap(of) }
+  const snapped = (one: Lying, reach: number): Lying => {
+    const i = at.get(one.id)
+    const hide = bench.world.hides.find((h) => h.hide.id === one.hide)
+    if (i === undefined || !hide) return one
+    const to = snappedAt(
+      table,
+      i,
+      Math.max(0, turnAt(one.turn)),
+      { x: one.x + hide.x, y: one.y + hide.y },
+      reach,
+    )
+    return { ...one, x: to.x - hide.x, y: to.y - hide.y }
+  }
+  return {
+    of,
+    all: () => asked.lying.filter((l) => !asked.aside.includes(l.id)).flatMap(of),
+    snapped,
+  }
 }
 
 const ZONE_SORTS: readonly GroundSort[] = ['edge', 'wrinkled', 'stretchy']

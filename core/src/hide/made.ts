@@ -1,4 +1,11 @@
-import { type Point, pointDistance, polygon, pathCrossesItself } from '../geometry/index.js'
+import {
+  type Path,
+  type Point,
+  pathPoints,
+  pointDistance,
+  polygon,
+  pathCrossesItself,
+} from '../geometry/index.js'
 
 /** How wide a hide is at a place of its backbone: how far to either edge, mm; 0 where the backbone is that edge. */
 export interface Width {
@@ -65,4 +72,16 @@ export function lieAlong(
       return { x: x - left, y: y - top }
     },
   }
+}
+
+/** Curves of a file become chords this close, mm. */
+const CHORDS = 0.5
+
+/** The outline of a closed path as a hide, its corner at nothing, its upper edge taken for the backbone. */
+export function outlineOfPath(path: Path): OutlineMade {
+  const points = withoutTwins(pathPoints(path, CHORDS))
+  if (points.length < 3) return no('at least three corners are needed')
+  if (pathCrossesItself(polygon(points))) return no('the outline crosses itself')
+  const [left, top] = [Math.min(...points.map((p) => p.x)), Math.min(...points.map((p) => p.y))]
+  return { ok: true, outline: points.map((p) => ({ x: p.x - left, y: p.y - top })), backbone: 0 }
 }

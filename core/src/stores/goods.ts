@@ -1,5 +1,6 @@
 import type { Shelf } from './column.js'
 import { followingUsual } from './leather.js'
+import type { Hide } from './hides.js'
 import { type Leather, type Stores, reckonedThickness } from './schema.js'
 
 export type Good = Stores[Shelf][number]
@@ -31,3 +32,17 @@ export function withoutGood(stores: Stores, shelf: Shelf, id: string): Stores {
   const left = (stores[shelf] as readonly Good[]).filter((g) => g.id !== id)
   return left.length === 0 ? stores : { ...stores, [shelf]: left }
 }
+
+/** The stores with a hide put on the shelf, in place of the one of its id or at the end. */
+export const withHide = (stores: Stores, hide: Hide): Stores => ({
+  ...stores,
+  hides: stores.hides.some((h) => h.id === hide.id)
+    ? stores.hides.map((h) => (h.id === hide.id ? hide : h))
+    : [...stores.hides, hide],
+})
+
+/** The stores without a hide. */
+export const withoutHide = (stores: Stores, id: string): Stores => ({
+  ...stores,
+  hides: stores.hides.filter((h) => h.id !== id),
+})

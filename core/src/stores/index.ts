@@ -4,7 +4,7 @@ export { type Thing, thingSchema } from './things.js'
 export { densityOf } from './density.js'
 export type { Column, Shelf } from './column.js'
 export { COLUMNS, SHELF_NAMES } from './columns.js'
-export { type Good, withGood, withoutGood } from './goods.js'
+export { type Good, withGood, withHide, withoutGood, withoutHide } from './goods.js'
 export {
   CARD,
   CURRENCIES,

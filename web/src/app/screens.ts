@@ -75,6 +75,15 @@ export const SCREENS: readonly Screen[] = [
     component: () => import('../round/RoundView.vue'),
   },
   {
+    name: 'hide',
+    path: '/job/:id/hide',
+    label: 'Hide',
+    of: 'trail',
+    words: 'lay out cutting plan layout waste nesting leather flaws zones backbone how many what to buy',
+    settles: 'hide',
+    component: () => import('../hide/HideView.vue'),
+  },
+  {
     name: 'what-if',
     path: '/job/:id/what-if',
     label: 'What if',

@@ -10,6 +10,7 @@ import {
   unitFromBar,
   widthIn,
 } from '@drumlin/core/exchange/outlines'
+import type { Path } from '@drumlin/core/geometry'
 import { printLength } from '@drumlin/core/measure'
 import { useSettings } from '../app/settings.js'
 import { readOutlineFile } from '../reading/read.js'
@@ -17,7 +18,7 @@ import MeasureField from '../sentence/MeasureField.vue'
 import ChoiceField from '../sentence/ChoiceField.vue'
 import { useFileDialog } from '@vueuse/core'
 
-const emit = defineEmits<{ found: [outlined: Outlined | undefined] }>()
+const emit = defineEmits<{ found: [outlined: Outlined | undefined]; path: [path: Path | undefined] }>()
 const settings = useSettings()
 const found = shallowRef<Found>()
 const name = ref('')
@@ -62,7 +63,10 @@ const thinned = computed(() => {
   const path = found.value?.closed[index.value]
   return path && perUnit.value ? thinnedOutline(scaledPath(path, perUnit.value)) : undefined
 })
-watch(thinned, (now) => emit('found', now?.ok ? drawnFromPath(now.path) : undefined))
+watch(thinned, (now) => {
+  emit('found', now?.ok ? drawnFromPath(now.path) : undefined)
+  emit('path', now?.ok ? now.path : undefined)
+})
 const wide = (mm: number): string =>
   printLength(widthIn(found.value!.closed[index.value]!, mm), settings.unit)
 const outlines = computed(() =>

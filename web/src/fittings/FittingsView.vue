@@ -57,7 +57,7 @@ focusWanted()
         {{ s.leather
         }}{{
           s.longest === undefined
-            ? '; no hide of it is on the shelf'
+            ? '; no hide of it is chosen yet'
             : `; the hides give about ${mm(s.longest)}`
         }}.
       </p>

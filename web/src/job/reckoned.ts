@@ -8,11 +8,17 @@ const known = new WeakMap<Design, Derived>()
 export function reckonedOnce(design: Design): Derived {
   const before = known.get(design)
   if (before) return before
-  const derived = withSamePieces(derive(design))
+  const derived = last && sameWork(last.design, design) ? { ...last, design } : withSamePieces(derive(design))
   known.set(design, derived)
   last = derived
   return derived
 }
+
+/** What is decided about these changes nothing of the work itself. */
+const BESIDE: ReadonlySet<string> = new Set(['cutting', 'overruled'])
+
+const sameWork = (a: Design, b: Design): boolean =>
+  (Object.keys(b) as (keyof Design)[]).every((key) => BESIDE.has(key) || a[key] === b[key])
 
 /** The work that was reckoned last: the next is mostly the same with something moved. */
 let last: Derived | undefined

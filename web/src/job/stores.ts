@@ -2,6 +2,7 @@ import {
   type Awl,
   type Good,
   type Hardware,
+  type Hide,
   type Iron,
   type Leather,
   type Machine,
@@ -11,7 +12,9 @@ import {
   type Thread,
   storesSchema,
   withGood,
+  withHide,
   withoutGood,
+  withoutHide,
 } from '@drumlin/core/stores'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
@@ -29,6 +32,7 @@ interface Stocked {
   readonly machines: readonly Machine[]
   readonly hardware: readonly Hardware[]
   readonly things: readonly Thing[]
+  readonly hides: readonly Hide[]
 }
 
 /** The maker's own in front; of the examples what they don't have themselves. */
@@ -44,6 +48,7 @@ const NOTHING: Stocked = {
   machines: [],
   hardware: [],
   things: [],
+  hides: [],
 }
 
 const together = (a: Stores, b: Stores | undefined): Stocked => ({
@@ -54,6 +59,7 @@ const together = (a: Stores, b: Stores | undefined): Stocked => ({
   machines: both(a.machines, b?.machines),
   hardware: both(a.hardware, b?.hardware),
   things: both(a.things, b?.things),
+  hides: both(a.hides, b?.hides),
 })
 
 /** What lies on the shelves, for every menu that offers leather, irons or thread. */
@@ -107,8 +113,11 @@ export const useStores = defineStore('stores', () => {
   }
   const put = (shelf: Shelf, good: Good) => take(withGood(own.value!, shelf, good))
   const remove = (shelf: Shelf, id: string) => take(withoutGood(own.value!, shelf, id))
+  /** Hides on the shelf, put there or taken from it, all in one. */
+  const putHides = (hides: readonly Hide[], gone: readonly string[] = []) =>
+    take(hides.reduce(withHide, gone.reduce(withoutHide, own.value!)))
   channel.listen((told) => {
     if (told.what === 'stores') void trouble.attempt('The shelves could not be read again', load)
   })
-  return { own, examples, all, notice, isExample, load, put, remove }
+  return { own, examples, all, notice, isExample, load, put, remove, putHides }
 })

@@ -4,7 +4,7 @@ import type { PaperId } from '@drumlin/core/exchange/paper'
 import type { LengthUnit } from '@drumlin/core/measure'
 import type { Iron, Leather } from '@drumlin/core/stores'
 import { askOnce } from '../workers/ask.js'
-import type { WriteAsked } from '../workers/write.worker.js'
+import type { PlanWanted, WriteAsked } from '../workers/write.worker.js'
 
 /** Letters and digits of a name, for a file. */
 const fileName = (name: string): string =>
@@ -68,6 +68,20 @@ export async function saveAs(
     format.type,
     `${fileName(design.name)}${paper ? `-${paper}` : ''}${format.ending}`,
   )
+}
+
+const PLAN_TYPES = { pdf: 'application/pdf', svg: 'image/svg+xml', dxf: 'image/vnd.dxf' } as const
+
+/** The cutting plan of a design. */
+export async function savePlan(
+  design: Design,
+  plan: PlanWanted,
+  { unit, paper }: { unit: LengthUnit; paper: PaperId },
+  signal: AbortSignal,
+): Promise<void> {
+  const contents = await written({ design, plan, paper, unit, date: today() }, signal)
+  const side = plan.mirrored ? '-flesh-side' : ''
+  keep(contents, PLAN_TYPES[plan.as], `${fileName(design.name)}-cutting-plan${side}.${plan.as}`)
 }
 
 /** The sheet of test pieces of a leather. */

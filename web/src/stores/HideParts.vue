@@ -1,69 +1,59 @@
 <script setup lang="ts">
-import { HIDE_PARTS, type HidePart, type Leather } from '@drumlin/core/stores'
-import MeasureField from '../sentence/MeasureField.vue'
-import NameField from '../sentence/NameField.vue'
-import ChoiceField from '../sentence/ChoiceField.vue'
+import { computed, ref, shallowRef } from 'vue'
+import { hideArea } from '@drumlin/core/hide'
+import { printArea } from '@drumlin/core/measure'
+import type { Hide, Leather } from '@drumlin/core/stores'
+import { useSettings } from '../app/settings.js'
+import HideDialog from '../hide/HideDialog.vue'
+import { useStores } from '../job/stores.js'
 
-/** Hides and parts of hides on the shelf, with their area and what they cost. */
+/** Hides of a leather on the shelf, one by one. */
 const props = defineProps<{ leather: Leather }>()
-const emit = defineEmits<{ change: [parts: HidePart[]] }>()
-const addPart = (): void =>
-  emit('change', [...props.leather.parts, { part: 'side', area: 100, price: 0, currency: 'EUR' }])
-const part = (i: number, more: Partial<HidePart>): void =>
-  emit(
-    'change',
-    props.leather.parts.map((p, k) => (k === i ? { ...p, ...more } : p)),
-  )
-const dropPart = (i: number): void =>
-  emit(
-    'change',
-    props.leather.parts.filter((_, k) => k !== i),
-  )
-const perDm2 = (p: HidePart): string =>
-  p.price > 0 ? `${(p.price / p.area).toFixed(2)} ${p.currency} per dm²` : ''
+const stores = useStores()
+const settings = useSettings()
+const hides = computed(() => (stores.own?.hides ?? []).filter((h) => h.of === props.leather.id))
+const open = ref(false)
+const subject = shallowRef<Hide>()
+const refused = ref('')
+const removed = shallowRef<Hide>()
+function describe(hide?: Hide): void {
+  subject.value = hide
+  open.value = true
+}
+async function keep(hide: Hide): Promise<void> {
+  refused.value = (await stores.putHides([hide])) ?? ''
+}
+async function remove(hide: Hide): Promise<void> {
+  refused.value = (await stores.putHides([], [hide.id])) ?? ''
+  if (refused.value === '') removed.value = hide
+}
+async function putBack(): Promise<void> {
+  if (removed.value) await keep(removed.value)
+  removed.value = undefined
+}
+const perDm2 = (h: Hide): string =>
+  h.price > 0 ? `${(h.price / (hideArea(h) / 10_000)).toFixed(2)} ${h.currency} per dm²` : ''
 </script>
 
 <template>
   <h3>On the shelf</h3>
-  <p v-for="(p, i) in leather.parts" :key="i">
-    <ChoiceField
-      :value="p.part"
-      :label="`part ${i + 1} of ${leather.name}`"
-      :options="HIDE_PARTS.map((o) => ({ value: o, label: o }))"
-      then=","
-      @change="(one) => part(i, { part: one })"
-    />{{ ' ' }}
-    <MeasureField
-      :value="p.area"
-      :label="`area of part ${i + 1} in dm²`"
-      sort="share"
-      :min="0.5"
-      :max="800"
-      :step="1"
-      @change="(area) => part(i, { area })"
-    />
-    dm², paid
-    <MeasureField
-      :value="p.price"
-      :label="`price of part ${i + 1}`"
-      sort="share"
-      :min="0"
-      :max="100000"
-      :step="1"
-      @change="(price) => part(i, { price })"
-    />
-    <NameField
-      :value="p.currency"
-      :label="`currency of part ${i + 1}`"
-      :max="3"
-      @change="(c) => part(i, { currency: c.toUpperCase() })"
-    />
-    <span class="quiet">{{ perDm2(p) }}</span>
-    <v-btn variant="plain" class="link" :aria-label="`Take out part ${i + 1}`" @click="dropPart(i)"
-      >take out</v-btn
+  <p v-for="h in hides" :key="h.id" class="row">
+    <span
+      ><strong>{{ h.name }}</strong
+      >, {{ h.part }} of {{ printArea(hideArea(h), settings.unit) }}</span
     >
+    <span class="quiet">{{ perDm2(h) }}</span>
+    <v-btn variant="plain" class="link" :aria-label="`Change ${h.name}`" @click="describe(h)">change</v-btn>
+    <v-btn variant="plain" class="link" :aria-label="`Remove ${h.name}`" @click="remove(h)">remove</v-btn>
   </p>
-  <p><v-btn @click="addPart">Add a hide or a part of one</v-btn></p>
+  <p v-if="hides.length === 0" class="quiet">No hide of it is on your shelf.</p>
+  <p v-if="removed" role="status">
+    “{{ removed.name }}” was removed; jobs that are cut from it keep their own copy.
+    <v-btn @click="putBack">Put it back</v-btn>
+  </p>
+  <p v-if="refused" role="alert" class="refused">{{ refused }}</p>
+  <p><v-btn @click="describe()">Add a hide or a part of one</v-btn></p>
+  <HideDialog v-model="open" :of="leather.id" :material="leather.name" leather :hide="subject" @keep="keep" />
 </template>
 
 <style scoped>
@@ -71,11 +61,18 @@ h3 {
   font-size: 15px;
   margin: 6px 0;
 }
-p {
+.row {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  align-items: baseline;
   margin: 4px 0 8px;
 }
 .link {
   text-decoration: underline;
   color: var(--quiet);
+}
+.refused {
+  color: var(--rowan);
 }
 </style>

@@ -2,24 +2,40 @@ import { derive } from '@drumlin/core/derived'
 import type { Design } from '@drumlin/core/design'
 import { type FormatId, formatOf } from '@drumlin/core/exchange/formats'
 import type { PaperId } from '@drumlin/core/exchange/paper'
-import { writeCoupons } from '@drumlin/core/exchange/pdf'
+import { writeCoupons, writePlanPdf } from '@drumlin/core/exchange/pdf'
+import { writePlanDxf, writePlanSvg } from '@drumlin/core/exchange/plan'
 import type { LengthUnit } from '@drumlin/core/measure'
 import type { Iron, Leather } from '@drumlin/core/stores'
 import { pdfFonts } from '../output/fonts.js'
 import { answering } from './answer.js'
 
-/** A design in one of the formats, or the test pieces of a leather as a PDF. */
+/** A cutting plan, its hides grain or flesh side up. */
+export interface PlanWanted {
+  readonly as: 'pdf' | 'svg' | 'dxf'
+  readonly mirrored: boolean
+}
+
+/** A design in one of the formats, its cutting plan, or the test pieces of a leather as a PDF. */
 export type WriteAsked = {
   readonly paper: PaperId
   readonly unit: LengthUnit
   readonly date: string
 } & (
-  { readonly design: Design; readonly format: FormatId } | { readonly leather: Leather; readonly iron: Iron }
+  | { readonly design: Design; readonly format: FormatId }
+  | { readonly design: Design; readonly plan: PlanWanted }
+  | { readonly leather: Leather; readonly iron: Iron }
 )
 
 answering(async (asked: WriteAsked) => {
   const { paper, unit, date } = asked
-  return 'design' in asked
-    ? formatOf(asked.format).write(derive(asked.design), { paper, unit, date, fonts: pdfFonts })
-    : writeCoupons(asked.leather, asked.iron, { paper, unit, date, fonts: await pdfFonts() })
+  if ('plan' in asked) {
+    const { as, mirrored } = asked.plan
+    const derived = derive(asked.design)
+    if (as === 'svg') return writePlanSvg(derived, mirrored)
+    if (as === 'dxf') return writePlanDxf(derived, mirrored)
+    return writePlanPdf(derived, { paper, unit, date, fonts: await pdfFonts(), mirrored })
+  }
+  if ('format' in asked)
+    return formatOf(asked.format).write(derive(asked.design), { paper, unit, date, fonts: pdfFonts })
+  return writeCoupons(asked.leather, asked.iron, { paper, unit, date, fonts: await pdfFonts() })
 })

@@ -1,2 +1,2 @@
 export { readDxfPaths } from './read.js'
-export { isOurDxf, writeDxf } from './write.js'
+export { dxfOf, isOurDxf, writeDxf } from './write.js'

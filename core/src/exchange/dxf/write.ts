@@ -56,6 +56,10 @@ const LOOKS: Readonly<Record<string, LayerLook>> = {
   grain: { colour: 8, line: 'Continuous' },
   label: { colour: 8, line: 'Continuous' },
   notes: { colour: 8, line: 'Continuous' },
+  hide: { colour: 7, line: 'Continuous' },
+  backbone: { colour: 3, line: 'DRUMLIN_FOLD' },
+  zones: { colour: 9, line: 'DRUMLIN_SKIVE' },
+  flaws: { colour: 1, line: 'Continuous' },
 }
 
 /**
@@ -150,11 +154,18 @@ function addWords(dxf: DxfWriter, drawn: Drawn & { type: 'text' }, layerName: st
  * dots of glue areas are left out: nobody cuts them.
  */
 export function writeDxf(derived: Derived, unit: LengthUnit = 'mm'): string {
+  const { pieces } = laidOut(derived.pieces, derived.design, unit, 0)
+  return dxfOf(
+    pieces.flatMap(({ drawn }) => drawn),
+    outlinesOf(pieces),
+  )
+}
+
+/** Strokes and words as DXF in mm, each on its layer; what is cut all round is told apart by `outlines`. */
+export function dxfOf(drawing: readonly Drawn[], outlines: ReadonlySet<Path>): string {
   const dxf = new DxfWriter()
   dxf.setUnits(Units.Millimeters)
-  const { pieces } = laidOut(derived.pieces, derived.design, unit, 0)
-  const all = pieces.flatMap(({ drawn }) => drawn.filter((d) => d.type !== 'dots'))
-  const outlines = outlinesOf(pieces)
+  const all = drawing.filter((d) => d.type !== 'dots')
   const layers = new Set(all.map((d) => layerOf(d, outlines)))
   for (const [name, elements] of Object.entries(LINES))
     if (elements.length > 0) dxf.tables.addLType(name, name, [...elements])

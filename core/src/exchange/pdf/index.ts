@@ -1,4 +1,5 @@
 export { isOurPdf } from './ours.js'
+export { writePlanPdf } from './plan.js'
 export { writeCoupons } from './coupons.js'
 export type { FontFiles } from './fonts.js'
 

@@ -1,1 +1,1 @@
-export { isOurSvg, writeSvg } from './write.js'
+export { isOurSvg, svgOf, writeSvg } from './write.js'

@@ -1,14 +1,5 @@
 import type { Derived } from '../../derived/index.js'
-import {
-  type Drawn,
-  INKS,
-  LAYERS,
-  type LaidOutPiece,
-  type LayerName,
-  laidOut,
-  pathData,
-  wordInk,
-} from '../../drawing/index.js'
+import { type Drawn, INKS, LAYERS, type LayerName, laidOut, pathData, wordInk } from '../../drawing/index.js'
 import { type LengthUnit, oneLine, roundTo } from '../../measure/index.js'
 
 /** The comment every SVG of ours begins with. */
@@ -57,9 +48,16 @@ const layerGroup = (piece: string, layer: LayerName, all: readonly Drawn[]): str
   return `<g id="${piece}.${layer}" class="${layer}" stroke="${INKS[layer]}"><title>${layer}</title>${drawn(false)}${words}</g>`
 }
 
-/** A piece as a group of its own, its layers as groups in it, from the lowest to the uppermost. */
-const pieceGroup = ({ piece, drawn }: LaidOutPiece): string =>
-  `<g id="${escaped(piece.id)}"><title>${escaped(piece.name)}</title>${LAYERS.map((layer) => layerGroup(escaped(piece.id), layer, drawn)).join('')}</g>`
+/** A group of its own, its layers as groups in it, from the lowest to the uppermost. */
+const group = ({ id, name, drawn }: SvgGroup): string =>
+  `<g id="${escaped(id)}"><title>${escaped(name)}</title>${LAYERS.map((layer) => layerGroup(escaped(id), layer, drawn)).join('')}</g>`
+
+/** What is drawn together: a piece, or a hide with all that lies on it. */
+export interface SvgGroup {
+  readonly id: string
+  readonly name: string
+  readonly drawn: readonly Drawn[]
+}
 
 /**
  * All pieces at 1:1 as SVG: a user unit is a millimetre, a named group for each piece and in it for each layer, in the
@@ -67,13 +65,23 @@ const pieceGroup = ({ piece, drawn }: LaidOutPiece): string =>
  */
 export function writeSvg(derived: Derived, unit: LengthUnit = 'mm'): string {
   const { pieces, width, height } = laidOut(derived.pieces, derived.design, unit, MARGIN)
-  const [w, h] = [n(width), n(height)]
+  const groups = pieces.map(({ piece: { id, name }, drawn }) => ({ id, name, drawn }))
+  return svgOf(derived.design.name, { width, height }, groups)
+}
+
+/** Groups of drawing at 1:1 as an SVG of that size, mm. */
+export function svgOf(
+  title: string,
+  size: { readonly width: number; readonly height: number },
+  groups: readonly SvgGroup[],
+): string {
+  const [w, h] = [n(size.width), n(size.height)]
   return [
     '<?xml version="1.0" encoding="UTF-8"?>',
     MARK,
     `<svg xmlns="http://www.w3.org/2000/svg" width="${w}mm" height="${h}mm" viewBox="0 0 ${w} ${h}" font-family="'Atkinson Hyperlegible Next', sans-serif" fill="none">`,
-    `<title>${escaped(derived.design.name)}</title>`,
-    ...pieces.map(pieceGroup),
+    `<title>${escaped(title)}</title>`,
+    ...groups.map(group),
     '</svg>',
     '',
   ].join('\n')

@@ -1,0 +1,129 @@
+import type { Derived } from '../../derived/index.js'
+import { type Drawn, stroke, text } from '../../drawing/index.js'
+import { type Path, type Point, line, openPath, polygon } from '../../geometry/index.js'
+import {
+  type Group,
+  type HideFigures,
+  type Lying,
+  cuttingOrder,
+  extentOf,
+  figuresOf,
+  flawOutline,
+  groupsOf,
+  laidThere,
+  pieceName,
+} from '../../hide/index.js'
+import type { Hide } from '../../stores/index.js'
+
+/** A piece on a plan: its number in the order of cutting, where it lies and how large it is there, mm. */
+export interface PlanPiece {
+  readonly number: number
+  readonly name: string
+  readonly why: 'strap' | 'large' | 'rest' | 'small'
+  readonly over: boolean
+  readonly outline: readonly Point[]
+  /** From the butt end of the hide, and from its backbone or else its upper edge. */
+  readonly along: number
+  readonly across: number
+  readonly long: number
+  readonly wide: number
+}
+
+/** One hide with what is cut from it. */
+export interface HidePlan {
+  readonly hide: Hide
+  readonly material: string
+  readonly long: number
+  readonly wide: number
+  readonly pieces: readonly PlanPiece[]
+  readonly figures: HideFigures
+}
+
+/** The plans of all hides that something lies on. */
+export const plansOf = (derived: Derived): HidePlan[] =>
+  groupsOf(derived).flatMap((group) =>
+    group.hides
+      .filter((hide) => group.asked.lying.some((l) => l.hide === hide.id))
+      .map((hide) => planOf(group, hide)),
+  )
+
+function planOf({ material, wanted, asked }: Group, hide: Hide): HidePlan {
+  const box = extentOf(hide.outline)
+  const on = asked.lying.filter((l) => l.hide === hide.id)
+  const from = hide.backbone ?? box.top
+  const pieceOf = (lying: Lying, number: number, why: PlanPiece['why']): PlanPiece[] => {
+    const w = wanted.find((one) => one.id === lying.id)
+    if (!w) return []
+    const outline = laidThere(w.demand.outline, w.over, lying)
+    const { left, top, right, bottom } = extentOf(outline)
+    const across = top >= from ? top - from : from >= bottom ? from - bottom : 0
+    return [
+      {
+        number,
+        name: pieceName(w, wanted),
+        why,
+        over: w.over,
+        outline,
+        along: left - box.left,
+        across,
+        long: right - left,
+        wide: bottom - top,
+      },
+    ]
+  }
+  return {
+    hide,
+    material,
+    long: box.right - box.left,
+    wide: box.bottom - box.top,
+    pieces: cuttingOrder(on, wanted).flatMap(({ id, why }, i) =>
+      pieceOf(
+        on.find((l) => l.id === id)!,
+        i + 1,
+        why,
+      ),
+    ),
+    figures: figuresOf(hide, asked.lying, wanted, asked.gap),
+  }
+}
+
+/** How a plan is drawn: in which scale, how high its type is, and whether the hide lies flesh side up. */
+export interface PlanLook {
+  readonly scale: number
+  readonly type: number
+  readonly mirrored: boolean
+}
+
+/** A hide with its pieces as strokes and words, its corner at nothing; and which of the strokes are cut. */
+export function planDrawing(
+  { hide, pieces, long }: HidePlan,
+  { scale, type, mirrored }: PlanLook,
+): { readonly drawn: readonly Drawn[]; readonly cut: ReadonlySet<Path> } {
+  const { left, top, right } = extentOf(hide.outline)
+  const at = ({ x, y }: Point): Point => ({
+    x: (mirrored ? long - (x - left) : x - left) * scale,
+    y: (y - top) * scale,
+  })
+  const ring = (points: readonly Point[]): Path => polygon(points.map(at))
+  const thin = Math.max(0.15, 0.12 * type * 0.5)
+  const outlines = pieces.map((p) => stroke('cut', ring(p.outline), thin * 2))
+  const backbone = (y: number): Drawn =>
+    stroke('backbone', openPath([line(at({ x: left, y }), at({ x: right, y }))]), thin * 1.5, [7, 2])
+  const numbers = pieces.map((p) => {
+    const { left: l, top: t, right: r, bottom: b } = extentOf(p.outline)
+    const middle = at({ x: (l + r) / 2, y: (t + b) / 2 })
+    const size = Math.max(type * 0.5, Math.min(type, (b - t) * scale * 0.8, (r - l) * scale * 0.4))
+    return text('label', { x: middle.x, y: middle.y + size * 0.35 }, String(p.number), size, 'middle', true)
+  })
+  return {
+    drawn: [
+      ...hide.zones.map((z) => stroke('zones', ring(z.outline), thin, [1, 1])),
+      stroke('hide', ring(hide.outline), thin * 2),
+      ...(hide.backbone === null ? [] : [backbone(hide.backbone)]),
+      ...hide.flaws.map((f) => stroke('flaws', ring(flawOutline(f)), thin)),
+      ...outlines,
+      ...numbers,
+    ],
+    cut: new Set(outlines.flatMap((d) => (d.type === 'stroke' ? [d.path] : []))),
+  }
+}

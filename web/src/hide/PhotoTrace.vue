@@ -1,0 +1,264 @@
+<script setup lang="ts">
+import { useFileDialog } from '@vueuse/core'
+import { computed, onScopeDispose, ref, shallowRef, useTemplateRef, watch } from 'vue'
+import type { Point } from '@drumlin/core/geometry'
+import { type Traced, tracedHide } from '@drumlin/core/hide'
+import { FLAWS, type Hide, type HideFlaw } from '@drumlin/core/stores'
+import ChoiceField from '../sentence/ChoiceField.vue'
+import MeasureField from '../sentence/MeasureField.vue'
+import { useSheetView } from '../sheet/view.js'
+import SheetHandle from '../sheet/SheetHandle.vue'
+import { type Photograph, readPhotograph } from './photograph.js'
+
+/** A hide traced on a photograph: straightened by a sheet or a bar that lies on it, clicked round, backbone and flaws. */
+const emit = defineEmits<{ change: [more: Partial<Hide>] }>()
+const SHEETS = [
+  { value: 'a4', label: 'an A4 sheet', long: 297, wide: 210 },
+  { value: 'letter', label: 'a Letter sheet', long: 279.4, wide: 215.9 },
+  { value: 'a3', label: 'an A3 sheet', long: 420, wide: 297 },
+  { value: 'bar', label: 'a bar of known length', long: 0, wide: 0 },
+] as const
+const STEPS = [
+  { value: 'scale', label: '1. sheet or bar' },
+  { value: 'border', label: '2. round the hide' },
+  { value: 'backbone', label: '3. backbone' },
+  { value: 'flaws', label: '4. flaws' },
+] as const
+type Step = (typeof STEPS)[number]['value']
+const step = ref<Step>('scale')
+const by = ref<(typeof SHEETS)[number]['value']>('a4')
+const barLength = ref(300)
+const flaw = ref<HideFlaw['sort']>('scar')
+const flawSize = ref(16)
+const places = ref<Record<'scale' | 'border' | 'backbone', Point[]>>({ scale: [], border: [], backbone: [] })
+const flaws = ref<{ at: Point; radius: number; sort: HideFlaw['sort'] }[]>([])
+
+const photograph = shallowRef<Photograph>()
+const why = ref('')
+const reading = ref('')
+onScopeDispose(() => photograph.value?.close())
+const picker = useFileDialog({ accept: 'image/*', multiple: false, reset: true })
+picker.onChange(async (files) => {
+  const [file] = files ?? []
+  if (!file) return
+  ;[why.value, reading.value] = ['', file.name]
+  const read = await readPhotograph(file)
+  reading.value = ''
+  if (!read.ok) {
+    why.value = `${file.name}: ${read.why}`
+    return
+  }
+  photograph.value?.close()
+  photograph.value = read.photograph
+  places.value = { scale: [], border: [], backbone: [] }
+  flaws.value = []
+  step.value = 'scale'
+})
+
+const most = computed(() => ({ scale: by.value === 'bar' ? 2 : 4, border: 500, backbone: 2 }))
+const traced = computed((): Traced => {
+  const sheet = SHEETS.find((s) => s.value === by.value)!
+  return {
+    by:
+      by.value === 'bar'
+        ? { what: 'bar', ends: places.value.scale, length: barLength.value }
+        : { what: 'sheet', corners: places.value.scale, long: sheet.long, wide: sheet.wide },
+    outline: places.value.border,
+    backbone: places.value.backbone,
+    flaws: flaws.value,
+  }
+})
+const made = computed(() => (photograph.value ? tracedHide(traced.value) : undefined))
+watch(made, (now) => {
+  if (now?.ok) emit('change', { ...now.hide, zones: [], spots: [] })
+})
+
+const svg = useTemplateRef<SVGSVGElement>('svg')
+const view = useSheetView(
+  computed(() => svg.value ?? undefined),
+  () => ({ left: 0, top: 0, right: photograph.value?.width ?? 100, bottom: photograph.value?.height ?? 60 }),
+)
+watch(photograph, () => view.fit(), { flush: 'post' })
+const pixel = computed(() => 1 / view.scale.value)
+function place(at: Point): void {
+  const now = step.value
+  if (now === 'flaws') {
+    flaws.value = [...flaws.value, { at, radius: flawSize.value / 2, sort: flaw.value }]
+    return
+  }
+  if (places.value[now].length >= most.value[now]) return
+  places.value = { ...places.value, [now]: [...places.value[now], at] }
+  // Once all corners are there one goes on to the border.
+  if (now === 'scale' && places.value.scale.length === most.value.scale) step.value = 'border'
+}
+let down: Point | undefined
+const pressed = (event: PointerEvent): void => void (down = { x: event.clientX, y: event.clientY })
+function clicked(event: MouseEvent): void {
+  if (!down || Math.hypot(event.clientX - down.x, event.clientY - down.y) > 4) return
+  place(view.toSheet(event.clientX, event.clientY))
+}
+function takeBack(): void {
+  if (step.value === 'flaws') flaws.value = flaws.value.slice(0, -1)
+  else places.value = { ...places.value, [step.value]: places.value[step.value].slice(0, -1) }
+}
+const shown = computed(() =>
+  (['scale', 'border', 'backbone'] as const).flatMap((of) =>
+    places.value[of].map((at, i) => ({ of, at, i })),
+  ),
+)
+function move(of: 'scale' | 'border' | 'backbone', i: number, at: Point): void {
+  places.value = { ...places.value, [of]: places.value[of].map((p, k) => (k === i ? at : p)) }
+}
+const line = (points: readonly Point[]): string => points.map((p) => `${p.x},${p.y}`).join(' ')
+const HELP: Readonly<Record<Step, string>> = {
+  scale:
+    'Click the corners of the sheet one after the other, beginning along a long side; or the two ends of the bar.',
+  border: 'Click round the hide, one place after the other.',
+  backbone: 'Click the backbone at the butt, then at the neck. A scrap without one goes without.',
+  flaws: 'Click each flaw.',
+}
+const sheets = SHEETS.map(({ value, label }) => ({ value, label }))
+const sorts = FLAWS.map((f) => ({ value: f, label: f }))
+</script>
+
+<template>
+  <div>
+    <p>
+      <v-btn aria-label="Choose a photograph of the hide" @click="picker.open()">Choose a photograph</v-btn>
+      <span class="quiet"> It stays on this machine, and only what is traced is kept.</span>
+    </p>
+    <p v-if="reading" role="status">Reading {{ reading }} …</p>
+    <p v-if="why" role="alert" class="why">{{ why }}</p>
+    <template v-if="photograph">
+      <p class="row">
+        <v-btn-toggle v-model="step" mandatory divided aria-label="What is clicked">
+          <v-btn v-for="s in STEPS" :key="s.value" :value="s.value">{{ s.label }}</v-btn>
+        </v-btn-toggle>
+        <v-btn @click="place({ x: photograph.width / 2, y: photograph.height / 2 })"
+          >Place one in the middle</v-btn
+        >
+        <v-btn @click="takeBack">Take back the last</v-btn>
+      </p>
+      <p>
+        <template v-if="step === 'scale'"
+          >On the hide lies
+          <ChoiceField
+            :value="by"
+            label="what lies on the hide"
+            :options="sheets"
+            @change="(v) => (by = v)"
+          /><template v-if="by === 'bar'"
+            >{{ ' ' }}of
+            <MeasureField
+              :value="barLength"
+              label="length of the bar"
+              sort="length"
+              :min="20"
+              :max="3000"
+              :step="1"
+              @change="(v) => (barLength = v)" /></template
+          >.
+        </template>
+        <template v-if="step === 'flaws'"
+          >A <ChoiceField :value="flaw" label="sort of flaw" :options="sorts" @change="(v) => (flaw = v)" />
+          <MeasureField
+            :value="flawSize"
+            label="size of the flaw"
+            sort="length"
+            :min="1"
+            :max="400"
+            :step="1"
+            @change="(v) => (flawSize = v)"
+          />
+          across.
+        </template>
+        {{ HELP[step] }}
+      </p>
+      <svg
+        ref="svg"
+        :viewBox="view.viewBox.value"
+        tabindex="0"
+        role="group"
+        aria-label="The photograph"
+        @keydown="view.pressed"
+        @pointerdown="pressed"
+        @click="clicked"
+      >
+        <image :href="photograph.url" :width="photograph.width" :height="photograph.height" />
+        <polygon v-if="places.scale.length > 1" :points="line(places.scale)" class="scale" />
+        <polygon v-if="places.border.length > 1" :points="line(places.border)" class="border" />
+        <polyline v-if="places.backbone.length > 1" :points="line(places.backbone)" class="backbone" />
+        <circle
+          v-for="(f, i) in flaws"
+          :key="`f${i}`"
+          :cx="f.at.x"
+          :cy="f.at.y"
+          :r="7 * pixel"
+          class="flaw"
+        />
+        <g v-for="p in shown" :key="`${p.of}${p.i}`" :class="`handle ${p.of}`">
+          <SheetHandle
+            :at="p.at"
+            :label="`${p.of} ${p.i + 1}`"
+            :says="`${Math.round(p.at.x)}, ${Math.round(p.at.y)}`"
+            :pixel="pixel"
+            :mark="8"
+            :to-sheet="view.toSheet"
+            @step="(d) => move(p.of, p.i, { x: p.at.x + d.x, y: p.at.y + d.y })"
+            @drag="(to) => move(p.of, p.i, to)"
+          />
+        </g>
+      </svg>
+      <p v-if="made && !made.ok" class="quiet" role="status">Still to do: {{ made.why }}.</p>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.row {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+}
+svg {
+  display: block;
+  width: 100%;
+  height: 420px;
+  background: var(--ground);
+  cursor: crosshair;
+  touch-action: none;
+}
+polygon,
+polyline {
+  fill: none;
+  stroke-width: 2px;
+  vector-effect: non-scaling-stroke;
+}
+.scale {
+  stroke: var(--loch);
+}
+.border {
+  stroke: var(--heather);
+}
+.backbone {
+  stroke: var(--moss);
+}
+.flaw {
+  fill: none;
+  stroke: var(--rowan);
+  stroke-width: 2px;
+  vector-effect: non-scaling-stroke;
+}
+.handle.scale {
+  color: var(--loch);
+}
+.handle.border {
+  color: var(--heather);
+}
+.handle.backbone {
+  color: var(--moss);
+}
+.why {
+  color: var(--rowan);
+}
+</style>
