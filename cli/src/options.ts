@@ -10,6 +10,7 @@ export type Asked =
   | ExportAsked
   | ReckonAsked
   | PackAsked
+  | LayAskedWords
   | { readonly command: 'reckon list'; readonly json: boolean }
   | { readonly command: 'help' }
   | { readonly wrong: string }
@@ -40,6 +41,23 @@ export interface PackAsked {
   /** Left out: what the instance says, else the usual. */
   readonly seconds: number | undefined
   readonly seed: number | undefined
+}
+
+/** Designs laid out on hides, and the plan of it. */
+export interface LayAskedWords {
+  readonly command: 'lay'
+  /** The first is the one whose way of cutting counts; the others are cut along. */
+  readonly files: readonly string[]
+  /** A file of hides; those the first design is cut from where left out. */
+  readonly hide: string | undefined
+  readonly out: string
+  readonly to: 'pdf' | 'svg' | 'dxf' | 'json'
+  /** Rounds of work. */
+  readonly effort: number | undefined
+  readonly mirrored: boolean
+  readonly paper: PaperId
+  readonly unit: 'mm' | 'in'
+  readonly replace: boolean
 }
 
 const PAPERS = Object.keys(PAPER_SIZES) as PaperId[]
@@ -105,6 +123,7 @@ export function asked(argv: readonly string[]): Asked {
   if (command === '--help' || command === 'help') return { command: 'help' }
   if (command === 'reckon') return reckonAsked(rest)
   if (command === 'pack') return packAsked(rest)
+  if (command === 'lay') return layAsked(rest)
   if (command !== 'derive' && command !== 'check' && command !== 'export')
     return wrong(`unknown command ${shortly(command)}`)
   const replace = command === 'export' && rest.includes('--replace')
@@ -134,6 +153,39 @@ function packAsked(argv: readonly string[]): Asked {
   if (seed !== undefined && !(Number.isInteger(seed) && seed >= 0 && seed <= SEEDS))
     return wrong(`--seed must be a whole number from 0 to ${SEEDS}, not ${shortly(start ?? '')}`)
   return { command: 'pack', file, seconds, seed }
+}
+
+const PLANS = ['pdf', 'svg', 'dxf', 'json'] as const
+const MOST_EFFORT = 1_000_000
+
+function layAsked(argv: readonly string[]): Asked {
+  const plain = argv.filter((w) => w !== '--mirrored' && w !== '--replace')
+  const words = sorted(plain, ['--hide', '--out', '--effort', '--paper', '--unit'])
+  if (typeof words === 'string') return wrong(words)
+  if (words.files.length === 0) return wrong('lay needs a design file')
+  const { '--out': out, '--effort': rounds, '--paper': paper = 'a4', '--unit': unit = 'mm' } = words.options
+  if (!out) return wrong('lay needs --out PATH')
+  const to = PLANS.find((p) => out.toLowerCase().endsWith(`.${p}`))
+  if (!to) return wrong(`--out must end in ${PLANS.map((p) => `.${p}`).join(', ')}, not ${shortly(out)}`)
+  const effort = rounds === undefined ? undefined : strictly(rounds)
+  if (effort !== undefined && !(Number.isInteger(effort) && effort >= 1 && effort <= MOST_EFFORT))
+    return wrong(`--effort must be a whole number from 1 to ${MOST_EFFORT}, not ${shortly(rounds ?? '')}`)
+  if (!PAPERS.includes(paper as PaperId))
+    return wrong(`--paper must be one of ${PAPERS.join(', ')}, not ${shortly(paper)}`)
+  if (!UNITS.includes(unit as 'mm'))
+    return wrong(`--unit must be one of ${UNITS.join(', ')}, not ${shortly(unit)}`)
+  return {
+    command: 'lay',
+    files: words.files,
+    hide: words.options['--hide'],
+    out,
+    to,
+    effort,
+    mirrored: argv.includes('--mirrored'),
+    paper: paper as PaperId,
+    unit: unit as 'mm' | 'in',
+    replace: argv.includes('--replace'),
+  }
 }
 
 /** Reads one number for an input: lengths as makers write them, everything else plain. */
@@ -181,4 +233,7 @@ drumlin export FILE --to ${FORMAT_IDS.join('|')} --out PATH its pattern at 1:1, 
 drumlin reckon --list                                the pocket book: every quick reckoner with its inputs
 drumlin reckon NAME [--INPUT VALUE …] [--json]       one of them, with its working
 drumlin pack FILE [--seconds N] [--seed N]           pieces on the shortest strip of a width; the instance’s own time, or 30 s
+drumlin lay FILE… --out PLAN.pdf|svg|dxf|json        designs laid out on hides; exit 1 where something has no place
+               [--hide FILE] [--effort N]            a hide, a list of them or a stores file; rounds of work
+               [--mirrored] [--paper …] [--unit …] [--replace]
 `

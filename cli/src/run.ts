@@ -7,7 +7,15 @@ import { ENTRIES, type Entry, reckonEntry } from '@drumlin/core/pocketbook'
 import { explainLine } from '@drumlin/core/working'
 import { readText, writeWhole } from './files.js'
 import { pdfFonts } from './fonts.js'
-import { type ExportAsked, HELP, type PackAsked, type ReckonAsked, asked } from './options.js'
+import {
+  type ExportAsked,
+  HELP,
+  type LayAskedWords,
+  type PackAsked,
+  type ReckonAsked,
+  asked,
+} from './options.js'
+import { lay } from './lay.js'
 import { pack } from './pack.js'
 import { shortly } from './words.js'
 
@@ -102,6 +110,16 @@ async function packed({ file, seconds, seed }: PackAsked): Promise<Result> {
   return { code: 0, out: `${JSON.stringify(answer)}\n` }
 }
 
+async function laid(words: LayAskedWords): Promise<Result> {
+  const designs: Derived[] = []
+  for (const file of words.files) {
+    const one = await opened(file)
+    if ('error' in one) return failed(one.error)
+    designs.push(one.derived)
+  }
+  return lay(designs, words)
+}
+
 /** Does what the words after `drumlin` ask. Whatever goes wrong is one line and 2. */
 export async function run(argv: readonly string[]): Promise<Result> {
   try {
@@ -118,6 +136,7 @@ async function done(argv: readonly string[]): Promise<Result> {
   if (words.command === 'reckon list') return { code: 0, out: listed(words.json) }
   if (words.command === 'reckon') return reckoned(words)
   if (words.command === 'pack') return packed(words)
+  if (words.command === 'lay') return laid(words)
   const file = await opened(words.file)
   if ('error' in file) return failed(file.error)
   if (words.command === 'export') return exported(file.derived, words)

@@ -105,5 +105,7 @@ const hidesOf = ({ cutting }: Derived['design'], id: string) => cutting.hides.fi
 export const strapsOf = ({ master, design }: Pick<Derived, 'master' | 'design'>): StrapLength[] =>
   (master.strapRuns ?? []).flatMap((run) => {
     const leather = design.leathers[run.role]
-    return leather ? [{ ...run, leather: leather.name, longest: longestRun(hidesOf(design, leather.id)) }] : []
+    return leather
+      ? [{ ...run, leather: leather.name, longest: longestRun(hidesOf(design, leather.id)) }]
+      : []
   })

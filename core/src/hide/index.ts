@@ -18,7 +18,7 @@ export {
   straightenedByBar,
   straightenedBySheet,
 } from './photograph.js'
-export { flawOutline, hideArea, hideSize } from './stands.js'
+export { bandOf, flawOutline, hideArea, hideSize } from './stands.js'
 export { type PieceThickness, hideThickness, thicknessOver } from './thickness.js'
 export { type CutStep, type HideFigures, STRIP_WIDE, cuttingOrder, figuresOf } from './figures.js'
 export { type Group, groupsOf, lyingOf, wantedPieces, wishedDemands } from './groups.js'
@@ -28,3 +28,5 @@ export { type Extent, extentOf } from './world.js'
 export { type HideAt, type World, worldOf } from './world.js'
 export { sayFault } from './words.js'
 export { type Traced, type TracedRead, tracedHide } from './traced.js'
+export { type LaidMaterial, laidDesign, withHides } from './laidDesign.js'
+export { type HidesRead, readHides } from './read.js'

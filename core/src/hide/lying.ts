@@ -51,8 +51,11 @@ export function liesAsAsked(wanted: Pick<Wanted, 'demand' | 'over'>, turn: numbe
   return turnsOf(wanted, false).some((t) => Math.abs(Math.sin((t - turn) / 2)) < 1e-6)
 }
 
-/** Between −π and π, and nothing written as −0. */
-export const tidy = (angle: number): number => {
-  const round = Math.round(Math.atan2(Math.sin(angle), Math.cos(angle)) * 1e9) / 1e9
-  return round === -3.141592654 ? 3.141592654 : round + 0
+/** Between −π and π; a quarter turn exactly where it is one. */
+export function tidy(angle: number): number {
+  const quarters = angle / (Math.PI / 2)
+  const whole = Math.round(quarters)
+  if (Math.abs(quarters - whole) < 1e-6) return QUARTERS[((whole % 4) + 4) % 4]!
+  return Math.round(Math.atan2(Math.sin(angle), Math.cos(angle)) * 1e9) / 1e9
 }
+const QUARTERS = [0, Math.PI / 2, Math.PI, -Math.PI / 2] as const

@@ -24,6 +24,8 @@ const BEYOND = 3000
 /** An outline of more corners than `many` is eased by so much, mm, always to the inside. */
 const EASED = { many: 70, by: 0.75 } as const
 const ROUND = 12
+/** Corners as near to one upright line lie on it, mm. */
+const UPRIGHT = 0.01
 
 /** Everything a piece could have to keep off, hide by hide, and what lies between them. */
 export function standsOf(world: World): Stand[] {
@@ -90,13 +92,17 @@ function offHide(at: HideAt, world: World): Stand[] {
   const points = eased(at.hide.outline).map((p) => ({ x: p.x + at.x, y: p.y + at.y }))
   const clockwise = twice(points) > 0 ? points : points.toReversed()
   const n = clockwise.length
-  const first = (by: (p: Point) => number): number =>
-    clockwise.reduce((best, p, i) => (by(p) < by(clockwise[best]!) ? i : best), 0)
-  const [west, east] = [first((p) => p.x), first((p) => -p.x)]
+  /** The corner farthest west or east, and of several the uppermost or the lowest: an end that is upright borders neither. */
+  const end = (x: 1 | -1, y: 1 | -1): number =>
+    clockwise.reduce((best, p, i) => {
+      const [q, far] = [clockwise[best]!, (p.x - clockwise[best]!.x) * x]
+      return far > UPRIGHT || (far > -UPRIGHT && (p.y - q.y) * y > 0) ? i : best
+    }, 0)
+  const [west, east] = [end(-1, -1), end(1, -1)]
   const chain = (from: number, to: number): Point[] =>
     Array.from({ length: ((to - from + n) % n) + 1 }, (_, k) => clockwise[(from + k) % n]!)
   // With y pointing down, clockwise on the screen runs along the upper border from west to east.
-  const [upper, lower] = [chain(west, east), chain(east, west)]
+  const [upper, lower] = [chain(west, east), chain(end(1, 1), end(-1, 1))]
   const [left, right] = [clockwise[west]!.x, clockwise[east]!.x]
   const stands: Stand[] = [
     { sort: 'off', outline: [...upper, { x: right, y: -BEYOND }, { x: left, y: -BEYOND }] },
@@ -119,8 +125,12 @@ const twice = (points: readonly Point[]): number =>
     return sum + p.x * q.y - q.x * p.y
   }, 0)
 
-/** The edge of a hide that is rarely used, as outlines. */
-function bandOf({ outline, band, backbone }: Hide): readonly (readonly Point[])[] {
+/** The edge of a hide that is rarely used, as outlines; none along a backbone that it was cut in two at. */
+export function bandOf({
+  outline,
+  band,
+  backbone,
+}: Pick<Hide, 'outline' | 'band' | 'backbone'>): readonly (readonly Point[])[] {
   if (band <= 0) return []
   const border = eased(outline)
   const inner: Region = regionGrown([border], -band).map((ring) => thinned(ring, 1))

@@ -168,6 +168,18 @@ export class Table {
 
   /** How deep one thing would meet another, or what stands there, if it lay there; `found` tells which way it leaves that. */
   depth(i: number, turn: number, x: number, y: number, j: number): number {
+    const { boxes, angles, gap } = this.board
+    const at = 4 * (this.shape[i]! * angles.length + turn)
+    // What lies apart by its box is apart, however blunt the corners are taken to be.
+    const apart =
+      this.left[j]! >= x + boxes[at + 2]! + gap ||
+      this.right[j]! <= x + boxes[at]! - gap ||
+      this.top[j]! >= y + boxes[at + 3]! + gap ||
+      this.bottom[j]! <= y + boxes[at + 1]! - gap
+    return apart ? 0 : this.depthOf(i, turn, x, y, j)
+  }
+
+  private depthOf(i: number, turn: number, x: number, y: number, j: number): number {
     const { shape, layout, count, ground } = this
     if (j < count)
       return this.between(shape[i]!, turn, shape[j]!, layout.turn[j]!, layout.x[j]! - x, layout.y[j]! - y)
@@ -236,7 +248,7 @@ export class Table {
         this.bottom[j]! <= top
       )
         continue
-      const depth = this.depth(i, turn, x, y, j)
+      const depth = this.depthOf(i, turn, x, y, j)
       if (depth === 0) continue
       const weight = weights[i * total + j]!
       // How far they are side by side where they meet: with the depth as much as they share, mm².

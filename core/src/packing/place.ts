@@ -34,7 +34,11 @@ export function freePlace(table: Table, i: number, worth: Worth): FreePlace | un
       ]
       return worth(x + l, y + t, x + r, y + b)
     }
-    const look = (x: number, y: number): void => {
+    const room = table.room(i, turn)
+    if (room.right < room.left || room.bottom < room.top) continue
+    /** A place beyond the strip stands for the nearest one on it: there the thing touches the strip’s end as well. */
+    const look = (farX: number, farY: number): void => {
+      const [x, y] = [held(farX, room.left, room.right), held(farY, room.top, room.bottom)]
       const value = valued(x, y)
       if (best.length === PUSHED && value >= best[PUSHED - 1]!.worth) return
       if (!isFree(table, i, turn, x, y)) return
@@ -48,6 +52,9 @@ export function freePlace(table: Table, i: number, worth: Worth): FreePlace | un
     .map((place) => pushed(table, i, place, worth))
     .reduce<Valued | undefined>((a, b) => (a && a.worth <= b.worth ? a : b), undefined)
 }
+
+const held = (value: number, min: number, max: number): number =>
+  value < min ? min : value > max ? max : value
 
 /** Whether a thing lies wholly on the strip there and meets nothing. */
 function isFree(table: Table, i: number, turn: number, x: number, y: number): boolean {

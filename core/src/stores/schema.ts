@@ -8,7 +8,6 @@ import { thingSchema } from './things.js'
 export {
   type Leather,
   type Trial,
-  HIDE_PARTS,
   leatherSchema,
   reckonedThickness,
   thicknessRange,

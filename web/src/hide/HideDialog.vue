@@ -43,7 +43,7 @@ const marking = ref(false)
 function fresh(): Hide {
   return {
     id: 'hide',
-    name: `${props.material}, ${props.leather ? 'side' : 'sheet'}`,
+    name: props.leather ? `Hide of ${props.material}` : `Sheet of ${props.material}`,
     of: props.of,
     part: props.leather ? 'side' : 'sheet',
     batch: '',
@@ -101,7 +101,7 @@ const currencies = CURRENCIES.map((c) => ({
           :max="100000"
           :step="1"
           @change="(price) => set({ price })"
-        />
+        />{{ ' ' }}
         <ChoiceField
           :value="draft.currency"
           label="currency"
@@ -142,6 +142,9 @@ h2 {
 }
 .sentence {
   line-height: 1.8;
+}
+.sentence :deep(input[type='text']) {
+  border-bottom: 1px solid var(--hairline);
 }
 .row {
   display: flex;

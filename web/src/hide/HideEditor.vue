@@ -7,6 +7,7 @@ import { useSheetView } from '../sheet/view.js'
 import SheetHandle from '../sheet/SheetHandle.vue'
 import HideGround from './HideGround.vue'
 import HideMarks from './HideMarks.vue'
+import { type Held, placesHeld, withPlace } from './held.js'
 
 /** The hide as it is described so far; flaws, zones and spots are marked on it by clicking. */
 const props = defineProps<{ hide: Hide; marking: boolean }>()
@@ -18,6 +19,12 @@ const zone = ref<HideZone['sort']>('stretchy')
 /** Places clicked so far of a line, an outline or a zone. */
 const places = ref<Point[]>([])
 watch(tool, () => (places.value = []))
+/** A zone or a flaw that was marked before, whose places are moved. */
+const held = ref<Held>()
+const corners = computed(() => (held.value ? placesHeld(props.hide, held.value) : []))
+function carry(k: number, to: Point): void {
+  if (held.value) emit('change', withPlace(props.hide, held.value, k, fine(to)))
+}
 
 const svg = useTemplateRef<SVGSVGElement>('svg')
 const view = useSheetView(
@@ -141,10 +148,22 @@ const move = (i: number, to: Point): void =>
             @step="(by) => move(i, { x: p.x + by.x, y: p.y + by.y })"
             @drag="(to) => move(i, to)"
           />
+          <SheetHandle
+            v-for="(p, k) in corners"
+            :key="`h${k}`"
+            :at="p"
+            :label="`Corner ${k + 1}`"
+            :says="`${p.x} along, ${p.y} across`"
+            :pixel="pixel"
+            :mark="8"
+            :to-sheet="view.toSheet"
+            @step="(by) => carry(k, { x: p.x + by.x, y: p.y + by.y })"
+            @drag="(to) => carry(k, to)"
+          />
         </g>
       </svg>
     </div>
-    <HideMarks v-if="marking" :hide="hide" @change="(more) => emit('change', more)" />
+    <HideMarks v-if="marking" v-model:held="held" :hide="hide" @change="(more) => emit('change', more)" />
   </div>
 </template>
 

@@ -25,8 +25,8 @@ const rectangle = ({ rectangle: r }: HideFigures): string =>
     <p>
       <strong>{{ hide.name }}</strong>, {{ area(figures.area) }}:
       <template v-if="figures.pieces > 0"
-        >pieces {{ area(figures.pieces) }}, waste <strong>{{ percent(figures.waste) }}</strong> of what is used up,
-        {{ area(figures.kept) }} to keep.
+        >pieces {{ area(figures.pieces) }}, waste <strong>{{ percent(figures.waste) }}</strong> of what is
+        used up, {{ area(figures.kept) }} to keep.
         <template v-if="figures.cost > 0">
           Its share of the price: {{ figures.cost.toFixed(2) }} {{ hide.currency }}.</template
         ></template

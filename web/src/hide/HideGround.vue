@@ -2,17 +2,15 @@
 import { computed, useId } from 'vue'
 import { pathData } from '@drumlin/core/drawing'
 import { type Point, polygon } from '@drumlin/core/geometry'
-import { flawOutline } from '@drumlin/core/hide'
+import { bandOf, extentOf, flawOutline } from '@drumlin/core/hide'
 import type { Hide } from '@drumlin/core/stores'
 
 /** A hide drawn as land: its border, zones as cover, the edge that is rarely used, backbone, flaws, spots. */
 const props = defineProps<{ hide: Hide; pixel: number; spots?: boolean }>()
 const id = useId()
 const outline = (points: readonly Point[]): string => pathData(polygon(points))
-const extent = computed(() => {
-  const [xs, ys] = [props.hide.outline.map((p) => p.x), props.hide.outline.map((p) => p.y)]
-  return { left: Math.min(...xs), right: Math.max(...xs), top: Math.min(...ys), bottom: Math.max(...ys) }
-})
+const extent = computed(() => extentOf(props.hide.outline))
+const band = computed(() => bandOf(props.hide))
 const step = computed(() => 9 * props.pixel)
 </script>
 
@@ -31,6 +29,9 @@ const step = computed(() => 9 * props.pixel)
           :stroke-width="pixel"
         />
       </pattern>
+      <pattern :id="`${id}-verge`" :width="step * 0.6" :height="step * 0.6" patternUnits="userSpaceOnUse">
+        <path :d="`M0 ${step * 0.6}L${step * 0.6} 0`" class="verge" :stroke-width="0.7 * pixel" />
+      </pattern>
     </defs>
     <path :d="outline(hide.outline)" class="land" />
     <g :clip-path="`url(#${id}-border)`">
@@ -42,24 +43,18 @@ const step = computed(() => 9 * props.pixel)
           :fill="`url(#${id}-${z.sort})`"
         />
       </template>
-      <path
-        v-if="hide.band > 0"
-        :d="outline(hide.outline)"
-        class="band"
-        :stroke-width="2 * hide.band"
-        :stroke-dasharray="`${2 * pixel} ${3 * pixel}`"
-      />
-      <line
-        v-if="hide.backbone !== null"
-        :x1="extent.left"
-        :x2="extent.right"
-        :y1="hide.backbone"
-        :y2="hide.backbone"
-        class="backbone"
-        :stroke-dasharray="`${14 * pixel} ${4 * pixel} ${3 * pixel} ${4 * pixel}`"
-      />
+      <path v-for="(o, i) in band" :key="`b${i}`" :d="outline(o)" :fill="`url(#${id}-verge)`" />
     </g>
     <path :d="outline(hide.outline)" class="border" />
+    <line
+      v-if="hide.backbone !== null"
+      :x1="extent.left"
+      :x2="extent.right"
+      :y1="hide.backbone"
+      :y2="hide.backbone"
+      class="backbone"
+      :stroke-dasharray="`${14 * pixel} ${4 * pixel} ${3 * pixel} ${4 * pixel}`"
+    />
     <path
       v-for="(f, i) in hide.flaws"
       :key="`f${i}`"
@@ -100,9 +95,9 @@ const step = computed(() => 9 * props.pixel)
   fill: none;
   stroke: var(--quiet);
 }
-.band {
+.verge {
   fill: none;
-  stroke: var(--hairline);
+  stroke: var(--quiet);
 }
 .border {
   fill: none;

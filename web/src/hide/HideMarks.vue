@@ -1,11 +1,16 @@
 <script setup lang="ts">
 import { FLAWS, type Hide, type HideFlaw, ZONES } from '@drumlin/core/stores'
+import type { Held } from './held.js'
 import ChoiceField from '../sentence/ChoiceField.vue'
 import MeasureField from '../sentence/MeasureField.vue'
 
 /** Everything marked on a hide, one after the other: changed, taken out. */
 const props = defineProps<{ hide: Hide }>()
 const emit = defineEmits<{ change: [more: Partial<Hide>] }>()
+/** Whose corners can be taken hold of on the map. */
+const held = defineModel<Held | undefined>('held')
+const hold = (of: Held['of'], i: number): void => void (held.value = isHeld(of, i) ? undefined : { of, i })
+const isHeld = (of: Held['of'], i: number): boolean => held.value?.of === of && held.value.i === i
 const flaws = FLAWS.map((f) => ({ value: f, label: f }))
 const zones = ZONES.map((z) => ({ value: z, label: z }))
 const replaced = <T,>(list: readonly T[], i: number, one: T): T[] => list.map((x, k) => (k === i ? one : x))
@@ -71,6 +76,13 @@ const setSpot = (i: number, more: Partial<Hide['spots'][number]>): void =>
       >
       <v-btn
         variant="plain"
+        :aria-label="`Move flaw ${i + 1}`"
+        :aria-pressed="isHeld('flaw', i)"
+        @click="hold('flaw', i)"
+        >move</v-btn
+      >
+      <v-btn
+        variant="plain"
         :aria-label="`Take out flaw ${i + 1}`"
         @click="emit('change', { flaws: without(hide.flaws, i) })"
         >take out</v-btn
@@ -84,6 +96,13 @@ const setSpot = (i: number, more: Partial<Hide['spots'][number]>): void =>
         :options="zones"
         @change="(sort) => emit('change', { zones: replaced(hide.zones, i, { ...z, sort }) })"
       />
+      <v-btn
+        variant="plain"
+        :aria-label="`Move zone ${i + 1}`"
+        :aria-pressed="isHeld('zone', i)"
+        @click="hold('zone', i)"
+        >move</v-btn
+      >
       <v-btn
         variant="plain"
         :aria-label="`Take out zone ${i + 1}`"
@@ -138,6 +157,13 @@ const setSpot = (i: number, more: Partial<Hide['spots'][number]>): void =>
   overflow-y: auto;
 }
 p {
+  display: flex;
+  flex-wrap: wrap;
+  column-gap: 6px;
+  align-items: baseline;
   margin: 0 0 6px;
+}
+button[aria-pressed='true'] {
+  background: var(--heather-wash);
 }
 </style>

@@ -1,6 +1,6 @@
 import type { Derived } from '../../derived/index.js'
-import { type Drawn, stroke, text } from '../../drawing/index.js'
-import { type Path, type Point, line, openPath, polygon } from '../../geometry/index.js'
+import { type Drawn, stroke, text, textWidth } from '../../drawing/index.js'
+import { type Path, type Point, line, openPath, polygon, regionBoth } from '../../geometry/index.js'
 import {
   type Group,
   type HideFigures,
@@ -113,11 +113,20 @@ export function planDrawing(
     const { left: l, top: t, right: r, bottom: b } = extentOf(p.outline)
     const middle = at({ x: (l + r) / 2, y: (t + b) / 2 })
     const size = Math.max(type * 0.5, Math.min(type, (b - t) * scale * 0.8, (r - l) * scale * 0.4))
-    return text('label', { x: middle.x, y: middle.y + size * 0.35 }, String(p.number), size, 'middle', true)
+    const named = `${p.number} ${p.name}`
+    const words = textWidth(named, size, true) < (r - l) * scale * 0.94 ? named : String(p.number)
+    return text('label', { x: middle.x, y: middle.y + size * 0.35 }, words, size, 'middle', true)
   })
+  const zones = hide.zones.flatMap(({ sort, outline }) =>
+    regionBoth([hide.outline], [outline]).flatMap((part) => {
+      const box = extentOf(part.map(at))
+      const place = { x: box.right - type * 0.4, y: box.bottom - type * 0.4 }
+      return [stroke('zones', ring(part), thin, [1, 1]), text('zones', place, sort, type * 0.8, 'end')]
+    }),
+  )
   return {
     drawn: [
-      ...hide.zones.map((z) => stroke('zones', ring(z.outline), thin, [1, 1])),
+      ...zones,
       stroke('hide', ring(hide.outline), thin * 2),
       ...(hide.backbone === null ? [] : [backbone(hide.backbone)]),
       ...hide.flaws.map((f) => stroke('flaws', ring(flawOutline(f)), thin)),
