@@ -41,7 +41,7 @@ export const noPlaceOnHide = check({
       return [
         {
           key: `no-place-on-hide:${group.of}`,
-          rank: large.length > 0 ? ('stop' as const) : ('look' as const),
+          rank: 'look' as const,
           places: [],
           about: group.material,
           data: {

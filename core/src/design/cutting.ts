@@ -33,10 +33,10 @@ export const demandSchema = z.strictObject({
   lies: z.enum(LIES),
   shows: z.boolean(),
   bears: z.boolean(),
-  /** Skived over part of it: a cut on the flesh side matters there. */
-  skived: z.boolean(),
   /** Where its grain is seen: rings, holes wound the other way. */
   seen: z.array(ring).max(200).readonly(),
+  /** Where it is skived: a cut on the flesh side matters there. */
+  thinned: z.array(ring).max(200).readonly(),
   /** A long strip of one width: its length and width. */
   strap: z.strictObject({ long: mm, wide: mm }).optional(),
 })

@@ -68,6 +68,7 @@ export {
 export {
   type Region,
   overlayRegions,
+  regionAlong,
   regionArea,
   regionBoth,
   regionGrown,

@@ -33,22 +33,29 @@ export const regionArea = (region: Region): number =>
 
 const cross = (p: Point, q: Point): number => p.x * q.y - p.y * q.x
 
-const plain = (region: Region): Point[][] => region.map((ring) => ring.map((p) => ({ ...p })))
+/** Places as they are everywhere else: the library keeps a third number with them. */
+const plain = (region: Region): Point[][] => region.map((ring) => ring.map(({ x, y }) => ({ x, y })))
 
 /** All that lies in a region or in another. */
 export const regionUnion = (a: Region, b: Region = []): Region =>
-  unionD(plain(a), plain(b), FillRule.NonZero, PRECISION)
+  plain(unionD(plain(a), plain(b), FillRule.NonZero, PRECISION))
 /** What of a region lies outside another. */
 export const regionWithout = (a: Region, b: Region): Region =>
-  a.length === 0 ? [] : differenceD(plain(a), plain(b), FillRule.NonZero, PRECISION)
+  a.length === 0 ? [] : plain(differenceD(plain(a), plain(b), FillRule.NonZero, PRECISION))
 /** What two regions share. */
 export const regionBoth = (a: Region, b: Region): Region =>
-  a.length === 0 || b.length === 0 ? [] : intersectD(plain(a), plain(b), FillRule.NonZero, PRECISION)
+  a.length === 0 || b.length === 0 ? [] : plain(intersectD(plain(a), plain(b), FillRule.NonZero, PRECISION))
 /** A region with its border moved outwards by so much, mm; inwards where below nothing. Corners go round. */
 export const regionGrown = (region: Region, by: number): Region =>
   region.length === 0
     ? []
-    : inflatePathsD(plain(region), by, JoinType.Round, EndType.Polygon, 2, PRECISION, CHORDS * 10)
+    : plain(inflatePathsD(plain(region), by, JoinType.Round, EndType.Polygon, 2, PRECISION, CHORDS * 10))
+
+/** All within so many mm of an open line. */
+export const regionAlong = (line: readonly Point[], by: number): Region =>
+  line.length < 2
+    ? []
+    : plain(inflatePathsD(plain([line]), by, JoinType.Round, EndType.Butt, 2, PRECISION, CHORDS * 10))
 
 /** Twice the area of a ring, signed. */
 const wound = (ring: readonly Point[]): number =>

@@ -1,6 +1,16 @@
 import type { Demand } from '../design/index.js'
 import type { Derived } from '../derived/index.js'
-import { type Path, type Point, pathPoints, regionArea } from '../geometry/index.js'
+import {
+  type Path,
+  type Point,
+  type Region,
+  pathPoints,
+  regionAlong,
+  regionArea,
+  regionBoth,
+  regionUnion,
+} from '../geometry/index.js'
+import { roundTo } from '../measure/index.js'
 import { remembered } from '../working/index.js'
 import type { Piece } from '../reckon/index.js'
 import { seenOf } from './seen.js'
@@ -29,8 +39,8 @@ function demandsFrom(
     if (!stock || piece.count === 0) return []
     const leather = stock.leather ? leathers[piece.panel.role] : undefined
     const block = blockOf(piece)
-    const seen = seenOf(piece.panel, works[0])
-    const outline = pathPoints(block ?? piece.cut, CHORDS)
+    const seen = seenOf(piece.panel, works[0]).map(placesOf)
+    const outline = placesOf(pathPoints(block ?? piece.cut, CHORDS))
     const bears = piece.panel.pull !== undefined
     return [
       {
@@ -49,13 +59,28 @@ function demandsFrom(
         lies: !stock.leather ? 'any' : bears ? 'along' : 'either',
         shows: stock.leather && regionArea(seen) > SEEN * regionArea([outline]),
         bears,
-        skived: piece.marks.some((m) => m.type === 'skive' || m.type === 'skiveEdge'),
         seen,
+        thinned: thinnedOf(piece).map(placesOf),
         ...strapOf(outline),
       },
     ]
   })
 }
+
+/** Where a piece is skived: its bands, and along its edges as wide as it is skived there. */
+function thinnedOf({ marks, cut }: Piece): Region {
+  const whole: Region = [pathPoints(cut, CHORDS)]
+  const areas = marks.flatMap((m): Region => {
+    if (m.type === 'skive') return [pathPoints(m.area, CHORDS)]
+    if (m.type !== 'skiveEdge') return []
+    return regionAlong(m.profile.points, m.profile.reach + m.outside)
+  })
+  return regionBoth(whole, regionUnion(areas))
+}
+
+/** Nothing but the places, to a hundredth of what a knife could follow, mm. */
+const placesOf = (points: readonly Point[]): Point[] =>
+  points.map(({ x, y }) => ({ x: roundTo(x, 3) + 0, y: roundTo(y, 3) + 0 }))
 
 const blockOf = (piece: Piece): Path | undefined => piece.marks.find((m) => m.type === 'block')?.path
 

@@ -15,8 +15,16 @@ export interface LaidMaterial {
 /** A design with hides to be cut from, and others cut along with it, once each. */
 export function withHides(first: Derived, others: readonly Derived[], hides: readonly Hide[]): Design {
   const { design } = first
+  const taken = [design.id, ...design.cutting.also.map((a) => a.design)]
+  /** The same design twice is cut twice: each has a name of its own. */
+  const idOf = (id: string): string => {
+    let [free, n] = [id, 2]
+    for (; taken.includes(free); n += 1) free = `${id.slice(0, 58)}-${n}`
+    taken.push(free)
+    return free
+  }
   const also: Cutting['also'] = others.map((d) => ({
-    design: d.design.id,
+    design: idOf(d.design.id),
     name: d.design.name,
     copies: d.design.cutting.copies,
     demands: [...demandsOf(d)],

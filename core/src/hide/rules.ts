@@ -1,4 +1,4 @@
-import { type Point, regionArea, regionOutlines } from '../geometry/index.js'
+import { type Point, type Region, regionArea, regionOutlines } from '../geometry/index.js'
 import type { Demand } from '../design/index.js'
 import type { GroundSort } from './stands.js'
 
@@ -11,11 +11,13 @@ const SPECK = 60
  * piece is skived. What is hidden keeps off the best where that is asked for.
  */
 export function keepsOff(demand: Demand, sort: GroundSort, sparing: boolean): readonly (readonly Point[])[] {
-  const { outline, shows, bears, skived, leather } = demand
+  const { outline, shows, bears, leather } = demand
   const whole = [outline]
+  const large = (region: Region): readonly (readonly Point[])[] =>
+    regionOutlines(region).filter((o) => regionArea([o]) > SPECK)
   const seen = (): readonly (readonly Point[])[] => {
-    const large = regionOutlines(demand.seen).filter((o) => regionArea([o]) > SPECK)
-    return large.length > 0 ? large : whole
+    const parts = large(demand.seen)
+    return parts.length > 0 ? parts : whole
   }
   if (!leather) return sort === 'off' || sort === 'hole' ? whole : []
   switch (sort) {
@@ -34,6 +36,6 @@ export function keepsOff(demand: Demand, sort: GroundSort, sparing: boolean): re
     case 'stain':
       return shows ? seen() : []
     case 'flesh cut':
-      return skived ? whole : []
+      return large(demand.thinned)
   }
 }

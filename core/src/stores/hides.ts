@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { pathCrossesItself, polygon } from '../geometry/index.js'
+import { pathArea, pathCrossesItself, polygon } from '../geometry/index.js'
 import { HIDE_PARTS } from './leather.js'
 import { id, mm, name, words } from './parts.js'
 
@@ -11,12 +11,15 @@ export const FLAWS = ['hole', 'scar', 'brand', 'flesh cut', 'stain'] as const
 
 /** No hide is larger, mm. */
 const LARGEST = 5000
+/** Nothing smaller is told, mm². */
+const LEAST = 1
 const place = z.strictObject({ x: mm(-LARGEST, LARGEST), y: mm(-LARGEST, LARGEST) })
 const outline = z
   .array(place)
   .min(3, 'an outline has at least three corners')
   .max(600)
   .refine((points) => !pathCrossesItself(polygon(points)), 'the outline crosses itself')
+  .refine((points) => Math.abs(pathArea(polygon(points))) > LEAST, 'the outline holds no area')
   .readonly()
 
 const zoneSchema = z.strictObject({ sort: z.enum(ZONES), outline })

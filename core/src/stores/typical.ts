@@ -226,11 +226,12 @@ export function typicalGround(
   }
   const unit = both(outline)
   const scale = Math.sqrt((area * DM2) / areaOf(unit))
+  const left = Math.min(...unit.map((p) => p.x))
   const top = double ? Math.min(...unit.map((p) => p.y)) : 0
   const high = Math.max(...unit.map((p) => p.y)) - top
   const placed = (p: Point): Point => {
     const y = (p.y - top) * scale
-    return { x: round(p.x * scale), y: round(!double && half === 'right' ? high * scale - y : y) }
+    return { x: round((p.x - left) * scale), y: round(!double && half === 'right' ? high * scale - y : y) }
   }
   return {
     outline: unit.map(placed),

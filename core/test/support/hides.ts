@@ -41,8 +41,8 @@ export const demandOf = (outline: readonly Point[], more: Partial<Demand> = {}):
   lies: 'either',
   shows: true,
   bears: false,
-  skived: false,
   seen: [outline],
+  thinned: [],
   ...more,
 })
 
@@ -89,13 +89,14 @@ export const demands = fc
     { minLength: 1, maxLength: 4 },
   )
   .map((all) =>
-    all.map(({ outline, pair, count, ...more }, i) =>
+    all.map(({ outline, pair, count, skived, ...more }, i) =>
       demandOf(outline, {
         key: `p${i}`,
         name: `Piece ${i}`,
         count: pair ? 2 : count,
         flipped: pair ? 1 : 0,
         seen: i % 2 === 0 ? [outline] : [outline.map((p) => ({ x: p.x * 0.5, y: p.y * 0.5 }))],
+        thinned: skived ? [outline] : [],
         ...more,
       }),
     ),

@@ -1,0 +1,300 @@
+import fc from 'fast-check'
+import { describe, expect, test } from 'vitest'
+import { type Point, regionArea } from '@drumlin/core/geometry'
+import {
+  extentOf,
+  hideArea,
+  hideThickness,
+  outlineOfPath,
+  outlineOfWidths,
+  readHides,
+  straightenedByBar,
+  straightenedBySheet,
+  thicknessOver,
+  tracedHide,
+} from '@drumlin/core/hide'
+import { polygon } from '@drumlin/core/geometry'
+import {
+  GROUND_PARTS,
+  STARTER_STORES,
+  hideSchema,
+  readStoresData,
+  sheetGround,
+  typicalGround,
+} from '@drumlin/core/stores'
+import { hideOf, rectangle } from '../support/hides.js'
+
+const DM2 = 10_000
+
+describe('parts as they usually come', () => {
+  test('each has the area it is scaled to, lies from nothing on, and its zones are on it', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...GROUND_PARTS),
+        fc.integer({ min: 4, max: 300 }),
+        fc.constantFrom('left' as const, 'right' as const),
+        (part, area, half) => {
+          const ground = typicalGround(part, area, half)
+          const hide = hideOf({ part, ...ground })
+          expect(hideSchema.safeParse(hide).success).toBe(true)
+          // Corners are rounded to a tenth of a millimetre.
+          expect(Math.abs(hideArea(hide) / DM2 - area)).toBeLessThan(0.004 * area + 0.05)
+          const { left, top, bottom } = extentOf(hide.outline)
+          expect([left, top].map((v) => Math.abs(v) < 0.11)).toEqual([true, true])
+          if (ground.backbone !== null) expect(ground.backbone).toBeGreaterThanOrEqual(top)
+          if (ground.backbone !== null) expect(ground.backbone).toBeLessThanOrEqual(bottom)
+        },
+      ),
+    )
+  })
+  test('the belly lies below the backbone of a left side and above that of a right one', () => {
+    const [left, right] = [typicalGround('side', 200, 'left'), typicalGround('side', 200, 'right')]
+    expect(left.backbone).toBe(0)
+    expect(right.backbone).toBeCloseTo(Math.max(...right.outline.map((p) => p.y)), 1)
+    const zone = (g: typeof left) => g.zones.find((z) => z.sort === 'stretchy')!.outline.map((p) => p.y)
+    expect(Math.min(...zone(left))).toBeGreaterThan(500)
+    expect(Math.max(...zone(right))).toBeLessThan(right.backbone! - 500)
+  })
+})
+
+describe('measured across the backbone', () => {
+  test('two widths make a trapeze: 0 and 1000 mm along, 300 and 500 to one edge', () => {
+    const made = outlineOfWidths([
+      { along: 1000, above: 0, below: 500 },
+      { along: 0, above: 0, below: 300 },
+    ])
+    expect(made.ok && regionArea([made.outline])).toBeCloseTo(((300 + 500) / 2) * 1000, 6)
+    expect(made.ok && made.backbone).toBe(0)
+  })
+  test('with the backbone in its middle, it lies as far down as the widest above it', () => {
+    const made = outlineOfWidths([
+      { along: 0, above: 200, below: 210 },
+      { along: 600, above: 320, below: 300 },
+    ])
+    expect(made.ok && made.backbone).toBe(320)
+  })
+  test.each([
+    ['one width', [{ along: 0, above: 0, below: 300 }], /two widths/],
+    [
+      'twice the same place',
+      [
+        { along: 5, above: 0, below: 3 },
+        { along: 5, above: 0, below: 4 },
+      ],
+      /same place/,
+    ],
+    [
+      'nothing',
+      [
+        { along: 0, above: 0, below: 0 },
+        { along: 9, above: 0, below: 0 },
+      ],
+      /every width is 0/,
+    ],
+  ])('%s is refused in words', (_, widths, words) => {
+    const made = outlineOfWidths(widths)
+    expect(!made.ok && made.why).toMatch(words)
+  })
+})
+
+/** A camera: the plane of the table seen at a slant, as pixels of a picture. */
+const camera =
+  (tilt: number, turn: number, far: number) =>
+  ({ x, y }: Point): Point => {
+    const [u, v] = [x * Math.cos(turn) - y * Math.sin(turn), x * Math.sin(turn) + y * Math.cos(turn)]
+    const depth = far + v * Math.sin(tilt)
+    return { x: 2000 + (2600 * u) / depth, y: 1500 + (2600 * v * Math.cos(tilt)) / depth }
+  }
+
+describe('traced on a photograph', () => {
+  const hide = typicalGround('side', 180).outline
+  const sheet = [
+    { x: 700, y: 300 },
+    { x: 997, y: 300 },
+    { x: 997, y: 510 },
+    { x: 700, y: 510 },
+  ]
+  test('taken at any slant it comes back within 1 % of its area and its length', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: -0.5, max: 0.5, noNaN: true }),
+        fc.double({ min: -3, max: 3, noNaN: true }),
+        fc.double({ min: 2600, max: 6000, noNaN: true }),
+        fc.boolean(),
+        (tilt, turn, far, anticlockwise) => {
+          const see = camera(tilt, turn, far)
+          // A hand clicks whole pixels.
+          const pixel = (p: Point): Point => ({
+            x: Math.round(see(p).x * 10) / 10,
+            y: Math.round(see(p).y * 10) / 10,
+          })
+          const corners = anticlockwise ? [sheet[1]!, sheet[0]!, sheet[3]!, sheet[2]!] : sheet
+          const read = tracedHide({
+            by: { what: 'sheet', corners: corners.map(pixel), long: 297, wide: 210 },
+            outline: hide.map(pixel),
+            backbone: [pixel({ x: 100, y: 0 }), pixel({ x: 1900, y: 0 })],
+            flaws: [{ at: pixel({ x: 800, y: 400 }), radius: 10, sort: 'scar' }],
+          })
+          if (!read.ok) throw new Error(read.why)
+          expect(Math.abs(regionArea([read.hide.outline]) / regionArea([hide]) - 1)).toBeLessThan(0.01)
+          const [is, was] = [extentOf(read.hide.outline), extentOf(hide)]
+          expect(Math.abs((is.right - is.left) / (was.right - was.left) - 1)).toBeLessThan(0.01)
+          expect(read.hide.backbone).toBeLessThan(12)
+          const [flaw] = read.hide.flaws
+          const at = flaw?.shape.type === 'circle' ? flaw.shape.at : { x: 0, y: 0 }
+          expect(Math.hypot(at.x - 800, at.y - 400)).toBeLessThan(20)
+        },
+      ),
+      { numRuns: 200 },
+    )
+  })
+  test('by a bar of 300 mm that takes 600 pixels, a pixel is half a millimetre', () => {
+    const read = straightenedByBar({ x: 0, y: 0 }, { x: 360, y: 480 }, 300)
+    expect(read.ok && read.toMm({ x: 100, y: 40 })).toEqual({ x: 50, y: 20 })
+  })
+  test.each([
+    [
+      'three corners',
+      [
+        { x: 0, y: 0 },
+        { x: 9, y: 0 },
+        { x: 9, y: 9 },
+      ],
+      /four corners/,
+    ],
+    [
+      'three in a line',
+      [
+        { x: 0, y: 0 },
+        { x: 5, y: 0 },
+        { x: 9, y: 0 },
+        { x: 0, y: 9 },
+      ],
+      /in one line/,
+    ],
+    [
+      'crosswise',
+      [
+        { x: 0, y: 0 },
+        { x: 9, y: 9 },
+        { x: 9, y: 0 },
+        { x: 0, y: 9 },
+      ],
+      /in turn/,
+    ],
+  ])('%s is refused in words', (_, corners, words) => {
+    const read = straightenedBySheet(corners, 297, 210)
+    expect(!read.ok && read.why).toMatch(words)
+  })
+  const plain = {
+    by: {
+      what: 'bar',
+      ends: [
+        { x: 0, y: 0 },
+        { x: 100, y: 0 },
+      ],
+      length: 100,
+    },
+    backbone: [],
+    flaws: [],
+  } as const
+  test('a border that crosses itself, too few corners and an absurd size are refused in words', () => {
+    const cross = [
+      { x: 0, y: 0 },
+      { x: 90, y: 90 },
+      { x: 90, y: 0 },
+      { x: 0, y: 90 },
+    ]
+    const why = (outline: readonly Point[]): string => {
+      const read = tracedHide({ ...plain, outline })
+      return read.ok ? '' : read.why
+    }
+    expect(why(cross)).toMatch(/crosses itself/)
+    expect(why(cross.slice(0, 2))).toMatch(/three corners/)
+    expect(why(rectangle(9000, 900))).toMatch(/9\.0 m long/)
+  })
+  test('an outline of a file lies from nothing on', () => {
+    const made = outlineOfPath(polygon(rectangle(400, 300, 50, -20)))
+    expect(made.ok && extentOf(made.outline)).toEqual({ left: 0, top: 0, right: 400, bottom: 300 })
+  })
+})
+
+describe('thickness between spots', () => {
+  const hide = hideOf({
+    spots: [
+      { at: { x: 100, y: 100 }, thickness: 1.8 },
+      { at: { x: 900, y: 100 }, thickness: 2.6 },
+    ],
+  })
+  test('on a spot it is what was measured, half way the middle, and never beyond either', () => {
+    expect(hideThickness(hide, { x: 100, y: 100 })).toBe(1.8)
+    expect(hideThickness(hide, { x: 500, y: 100 })).toBeCloseTo(2.2, 9)
+    fc.assert(
+      fc.property(fc.integer({ min: -500, max: 1500 }), fc.integer({ min: -500, max: 900 }), (x, y) => {
+        const t = hideThickness(hide, { x, y })!
+        expect(t).toBeGreaterThanOrEqual(1.8)
+        expect(t).toBeLessThanOrEqual(2.6)
+      }),
+    )
+  })
+  test('over a piece it has ends and a middle; without spots nothing is known', () => {
+    const over = thicknessOver(hide, rectangle(200, 100, 100, 50))!
+    expect(over.min).toBeLessThan(over.mean)
+    expect(over.mean).toBeLessThan(over.max)
+    expect(thicknessOver(hideOf(), rectangle(10, 10))).toBeUndefined()
+  })
+})
+
+describe('kept and read', () => {
+  test('parts of a leather that an older Drumlin kept are hides now, as large as they were', () => {
+    const [leather] = STARTER_STORES.leathers
+    const old = {
+      ...STARTER_STORES,
+      version: 4,
+      hides: undefined,
+      leathers: [{ ...leather, parts: [{ part: 'shoulder', area: 92, price: 64, currency: 'EUR' }] }],
+    }
+    delete (old as { hides?: unknown }).hides
+    const { hides, leathers } = readStoresData(old)
+    expect(hides).toHaveLength(1)
+    expect(hides[0]).toMatchObject({ of: leather!.id, part: 'shoulder', price: 64 })
+    expect(hideArea(hides[0]!) / DM2).toBeCloseTo(92, 0)
+    expect(leathers[0]).not.toHaveProperty('parts')
+  })
+  test('a file of one hide, of several, or of stores', () => {
+    const hide = hideOf()
+    const count = (data: unknown): number => {
+      const read = readHides(JSON.stringify(data))
+      return read.ok ? read.hides.length : -1
+    }
+    expect(count(hide)).toBe(1)
+    expect(count([hide, { ...hide, id: 'b' }])).toBe(2)
+    expect(count({ ...STARTER_STORES, hides: [hide] })).toBe(1)
+  })
+  test.each([
+    ['no JSON', 'x', /not JSON/],
+    ['nothing in it', '[]', /no hide in it/],
+    [
+      'an outline that crosses itself',
+      JSON.stringify(
+        hideOf({
+          outline: [
+            { x: 0, y: 0 },
+            { x: 9, y: 9 },
+            { x: 9, y: 0 },
+            { x: 0, y: 9 },
+          ],
+        }),
+      ),
+      /outline.*crosses itself/,
+    ],
+    [
+      'a sheet without a width',
+      JSON.stringify({ ...hideOf(), ...sheetGround(900, 0) }),
+      /holds no area|crosses itself/,
+    ],
+  ])('%s is refused in words', (_, text, words) => {
+    const read = readHides(text)
+    expect(!read.ok && read.why).toMatch(words)
+  })
+})
