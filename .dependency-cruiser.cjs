@@ -71,7 +71,7 @@ const KNOWS = {
   fit: allBut('check relief pocketbook overview compare exchange coupons drawing expression packing hide'),
   pocketbook: words('measure geometry working formulas stores'),
   relief: allBut('fit pocketbook overview compare exchange coupons drawing expression packing hide'),
-  overview: allBut('fit pocketbook compare exchange coupons expression packing hide'),
+  overview: allBut('fit pocketbook compare exchange coupons expression packing'),
   compare: words('measure geometry stores settings drawn kinds design derived reckon edges master'),
   packing: words('geometry'),
   hide: words('measure geometry working stores master design derived reckon layup edges packing'),

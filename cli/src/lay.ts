@@ -6,7 +6,7 @@ import { USUAL_EFFORT, groupsOf, laidDesign, readHides, withHides } from '@druml
 import { readText, writeWhole } from './files.js'
 import { pdfFonts } from './fonts.js'
 import type { LayAskedWords } from './options.js'
-import type { Result } from './run.js'
+import type { Result } from './result.js'
 import { shortly } from './words.js'
 
 /** Rounds of work where nobody says. */

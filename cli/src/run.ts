@@ -17,14 +17,8 @@ import {
 } from './options.js'
 import { lay } from './lay.js'
 import { pack } from './pack.js'
+import type { Result } from './result.js'
 import { shortly } from './words.js'
-
-/** What a call prints and the code it ends with: 0 done, 1 a finding is a stop, 2 it could not be done. */
-export interface Result {
-  readonly code: 0 | 1 | 2
-  readonly out?: string
-  readonly error?: string
-}
 
 const failed = (error: string): Result => ({ code: 2, error })
 

@@ -53,6 +53,10 @@ function foundOf(derived: Derived, fault: LyingFault, wanted: readonly Wanted[])
   }
 }
 
+/** More faults than this are no slip of the hand: the pieces have changed since they were laid. */
+const FEW = 3
+const isAmiss = ({ rank }: Found<Data>): boolean => rank === 'stop'
+
 /** A piece that lies where it may not: over another, off the hide, at an angle, on a flaw or a poor part, unlike its twin. */
 export const liesBadly = check({
   code: 'lies-badly',
@@ -66,11 +70,21 @@ export const liesBadly = check({
             .all()
             .map((fault) => foundOf(derived, fault, wanted)),
     )
-    // Two that meet are told once.
-    return all.filter((f, i) => all.findIndex((g) => g.key === f.key) === i)
+    // Two that meet are told once; where the whole layout no longer holds that is told once.
+    const once = all.filter((f, i) => all.findIndex((g) => g.key === f.key) === i)
+    return once.filter(isAmiss).length > FEW
+      ? once.map((f) => (isAmiss(f) ? { ...f, cause: { id: 'layout', severity: 1 } } : f))
+      : once
   },
   say: ({ data: { fault, piece, other, gap } }, unit) => sayFault(fault, { piece, other, gap, unit }),
-  fixes: ({ data: { fault, piece, panel, design, role } }, { design: saved }) => {
+  fixes: ({ data: { fault, piece, panel, design, role }, cause }, { design: saved }) => {
+    if (cause)
+      return [
+        {
+          label: 'Take everything off, to lay it out anew',
+          edit: setField('take everything off the hides', ['cutting', 'lying'], {}),
+        },
+      ]
     const off = {
       label: 'Take it off the hide',
       edit: layPiece(`take the ${piece} off the hide`, fault.id, undefined),

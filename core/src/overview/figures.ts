@@ -1,5 +1,6 @@
 import type { Derived } from '../derived/index.js'
 import { boxHeight, boxWidth, pathArea } from '../geometry/index.js'
+import type { CutFigures } from '../hide/index.js'
 import { type BenchTime, benchTime } from '../make/index.js'
 import { carried, closedThickness, weightOfWork, workBox } from '../relief/index.js'
 import { type Reckoned, reckoner } from '../working/index.js'
@@ -21,6 +22,8 @@ export interface Figures {
   readonly weight: Reckoned
   readonly time: BenchTime
   readonly carries: readonly string[]
+  /** What it takes of the hides it is cut from, where somebody laid it out. */
+  readonly cut?: CutFigures
 }
 
 /** The figures of a design, all from its pieces and runs as they would be made. */

@@ -207,4 +207,14 @@ svg:not(.ruler) {
   padding: 3px 8px;
   background: var(--surface);
 }
+@media (max-width: 900px) {
+  .zoom {
+    right: auto;
+    left: 10px;
+  }
+  .said {
+    bottom: 56px;
+    max-width: calc(100% - 24px);
+  }
+}
 </style>

@@ -53,7 +53,10 @@ const { answers, unweighed, weigh } = useWeighed(() => [
 ])
 watch([base, variants], weigh, { immediate: true })
 
-const rows = computed(() => rowsIn(settings.unit))
+/** Of what is cut from no hide yet there are no figures of hides. */
+const rows = computed(() =>
+  rowsIn(settings.unit).filter((r) => answers.value.every((a) => !a || Number.isFinite(r.of(a.figures)))),
+)
 const charted = computed(() =>
   ['As it is', ...variants.value.map((v) => v.name)].flatMap((name, i) => {
     const one = answers.value[i]

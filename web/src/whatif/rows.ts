@@ -27,6 +27,10 @@ export function rowsIn(unit: LengthUnit): readonly Row[] {
     { label: 'Thick, full', of: (f) => f.full, say: thick },
     { label: 'Thickest seam', of: (f) => f.thickest, say: thick },
     { label: 'Leather', of: (f) => f.area / 10000, say: (v) => `${v.toFixed(1)} dm²` },
+    // What nobody chose hides for has no such figures.
+    { label: 'Hide used up', of: (f) => (f.cut?.used ?? NaN) / 10000, say: (v) => `${v.toFixed(1)} dm²` },
+    { label: 'Waste of it', of: (f) => f.cut?.waste ?? NaN, say: (v) => `${Math.round(100 * v)} %` },
+    { label: 'Without a place', of: (f) => f.cut?.left ?? NaN, say: String },
     { label: 'Weight', of: (f) => f.weight.value, say: (v) => `${Math.round(v)} g` },
     { label: 'Pieces', of: (f) => f.pieces, say: String },
     { label: 'Holes', of: (f) => f.holes, say: String },

@@ -1,6 +1,7 @@
 import { findingsOf, overruledFor } from '@drumlin/core/check'
 import { derive } from '@drumlin/core/derived'
 import type { Design } from '@drumlin/core/design'
+import { cutFigures } from '@drumlin/core/hide'
 import type { LengthUnit } from '@drumlin/core/measure'
 import { figuresOf } from '@drumlin/core/overview'
 import {
@@ -28,8 +29,11 @@ export type ReliefAsked = { readonly design: Design } & (
   | { readonly what: 'figures' }
 )
 
+/** Where its pieces lie on hides is not weighed: a variant is laid out anew. */
+const unlaid = (design: Design): Design => ({ ...design, cutting: { ...design.cutting, lying: {} } })
+
 answering((asked: ReliefAsked) => {
-  const derived = derive(asked.design)
+  const derived = derive(asked.what === 'figures' ? unlaid(asked.design) : asked.design)
   switch (asked.what) {
     case 'survey':
       return survey(derived, asked.asked)
@@ -41,7 +45,8 @@ answering((asked: ReliefAsked) => {
       return otherWays(derived, asked.runs, asked.wanted, asked.unit)
     case 'figures': {
       const open = findingsOf(derived).filter((f) => overruledFor(derived, f) === undefined)
-      return { figures: figuresOf(derived), findings: open }
+      const cut = cutFigures(derived)
+      return { figures: { ...figuresOf(derived), ...(cut ? { cut } : {}) }, findings: open }
     }
   }
 })
