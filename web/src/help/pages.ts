@@ -1,6 +1,7 @@
 import firstSteps from '../../../docs/first-steps.md?raw'
 import formulas from '../../../docs/formulas.md?raw'
 import glossary from '../../../docs/glossary.md?raw'
+import hides from '../../../docs/hides.md?raw'
 import settings from '../../../docs/settings.md?raw'
 import { Marked } from 'marked'
 import { anchorOf, wordAnchor } from './anchors.js'
@@ -8,6 +9,7 @@ import { anchorOf, wordAnchor } from './anchors.js'
 /** The makers' docs as they ship with the app, read without a network. */
 export const PAGES = [
   { id: 'first-steps', label: 'First steps', text: firstSteps },
+  { id: 'hides', label: 'Hides', text: hides },
   { id: 'words', label: 'Words', text: glossary },
   { id: 'formulas', label: 'Formulas', text: formulas },
   { id: 'settings', label: 'Settings', text: settings },
