@@ -1,4 +1,4 @@
-import { askOf, layPiece, setField } from '../design/index.js'
+import { askOf, layPiece, leatherAsMeasured, setField } from '../design/index.js'
 import { type LyingFault, type Wanted, groupsOf, judgeOf, pieceName, sayFault } from '../hide/index.js'
 import { type Found, type Rank, check } from './finding.js'
 import type { Derived } from '../derived/index.js'
@@ -100,22 +100,9 @@ export const liesBadly = check({
         },
         off,
       ]
-    if (fault.what === 'thickness') {
-      const leather = role === undefined ? undefined : saved.leathers[role]
-      const thickness = Math.round(fault.is.mean * 20) / 20
-      return leather && role !== undefined
-        ? [
-            {
-              label: 'Reckon with what was measured there',
-              edit: setField(`${leather.name} as measured on the hide`, ['leathers', role], {
-                ...leather,
-                use: 'own',
-                thickness,
-              }),
-            },
-            off,
-          ]
-        : [off]
+    if (fault.what === 'thickness' && role !== undefined) {
+      const edit = leatherAsMeasured(saved, role, fault.is.mean)
+      return edit ? [{ label: 'Reckon with what was measured there', edit }, off] : [off]
     }
     return [off]
   },

@@ -1,5 +1,7 @@
 import { putAside } from '../design/index.js'
 import { type Group, extentOf, groupsOf, hideSize, laidThere, pieceName, turnsOf } from '../hide/index.js'
+import { regionArea } from '../geometry/index.js'
+import { printArea } from '../measure/index.js'
 import { check } from './finding.js'
 
 /** No more names than this are told. */
@@ -46,6 +48,7 @@ export const noPlaceOnHide = check({
           about: group.material,
           data: {
             material: group.material,
+            area: left.reduce((sum, w) => sum + regionArea([w.demand.outline]), 0),
             ids: left.map((w) => w.id),
             names: left.map((w) => pieceName(w, wanted)),
             large: large.map((w) => pieceName(w, wanted)),
@@ -54,8 +57,8 @@ export const noPlaceOnHide = check({
       ]
     })
   },
-  say: ({ data: { material, names, large } }) => ({
-    what: `${names.length} ${names.length === 1 ? 'piece has' : 'pieces have'} no place on the hides of ${material}: ${told(names)}.${
+  say: ({ data: { material, names, large, area } }, unit) => ({
+    what: `${names.length} ${names.length === 1 ? 'piece has' : 'pieces have'} no place on the hides of ${material}: ${told(names)}; ${printArea(area, unit)} of leather are missing, without waste.${
       large.length > 0 ? ` No hide is large enough for ${told(large)}.` : ''
     }`,
     why: 'Take another hide, join what is too long, or leave them out.',

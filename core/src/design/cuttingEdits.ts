@@ -1,4 +1,4 @@
-import type { Hide } from '../stores/index.js'
+import { type Hide, leatherAt } from '../stores/index.js'
 import type { Asks, Cutting } from './cutting.js'
 import type { Change, Edit } from './edit.js'
 import type { Design } from './schema.js'
@@ -76,5 +76,19 @@ export const cutAlso = ({ cutting }: Design, also: Cutting['also'][number], copi
     copies > 0 ? `cut ${copies} of ${also.name} as well` : `leave ${also.name}`,
     ['also'],
     copies > 0 ? next : others,
+  )
+}
+
+/** Thickness is told to a twentieth of a millimetre, as gauges show it. */
+export const asGauged = (mm: number): number => Math.round(mm * 20) / 20
+
+/** A leather of the design reckoned with as thick as it was measured on the hide; undefined where it is none of its roles. */
+export function leatherAsMeasured({ leathers }: Design, role: string, mean: number): Edit | undefined {
+  const leather = leathers[role]
+  return (
+    leather && {
+      name: `${leather.name} as measured on the hide`,
+      changes: [{ path: ['leathers', role], value: leatherAt(leather, asGauged(mean)) }],
+    }
   )
 }

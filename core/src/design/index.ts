@@ -31,7 +31,17 @@ export {
   takeDesign,
 } from './edits.js'
 export { type Asks, type Cutting, type Demand, LIES, type Lies, PLAIN_CUTTING } from './cutting.js'
-export { askOf, cutAlso, layPiece, layPieces, leaveHide, putAside, takeHide } from './cuttingEdits.js'
+export {
+  asGauged,
+  askOf,
+  cutAlso,
+  layPiece,
+  layPieces,
+  leatherAsMeasured,
+  leaveHide,
+  putAside,
+  takeHide,
+} from './cuttingEdits.js'
 export { type FreshDesign, freshDesign } from './fresh.js'
 export { DESIGN_FORMAT, DESIGN_VERSION, type Design, designSchema } from './schema.js'
 export { type Rebased, rebaseEdits } from './rebase.js'

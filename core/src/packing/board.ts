@@ -1,5 +1,5 @@
 import { type Meeting, meetingOf } from './apart.js'
-import { type Convex, convexParts } from './convex.js'
+import { BAY, type Convex, convexParts } from './convex.js'
 import type { Point } from '../geometry/index.js'
 
 /** A shape that is laid once or more often, and how it may be turned, radians. */
@@ -85,6 +85,7 @@ export class Board {
   constructor(
     readonly shapes: readonly Shape[],
     readonly gap: number,
+    bay = BAY,
   ) {
     const angles = [0]
     for (const { turns } of shapes) for (const t of turns) if (!angles.some((a) => same(a, t))) angles.push(t)
@@ -94,7 +95,7 @@ export class Board {
     this.turnsOf = shapes.map(({ turns }) =>
       Int32Array.from(new Set(turns.map((t) => angles.findIndex((a) => same(a, t))))),
     )
-    this.parts = shapes.map((s) => convexParts(s.outline))
+    this.parts = shapes.map((s) => convexParts(s.outline, bay))
     this.area = Float64Array.from(shapes, ({ outline }) =>
       Math.abs(
         outline.reduce((sum, p, i) => {

@@ -6,8 +6,8 @@ export type Convex = readonly Point[]
 
 /** A corner that juts out by less is left out: a shape is made smaller by no more than half of what a knife is out, mm. */
 const JUTS = 0.004
-/** A bay less deep is filled: a shape may be taken a little larger, never smaller, mm. */
-const BAY = 0.25
+/** A bay less deep is filled where nobody says otherwise: a shape may be taken a little larger, never smaller, mm. */
+export const BAY = 0.25
 
 const cross = (o: Point, a: Point, b: Point): number => (a.x - o.x) * (b.y - o.y) - (a.y - o.y) * (b.x - o.x)
 const areaOf = (points: readonly Point[]): number =>
@@ -17,7 +17,7 @@ const areaOf = (points: readonly Point[]): number =>
   }, 0) / 2
 
 /** The outline round its area to the left, without corners that say nothing. */
-export function simplified(outline: readonly Point[]): Point[] {
+export function simplified(outline: readonly Point[], bay = BAY): Point[] {
   let points = areaOf(outline) < 0 ? outline.toReversed() : [...outline]
   for (let again = true; again && points.length > 3;) {
     again = false
@@ -31,7 +31,7 @@ export function simplified(outline: readonly Point[]): Point[] {
       const chord = Math.hypot(b.x - a.x, b.y - a.y)
       // How far the corner lies to the right of its chord: out of the shape where that is above nothing.
       const out = chord < 1e-9 ? 0 : -cross(a, b, p) / chord
-      if (out > JUTS || out < -BAY) continue
+      if (out > JUTS || out < -bay) continue
       points = points.filter((_, k) => k !== i)
       again = true
     }
@@ -120,4 +120,5 @@ function triangles(points: readonly Point[]): Convex[] {
 }
 
 /** A shape as convex parts that together cover it, with few of them and none longer than it need be. */
-export const convexParts = (outline: readonly Point[]): Convex[] => parted(simplified(outline))
+export const convexParts = (outline: readonly Point[], bay = BAY): Convex[] =>
+  parted(simplified(outline, bay))

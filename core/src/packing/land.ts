@@ -39,6 +39,8 @@ export interface LandLaid {
 /** How hard a place is sought for what found none at once. */
 const SQUEEZED: Effort = { anywhere: 120, near: 0, touching: 120, bettered: 4 }
 const PATIENT: Patience = { rounds: 40, strikes: 1 }
+/** Every so many things laid are told: hundreds take a while. */
+const TOLD = 25
 /** Places nearer than this are one turn, radians. */
 const SAME_TURN = 1e-6
 
@@ -60,6 +62,7 @@ export function packLand(
   }
   asked.things.forEach((_, i) => {
     if (waits(table, i)) put(table, i, asked.worth[i]!)
+    if (i % TOLD === TOLD - 1) tell()
   })
   tell()
   const random = randomFrom(asked.seed)
