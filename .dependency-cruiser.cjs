@@ -48,7 +48,7 @@ const KNOWS = {
   expression: words(''),
   working: words('measure expression formulas'),
   formulas: words('expression'),
-  stores: words('measure geometry formulas'),
+  stores: words('measure formulas'),
   settings: words('measure working expression formulas stores'),
   sewing: words('stores settings'),
   master: words('geometry working'),

@@ -75,6 +75,8 @@ test('two tabs change the shelves: both changes are there', async ({ context, pa
   const other = await context.newPage()
   await other.goto(`${BARE}/stores`)
   const rows = (of: Page) => of.locator('[data-shelf="threads"] tr[data-good]')
+  await expect(rows(page).first()).toBeVisible()
+  await expect(rows(other).first()).toBeVisible()
   const before = await rows(page).count()
   await page.locator('[data-shelf="threads"]').getByRole('button', { name: /^Copy/ }).first().click()
   await expect(rows(other)).toHaveCount(before + 1)

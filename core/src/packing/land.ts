@@ -109,14 +109,15 @@ function put(table: Table, i: number, worth: Worth): void {
   if (place) table.lay(i, place.turn, place.x, place.y)
 }
 
-/** How often everything is gone through to lie better. */
-const SETTLES = 4
+/** How often everything is gone through to lie better: hundreds take a while each time. */
+const SETTLES = { most: 4, things: 300 } as const
 
 /** Moves things, the first of the list first, to free places worth less, so that what is left stays together. */
 function settle(table: Table, worth: readonly Worth[]): void {
   const { board, shape, layout } = table
   table.length = table.used()
-  for (let go = 0; go < SETTLES; go += 1) {
+  const most = Math.max(1, Math.min(SETTLES.most, Math.floor(SETTLES.things / table.count)))
+  for (let go = 0; go < most; go += 1) {
     let moved = false
     for (let i = 0; i < table.count; i += 1) {
       if (!table.moves(i)) continue

@@ -1,7 +1,7 @@
 import { z } from 'zod'
-import { pathArea, pathCrossesItself, polygon } from '../geometry/index.js'
 import { HIDE_PARTS } from './leather.js'
 import { id, mm, name, words } from './parts.js'
+import { ringArea, ringCrosses } from './ring.js'
 
 /** What can lie on a shelf to be cut from: parts of hides as they are sold, what was left of one, sheets of board or cloth. */
 export const GROUND_PARTS = [...HIDE_PARTS, 'scrap', 'sheet'] as const
@@ -18,8 +18,8 @@ const outline = z
   .array(place)
   .min(3, 'an outline has at least three corners')
   .max(600)
-  .refine((points) => !pathCrossesItself(polygon(points)), 'the outline crosses itself')
-  .refine((points) => Math.abs(pathArea(polygon(points))) > LEAST, 'the outline holds no area')
+  .refine((points) => !ringCrosses(points), 'the outline crosses itself')
+  .refine((points) => ringArea(points) > LEAST, 'the outline holds no area')
   .readonly()
 
 const zoneSchema = z.strictObject({ sort: z.enum(ZONES), outline })

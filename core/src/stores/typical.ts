@@ -1,4 +1,4 @@
-import type { Point } from '../geometry/index.js'
+import { ringArea } from './ring.js'
 import type { GroundPart, Hide, HideZone } from './hides.js'
 
 /** A part of a hide as it usually comes: x from the butt, y from the backbone, in shares of its length (J). */
@@ -192,13 +192,7 @@ const TYPICAL: Readonly<Record<Exclude<GroundPart, 'scrap' | 'sheet'>, Typical>>
   },
 }
 
-const areaOf = (points: readonly Point[]): number =>
-  Math.abs(
-    points.reduce((sum, p, i) => {
-      const q = points[(i + 1) % points.length] ?? p
-      return sum + (p.x * q.y - q.x * p.y) / 2
-    }, 0),
-  )
+type Point = Hide['outline'][number]
 
 /** Left and right halves of a hide differ by which way the belly lies from the backbone, seen on the grain. */
 export type Half = 'left' | 'right'
@@ -225,7 +219,7 @@ export function typicalGround(
     return [...half, ...half.map((p) => ({ x: p.x, y: -p.y })).toReversed()]
   }
   const unit = both(outline)
-  const scale = Math.sqrt((area * DM2) / areaOf(unit))
+  const scale = Math.sqrt((area * DM2) / ringArea(unit))
   const left = Math.min(...unit.map((p) => p.x))
   const top = double ? Math.min(...unit.map((p) => p.y)) : 0
   const high = Math.max(...unit.map((p) => p.y)) - top

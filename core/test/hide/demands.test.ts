@@ -150,7 +150,8 @@ describe('laid and kept with the design', () => {
   })
   test('as DXF it reads back with every outline at 1:1; from the flesh side it is mirrored', () => {
     const [plain, mirrored] = [writePlanDxf(laid, false), writePlanDxf(laid, true)]
-    for (const layer of ['hide', 'cut', 'backbone', 'zones']) expect(plain).toContain(`\n${layer}\n`)
+    for (const layer of ['hide', 'cut', 'backbone', 'zones', 'holes', 'notches'])
+      expect(plain).toContain(`\n${layer}\n`)
     expect(mirrored).not.toBe(plain)
     const sizes = (text: string): string[] => {
       const read = readDxfPaths(text)

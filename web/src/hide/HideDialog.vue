@@ -54,12 +54,16 @@ function fresh(): Hide {
     spots: [],
   }
 }
-watch(open, (now) => {
-  if (!now) return
-  draft.value = props.hide ?? fresh()
-  marking.value = props.hide !== undefined
-  source.value = 'typical'
-})
+watch(
+  open,
+  (now) => {
+    if (!now) return
+    draft.value = props.hide ?? fresh()
+    marking.value = props.hide !== undefined
+    source.value = 'typical'
+  },
+  { immediate: true },
+)
 const set = (more: Partial<Hide>): void => void (draft.value = { ...draft.value, ...more })
 const problem = computed(() => {
   const read = hideSchema.safeParse(draft.value)

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref, shallowRef } from 'vue'
+import { computed, defineAsyncComponent, ref, shallowRef } from 'vue'
 import { leaveHide, takeHide } from '@drumlin/core/design'
 import { figuresOf, hideArea, leftovers, outlinesOn } from '@drumlin/core/hide'
 import { printArea } from '@drumlin/core/measure'
@@ -7,8 +7,10 @@ import type { Hide } from '@drumlin/core/stores'
 import { useSettings } from '../app/settings.js'
 import { useJob } from '../job/job.js'
 import { useStores } from '../job/stores.js'
-import HideDialog from './HideDialog.vue'
 import type { Laying } from './laying.js'
+
+/** Fetched when a hide is described: most only look. */
+const HideDialog = defineAsyncComponent(() => import('./HideDialog.vue'))
 
 /** The hides of the material that is laid out: taken from the shelf, described, left, and what is left of them. */
 const props = defineProps<{ laying: Laying }>()
@@ -93,6 +95,7 @@ function price(hide: Hide, left: Hide): number {
   <p v-if="said" role="status">{{ said }}</p>
   <p v-if="refused" role="alert" class="refused">{{ refused }}</p>
   <HideDialog
+    v-if="open"
     v-model="open"
     :of="group.of"
     :material="group.material"

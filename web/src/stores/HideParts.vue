@@ -1,11 +1,13 @@
 <script setup lang="ts">
-import { computed, ref, shallowRef } from 'vue'
+import { computed, defineAsyncComponent, ref, shallowRef } from 'vue'
 import { hideArea } from '@drumlin/core/hide'
 import { printArea } from '@drumlin/core/measure'
 import type { Hide, Leather } from '@drumlin/core/stores'
 import { useSettings } from '../app/settings.js'
-import HideDialog from '../hide/HideDialog.vue'
 import { useStores } from '../job/stores.js'
+
+/** Fetched when a hide is described: most only look. */
+const HideDialog = defineAsyncComponent(() => import('../hide/HideDialog.vue'))
 
 /** Hides of a leather on the shelf, one by one. */
 const props = defineProps<{ leather: Leather }>()
@@ -53,7 +55,15 @@ const perDm2 = (h: Hide): string =>
   </p>
   <p v-if="refused" role="alert" class="refused">{{ refused }}</p>
   <p><v-btn @click="describe()">Add a hide or a part of one</v-btn></p>
-  <HideDialog v-model="open" :of="leather.id" :material="leather.name" leather :hide="subject" @keep="keep" />
+  <HideDialog
+    v-if="open"
+    v-model="open"
+    :of="leather.id"
+    :material="leather.name"
+    leather
+    :hide="subject"
+    @keep="keep"
+  />
 </template>
 
 <style scoped>

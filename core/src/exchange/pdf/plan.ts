@@ -35,7 +35,7 @@ function picture(plan: HidePlan, tile: Tile, unit: LengthUnit, mirrored: boolean
   const { hide, material, figures, long, wide } = plan
   const bar = unit === 'mm' ? 100 : 101.6
   const y = HEAD + wide * scale + 8
-  const { drawn } = planDrawing(plan, { scale, type: TYPE, mirrored })
+  const { drawn } = planDrawing(plan, { scale, type: TYPE, mirrored, marks: false })
   return [
     text('label', point(0, 5), `${hide.name}: ${material}`, 4.4, 'start', true),
     text(

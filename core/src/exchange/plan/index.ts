@@ -27,7 +27,7 @@ function stacked(
 }
 
 function laid(plan: HidePlan, y: number, mirrored: boolean) {
-  const { drawn, cut } = planDrawing(plan, { scale: 1, type: TYPE, mirrored })
+  const { drawn, cut } = planDrawing(plan, { scale: 1, type: TYPE, mirrored, marks: true })
   const move = shift(ROUND, y)
   const moved = drawn.map((d) => ({ before: d, after: drawnMoved(d, move) }))
   const isCut = (d: (typeof drawn)[number]): boolean => d.type === 'stroke' && cut.has(d.path)

@@ -1,10 +1,31 @@
 import type { Derived } from '../../derived/index.js'
-import { type Drawn, stroke, text, textWidth } from '../../drawing/index.js'
-import { type Path, type Point, line, openPath, polygon, regionBoth } from '../../geometry/index.js'
+import {
+  type Drawn,
+  type LayerName,
+  drawnMoved,
+  pieceDrawing,
+  stroke,
+  text,
+  textWidth,
+} from '../../drawing/index.js'
+import {
+  type Path,
+  type Point,
+  STAY,
+  flipAbout,
+  line,
+  moveThen,
+  openPath,
+  polygon,
+  regionBoth,
+  shift,
+  turn,
+} from '../../geometry/index.js'
 import {
   type Group,
   type HideFigures,
   type Lying,
+  type Wanted,
   cuttingOrder,
   extentOf,
   figuresOf,
@@ -13,6 +34,7 @@ import {
   laidThere,
   pieceName,
 } from '../../hide/index.js'
+import type { LengthUnit } from '../../measure/index.js'
 import type { Hide } from '../../stores/index.js'
 
 /** A piece on a plan: its number in the order of cutting, where it lies and how large it is there, mm. */
@@ -22,6 +44,8 @@ export interface PlanPiece {
   readonly why: 'strap' | 'large' | 'rest' | 'small'
   readonly over: boolean
   readonly outline: readonly Point[]
+  /** Its holes, folds and marks where it lies on the hide; none of pieces of other designs. */
+  readonly marks: readonly Drawn[]
   /** From the butt end of the hide, and from its backbone or else its upper edge. */
   readonly along: number
   readonly across: number
@@ -40,14 +64,31 @@ export interface HidePlan {
 }
 
 /** The plans of all hides that something lies on. */
-export const plansOf = (derived: Derived): HidePlan[] =>
+export const plansOf = (derived: Derived, unit: LengthUnit = 'mm'): HidePlan[] =>
   groupsOf(derived).flatMap((group) =>
     group.hides
       .filter((hide) => group.asked.lying.some((l) => l.hide === hide.id))
-      .map((hide) => planOf(group, hide)),
+      .map((hide) => planOf(group, hide, (w, lying) => marksOf(derived, unit, w, lying))),
   )
 
-function planOf({ material, wanted, asked }: Group, hide: Hide): HidePlan {
+/** What of a piece’s drawing goes onto a hide with it. */
+const MARKS: ReadonlySet<LayerName> = new Set(['holes', 'notches', 'marks', 'fold', 'fold-to', 'grain'])
+
+function marksOf({ design, pieces }: Derived, unit: LengthUnit, w: Wanted, lying: Lying): readonly Drawn[] {
+  const piece = w.id.startsWith(`${design.id}/`) ? pieces.find((p) => p.id === w.demand.key) : undefined
+  if (!piece) return []
+  const over = w.over ? flipAbout(0) : STAY
+  const move = moveThen(moveThen(over, turn(lying.turn)), shift(lying.x, lying.y))
+  return pieceDrawing(piece, design, unit)
+    .filter((d) => d.type === 'stroke' && MARKS.has(d.layer))
+    .map((d) => drawnMoved(d, move))
+}
+
+function planOf(
+  { material, wanted, asked }: Group,
+  hide: Hide,
+  marks: (w: Wanted, lying: Lying) => readonly Drawn[],
+): HidePlan {
   const box = extentOf(hide.outline)
   const on = asked.lying.filter((l) => l.hide === hide.id)
   const from = hide.backbone ?? box.top
@@ -64,6 +105,7 @@ function planOf({ material, wanted, asked }: Group, hide: Hide): HidePlan {
         why,
         over: w.over,
         outline,
+        marks: marks(w, lying),
         along: left - box.left,
         across,
         long: right - left,
@@ -92,18 +134,21 @@ export interface PlanLook {
   readonly scale: number
   readonly type: number
   readonly mirrored: boolean
+  /** Whether holes, folds and marks are drawn: only where all of it is true to size. */
+  readonly marks: boolean
 }
 
 /** A hide with its pieces as strokes and words, its corner at nothing; and which of the strokes are cut. */
 export function planDrawing(
   { hide, pieces, long }: HidePlan,
-  { scale, type, mirrored }: PlanLook,
+  { scale, type, mirrored, marks }: PlanLook,
 ): { readonly drawn: readonly Drawn[]; readonly cut: ReadonlySet<Path> } {
   const { left, top, right } = extentOf(hide.outline)
   const at = ({ x, y }: Point): Point => ({
     x: (mirrored ? long - (x - left) : x - left) * scale,
     y: (y - top) * scale,
   })
+  const home = moveThen(shift(-left, -top), mirrored ? flipAbout(long / 2) : STAY)
   const ring = (points: readonly Point[]): Path => polygon(points.map(at))
   const thin = Math.max(0.15, 0.12 * type * 0.5)
   const outlines = pieces.map((p) => stroke('cut', ring(p.outline), thin * 2))
@@ -131,6 +176,7 @@ export function planDrawing(
       ...(hide.backbone === null ? [] : [backbone(hide.backbone)]),
       ...hide.flaws.map((f) => stroke('flaws', ring(flawOutline(f)), thin)),
       ...outlines,
+      ...(marks ? pieces.flatMap((p) => p.marks.map((d) => drawnMoved(d, home))) : []),
       ...numbers,
     ],
     cut: new Set(outlines.flatMap((d) => (d.type === 'stroke' ? [d.path] : []))),
