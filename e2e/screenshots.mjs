@@ -35,11 +35,11 @@ const shot = async (name) => {
 await page.goto(`http://localhost:${PORT}/`)
 await page.getByRole('link', { name: 'Deckhand’s fold' }).waitFor()
 // The cards in sight have been drawn.
-await page.waitForFunction(`
-  [...document.querySelectorAll('.card')]
-    .filter((card) => card.getBoundingClientRect().top < innerHeight)
+const drawn = (cards) =>
+  cards
+    .filter((card) => card.getBoundingClientRect().top < 800)
     .every((card) => card.querySelector('.picture canvas, .picture svg'))
-`)
+while (!(await page.locator('.card').evaluateAll(drawn))) await page.waitForTimeout(200)
 await shot('shelf')
 await page.getByRole('link', { name: 'Deckhand’s fold' }).click()
 await page.getByRole('button', { name: 'Leave the notes' }).click()
