@@ -77,7 +77,7 @@ describe('lay', () => {
     [['lay', fold, '--out', out('a.svg'), '--effort', '0'], '--effort must be a whole number'],
     [['lay', fold, '--out', out('a.svg'), '--paper', 'b5'], '--paper must be one of'],
     [['lay', fold, '--out', out('a.svg')], 'no hide is of what is cut'],
-    [['lay', fold, '--hide', fold, '--out', out('a.svg')], 'is not known here'],
+    [['lay', fold, '--hide', fold, '--out', out('a.svg')], 'it is missing'],
     [['lay', fold, '--hide', out('none.json'), '--out', out('a.svg')], 'cannot be read (ENOENT)'],
   ])('%j is refused in one line', async (words, why) => {
     const { code, error } = await run(words)

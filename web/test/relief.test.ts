@@ -130,7 +130,10 @@ describe('the rows that compare them', () => {
   })
   test('every figure can be said', () => {
     for (const unit of ['mm', 'in'] as const)
-      for (const one of rowsIn(unit)) expect(one.say(one.of(three!))).not.toMatch(/NaN|undefined/)
+      for (const one of rowsIn(unit))
+        expect(one.say(one.of({ ...three!, cut: { left: 1, used: 420_000, waste: 0.08 } }))).not.toMatch(
+          /NaN|undefined/,
+        )
   })
   test('a setting is said by its label, a leather with its thickness, an iron by name, a length in the units', () => {
     const design = fresh('bifold')

@@ -7,8 +7,8 @@ import type { Lying } from './lying.js'
 import { flawOutline, hideArea } from './stands.js'
 import type { Extent } from './world.js'
 
-/** A strip narrower than this is no strip, mm. */
-export const STRIP_WIDE = 25
+/** A strip narrower than an inch is no strip, mm. */
+export const STRIP_WIDE = 25.4
 
 /** What is cut from one hide. Areas mm², lengths mm, money in the hide’s own currency. */
 export interface HideFigures {

@@ -56,11 +56,12 @@ const change = (one: Cutting['also'][number], copies: number): void =>
     of {{ a.name }}
     <v-btn
       variant="plain"
+      class="link"
       :aria-label="`Take ${a.name} as it is now`"
       @click="take(a.design, a.name, a.copies)"
       >as it is now</v-btn
     >
-    <v-btn variant="plain" :aria-label="`Leave ${a.name}`" @click="change(a, 0)">leave it</v-btn>
+    <v-btn variant="plain" class="link" :aria-label="`Leave ${a.name}`" @click="change(a, 0)">leave it</v-btn>
   </p>
   <v-menu max-height="420">
     <template #activator="{ props: opener }">
@@ -80,5 +81,10 @@ const change = (one: Cutting['also'][number], copies: number): void =>
   flex-wrap: wrap;
   gap: 6px;
   align-items: baseline;
+}
+.link {
+  text-decoration: underline;
+  text-underline-offset: 3px;
+  color: var(--quiet);
 }
 </style>

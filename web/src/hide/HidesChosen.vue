@@ -66,11 +66,12 @@ function price(hide: Hide, left: Hide): number {
       ><strong>{{ h.name }}</strong
       >, {{ h.part }} of {{ area(h) }}</span
     >
-    <v-btn variant="plain" :aria-label="`Change ${h.name}`" @click="describe(h)">change</v-btn>
-    <v-btn variant="plain" :aria-label="`Leave ${h.name}`" @click="leave(h)">leave it</v-btn>
+    <v-btn variant="plain" class="link" :aria-label="`Change ${h.name}`" @click="describe(h)">change</v-btn>
+    <v-btn variant="plain" class="link" :aria-label="`Leave ${h.name}`" @click="leave(h)">leave it</v-btn>
     <v-btn
       v-if="lies(h)"
       variant="plain"
+      class="link"
       :aria-label="`${h.name} is cut: put what is left on the shelf`"
       @click="cut(h)"
       >it is cut: put what is left on the shelf</v-btn
@@ -115,5 +116,10 @@ function price(hide: Hide, left: Hide): number {
 }
 .refused {
   color: var(--rowan);
+}
+.link {
+  text-decoration: underline;
+  text-underline-offset: 3px;
+  color: var(--quiet);
 }
 </style>
