@@ -35,13 +35,17 @@ describe('laid out on random hides', () => {
     let [laidPieces, left] = [0, 0]
     fc.assert(
       fc.property(
-        fc.array(hides, { minLength: 1, maxLength: 2 }),
+        // Mostly one hide, at times two side by side.
+        fc.oneof(
+          { arbitrary: hides.map((h) => [h]), weight: 7 },
+          { arbitrary: fc.tuple(hides, hides), weight: 1 },
+        ),
         demands,
         fc.integer({ min: 0, max: 6 }),
         (all, asks, gap) => {
           const own = all.map((h, i) => ({ ...h, id: `hide-${i + 1}` }))
           const wanted = wantedFrom(asks)
-          const laid = layOut(askedOf({ hides: own, wanted, gap }), 6)
+          const laid = layOut(askedOf({ hides: own, wanted, gap }), 3)
           laidPieces += laid.lying.length
           left += laid.left.length
           expect(laid.lying.length + laid.left.length).toBe(wanted.length)
@@ -115,7 +119,7 @@ describe('laid out on random hides', () => {
         const { lying } = layOut(asked, 6)
         expect(judgeOf({ ...asked, lying }).all()).toEqual([])
       }),
-      { numRuns: 120, seed: 7 },
+      { numRuns: 60, seed: 7 },
     )
   })
   test('the same asked gives the same layout, another seed may give another', () => {
