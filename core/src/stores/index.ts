@@ -50,4 +50,4 @@ export {
   ZONES,
   hideSchema,
 } from './hides.js'
-export { type Half, sheetGround, typicalGround } from './typical.js'
+export { type Half, sheetGround, typicalGround, usualZones } from './typical.js'

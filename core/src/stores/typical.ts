@@ -59,6 +59,26 @@ const SIDE: Typical = {
   band: 15,
 }
 
+const SHOULDER: Typical = {
+  outline: [
+    [0, 0],
+    [0.94, 0],
+    [1, 0.08],
+    [0.97, 0.28],
+    [0.86, 0.45],
+    [0.84, 0.68],
+    [0.8, 0.86],
+    [0.62, 0.88],
+    [0.5, 0.74],
+    [0, 0.72],
+  ],
+  zones: [
+    { sort: 'wrinkled', outline: rectangle(0.68, 0, 1, 0.5) },
+    { sort: 'stretchy', outline: rectangle(0, 0.6, 1, 0.9) },
+  ],
+  band: 12,
+}
+
 const TYPICAL: Readonly<Record<Exclude<GroundPart, 'scrap' | 'sheet'>, Typical>> = {
   side: SIDE,
   back: {
@@ -106,45 +126,8 @@ const TYPICAL: Readonly<Record<Exclude<GroundPart, 'scrap' | 'sheet'>, Typical>>
     zones: [{ sort: 'best', outline: rectangle(0.04, 0, 1, 0.4) }],
     band: 10,
   },
-  shoulder: {
-    outline: [
-      [0, 0],
-      [0.94, 0],
-      [1, 0.08],
-      [0.97, 0.28],
-      [0.86, 0.45],
-      [0.84, 0.68],
-      [0.8, 0.86],
-      [0.62, 0.88],
-      [0.5, 0.74],
-      [0, 0.72],
-    ],
-    zones: [
-      { sort: 'wrinkled', outline: rectangle(0.68, 0, 1, 0.5) },
-      { sort: 'stretchy', outline: rectangle(0, 0.6, 1, 0.9) },
-    ],
-    band: 12,
-  },
-  'double shoulder': {
-    outline: [
-      [0, 0],
-      [0.94, 0],
-      [1, 0.1],
-      [0.97, 0.3],
-      [0.86, 0.47],
-      [0.84, 0.7],
-      [0.8, 0.88],
-      [0.62, 0.9],
-      [0.5, 0.77],
-      [0, 0.75],
-    ],
-    zones: [
-      { sort: 'wrinkled', outline: rectangle(0.68, 0, 1, 0.5) },
-      { sort: 'stretchy', outline: rectangle(0, 0.62, 1, 0.92) },
-    ],
-    double: true,
-    band: 12,
-  },
+  shoulder: SHOULDER,
+  'double shoulder': { ...SHOULDER, double: true },
   belly: {
     outline: [
       [0.02, 0],
@@ -239,6 +222,40 @@ export function typicalGround(
     band,
   }
 }
+
+/**
+ * Zones and edge as they usually are in a part, drawn to the size of a hide that was measured or traced; none without a backbone,
+ * since nothing is known then of where the butt lies.
+ */
+export function usualZones(
+  part: GroundPart,
+  { outline, backbone }: Pick<Hide, 'outline' | 'backbone'>,
+): Pick<Hide, 'zones' | 'band'> {
+  if (backbone === null || part === 'sheet' || part === 'scrap') return { zones: [], band: 0 }
+  const is = boxOf(outline)
+  const below = is.bottom - backbone < backbone - is.top
+  const usual = typicalGround(part, 100, below ? 'right' : 'left')
+  const was = boxOf(usual.outline)
+  const [wide, high] = [
+    (is.right - is.left) / (was.right - was.left),
+    (is.bottom - is.top) / (was.bottom - was.top),
+  ]
+  const placed = ({ x, y }: Point): Point => ({
+    x: round(is.left + (x - was.left) * wide),
+    y: round(is.top + (y - was.top) * high),
+  })
+  return {
+    zones: usual.zones.map(({ sort, outline: at }) => ({ sort, outline: at.map(placed) })),
+    band: usual.band,
+  }
+}
+
+const boxOf = (points: readonly Point[]) => ({
+  left: Math.min(...points.map((p) => p.x)),
+  right: Math.max(...points.map((p) => p.x)),
+  top: Math.min(...points.map((p) => p.y)),
+  bottom: Math.max(...points.map((p) => p.y)),
+})
 
 /** A rectangle without backbone: a sheet of board or cloth, or an offcut measured with a rule, mm. */
 export const sheetGround = (

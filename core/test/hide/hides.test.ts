@@ -16,6 +16,7 @@ import {
   readStoresData,
   sheetGround,
   typicalGround,
+  usualZones,
 } from '@drumlin/core/stores'
 import { hideOf, rectangle } from '../support/hides.js'
 
@@ -49,6 +50,37 @@ describe('parts as they usually come', () => {
     const zone = (g: typeof left) => g.zones.find((z) => z.sort === 'stretchy')!.outline.map((p) => p.y)
     expect(Math.min(...zone(left))).toBeGreaterThan(500)
     expect(Math.max(...zone(right))).toBeLessThan(right.backbone! - 500)
+  })
+})
+
+describe('a hide that was measured or traced', () => {
+  test('has the zones that are usual in its part, drawn to its size; none without a backbone', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom('side' as const, 'shoulder' as const, 'bend' as const, 'skin' as const),
+        fc.integer({ min: 30, max: 250 }),
+        (part, area) => {
+          // Of a hide as it usually comes the zones come out as they were.
+          const was = typicalGround(part, area)
+          const is = usualZones(part, was)
+          expect(is.zones.map((z) => z.sort)).toEqual(was.zones.map((z) => z.sort))
+          is.zones.forEach((z, i) =>
+            z.outline.forEach((p, k) => {
+              const q = was.zones[i]!.outline[k]!
+              expect(Math.hypot(p.x - q.x, p.y - q.y)).toBeLessThan(1)
+            }),
+          )
+        },
+      ),
+    )
+    expect(usualZones('side', { ...typicalGround('side', 100), backbone: null })).toEqual({
+      zones: [],
+      band: 0,
+    })
+    const right = typicalGround('side', 100, 'right')
+    expect(Math.max(...usualZones('side', right).zones[2]!.outline.map((p) => p.y))).toBeLessThan(
+      right.backbone! / 1.5,
+    )
   })
 })
 

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { mdiEyeOutline, mdiMagnifyMinusOutline, mdiMagnifyPlusOutline, mdiRulerSquare } from '@mdi/js'
+import { mdiEyeOutline, mdiRulerSquare } from '@mdi/js'
+import ZoomButtons from '../sheet/ZoomButtons.vue'
 import { SHOWN, type Shown } from '../sheet/shown.js'
 
 /** What can be done with the sheet: nearer, farther, the chosen piece, all; a rule; what is drawn on the pieces. */
@@ -27,12 +28,7 @@ const emit = defineEmits<{ draw: []; zoom: [factor: number]; fit: []; piece: [];
     <v-btn v-if="byHand" @click="emit('anew')">Lay out anew</v-btn>
     <v-btn @click="emit('piece')">The piece</v-btn>
     <v-btn @click="emit('fit')">All</v-btn>
-    <v-btn aria-label="Nearer" title="Nearer" @click="emit('zoom', 1.25)"
-      ><v-icon :icon="mdiMagnifyPlusOutline" size="18"
-    /></v-btn>
-    <v-btn aria-label="Farther" title="Farther" @click="emit('zoom', 0.8)"
-      ><v-icon :icon="mdiMagnifyMinusOutline" size="18"
-    /></v-btn>
+    <ZoomButtons @zoom="(by) => emit('zoom', by)" />
   </div>
 </template>
 
@@ -47,13 +43,13 @@ const emit = defineEmits<{ draw: []; zoom: [factor: number]; fit: []; piece: [];
   gap: 6px;
   max-width: calc(100% - 50px);
 }
-.zoom .v-btn {
+.zoom :deep(.v-btn) {
   background: var(--surface);
   min-width: 34px;
   padding: 2px 10px;
   font-size: 14px;
 }
-.zoom .v-btn[aria-pressed='true'] {
+.zoom :deep(.v-btn)[aria-pressed='true'] {
   background: var(--moss);
 }
 </style>

@@ -1,11 +1,11 @@
 <script setup lang="ts">
-import { mdiMagnifyMinusOutline, mdiMagnifyPlusOutline } from '@mdi/js'
 import { computed, ref, watch } from 'vue'
 import type { PieceChange } from '@drumlin/core/compare'
 import type { Derived } from '@drumlin/core/derived'
 import { pathData, pieceOutline } from '@drumlin/core/drawing'
 import { pathBox, pathMoved, pointMoved } from '@drumlin/core/geometry'
 import { arrangeInRows } from '@drumlin/core/reckon'
+import ZoomButtons from '../sheet/ZoomButtons.vue'
 import { useSheetView } from '../sheet/view.js'
 
 const props = defineProps<{ before: Derived; now: Derived; changes: readonly PieceChange[] }>()
@@ -62,12 +62,7 @@ const pixel = computed(() => 1 / view.scale.value)
     </svg>
     <div class="acts" role="group" aria-label="The drawing">
       <v-btn @click="view.fit()">All</v-btn>
-      <v-btn aria-label="Nearer" title="Nearer" @click="view.zoom(1.25)"
-        ><v-icon :icon="mdiMagnifyPlusOutline" size="18"
-      /></v-btn>
-      <v-btn aria-label="Farther" title="Farther" @click="view.zoom(0.8)"
-        ><v-icon :icon="mdiMagnifyMinusOutline" size="18"
-      /></v-btn>
+      <ZoomButtons @zoom="(by) => view.zoom(by)" />
     </div>
     <p class="key quiet" aria-hidden="true"><span class="was" /> earlier <span class="now" /> later</p>
   </div>

@@ -4,11 +4,13 @@ import { hideArea } from '@drumlin/core/hide'
 import { printArea } from '@drumlin/core/measure'
 import {
   CURRENCIES,
+  GROUND_PARTS,
   type Hide,
   hideSchema,
   problemWords,
   sheetGround,
   typicalGround,
+  usualZones,
 } from '@drumlin/core/stores'
 import { useSettings } from '../app/settings.js'
 import { useStores } from '../job/stores.js'
@@ -65,6 +67,12 @@ watch(
   { immediate: true },
 )
 const set = (more: Partial<Hide>): void => void (draft.value = { ...draft.value, ...more })
+/** An outline that was measured or traced: its zones begin as they usually are in the part. */
+function shaped(more: Partial<Hide>): void {
+  const hide = { ...draft.value, flaws: [], spots: [], ...more }
+  draft.value = { ...hide, ...usualZones(hide.part, hide) }
+}
+const parts = GROUND_PARTS.map((p) => ({ value: p, label: p }))
 const problem = computed(() => {
   const read = hideSchema.safeParse(draft.value)
   const [issue] = read.error?.issues ?? []
@@ -118,9 +126,21 @@ const currencies = CURRENCIES.map((c) => ({
           <v-radio v-for="s in SOURCES" :key="s.value" :value="s.value" :label="s.label" />
         </v-radio-group>
         <HideTypical v-if="source === 'typical'" :draft="draft" @change="set" />
-        <HideWidths v-else-if="source === 'widths'" @change="set" />
-        <PhotoTrace v-else-if="source === 'photograph'" @change="set" />
-        <HideFile v-else @change="set" />
+        <template v-else>
+          <p>
+            It is a
+            <ChoiceField
+              :value="draft.part"
+              label="part of the hide"
+              :options="parts"
+              then="."
+              @change="(part) => shaped({ part })"
+            />
+          </p>
+          <HideWidths v-if="source === 'widths'" @change="shaped" />
+          <PhotoTrace v-else-if="source === 'photograph'" @change="shaped" />
+          <HideFile v-else @change="shaped" />
+        </template>
       </template>
       <HideEditor :hide="draft" :marking="marking" @change="set" />
       <p v-if="problem" role="alert" class="problem">{{ problem }}</p>

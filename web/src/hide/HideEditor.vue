@@ -4,6 +4,7 @@ import type { Point } from '@drumlin/core/geometry'
 import { extentOf } from '@drumlin/core/hide'
 import { FLAWS, type Hide, type HideFlaw, type HideZone, ZONES } from '@drumlin/core/stores'
 import { useSheetView } from '../sheet/view.js'
+import { useClicks } from '../sheet/clicks.js'
 import SheetHandle from '../sheet/SheetHandle.vue'
 import HideGround from './HideGround.vue'
 import HideMarks from './HideMarks.vue'
@@ -64,15 +65,7 @@ function closed(): void {
     emit('change', { zones: [...props.hide.zones, { sort: zone.value, outline: places.value }] })
   places.value = []
 }
-let down: { readonly x: number; readonly y: number } | undefined
-function pressed(event: PointerEvent): void {
-  down = { x: event.clientX, y: event.clientY }
-}
-/** A click that was no drag of the map. */
-function clicked(event: MouseEvent): void {
-  if (!down || Math.hypot(event.clientX - down.x, event.clientY - down.y) > 4) return
-  place(fine(view.toSheet(event.clientX, event.clientY)))
-}
+const { pressed, clicked } = useClicks(view.toSheet, (at) => place(fine(at)))
 const middle = (): Point => {
   const { left, top, right, bottom } = extentOf(props.hide.outline)
   return fine({ x: (left + right) / 2, y: (top + bottom) / 2 })

@@ -12,8 +12,7 @@ function found(path: Path | undefined): void {
   if (!path) return
   const made = outlineOfPath(path)
   why.value = made.ok ? '' : made.why
-  if (made.ok)
-    emit('change', { outline: made.outline, backbone: made.backbone, zones: [], flaws: [], spots: [] })
+  if (made.ok) emit('change', { outline: made.outline, backbone: made.backbone })
 }
 </script>
 

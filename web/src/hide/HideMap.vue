@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { computed, shallowRef, useTemplateRef, watch } from 'vue'
-import { mdiMagnifyMinusOutline, mdiMagnifyPlusOutline } from '@mdi/js'
 import type { Point } from '@drumlin/core/geometry'
 import { type HideAt, type Lying, sayFault, worldOf } from '@drumlin/core/hide'
 import { useSettings } from '../app/settings.js'
 import RulerEdge from '../sheet/RulerEdge.vue'
+import ZoomButtons from '../sheet/ZoomButtons.vue'
 import { useSheetView } from '../sheet/view.js'
 import { usePieceActs } from './acts.js'
 import HideGround from './HideGround.vue'
@@ -152,12 +152,7 @@ const said = computed(() => {
     </svg>
     <div class="zoom" role="group" aria-label="The map">
       <v-btn @click="view.fit()">All</v-btn>
-      <v-btn aria-label="Nearer" title="Nearer" @click="view.zoom(1.25)"
-        ><v-icon :icon="mdiMagnifyPlusOutline" size="18"
-      /></v-btn>
-      <v-btn aria-label="Farther" title="Farther" @click="view.zoom(0.8)"
-        ><v-icon :icon="mdiMagnifyMinusOutline" size="18"
-      /></v-btn>
+      <ZoomButtons @zoom="(by) => view.zoom(by)" />
     </div>
     <p v-if="said" class="said" role="status">{{ said }}</p>
   </div>
@@ -192,7 +187,7 @@ svg:not(.ruler) {
   display: flex;
   gap: 6px;
 }
-.zoom .v-btn {
+.zoom :deep(.v-btn) {
   min-width: 34px;
   padding: 2px 10px;
   background: var(--surface);

@@ -18,15 +18,7 @@ watch(
   (now) => {
     const made = outlineOfWidths(now)
     why.value = made.ok ? '' : made.why
-    if (made.ok)
-      emit('change', {
-        outline: made.outline,
-        backbone: made.backbone,
-        zones: [],
-        flaws: [],
-        spots: [],
-        band: 12,
-      })
+    if (made.ok) emit('change', { outline: made.outline, backbone: made.backbone })
   },
   { immediate: true },
 )

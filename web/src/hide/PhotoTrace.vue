@@ -7,6 +7,7 @@ import { FLAWS, type Hide, type HideFlaw } from '@drumlin/core/stores'
 import ChoiceField from '../sentence/ChoiceField.vue'
 import MeasureField from '../sentence/MeasureField.vue'
 import { useSheetView } from '../sheet/view.js'
+import { useClicks } from '../sheet/clicks.js'
 import SheetHandle from '../sheet/SheetHandle.vue'
 import { type Photograph, readPhotograph } from './photograph.js'
 
@@ -70,7 +71,7 @@ const traced = computed((): Traced => {
 })
 const made = computed(() => (photograph.value ? tracedHide(traced.value) : undefined))
 watch(made, (now) => {
-  if (now?.ok) emit('change', { ...now.hide, zones: [], spots: [] })
+  if (now?.ok) emit('change', now.hide)
 })
 
 const svg = useTemplateRef<SVGSVGElement>('svg')
@@ -91,12 +92,7 @@ function place(at: Point): void {
   // Once all corners are there one goes on to the border.
   if (now === 'scale' && places.value.scale.length === most.value.scale) step.value = 'border'
 }
-let down: Point | undefined
-const pressed = (event: PointerEvent): void => void (down = { x: event.clientX, y: event.clientY })
-function clicked(event: MouseEvent): void {
-  if (!down || Math.hypot(event.clientX - down.x, event.clientY - down.y) > 4) return
-  place(view.toSheet(event.clientX, event.clientY))
-}
+const { pressed, clicked } = useClicks(view.toSheet, place)
 function takeBack(): void {
   if (step.value === 'flaws') flaws.value = flaws.value.slice(0, -1)
   else places.value = { ...places.value, [step.value]: places.value[step.value].slice(0, -1) }
