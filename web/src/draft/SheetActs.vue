@@ -49,7 +49,7 @@ const emit = defineEmits<{ draw: []; zoom: [factor: number]; fit: []; piece: [];
   padding: 2px 10px;
   font-size: 14px;
 }
-.zoom :deep(.v-btn)[aria-pressed='true'] {
+.zoom :deep(.v-btn[aria-pressed='true']) {
   background: var(--moss);
 }
 </style>

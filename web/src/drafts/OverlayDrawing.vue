@@ -87,7 +87,7 @@ svg {
   display: flex;
   gap: 6px;
 }
-.acts .v-btn {
+.acts :deep(.v-btn) {
   min-width: 34px;
   padding: 2px 10px;
   background: var(--surface);

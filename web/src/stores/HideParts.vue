@@ -2,18 +2,18 @@
 import { computed, defineAsyncComponent, ref, shallowRef } from 'vue'
 import { hideArea } from '@drumlin/core/hide'
 import { printArea } from '@drumlin/core/measure'
-import type { Hide, Leather } from '@drumlin/core/stores'
+import type { Hide } from '@drumlin/core/stores'
 import { useSettings } from '../app/settings.js'
 import { useStores } from '../job/stores.js'
 
 /** Fetched when a hide is described: most only look. */
 const HideDialog = defineAsyncComponent(() => import('../hide/HideDialog.vue'))
 
-/** Hides of a leather on the shelf, one by one. */
-const props = defineProps<{ leather: Leather }>()
+/** What there is on the shelf of a leather, or of another material, one by one. */
+const props = defineProps<{ of: string; material: string; leather: boolean }>()
 const stores = useStores()
 const settings = useSettings()
-const hides = computed(() => (stores.own?.hides ?? []).filter((h) => h.of === props.leather.id))
+const hides = computed(() => (stores.own?.hides ?? []).filter((h) => h.of === props.of))
 const open = ref(false)
 const subject = shallowRef<Hide>()
 const refused = ref('')
@@ -38,7 +38,7 @@ const perDm2 = (h: Hide): string =>
 </script>
 
 <template>
-  <h3>On the shelf</h3>
+  <h3>{{ leather ? 'On the shelf' : material }}</h3>
   <p v-for="h in hides" :key="h.id" class="row">
     <span
       ><strong>{{ h.name }}</strong
@@ -48,19 +48,21 @@ const perDm2 = (h: Hide): string =>
     <v-btn variant="plain" class="link" :aria-label="`Change ${h.name}`" @click="describe(h)">change</v-btn>
     <v-btn variant="plain" class="link" :aria-label="`Remove ${h.name}`" @click="remove(h)">remove</v-btn>
   </p>
-  <p v-if="hides.length === 0" class="quiet">No hide of it is on your shelf.</p>
+  <p v-if="hides.length === 0" class="quiet">Nothing of it is on your shelf.</p>
   <p v-if="removed" role="status">
     “{{ removed.name }}” was removed; jobs that are cut from it keep their own copy.
     <v-btn @click="putBack">Put it back</v-btn>
   </p>
   <p v-if="refused" role="alert" class="refused">{{ refused }}</p>
-  <p><v-btn @click="describe()">Add a hide or a part of one</v-btn></p>
+  <p>
+    <v-btn @click="describe()">{{ leather ? 'Add a hide or a part of one' : 'Add a sheet' }}</v-btn>
+  </p>
   <HideDialog
     v-if="open"
     v-model="open"
-    :of="leather.id"
-    :material="leather.name"
-    leather
+    :of="of"
+    :material="material"
+    :leather="leather"
     :hide="subject"
     @keep="keep"
   />

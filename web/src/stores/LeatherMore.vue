@@ -136,7 +136,7 @@ async function print(): Promise<void> {
         />
         × the thread of the formula.
       </p>
-      <HideParts :leather="leather" />
+      <HideParts :of="leather.id" :material="leather.name" leather />
     </section>
     <section :aria-label="`Test pieces of ${leather.name}`">
       <h3>Test pieces</h3>

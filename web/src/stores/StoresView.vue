@@ -4,6 +4,7 @@ import { useRoute } from 'vue-router'
 import type { Leather, Shelf } from '@drumlin/core/stores'
 import { useStores } from '../job/stores.js'
 import SidePane from '../parts/SidePane.vue'
+import HideParts from './HideParts.vue'
 import LeatherMore from './LeatherMore.vue'
 import ShelfTable from './ShelfTable.vue'
 
@@ -24,6 +25,11 @@ watch(
 /** The leather of which more is laid out beside the shelves. */
 const more = ref<string>()
 const leather = computed(() => stores.own?.leathers.find((l) => l.id === more.value))
+/** What sheets and scraps there are that are of no leather on the shelves: board, cloth, foam. */
+const materials = computed(() => {
+  const leathers = new Set(stores.all.leathers.map((l) => l.id))
+  return [...new Set((stores.own?.hides ?? []).map((h) => h.of))].filter((of) => !leathers.has(of))
+})
 const refused = ref('')
 async function change(to: Leather): Promise<void> {
   refused.value = (await stores.put('leathers', to)) ?? ''
@@ -41,6 +47,10 @@ const SHELVES: readonly Shelf[] = ['leathers', 'irons', 'awls', 'threads', 'mach
       </p>
       <p v-if="stores.notice" role="status">{{ stores.notice }}</p>
       <ShelfTable v-for="s in SHELVES" :key="s" v-model:shown="more" :shelf="s" />
+      <section v-if="materials.length > 0" aria-labelledby="sheets-title">
+        <h2 id="sheets-title" class="sheets">Sheets</h2>
+        <HideParts v-for="of in materials" :key="of" :of="of" :material="of" :leather="false" />
+      </section>
     </div>
     <SidePane v-if="leather" :label="`More of ${leather.name}`">
       <div class="beside">
@@ -79,6 +89,9 @@ h1 {
 h2 {
   margin-bottom: 8px;
   font-size: 17px;
+}
+.sheets {
+  margin: 22px 0 8px;
 }
 @media (max-width: 900px) {
   .stores {
