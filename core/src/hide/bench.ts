@@ -119,6 +119,7 @@ export function benchOf(asked: LayAsked, sparing: boolean): Bench {
       things,
       ground,
       lying: lying.map((l) => (l ? inWorld(world, l) : undefined)),
+      firm: wanted.map((w) => w.demand.strap !== undefined),
       worth: wanted.map((w) => worthOf(w, world)),
       seed: asked.seed,
     },

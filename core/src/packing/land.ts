@@ -17,6 +17,8 @@ export interface LandAsked {
   readonly ground: Ground
   /** Where each thing lies to begin with: those that are held, and others that lie well; the rest are laid. */
   readonly lying: readonly (LyingThing | undefined)[]
+  /** Things that stay where they were laid first, as long as everything else finds its place round them. */
+  readonly firm: readonly boolean[]
   /** What a place is worth to each thing: the least is taken. */
   readonly worth: readonly Worth[]
   readonly seed: number
@@ -65,6 +67,9 @@ export function packLand(
     if (i % TOLD === TOLD - 1) tell()
   })
   tell()
+  asked.firm.forEach(
+    (firm, i) => (table.stays[i] = firm && !asked.things.some((_, k) => waits(table, k)) ? 1 : 0),
+  )
   const random = randomFrom(asked.seed)
   squeezed(table, random, () => share() * 2, tell)
   if (asked.things.some((_, i) => waits(table, i))) squeezed(table, random, share, tell)

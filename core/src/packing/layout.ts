@@ -63,6 +63,8 @@ export class Table {
   readonly weights: Float64Array
   /** What each pair weighs at the least, by its size. */
   readonly base: Float64Array
+  /** Things that are not moved for the time being, though nobody holds them. */
+  readonly stays: Uint8Array
   readonly pushes: Push[] = []
   /** The box of each thing where it lies. */
   private readonly left: Float64Array
@@ -81,6 +83,7 @@ export class Table {
   ) {
     this.count = shape.length
     this.total = this.count + ground.stands.length
+    this.stays = new Uint8Array(this.count)
     this.weights = new Float64Array(this.count * this.total)
     this.base = this.weighed()
     this.weights.set(this.base)
@@ -133,9 +136,9 @@ export class Table {
     return this.layout.x[i]! > ASIDE / 2
   }
 
-  /** Whether a thing may be moved: it is laid, and nobody holds it. */
+  /** Whether a thing may be moved: it is laid, does not stay, and nobody holds it. */
   moves(i: number): boolean {
-    return !this.ground.held[i] && this.isLaid(i)
+    return !this.ground.held[i] && !this.stays[i] && this.isLaid(i)
   }
 
   /** Lays everything as a layout has it. */

@@ -55,10 +55,10 @@ export function disturbed(table: Table, random: Random): void {
   }
 }
 
-/** What no strip is shorter than, mm: what is held, and the longest thing at the turn that takes the least of it. */
+/** What no strip is shorter than, mm: what is not moved, and the longest thing at the turn that takes the least of it. */
 function longest(table: Table): number {
   const { board, shape, width } = table
-  let most = table.used((i) => table.ground.held[i] ?? false)
+  let most = table.used((i) => !table.moves(i))
   for (const s of new Set(shape.filter((_, i) => table.isLaid(i)))) {
     let least = Infinity
     for (const turn of board.turnsOf[s] ?? []) {

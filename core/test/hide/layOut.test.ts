@@ -1,8 +1,9 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { regionArea, regionBoth, regionGrown } from '@drumlin/core/geometry'
-import { type LayAsked, cutWay, judgeOf, laidThere, layOut } from '@drumlin/core/hide'
+import { judgeOf, laidThere, layOut } from '@drumlin/core/hide'
 import {
+  askedOf,
   demandOf,
   demands,
   flawRegion,
@@ -14,18 +15,6 @@ import {
   sharedWithin,
   wantedFrom,
 } from '../support/hides.js'
-
-const askedOf = (more: Partial<LayAsked>): LayAsked => ({
-  hides: [hideOf()],
-  wanted: [],
-  gap: 3,
-  anyAngle: false,
-  lying: [],
-  locked: [],
-  aside: [],
-  seed: 1,
-  ...more,
-})
 
 /** An area below this is a line that touches, mm². */
 const TOUCHES = 0.6
@@ -203,61 +192,4 @@ describe('judged where they lie', () => {
     expect(judge.snapped({ ...held, x: 300, y: 200 }, 8)).toMatchObject({ x: 300, y: 200 })
     expect(judge.of({ ...held, x: 253.01 })).toEqual([])
   })
-})
-
-describe('what the maker decides stays', () => {
-  const wanted = wantedFrom([demandOf(rectangle(120, 80), { count: 8 })])
-  test('locked pieces stay where they lie, and the rest is laid round them', () => {
-    const at = { id: 'job/piece#3', hide: 'hide', turn: 0, x: 400, y: 200 }
-    const laid = layOut(askedOf({ wanted, lying: [at], locked: [at.id] }), 60)
-    expect(laid.lying.find((l) => l.id === at.id)).toEqual(at)
-    expect(laid.left).toEqual([])
-    expect(judgeOf(askedOf({ wanted, lying: laid.lying })).all()).toEqual([])
-  })
-  test('what is put aside is not laid and not missed', () => {
-    const laid = layOut(askedOf({ wanted, aside: ['job/piece#1'] }), 20)
-    expect(laid.lying).toHaveLength(7)
-    expect(laid.left).toEqual([])
-  })
-  test('what is larger than the hide is told, and the others are laid', () => {
-    const large = wantedFrom([
-      demandOf(rectangle(1200, 300), { key: 'large' }),
-      demandOf(rectangle(100, 80), { key: 'b', count: 3 }),
-    ])
-    const laid = layOut(askedOf({ wanted: large }), 60)
-    expect(laid.left).toEqual(['job/large#1'])
-    expect(laid.lying).toHaveLength(3)
-  })
-  test('flaws that cover everything leave nothing to lay on, and nothing hangs', () => {
-    const hide = hideOf({
-      flaws: [{ sort: 'hole', shape: { type: 'outline', outline: rectangle(1000, 500) } }],
-    })
-    const laid = layOut(askedOf({ hides: [hide], wanted }), 40)
-    expect(laid.lying).toEqual([])
-    expect(laid.left).toHaveLength(8)
-  })
-  test('without hides everything waits', () =>
-    expect(layOut(askedOf({ hides: [], wanted }), 10).left).toHaveLength(8))
-  test('straps lie along the straight edge, the longest nearest to it', () => {
-    const strap = (key: string, long: number) =>
-      demandOf(rectangle(long, 30), { key, lies: 'along', bears: true, strap: { long, wide: 30 } })
-    const hide = hideOf({ backbone: 0 })
-    const all = wantedFrom([
-      strap('short', 400),
-      strap('long', 800),
-      demandOf(rectangle(200, 150), { key: 'c', count: 2 }),
-    ])
-    const laid = layOut(askedOf({ hides: [hide], wanted: all }), 80)
-    const depth = (id: string) =>
-      Math.max(
-        ...outlineOf(
-          all,
-          laid.lying.find((l) => l.id === id)!,
-        ).map((p) => p.y),
-      )
-    expect(depth('job/long#1')).toBeLessThan(40)
-    expect(depth('job/short#1')).toBeLessThan(80)
-  })
-  test('turned over, a piece is mirrored', () =>
-    expect(cutWay([{ x: 3, y: 4 }], true)).toEqual([{ x: -3, y: 4 }]))
 })

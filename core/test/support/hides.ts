@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import type { Demand } from '@drumlin/core/design'
 import { type Point, regionArea, regionBoth, regionGrown, regionWithout } from '@drumlin/core/geometry'
-import { type Lying, type Wanted, laidThere, wantedOf } from '@drumlin/core/hide'
+import { type LayAsked, type Lying, type Wanted, laidThere, wantedOf } from '@drumlin/core/hide'
 import { type Hide, type HideFlaw, sheetGround, typicalGround } from '@drumlin/core/stores'
 
 export const rectangle = (w: number, h: number, x = 0, y = 0): Point[] => [
@@ -195,3 +195,16 @@ export const sharedWithin = (a: readonly Point[], b: readonly Point[], gap: numb
 /** How much of an outline lies outside another, mm². */
 export const outside = (a: readonly Point[], within: readonly Point[]): number =>
   regionArea(regionWithout([a], [within]))
+
+/** What is asked where nothing else is said: one sheet of 1000 × 500, 3 mm for the knife. */
+export const askedOf = (more: Partial<LayAsked>): LayAsked => ({
+  hides: [hideOf()],
+  wanted: [],
+  gap: 3,
+  anyAngle: false,
+  lying: [],
+  locked: [],
+  aside: [],
+  seed: 1,
+  ...more,
+})

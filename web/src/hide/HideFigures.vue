@@ -30,8 +30,9 @@ const rectangle = ({ rectangle: r }: HideFigures): string =>
         <template v-if="figures.cost > 0">
           Its share of the price: {{ figures.cost.toFixed(2) }} {{ hide.currency }}.</template
         ></template
-      ><template v-else>nothing lies on it.</template> Left along the backbone: a strip
-      {{ long(STRIP_WIDE) }} wide of {{ strip(figures) }}, a rectangle of {{ rectangle(figures) }}.
+      ><template v-else>nothing lies on it.</template>
+      {{ hide.backbone === null ? 'Left' : 'Left along the backbone' }}: a strip {{ long(STRIP_WIDE) }} wide
+      of {{ strip(figures) }}, a rectangle of {{ rectangle(figures) }}.
     </p>
   </section>
 </template>
