@@ -1,15 +1,13 @@
 <script setup lang="ts">
 import { useFileDialog } from '@vueuse/core'
-import { computed, onScopeDispose, ref, shallowRef, useTemplateRef, watch } from 'vue'
+import { computed, onScopeDispose, ref, shallowRef, watch } from 'vue'
 import type { Point } from '@drumlin/core/geometry'
 import { type Traced, tracedHide } from '@drumlin/core/hide'
 import { FLAWS, type Hide, type HideFlaw } from '@drumlin/core/stores'
 import ChoiceField from '../sentence/ChoiceField.vue'
 import MeasureField from '../sentence/MeasureField.vue'
-import { useSheetView } from '../sheet/view.js'
-import { useClicks } from '../sheet/clicks.js'
-import SheetHandle from '../sheet/SheetHandle.vue'
-import { type Photograph, readPhotograph } from './photograph.js'
+import PhotoBoard from './PhotoBoard.vue'
+import { type Photograph, type Places, readPhotograph } from './photograph.js'
 
 /** A hide traced on a photograph: straightened by a sheet or a bar that lies on it, clicked round, backbone and flaws. */
 const emit = defineEmits<{ change: [more: Partial<Hide>] }>()
@@ -31,7 +29,7 @@ const by = ref<(typeof SHEETS)[number]['value']>('a4')
 const barLength = ref(300)
 const flaw = ref<HideFlaw['sort']>('scar')
 const flawSize = ref(16)
-const places = ref<Record<'scale' | 'border' | 'backbone', Point[]>>({ scale: [], border: [], backbone: [] })
+const places = ref<Places>({ scale: [], border: [], backbone: [] })
 const flaws = ref<{ at: Point; radius: number; sort: HideFlaw['sort'] }[]>([])
 
 const photograph = shallowRef<Photograph>()
@@ -74,13 +72,6 @@ watch(made, (now) => {
   if (now?.ok) emit('change', now.hide)
 })
 
-const svg = useTemplateRef<SVGSVGElement>('svg')
-const view = useSheetView(
-  computed(() => svg.value ?? undefined),
-  () => ({ left: 0, top: 0, right: photograph.value?.width ?? 100, bottom: photograph.value?.height ?? 60 }),
-)
-watch(photograph, () => view.fit(), { flush: 'post' })
-const pixel = computed(() => 1 / view.scale.value)
 function place(at: Point): void {
   const now = step.value
   if (now === 'flaws') {
@@ -92,20 +83,13 @@ function place(at: Point): void {
   // Once all corners are there one goes on to the border.
   if (now === 'scale' && places.value.scale.length === most.value.scale) step.value = 'border'
 }
-const { pressed, clicked } = useClicks(view.toSheet, place)
 function takeBack(): void {
   if (step.value === 'flaws') flaws.value = flaws.value.slice(0, -1)
   else places.value = { ...places.value, [step.value]: places.value[step.value].slice(0, -1) }
 }
-const shown = computed(() =>
-  (['scale', 'border', 'backbone'] as const).flatMap((of) =>
-    places.value[of].map((at, i) => ({ of, at, i })),
-  ),
-)
-function move(of: 'scale' | 'border' | 'backbone', i: number, at: Point): void {
+function move(of: keyof Places, i: number, at: Point): void {
   places.value = { ...places.value, [of]: places.value[of].map((p, k) => (k === i ? at : p)) }
 }
-const line = (points: readonly Point[]): string => points.map((p) => `${p.x},${p.y}`).join(' ')
 const HELP: Readonly<Record<Step, string>> = {
   scale:
     'Click the corners of the sheet one after the other, beginning along a long side; or the two ends of the bar.',
@@ -170,41 +154,15 @@ const sorts = FLAWS.map((f) => ({ value: f, label: f }))
         </template>
         {{ HELP[step] }}
       </p>
-      <svg
-        ref="svg"
-        :viewBox="view.viewBox.value"
-        tabindex="0"
-        role="group"
-        aria-label="The photograph"
-        @keydown="view.pressed"
-        @pointerdown="pressed"
-        @click="clicked"
-      >
-        <image :href="photograph.url" :width="photograph.width" :height="photograph.height" />
-        <polygon v-if="places.scale.length > 1" :points="line(places.scale)" class="scale" />
-        <polygon v-if="places.border.length > 1" :points="line(places.border)" class="border" />
-        <polyline v-if="places.backbone.length > 1" :points="line(places.backbone)" class="backbone" />
-        <circle
-          v-for="(f, i) in flaws"
-          :key="`f${i}`"
-          :cx="f.at.x"
-          :cy="f.at.y"
-          :r="7 * pixel"
-          class="flaw"
-        />
-        <g v-for="p in shown" :key="`${p.of}${p.i}`" :class="`handle ${p.of}`">
-          <SheetHandle
-            :at="p.at"
-            :label="`${p.of} ${p.i + 1}`"
-            :says="`${Math.round(p.at.x)}, ${Math.round(p.at.y)}`"
-            :pixel="pixel"
-            :mark="8"
-            :to-sheet="view.toSheet"
-            @step="(d) => move(p.of, p.i, { x: p.at.x + d.x, y: p.at.y + d.y })"
-            @drag="(to) => move(p.of, p.i, to)"
-          />
-        </g>
-      </svg>
+      <PhotoBoard
+        :key="photograph.url"
+        :photograph="photograph"
+        :places="places"
+        :now="step"
+        :flaws="flaws"
+        @place="place"
+        @move="move"
+      />
       <p v-if="made && !made.ok" class="quiet" role="status">Still to do: {{ made.why }}.</p>
     </template>
   </div>
@@ -215,44 +173,6 @@ const sorts = FLAWS.map((f) => ({ value: f, label: f }))
   display: flex;
   flex-wrap: wrap;
   gap: 8px;
-}
-svg {
-  display: block;
-  width: 100%;
-  height: 420px;
-  background: var(--ground);
-  cursor: crosshair;
-  touch-action: none;
-}
-polygon,
-polyline {
-  fill: none;
-  stroke-width: 2px;
-  vector-effect: non-scaling-stroke;
-}
-.scale {
-  stroke: var(--loch);
-}
-.border {
-  stroke: var(--heather);
-}
-.backbone {
-  stroke: var(--moss);
-}
-.flaw {
-  fill: none;
-  stroke: var(--rowan);
-  stroke-width: 2px;
-  vector-effect: non-scaling-stroke;
-}
-.handle.scale {
-  color: var(--loch);
-}
-.handle.border {
-  color: var(--heather);
-}
-.handle.backbone {
-  color: var(--moss);
 }
 .why {
   color: var(--rowan);

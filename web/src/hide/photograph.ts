@@ -1,4 +1,8 @@
 import { reasonOf } from '../app/reason.js'
+import type { Point } from '@drumlin/core/geometry'
+
+/** What was clicked on a photograph, in its pixels. */
+export type Places = Record<'scale' | 'border' | 'backbone', readonly Point[]>
 
 /** A photograph made small enough to be traced on; its size in pixels. */
 export interface Photograph {
