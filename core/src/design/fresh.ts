@@ -1,4 +1,5 @@
 import { HABITS, PLAIN_SEWING } from '../sewing/index.js'
+import { PLAIN_WORK } from '../work/index.js'
 import { kindOf, startingHardware } from '../kinds/index.js'
 import {
   type Awl,
@@ -43,6 +44,7 @@ export const freshDesign = ({ params, hardware, ...rest }: FreshDesign): Design 
     drawn: [],
     ties: [],
     habits: HABITS.usual,
+    work: PLAIN_WORK,
     cutting: PLAIN_CUTTING,
     overruled: [],
   })

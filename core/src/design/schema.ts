@@ -4,6 +4,7 @@ import { kindIds, kindOf } from '../kinds/index.js'
 import { cuttingSchema } from './cutting.js'
 import { drawnProblems } from './drawnProblems.js'
 import { HABITS, sewingSchema } from '../sewing/index.js'
+import { workSchema } from '../work/index.js'
 import {
   awlSchema,
   hardwareSchema,
@@ -19,7 +20,7 @@ import {
 
 export const DESIGN_FORMAT = 'drumlin.design'
 /** The version this code writes. Older ones are brought up to it by `versions.ts`. */
-export const DESIGN_VERSION = 9
+export const DESIGN_VERSION = 10
 
 /** What the maker decided, and nothing that can be worked out. Materials are copied in, so it opens anywhere. */
 export const designSchema = z
@@ -54,6 +55,8 @@ export const designSchema = z
     ties: z.array(tieSchema).max(120),
     habits: HABITS.schema,
     cutting: cuttingSchema,
+    /** The order of work and what it takes. */
+    work: workSchema,
     /** Findings the maker knows better than, with the reason. */
     overruled: z.array(z.strictObject({ finding: z.string().min(1), reason: wordsSchema(400) })),
   })

@@ -1,3 +1,4 @@
+import { PLAIN_WORK } from '../work/index.js'
 import { STARTER_STORES, leatherOf1 } from '../stores/index.js'
 import { HABITS, PLAIN_SEWING } from '../sewing/index.js'
 import { kindMaybe, startingHardware as hardwareFor } from '../kinds/index.js'
@@ -123,6 +124,8 @@ const STEPS: readonly ((design: Plain) => Plain)[] = [
       ]),
     ),
   }),
+  // Version 9 had no order of work.
+  (nine) => ({ ...nine, version: 10, work: PLAIN_WORK }),
 ]
 
 /** The oldest version that can still be read. */

@@ -1,4 +1,5 @@
 import { HABITS, HABIT_SENTENCES, RUN_FIELDS } from '../sewing/index.js'
+import { WORK_WAYS } from '../work/index.js'
 import type { Field } from '../settings/index.js'
 
 /** Settings every kind shares, because the stages after it use them. */
@@ -9,6 +10,7 @@ export const COMMON_FIELDS: readonly Field[] = [
   ...HABITS.fields,
   { type: 'machine', id: 'machine', label: 'sewing machine', path: ['machine'] },
   ...RUN_FIELDS,
+  ...WORK_WAYS.fields,
 ]
 
 /** What is said of the sewing of any design. */

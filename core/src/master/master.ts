@@ -114,6 +114,8 @@ export interface Join {
   readonly free?: boolean
   /** Its stitches end up inside, where nobody sees them. */
   readonly hidden?: boolean
+  /** It makes a room of the body: hands and tools reach the inside only through the mouth once it is sewn. */
+  readonly closes?: boolean
   /** Held by glue alone: there is no run of stitches. */
   readonly glueOnly?: boolean
 }

@@ -31,7 +31,7 @@ const WAYS = {
   edgePace: length('edge finished in a minute, in all its passes', 5, 2000, 50, { step: 5 }),
 }
 export type Habits = ParamsOf<typeof WAYS>
-export const HABITS = settings(WAYS, { at: 'habits' })
+export const HABITS = settings(WAYS, { at: ['habits'] })
 
 /** What is said of them where the runs are planned. */
 export const HABIT_SENTENCES: readonly string[] = [

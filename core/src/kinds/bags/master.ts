@@ -36,7 +36,11 @@ function partsOf(bag: Bag): Part {
   const body = bodyOf(bag)
   const sewn = p.flap === 'sewn' ? sewnFlap(bag, body) : undefined
   const { joins: seams, ...rest } = body
-  const joins = p.seam === 'turned' ? seams.map((join) => ({ ...join, hidden: true })) : seams
+  const joins = seams.map((join) => ({
+    ...join,
+    closes: true,
+    ...(p.seam === 'turned' ? { hidden: true } : {}),
+  }))
   const flap = sewn ? sewn.flap : body.flap
   const lined = linings(bag, body)
   const [front, back] = [lined.inner(body.front), lined.inner(body.back)]

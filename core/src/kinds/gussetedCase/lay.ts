@@ -147,8 +147,8 @@ export function caseJoins(p: CaseParams, s: CaseSizes): Join[] {
     ...(s.stack ? pocketJoins(s) : []),
     ...bridgeJoins(p, s),
     ...SIDES.map((side) => seam(side, 'back')),
-    ...SIDES.map((side) => seam(side, 'front')),
-    foot,
+    ...SIDES.map((side) => ({ ...seam(side, 'front'), closes: true })),
+    { ...foot, closes: true },
   ]
 }
 

@@ -1,0 +1,248 @@
+import { pathNearest, pointMoved } from '../geometry/index.js'
+import { coverings } from '../stitch/index.js'
+import { type Facts, type Part, holds, sheetsOf } from './facts.js'
+import { closesHalf } from './hold.js'
+import { isStrap } from './prepare.js'
+import type { Task, Why } from './task.js'
+
+/** Which task comes before which, by their ids; those that aren't there are left out. */
+export interface Asking {
+  readonly facts: Facts
+  readonly tasks: readonly Task[]
+  /** First, then, and why. */
+  readonly say: (first: string, then: string, why: Why) => void
+  /** Ids of tasks that touch a piece, of some sorts. */
+  readonly on: (panelId: string, sorts: readonly Task['sort'][]) => readonly string[]
+}
+
+/** Paper, pattern, cut, marks, count. */
+export function piecesFirst({ facts, tasks, say, on }: Asking): void {
+  const all = tasks.filter((t) => t.sort === 'pattern')
+  for (const pattern of all) {
+    say('bar', pattern.id, 'paper')
+    say(pattern.id, 'mock-up', 'pattern')
+  }
+  for (const part of facts.parts) {
+    const { id } = part.panel
+    const [rough, split, cut, mark] = [`rough:${id}`, `split:${id}`, `cut:${id}`, `mark:${id}`]
+    for (const first of [rough, cut]) {
+      say(`pattern:${id}`, first, 'pattern')
+      say('mock-up', first, 'trial')
+    }
+    say(rough, split, 'cut')
+    say(rough, cut, 'cut')
+    say(split, cut, 'split')
+    say(cut, mark, 'cut')
+    say(mark, 'count', 'cut')
+    for (const later of on(id, LATER)) {
+      say(mark, later, 'marked')
+      if (later.startsWith('glue:') || later.startsWith('lay:')) say('count', later, 'counted')
+    }
+    if (!isStrap(part, facts))
+      for (const strap of facts.parts.filter(
+        (p) => isStrap(p, facts) && p.work.stock?.name === part.work.stock?.name,
+      ))
+        say(`cut:${strap.panel.id}`, cut, 'whole')
+  }
+  say('washers', 'count', 'counted')
+}
+
+/** All that is done with a piece once it is marked. */
+const LATER: readonly Task['sort'][] = [
+  'dye',
+  'oil',
+  'stamp',
+  'skive',
+  'groove',
+  'punch',
+  'edge',
+  'back',
+  'turn',
+  'line',
+  'form',
+  'trim',
+  'fold',
+  'holes',
+  'set',
+  'glue',
+  'strike',
+  'sew',
+  'machine',
+  'putIn',
+  'finish',
+]
+/** What holds a piece to another. */
+const HOLD: readonly Task['sort'][] = ['back', 'line', 'glue', 'strike', 'sew', 'machine']
+
+/** What is done with a single piece comes before it is held to anything. */
+export function singleFirst({ facts, say, on }: Asking): void {
+  for (const { panel } of facts.parts) {
+    const holding = on(panel.id, HOLD)
+    const before = (sorts: readonly Task['sort'][], why: Why, then: readonly string[]): void => {
+      for (const first of on(panel.id, sorts))
+        for (const later of then) if (first !== later) say(first, later, why)
+    }
+    const finishing = on(panel.id, ['edge', 'finish'])
+    before(['dye'], 'dye', [...holding, ...on(panel.id, ['oil', 'turn', 'edge', 'finish'])])
+    before(['oil'], 'oil', [...holding, ...on(panel.id, ['turn'])])
+    before(['stamp'], 'stamp', [...holding, ...on(panel.id, ['turn', 'form'])])
+    before(['skive', 'groove'], 'flat', [...holding, ...on(panel.id, ['turn', 'fold', 'form', 'trim'])])
+    before(['punch'], 'punch', [...holding, ...on(panel.id, ['form', 'turn', 'set'])])
+    before(['form'], 'formed', on(panel.id, ['trim']))
+    before(['form', 'trim'], 'formed', [...holding, ...finishing, ...on(panel.id, ['holes'])])
+    before(['holes'], 'holed', holding)
+  }
+}
+
+/** Layers and turned borders of a piece. */
+export function turnsFirst({ facts, tasks, say, on }: Asking): void {
+  for (const { panel, work, laid } of facts.parts) {
+    const turns = on(panel.id, ['turn'])
+    for (const layer of tasks.filter((t) => t.id.startsWith('lay:'))) {
+      const behind = facts.partOf(layer.id.slice(4))?.panel.behind
+      if (behind?.panelId !== panel.id) continue
+      for (const turn of turns)
+        if (behind.sort === 'lining') say(turn, layer.id, 'lined')
+        else say(layer.id, turn, 'backed')
+      for (const piece of on(panel.id, ['skive', 'groove', 'punch', 'stamp', 'dye']))
+        say(piece, layer.id, 'flat')
+      for (const seam of on(panel.id, ['glue', 'strike', 'sew', 'machine'])) say(layer.id, seam, 'glued')
+    }
+    for (const turned of work.turned) {
+      const turn = `turn:${panel.id}:${turned.edges[0]!.id}`
+      const reach = turned.turn.fate.width + SEAM_IN
+      for (const run of facts.derived.runs.filter((r) => facts.panelsOf(r.join).includes(panel.id)))
+        if (
+          laid.some((own) =>
+            run.holes.some(
+              (h) => pathNearest(turned.finished, pointMoved(h.at, own.toSheet)).distance < reach,
+            ),
+          )
+        )
+          for (const seam of [`glue:${run.join.id}`, `holes:${run.join.id}`, `sew:${run.join.id}`])
+            say(turn, seam, 'turned')
+    }
+  }
+}
+/** A seam so much further in than a border is wide still goes through it, mm. */
+const SEAM_IN = 2
+
+/** Edges before what covers them, or with the seam that joins them. */
+export function edgesFirst({ facts, say }: Asking): void {
+  for (const part of facts.parts)
+    for (const plan of part.edges) {
+      const id = `edge:${part.panel.id}:${plan.edges[0]!.id}`
+      for (const run of plan.runs) say(`sew:${run.join.id}`, id, 'sewn')
+      if (plan.when !== 'before') continue
+      for (const run of part.held) {
+        const covers = plan.under.length === 0 || plan.under.some((s) => sheetsOf(run.join).includes(s))
+        if (covers)
+          for (const seam of seamOf(run.join.id)) say(id, seam, part.mounted ? 'mount' : 'underneath')
+      }
+      for (const sheet of plan.under) {
+        const lining = facts.panelOfSheet(sheet)
+        if (lining && facts.partOf(lining)?.panel.behind) say(id, `lay:${lining}`, 'underneath')
+      }
+    }
+}
+const seamOf = (id: string): readonly string[] => [`glue:${id}`, `holes:${id}`, `sew:${id}`]
+
+/** Glue, holes, thread; what a seam covers; second rows; the two halves of a fold. */
+export function seamsInOrder({ facts, say }: Asking): void {
+  const { runs, works } = facts.derived
+  for (const { join, ways } of runs) {
+    if (ways.holes !== 'apart') say(`glue:${join.id}`, `holes:${join.id}`, 'glued')
+    else say(`holes:${join.id}`, `glue:${join.id}`, 'holed')
+    say(`holes:${join.id}`, `sew:${join.id}`, 'holed')
+    say(`glue:${join.id}`, `sew:${join.id}`, 'glued')
+    if (join.beside) say(`sew:${join.beside}`, `sew:${join.id}`, 'row')
+    if (join.onward) say(`sew:${join.onward}`, `sew:${join.id}`, 'thread')
+  }
+  for (const { run, before } of coverings(runs, works))
+    for (const cover of before)
+      for (const later of seamOf(cover))
+        if (!later.startsWith('holes')) say(`sew:${run.join.id}`, later, 'covered')
+  for (const run of runs) {
+    if (!closesHalf(run, facts)) continue
+    const twin = runs.find((r) => r.join.id === run.join.twin)!
+    if (runs.indexOf(run) < runs.indexOf(twin))
+      for (const later of seamOf(twin.join.id)) say(`sew:${run.join.id}`, later, 'halves')
+  }
+}
+
+/** Seams of a mounted piece alone come before it is sewn on, and its folds are pressed. */
+export function mountedLast({ facts, say, on }: Asking): void {
+  for (const part of facts.parts) {
+    const { id } = part.panel
+    const own = facts.derived.runs.filter((r) => !r.join.closes && facts.panelsOf(r.join).join() === id)
+    for (const run of own)
+      for (const held of part.mounted ? part.held : [])
+        for (const later of seamOf(held.join.id)) say(`sew:${run.join.id}`, later, 'mount')
+    for (const fold of on(id, ['fold']))
+      for (const run of part.held.filter((r) => closesSomething(r, part, facts)))
+        for (const later of seamOf(run.join.id)) if (!later.startsWith('holes')) say(fold, later, 'folded')
+  }
+}
+const closesSomething = (run: Facts['closing'][number], part: Part, facts: Facts): boolean =>
+  run.join.closes === true || closesHalf(run, facts) || (part.mounted && holds(run.join))
+
+/** Hardware before what covers its back and before the body is shut; after what it goes through. */
+export function hardwareInTime({ facts, say }: Asking): void {
+  const { fittings, runs, works } = facts.derived
+  const names = new Map((works[0]?.sheets ?? []).map((s) => [s.sheet.name, s.sheet.id]))
+  for (const { fitting, coveredBy } of fittings) {
+    const id = `set:${fitting.id}`
+    if (fitting.before)
+      for (const seam of seamOf(fitting.before)) if (!seam.startsWith('holes')) say(id, seam, 'hardware')
+    if (fitting.after) say(`sew:${fitting.after}`, id, 'waits')
+    for (const cover of coveredBy) {
+      const sheet = names.get(cover)
+      if (sheet === undefined) continue
+      for (const { join } of runs.filter((r) => r.join.through.includes(sheet) && holds(r.join)))
+        for (const seam of seamOf(join.id)) say(id, seam, 'hardware')
+    }
+    if (!fitting.after)
+      for (const run of facts.closing)
+        for (const seam of seamOf(run.join.id)) if (!seam.startsWith('holes')) say(id, seam, 'closed')
+  }
+}
+
+/** What is sewn onto a body comes before it is shut; what is sewn inside out before it is turned; the last things last. */
+export function closedLast({ facts, tasks, say }: Asking): void {
+  const { runs } = facts.derived
+  const closing = new Set(facts.closing.map((r) => r.join.id))
+  const body = new Set(facts.closing.flatMap((r) => facts.panelsOf(r.join)))
+  for (const run of runs.filter(
+    (r) => !closing.has(r.join.id) && facts.panelsOf(r.join).some((id) => body.has(id)),
+  ))
+    for (const close of closing)
+      for (const later of seamOf(close))
+        if (!later.startsWith('holes')) say(`sew:${run.join.id}`, later, 'closed')
+  for (const run of runs.filter((r) => r.join.hidden && r.join.closes))
+    say(`sew:${run.join.id}`, 'turn-out', 'inside')
+  for (const t of tasks) {
+    if (t.sort === 'putIn') {
+      for (const close of closing) say(`sew:${close}`, t.id, 'out')
+      say('turn-out', t.id, 'out')
+    }
+    if (t.sort === 'finish' && facts.derived.master.turning) say('turn-out', t.id, 'out')
+    if (
+      t.sort === 'putIn' ||
+      t.sort === 'finish' ||
+      t.sort === 'sew' ||
+      t.sort === 'machine' ||
+      t.sort === 'set' ||
+      t.sort === 'turnOut' ||
+      t.sort === 'glue'
+    )
+      for (const last of ['dye-work', 'oil-work', 'fit']) say(t.id, last, 'last')
+  }
+  say('dye-work', 'oil-work', 'dye')
+  for (const first of [
+    'dye-work',
+    'oil-work',
+    ...tasks.filter((t) => t.sort === 'line' || t.sort === 'back').map((t) => t.id),
+  ])
+    say(first, 'fit', 'last')
+  say('fit', 'note', 'last')
+}

@@ -1,0 +1,219 @@
+import type { Derived } from '../derived/index.js'
+import type { LengthUnit } from '../measure/index.js'
+import type { EdgeWork } from '../edges/index.js'
+import {
+  type Path,
+  type Point,
+  pathArea,
+  pathLength,
+  pathNearest,
+  pathPlaceAt,
+  pointMoved,
+} from '../geometry/index.js'
+import { type LaidSheet, sheetThickness } from '../layup/index.js'
+import { type Edge, type Join, type Panel, chainsOf, edgeChain } from '../master/index.js'
+import type { Run } from '../stitch/index.js'
+
+/** A piece of the work with where it lies. */
+export interface Part {
+  readonly panel: Panel
+  readonly work: EdgeWork
+  /** Sheets of it in the laid-out work, the piece itself only. */
+  readonly laid: readonly LaidSheet[]
+  /** Runs that hold it to something else. */
+  readonly held: readonly Run[]
+  /** It is sewn onto something larger, or goes into the work: its own work comes before that. */
+  readonly mounted: boolean
+  readonly edges: readonly EdgePlan[]
+}
+
+/** What the order of work follows from, worked out once. */
+export interface Facts {
+  readonly derived: Derived
+  readonly unit: LengthUnit
+  readonly parts: readonly Part[]
+  readonly guides: readonly Panel[]
+  readonly partOf: (panelId: string) => Part | undefined
+  readonly panelOfSheet: (sheet: string) => string | undefined
+  /** Pieces a run goes through or whose edges are glued for it. */
+  readonly panelsOf: (join: Join) => readonly string[]
+  readonly closing: readonly Run[]
+}
+
+/** Sheets that a join holds: what its thread goes through, and what is glued for it. */
+export const sheetsOf = (join: Join): readonly string[] => [
+  ...new Set([
+    join.course.sheet,
+    ...(join.mate ? [join.mate.sheet] : []),
+    ...join.through,
+    ...join.glue.map((g) => g.sheet),
+  ]),
+]
+
+/** Whether a join holds two pieces, or two places of one, together. */
+export const holds = (join: Join): boolean => sheetsOf(join).length > 1 || join.mate !== undefined
+
+const areaOf = (panel: Panel): number => Math.abs(pathArea(panel.outline))
+
+export function factsOf(derived: Derived, unit: LengthUnit): Facts {
+  const { edges, runs, works } = derived
+  const sheets = new Map<string, string>()
+  for (const work of works)
+    for (const { sheet } of work.sheets) if (sheet.type === 'panel') sheets.set(sheet.id, sheet.panelId)
+  const panelOfSheet = (sheet: string): string | undefined => sheets.get(sheet)
+  const known = new Map<Join, readonly string[]>()
+  const panelsOf = (join: Join): readonly string[] => {
+    const before = known.get(join)
+    if (before) return before
+    const found = [...new Set(sheetsOf(join).flatMap((s) => panelOfSheet(s) ?? []))]
+    known.set(join, found)
+    return found
+  }
+  const closing = runs.filter((r) => r.join.closes)
+  const body = new Set(closing.flatMap((r) => panelsOf(r.join)))
+  const areas = new Map(edges.map((w) => [w.panel.id, areaOf(w.panel)]))
+  const parts = edges
+    .filter((w) => w.panel.role !== 'guide')
+    .map((work): Omit<Part, 'edges'> => {
+      const { panel } = work
+      const held = runs.filter((r) => panelsOf(r.join).length > 1 && panelsOf(r.join).includes(panel.id))
+      const others = held.flatMap((r) => panelsOf(r.join)).filter((id) => id !== panel.id)
+      const largest = Math.max(0, ...others.map((id) => areas.get(id) ?? 0))
+      return {
+        panel,
+        work,
+        laid: (works[0]?.sheets ?? []).filter(
+          (s) => s.part === 'whole' && s.sheet.type === 'panel' && s.sheet.panelId === panel.id,
+        ),
+        held,
+        mounted:
+          held.length > 0 &&
+          !body.has(panel.id) &&
+          (closing.length > 0 || (areas.get(panel.id) ?? 0) < 0.98 * largest),
+      }
+    })
+    .map((part): Part => ({ ...part, edges: edgePlans(part, { derived, panelOfSheet }) }))
+  const byId = new Map(parts.map((p) => [p.panel.id, p]))
+  return {
+    derived,
+    unit,
+    parts,
+    guides: edges.filter((w) => w.panel.role === 'guide').map((w) => w.panel),
+    partOf: (id) => byId.get(id),
+    panelOfSheet,
+    panelsOf,
+    closing,
+  }
+}
+
+/** Neighbouring edges that are finished together: before their piece is held to another, with the seam that holds it, or at the end. */
+export interface EdgePlan {
+  readonly edges: readonly Edge[]
+  readonly length: number
+  readonly when: 'before' | 'seam' | 'last'
+  /** Runs after which they are finished, where they go with seams. */
+  readonly runs: readonly Run[]
+  /** Sheets they would lie on or under. */
+  readonly under: readonly string[]
+}
+
+/** An edge as near to another sheet's border lies along it, mm. */
+const ALONG = 1.2
+const SAMPLES = [0.2, 0.5, 0.8] as const
+
+const samples = (path: Path): Point[] => {
+  const length = pathLength(path)
+  return SAMPLES.map((share) => pathPlaceAt(path, share * length).at)
+}
+
+/** Sheets that lie all along an edge, over or under it, well inside their own border. */
+function sheetsOver(part: Pick<Part, 'laid'>, path: Path, among: readonly LaidSheet[]): string[] {
+  const found = part.laid.flatMap((own) => {
+    const places = samples(path).map((p) => pointMoved(p, own.sheet.move))
+    return among
+      .filter((s) => s !== own && s.part === 'whole' && s.sheet.type === 'panel')
+      .filter((s) =>
+        places.every((p) => sheetThickness(s, p) > 0 && pathNearest(s.placed, p).distance > ALONG),
+      )
+      .map((s) => s.sheet.id)
+  })
+  return [...new Set(found)]
+}
+
+/** Edges that a join brings together, by panel: its course, its mate and what is glued for it. */
+function edgesOfJoin(
+  join: Join,
+  facts: Pick<Facts, 'panelOfSheet'>,
+): { panelId: string; chain: readonly string[] }[] {
+  const chains = [
+    ...[join.course, join.mate].flatMap((c) =>
+      c?.type === 'edges' ? [{ sheet: c.sheet, chain: c.chain }] : [],
+    ),
+    ...join.glue,
+  ]
+  return chains.flatMap(({ sheet, chain }) => {
+    const panelId = facts.panelOfSheet(sheet)
+    return panelId ? [{ panelId, chain }] : []
+  })
+}
+
+/** A seam no farther from an edge goes with it, mm. */
+const SEAM_NEAR = 9
+
+/** A line of sewing beside an edge that lies on the edge of something else it is sewn to. */
+function meets(run: Run, part: Pick<Part, 'laid'>, path: Path, among: readonly LaidSheet[]): boolean {
+  if (run.join.course.type !== 'line') return false
+  const near = (border: Path, places: readonly Point[]): boolean =>
+    places.every((p) => pathNearest(border, p).distance < SEAM_NEAR)
+  return part.laid
+    .filter((own) => run.join.through.includes(own.sheet.id))
+    .some((own) => {
+      const places = samples(path).map((p) => pointMoved(p, own.sheet.move))
+      return (
+        near(run.path, places) &&
+        among.some((s) => s !== own && run.join.through.includes(s.sheet.id) && near(s.placed, places))
+      )
+    })
+}
+
+/** An edge that is finished at all: cut, and neither turned nor left as it is. */
+const isFinished = ({ fate }: Edge): boolean =>
+  (fate.type === 'raw' && fate.finish !== 'left') ||
+  (fate.type === 'sewn' && fate.finish !== 'left' && fate.inside !== true) ||
+  fate.type === 'long'
+
+/** When the edges of a piece are finished; turned ones and those that are left as cut are not. */
+function edgePlans(part: Omit<Part, 'edges'>, facts: Pick<Facts, 'derived' | 'panelOfSheet'>): EdgePlan[] {
+  const { panel } = part
+  if (!part.work.stock) return []
+  const plans = new Map(panel.edges.filter(isFinished).map((edge) => [edge, planOf(edge, part, facts)]))
+  const finish = ({ fate }: Edge): string => ('finish' in fate ? fate.finish : '')
+  const same = (a: Edge, b: Edge): boolean => {
+    const [one, other] = [plans.get(a)!, plans.get(b)!]
+    return finish(a) === finish(b) && planKey(one) === planKey(other)
+  }
+  return chainsOf(panel, (e) => plans.has(e), same).map((edges) => {
+    const [plan] = edges.map((e) => plans.get(e)!)
+    return { ...plan!, edges, length: edges.reduce((sum, e) => sum + plans.get(e)!.length, 0) }
+  })
+}
+
+const planKey = ({ when, runs, under }: EdgePlan): string =>
+  `${when} ${runs.map((r) => r.join.id).join()} ${under.join()}`
+
+function planOf(
+  edge: Edge,
+  part: Omit<Part, 'edges'>,
+  facts: Pick<Facts, 'derived' | 'panelOfSheet'>,
+): EdgePlan {
+  const { panel, held, mounted } = part
+  const among = facts.derived.works[0]?.sheets ?? []
+  const path = edgeChain(panel, [edge.id])
+  const joined = held.filter((r) =>
+    edgesOfJoin(r.join, facts).some((e) => e.panelId === panel.id && e.chain.includes(edge.id)),
+  )
+  const runs = joined.length > 0 ? joined : held.filter((r) => meets(r, part, path, among))
+  const under = runs.length > 0 ? [] : sheetsOver(part, path, among)
+  const when = runs.length > 0 ? 'seam' : under.length > 0 || mounted ? 'before' : 'last'
+  return { edges: [edge], length: pathLength(path), when, runs, under }
+}

@@ -1,0 +1,17 @@
+export { type Facts, factsOf } from './facts.js'
+export { circles, ordered } from './graph.js'
+export { REASONS } from './reasons.js'
+export { SORTS, type Sort, sortOf } from './sorts.js'
+export {
+  type Circle,
+  type LastCall,
+  type Reason,
+  type Row,
+  type Step,
+  type Steps,
+  against,
+  lastCalls,
+  stepsOf,
+} from './steps.js'
+export type { Before, Supply, Task, Touch, Why } from './task.js'
+export { type Tasks, tasksOf } from './tasks.js'

@@ -1,0 +1,296 @@
+import { bandLength, skivedStrips } from '../make/index.js'
+import { skivingsOf } from '../edges/index.js'
+import { boxCentre, pathBox, pathLength, pointMoved } from '../geometry/index.js'
+import { sheetThickness } from '../layup/index.js'
+import { edgeChain } from '../master/index.js'
+import type { PanelMark } from '../master/index.js'
+import { type LengthUnit, printLength } from '../measure/index.js'
+import { firstOf, lastOf } from '../lists/index.js'
+import { type EdgePlan, type Facts, type Part } from './facts.js'
+import { some, task } from './prepare.js'
+import type { Task } from './task.js'
+
+/** Skives and grooves of a piece, those of turned edges among them. */
+export function thinning(facts: Facts): Task[] {
+  return facts.parts.flatMap((part) => {
+    const { panel, work } = part
+    const amount = { count: panel.count, length: 0 }
+    const tools = (key: string): string[] =>
+      skivingsOf(work)
+        .filter((s) => s.key === key)
+        .flatMap((s) =>
+          s.tools
+            .filter((t) => !t.not)
+            .slice(0, 1)
+            .map((t) => t.tool),
+        )
+    const skive = (key: string, name: string, length: number, depth: number): Task =>
+      task({
+        id: `skive:${key}`,
+        sort: 'skive',
+        what: `${name} of the ${panel.name}`,
+        times: panel.count,
+        touches: [{ panelId: panel.id, skive: key }],
+        // A deeper skive takes as long as a longer one.
+        amount: { ...amount, length: panel.count * length * (1 + depth) },
+        tools: tools(key),
+      })
+    const full = work.stock?.thickness ?? 0
+    return [
+      ...(skivedStrips(work).length === 0
+        ? []
+        : [
+            ...work.turned.map((t) =>
+              skive(
+                `${panel.id}.${firstOf(t.edges).id}.turn`,
+                `skive of the turned ${firstOf(t.edges).name}`,
+                pathLength(t.finished),
+                full / 2,
+              ),
+            ),
+            ...(panel.skives ?? []).map((s) =>
+              skive(
+                s.key,
+                s.name,
+                pathLength(edgeChain(panel, s.chain)),
+                Math.max(0, full - Math.min(s.start, s.end)),
+              ),
+            ),
+          ]),
+      ...panel.bands
+        .filter((b) => b.planned)
+        .flatMap((b) => {
+          const length = b.areas.reduce((sum, a) => sum + bandLength(a.outline), 0)
+          const depth = Math.max(0, full - Math.min(b.start, b.end))
+          if (!b.hollow) return depth > 0.01 ? [skive(b.key, b.name, length, depth)] : []
+          return [
+            task({
+              id: `groove:${b.key}`,
+              sort: 'groove',
+              what: `${b.name} of the ${panel.name}`,
+              times: panel.count,
+              touches: [{ panelId: panel.id, skive: b.key }],
+              amount: { ...amount, length: panel.count * length },
+              tools: ['groover or knife'],
+            }),
+          ]
+        }),
+    ]
+  })
+}
+
+const isPunched = (mark: PanelMark): boolean =>
+  mark.type === 'slot' || mark.type === 'hole' || mark.type === 'window' || mark.type === 'hardware'
+
+/** How many cuts a mark asks for, and which punch. */
+const punches = (mark: PanelMark, unit: LengthUnit): { count: number; tool: string }[] => {
+  if (mark.type === 'slot')
+    return [{ count: 1, tool: `round punch ${printLength(mark.punch, unit)} for the ends, then the knife` }]
+  if (mark.type === 'hole') return [{ count: 1, tool: `punch ${printLength(mark.punch, unit)}` }]
+  if (mark.type === 'window') return [{ count: 1, tool: 'knife' }]
+  if (mark.type === 'hardware')
+    return [
+      ...mark.holes.map((h) => ({ count: 1, tool: `punch ${printLength(h.punch, unit)}` })),
+      ...mark.slots.map((s) => ({ count: 1, tool: `chisel or knife, slot ${printLength(s.length, unit)}` })),
+    ]
+  return []
+}
+
+/** Slots, adjustment holes and holes of hardware, by piece. */
+export const punching = ({ derived, unit }: Facts): Task[] =>
+  derived.pieces
+    .filter((p) => p.panel.role !== 'guide')
+    .flatMap((piece) => {
+      const marks = piece.marks.flatMap((m) => (m.type === 'set' && isPunched(m.mark) ? [m.mark] : []))
+      const found = marks.flatMap((m) => punches(m, unit))
+      const count = found.reduce((sum, p) => sum + p.count, 0)
+      return count === 0
+        ? []
+        : [
+            task({
+              id: `punch:${piece.panel.id}`,
+              sort: 'punch',
+              what: piece.panel.name,
+              times: piece.panel.count,
+              touches: [{ panelId: piece.panel.id }],
+              amount: { count: count * piece.panel.count },
+              tools: [...new Set(found.map((p) => p.tool)), 'cutting board'],
+            }),
+          ]
+    })
+
+const EDGE_TOOLS = {
+  burnished: ['sandpaper', 'edge beveller', 'burnisher'],
+  painted: ['sandpaper', 'edge beveller', 'edge paint', 'paint roller'],
+} as const
+
+/** Neighbouring edges by their names, or from the first to the last. */
+const namesOf = (edges: readonly { readonly name: string }[]): string =>
+  edges.length > 2
+    ? `${firstOf(edges).name} to ${lastOf(edges).name}`
+    : edges.map((e) => e.name).join(' and ')
+
+const finishOf = (fate: { readonly type: string; readonly finish?: string }): keyof typeof EDGE_TOOLS =>
+  fate.finish === 'painted' ? 'painted' : 'burnished'
+
+/** Edges of a seam are finished together: the length of that on which the seam runs counts for all of them. */
+const finishedLength = ({ when, runs, length }: EdgePlan, { panel }: Part, facts: Facts): number =>
+  when !== 'seam'
+    ? length * panel.count
+    : runs.some((r) => facts.panelOfSheet(r.join.course.sheet) === panel.id)
+      ? length * firstOf(runs).times
+      : 0
+
+/** Every edge that is finished: those that vanish, those of seams, those that stay free; each in one task. */
+export function finishing(facts: Facts): Task[] {
+  const { ways } = facts.derived.design.work
+  return facts.parts.flatMap((part) =>
+    part.edges.map((plan) => {
+      const first = firstOf(plan.edges)
+      const finish = finishOf(first.fate)
+      const before = plan.when === 'before'
+      return task({
+        id: `edge:${part.panel.id}:${first.id}`,
+        sort: before ? 'edge' : 'finish',
+        group: `${before ? 'edge' : 'finish'} ${finish}`,
+        what: `${namesOf(plan.edges)} of the ${part.panel.name}`,
+        times: part.panel.count,
+        touches: [{ panelId: part.panel.id, edges: plan.edges.map((e) => e.id) }],
+        amount: { length: finishedLength(plan, part, facts) },
+        tools: EDGE_TOOLS[finish],
+        materials: [
+          some(finish === 'painted' ? `edge paint, ${ways.coats} coats` : 'edge dressing or water'),
+        ],
+        wait: finish === 'painted' ? ways.coats * ways.coatDry : 0,
+      })
+    }),
+  )
+}
+
+/** Turned edges, layers, folds and forming of a piece. */
+export function forming(facts: Facts): Task[] {
+  return facts.parts.flatMap((part) => [
+    ...turning(part),
+    ...layer(part, facts),
+    ...moulded(part, facts),
+    ...folding(part),
+  ])
+}
+
+const turning = ({ panel, work }: Part): Task[] =>
+  work.turned.map((t) => {
+    const cuts = work.treatments.reduce((sum, c) => sum + c.count, 0)
+    const edges = t.edges.map((e) => e.id)
+    return task({
+      id: `turn:${panel.id}:${firstOf(edges)}`,
+      sort: 'turn',
+      what: `${namesOf(t.edges)} of the ${panel.name}`,
+      times: panel.count,
+      touches: [{ panelId: panel.id, edges }],
+      amount: {
+        length: panel.count * pathLength(t.finished),
+        count: t === work.turned[0] ? panel.count * cuts : 0,
+      },
+      tools: ['bone folder', 'hammer'],
+      materials: [some('glue')],
+    })
+  })
+
+function layer({ panel }: Part, { partOf, derived }: Facts): Task[] {
+  const { behind } = panel
+  if (!behind) return []
+  const { ways } = derived.design.work
+  const onto = partOf(behind.panelId)?.panel.name ?? behind.panelId
+  return [
+    task({
+      id: `lay:${panel.id}`,
+      sort: behind.sort === 'lining' ? 'line' : 'back',
+      what: `${panel.name} behind the ${onto}`,
+      times: panel.count,
+      touches: [{ panelId: panel.id }],
+      amount: { count: panel.count },
+      tools: ['glue spreader', 'roller'],
+      materials: [some('glue')],
+      wait: ways.glue === 'white' ? ways.clips : 0,
+    }),
+  ]
+}
+
+function moulded({ panel, laid }: Part, { derived }: Facts): Task[] {
+  if (!laid.some((s) => s.sheet.type === 'panel' && s.sheet.formed)) return []
+  const { ways } = derived.design.work
+  return [
+    task({
+      id: `form:${panel.id}`,
+      sort: 'form',
+      what: `${panel.name} on the block, soaked`,
+      times: panel.count,
+      touches: [{ panelId: panel.id }],
+      amount: { count: panel.count },
+      tools: ['block and board', 'bone folder', 'clamps'],
+      materials: [some('water')],
+      wait: ways.formDry,
+    }),
+    task({
+      id: `trim:${panel.id}`,
+      sort: 'trim',
+      what: `${panel.name} to its true line once it is dry`,
+      times: panel.count,
+      touches: [{ panelId: panel.id }],
+      amount: { length: panel.count * pathLength(panel.outline) },
+      tools: ['knife'],
+    }),
+  ]
+}
+
+const folding = ({ panel }: Part): Task[] =>
+  panel.folds.length === 0
+    ? []
+    : [
+        task({
+          id: `fold:${panel.id}`,
+          sort: 'fold',
+          what: panel.name,
+          times: panel.count * panel.folds.length,
+          touches: [{ panelId: panel.id }],
+          amount: { count: panel.count * panel.folds.length },
+          tools: ['bone folder'],
+        }),
+      ]
+
+/** The piece on which a stamped mark shows most: what nothing lies over, and how much of it. */
+export function markPiece({ parts, derived }: Facts): Part | undefined {
+  const sheets = derived.works[0]?.sheets ?? []
+  const shown = (part: Part): number => {
+    const [own] = part.laid
+    if (!own || part.work.stock?.leather !== true) return 0
+    const middle = pointMoved(boxCentre(pathBox(own.outline)), own.sheet.move)
+    const up = own.sheet.type === 'panel' && own.sheet.grainUp
+    const at = sheets.indexOf(own)
+    const over = sheets.some(
+      (s, i) => (up ? i > at : i < at) && s.sheet.type === 'panel' && sheetThickness(s, middle) > 0,
+    )
+    const box = pathBox(own.outline)
+    return over ? 0 : (box.right - box.left) * (box.bottom - box.top)
+  }
+  const ranked = parts.map((part) => ({ part, shown: shown(part) })).sort((a, b) => b.shown - a.shown)
+  return ranked[0] && ranked[0].shown > 0 ? ranked[0].part : undefined
+}
+
+/** The maker’s own mark. */
+export function stamping(facts: Facts): Task[] {
+  const on = facts.derived.design.work.ways.stamp === 'stamped' ? markPiece(facts) : undefined
+  return on
+    ? [
+        task({
+          id: 'stamp',
+          sort: 'stamp',
+          what: `${on.panel.name}, where nothing will cover it`,
+          touches: [{ panelId: on.panel.id }],
+          amount: { count: 1 },
+          tools: ['stamp', 'mallet', 'flat stone'],
+          materials: [some('water to damp it')],
+        }),
+      ]
+    : []
+}

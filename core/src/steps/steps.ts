@@ -1,0 +1,259 @@
+import type { Derived } from '../derived/index.js'
+import type { LengthUnit } from '../measure/index.js'
+import type { Reckoned } from '../working/index.js'
+import { factsOf } from './facts.js'
+import { circles, gathered, ordered } from './graph.js'
+import { amountsAdded, minutesOf } from './minutes.js'
+import { REASONS } from './reasons.js'
+import { type Sort, rankOf, sortOf } from './sorts.js'
+import type { Before, Supply, Task, Touch, Why } from './task.js'
+import { tasksOf } from './tasks.js'
+
+/** What a step is done to, and how many of it. */
+export interface Row {
+  readonly task: string
+  readonly what: string
+  readonly times: number
+  readonly touches: readonly Touch[]
+}
+
+/** One thing to do at the bench, with the tools that are laid out for it. */
+export interface Step {
+  /** That of its first task. */
+  readonly id: string
+  readonly sort: Sort
+  /** “Skive 6 feet of pockets”. */
+  readonly says: string
+  readonly rows: readonly Row[]
+  readonly tools: readonly string[]
+  readonly materials: readonly Supply[]
+  readonly minutes: Reckoned
+  /** Minutes that what it touches is left alone afterwards. */
+  readonly wait: number
+  readonly cautions: readonly string[]
+  /** Begun, it is done to the end. */
+  readonly whole: boolean
+  readonly needs: 'machine' | 'clamps' | undefined
+}
+
+/** Why one step comes before another: every pair of things that asks for it. */
+export interface Reason {
+  readonly first: string
+  readonly then: string
+  readonly pairs: readonly Before[]
+}
+
+/** What what asks for comes after itself: no order has it. */
+export interface Circle {
+  readonly tasks: readonly Task[]
+  readonly pairs: readonly Before[]
+}
+
+export interface Steps {
+  /** In the order of the maker, else as is usual. */
+  readonly steps: readonly Step[]
+  readonly reasons: readonly Reason[]
+  readonly circles: readonly Circle[]
+}
+
+const countOf = (rows: readonly Row[], copies: number): number =>
+  copies * rows.reduce((sum, r) => sum + r.times, 0)
+
+/** Several of which only the number is said; of others each thing is. */
+const COUNTED: readonly Sort[] = [
+  'rough',
+  'straps',
+  'cut',
+  'mark',
+  'skive',
+  'edge',
+  'finish',
+  'fold',
+  'set',
+  'punch',
+  'split',
+  'dye',
+  'oil',
+  'pattern',
+  'glue',
+  'strike',
+  'holes',
+  'sew',
+  'machine',
+  'turn',
+  'groove',
+  'back',
+  'line',
+  'form',
+  'trim',
+]
+
+function sentence(sort: Sort, rows: readonly Row[], copies: number): string {
+  const { verb, many } = sortOf(sort)
+  const [only] = rows
+  const count = countOf(rows, copies)
+  if (rows.length === 1 && only) {
+    const several = COUNTED.includes(sort) && count > 1
+    return `${verb} ${several ? `${count} × ` : 'the '}${lowered(only.what)}`
+      .replace('the it', 'it')
+      .replace('the the ', 'the ')
+  }
+  const same = new Set(rows.map((r) => r.what))
+  if (same.size === 1) return `${verb} ${count} × ${lowered([...same][0]!)}`
+  const pair = rows.length === 2 && copies === 1 ? together(rows.map((r) => r.what)) : undefined
+  return pair ? `${verb} the ${lowered(pair)}` : `${verb} ${count} ${many}`
+}
+/** “seam beside the fold, left” and “…, right” in one: “seam beside the fold, left and right”. */
+function together(names: readonly string[]): string | undefined {
+  const [one, other] = names.map((n) => n.split(', '))
+  const last = one!.length - 1
+  return one!.length > 1 &&
+    one!.slice(0, last).join() === other!.slice(0, last).join() &&
+    other!.length === one!.length
+    ? `${names[0]} and ${other![last]}`
+    : undefined
+}
+const lowered = (text: string): string => text.charAt(0).toLowerCase() + text.slice(1)
+
+function suppliesOf(tasks: readonly Task[], copies: number): Supply[] {
+  const all = new Map<string, Supply>()
+  for (const one of tasks.flatMap((t) => t.materials)) {
+    const before = all.get(one.what)
+    const amount = one.unit === 'some' ? 1 : (before?.amount ?? 0) + copies * one.amount
+    all.set(one.what, { ...one, amount })
+  }
+  return [...all.values()]
+}
+
+function stepOf(tasks: readonly Task[], copies: number, { design }: Derived): Step {
+  const [first] = tasks
+  const { sort, id } = first!
+  const {
+    cautions = [],
+    whole = false,
+    needs,
+  } = sortOf(sort) as ReturnType<typeof sortOf> & { needs?: Step['needs'] }
+  const rows = tasks.map(({ id: task, what, times, touches }) => ({ task, what, times, touches }))
+  return {
+    id,
+    sort,
+    says: sentence(sort, rows, copies),
+    rows,
+    tools: [...new Set(tasks.flatMap((t) => t.tools))],
+    materials: suppliesOf(tasks, copies),
+    minutes: minutesOf(sort, amountsAdded(tasks.map((t) => t.amount)), copies, id, design),
+    wait: Math.max(...tasks.map((t) => t.wait)),
+    cautions,
+    whole,
+    needs,
+  }
+}
+
+/** Straps made last come as late as their reasons let them. */
+const LATE = 100
+function usualRank({ design, master }: Derived): (task: Task, index: number) => number {
+  const straps = new Set((master.strapRuns ?? []).map((r) => r.panelId))
+  const last = design.work.ways.straps === 'last'
+  return (task, index) =>
+    rankOf(task.sort) +
+    index / 1e4 +
+    (last &&
+    rankOf(task.sort) > rankOf('count') &&
+    task.touches.length > 0 &&
+    task.touches.every((t) => straps.has(t.panelId))
+      ? LATE
+      : 0)
+}
+
+/** Pairs of tasks gathered by the steps they belong to. */
+function reasonsOf(before: readonly Before[], home: ReadonlyMap<string, string>): Reason[] {
+  const found = new Map<string, { first: string; then: string; pairs: Before[] }>()
+  for (const pair of before) {
+    const [first, then] = [home.get(pair.first)!, home.get(pair.then)!]
+    if (first === then) continue
+    const key = `${first} > ${then}`
+    const reason = found.get(key) ?? { first, then, pairs: [] }
+    reason.pairs.push(pair)
+    found.set(key, reason)
+  }
+  return [...found.values()]
+}
+
+/** Every step of a design for so many things made together, in order, with all reasons for it. */
+export function stepsOf(derived: Derived, copies = 1, unit: LengthUnit = 'mm'): Steps {
+  const { tasks, before } = tasksOf(factsOf(derived, unit))
+  const ids = tasks.map((t) => t.id)
+  const byId = new Map(tasks.map((t) => [t.id, t]))
+  const round = circles(ids, before)
+  const usual = usualRank(derived)
+  const ranks = new Map(tasks.map((t, i) => [t.id, usual(t, i)]))
+  const open = before.filter((b) => !round.some((c) => c.includes(b.first) && c.includes(b.then)))
+  const order = ordered(ids, open, (id) => ranks.get(id)!)
+  const home = gathered(order, open, (id) => byId.get(id)!.group)
+  const members = new Map<string, Task[]>()
+  for (const id of order) members.set(home.get(id)!, [...(members.get(home.get(id)!) ?? []), byId.get(id)!])
+  const steps = [...members.values()].map((of) => stepOf(of, copies, derived))
+  const reasons = reasonsOf(open, home)
+  return {
+    steps: inOrder(steps, reasons, derived.design.work, (id) => ranks.get(id)!),
+    reasons,
+    circles: round.map((among) => ({
+      tasks: among.map((id) => byId.get(id)!),
+      pairs: before.filter((b) => among.includes(b.first) && among.includes(b.then)),
+    })),
+  }
+}
+
+const keyOf = ({ first, then }: Pick<Reason, 'first' | 'then'>): string => `${first} > ${then}`
+
+/** Steps as the maker put them, as far as the reasons that were not overruled let them; new ones where they usually stand. */
+function inOrder(
+  steps: readonly Step[],
+  reasons: readonly Reason[],
+  work: Derived['design']['work'],
+  usual: (id: string) => number,
+): Step[] {
+  const ids = steps.map((s) => s.id)
+  const held = reasons.filter((r) => !work.overruled.includes(keyOf(r)))
+  const plain = ordered(ids, held, usual)
+  const own = work.order.filter((id) => ids.includes(id))
+  const rank = new Map<string, number>()
+  own.forEach((id, i) => rank.set(id, i))
+  // What the maker has not placed follows what it usually follows.
+  plain.forEach((id, i) => {
+    if (!rank.has(id)) rank.set(id, i === 0 ? -1 : rank.get(plain[i - 1]!)! + 1e-3)
+  })
+  const byId = new Map(steps.map((s) => [s.id, s]))
+  return ordered(ids, held, own.length > 0 ? (id) => rank.get(id)! : usual).map((id) => byId.get(id)!)
+}
+
+/** Reasons that stand against an order of steps, those overruled left out. */
+export const against = (
+  order: readonly string[],
+  reasons: readonly Reason[],
+  overruled: readonly string[],
+): Reason[] => {
+  const at = new Map(order.map((id, i) => [id, i]))
+  return reasons.filter(
+    (r) => !overruled.includes(keyOf(r)) && (at.get(r.first) ?? -1) > (at.get(r.then) ?? Infinity),
+  )
+}
+
+/** A thing that can’t be reached once a step is done, with why. */
+export interface LastCall {
+  /** The step it belongs to. */
+  readonly step: string
+  readonly what: string
+  readonly why: Why
+}
+
+/** What can’t be reached, or not be done well, any more once a step is done: asked for before it begins. */
+export function lastCalls(step: string, { steps, reasons }: Pick<Steps, 'steps' | 'reasons'>): LastCall[] {
+  return reasons
+    .filter((r) => r.then === step)
+    .flatMap((r) => {
+      const why = r.pairs.find((p) => REASONS[p.why].reach)?.why
+      const first = steps.find((s) => s.id === r.first)
+      return why && first ? [{ step: first.id, what: first.says, why }] : []
+    })
+}
