@@ -1,4 +1,5 @@
-import { pathNearest, pointMoved } from '../geometry/index.js'
+import { boxCentre, pathBox, pathNearest, pointMoved } from '../geometry/index.js'
+import { sheetThickness } from '../layup/index.js'
 import { coverings } from '../stitch/index.js'
 import { type Facts, type Part, holds, sheetsOf } from './facts.js'
 import { closesHalf } from './hold.js'
@@ -63,6 +64,7 @@ const LATER: readonly Task['sort'][] = [
   'trim',
   'fold',
   'holes',
+  'hang',
   'set',
   'glue',
   'strike',
@@ -132,12 +134,13 @@ export function edgesFirst({ facts, say }: Asking): void {
   for (const part of facts.parts)
     for (const plan of part.edges) {
       const id = `edge:${part.panel.id}:${plan.edges[0]!.id}`
-      for (const run of plan.runs) say(`sew:${run.join.id}`, id, 'sewn')
+      for (const run of [...plan.runs, ...plan.own]) say(`sew:${run.join.id}`, id, 'sewn')
+      if (part.loose) say(id, `put-in:${part.panel.id}`, 'mount')
       if (plan.when !== 'before') continue
       for (const run of part.held) {
         const covers = plan.under.length === 0 || plan.under.some((s) => sheetsOf(run.join).includes(s))
         if (covers)
-          for (const seam of seamOf(run.join.id)) say(id, seam, part.mounted ? 'mount' : 'underneath')
+          for (const seam of seamOf(run.join.id, facts)) say(id, seam, part.mounted ? 'mount' : 'underneath')
       }
       for (const sheet of plan.under) {
         const lining = facts.panelOfSheet(sheet)
@@ -145,7 +148,11 @@ export function edgesFirst({ facts, say }: Asking): void {
       }
     }
 }
-const seamOf = (id: string): readonly string[] => [`glue:${id}`, `holes:${id}`, `sew:${id}`]
+/** What a seam is made by, from the moment its pieces have to lie together. */
+const seamOf = (id: string, { derived }: Facts): readonly string[] =>
+  derived.runs.find((r) => r.join.id === id)?.ways.holes === 'apart'
+    ? [`glue:${id}`, `sew:${id}`]
+    : [`glue:${id}`, `holes:${id}`, `sew:${id}`]
 
 /** Glue, holes, thread; what a seam covers; second rows; the two halves of a fold. */
 export function seamsInOrder({ facts, say }: Asking): void {
@@ -160,13 +167,12 @@ export function seamsInOrder({ facts, say }: Asking): void {
   }
   for (const { run, before } of coverings(runs, works))
     for (const cover of before)
-      for (const later of seamOf(cover))
-        if (!later.startsWith('holes')) say(`sew:${run.join.id}`, later, 'covered')
+      for (const later of seamOf(cover, facts)) say(`sew:${run.join.id}`, later, 'covered')
   for (const run of runs) {
     if (!closesHalf(run, facts)) continue
     const twin = runs.find((r) => r.join.id === run.join.twin)!
     if (runs.indexOf(run) < runs.indexOf(twin))
-      for (const later of seamOf(twin.join.id)) say(`sew:${run.join.id}`, later, 'halves')
+      for (const later of seamOf(twin.join.id, facts)) say(`sew:${run.join.id}`, later, 'halves')
   }
 }
 
@@ -177,10 +183,10 @@ export function mountedLast({ facts, say, on }: Asking): void {
     const own = facts.derived.runs.filter((r) => !r.join.closes && facts.panelsOf(r.join).join() === id)
     for (const run of own)
       for (const held of part.mounted ? part.held : [])
-        for (const later of seamOf(held.join.id)) say(`sew:${run.join.id}`, later, 'mount')
+        for (const later of seamOf(held.join.id, facts)) say(`sew:${run.join.id}`, later, 'mount')
     for (const fold of on(id, ['fold']))
       for (const run of part.held.filter((r) => closesSomething(r, part, facts)))
-        for (const later of seamOf(run.join.id)) if (!later.startsWith('holes')) say(fold, later, 'folded')
+        for (const later of seamOf(run.join.id, facts)) say(fold, later, 'folded')
   }
 }
 const closesSomething = (run: Facts['closing'][number], part: Part, facts: Facts): boolean =>
@@ -192,19 +198,58 @@ export function hardwareInTime({ facts, say }: Asking): void {
   const names = new Map((works[0]?.sheets ?? []).map((s) => [s.sheet.name, s.sheet.id]))
   for (const { fitting, coveredBy } of fittings) {
     const id = `set:${fitting.id}`
-    if (fitting.before)
-      for (const seam of seamOf(fitting.before)) if (!seam.startsWith('holes')) say(id, seam, 'hardware')
+    if (fitting.before) for (const seam of seamOf(fitting.before, facts)) say(id, seam, 'hardware')
     if (fitting.after) say(`sew:${fitting.after}`, id, 'waits')
     for (const cover of coveredBy) {
       const sheet = names.get(cover)
       if (sheet === undefined) continue
       for (const { join } of runs.filter((r) => r.join.through.includes(sheet) && holds(r.join)))
-        for (const seam of seamOf(join.id)) say(id, seam, 'hardware')
+        for (const seam of seamOf(join.id, facts)) say(id, seam, 'hardware')
     }
     if (!fitting.after)
-      for (const run of facts.closing)
-        for (const seam of seamOf(run.join.id)) if (!seam.startsWith('holes')) say(id, seam, 'closed')
+      for (const run of facts.closing) for (const seam of seamOf(run.join.id, facts)) say(id, seam, 'closed')
   }
+}
+
+/** Sheets that lie over and under the middle of a loose piece. */
+function roundIt(part: Part, { derived }: Facts): { over: readonly string[]; under: readonly string[] } {
+  const sheets = derived.works[0]?.sheets ?? []
+  const at = part.laid.map((own) => ({
+    own,
+    middle: pointMoved(boxCentre(pathBox(own.outline)), own.sheet.move),
+  }))
+  const lying = (which: (i: number, own: number) => boolean): string[] =>
+    at.flatMap(({ own, middle }) =>
+      sheets
+        .filter(
+          (s, i) =>
+            which(i, sheets.indexOf(own)) &&
+            s.sheet.type === 'panel' &&
+            !part.laid.includes(s) &&
+            s.part === 'whole',
+        )
+        .filter((s) => sheetThickness(s, middle) > 0)
+        .map((s) => s.sheet.id),
+    )
+  return { over: lying((i, own) => i > own), under: lying((i, own) => i < own) }
+}
+/** Seams that hold what lies over a loose piece to what lies under it: it is laid in before. */
+function seamsRound(part: Part, facts: Facts): readonly string[] {
+  const { over, under } = roundIt(part, facts)
+  return facts.derived.runs
+    .filter(
+      ({ join }) =>
+        sheetsOf(join).some((s) => over.includes(s)) && sheetsOf(join).some((s) => under.includes(s)),
+    )
+    .map((r) => r.join.id)
+}
+const between = (panelId: string, facts: Facts): boolean => {
+  const part = facts.partOf(panelId)
+  return part !== undefined && seamsRound(part, facts).length > 0
+}
+function laidBetween(part: Part, { facts, say }: Pick<Asking, 'facts' | 'say'>): void {
+  for (const id of seamsRound(part, facts))
+    for (const seam of seamOf(id, facts)) say(`put-in:${part.panel.id}`, seam, 'covered')
 }
 
 /** What is sewn onto a body comes before it is shut; what is sewn inside out before it is turned; the last things last. */
@@ -216,12 +261,12 @@ export function closedLast({ facts, tasks, say }: Asking): void {
     (r) => !closing.has(r.join.id) && facts.panelsOf(r.join).some((id) => body.has(id)),
   ))
     for (const close of closing)
-      for (const later of seamOf(close))
-        if (!later.startsWith('holes')) say(`sew:${run.join.id}`, later, 'closed')
+      for (const later of seamOf(close, facts)) say(`sew:${run.join.id}`, later, 'closed')
   for (const run of runs.filter((r) => r.join.hidden && r.join.closes))
     say(`sew:${run.join.id}`, 'turn-out', 'inside')
+  for (const part of facts.parts.filter((p) => p.loose)) laidBetween(part, { facts, say })
   for (const t of tasks) {
-    if (t.sort === 'putIn') {
+    if (t.sort === 'putIn' && !between(t.id.slice(7), facts)) {
       for (const close of closing) say(`sew:${close}`, t.id, 'out')
       say('turn-out', t.id, 'out')
     }
@@ -232,6 +277,7 @@ export function closedLast({ facts, tasks, say }: Asking): void {
       t.sort === 'sew' ||
       t.sort === 'machine' ||
       t.sort === 'set' ||
+      t.sort === 'hang' ||
       t.sort === 'turnOut' ||
       t.sort === 'glue'
     )

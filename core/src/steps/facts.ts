@@ -25,6 +25,8 @@ export interface Part {
   /** It is sewn onto something larger, or goes into the work: its own work comes before that. */
   readonly mounted: boolean
   readonly edges: readonly EdgePlan[]
+  /** No thread, glue or hardware holds it: it hangs from rings, or is laid in. */
+  readonly loose: boolean
 }
 
 /** What the order of work follows from, worked out once. */
@@ -72,6 +74,18 @@ export function factsOf(derived: Derived, unit: LengthUnit): Facts {
   const closing = runs.filter((r) => r.join.closes)
   const body = new Set(closing.flatMap((r) => panelsOf(r.join)))
   const areas = new Map(edges.map((w) => [w.panel.id, areaOf(w.panel)]))
+  const many = edges.filter((w) => w.panel.role !== 'guide').length > 1
+  const fitted = new Set(
+    derived.fittings
+      .filter((f) => !f.fitting.held)
+      .flatMap((f) => [f.fitting.sheet, ...f.fitting.through.map((t) => t.sheet)].map(panelOfSheet)),
+  )
+  const isLoose = (panel: Panel): boolean =>
+    many &&
+    !panel.behind &&
+    !fitted.has(panel.id) &&
+    !derived.master.joins.some((j) => holds(j) && panelsOf(j).length > 1 && panelsOf(j).includes(panel.id)) &&
+    !closing.some((r) => panelsOf(r.join).includes(panel.id))
   const parts = edges
     .filter((w) => w.panel.role !== 'guide')
     .map((work): Omit<Part, 'edges'> => {
@@ -90,6 +104,7 @@ export function factsOf(derived: Derived, unit: LengthUnit): Facts {
           held.length > 0 &&
           !body.has(panel.id) &&
           (closing.length > 0 || (areas.get(panel.id) ?? 0) < 0.98 * largest),
+        loose: isLoose(panel),
       }
     })
     .map((part): Part => ({ ...part, edges: edgePlans(part, { derived, panelOfSheet }) }))
@@ -115,6 +130,8 @@ export interface EdgePlan {
   readonly runs: readonly Run[]
   /** Sheets they would lie on or under. */
   readonly under: readonly string[]
+  /** Seams of the piece alone that run along them. */
+  readonly own: readonly Run[]
 }
 
 /** An edge as near to another sheet's border lies along it, mm. */
@@ -198,22 +215,41 @@ function edgePlans(part: Omit<Part, 'edges'>, facts: Pick<Facts, 'derived' | 'pa
   })
 }
 
-const planKey = ({ when, runs, under }: EdgePlan): string =>
-  `${when} ${runs.map((r) => r.join.id).join()} ${under.join()}`
+const planKey = ({ when, runs, under, own }: EdgePlan): string =>
+  `${when} ${[...runs, ...own].map((r) => r.join.id).join()} ${under.join()}`
 
 function planOf(
   edge: Edge,
   part: Omit<Part, 'edges'>,
   facts: Pick<Facts, 'derived' | 'panelOfSheet'>,
 ): EdgePlan {
-  const { panel, held, mounted } = part
+  const { panel, held, mounted, loose } = part
   const among = facts.derived.works[0]?.sheets ?? []
   const path = edgeChain(panel, [edge.id])
+  const under = sheetsOver(part, path, among)
   const joined = held.filter((r) =>
     edgesOfJoin(r.join, facts).some((e) => e.panelId === panel.id && e.chain.includes(edge.id)),
   )
-  const runs = joined.length > 0 ? joined : held.filter((r) => meets(r, part, path, among))
-  const under = runs.length > 0 ? [] : sheetsOver(part, path, among)
-  const when = runs.length > 0 ? 'seam' : under.length > 0 || mounted ? 'before' : 'last'
-  return { edges: [edge], length: pathLength(path), when, runs, under }
+  // What lies well inside the other piece is not married to an edge of it.
+  const runs = (joined.length > 0 ? joined : held.filter((r) => meets(r, part, path, among))).filter(
+    (r) => !sheetsOf(r.join).some((s) => under.includes(s)),
+  )
+  const before = runs.length === 0 && (under.length > 0 || mounted || loose)
+  return {
+    edges: [edge],
+    length: pathLength(path),
+    when: runs.length > 0 ? 'seam' : before ? 'before' : 'last',
+    runs,
+    under: runs.length > 0 ? [] : under,
+    own: runs.length > 0 ? [] : facts.derived.runs.filter((r) => runsAlong(r, part, path)),
+  }
 }
+
+/** A seam of the piece alone that runs along an edge of it. */
+const runsAlong = (run: Run, { laid }: Pick<Part, 'laid'>, path: Path): boolean =>
+  sheetsOf(run.join).length === 1 &&
+  laid.some(
+    (own) =>
+      own.sheet.id === run.join.course.sheet &&
+      samples(path).every((p) => pathNearest(run.path, pointMoved(p, own.sheet.move)).distance < SEAM_NEAR),
+  )

@@ -1,31 +1,43 @@
-import { pathLength } from '../geometry/index.js'
+import { pathLength, pointMoved } from '../geometry/index.js'
 import { cornersOf, punchBlows } from '../make/index.js'
-import { type Join, edgeChain } from '../master/index.js'
+import { type Join, type Panel, edgeChain } from '../master/index.js'
 import { printLength } from '../measure/index.js'
 import type { Run } from '../stitch/index.js'
 import { diameterOf, needleFor } from '../stores/index.js'
-import { type Facts, holds } from './facts.js'
+import { type Facts, type Part } from './facts.js'
 import { some, task } from './prepare.js'
 import type { Task, Touch } from './task.js'
 
 /** Seams that say the same are one step where the order lets them: the same pieces, holed the same way. */
 const alike = (run: Run, facts: Facts): string =>
-  `${[...facts.panelsOf(run.join)].sort().join('+')} ${run.ways.holes} ${run.ways.iron.id}${closesHalf(run, facts) ? ` ${run.join.id}` : ''}`
+  `${[...facts.panelsOf(run.join)].sort().join('+')} ${run.ways.holes} ${run.ways.iron.id}${run.join.closes ? ' closes' : ''}${closesHalf(run, facts) ? ` ${run.join.id}` : ''}`
 
-/** One of the two seams that close the halves of a folded work: its twin holds the same pieces of it at the other half. */
-export function closesHalf({ join }: Run, facts: Facts): boolean {
+/** On which side of a fold a seam lies on a piece: by its middle hole. */
+function sideOf(run: Run, part: Part, fold: Panel['folds'][number]): number {
+  const hole = run.holes[Math.floor(run.holes.length / 2)]
+  const own = part.laid.find((l) => run.join.through.includes(l.sheet.id))
+  if (!hole || !own) return 0
+  const at = pointMoved(hole.at, own.toSheet)
+  const [dx, dy] = [fold.to.x - fold.from.x, fold.to.y - fold.from.y]
+  // Folds run across the bend from one of its borders to the other: which half of the middle counts.
+  return Math.sign((at.x - (fold.from.x + dx / 2)) * dx + (at.y - (fold.from.y + dy / 2)) * dy)
+}
+
+/**
+ * One of the two seams that close the halves of a folded work: two pieces that both run through the fold are held
+ * together on either side of it.
+ */
+export function closesHalf(run: Run, facts: Facts): boolean {
+  const { join } = run
   if (facts.derived.design.work.ways.halves !== 'one' || !join.twin) return false
   const twin = facts.derived.runs.find((r) => r.join.id === join.twin)
-  if (!twin || facts.panelsOf(join).length < 2) return false
-  const shared = facts.panelsOf(join).filter((id) => facts.panelsOf(twin.join).includes(id))
-  // Two whole pieces that are folded between the seams: closed at one half, the other has to follow the bend.
-  return (
-    shared.filter((id) => facts.partOf(id)?.panel.folds.some((f) => f.allowance)).length > 1 ||
-    foldedPair(shared, facts)
-  )
+  if (!twin) return false
+  const parted = facts.panelsOf(join).filter((id) => {
+    const part = facts.panelsOf(twin.join).includes(id) ? facts.partOf(id) : undefined
+    return part?.panel.folds.some((f) => sideOf(run, part, f) * sideOf(twin, part, f) < 0)
+  })
+  return parted.length > 1
 }
-const foldedPair = (shared: readonly string[], facts: Facts): boolean =>
-  shared.filter((id) => (facts.partOf(id)?.panel.folds.length ?? 0) > 0).length > 1
 
 const touchesOf = (join: Join, facts: Facts): Touch[] =>
   facts.panelsOf(join).map((panelId) => ({ panelId, run: join.id }))
@@ -110,7 +122,7 @@ export const hardware = ({ derived, panelOfSheet, unit }: Facts): Task[] =>
   derived.fittings.map(({ fitting, hardware: ware, post, washers }) =>
     task({
       id: `set:${fitting.id}`,
-      sort: 'set',
+      sort: fitting.held ? 'hang' : 'set',
       group: `set ${ware.id} ${fitting.half ?? ''}`,
       what: fitting.name,
       times: fitting.count,
@@ -144,18 +156,7 @@ export function lastly(facts: Facts): Task[] {
   const { derived, parts } = facts
   const { master, design } = derived
   const { ways } = design.work
-  const loose = parts.filter(
-    ({ panel, held }) =>
-      held.length === 0 &&
-      !panel.behind &&
-      parts.length > 1 &&
-      !derived.runs.some((r) => holds(r.join) && facts.panelsOf(r.join).includes(panel.id)) &&
-      !derived.fittings.some((f) =>
-        [f.fitting.sheet, ...f.fitting.through.map((t) => t.sheet)].some(
-          (s) => facts.panelOfSheet(s) === panel.id,
-        ),
-      ),
-  )
+  const loose = parts.filter((p) => p.loose)
   const all = parts.map((p) => ({ panelId: p.panel.id }))
   return [
     ...(master.turning

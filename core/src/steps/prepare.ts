@@ -150,8 +150,7 @@ export function counted({ parts, derived }: Facts): Task[] {
       ? [
           task({
             id: 'washers',
-            sort: 'punch',
-            group: 'washers',
+            sort: 'washers',
             what: 'washers from offcuts',
             times: washers,
             amount: { count: washers },

@@ -148,11 +148,11 @@ export function finishing(facts: Facts): Task[] {
     part.edges.map((plan) => {
       const first = firstOf(plan.edges)
       const finish = finishOf(first.fate)
-      const before = plan.when === 'before'
+      const before = plan.when === 'before' && plan.own.length === 0
       return task({
         id: `edge:${part.panel.id}:${first.id}`,
         sort: before ? 'edge' : 'finish',
-        group: `${before ? 'edge' : 'finish'} ${finish}`,
+        group: `${before ? 'edge' : 'finish'} ${finish} ${plan.own.length > 0 ? part.panel.id : ''}`,
         what: `${namesOf(plan.edges)} of the ${part.panel.name}`,
         times: part.panel.count,
         touches: [{ panelId: part.panel.id, edges: plan.edges.map((e) => e.id) }],

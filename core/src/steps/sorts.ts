@@ -31,6 +31,7 @@ export const SORTS = {
   straps: { verb: 'Cut', many: 'straps', cautions: [KNIFE] },
   cut: { verb: 'Cut', many: 'pieces', cautions: [KNIFE] },
   mark: { verb: 'Mark', many: 'pieces' },
+  washers: { verb: 'Punch', many: 'washers', cautions: [STRIKE] },
   count: { verb: 'Count', many: 'pieces' },
   dye: {
     verb: 'Dye',
@@ -56,13 +57,14 @@ export const SORTS = {
   form: { verb: 'Form', many: 'pieces', whole: true },
   fold: { verb: 'Press the folds of', many: 'pieces' },
   holes: { verb: 'Punch the holes of', many: 'seams', cautions: [STRIKE] },
+  hang: { verb: 'Hang in', many: 'rings and buckles' },
   set: { verb: 'Set', many: 'pieces of hardware', cautions: [STRIKE] },
   glue: { verb: 'Glue', many: 'seams', whole: true, needs: 'clamps', cautions: [GLUE] },
   strike: { verb: 'Punch the holes of', many: 'seams', cautions: [STRIKE] },
   sew: { verb: 'Sew', many: 'seams' },
   machine: { verb: 'Sew by machine', many: 'seams', needs: 'machine', cautions: [MACHINE] },
   turnOut: { verb: 'Turn out', many: 'bags' },
-  putIn: { verb: 'Put in', many: 'pieces' },
+  putIn: { verb: 'Put in place', many: 'pieces' },
   trim: { verb: 'Trim', many: 'edges', cautions: [KNIFE] },
   finish: { verb: 'Finish', many: 'edges', cautions: [DUST] },
   dyeWork: {
@@ -78,5 +80,9 @@ export const SORTS = {
 export type Sort = keyof typeof SORTS
 
 export const sortOf = (sort: Sort): SortOf => SORTS[sort]
+/** A seam is glued, holed and sewn before the next is begun. */
+const SEAM: readonly Sort[] = ['holes', 'glue', 'strike', 'sew', 'machine']
 /** Where it usually stands. */
-export const rankOf = (sort: Sort): number => Object.keys(SORTS).indexOf(sort)
+export const rankOf = (sort: Sort): number => Object.keys(SORTS).indexOf(SEAM.includes(sort) ? 'sew' : sort)
+/** Which comes first of one seam. */
+export const rankInSeam = (sort: Sort): number => Math.max(0, SEAM.indexOf(sort))

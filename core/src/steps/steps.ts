@@ -5,7 +5,7 @@ import { factsOf } from './facts.js'
 import { circles, gathered, ordered } from './graph.js'
 import { amountsAdded, minutesOf } from './minutes.js'
 import { REASONS } from './reasons.js'
-import { type Sort, rankOf, sortOf } from './sorts.js'
+import { type Sort, rankInSeam, rankOf, sortOf } from './sorts.js'
 import type { Before, Supply, Task, Touch, Why } from './task.js'
 import { tasksOf } from './tasks.js'
 
@@ -70,6 +70,9 @@ const COUNTED: readonly Sort[] = [
   'finish',
   'fold',
   'set',
+  'hang',
+  'washers',
+  'putIn',
   'punch',
   'split',
   'dye',
@@ -88,7 +91,11 @@ const COUNTED: readonly Sort[] = [
   'trim',
 ]
 
-function sentence(sort: Sort, rows: readonly Row[], copies: number): string {
+/** What is cut says what from. */
+const FROM: readonly Sort[] = ['rough', 'straps', 'cut']
+
+function sentence(tasks: readonly Task[], rows: readonly Row[], copies: number): string {
+  const { sort } = tasks[0]!
   const { verb, many } = sortOf(sort)
   const [only] = rows
   const count = countOf(rows, copies)
@@ -101,7 +108,8 @@ function sentence(sort: Sort, rows: readonly Row[], copies: number): string {
   const same = new Set(rows.map((r) => r.what))
   if (same.size === 1) return `${verb} ${count} × ${lowered([...same][0]!)}`
   const pair = rows.length === 2 && copies === 1 ? together(rows.map((r) => r.what)) : undefined
-  return pair ? `${verb} the ${lowered(pair)}` : `${verb} ${count} ${many}`
+  const from = FROM.includes(sort) ? ` from ${tasks[0]!.materials[0]!.what}` : ''
+  return pair ? `${verb} the ${lowered(pair)}` : `${verb} ${count} ${many}${from}`
 }
 /** “seam beside the fold, left” and “…, right” in one: “seam beside the fold, left and right”. */
 function together(names: readonly string[]): string | undefined {
@@ -137,7 +145,7 @@ function stepOf(tasks: readonly Task[], copies: number, { design }: Derived): St
   return {
     id,
     sort,
-    says: sentence(sort, rows, copies),
+    says: sentence(tasks, rows, copies),
     rows,
     tools: [...new Set(tasks.flatMap((t) => t.tools))],
     materials: suppliesOf(tasks, copies),
@@ -154,9 +162,11 @@ const LATE = 100
 function usualRank({ design, master }: Derived): (task: Task, index: number) => number {
   const straps = new Set((master.strapRuns ?? []).map((r) => r.panelId))
   const last = design.work.ways.straps === 'last'
+  const runs = new Map(master.joins.map((j, i) => [j.id, i]))
   return (task, index) =>
     rankOf(task.sort) +
-    index / 1e4 +
+    (runs.get(task.id.replace(/^(holes|glue|sew):/, '')) ?? index) / 1e4 +
+    rankInSeam(task.sort) / 1e6 +
     (last &&
     rankOf(task.sort) > rankOf('count') &&
     task.touches.length > 0 &&
