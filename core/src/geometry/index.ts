@@ -108,6 +108,7 @@ export {
   pathMoved,
   pointMoved,
   segmentMoved,
+  scaled,
   shift,
   turn,
 } from './transform.js'

@@ -23,6 +23,9 @@ export const turn = (angle: number): Move => {
 export const QUARTER_TURN: Move = { a: 0, b: 1, c: -1, d: 0, e: 0, f: 0 }
 /** Turned over about the upright line at x. */
 export const flipAbout = (x: number): Move => ({ ...STAY, a: -1, e: 2 * x })
+/** Everything so many times as large; mirrored where one is below nothing. */
+export const scaled = (x: number, y: number): Move => ({ ...STAY, a: x, d: y })
+
 /** Turned over about the level line at y. */
 export const flipAboutLevel = (y: number): Move => ({ ...STAY, d: -1, f: 2 * y })
 

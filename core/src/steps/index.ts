@@ -1,5 +1,6 @@
 export { type Facts, factsOf } from './facts.js'
 export { circles, ordered } from './graph.js'
+export { pictureAt, stepPicture } from './picture.js'
 export { REASONS } from './reasons.js'
 export { SORTS, type Sort, sortOf } from './sorts.js'
 export {

@@ -1,5 +1,6 @@
 export { isOurPdf } from './ours.js'
 export { writePlanPdf } from './plan.js'
+export { writeEveningsPdf, writeStepsPdf } from './work.js'
 export { writeCoupons } from './coupons.js'
 export type { FontFiles } from './fonts.js'
 

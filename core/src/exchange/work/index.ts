@@ -1,0 +1,2 @@
+export { planCsv, stepsCsv, supplySaid } from './csv.js'
+export { writeIcs } from './ics.js'
