@@ -48,7 +48,7 @@ export async function readText(file: string): Promise<string> {
 export interface ToWrite {
   readonly file: string
   readonly contents: string | Uint8Array
-  readonly format: Pick<Format, 'id' | 'isOurs'>
+  readonly format: { readonly id: string } & Pick<Format, 'isOurs'>
   /** The file that was read: never written over. */
   readonly input: string
   /** Whether a file that is not Drumlin's own may be written over. */

@@ -1,5 +1,6 @@
 import { FORMAT_IDS, type FormatId } from '@drumlin/core/exchange/formats'
 import { PAPERS as PAPER_SIZES, type PaperId } from '@drumlin/core/exchange/paper'
+import { type Hours, dayNumber, readHours } from '@drumlin/core/schedule'
 import { measureSentence, parseLength } from '@drumlin/core/measure'
 import { type Entry, type Input, entryMaybe, inputProblem } from '@drumlin/core/pocketbook'
 import { shortly, strictly } from './words.js'
@@ -11,6 +12,8 @@ export type Asked =
   | ReckonAsked
   | PackAsked
   | LayAskedWords
+  | StepsAsked
+  | PlanAsked
   | { readonly command: 'reckon list'; readonly json: boolean }
   | { readonly command: 'help' }
   | { readonly wrong: string }
@@ -56,6 +59,29 @@ export interface LayAskedWords {
   readonly effort: number | undefined
   readonly mirrored: boolean
   readonly paper: PaperId
+  readonly unit: 'mm' | 'in'
+  readonly replace: boolean
+}
+
+/** The order of work of a design for so many made together. */
+export interface StepsAsked {
+  readonly command: 'steps'
+  readonly file: string
+  readonly count: number
+  readonly json: boolean
+  readonly unit: 'mm' | 'in'
+}
+
+/** When each step of it is done. */
+export interface PlanAsked {
+  readonly command: 'plan'
+  readonly file: string
+  readonly count: number
+  readonly hours: Hours
+  /** The first day, `2027-03-28`. */
+  readonly from: string
+  readonly due: string | undefined
+  readonly ics: string | undefined
   readonly unit: 'mm' | 'in'
   readonly replace: boolean
 }
@@ -124,6 +150,8 @@ export function asked(argv: readonly string[]): Asked {
   if (command === 'reckon') return reckonAsked(rest)
   if (command === 'pack') return packAsked(rest)
   if (command === 'lay') return layAsked(rest)
+  if (command === 'steps') return stepsAsked(rest)
+  if (command === 'plan') return planAsked(rest)
   if (command !== 'derive' && command !== 'check' && command !== 'export')
     return wrong(`unknown command ${shortly(command)}`)
   const replace = command === 'export' && rest.includes('--replace')
@@ -188,6 +216,66 @@ function layAsked(argv: readonly string[]): Asked {
   }
 }
 
+/** No more are made at once. */
+const MOST_MADE = 200
+
+/** How many and in which unit; or why not. */
+function made(words: Words): { readonly count: number; readonly unit: 'mm' | 'in' } | string {
+  const { '--count': many = '1', '--unit': unit = 'mm' } = words.options
+  const count = strictly(many)
+  if (!(Number.isInteger(count) && count >= 1 && count <= MOST_MADE))
+    return `--count must be a whole number from 1 to ${MOST_MADE}, not ${shortly(many)}`
+  if (!UNITS.includes(unit as 'mm')) return `--unit must be one of ${UNITS.join(', ')}, not ${shortly(unit)}`
+  return { count, unit: unit as 'mm' | 'in' }
+}
+
+function stepsAsked(argv: readonly string[]): Asked {
+  const words = sorted(
+    argv.filter((w) => w !== '--json'),
+    ['--count', '--unit'],
+  )
+  if (typeof words === 'string') return wrong(words)
+  const file = one('steps', 'design file', words)
+  if (typeof file !== 'string') return file
+  const how = made(words)
+  return typeof how === 'string'
+    ? wrong(how)
+    : { command: 'steps', file, json: argv.includes('--json'), ...how }
+}
+
+function planAsked(argv: readonly string[]): Asked {
+  const words = sorted(
+    argv.filter((w) => w !== '--replace'),
+    ['--count', '--unit', '--hours', '--from', '--due', '--ics'],
+  )
+  if (typeof words === 'string') return wrong(words)
+  const file = one('plan', 'design file', words)
+  if (typeof file !== 'string') return file
+  const how = made(words)
+  if (typeof how === 'string') return wrong(how)
+  const { '--hours': written, '--from': from, '--due': due, '--ics': ics } = words.options
+  if (written === undefined) return wrong('plan needs --hours "Mon-Fri 20:00-22:30, Sat 9:00-13:00"')
+  const read = readHours(written)
+  if (!read.ok) return wrong(`--hours: ${read.why}`)
+  if (from === undefined) return wrong('plan needs --from DATE, a day such as 2027-03-28')
+  for (const [name, day] of [
+    ['--from', from],
+    ['--due', due],
+  ] as const)
+    if (day !== undefined && dayNumber(day) === undefined)
+      return wrong(`${name} must be a day such as 2027-03-28, not ${shortly(day)}`)
+  return {
+    command: 'plan',
+    file,
+    hours: read.hours,
+    from,
+    due,
+    ics,
+    replace: argv.includes('--replace'),
+    ...how,
+  }
+}
+
 /** Reads one number for an input: lengths as makers write them, everything else plain. */
 function inputValue(input: Input, text: string): number | string {
   const length = input.unit === 'mm' ? parseLength(text) : undefined
@@ -236,4 +324,7 @@ drumlin pack FILE [--seconds N] [--seed N]           pieces on the shortest stri
 drumlin lay FILE… --out PLAN.pdf|svg|dxf|json        designs laid out on hides; exit 1 where something has no place
                [--hide FILE] [--effort N]            a hide, a list of them or a stores file; rounds of work
                [--mirrored] [--paper …] [--unit …] [--replace]
+drumlin steps FILE [--count N] [--unit …] [--json]   the order of work, with last calls
+drumlin plan FILE --hours "Mon-Fri 20:00-22:30" --from DATE [--count N]   which step on which evening
+               [--due DATE] [--ics OUT] [--unit …] [--replace]   exit 1 where it is not done by then
 `

@@ -15,6 +15,7 @@ import {
   type ReckonAsked,
   asked,
 } from './options.js'
+import { planTold, stepsTold } from './work.js'
 import { lay } from './lay.js'
 import { pack } from './pack.js'
 import type { Result } from './result.js'
@@ -134,6 +135,8 @@ async function done(argv: readonly string[]): Promise<Result> {
   const file = await opened(words.file)
   if ('error' in file) return failed(file.error)
   if (words.command === 'export') return exported(file.derived, words)
+  if (words.command === 'steps') return stepsTold(file.derived, words)
+  if (words.command === 'plan') return planTold(file.derived, words)
   if (words.command === 'derive')
     return { code: 0, out: `${JSON.stringify(summary(file.derived), null, 2)}\n` }
   return checked(file.derived)

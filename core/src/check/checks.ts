@@ -20,6 +20,7 @@ import { holeNearStep } from './holeNearStep.js'
 import { holesMeet } from './holesMeet.js'
 import { liesBadly } from './liesBadly.js'
 import { marginTooSmall } from './marginTooSmall.js'
+import { hardwareNoOrder, workNoOrder } from './noOrder.js'
 import { noRoom } from './noRoom.js'
 import { noTrim } from './noTrim.js'
 import { pitchOff } from './pitchOff.js'
@@ -78,6 +79,8 @@ const ALL = [
   strapTooLong,
   liesBadly,
   noPlaceOnHide,
+  hardwareNoOrder,
+  workNoOrder,
   hangsLevel,
   wishGone,
 ] as const

@@ -8,7 +8,7 @@ import type { Iron, Thread } from '../stores/index.js'
 export type Rank = 'stop' | 'look' | 'tip'
 
 /** Where a finding is settled: a screen that counts and shows it besides the Draft, which shows all. */
-export type Screen = 'brief' | 'seams' | 'relief' | 'fittings' | 'round' | 'hide'
+export type Screen = 'brief' | 'seams' | 'relief' | 'fittings' | 'round' | 'hide' | 'make'
 
 /** A place on a piece, in the piece's own coordinates. */
 export interface Place {

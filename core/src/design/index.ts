@@ -59,3 +59,4 @@ export {
   unsplitRuns,
   wishRuns,
 } from './sewingEdits.js'
+export { orderSteps, usualOrder } from './workEdits.js'

@@ -96,7 +96,8 @@ function handworkOf({ master, edges, runs }: Made) {
     pleats: each((w) => sum(w.treatments.map((t) => t.count))),
     joins: master.joins.filter((j) => j.glue.length > 0).length,
     coated: sum(glued.map((g) => g.length)),
-    runs: sum(runs.map((r) => r.times)),
+    // What goes on with another run's thread needs no threading up.
+    runs: sum(runs.map((r) => (r.join.onward ? 0 : r.times))),
     blows: sum(runs.map((r) => r.times * punchBlows(r))),
     corners: sum(runs.map((r) => r.times * cornersOf(r))),
     stitches: sum(runs.filter((r) => r.ways.holes !== 'machine').map((r) => r.times * r.stitches)),

@@ -105,7 +105,7 @@ function added(supplies: readonly Supply[]): Supply[] {
 }
 
 export const timesOf = ({ from, to }: Pick<Placed, 'from' | 'to'>): string =>
-  `${clock(minuteAt(from))}–${clock(minuteAt(to - 1e-6))}`
+  `${clock(minuteAt(from))}–${clock(minuteAt(to) === 0 ? 1440 : minuteAt(to))}`
 
 /** Steps that a later draft of the design has, has no more, or does otherwise. */
 export function changedSince(

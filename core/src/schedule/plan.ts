@@ -67,17 +67,24 @@ function opened(todos: readonly ToDo[], from: number): Open[] {
   let index = 0
   return todos.flatMap((todo) => {
     const known = new Map<string, Open>()
-    for (const work of todo.works)
+    for (const asked of todo.works) {
+      // Whole minutes, as a clock tells them.
+      const work = {
+        ...asked,
+        minutes: Math.max(1, Math.ceil(asked.minutes - 1e-9)),
+        wait: Math.ceil(asked.wait),
+      }
       known.set(work.id, {
         todo,
         work,
         index: index++,
         left: work.minutes,
         waits: 0,
-        ready: Math.max(from, work.notBefore ?? from),
+        ready: Math.ceil(Math.max(from, work.notBefore ?? from)),
         then: [],
         tail: 0,
       })
+    }
     for (const { first, then } of todo.links) {
       const [a, b] = [known.get(first), known.get(then)]
       if (!a || !b) continue
@@ -125,7 +132,7 @@ function pass(todos: readonly ToDo[], hours: Hours, from: number, rule: Rule): P
       const until = Math.min(sitting.to, now + one.left)
       const comesFrom = one.left < one.work.minutes
       one.left -= until - now
-      const goesOn = one.left > 1e-9
+      const goesOn = one.left > 0
       placed.push({ todo: one.todo.id, work: one.work.id, from: now, to: until, goesOn, comesFrom })
       now = until
       if (!goesOn) finish(one, now)
@@ -145,7 +152,7 @@ function next(open: ReadonlySet<Open>, now: number, end: number, rule: Rule): Op
   for (const one of open) {
     if (one.ready > now) continue
     const room = end - now
-    if (one.work.whole ? one.left > room + 1e-9 : room < Math.min(LEAST, one.left)) continue
+    if (one.work.whole ? one.left > room : room < Math.min(LEAST, one.left)) continue
     const begun = one.left < one.work.minutes
     if (begun) return one
     if (!best || rule(one, best) < 0) best = one
@@ -170,7 +177,8 @@ function worth(plan: Plan, todos: readonly ToDo[]): readonly number[] {
  * When each step is done: never two at once, none before what it waits for, nothing begun that must not be parted and
  * would not end. The maker's own order is kept unless another rule brings everything in sooner. Looks `AHEAD` days.
  */
-export function plan(todos: readonly ToDo[], hours: Hours, from: number): Plan {
+export function plan(todos: readonly ToDo[], hours: Hours, since: number): Plan {
+  const from = Math.ceil(since)
   let best = pass(todos, hours, from, inOrder)
   for (const rule of [longestTail, waitsFirst]) {
     const other = pass(todos, hours, from, rule)

@@ -13,6 +13,8 @@ export interface Asking {
   /** First, then, and why. */
   readonly say: (first: string, then: string, why: Why) => void
   /** Ids of tasks that touch a piece, of some sorts. */
+  /** All that has to come after any of these already: a custom gives way where something that lies there says otherwise. */
+  readonly afterAny: (ids: readonly string[]) => ReadonlySet<string>
   readonly on: (panelId: string, sorts: readonly Task['sort'][]) => readonly string[]
 }
 
@@ -192,8 +194,19 @@ export function mountedLast({ facts, say, on }: Asking): void {
 const closesSomething = (run: Facts['closing'][number], part: Part, facts: Facts): boolean =>
   run.join.closes === true || closesHalf(run, facts) || (part.mounted && holds(run.join))
 
+/** Reached only while the body is open; but what lies over a closing seam can't be sewn before it. */
+function beforeClosing(
+  { facts, say, afterAny }: Pick<Asking, 'facts' | 'say' | 'afterAny'>,
+  first: string,
+  closing: string,
+): void {
+  const seams = seamOf(closing, facts)
+  if (afterAny(seams).has(first)) return
+  for (const seam of seams) say(first, seam, 'closed')
+}
+
 /** Hardware before what covers its back and before the body is shut; after what it goes through. */
-export function hardwareInTime({ facts, say }: Asking): void {
+export function hardwareInTime({ facts, say, afterAny }: Asking): void {
   const { fittings, runs, works } = facts.derived
   const names = new Map((works[0]?.sheets ?? []).map((s) => [s.sheet.name, s.sheet.id]))
   for (const { fitting, coveredBy } of fittings) {
@@ -207,7 +220,7 @@ export function hardwareInTime({ facts, say }: Asking): void {
         for (const seam of seamOf(join.id, facts)) say(id, seam, 'hardware')
     }
     if (!fitting.after)
-      for (const run of facts.closing) for (const seam of seamOf(run.join.id, facts)) say(id, seam, 'closed')
+      for (const run of facts.closing) beforeClosing({ facts, say, afterAny }, id, run.join.id)
   }
 }
 
@@ -253,7 +266,7 @@ function laidBetween(part: Part, { facts, say }: Pick<Asking, 'facts' | 'say'>):
 }
 
 /** What is sewn onto a body comes before it is shut; what is sewn inside out before it is turned; the last things last. */
-export function closedLast({ facts, tasks, say }: Asking): void {
+export function closedLast({ facts, tasks, say, afterAny }: Asking): void {
   const { runs } = facts.derived
   const closing = new Set(facts.closing.map((r) => r.join.id))
   const body = new Set(facts.closing.flatMap((r) => facts.panelsOf(r.join)))
@@ -261,7 +274,7 @@ export function closedLast({ facts, tasks, say }: Asking): void {
     (r) => !closing.has(r.join.id) && facts.panelsOf(r.join).some((id) => body.has(id)),
   ))
     for (const close of closing)
-      for (const later of seamOf(close, facts)) say(`sew:${run.join.id}`, later, 'closed')
+      beforeClosing({ facts, say, afterAny }, `sew:${run.join.id}`, close)
   for (const run of runs.filter((r) => r.join.hidden && r.join.closes))
     say(`sew:${run.join.id}`, 'turn-out', 'inside')
   for (const part of facts.parts.filter((p) => p.loose)) laidBetween(part, { facts, say })

@@ -80,8 +80,10 @@ export function factsOf(derived: Derived, unit: LengthUnit): Facts {
       .filter((f) => !f.fitting.held)
       .flatMap((f) => [f.fitting.sheet, ...f.fitting.through.map((t) => t.sheet)].map(panelOfSheet)),
   )
+  const carrier = derived.master.layups[0]?.carrier
   const isLoose = (panel: Panel): boolean =>
     many &&
+    panel.id !== carrier &&
     !panel.behind &&
     !fitted.has(panel.id) &&
     !derived.master.joins.some((j) => holds(j) && panelsOf(j).length > 1 && panelsOf(j).includes(panel.id)) &&
@@ -177,9 +179,8 @@ function edgesOfJoin(
 /** A seam no farther from an edge goes with it, mm. */
 const SEAM_NEAR = 9
 
-/** A line of sewing beside an edge that lies on the edge of something else it is sewn to. */
+/** A seam beside an edge that lies on the edge of something else it is sewn to. */
 function meets(run: Run, part: Pick<Part, 'laid'>, path: Path, among: readonly LaidSheet[]): boolean {
-  if (run.join.course.type !== 'line') return false
   const near = (border: Path, places: readonly Point[]): boolean =>
     places.every((p) => pathNearest(border, p).distance < SEAM_NEAR)
   return part.laid

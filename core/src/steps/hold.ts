@@ -19,8 +19,7 @@ function sideOf(run: Run, part: Part, fold: Panel['folds'][number]): number {
   if (!hole || !own) return 0
   const at = pointMoved(hole.at, own.toSheet)
   const [dx, dy] = [fold.to.x - fold.from.x, fold.to.y - fold.from.y]
-  // Folds run across the bend from one of its borders to the other: which half of the middle counts.
-  return Math.sign((at.x - (fold.from.x + dx / 2)) * dx + (at.y - (fold.from.y + dy / 2)) * dy)
+  return Math.sign((at.x - fold.from.x) * dy - (at.y - fold.from.y) * dx)
 }
 
 /**

@@ -12,6 +12,7 @@ export {
   type Steps,
   against,
   lastCalls,
+  noOrder,
   stepsOf,
 } from './steps.js'
 export type { Before, Supply, Task, Touch, Why } from './task.js'

@@ -24,7 +24,7 @@ export function thinning(facts: Facts): Task[] {
             .slice(0, 1)
             .map((t) => t.tool),
         )
-    const skive = (key: string, name: string, length: number, depth: number): Task =>
+    const skive = (key: string, name: string, length: number, depth: number, strips = 1): Task =>
       task({
         id: `skive:${key}`,
         sort: 'skive',
@@ -32,7 +32,7 @@ export function thinning(facts: Facts): Task[] {
         times: panel.count,
         touches: [{ panelId: panel.id, skive: key }],
         // A deeper skive takes as long as a longer one.
-        amount: { ...amount, length: panel.count * length * (1 + depth) },
+        amount: { count: panel.count * strips, length: panel.count * length * (1 + depth) },
         tools: tools(key),
       })
     const full = work.stock?.thickness ?? 0
@@ -62,7 +62,7 @@ export function thinning(facts: Facts): Task[] {
         .flatMap((b) => {
           const length = b.areas.reduce((sum, a) => sum + bandLength(a.outline), 0)
           const depth = Math.max(0, full - Math.min(b.start, b.end))
-          if (!b.hollow) return depth > 0.01 ? [skive(b.key, b.name, length, depth)] : []
+          if (!b.hollow) return depth > 0.01 ? [skive(b.key, b.name, length, depth, b.areas.length)] : []
           return [
             task({
               id: `groove:${b.key}`,
@@ -148,7 +148,7 @@ export function finishing(facts: Facts): Task[] {
     part.edges.map((plan) => {
       const first = firstOf(plan.edges)
       const finish = finishOf(first.fate)
-      const before = plan.when === 'before' && plan.own.length === 0
+      const before = plan.when === 'before'
       return task({
         id: `edge:${part.panel.id}:${first.id}`,
         sort: before ? 'edge' : 'finish',
@@ -251,7 +251,7 @@ const folding = ({ panel }: Part): Task[] =>
           id: `fold:${panel.id}`,
           sort: 'fold',
           what: panel.name,
-          times: panel.count * panel.folds.length,
+          times: panel.count,
           touches: [{ panelId: panel.id }],
           amount: { count: panel.count * panel.folds.length },
           tools: ['bone folder'],

@@ -1,6 +1,6 @@
 import type { Derived } from '../derived/index.js'
 import type { LengthUnit } from '../measure/index.js'
-import type { Reckoned } from '../working/index.js'
+import { type Reckoned, remembered } from '../working/index.js'
 import { factsOf } from './facts.js'
 import { circles, gathered, ordered } from './graph.js'
 import { amountsAdded, minutesOf } from './minutes.js'
@@ -99,11 +99,10 @@ function sentence(tasks: readonly Task[], rows: readonly Row[], copies: number):
   const { verb, many } = sortOf(sort)
   const [only] = rows
   const count = countOf(rows, copies)
+  if (sort === 'fit' || sort === 'note') return `${verb} ${only!.what}`
   if (rows.length === 1 && only) {
     const several = COUNTED.includes(sort) && count > 1
-    return `${verb} ${several ? `${count} × ` : 'the '}${lowered(only.what)}`
-      .replace('the it', 'it')
-      .replace('the the ', 'the ')
+    return `${verb} ${several ? `${count} × ` : 'the '}${lowered(only.what)}`.replace('the the ', 'the ')
   }
   const same = new Set(rows.map((r) => r.what))
   if (same.size === 1) return `${verb} ${count} × ${lowered([...same][0]!)}`
@@ -189,15 +188,32 @@ function reasonsOf(before: readonly Before[], home: ReadonlyMap<string, string>)
   return [...found.values()]
 }
 
+/** What can’t be done in any order; asked without working out all else, and once for a design. */
+export const noOrder = remembered((derived: Derived): readonly Circle[] => {
+  const { tasks, before } = tasksOf(factsOf(derived, 'mm'))
+  return circlesOf(tasks, before)
+})
+
+function circlesOf(tasks: readonly Task[], before: readonly Before[]): Circle[] {
+  const round = circles(
+    tasks.map((t) => t.id),
+    before,
+  )
+  return round.map((among) => ({
+    tasks: tasks.filter((t) => among.includes(t.id)),
+    pairs: before.filter((b) => among.includes(b.first) && among.includes(b.then)),
+  }))
+}
+
 /** Every step of a design for so many things made together, in order, with all reasons for it. */
 export function stepsOf(derived: Derived, copies = 1, unit: LengthUnit = 'mm'): Steps {
   const { tasks, before } = tasksOf(factsOf(derived, unit))
   const ids = tasks.map((t) => t.id)
   const byId = new Map(tasks.map((t) => [t.id, t]))
-  const round = circles(ids, before)
+  const round = circlesOf(tasks, before)
   const usual = usualRank(derived)
   const ranks = new Map(tasks.map((t, i) => [t.id, usual(t, i)]))
-  const open = before.filter((b) => !round.some((c) => c.includes(b.first) && c.includes(b.then)))
+  const open = before.filter((b) => !round.some((c) => c.pairs.includes(b)))
   const order = ordered(ids, open, (id) => ranks.get(id)!)
   const home = gathered(order, open, (id) => byId.get(id)!.group)
   const members = new Map<string, Task[]>()
@@ -207,10 +223,7 @@ export function stepsOf(derived: Derived, copies = 1, unit: LengthUnit = 'mm'): 
   return {
     steps: inOrder(steps, reasons, derived.design.work, (id) => ranks.get(id)!),
     reasons,
-    circles: round.map((among) => ({
-      tasks: among.map((id) => byId.get(id)!),
-      pairs: before.filter((b) => among.includes(b.first) && among.includes(b.then)),
-    })),
+    circles: round,
   }
 }
 
@@ -257,13 +270,22 @@ export interface LastCall {
   readonly why: Why
 }
 
-/** What can’t be reached, or not be done well, any more once a step is done: asked for before it begins. */
+const reachOf = (r: Reason): Why | undefined => r.pairs.find((p) => REASONS[p.why].reach)?.why
+
+/**
+ * What can’t be reached, or not be done well, any more once a step is done: asked for before it begins. Each thing is
+ * asked for once, before the first step in the order that puts it out of reach.
+ */
 export function lastCalls(step: string, { steps, reasons }: Pick<Steps, 'steps' | 'reasons'>): LastCall[] {
-  return reasons
-    .filter((r) => r.then === step)
-    .flatMap((r) => {
-      const why = r.pairs.find((p) => REASONS[p.why].reach)?.why
-      const first = steps.find((s) => s.id === r.first)
-      return why && first ? [{ step: first.id, what: first.says, why }] : []
-    })
+  const place = new Map(steps.map((s, i) => [s.id, i]))
+  const closes = new Map<string, Reason>()
+  for (const r of reasons) {
+    if (!reachOf(r)) continue
+    const before = closes.get(r.first)
+    if (!before || place.get(r.then)! < place.get(before.then)!) closes.set(r.first, r)
+  }
+  return steps.flatMap((s) => {
+    const r = closes.get(s.id)
+    return r?.then === step ? [{ step: s.id, what: s.says, why: reachOf(r)! }] : []
+  })
 }

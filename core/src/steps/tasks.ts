@@ -63,6 +63,18 @@ export function tasksOf(facts: Facts): Tasks {
       if (first !== then && known.has(first) && known.has(then) && !before.has(key))
         before.set(key, { first, then, why })
     },
+    afterAny: (ids) => {
+      const next = new Map<string, string[]>()
+      for (const { first, then } of before.values()) next.set(first, [...(next.get(first) ?? []), then])
+      const seen = new Set<string>()
+      const open = [...ids]
+      for (let id = open.pop(); id !== undefined; id = open.pop()) {
+        if (seen.has(id)) continue
+        seen.add(id)
+        open.push(...(next.get(id) ?? []))
+      }
+      return seen
+    },
     on: (panelId, sorts) =>
       (touching.get(panelId) ?? []).filter((t) => sorts.includes(t.sort)).map((t) => t.id),
   }

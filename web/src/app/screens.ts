@@ -84,6 +84,15 @@ export const SCREENS: readonly Screen[] = [
     component: () => import('../hide/HideView.vue'),
   },
   {
+    name: 'make',
+    path: '/job/:id/make',
+    label: 'Make',
+    of: 'trail',
+    words: 'order of work steps last calls evenings plan schedule calendar making how long',
+    settles: 'make',
+    component: () => import('../make/MakeView.vue'),
+  },
+  {
     name: 'what-if',
     path: '/job/:id/what-if',
     label: 'What if',
@@ -114,6 +123,14 @@ export const SCREENS: readonly Screen[] = [
     of: 'house',
     words: 'stock leather thread irons machines hardware glue',
     component: () => import('../stores/StoresView.vue'),
+  },
+  {
+    name: 'bench',
+    path: '/bench/:making?',
+    label: 'Bench',
+    of: 'house',
+    words: 'step by step timers clock notes photographs making',
+    component: () => import('../bench/BenchView.vue'),
   },
   {
     name: 'pocket-book',

@@ -1,6 +1,7 @@
 import type { Design } from '@drumlin/core/design'
 import type { Format, FormatId } from '@drumlin/core/exchange/formats'
 import type { PaperId } from '@drumlin/core/exchange/paper'
+import type { Evening } from '@drumlin/core/makings'
 import type { LengthUnit } from '@drumlin/core/measure'
 import type { Iron, Leather } from '@drumlin/core/stores'
 import { askOnce } from '../workers/ask.js'
@@ -93,4 +94,29 @@ export async function saveCoupons(
 ): Promise<void> {
   const bytes = await written({ leather, iron, paper, unit, date: today() }, signal)
   keep(bytes, 'application/pdf', `test-pieces-${fileName(leather.name)}.pdf`)
+}
+
+const WORK_TYPES = { pdf: 'application/pdf', csv: 'text/csv', ics: 'text/calendar' } as const
+type OnPaper = { readonly unit: LengthUnit; readonly paper: PaperId }
+
+/** The order of work of a design. */
+export async function saveSteps(
+  design: Design,
+  as: 'pdf' | 'csv',
+  { unit, paper }: OnPaper,
+  signal: AbortSignal,
+): Promise<void> {
+  const contents = await written({ design, steps: as, paper, unit, date: today() }, signal)
+  keep(contents, WORK_TYPES[as], `${fileName(design.name)}-steps.${as}`)
+}
+
+/** Evenings at the bench. */
+export async function saveEvenings(
+  evenings: readonly Evening[],
+  as: 'pdf' | 'csv' | 'ics',
+  { unit, paper }: OnPaper,
+  signal: AbortSignal,
+): Promise<void> {
+  const asked = { evenings, as, at: Date.now(), paper, unit, date: today() } as const
+  keep(await written(asked, signal), WORK_TYPES[as], `evenings-${today()}.${as}`)
 }

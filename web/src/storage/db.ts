@@ -1,5 +1,6 @@
 import type { Design, Edit } from '@drumlin/core/design'
 import type { Card } from '@drumlin/core/overview'
+import type { Making } from '@drumlin/core/makings'
 import type { Stores } from '@drumlin/core/stores'
 import { type DBSchema, type IDBPDatabase, openDB } from 'idb'
 import { reasonOf } from '../app/reason.js'
@@ -47,7 +48,18 @@ export interface CardRecord {
   readonly card: Card
 }
 
+/** A photograph taken at a step. */
+export interface PhotoRecord {
+  readonly id: string
+  readonly making: string
+  readonly step: string
+  readonly taken: number
+  readonly picture: Blob
+}
+
 interface Schema extends DBSchema {
+  makings: { key: string; value: Making }
+  photos: { key: string; value: PhotoRecord; indexes: { making: string } }
   drafts: { key: [string, number]; value: DraftRecord }
   jobs: { key: string; value: JobRecord }
   edits: { key: [string, number]; value: EditRecord }
@@ -59,7 +71,7 @@ interface Schema extends DBSchema {
 export type Database = IDBPDatabase<Schema>
 
 /** The form of what is kept. A page that knows only lower ones gives way. */
-const FORM = 3
+const FORM = 4
 /** How long opening is waited for before the page says so, ms. */
 const SILENT_AFTER = 5000
 
@@ -108,6 +120,10 @@ function laidOut(db: IDBPDatabase<Schema>, before: number): void {
   }
   if (before < 2) db.createObjectStore('drafts', { keyPath: ['jobId', 'seq'] })
   if (before < 3) db.createObjectStore('cards', { keyPath: 'id' })
+  if (before < 4) {
+    db.createObjectStore('makings', { keyPath: 'id' })
+    db.createObjectStore('photos', { keyPath: 'id' }).createIndex('making', 'making')
+  }
 }
 
 function lost(now: StorageState): void {

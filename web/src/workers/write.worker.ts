@@ -2,7 +2,10 @@ import { derive } from '@drumlin/core/derived'
 import type { Design } from '@drumlin/core/design'
 import { type FormatId, formatOf } from '@drumlin/core/exchange/formats'
 import type { PaperId } from '@drumlin/core/exchange/paper'
-import { writeCoupons, writePlanPdf } from '@drumlin/core/exchange/pdf'
+import { writeCoupons, writeEveningsPdf, writePlanPdf, writeStepsPdf } from '@drumlin/core/exchange/pdf'
+import { planCsv, stepsCsv, writeIcs } from '@drumlin/core/exchange/work'
+import type { Evening } from '@drumlin/core/makings'
+import { stepsOf } from '@drumlin/core/steps'
 import { writePlanDxf, writePlanSvg } from '@drumlin/core/exchange/plan'
 import type { LengthUnit } from '@drumlin/core/measure'
 import type { Iron, Leather } from '@drumlin/core/stores'
@@ -15,7 +18,7 @@ export interface PlanWanted {
   readonly mirrored: boolean
 }
 
-/** A design in one of the formats, its cutting plan, or the test pieces of a leather as a PDF. */
+/** A design in one of the formats, its cutting plan, its order of work, the test pieces of a leather, or evenings at the bench. */
 export type WriteAsked = {
   readonly paper: PaperId
   readonly unit: LengthUnit
@@ -24,6 +27,8 @@ export type WriteAsked = {
   | { readonly design: Design; readonly format: FormatId }
   | { readonly design: Design; readonly plan: PlanWanted }
   | { readonly leather: Leather; readonly iron: Iron }
+  | { readonly design: Design; readonly steps: 'pdf' | 'csv' }
+  | { readonly evenings: readonly Evening[]; readonly as: 'pdf' | 'csv' | 'ics'; readonly at: number }
 )
 
 answering(async (asked: WriteAsked) => {
@@ -34,6 +39,18 @@ answering(async (asked: WriteAsked) => {
     if (as === 'svg') return writePlanSvg(derived, mirrored)
     if (as === 'dxf') return writePlanDxf(derived, mirrored)
     return writePlanPdf(derived, { paper, unit, date, fonts: await pdfFonts(), mirrored })
+  }
+  if ('evenings' in asked) {
+    const { evenings, as, at } = asked
+    if (as === 'csv') return planCsv(evenings)
+    if (as === 'ics') return writeIcs(evenings, unit, at)
+    return writeEveningsPdf('Evenings at the bench', evenings, { paper, unit, date, fonts: await pdfFonts() })
+  }
+  if ('steps' in asked) {
+    const derived = derive(asked.design)
+    const steps = stepsOf(derived, 1, unit)
+    if (asked.steps === 'csv') return stepsCsv(steps, unit)
+    return writeStepsPdf(derived, steps, 1, { paper, unit, date, fonts: await pdfFonts() })
   }
   if ('format' in asked)
     return formatOf(asked.format).write(derive(asked.design), { paper, unit, date, fonts: pdfFonts })

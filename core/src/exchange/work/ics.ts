@@ -27,11 +27,10 @@ function described(evening: Evening, unit: LengthUnit): string {
 /** One event an evening as iCalendar (RFC 5545), at local times. Throws where the writer refuses. `at` is when it was written, ms. */
 export function writeIcs(evenings: readonly Evening[], unit: LengthUnit, at: number): string {
   const events = evenings.map((evening): EventAttributes => {
-    const end = minuteAt(evening.to - 1e-6)
+    const end = minuteAt(evening.to) === 0 ? 1439 : minuteAt(evening.to)
     const names = [...new Set(evening.items.map((i) => i.making.design.name))]
     return {
       uid: `${evening.day}-${minuteAt(evening.from)}@drumlin`,
-      timestamp: at,
       productId: 'drumlin',
       title: `At the bench: ${names.join(', ')}`,
       description: described(evening, unit),
@@ -44,6 +43,8 @@ export function writeIcs(evenings: readonly Evening[], unit: LengthUnit, at: num
     }
   })
   const { error, value } = createEvents(events)
-  if (error || value === undefined) throw new Error(`the calendar could not be written: ${String(error)}`)
-  return value
+  if (error || !value) throw new Error(`the calendar could not be written: ${String(error)}`)
+  // The package stamps each event with its own clock; the same plan is the same file.
+  const stamp = new Date(at).toISOString().replace(/[-:]|\.\d{3}/g, '')
+  return value.replace(/^DTSTAMP:.*$/gm, `DTSTAMP:${stamp}`)
 }

@@ -1,0 +1,159 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { supplySaid } from '@drumlin/core/exchange/work'
+import { type Evening, type EveningItem, timesOf } from '@drumlin/core/makings'
+import { dayAt, dayNumber, dayOf, hoursWritten } from '@drumlin/core/schedule'
+import { useSettings } from '../app/settings.js'
+import NameField from '../sentence/NameField.vue'
+import PlanChart from './PlanChart.vue'
+import { useMakings } from './makings.js'
+import type { Planning } from './planning.js'
+import { daySaid, minutesSaid } from './words.js'
+
+/** Evening by evening: what, when, what to lay out and what has to be in the house. */
+const props = defineProps<{ planning: Planning }>()
+const settings = useSettings()
+const makings = useMakings()
+const shown = computed(() => props.planning.shown.value)
+const many = computed(() => new Set(shown.value.flatMap((e) => e.items.map((i) => i.making.id))).size > 1)
+const ends = computed(() =>
+  props.planning.open.value.map(({ making }) => {
+    const end = props.planning.plan.value?.done[making.id]
+    const name = `${making.count} × ${making.design.name}`
+    if (end === undefined) return `${name} does not come to an end within these hours.`
+    const due = making.due === undefined ? undefined : dayNumber(making.due)
+    const day = dayNumber(dayAt(end))!
+    const slack =
+      due === undefined
+        ? ''
+        : due >= day
+          ? `, ${due - day} days before it is due`
+          : `, ${day - due} days too late`
+    return `${name} is done on ${daySaid(dayAt(end))}${slack}.`
+  }),
+)
+const tooLong = computed(() =>
+  (props.planning.plan.value?.tooLong ?? []).map(({ todo, work, minutes }) => {
+    const step = makings.planned.find((m) => m.making.id === todo)?.steps.steps.find((s) => s.id === work)
+    return `${step?.says ?? work} takes ${minutesSaid(minutes)} in one go, and no sitting is that long.`
+  }),
+)
+/** Put off to the day after this evening, or taken up again when it comes. */
+function later(item: EveningItem, evening: Evening): void {
+  const day = dayOf(dayNumber(evening.day)! + 1)
+  void makings.change(item.making.id, (m) => ({ ...m, notBefore: { ...m.notBefore, [item.work]: day } }))
+}
+const putOff = (item: EveningItem): boolean => item.making.notBefore[item.work] !== undefined
+function soon(item: EveningItem): void {
+  void makings.change(item.making.id, (m) => {
+    const { [item.work]: _, ...notBefore } = m.notBefore
+    return { ...m, notBefore }
+  })
+}
+</script>
+
+<template>
+  <div class="evenings">
+    <p class="sentence">
+      At the bench
+      <NameField
+        :value="hoursWritten(makings.hours)"
+        label="hours at the bench"
+        :max="200"
+        :invalid="planning.hoursWrong.value !== ''"
+        @change="planning.writeHours"
+      />.
+    </p>
+    <p v-if="planning.hoursWrong.value" role="alert" class="wrong">{{ planning.hoursWrong.value }}</p>
+    <p v-if="planning.failed.value" role="alert" class="wrong">
+      The evenings could not be planned: {{ planning.failed.value }}.
+    </p>
+    <p v-if="planning.open.value.length === 0">
+      Nothing is being made: “Make it” says how many and by when, and the evenings follow.
+    </p>
+    <template v-else>
+      <ul class="ends">
+        <li v-for="e in ends" :key="e">{{ e }}</li>
+        <li v-for="t in tooLong" :key="t" class="wrong">{{ t }}</li>
+      </ul>
+      <PlanChart v-if="shown.length > 0" :evenings="shown.slice(0, 40)" />
+      <section v-for="e in shown" :key="e.day" class="evening" :aria-label="daySaid(e.day)">
+        <h2>{{ daySaid(e.day) }}, {{ timesOf(e) }}</h2>
+        <ol>
+          <li v-for="i in e.items" :key="`${i.todo} ${i.work} ${i.from}`">
+            <span class="time">{{ timesOf(i) }}</span>
+            <span class="what"
+              >{{ i.step.says }}{{ i.goesOn ? ', goes on' : ''
+              }}{{ many ? ` (${i.making.design.name})` : '' }}</span
+            >
+            <v-btn
+              v-if="putOff(i)"
+              variant="plain"
+              class="link"
+              :aria-label="`Sooner: ${i.step.says}`"
+              @click="soon(i)"
+              >sooner</v-btn
+            >
+            <v-btn
+              v-else
+              variant="plain"
+              class="link"
+              :aria-label="`Not this evening: ${i.step.says}`"
+              @click="later(i, e)"
+              >not this evening</v-btn
+            >
+          </li>
+        </ol>
+        <p><span class="quiet">Lay out:</span> {{ e.tools.join(', ') }}</p>
+        <p>
+          <span class="quiet">Have ready:</span>
+          {{ e.supplies.map((s) => supplySaid(s, settings.unit)).join(', ') }}
+        </p>
+        <p v-for="w in e.waits" :key="w.says">
+          <span class="quiet">Left to itself:</span> {{ w.says }}, {{ minutesSaid(w.minutes) }}
+        </p>
+      </section>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.evenings {
+  padding: 12px 20px 30px;
+  overflow-y: auto;
+  flex: 1;
+}
+.evening {
+  border-top: 1px solid var(--hairline);
+  padding: 8px 0;
+}
+h2 {
+  font-size: 16px;
+}
+ol {
+  list-style: none;
+  padding: 0;
+  margin: 4px 0;
+}
+ol li {
+  display: flex;
+  gap: 10px;
+  align-items: baseline;
+}
+.time {
+  font-family: var(--mono);
+  white-space: nowrap;
+}
+.what {
+  flex: 1;
+}
+.ends {
+  padding-left: 16px;
+}
+.quiet {
+  color: var(--quiet);
+}
+.wrong {
+  color: var(--rowan);
+}
+</style>

@@ -1,0 +1,107 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { useRouter } from 'vue-router'
+import { changedSince } from '@drumlin/core/makings'
+import type { Steps } from '@drumlin/core/steps'
+import { useJob } from '../job/job.js'
+import MeasureField from '../sentence/MeasureField.vue'
+import { useTrouble } from '../app/trouble.js'
+import { useMakings } from './makings.js'
+import { countSaid, daySaid } from './words.js'
+
+/** “Make it”: how many, for whom, by when; and what is being made of this job already. */
+const props = defineProps<{ steps: Steps | undefined }>()
+const job = useJob()
+const makings = useMakings()
+const trouble = useTrouble()
+const router = useRouter()
+const [count, forWhom, due] = [ref(1), ref(''), ref('')]
+const mine = computed(() => makings.all.filter((m) => m.job === job.design?.id))
+const doneOf = (id: string): number =>
+  Object.values(makings.all.find((m) => m.id === id)?.steps ?? {}).filter((s) => s.done).length
+const stepsOf = (id: string): Steps | undefined => makings.worked.get(id)?.steps
+
+/** What the design as it is now would do otherwise than the draft that is being made. */
+function changed(id: string): string {
+  const frozen = stepsOf(id)
+  const making = makings.all.find((m) => m.id === id)
+  if (!frozen || !props.steps || !making || making.count !== 1) return ''
+  const { more, gone, other } = changedSince(frozen, props.steps)
+  const parts = [
+    more.length > 0 ? `${countSaid(more.length, 'step', 'steps')} more (${more[0]!.says} …)` : '',
+    gone.length > 0 ? `${gone.length} fewer (${gone[0]!.says} …)` : '',
+    other.length > 0 ? `${other.length} otherwise (${other[0]!.says} …)` : '',
+  ].filter(Boolean)
+  return parts.length > 0 ? `The design has changed since: ${parts.join(', ')}.` : ''
+}
+async function make(): Promise<void> {
+  const { design } = job
+  if (!design) return
+  await trouble.attempt('The making could not be kept', async () => {
+    const making = await makings.make(design, {
+      count: count.value,
+      forWhom: forWhom.value.trim(),
+      ...(due.value ? { due: due.value } : {}),
+    })
+    await makings.stepsFor(making)
+  })
+}
+</script>
+
+<template>
+  <section aria-label="Make it">
+    <p class="sentence">
+      Make
+      <MeasureField
+        :value="count"
+        label="how many are made"
+        sort="count"
+        :min="1"
+        :max="200"
+        :step="1"
+        @change="(v) => (count = v)"
+      />
+      of this draft.
+    </p>
+    <div class="fields">
+      <v-text-field v-model="forWhom" label="For whom" maxlength="120" density="compact" hide-details />
+      <v-text-field v-model="due" label="By when" type="date" density="compact" hide-details />
+    </div>
+    <v-btn variant="flat" @click="make">Make it</v-btn>
+    <ul v-if="mine.length > 0" class="makings" aria-label="What is being made">
+      <li v-for="m in mine" :key="m.id">
+        <strong>{{ m.count }} × {{ m.design.draft }}</strong
+        >{{ m.forWhom ? ` for ${m.forWhom}` : '' }}{{ m.due ? `, by ${daySaid(m.due)}` : '' }}:
+        {{ doneOf(m.id) }} of {{ stepsOf(m.id)?.steps.length ?? '…' }} steps done.
+        <v-btn
+          class="go"
+          :aria-label="`To the bench: ${m.count} × ${m.design.draft}`"
+          @click="router.push({ name: 'bench', params: { making: m.id } })"
+          >To the bench</v-btn
+        >
+        <v-btn variant="plain" class="link" @click="makings.remove(m.id)">forget it</v-btn>
+        <span v-if="changed(m.id)" class="changed">{{ changed(m.id) }}</span>
+      </li>
+    </ul>
+    <p v-for="u in makings.unreadable" :key="u.id" role="alert">A making can’t be read: {{ u.why }}.</p>
+  </section>
+</template>
+
+<style scoped>
+.fields {
+  display: grid;
+  gap: 8px;
+  margin: 6px 0;
+}
+.makings {
+  padding-left: 16px;
+  margin-top: 8px;
+}
+.go {
+  margin: 0 6px;
+}
+.changed {
+  display: block;
+  color: var(--gorse);
+}
+</style>
