@@ -61,7 +61,13 @@ const orZero = (n: number): number => (Number.isNaN(n) ? 0 : n)
 const inOrder: Rule = (a, b) => orZero(byDue(a, b)) || a.index - b.index
 /** What most hangs on first, so that waits fall between sittings. */
 const longestTail: Rule = (a, b) => orZero(byDue(a, b)) || b.tail - a.tail || a.index - b.index
-const waitsFirst: Rule = (a, b) => b.tail - a.tail || a.index - b.index
+/** Shuffled, the same for the same seed: what neither rule sees is tried. */
+const shuffled = (seed: number): Rule => {
+  const rank = ({ index }: Open): number => (((index + 1) * 2654435761 * (seed + 1)) % 4294967296) % 65_521
+  return (a, b) => orZero(byDue(a, b)) || rank(a) - rank(b) || a.index - b.index
+}
+/** Of few steps many shuffles are tried, of many none: there a rule is as good. */
+const shuffles = (works: number): number => (works <= 12 ? 80 : works <= 80 ? 6 : 0)
 
 function opened(todos: readonly ToDo[], from: number): Open[] {
   let index = 0
@@ -180,7 +186,9 @@ function worth(plan: Plan, todos: readonly ToDo[]): readonly number[] {
 export function plan(todos: readonly ToDo[], hours: Hours, since: number): Plan {
   const from = Math.ceil(since)
   let best = pass(todos, hours, from, inOrder)
-  for (const rule of [longestTail, waitsFirst]) {
+  const works = todos.reduce((sum, t) => sum + t.works.length, 0)
+  const tried = [longestTail, ...Array.from({ length: shuffles(works) }, (_, i) => shuffled(i))]
+  for (const rule of tried) {
     const other = pass(todos, hours, from, rule)
     const [a, b] = [worth(other, todos), worth(best, todos)]
     const at = a.findIndex((v, i) => Math.abs(v - b[i]!) > 1e-6)

@@ -80,10 +80,12 @@ describe.each(all)('$name', ({ derived }) => {
           const order = ordered(ids, steps.reasons, (id) => ranks[ids.indexOf(id)]!)
           expect(against(order, steps.reasons, [])).toEqual([])
           const put = { ...derived, design: { ...derived.design, work: { ...derived.design.work, order } } }
-          expect(stepsOf(put).steps.map((s) => s.id)).toEqual(order)
+          const so = stepsOf(put).steps
+          expect(so.map((s) => s.id)).toEqual(order)
+          expect(faultsOfAssembly(derived, so)).toEqual([])
         },
       ),
-      { numRuns: 2 },
+      { numRuns: 6 },
     )
     for (const reason of steps.reasons.slice(0, 12)) {
       const order = ids.filter((id) => id !== reason.then)

@@ -1,10 +1,11 @@
 import type { Derived } from '@drumlin/core/derived'
 import { sheetThickness } from '@drumlin/core/layup'
+import { pathNearest, pointMoved } from '@drumlin/core/geometry'
 import type { Step } from '@drumlin/core/steps'
 
 /** Holes under a sheet by fewer than these are a crossing. */
 const FEW = 2
-const SINGLE = ['skive', 'groove', 'punch', 'turn', 'holes', 'form']
+const SINGLE = ['skive', 'groove', 'punch', 'holes', 'form']
 
 /**
  * Puts the work together step by step, knowing nothing of reasons: pieces that a run goes through are one from then on. What
@@ -18,10 +19,12 @@ export function faultsOfAssembly(derived: Derived, steps: readonly Step[]): stri
   const root = (id: string): string => (parent.get(id) === id ? id : root(parent.get(id)!))
   const panelOf = new Map(sheets.map((s) => [s.sheet.id, s.sheet.type === 'panel' ? s.sheet.panelId : '']))
   const held = new Set<string>()
+  const turned = new Set<string>()
   const faults: string[] = []
   for (const { task, touches, sort } of steps.flatMap((s) => s.rows.map((r) => ({ ...r, sort: s.sort })))) {
     if (SINGLE.includes(sort))
       for (const t of touches) if (held.has(t.panelId)) faults.push(`${task}: ${t.panelId} is held already`)
+    if (sort === 'turn') turned.add(task)
     const run = derived.runs.find((r) => task === `sew:${r.join.id}`)
     if (!run) continue
     const own = run.join.through.filter((id) => parent.has(id))
@@ -31,6 +34,14 @@ export function faultsOfAssembly(derived: Derived, steps: readonly Step[]): stri
       const covered = run.holes.filter((h) => sheetThickness(s, h.at) > 0).length
       if (covered > FEW) faults.push(`${task}: ${covered} holes under the ${s.sheet.name}`)
     }
+    for (const s of sheets.filter((x) => own.includes(x.sheet.id)))
+      for (const { finished, turn, edges } of s.work?.turned ?? []) {
+        const through = run.holes.some(
+          (h) => pathNearest(finished, pointMoved(h.at, s.toSheet)).distance < turn.fate.width,
+        )
+        if (through && !turned.has(`turn:${s.work!.panel.id}:${edges[0]!.id}`))
+          faults.push(`${task}: the ${edges[0]!.name} is not turned yet`)
+      }
     for (const other of own.slice(1)) parent.set(root(other), root(own[0]!))
     const panels = new Set(own.map((id) => panelOf.get(id)!))
     if (panels.size > 1) for (const p of panels) held.add(p)
