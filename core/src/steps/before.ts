@@ -273,8 +273,7 @@ export function closedLast({ facts, tasks, say, afterAny }: Asking): void {
   for (const run of runs.filter(
     (r) => !closing.has(r.join.id) && facts.panelsOf(r.join).some((id) => body.has(id)),
   ))
-    for (const close of closing)
-      beforeClosing({ facts, say, afterAny }, `sew:${run.join.id}`, close)
+    for (const close of closing) beforeClosing({ facts, say, afterAny }, `sew:${run.join.id}`, close)
   for (const run of runs.filter((r) => r.join.hidden && r.join.closes))
     say(`sew:${run.join.id}`, 'turn-out', 'inside')
   for (const part of facts.parts.filter((p) => p.loose)) laidBetween(part, { facts, say })

@@ -15,6 +15,7 @@ import {
   scaled,
   shift,
 } from '../geometry/index.js'
+import { sheetThickness } from '../layup/index.js'
 import { edgeChain, panelOf } from '../master/index.js'
 import type { Sort } from './sorts.js'
 import type { Step } from './steps.js'
@@ -50,13 +51,16 @@ function partDrawn(panelId: string, touches: readonly Touch[], sort: Sort, deriv
     .filter((t) => skives.includes(`${panelId}.${t.edges[0]!.id}.turn`))
     .map((t) => t.finished)
   const runs = derived.runs.filter((r) => touches.some((t) => t.run === r.join.id))
-  const dots = runs.flatMap((run) =>
-    sheets
-      .filter((s) => s.part === 'whole' && s.sheet.type === 'panel' && s.sheet.panelId === panelId)
-      .filter((s) => run.join.through.includes(s.sheet.id) || run.join.course.sheet === s.sheet.id)
-      .slice(0, 1)
-      .flatMap((s) => run.holes.map((h) => pointMoved(h.at, s.toSheet))),
+  const own = sheets.filter(
+    (s) => s.part === 'whole' && s.sheet.type === 'panel' && s.sheet.panelId === panelId,
   )
+  // Of what is sewn edge to edge each piece has the holes of its own side; of several copies one is drawn.
+  const dots = runs.flatMap((run) => {
+    const holes = [...run.holes, ...(run.other?.holes ?? [])]
+    const on = own.map((s) => ({ s, holes: holes.filter((h) => sheetThickness(s, h.at) > 0) }))
+    const most = on.toSorted((a, b) => b.holes.length - a.holes.length)[0]
+    return most ? most.holes.map((h) => pointMoved(h.at, most.s.toSheet)) : []
+  })
   const marks = derived.pieces
     .find((p) => p.panel.id === panelId)
     ?.marks.flatMap((m) => (m.type === 'set' ? [m.mark] : []))
