@@ -4,6 +4,7 @@ import { applyEdit, setField } from '@drumlin/core/design'
 import { SEAM_SENTENCES, SEWING_SENTENCES, fieldsOf, kindOf, startingLeathers } from '@drumlin/core/kinds'
 import { STARTER_STORES } from '@drumlin/core/stores'
 import { kindIds } from '../src/kinds/index.js'
+import { WORK_SENTENCES } from '@drumlin/core/work'
 import { freshOf, variantsOf } from './support/designs.js'
 
 const at = (target: unknown, path: readonly string[]): unknown =>
@@ -22,6 +23,7 @@ describe.each(kindIds().map((id) => [id, kindOf(id)] as const))('%s', (_, kind) 
       ...Object.values(kind.sentences).flat(),
       ...SEWING_SENTENCES,
       ...SEAM_SENTENCES,
+      ...WORK_SENTENCES,
     ]
     for (const id of sentences.flatMap(named)) expect(fields.map((f) => f.id)).toContain(id)
   })
@@ -32,6 +34,7 @@ describe.each(kindIds().map((id) => [id, kindOf(id)] as const))('%s', (_, kind) 
         ...Object.values(kind.sentences).flat(),
         ...SEWING_SENTENCES,
         ...SEAM_SENTENCES,
+        ...WORK_SENTENCES,
       ].flatMap(named),
     )
     // The Brief asks for the leather of every role by itself.

@@ -44,6 +44,8 @@ const renewed = ref(wasRenewed())
 /** Whether the trail is drawn out where there is no room for it. */
 const trail = ref(false)
 const jobId = computed(() => (typeof route.params.id === 'string' ? route.params.id : undefined))
+/** At a step of a making the whole screen is the bench’s. */
+const atBench = computed(() => route.name === 'bench' && Boolean(route.params.making))
 const here = computed(() => SCREENS.find((s) => s.name === route.name))
 useTitle(
   computed(() =>
@@ -112,11 +114,11 @@ useKeys({
 <template>
   <v-app>
     <a class="skip" href="#main">To the work</a>
-    <v-app-bar :height="44" flat tag="header" class="strip">
+    <v-app-bar v-if="!atBench" :height="44" flat tag="header" class="strip">
       <TopStrip :job-id="jobId" @find="finding = true" @keys="showingKeys = true" @trail="trail = !trail" />
     </v-app-bar>
     <v-navigation-drawer
-      v-if="smAndDown"
+      v-if="smAndDown && !atBench"
       v-model="trail"
       class="trail"
       temporary
@@ -125,7 +127,7 @@ useKeys({
     >
       <WorkTrail :job-id="jobId" />
     </v-navigation-drawer>
-    <v-navigation-drawer v-else class="trail" permanent :width="92" tag="div">
+    <v-navigation-drawer v-else-if="!atBench" class="trail" permanent :width="92" tag="div">
       <WorkTrail :job-id="jobId" />
     </v-navigation-drawer>
     <v-main id="main" tabindex="-1" class="work">

@@ -1,5 +1,6 @@
 import type { Derived } from '@drumlin/core/derived'
 import { type Field, SEAM_SENTENCES, SEWING_SENTENCES, fieldsInPlay } from '@drumlin/core/kinds'
+import { WORK_SENTENCES } from '@drumlin/core/work'
 import type { RouteLocationRaw } from 'vue-router'
 
 /** Something that can be found: where it leads, or what it does. */
@@ -22,6 +23,7 @@ function sayingIt({ kind, pieces }: Derived, field: Field): string | undefined {
   if (field.type === 'leather' || holds(kind.brief, field)) return 'brief'
   if (pieces.some((p) => holds(kind.sentences[p.id] ?? [], field))) return 'draft'
   if (field.type === 'hardware') return 'fittings'
+  if (holds(WORK_SENTENCES, field)) return 'make'
   return holds([...SEWING_SENTENCES, ...SEAM_SENTENCES], field) ? 'seams' : undefined
 }
 

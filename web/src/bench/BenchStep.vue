@@ -54,7 +54,7 @@ const leave = (): void =>
 </script>
 
 <template>
-  <main class="bench" aria-label="The bench">
+  <section class="bench" aria-label="The bench">
     <header>
       <span class="name"
         >{{ making?.count }} × {{ making?.design.name
@@ -116,6 +116,9 @@ const leave = (): void =>
       </div>
       <footer>
         <v-btn size="large" :disabled="number <= 1" @click="bench.back()">Back</v-btn>
+        <v-btn v-if="!done" size="large" :disabled="number >= steps.length" @click="bench.skip()"
+          >Not now</v-btn
+        >
         <v-btn size="large" @click="writing = 'not so'">Not so …</v-btn>
         <BenchClock
           :minutes="minutes"
@@ -135,14 +138,13 @@ const leave = (): void =>
         >
       </footer>
     </template>
-  </main>
+  </section>
 </template>
 
 <style scoped>
 .bench {
-  position: fixed;
-  inset: 0;
-  z-index: 1500;
+  flex: 1;
+  min-height: 0;
   display: flex;
   flex-direction: column;
   background: var(--surface);

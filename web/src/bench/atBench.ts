@@ -108,6 +108,11 @@ export function useAtBench(id: () => string | undefined) {
     pause()
     at.value = before.id
   }
+  /** Left undone for now: what it would be too late for is asked then. */
+  function skip(): void {
+    const next = steps.value[number.value]
+    if (next) goTo(next.id)
+  }
   const again = (): void => void (step.value && change((m) => reopened(m, step.value!.id)))
   const goTo = (to: string): void => {
     pause()
@@ -168,6 +173,7 @@ export function useAtBench(id: () => string | undefined) {
     pause,
     onward,
     back,
+    skip,
     again,
     goTo,
     tick,

@@ -80,9 +80,7 @@ const asked = computed(() =>
       <div class="side">
         <h1>Make</h1>
         <FindingNote v-for="f in found" :key="f.key" :finding="f" />
-        <FoldPart title="Make it: how many, for whom, by when" open
-          ><MakeIt :steps="worked?.steps"
-        /></FoldPart>
+        <FoldPart title="Make it: how many, for whom, by when"><MakeIt :steps="worked?.steps" /></FoldPart>
         <StepCard
           v-if="step && worked && shows === 'order'"
           :step="step"

@@ -53,7 +53,7 @@ export function useOrdering() {
       return
     }
     wanted.value = undefined
-    void job.edit(orderSteps(job.design, `move “${step.says}”`, order))
+    void job.edit(orderSteps(job.design, `move the step ${step.says}`, order))
   }
   /** Moves a step so many places; where a reason stands against it, that is said instead. */
   function move(step: Step, by: number): void {
@@ -69,7 +69,7 @@ export function useOrdering() {
     wanted.value = undefined
     if (!now || !job.design) return
     const keys = now.reasons.map((r) => `${r.first} > ${r.then}`)
-    void job.edit(orderSteps(job.design, `overrule the order of “${now.step.says}”`, now.order, keys))
+    void job.edit(orderSteps(job.design, `overrule the order of the step ${now.step.says}`, now.order, keys))
   }
   const leave = (): void => void (wanted.value = undefined)
   return { worked, steps, failed, waiting, wanted, move, put, overrule, leave }

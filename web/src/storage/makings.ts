@@ -23,7 +23,10 @@ export async function listMakings(): Promise<{
     else
       unreadable.push({
         id: String((raw as { id: unknown }).id),
-        why: read.error.issues.map((i) => `${i.path.join('.')}: ${problemWords(i)}`).slice(0, 1).join(),
+        why: read.error.issues
+          .map((i) => `${i.path.join('.')}: ${problemWords(i)}`)
+          .slice(0, 1)
+          .join(),
       })
   }
   return { makings: makings.toSorted((a, b) => b.begun.localeCompare(a.begun)), unreadable }
