@@ -42,8 +42,9 @@ onScopeDispose(() => {
 const typing = (target: EventTarget | null): boolean =>
   target instanceof HTMLElement && target.closest('input, textarea, button, a, [role=checkbox]') !== null
 useEventListener('keydown', (event) => {
-  if (typing(event.target) || event.ctrlKey || event.metaKey || event.altKey) return
-  if (event.key === ' ' || event.key === 'Enter') void bench.onward()
+  // A key that is held down goes on once.
+  if (event.repeat || typing(event.target) || event.ctrlKey || event.metaKey || event.altKey) return
+  if (event.key === ' ' || event.key === 'Enter') bench.onward()
   else if (event.key === 'ArrowLeft' || event.key === 'Backspace') bench.back()
   else if (event.key === 'Escape') leave()
   else return

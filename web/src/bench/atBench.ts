@@ -95,12 +95,13 @@ export function useAtBench(id: () => string | undefined) {
   }
   const pause = (): void => void change((m) => paused(m, Date.now()))
   /** The step is done, and the next one is taken up: its clock runs as soon as nothing stands before it. */
-  async function onward(): Promise<void> {
+  function onward(): void {
     const here = step.value
     if (!here || calls.value.length > 0) return
-    if (!done.value) await change((m) => finished(m, here, Date.now()))
-    at.value = steps.value[number.value]?.id ?? undefined
-    if (step.value && !done.value && calls.value.length === 0) begin()
+    const [was, next] = [done.value, steps.value[number.value]]
+    at.value = next?.id ?? here.id
+    if (!was) void change((m) => finished(m, here, Date.now()))
+    if (next && !done.value && calls.value.length === 0) begin()
   }
   function back(): void {
     const before = steps.value[number.value - 2]
