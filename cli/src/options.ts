@@ -1,9 +1,10 @@
 import { FORMAT_IDS, type FormatId } from '@drumlin/core/exchange/formats'
 import { PAPERS as PAPER_SIZES, type PaperId } from '@drumlin/core/exchange/paper'
-import { type Hours, dayNumber, readHours } from '@drumlin/core/schedule'
 import { measureSentence, parseLength } from '@drumlin/core/measure'
 import { type Entry, type Input, entryMaybe, inputProblem } from '@drumlin/core/pocketbook'
 import { shortly, strictly } from './words.js'
+import { type PlanAsked, type StepsAsked, planAsked, stepsAsked } from './workOptions.js'
+import { UNITS, type Words, type Wrong, one, sorted, wrong } from './read.js'
 
 /** What was asked for, or one line that says why it can't be done. */
 export type Asked =
@@ -16,7 +17,7 @@ export type Asked =
   | PlanAsked
   | { readonly command: 'reckon list'; readonly json: boolean }
   | { readonly command: 'help' }
-  | { readonly wrong: string }
+  | Wrong
 
 export interface ExportAsked {
   readonly command: 'export'
@@ -63,65 +64,7 @@ export interface LayAskedWords {
   readonly replace: boolean
 }
 
-/** The order of work of a design for so many made together. */
-export interface StepsAsked {
-  readonly command: 'steps'
-  readonly file: string
-  readonly count: number
-  readonly json: boolean
-  readonly unit: 'mm' | 'in'
-}
-
-/** When each step of it is done. */
-export interface PlanAsked {
-  readonly command: 'plan'
-  readonly file: string
-  readonly count: number
-  readonly hours: Hours
-  /** The first day, `2027-03-28`. */
-  readonly from: string
-  readonly due: string | undefined
-  readonly ics: string | undefined
-  readonly unit: 'mm' | 'in'
-  readonly replace: boolean
-}
-
 const PAPERS = Object.keys(PAPER_SIZES) as PaperId[]
-const UNITS = ['mm', 'in'] as const
-
-const wrong = (text: string): Asked => ({ wrong: `drumlin: ${text} (try: drumlin --help)` })
-
-interface Words {
-  readonly files: readonly string[]
-  readonly options: Readonly<Record<string, string>>
-}
-
-/** Splits `--name value` pairs from the rest; gives the reason where one is unknown, twice there or without its value. */
-function sorted(words: readonly string[], known: readonly string[]): Words | string {
-  const files: string[] = []
-  const options: Record<string, string> = {}
-  for (let i = 0; i < words.length; i += 1) {
-    const word = words[i]!
-    if (!word.startsWith('-')) {
-      files.push(word)
-      continue
-    }
-    const [name, inline] = [word.replace(/=.*$/s, ''), /=(.*)$/s.exec(word)?.[1]]
-    if (!known.includes(name)) return `unknown option ${shortly(name)}`
-    if (Object.hasOwn(options, name)) return `${shortly(name)} is given twice`
-    const value = inline ?? words[(i += 1)]
-    if (value === undefined || value === '') return `${name} needs a value`
-    options[name] = value
-  }
-  return { files, options }
-}
-
-function one(command: string, what: string, words: Words): Asked | string {
-  if (words.files.length === 0) return wrong(`${command} needs ${/^[aeiou]/.test(what) ? 'an' : 'a'} ${what}`)
-  if (words.files.length > 1) return wrong(`${command} takes one ${what}, got ${words.files.length}`)
-  return words.files[0]!
-}
-
 function exportAsked(words: Words, file: string, replace: boolean): Asked {
   const { '--to': to, '--out': out, '--paper': paper = 'a4', '--unit': unit = 'mm' } = words.options
   if (!FORMAT_IDS.includes(to as FormatId))
@@ -213,66 +156,6 @@ function layAsked(argv: readonly string[]): Asked {
     paper: paper as PaperId,
     unit: unit as 'mm' | 'in',
     replace: argv.includes('--replace'),
-  }
-}
-
-/** No more are made at once. */
-const MOST_MADE = 200
-
-/** How many and in which unit; or why not. */
-function made(words: Words): { readonly count: number; readonly unit: 'mm' | 'in' } | string {
-  const { '--count': many = '1', '--unit': unit = 'mm' } = words.options
-  const count = strictly(many)
-  if (!(Number.isInteger(count) && count >= 1 && count <= MOST_MADE))
-    return `--count must be a whole number from 1 to ${MOST_MADE}, not ${shortly(many)}`
-  if (!UNITS.includes(unit as 'mm')) return `--unit must be one of ${UNITS.join(', ')}, not ${shortly(unit)}`
-  return { count, unit: unit as 'mm' | 'in' }
-}
-
-function stepsAsked(argv: readonly string[]): Asked {
-  const words = sorted(
-    argv.filter((w) => w !== '--json'),
-    ['--count', '--unit'],
-  )
-  if (typeof words === 'string') return wrong(words)
-  const file = one('steps', 'design file', words)
-  if (typeof file !== 'string') return file
-  const how = made(words)
-  return typeof how === 'string'
-    ? wrong(how)
-    : { command: 'steps', file, json: argv.includes('--json'), ...how }
-}
-
-function planAsked(argv: readonly string[]): Asked {
-  const words = sorted(
-    argv.filter((w) => w !== '--replace'),
-    ['--count', '--unit', '--hours', '--from', '--due', '--ics'],
-  )
-  if (typeof words === 'string') return wrong(words)
-  const file = one('plan', 'design file', words)
-  if (typeof file !== 'string') return file
-  const how = made(words)
-  if (typeof how === 'string') return wrong(how)
-  const { '--hours': written, '--from': from, '--due': due, '--ics': ics } = words.options
-  if (written === undefined) return wrong('plan needs --hours "Mon-Fri 20:00-22:30, Sat 9:00-13:00"')
-  const read = readHours(written)
-  if (!read.ok) return wrong(`--hours: ${read.why}`)
-  if (from === undefined) return wrong('plan needs --from DATE, a day such as 2027-03-28')
-  for (const [name, day] of [
-    ['--from', from],
-    ['--due', due],
-  ] as const)
-    if (day !== undefined && dayNumber(day) === undefined)
-      return wrong(`${name} must be a day such as 2027-03-28, not ${shortly(day)}`)
-  return {
-    command: 'plan',
-    file,
-    hours: read.hours,
-    from,
-    due,
-    ics,
-    replace: argv.includes('--replace'),
-    ...how,
   }
 }
 

@@ -4,7 +4,7 @@ import { type Planned, evenings, makingOf, timesOf, toDo } from '@drumlin/core/m
 import { clock, dayAt, dayNumber, hoursWritten, instant, minuteAt, plan } from '@drumlin/core/schedule'
 import { REASONS, type Steps, lastCalls, stepsOf } from '@drumlin/core/steps'
 import { writeWhole } from './files.js'
-import type { PlanAsked, StepsAsked } from './options.js'
+import type { PlanAsked, StepsAsked } from './workOptions.js'
 import type { Result } from './result.js'
 
 const minutesSaid = (minutes: number): string => `${Math.round(minutes)} min`
@@ -62,7 +62,7 @@ export async function planTold(derived: Derived, asked: PlanAsked): Promise<Resu
   if (asked.ics !== undefined)
     await writeWhole({
       file: asked.ics,
-      contents: writeIcs(all, unit, Date.now()),
+      contents: writeIcs(all, unit, new Date().toISOString().replace(/[-:]|\.\d{3}/g, '')),
       format: {
         id: 'ics',
         isOurs: (bytes) => new TextDecoder().decode(bytes).includes('PRODID:drumlin'),

@@ -1,18 +1,18 @@
 import {
   type Asking,
-  closedLast,
   edgesFirst,
-  hardwareInTime,
   mountedLast,
   piecesFirst,
   seamsInOrder,
   singleFirst,
   turnsFirst,
 } from './before.js'
+import { closedLast, hardwareInTime } from './closing.js'
 import type { Facts } from './facts.js'
 import { gluing, hardware, lastly, sewing } from './hold.js'
 import { beforeLeather, counted, ofPieces } from './prepare.js'
-import { finishing, forming, punching, stamping, thinning } from './shape.js'
+import { finishing, forming, stamping } from './shape.js'
+import { punching, thinning } from './thin.js'
 import type { Before, Task } from './task.js'
 
 /** All there is to do, each piece, edge, skive, run and piece of hardware in one task; and what comes before what. */

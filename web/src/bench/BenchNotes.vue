@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { useDropZone, useFileDialog, useSpeechRecognition } from '@vueuse/core'
-import { ref, useTemplateRef, watch } from 'vue'
+import { onScopeDispose, ref, shallowRef, useTemplateRef, watch } from 'vue'
+import { photosOf } from '../storage/makings.js'
 import type { AtBench } from './atBench.js'
 
 /** A note or a mistake written down at the step, typed or dictated; a photograph taken or dropped on it. */
@@ -22,6 +23,22 @@ async function taken(files: readonly File[] | FileList | null): Promise<void> {
   why.value = ''
   for (const file of files ?? []) why.value = await props.bench.photograph(file)
 }
+/** The photographs of this step, small. */
+const pictures = shallowRef<readonly string[]>([])
+function dropUrls(): void {
+  for (const url of pictures.value) URL.revokeObjectURL(url)
+}
+watch(
+  () => props.bench.kept.value?.photos.join(),
+  async () => {
+    const [making, step] = [props.bench.making.value, props.bench.step.value]
+    const all = making ? await photosOf(making.id) : []
+    dropUrls()
+    pictures.value = all.filter((p) => p.step === step?.id).map((p) => URL.createObjectURL(p.picture))
+  },
+  { immediate: true },
+)
+onScopeDispose(dropUrls)
 const picker = useFileDialog({ accept: 'image/*', capture: 'environment', reset: true })
 picker.onChange(taken)
 const zone = useTemplateRef<HTMLElement>('zone')
@@ -57,6 +74,9 @@ const { isOverDropZone } = useDropZone(zone, { onDrop: taken })
         >{{ bench.kept.value?.photos.length ?? 0 }} kept with this step; one can also be dropped here</span
       >
     </p>
+    <p v-if="pictures.length > 0" class="row">
+      <img v-for="(p, i) in pictures" :key="p" :src="p" :alt="`Photograph ${i + 1} of this step`" />
+    </p>
     <p v-if="why" role="alert">{{ why }}.</p>
   </section>
 </template>
@@ -76,6 +96,9 @@ const { isOverDropZone } = useDropZone(zone, { onDrop: taken })
   gap: 10px;
   align-items: center;
   margin-top: 6px;
+}
+img {
+  height: 96px;
 }
 .quiet {
   color: var(--quiet);

@@ -104,4 +104,15 @@ li.chosen {
 .wait {
   color: var(--quiet);
 }
+@media (width <= 700px) {
+  li {
+    flex-wrap: wrap;
+  }
+  .pick {
+    flex-basis: 70%;
+  }
+  .calls {
+    margin-left: auto;
+  }
+}
 </style>

@@ -117,6 +117,13 @@ export async function saveEvenings(
   { unit, paper }: OnPaper,
   signal: AbortSignal,
 ): Promise<void> {
-  const asked = { evenings, as, at: Date.now(), paper, unit, date: today() } as const
+  const asked = {
+    evenings,
+    as,
+    stamp: new Date().toISOString().replace(/[-:]|\.\d{3}/g, ''),
+    paper,
+    unit,
+    date: today(),
+  } as const
   keep(await written(asked, signal), WORK_TYPES[as], `evenings-${today()}.${as}`)
 }

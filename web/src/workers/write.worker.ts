@@ -28,7 +28,7 @@ export type WriteAsked = {
   | { readonly design: Design; readonly plan: PlanWanted }
   | { readonly leather: Leather; readonly iron: Iron }
   | { readonly design: Design; readonly steps: 'pdf' | 'csv' }
-  | { readonly evenings: readonly Evening[]; readonly as: 'pdf' | 'csv' | 'ics'; readonly at: number }
+  | { readonly evenings: readonly Evening[]; readonly as: 'pdf' | 'csv' | 'ics'; readonly stamp: string }
 )
 
 answering(async (asked: WriteAsked) => {
@@ -41,9 +41,9 @@ answering(async (asked: WriteAsked) => {
     return writePlanPdf(derived, { paper, unit, date, fonts: await pdfFonts(), mirrored })
   }
   if ('evenings' in asked) {
-    const { evenings, as, at } = asked
+    const { evenings, as, stamp } = asked
     if (as === 'csv') return planCsv(evenings)
-    if (as === 'ics') return writeIcs(evenings, unit, at)
+    if (as === 'ics') return writeIcs(evenings, unit, stamp)
     return writeEveningsPdf('Evenings at the bench', evenings, { paper, unit, date, fonts: await pdfFonts() })
   }
   if ('steps' in asked) {

@@ -1,6 +1,6 @@
 import { PDFDocument } from 'pdf-lib'
 import type { Derived } from '../../derived/index.js'
-import { type Drawn, stroke, text } from '../../drawing/index.js'
+import { type Drawn, drawnSpan, stroke, text } from '../../drawing/index.js'
 import { line, openPath, point } from '../../geometry/index.js'
 import { type Evening, timesOf } from '../../makings/index.js'
 import { decimal } from '../../measure/index.js'
@@ -35,7 +35,9 @@ const minutesSaid = (minutes: number): string =>
 
 function pictureRow(step: Step, derived: Derived, width: number): Row[] {
   const drawn = stepPicture(step, derived, width - INDENT, PICTURE)
-  return drawn.length === 0 ? [] : [{ height: PICTURE + 3, drawn: pictureAt(drawn, INDENT, 1) }]
+  return drawn.length === 0
+    ? []
+    : [{ height: drawnSpan(drawn).bottom + 3, drawn: pictureAt(drawn, INDENT, 1) }]
 }
 
 /** A step with its box, picture, rows, tools, last calls and cautions. */

@@ -24,8 +24,8 @@ function described(evening: Evening, unit: LengthUnit): string {
   ].join('\n')
 }
 
-/** One event an evening as iCalendar (RFC 5545), at local times. Throws where the writer refuses. `at` is when it was written, ms. */
-export function writeIcs(evenings: readonly Evening[], unit: LengthUnit, at: number): string {
+/** One event an evening as iCalendar (RFC 5545), at local times; `stamp` is when it was written, `20270322T193000Z`. Throws where the writer refuses. */
+export function writeIcs(evenings: readonly Evening[], unit: LengthUnit, stamp: string): string {
   const events = evenings.map((evening): EventAttributes => {
     const end = minuteAt(evening.to) === 0 ? 1439 : minuteAt(evening.to)
     const names = [...new Set(evening.items.map((i) => i.making.design.name))]
@@ -45,6 +45,5 @@ export function writeIcs(evenings: readonly Evening[], unit: LengthUnit, at: num
   const { error, value } = createEvents(events)
   if (error || !value) throw new Error(`the calendar could not be written: ${String(error)}`)
   // The package stamps each event with its own clock; the same plan is the same file.
-  const stamp = new Date(at).toISOString().replace(/[-:]|\.\d{3}/g, '')
   return value.replace(/^DTSTAMP:.*$/gm, `DTSTAMP:${stamp}`)
 }

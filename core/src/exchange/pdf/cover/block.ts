@@ -43,13 +43,19 @@ export function tableRow(figure: string, words: string, remark: string, width: n
   }
 }
 
-const headed = (heading: string, width: number): Row => ({
-  height: HEADING + 3,
-  drawn: [
-    text('label', point(0, HEADING), heading, HEADING, 'start', true),
-    stroke('finished', openPath([line(point(0, HEADING + 1.5), point(width, HEADING + 1.5))]), 0.2),
-  ],
-})
+const headed = (heading: string, width: number): Row => {
+  const lines = wrapped(heading, width, HEADING, true)
+  const foot = lines.length * HEADING * LEADING - HEADING * (LEADING - 1) + 1.5
+  return {
+    height: foot + 1.5,
+    drawn: [
+      ...lines.map((l, i) =>
+        text('label', point(0, HEADING + i * HEADING * LEADING), l, HEADING, 'start', true),
+      ),
+      stroke('finished', openPath([line(point(0, foot), point(width, foot))]), 0.2),
+    ],
+  }
+}
 
 /** Between columns, and between blocks, mm. */
 export const [GUTTER, BETWEEN] = [9, 5] as const

@@ -1,0 +1,86 @@
+import { type Hours, dayNumber, readHours } from '@drumlin/core/schedule'
+import { UNITS, type Words, type Wrong, one, sorted, wrong } from './read.js'
+import { shortly, strictly } from './words.js'
+
+/** The order of work of a design for so many made together. */
+export interface StepsAsked {
+  readonly command: 'steps'
+  readonly file: string
+  readonly count: number
+  readonly json: boolean
+  readonly unit: 'mm' | 'in'
+}
+
+/** When each step of it is done. */
+export interface PlanAsked {
+  readonly command: 'plan'
+  readonly file: string
+  readonly count: number
+  readonly hours: Hours
+  /** The first day, `2027-03-28`. */
+  readonly from: string
+  readonly due: string | undefined
+  readonly ics: string | undefined
+  readonly unit: 'mm' | 'in'
+  readonly replace: boolean
+}
+
+/** No more are made at once. */
+const MOST_MADE = 200
+
+/** How many and in which unit; or why not. */
+function made(words: Words): { readonly count: number; readonly unit: 'mm' | 'in' } | string {
+  const { '--count': many = '1', '--unit': unit = 'mm' } = words.options
+  const count = strictly(many)
+  if (!(Number.isInteger(count) && count >= 1 && count <= MOST_MADE))
+    return `--count must be a whole number from 1 to ${MOST_MADE}, not ${shortly(many)}`
+  if (!UNITS.includes(unit as 'mm')) return `--unit must be one of ${UNITS.join(', ')}, not ${shortly(unit)}`
+  return { count, unit: unit as 'mm' | 'in' }
+}
+
+export function stepsAsked(argv: readonly string[]): StepsAsked | Wrong {
+  const words = sorted(
+    argv.filter((w) => w !== '--json'),
+    ['--count', '--unit'],
+  )
+  if (typeof words === 'string') return wrong(words)
+  const file = one('steps', 'design file', words)
+  if (typeof file !== 'string') return file
+  const how = made(words)
+  return typeof how === 'string'
+    ? wrong(how)
+    : { command: 'steps', file, json: argv.includes('--json'), ...how }
+}
+
+export function planAsked(argv: readonly string[]): PlanAsked | Wrong {
+  const words = sorted(
+    argv.filter((w) => w !== '--replace'),
+    ['--count', '--unit', '--hours', '--from', '--due', '--ics'],
+  )
+  if (typeof words === 'string') return wrong(words)
+  const file = one('plan', 'design file', words)
+  if (typeof file !== 'string') return file
+  const how = made(words)
+  if (typeof how === 'string') return wrong(how)
+  const { '--hours': written, '--from': from, '--due': due, '--ics': ics } = words.options
+  if (written === undefined) return wrong('plan needs --hours "Mon-Fri 20:00-22:30, Sat 9:00-13:00"')
+  const read = readHours(written)
+  if (!read.ok) return wrong(`--hours: ${read.why}`)
+  if (from === undefined) return wrong('plan needs --from DATE, a day such as 2027-03-28')
+  for (const [name, day] of [
+    ['--from', from],
+    ['--due', due],
+  ] as const)
+    if (day !== undefined && dayNumber(day) === undefined)
+      return wrong(`${name} must be a day such as 2027-03-28, not ${shortly(day)}`)
+  return {
+    command: 'plan',
+    file,
+    hours: read.hours,
+    from,
+    due,
+    ics,
+    replace: argv.includes('--replace'),
+    ...how,
+  }
+}
