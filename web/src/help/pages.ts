@@ -2,6 +2,7 @@ import firstSteps from '../../../docs/first-steps.md?raw'
 import formulas from '../../../docs/formulas.md?raw'
 import glossary from '../../../docs/glossary.md?raw'
 import hides from '../../../docs/hides.md?raw'
+import making from '../../../docs/making.md?raw'
 import settings from '../../../docs/settings.md?raw'
 import { Marked } from 'marked'
 import { anchorOf, wordAnchor } from './anchors.js'
@@ -10,6 +11,7 @@ import { anchorOf, wordAnchor } from './anchors.js'
 export const PAGES = [
   { id: 'first-steps', label: 'First steps', text: firstSteps },
   { id: 'hides', label: 'Hides', text: hides },
+  { id: 'making', label: 'Making', text: making },
   { id: 'words', label: 'Words', text: glossary },
   { id: 'formulas', label: 'Formulas', text: formulas },
   { id: 'settings', label: 'Settings', text: settings },
