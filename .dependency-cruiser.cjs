@@ -75,7 +75,9 @@ const KNOWS = {
   steps: allBut('check relief fit pocketbook overview compare exchange coupons packing hide'),
   schedule: words(''),
   makings: words('working stores design steps schedule'),
-  check: allBut('relief fit pocketbook overview compare exchange coupons drawing expression packing schedule makings'),
+  check: allBut(
+    'relief fit pocketbook overview compare exchange coupons drawing expression packing schedule makings',
+  ),
   fit: allBut('check relief pocketbook overview compare exchange coupons drawing expression packing hide'),
   pocketbook: words('measure geometry working formulas stores'),
   relief: allBut('fit pocketbook overview compare exchange coupons drawing expression packing hide'),
