@@ -60,16 +60,19 @@ export const useMakings = defineStore('makings', () => {
     all.value = [making, ...all.value]
     return making
   }
+  /** How many changes of each were asked for: what is kept is shown once nothing newer is on its way. */
+  const asked = new Map<string, number>()
   /** Done at once on the screen, kept as soon as it can be; where it can't, that is said. */
-  function change(id: string, to: (now: Making) => Making): Promise<void> {
+  async function change(id: string, to: (now: Making) => Making): Promise<void> {
     const now = all.value.find((m) => m.id === id)
-    if (!now) return Promise.resolve()
+    if (!now) return
+    const mine = (asked.get(id) ?? 0) + 1
+    asked.set(id, mine)
     show(to(now))
-    return trouble
-      .attempt('What you did at the bench could not be kept', async () => {
-        show(await changeMaking(id, to))
-      })
-      .then(() => undefined)
+    await trouble.attempt('What you did at the bench could not be kept', async () => {
+      const kept = await changeMaking(id, to)
+      if (asked.get(id) === mine) show(kept)
+    })
   }
   async function remove(id: string): Promise<void> {
     await removeMaking(id)
