@@ -1,7 +1,8 @@
 import { pathNearest, pointMoved } from '../geometry/index.js'
 import { coverings } from '../stitch/index.js'
-import { type Facts, type Part, holds, sheetsOf } from './facts.js'
+import { type EdgePlan, type Facts, type Part, holds, sheetsOf } from './facts.js'
 import { closesHalf } from './hold.js'
+import { coatsOf } from './shape.js'
 import { isStrap } from './prepare.js'
 import type { Task, Why } from './task.js'
 
@@ -58,6 +59,7 @@ const LATER: readonly Task['sort'][] = [
   'groove',
   'punch',
   'edge',
+  'coat',
   'back',
   'turn',
   'line',
@@ -73,6 +75,7 @@ const LATER: readonly Task['sort'][] = [
   'machine',
   'putIn',
   'finish',
+  'coatLast',
 ]
 /** What holds a piece to another. */
 const HOLD: readonly Task['sort'][] = ['back', 'line', 'glue', 'strike', 'sew', 'machine']
@@ -85,8 +88,11 @@ export function singleFirst({ facts, say, on }: Asking): void {
       for (const first of on(panel.id, sorts))
         for (const later of then) if (first !== later) say(first, later, why)
     }
-    const finishing = on(panel.id, ['edge', 'finish'])
-    before(['dye'], 'dye', [...holding, ...on(panel.id, ['oil', 'turn', 'edge', 'finish'])])
+    const finishing = on(panel.id, ['edge', 'finish', 'coat', 'coatLast'])
+    before(['dye'], 'dye', [
+      ...holding,
+      ...on(panel.id, ['oil', 'turn', 'edge', 'finish', 'coat', 'coatLast']),
+    ])
     before(['oil'], 'oil', [...holding, ...on(panel.id, ['turn'])])
     before(['stamp'], 'stamp', [...holding, ...on(panel.id, ['turn', 'form'])])
     before(['skive', 'groove'], 'flat', [...holding, ...on(panel.id, ['turn', 'fold', 'form', 'trim'])])
@@ -130,24 +136,37 @@ export function turnsFirst({ facts, tasks, say, on }: Asking): void {
 /** A seam so much further in than a border is wide still goes through it, mm. */
 const SEAM_IN = 2
 
-/** Edges before what covers them, or with the seam that joins them. */
+/** Edges before what covers them, or with the seam that joins them; a coat after the one before it. */
 export function edgesFirst({ facts, say }: Asking): void {
   for (const part of facts.parts)
     for (const plan of part.edges) {
-      const id = `edge:${part.panel.id}:${plan.edges[0]!.id}`
-      for (const run of [...plan.runs, ...plan.own]) say(`sew:${run.join.id}`, id, 'sewn')
-      if (part.loose) say(id, `put-in:${part.panel.id}`, 'mount')
-      if (plan.when !== 'before') continue
-      for (const run of part.held) {
-        const covers = plan.under.length === 0 || plan.under.some((s) => sheetsOf(run.join).includes(s))
-        if (covers)
-          for (const seam of seamOf(run.join.id, facts)) say(id, seam, part.mounted ? 'mount' : 'underneath')
-      }
-      for (const sheet of plan.under) {
-        const lining = facts.panelOfSheet(sheet)
-        if (lining && facts.partOf(lining)?.panel.behind) say(id, `lay:${lining}`, 'underneath')
-      }
+      const edge = plan.edges[0]!
+      const own = `${part.panel.id}:${edge.id}`
+      const passes = [`edge:${own}`]
+      for (let n = 1; n <= coatsOf(edge, facts); n += 1) passes.push(`coat${n}:${own}`)
+      for (let n = 1; n < passes.length; n += 1) say(passes[n - 1]!, passes[n]!, 'coat')
+      for (const run of [...plan.runs, ...plan.own]) say(`sew:${run.join.id}`, passes[0]!, 'sewn')
+      if (part.loose) for (const pass of passes) say(pass, `put-in:${part.panel.id}`, 'mount')
+      if (plan.when === 'before') for (const pass of passes) coveredAfter(pass, plan, part, { facts, say })
     }
+}
+
+/** A pass of an edge before whatever covers it. */
+function coveredAfter(
+  id: string,
+  plan: EdgePlan,
+  part: Part,
+  { facts, say }: Pick<Asking, 'facts' | 'say'>,
+): void {
+  for (const run of part.held) {
+    const covers = plan.under.length === 0 || plan.under.some((s) => sheetsOf(run.join).includes(s))
+    if (covers)
+      for (const seam of seamOf(run.join.id, facts)) say(id, seam, part.mounted ? 'mount' : 'underneath')
+  }
+  for (const sheet of plan.under) {
+    const lining = facts.panelOfSheet(sheet)
+    if (lining && facts.partOf(lining)?.panel.behind) say(id, `lay:${lining}`, 'underneath')
+  }
 }
 /** What a seam is made by, from the moment its pieces have to lie together. */
 export const seamOf = (id: string, { derived }: Facts): readonly string[] =>

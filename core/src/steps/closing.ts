@@ -95,6 +95,8 @@ export function closedLast({ facts, tasks, say, afterAny }: Asking): void {
     if (
       t.sort === 'putIn' ||
       t.sort === 'finish' ||
+      t.sort === 'coatLast' ||
+      t.sort === 'coat' ||
       t.sort === 'sew' ||
       t.sort === 'machine' ||
       t.sort === 'set' ||

@@ -1,7 +1,7 @@
 import { pathLength, pointMoved } from '../geometry/index.js'
 import { cornersOf, punchBlows } from '../make/index.js'
 import { type Join, type Panel, edgeChain } from '../master/index.js'
-import { printLength } from '../measure/index.js'
+import { printLength, printLong } from '../measure/index.js'
 import type { Run } from '../stitch/index.js'
 import { diameterOf, needleFor } from '../stores/index.js'
 import { type Facts, type Part } from './facts.js'
@@ -72,6 +72,28 @@ export function gluing(facts: Facts): Task[] {
     })
 }
 
+/** What is looked at before a run is sewn: both sides of it, the thread, what lies under it. */
+function looksOf(run: Run, { derived, panelsOf, unit }: Facts): string[] {
+  const { join, locked, lengths, thread, holes, other } = run
+  const far = (mm: number): string => printLong(mm, unit)
+  const parts = panelsOf(join)
+  const upright = derived.panels.filter((p) => parts.includes(p.id) && p.marks?.some((m) => m.type === 'up'))
+  return [
+    ...(other
+      ? [
+          other.holes.length === holes.length
+            ? `${join.name}: ${holes.length} holes on each side`
+            : `${join.name}: ${holes.length} holes on one side, ${other.holes.length} on the other`,
+        ]
+      : []),
+    locked
+      ? `${join.name}: the bobbin holds ${far(locked.bobbin.value)}`
+      : `${join.name}: ${lengths > 1 ? `${lengths} threads of ${far(thread.value / lengths)}` : `a thread of ${far(thread.value)}`}`,
+    ...(parts.length > 1 ? ['pen lines and marks that would show are rubbed off'] : []),
+    ...upright.map((p) => `the ${p.name} is the right way up`),
+  ]
+}
+
 /** Holes and sewing of every run: punched apart before it is glued, through all layers after, or by the machine. */
 export function sewing(facts: Facts): Task[] {
   const { runs, design } = facts.derived
@@ -87,6 +109,7 @@ export function sewing(facts: Facts): Task[] {
         task({
           ...common,
           id: `sew:${join.id}`,
+          looks: looksOf(run, facts),
           sort: 'machine',
           group: `machine ${group}`,
           amount: { machined: times * stitches, begins },
@@ -106,6 +129,7 @@ export function sewing(facts: Facts): Task[] {
       task({
         ...common,
         id: `sew:${join.id}`,
+        looks: looksOf(run, facts),
         sort: 'sew',
         group: `sew ${group}`,
         amount: { stitches: times * stitches, corners: times * cornersOf(run), begins },

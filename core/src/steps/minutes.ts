@@ -33,6 +33,8 @@ function paceOf(sort: Sort, { habits, work: { ways } }: Design): Pace {
     washers: { each: ways.punchSeconds / 60 },
     punch: { each: ways.punchSeconds / 60 },
     edge: { pace: habits.edgePace },
+    coat: { pace: habits.edgePace },
+    coatLast: { pace: habits.edgePace },
     finish: { pace: habits.edgePace },
     back: { each: ways.layMinutes },
     line: { each: ways.layMinutes },

@@ -27,6 +27,7 @@ export const task = (
   times: 1,
   touches: [],
   tools: [],
+  looks: [],
   materials: [],
   rank: rankOf(of.sort),
   wait: 0,

@@ -39,6 +39,7 @@ export const REASONS: Readonly<Record<Why, Reason>> = {
   row: { says: 'the second row follows the first' },
   thread: { says: 'the thread of the one goes on in the other' },
   sewn: { says: 'edges that are sewn together are finished together' },
+  coat: { says: 'each coat wants the one before dry and sanded' },
   folded: { says: 'the fold is pressed before it is held', reach: true },
   last: { says: 'it wants the work as it will be' },
 }

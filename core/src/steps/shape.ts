@@ -7,7 +7,7 @@ import type { Task } from './task.js'
 
 const EDGE_TOOLS = {
   burnished: ['sandpaper', 'edge beveller', 'burnisher'],
-  painted: ['sandpaper', 'edge beveller', 'edge paint', 'paint roller'],
+  painted: ['sandpaper', 'edge beveller'],
 } as const
 
 /** Neighbouring edges by their names, or from the first to the last. */
@@ -16,8 +16,8 @@ const namesOf = (edges: readonly { readonly name: string }[]): string =>
     ? `${firstOf(edges).name} to ${lastOf(edges).name}`
     : edges.map((e) => e.name).join(' and ')
 
-const finishOf = (fate: { readonly type: string; readonly finish?: string }): keyof typeof EDGE_TOOLS =>
-  fate.finish === 'painted' ? 'painted' : 'burnished'
+const finishOf = (fate: object): keyof typeof EDGE_TOOLS =>
+  'finish' in fate && fate.finish === 'painted' ? 'painted' : 'burnished'
 
 /** Edges of a seam are finished together: the length of that on which the seam runs counts for all of them. */
 const finishedLength = ({ when, runs, length }: EdgePlan, { panel }: Part, facts: Facts): number =>
@@ -27,30 +27,51 @@ const finishedLength = ({ when, runs, length }: EdgePlan, { panel }: Part, facts
       ? length * firstOf(runs).times
       : 0
 
-/** Every edge that is finished: those that vanish, those of seams, those that stay free; each in one task. */
+/** Every edge that is finished: those that vanish, those of seams, those that stay free; each in one task, and one for each coat. */
 export function finishing(facts: Facts): Task[] {
-  const { ways } = facts.derived.design.work
-  return facts.parts.flatMap((part) =>
-    part.edges.map((plan) => {
-      const first = firstOf(plan.edges)
-      const finish = finishOf(first.fate)
-      const before = plan.when === 'before'
-      return task({
-        id: `edge:${part.panel.id}:${first.id}`,
-        sort: before ? 'edge' : 'finish',
-        group: `${before ? 'edge' : 'finish'} ${finish} ${plan.own.length > 0 ? part.panel.id : ''}`,
-        what: `${namesOf(plan.edges)} of the ${part.panel.name}`,
-        times: part.panel.count,
-        touches: [{ panelId: part.panel.id, edges: plan.edges.map((e) => e.id) }],
-        amount: { length: finishedLength(plan, part, facts) },
-        tools: EDGE_TOOLS[finish],
-        materials: [
-          some(finish === 'painted' ? `edge paint, ${ways.coats} coats` : 'edge dressing or water'),
-        ],
-        wait: finish === 'painted' ? ways.coats * ways.coatDry : 0,
-      })
+  return facts.parts.flatMap((part) => part.edges.flatMap((plan) => edgeTasks(plan, part, facts)))
+}
+
+/** Coats that an edge is painted with; none where it is burnished. */
+export const coatsOf = (edge: { readonly fate: object }, { derived }: Facts): number =>
+  finishOf(edge.fate) === 'painted' ? derived.design.work.ways.coats : 0
+
+function edgeTasks(plan: EdgePlan, part: Part, facts: Facts): Task[] {
+  const { coatDry } = facts.derived.design.work.ways
+  const first = firstOf(plan.edges)
+  const finish = finishOf(first.fate)
+  const before = plan.when === 'before'
+  const coats = coatsOf(first, facts)
+  const common = {
+    what: `${namesOf(plan.edges)} of the ${part.panel.name}`,
+    times: part.panel.count,
+    touches: [{ panelId: part.panel.id, edges: plan.edges.map((e) => e.id) }],
+    // Making ready and each coat take their share of the pace at which edges are finished.
+    amount: { length: finishedLength(plan, part, facts) / (coats + 1) },
+  }
+  const own = plan.own.length > 0 ? part.panel.id : ''
+  return [
+    task({
+      ...common,
+      id: `edge:${part.panel.id}:${first.id}`,
+      sort: before ? 'edge' : 'finish',
+      group: `${before ? 'edge' : 'finish'} ${finish} ${own}`,
+      tools: EDGE_TOOLS[finish],
+      materials: coats > 0 ? [] : [some('edge dressing or water')],
     }),
-  )
+    ...Array.from({ length: coats }, (_, i) =>
+      task({
+        ...common,
+        id: `coat${i + 1}:${part.panel.id}:${first.id}`,
+        sort: before ? 'coat' : 'coatLast',
+        group: `${before ? 'coat' : 'coatLast'} ${i + 1} ${own}`,
+        what: `${common.what}, coat ${i + 1}`,
+        tools: i === 0 ? ['paint roller'] : ['fine sandpaper', 'paint roller'],
+        materials: [some('edge paint')],
+        wait: coatDry,
+      }),
+    ),
+  ]
 }
 
 /** Turned edges, layers, folds and forming of a piece. */

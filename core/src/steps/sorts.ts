@@ -6,6 +6,8 @@ interface SortOf {
   readonly cautions?: readonly string[]
   /** Begun, it is done to the end: a glue-up, a dye bath. */
   readonly whole?: true
+  /** What is done with it before the tools are put away. */
+  readonly then?: string
   /** What it ties up besides the maker's hands. */
   readonly needs?: 'machine' | 'clamps'
 }
@@ -48,9 +50,10 @@ export const SORTS = {
   },
   stamp: { verb: 'Stamp the mark into', many: 'pieces', cautions: [STRIKE] },
   skive: { verb: 'Skive', many: 'skives', cautions: [KNIFE] },
-  groove: { verb: 'Cut the groove of', many: 'grooves', cautions: [KNIFE] },
+  groove: { verb: 'Cut', many: 'grooves', cautions: [KNIFE] },
   punch: { verb: 'Punch slots and holes of', many: 'pieces', cautions: [STRIKE] },
   edge: { verb: 'Finish', many: 'edges that will be covered', cautions: [DUST] },
+  coat: { verb: 'Paint', many: 'edges that will be covered' },
   back: { verb: 'Glue in', many: 'layers', whole: true, cautions: [GLUE] },
   turn: { verb: 'Turn over', many: 'edges', whole: true, cautions: [GLUE] },
   line: { verb: 'Glue in', many: 'linings', whole: true, cautions: [GLUE] },
@@ -61,12 +64,17 @@ export const SORTS = {
   set: { verb: 'Set', many: 'pieces of hardware', cautions: [STRIKE] },
   glue: { verb: 'Glue', many: 'seams', whole: true, needs: 'clamps', cautions: [GLUE] },
   strike: { verb: 'Punch the holes of', many: 'seams', cautions: [STRIKE] },
-  sew: { verb: 'Sew', many: 'seams' },
+  sew: {
+    verb: 'Sew',
+    many: 'seams',
+    then: 'Cut the thread ends and tap the seam flat with a smooth hammer.',
+  },
   machine: { verb: 'Sew by machine', many: 'seams', needs: 'machine', cautions: [MACHINE] },
   turnOut: { verb: 'Turn out', many: 'bags' },
   putIn: { verb: 'Put in place', many: 'pieces' },
   trim: { verb: 'Trim', many: 'edges', cautions: [KNIFE] },
   finish: { verb: 'Finish', many: 'edges', cautions: [DUST] },
+  coatLast: { verb: 'Paint', many: 'edges' },
   dyeWork: {
     verb: 'Dye',
     many: 'things',

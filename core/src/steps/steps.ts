@@ -31,6 +31,10 @@ export interface Step {
   /** Minutes that what it touches is left alone afterwards. */
   readonly wait: number
   readonly cautions: readonly string[]
+  /** What is looked at before it is begun: holes counted, thread cut, the bobbin filled. */
+  readonly looks: readonly string[]
+  /** What is done before the tools are put away. */
+  readonly then: string | undefined
   /** Begun, it is done to the end. */
   readonly whole: boolean
   readonly needs: 'machine' | 'clamps' | undefined
@@ -68,6 +72,8 @@ const COUNTED: readonly Sort[] = [
   'skive',
   'edge',
   'finish',
+  'coat',
+  'coatLast',
   'fold',
   'set',
   'hang',
@@ -151,6 +157,8 @@ function stepOf(tasks: readonly Task[], copies: number, { design }: Derived): St
     minutes: minutesOf(sort, amountsAdded(tasks.map((t) => t.amount)), copies, id, design),
     wait: Math.max(...tasks.map((t) => t.wait)),
     cautions,
+    looks: [...new Set(tasks.flatMap((t) => t.looks))],
+    then: sortOf(sort).then,
     whole,
     needs,
   }

@@ -42,6 +42,8 @@ export interface Task {
   readonly touches: readonly Touch[]
   readonly amount: Amount
   readonly tools: readonly string[]
+  /** What is looked at before it is begun. */
+  readonly looks: readonly string[]
   readonly materials: readonly Supply[]
   /** Where it usually stands among tasks of its sort. */
   readonly rank: number
@@ -89,5 +91,6 @@ export type Why =
   | 'row'
   | 'thread'
   | 'sewn'
+  | 'coat'
   | 'folded'
   | 'last'

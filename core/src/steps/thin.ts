@@ -3,7 +3,7 @@ import { pathLength } from '../geometry/index.js'
 import { firstOf } from '../lists/index.js'
 import { bandLength, skivedStrips } from '../make/index.js'
 import { type PanelMark, edgeChain } from '../master/index.js'
-import { type LengthUnit, printLength } from '../measure/index.js'
+import { type LengthUnit, printLength, printWeight } from '../measure/index.js'
 import type { Facts } from './facts.js'
 import { task } from './prepare.js'
 import type { Task } from './task.js'
@@ -20,13 +20,16 @@ export function thinning(facts: Facts): Task[] {
           s.tools
             .filter((t) => !t.not)
             .slice(0, 1)
-            .map((t) => t.tool),
+            .map(
+              (t) =>
+                `${t.tool}, ${printLength(s.width, facts.unit)} wide down to ${printWeight(Math.min(s.start, s.end), facts.unit)}`,
+            ),
         )
     const skive = (key: string, name: string, length: number, depth: number, strips = 1): Task =>
       task({
         id: `skive:${key}`,
         sort: 'skive',
-        what: `${name} of the ${panel.name}`,
+        what: `${name.replace(/^skive of the /, '')} of the ${panel.name}`,
         times: panel.count,
         touches: [{ panelId: panel.id, skive: key }],
         // A deeper skive takes as long as a longer one.

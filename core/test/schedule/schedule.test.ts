@@ -5,6 +5,7 @@ import {
   type ToDo,
   dayAt,
   dayNumber,
+  dayOf,
   hoursWritten,
   instant,
   minuteAt,
@@ -52,6 +53,17 @@ it('days are those of the calendar, leap years and all', () => {
   expect(dayNumber('2027-3-1')).toBeUndefined()
   expect(weekdayOf(dayNumber('2027-03-22')!)).toBe(1)
   expect(weekdayOf(dayNumber('1969-12-28')!)).toBe(7)
+})
+
+it('a day is the same as the calendar of the machine has it', () => {
+  fc.assert(
+    fc.property(fc.integer({ min: -700_000, max: 2_900_000 }), (n) => {
+      const day = new Date(n * 86_400_000).toISOString().slice(0, 10)
+      if (!/^\d{4}-/.test(day)) return
+      expect(dayOf(n)).toBe(day)
+      expect(dayNumber(day)).toBe(n)
+    }),
+  )
 })
 
 const anyToDo = (id: string): fc.Arbitrary<ToDo> =>

@@ -3,6 +3,7 @@ import { derive } from '@drumlin/core/derived'
 import { finished, makingOf, openCalls } from '@drumlin/core/makings'
 import { applyEdit, setField } from '@drumlin/core/design'
 import { type Step, against, stepsOf } from '@drumlin/core/steps'
+import { CHECKS } from '../../src/check/checks.js'
 import { demoDesign } from '../support/all.js'
 
 /**
@@ -206,5 +207,44 @@ describe('schools change the order', () => {
       work: { ...design.work, order, overruled: found.map((r) => `${r.first} > ${r.then}`) },
     }
     expect(stepsOf(derive(put)).steps.at(-1)?.id).toBe(ids[0])
+  })
+
+  it('painted edges are made ready and painted coat by coat, each left to dry', () => {
+    const edited = applyEdit(design, setField('finish', ['params', 'finish'], 'painted'))
+    if (!edited.ok) throw new Error(edited.why)
+    const { steps } = stepsOf(derive(edited.design))
+    const { coats, coatDry } = design.work.ways
+    const covered = steps.filter((s) => s.sort === 'coat')
+    const last = steps.filter((s) => s.sort === 'coatLast')
+    expect([covered.length, last.length]).toEqual([coats, coats])
+    expect([...covered, ...last].every((s) => s.wait === coatDry)).toBe(true)
+    expect(steps.indexOf(covered.at(-1)!)).toBeLessThan(steps.findIndex((s) => s.sort === 'glue'))
+    const paced = (sorts: readonly string[]) =>
+      steps
+        .filter((s) => sorts.includes(s.sort))
+        .reduce((sum, s) => sum + s.minutes.value - design.work.ways.setUp, 0)
+    const burnished = stepsOf(derive(design)).steps.filter((s) => ['edge', 'finish'].includes(s.sort))
+    const before = burnished.reduce((sum, s) => sum + s.minutes.value - design.work.ways.setUp, 0)
+    expect(Math.abs(paced(['edge', 'finish', 'coat', 'coatLast']) - before)).toBeLessThan(0.2)
+  })
+})
+
+describe('what no order has', () => {
+  it('is told where it is: hardware that waits for the seam that shuts it in', () => {
+    const derived = derive(demoDesign('mates-case'))
+    const [cap, ...others] = derived.fittings
+    const fitting = { ...cap!.fitting, after: 'front-left', before: 'front-left' }
+    const shut = { ...derived, fittings: [{ ...cap!, fitting }, ...others] }
+    const { circles, steps } = stepsOf(shut)
+    expect(circles).toHaveLength(1)
+    expect(circles[0]!.tasks.map((t) => t.id)).toContain(`set:${fitting.id}`)
+    // Everything else still has its order, and nothing is left out.
+    expect(steps.flatMap((s) => s.rows)).toHaveLength(stepsOf(derived).steps.flatMap((s) => s.rows).length)
+    const found = CHECKS['hardware-no-order'].find(shut)
+    expect(found).toMatchObject([{ rank: 'stop', places: [{ panelId: expect.any(String) as string }] }])
+    expect(CHECKS['hardware-no-order'].say(found[0]!, 'mm').what).toContain(
+      'No order of work has all of these',
+    )
+    expect(CHECKS['work-no-order'].find(shut)).toEqual([])
   })
 })

@@ -89,6 +89,8 @@ const leave = (): void =>
               <span class="quiet">Have ready:</span>
               {{ step.materials.map((m) => supplySaid(m, settings.unit)).join(', ') }}
             </p>
+            <p v-for="l in step.looks" :key="l"><span class="quiet">Look first:</span> {{ l }}</p>
+            <p v-if="step.then">{{ step.then }}</p>
             <p v-if="step.wait > 0">
               <span class="quiet">Afterwards leave it</span> {{ minutesSaid(step.wait) }}.
             </p>

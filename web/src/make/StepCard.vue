@@ -44,6 +44,11 @@ const calls = computed(() => lastCalls(props.step.id, props.all))
         <dd>{{ minutesSaid(step.wait) }}</dd></template
       >
     </dl>
+    <h3 v-if="step.looks.length > 0">Looked at first</h3>
+    <ul v-if="step.looks.length > 0">
+      <li v-for="l in step.looks" :key="l">{{ l }}</li>
+    </ul>
+    <p v-if="step.then">{{ step.then }}</p>
     <WorkingBox :key="step.id" :reckoned="step.minutes" />
     <template v-if="calls.length > 0">
       <h3>For the last time before it</h3>

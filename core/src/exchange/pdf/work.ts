@@ -69,6 +69,8 @@ function stepBlock(
           ]
         : []),
       ...calls.map((c) => tick(`before it, for the last time: ${c.what} (${REASONS[c.why].says})`, width)),
+      ...step.looks.map((l) => tick(`looked at first: ${l}`, width)),
+      ...(step.then ? [tick(step.then, width)] : []),
       ...step.cautions.map((c) => paragraph(c, width, INDENT, BODY, true)),
     ],
   }
