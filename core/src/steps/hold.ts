@@ -3,7 +3,7 @@ import { cornersOf, punchBlows } from '../make/index.js'
 import { type Join, type Panel, edgeChain } from '../master/index.js'
 import { printLength, printLong } from '../measure/index.js'
 import type { Run } from '../stitch/index.js'
-import { diameterOf, needleFor } from '../stores/index.js'
+import { type Hardware, diameterOf, needleFor } from '../stores/index.js'
 import { type Facts, type Part } from './facts.js'
 import { some, task } from './prepare.js'
 import type { Task, Touch } from './task.js'
@@ -87,7 +87,7 @@ function looksOf(run: Run, { derived, panelsOf, unit }: Facts): string[] {
         ]
       : []),
     locked
-      ? `${join.name}: the bobbin holds ${far(locked.bobbin.value)}`
+      ? `${join.name}: the bobbin holds at least ${far(locked.bobbin.value)}`
       : `${join.name}: ${lengths > 1 ? `${lengths} threads of ${far(thread.value / lengths)}` : `a thread of ${far(thread.value)}`}`,
     ...(parts.length > 1 ? ['pen lines and marks that would show are rubbed off'] : []),
     ...upright.map((p) => `the ${p.name} is the right way up`),
@@ -140,6 +140,12 @@ export function sewing(facts: Facts): Task[] {
   })
 }
 
+/** What sets it: a post is struck, a screw is turned, prongs are bent. */
+function settersOf({ sort, prongs, name }: Hardware): string[] {
+  if (sort === 'rivet' || sort === 'burr' || sort === 'snap') return [`setter for ${name}`, 'mallet', 'anvil']
+  return [prongs > 0 ? 'pliers' : 'screwdriver']
+}
+
 /** Every piece of hardware at its place. */
 export const hardware = ({ derived, panelOfSheet, unit }: Facts): Task[] =>
   derived.fittings.map(({ fitting, hardware: ware, post, washers }) =>
@@ -154,7 +160,7 @@ export const hardware = ({ derived, panelOfSheet, unit }: Facts): Task[] =>
         .filter((id, i, all) => all.indexOf(id) === i)
         .map((panelId) => ({ panelId, fitting: fitting.id })),
       amount: { count: fitting.count },
-      tools: fitting.held ? [] : [`setter for ${ware.name}`, 'mallet', 'anvil'],
+      tools: fitting.held ? [] : settersOf(ware),
       materials: [
         {
           what: `${ware.name}${post === undefined ? '' : `, post ${printLength(post, unit)}`}`,

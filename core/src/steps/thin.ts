@@ -8,6 +8,9 @@ import type { Facts } from './facts.js'
 import { task } from './prepare.js'
 import type { Task } from './task.js'
 
+/** Thinner than this a skive runs out to nothing, mm. */
+const NOTHING_LEFT = 0.05
+
 /** Skives and grooves of a piece, those of turned edges among them. */
 export function thinning(facts: Facts): Task[] {
   return facts.parts.flatMap((part) => {
@@ -22,7 +25,7 @@ export function thinning(facts: Facts): Task[] {
             .slice(0, 1)
             .map(
               (t) =>
-                `${t.tool}, ${printLength(s.width, facts.unit)} wide down to ${printWeight(Math.min(s.start, s.end), facts.unit)}`,
+                `${t.tool}, ${printLength(s.width, facts.unit)} wide down to ${Math.min(s.start, s.end) < NOTHING_LEFT ? 'nothing' : printWeight(Math.min(s.start, s.end), facts.unit)}`,
             ),
         )
     const skive = (key: string, name: string, length: number, depth: number, strips = 1): Task =>
