@@ -1,6 +1,7 @@
 import { describe, expect, test } from 'vitest'
 import { derive } from '@drumlin/core/derived'
 import { SEAM_SENTENCES, SEWING_SENTENCES, fieldsInPlay, kindIds } from '@drumlin/core/kinds'
+import { WORK_SENTENCES } from '@drumlin/core/work'
 import { type Hit, besides, foundIn, placeOf } from '../src/app/found.js'
 import { freshOf } from '../../core/test/support/designs.js'
 
@@ -19,7 +20,9 @@ describe('where a setting is found', () => {
             ? [...SEWING_SENTENCES, ...SEAM_SENTENCES]
             : name === 'draft'
               ? derived.pieces.flatMap((p) => derived.kind.sentences[p.id] ?? [])
-              : derived.kind.brief
+              : name === 'make'
+                ? WORK_SENTENCES
+                : derived.kind.brief
         const own = f.type === 'leather' || f.type === 'hardware' || offered.includes(f.id)
         // The Brief's own line of tools says iron, awl and thread.
         expect([f.label, own || said.join().includes(`{${f.id}}`)]).toEqual([f.label, true])
