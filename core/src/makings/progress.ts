@@ -1,6 +1,6 @@
 import type { LastCall, Step, Steps } from '../steps/index.js'
 import { lastCalls } from '../steps/index.js'
-import type { BenchClock, Making, StepDone } from './schema.js'
+import { type BenchClock, MOST_MINUTES, type Making, type StepDone } from './schema.js'
 
 const NOTHING: StepDone = { done: false, minutes: 0, notes: [], photos: [] }
 
@@ -19,8 +19,9 @@ const UNSEEN = 2 * 60_000
 export function clockMinutes(clock: BenchClock, now: number): number {
   if (clock.since === undefined) return clock.before
   const seen = clock.seen ?? clock.since
-  const until = now - seen > UNSEEN ? seen : now
-  return clock.before + Math.max(0, until - clock.since) / 60_000
+  // Seen later than now: the clock was set back, and has run until it was seen.
+  const until = now < seen || now - seen > UNSEEN ? seen : now
+  return clock.before + (until - clock.since) / 60_000
 }
 
 export const isRunning = (clock: BenchClock | undefined, now: number): boolean =>
@@ -30,7 +31,7 @@ export const isRunning = (clock: BenchClock | undefined, now: number): boolean =
 export function paused(making: Making, now: number): Making {
   const { clock, ...rest } = making
   if (!clock) return making
-  const minutes = Math.min(2160, clockMinutes(clock, now))
+  const minutes = Math.min(MOST_MINUTES, clockMinutes(clock, now))
   return withStep({ ...rest, clock: { step: clock.step, before: minutes } }, clock.step, { minutes })
 }
 
@@ -44,35 +45,29 @@ export function started(making: Making, step: string, now: number): Making {
 export function seen(making: Making, now: number): Making {
   const { clock } = making
   if (!isRunning(clock, now)) return clock?.since === undefined ? making : paused(making, now)
-  return { ...making, clock: { ...clock!, seen: Math.max(now, clock!.seen ?? 0) } }
+  // From a clock that was set back on it runs anew, with what it had.
+  if (now < (clock!.seen ?? 0)) return started(making, clock!.step, now)
+  return { ...making, clock: { ...clock!, seen: now } }
 }
 
 /** Minutes as the maker remembers them. Throws for what no evening has. */
 export function corrected(making: Making, step: string, minutes: number): Making {
-  if (!(minutes >= 0 && minutes <= 2160))
-    throw new RangeError(`a step takes from 0 to 2160 minutes, not ${minutes}`)
-  const { clock, ...rest } = making
+  if (!(minutes >= 0 && minutes <= MOST_MINUTES))
+    throw new RangeError(`a step takes from 0 to ${MOST_MINUTES} minutes, not ${minutes}`)
   const changed = withStep(making, step, { minutes })
-  return clock?.step === step
-    ? { ...withStep(rest as Making, step, { minutes }), clock: { step, before: minutes } }
-    : changed
+  return making.clock?.step === step ? { ...changed, clock: { step, before: minutes } } : changed
 }
 
 /** A step is done: its clock stands, and what it touched waits as long as it has to. */
 export function finished(making: Making, step: Step, now: number): Making {
-  const stood = making.clock?.step === step.id ? paused(making, now) : making
-  const { clock: _, ...rest } = stood
-  const kept = withStep((stood.clock?.step === step.id ? rest : stood) as Making, step.id, {
+  const { clock, ...rest } = making.clock?.step === step.id ? paused(making, now) : making
+  const kept = withStep(clock && clock.step !== step.id ? { ...rest, clock } : rest, step.id, {
     done: true,
     at: now,
   })
   const timers = kept.timers.filter((t) => t.step !== step.id)
-  return step.wait > 0
-    ? {
-        ...kept,
-        timers: [...timers, { step: step.id, says: step.says, until: now + step.wait * 60_000, rung: false }],
-      }
-    : { ...kept, timers }
+  const wait = { step: step.id, says: step.says, until: now + step.wait * 60_000, rung: false }
+  return { ...kept, timers: step.wait > 0 ? [...timers, wait] : timers }
 }
 
 /** A step is to be done again: what was noted stays. */

@@ -10,7 +10,7 @@ const day = z.string().refine((d) => dayNumber(d) !== undefined, 'a day such as 
 /** Milliseconds of the machine's clock. */
 const moment = z.number().int().min(0)
 /** A day and a half at one step is a forgotten clock. */
-const MOST_MINUTES = 2160
+export const MOST_MINUTES = 2160
 
 /** Something written down at a step while it was done. */
 const noteSchema = z.strictObject({

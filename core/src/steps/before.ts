@@ -12,9 +12,9 @@ export interface Asking {
   readonly tasks: readonly Task[]
   /** First, then, and why. */
   readonly say: (first: string, then: string, why: Why) => void
-  /** Ids of tasks that touch a piece, of some sorts. */
   /** All that has to come after any of these already: a custom gives way where something that lies there says otherwise. */
   readonly afterAny: (ids: readonly string[]) => ReadonlySet<string>
+  /** Ids of tasks that touch a piece, of some sorts. */
   readonly on: (panelId: string, sorts: readonly Task['sort'][]) => readonly string[]
 }
 
@@ -168,6 +168,7 @@ function coveredAfter(
     if (lining && facts.partOf(lining)?.panel.behind) say(id, `lay:${lining}`, 'underneath')
   }
 }
+
 /** What a seam is made by, from the moment its pieces have to lie together. */
 export const seamOf = (id: string, { derived }: Facts): readonly string[] =>
   derived.runs.find((r) => r.join.id === id)?.ways.holes === 'apart'

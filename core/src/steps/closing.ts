@@ -2,6 +2,7 @@ import { boxCentre, pathBox, pointMoved } from '../geometry/index.js'
 import { sheetThickness } from '../layup/index.js'
 import { type Asking, seamOf } from './before.js'
 import { type Facts, type Part, holds, sheetsOf } from './facts.js'
+import type { Sort } from './sorts.js'
 
 /** Reached only while the body is open; but what lies over a closing seam can't be sewn before it. */
 function beforeClosing(
@@ -65,14 +66,31 @@ function seamsRound(part: Part, facts: Facts): readonly string[] {
     )
     .map((r) => r.join.id)
 }
-const between = (panelId: string, facts: Facts): boolean => {
-  const part = facts.partOf(panelId)
-  return part !== undefined && seamsRound(part, facts).length > 0
+/** Between what lies over and under it before they are sewn to each other; else once the body is shut and turned. */
+function laidIn(part: Part, { facts, say }: Pick<Asking, 'facts' | 'say'>): void {
+  const id = `put-in:${part.panel.id}`
+  const round = seamsRound(part, facts)
+  for (const seam of round.flatMap((r) => seamOf(r, facts))) say(id, seam, 'covered')
+  if (round.length > 0) return
+  for (const run of facts.closing) say(`sew:${run.join.id}`, id, 'out')
+  say('turn-out', id, 'out')
 }
-function laidBetween(part: Part, { facts, say }: Pick<Asking, 'facts' | 'say'>): void {
-  for (const id of seamsRound(part, facts))
-    for (const seam of seamOf(id, facts)) say(`put-in:${part.panel.id}`, seam, 'covered')
-}
+
+/** What makes the thing: only then it is dyed or oiled as a whole, and tried. */
+const MAKES: readonly Sort[] = [
+  'back',
+  'line',
+  'coat',
+  'hang',
+  'set',
+  'glue',
+  'sew',
+  'machine',
+  'turnOut',
+  'putIn',
+  'finish',
+  'coatLast',
+]
 
 /** What is sewn onto a body comes before it is shut; what is sewn inside out before it is turned; the last things last. */
 export function closedLast({ facts, tasks, say, afterAny }: Asking): void {
@@ -85,33 +103,12 @@ export function closedLast({ facts, tasks, say, afterAny }: Asking): void {
     for (const close of closing) beforeClosing({ facts, say, afterAny }, `sew:${run.join.id}`, close)
   for (const run of runs.filter((r) => r.join.hidden && r.join.closes))
     say(`sew:${run.join.id}`, 'turn-out', 'inside')
-  for (const part of facts.parts.filter((p) => p.loose)) laidBetween(part, { facts, say })
+  for (const part of facts.parts.filter((p) => p.loose)) laidIn(part, { facts, say })
   for (const t of tasks) {
-    if (t.sort === 'putIn' && !between(t.id.slice(7), facts)) {
-      for (const close of closing) say(`sew:${close}`, t.id, 'out')
-      say('turn-out', t.id, 'out')
-    }
     if (t.sort === 'finish' && facts.derived.master.turning) say('turn-out', t.id, 'out')
-    if (
-      t.sort === 'putIn' ||
-      t.sort === 'finish' ||
-      t.sort === 'coatLast' ||
-      t.sort === 'coat' ||
-      t.sort === 'sew' ||
-      t.sort === 'machine' ||
-      t.sort === 'set' ||
-      t.sort === 'hang' ||
-      t.sort === 'turnOut' ||
-      t.sort === 'glue'
-    )
-      for (const last of ['dye-work', 'oil-work', 'fit']) say(t.id, last, 'last')
+    if (MAKES.includes(t.sort)) for (const last of ['dye-work', 'oil-work', 'fit']) say(t.id, last, 'last')
   }
   say('dye-work', 'oil-work', 'dye')
-  for (const first of [
-    'dye-work',
-    'oil-work',
-    ...tasks.filter((t) => t.sort === 'line' || t.sort === 'back').map((t) => t.id),
-  ])
-    say(first, 'fit', 'last')
+  for (const first of ['dye-work', 'oil-work']) say(first, 'fit', 'last')
   say('fit', 'note', 'last')
 }
