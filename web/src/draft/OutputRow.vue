@@ -1,19 +1,18 @@
 <script setup lang="ts">
-import { ref, shallowRef, watch } from 'vue'
+import { watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import type { Derived } from '@drumlin/core/derived'
 import { FORMATS, type Format, type FormatId } from '@drumlin/core/exchange/formats'
 import { PAPERS, type PaperId } from '@drumlin/core/exchange/paper'
 import { useSettings } from '../app/settings.js'
 import { saveAs } from '../output/save.js'
-import { reasonOf } from '../app/reason.js'
+import WritingState from '../output/WritingState.vue'
+import { useWriting } from '../output/writing.js'
 
 const props = defineProps<{ derived: Derived }>()
 const settings = useSettings()
-const working = shallowRef<{ readonly label: string; readonly control: AbortController }>()
-const failed = ref('')
-/** What failed is asked again with what was asked. */
-const again = shallowRef<() => unknown>()
+const writing = useWriting()
+const { working } = writing
 
 type Known = Format & { readonly id: FormatId }
 interface Offer {
@@ -37,20 +36,10 @@ const offers = (FORMATS as readonly Known[]).flatMap((format): readonly Offer[] 
       })),
 )
 
-async function save(format: Known, paper: PaperId | undefined): Promise<void> {
-  const control = new AbortController()
-  working.value = { label: format.label, control }
-  failed.value = ''
-  try {
-    await saveAs(format, { design: props.derived.design, paper, unit: settings.unit }, control.signal)
-  } catch (error) {
-    if (control.signal.aborted) return
-    failed.value = `The ${format.label} could not be made: ${reasonOf(error)}.`
-    again.value = () => save(format, paper)
-  } finally {
-    working.value = undefined
-  }
-}
+const save = (format: Known, paper: PaperId | undefined): Promise<void> =>
+  writing.write(format.label, (signal) =>
+    saveAs(format, { design: props.derived.design, paper, unit: settings.unit }, signal),
+  )
 /** What was asked for from elsewhere is made once, here. */
 const route = useRoute()
 const router = useRouter()
@@ -80,14 +69,7 @@ watch(
         {{ offer.label }}
       </v-btn>
     </div>
-    <p v-if="working" role="status">
-      <v-progress-linear indeterminate color="primary" :aria-label="`Writing the ${working.label}`" />
-      Writing the {{ working.label }} …
-      <v-btn @click="working.control.abort()">Stop</v-btn>
-    </p>
-    <p v-if="failed" role="alert" class="failed">
-      {{ failed }} <v-btn v-if="again" @click="again()">Try again</v-btn>
-    </p>
+    <WritingState :writing="writing" />
   </section>
 </template>
 
@@ -104,8 +86,5 @@ watch(
   padding: 3px 9px;
   font-size: 14px;
   white-space: nowrap;
-}
-.failed {
-  color: var(--rowan);
 }
 </style>

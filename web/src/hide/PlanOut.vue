@@ -1,8 +1,9 @@
 <script setup lang="ts">
-import { computed, ref, shallowRef } from 'vue'
+import { computed, ref } from 'vue'
 import type { Derived } from '@drumlin/core/derived'
 import { PAPERS } from '@drumlin/core/exchange/paper'
-import { reasonOf } from '../app/reason.js'
+import WritingState from '../output/WritingState.vue'
+import { useWriting } from '../output/writing.js'
 import { useSettings } from '../app/settings.js'
 import { savePlan } from '../output/save.js'
 import type { Laying } from './laying.js'
@@ -11,25 +12,18 @@ import type { Laying } from './laying.js'
 const props = defineProps<{ derived: Derived; laying: Laying }>()
 const settings = useSettings()
 const mirrored = ref(false)
-const working = shallowRef<AbortController>()
-const failed = ref('')
+const writing = useWriting()
+const { working } = writing
 const laid = computed(() => Object.keys(props.derived.design.cutting.lying).length > 0)
 const FORMATS = computed(() => [
   { as: 'pdf' as const, label: `Print ${PAPERS[settings.paper].short}`, says: 'The cutting plan as a PDF' },
   { as: 'svg' as const, label: 'SVG', says: 'The cutting plan as SVG, 1:1' },
   { as: 'dxf' as const, label: 'DXF', says: 'The cutting plan as DXF, 1:1' },
 ])
-async function save(as: 'pdf' | 'svg' | 'dxf'): Promise<void> {
-  const control = new AbortController()
-  working.value = control
-  failed.value = ''
-  try {
-    await savePlan(props.derived.design, { as, mirrored: mirrored.value }, settings, control.signal)
-  } catch (error) {
-    if (!control.signal.aborted) failed.value = `The plan could not be made: ${reasonOf(error)}.`
-  }
-  working.value = undefined
-}
+const save = (as: 'pdf' | 'svg' | 'dxf'): Promise<void> =>
+  writing.write('plan', (signal) =>
+    savePlan(props.derived.design, { as, mirrored: mirrored.value }, settings, signal),
+  )
 </script>
 
 <template>
@@ -48,8 +42,7 @@ async function save(as: 'pdf' | 'svg' | 'dxf'): Promise<void> {
           >{{ f.label }}</v-btn
         >
       </div>
-      <p v-if="working" role="status">Writing the plan … <v-btn @click="working.abort()">Stop</v-btn></p>
-      <p v-if="failed" role="alert" class="failed">{{ failed }}</p>
+      <WritingState :writing="writing" />
     </template>
   </section>
 </template>
@@ -63,8 +56,5 @@ async function save(as: 'pdf' | 'svg' | 'dxf'): Promise<void> {
 .row {
   display: flex;
   gap: 6px;
-}
-.failed {
-  color: var(--rowan);
 }
 </style>

@@ -99,14 +99,15 @@ export async function saveCoupons(
 const WORK_TYPES = { pdf: 'application/pdf', csv: 'text/csv', ics: 'text/calendar' } as const
 type OnPaper = { readonly unit: LengthUnit; readonly paper: PaperId }
 
-/** The order of work of a design. */
+/** The order of work of a design, for so many made together. */
 export async function saveSteps(
   design: Design,
+  count: number,
   as: 'pdf' | 'csv',
   { unit, paper }: OnPaper,
   signal: AbortSignal,
 ): Promise<void> {
-  const contents = await written({ design, steps: as, paper, unit, date: today() }, signal)
+  const contents = await written({ design, count, steps: as, paper, unit, date: today() }, signal)
   keep(contents, WORK_TYPES[as], `${fileName(design.name)}-steps.${as}`)
 }
 

@@ -27,7 +27,7 @@ export type WriteAsked = {
   | { readonly design: Design; readonly format: FormatId }
   | { readonly design: Design; readonly plan: PlanWanted }
   | { readonly leather: Leather; readonly iron: Iron }
-  | { readonly design: Design; readonly steps: 'pdf' | 'csv' }
+  | { readonly design: Design; readonly count: number; readonly steps: 'pdf' | 'csv' }
   | { readonly evenings: readonly Evening[]; readonly as: 'pdf' | 'csv' | 'ics'; readonly stamp: string }
 )
 
@@ -48,9 +48,9 @@ answering(async (asked: WriteAsked) => {
   }
   if ('steps' in asked) {
     const derived = derive(asked.design)
-    const steps = stepsOf(derived, 1, unit)
+    const steps = stepsOf(derived, asked.count, unit)
     if (asked.steps === 'csv') return stepsCsv(steps, unit)
-    return writeStepsPdf(derived, steps, 1, { paper, unit, date, fonts: await pdfFonts() })
+    return writeStepsPdf(derived, steps, asked.count, { paper, unit, date, fonts: await pdfFonts() })
   }
   if ('format' in asked)
     return formatOf(asked.format).write(derive(asked.design), { paper, unit, date, fonts: pdfFonts })
