@@ -6,7 +6,8 @@ import { figuresOf } from '@drumlin/core/overview'
 import { STARTER_STORES } from '@drumlin/core/stores'
 import { bandColour, bandCount, bandOf, inkOn } from '../src/relief/ramp.js'
 import { seamsOf } from '../src/relief/seams.js'
-import { rowsIn, sayDifference, sayTime, sayValue } from '../src/whatif/rows.js'
+import { sayTime } from '../src/parts/time.js'
+import { rowsIn, sayDifference, sayValue } from '../src/whatif/rows.js'
 import {
   NOTHING_CHANGED,
   type Variant,

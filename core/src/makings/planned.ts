@@ -8,7 +8,7 @@ import {
   instant,
   minuteAt,
 } from '../schedule/index.js'
-import type { Step, Steps, Supply } from '../steps/index.js'
+import { type Step, type Steps, type Supply, suppliesAdded } from '../steps/index.js'
 import { isDone, stepOf } from './progress.js'
 import type { Making } from './schema.js'
 
@@ -40,6 +40,7 @@ export function toDo({ making, steps }: Planned, now: { readonly at: number; rea
         minutes: left(s),
         wait: s.wait,
         whole: s.whole,
+        ...(s.ties ? { ties: s.ties } : {}),
         ...(ready.length > 0 ? { notBefore: Math.max(...ready) } : {}),
       }
     }),
@@ -87,21 +88,12 @@ export function evenings({ placed }: Plan, all: readonly Planned[]): Evening[] {
       to: last.to,
       items,
       tools: [...new Set(items.flatMap((i) => i.step.tools))],
-      supplies: added(items.filter((i) => !i.comesFrom).flatMap((i) => i.step.materials)),
+      supplies: suppliesAdded(items.filter((i) => !i.comesFrom).flatMap((i) => i.step.materials)),
       waits: items
         .filter((i) => !i.goesOn && i.step.wait > 0 && i.to + i.step.wait > last.to)
         .map((i) => ({ says: i.step.says, minutes: i.step.wait })),
     }
   })
-}
-
-function added(supplies: readonly Supply[]): Supply[] {
-  const all = new Map<string, Supply>()
-  for (const one of supplies) {
-    const before = all.get(one.what)
-    all.set(one.what, { ...one, amount: one.unit === 'some' ? 1 : (before?.amount ?? 0) + one.amount })
-  }
-  return [...all.values()]
 }
 
 export const timesOf = ({ from, to }: Pick<Placed, 'from' | 'to'>): string =>

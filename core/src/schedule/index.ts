@@ -10,4 +10,4 @@ export {
   readHours,
   sittings,
 } from './hours.js'
-export { AHEAD, type Placed, type Plan, type ToDo, type Work, benchMinutes, plan } from './plan.js'
+export { AHEAD, type Placed, type Plan, type ToDo, type Work, plan } from './plan.js'

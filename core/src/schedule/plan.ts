@@ -9,6 +9,8 @@ export interface Work {
   readonly whole: boolean
   /** Not before this instant, where the maker put it later. */
   readonly notBefore?: number
+  /** What there is only one of, in all that is made, and is taken until the wait is over. */
+  readonly ties?: string
 }
 
 /** Something to be made: its steps in order, which of them wait for which, and by when. */
@@ -114,9 +116,14 @@ function pass(todos: readonly ToDo[], hours: Hours, from: number, rule: Rule): P
   const done: Record<string, number | undefined> = {}
   const left = new Set(all)
   const open = new Set(all.filter((o) => o.waits === 0))
+  /** When each thing there is only one of is free again. */
+  const free = new Map<string, number>()
+  const readyOf = ({ ready, work }: Open): number =>
+    work.ties === undefined ? ready : Math.max(ready, free.get(work.ties) ?? 0)
   const finish = (one: Open, at: number): void => {
     left.delete(one)
     open.delete(one)
+    if (one.work.ties !== undefined) free.set(one.work.ties, at + one.work.wait)
     done[one.todo.id] = Math.max(done[one.todo.id] ?? 0, at)
     for (const next of one.then) {
       next.waits -= 1
@@ -128,9 +135,9 @@ function pass(todos: readonly ToDo[], hours: Hours, from: number, rule: Rule): P
     if (open.size === 0) break
     let now = sitting.from
     while (now < sitting.to) {
-      const one = next(open, now, sitting.to, rule)
+      const one = next(open, { now, end: sitting.to, readyOf }, rule)
       if (!one) {
-        const soon = Math.min(...[...open].map((o) => o.ready).filter((r) => r > now && r < sitting.to))
+        const soon = Math.min(...[...open].map(readyOf).filter((r) => r > now && r < sitting.to))
         if (!Number.isFinite(soon)) break
         now = soon
         continue
@@ -153,10 +160,14 @@ function pass(todos: readonly ToDo[], hours: Hours, from: number, rule: Rule): P
 }
 
 /** What is taken up at an instant: of what can be begun and fits, the first by the rule; what was parted goes on first. */
-function next(open: ReadonlySet<Open>, now: number, end: number, rule: Rule): Open | undefined {
+function next(
+  open: ReadonlySet<Open>,
+  { now, end, readyOf }: { now: number; end: number; readyOf: (one: Open) => number },
+  rule: Rule,
+): Open | undefined {
   let best: Open | undefined
   for (const one of open) {
-    if (one.ready > now) continue
+    if (readyOf(one) > now) continue
     const room = end - now
     if (one.work.whole ? one.left > room : room < Math.min(LEAST, one.left)) continue
     const begun = one.left < one.work.minutes
@@ -195,14 +206,4 @@ export function plan(todos: readonly ToDo[], hours: Hours, since: number): Plan 
     if (at >= 0 && a[at]! < b[at]!) best = other
   }
   return best
-}
-
-/** Minutes at the bench between an instant and another. */
-export function benchMinutes(hours: Hours, from: number, to: number): number {
-  let sum = 0
-  for (const s of sittings(hours, from, AHEAD)) {
-    if (s.from >= to) break
-    sum += Math.min(s.to, to) - s.from
-  }
-  return sum
 }

@@ -68,6 +68,7 @@ export function gluing(facts: Facts): Task[] {
         tools: ways.glue === 'white' ? ['glue spreader', 'clips'] : ['glue spreader', 'roller'],
         materials: [some(ways.glue === 'white' ? 'white glue' : 'contact glue')],
         wait: ways.glue === 'white' ? ways.clips : ways.tack,
+        ...(ways.glue === 'white' ? { ties: 'clips' as const } : {}),
       })
     })
 }

@@ -14,6 +14,7 @@ export {
   lastCalls,
   noOrder,
   stepsOf,
+  suppliesAdded,
 } from './steps.js'
 export type { Before, Supply, Task, Touch, Why } from './task.js'
 export { type Tasks, tasksOf } from './tasks.js'

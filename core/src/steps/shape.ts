@@ -119,6 +119,7 @@ function layer({ panel }: Part, { partOf, derived }: Facts): Task[] {
       tools: ['glue spreader', 'roller'],
       materials: [some('glue')],
       wait: ways.glue === 'white' ? ways.clips : 0,
+      ...(ways.glue === 'white' ? { ties: 'clips' as const } : {}),
     }),
   ]
 }
@@ -137,6 +138,7 @@ function moulded({ panel, laid }: Part, { derived }: Facts): Task[] {
       tools: ['block and board', 'bone folder', 'clamps'],
       materials: [some('water')],
       wait: ways.formDry,
+      ties: 'block',
     }),
     task({
       id: `trim:${panel.id}`,

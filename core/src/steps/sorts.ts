@@ -8,8 +8,6 @@ interface SortOf {
   readonly whole?: true
   /** What is done with it before the tools are put away. */
   readonly then?: string
-  /** What it ties up besides the maker's hands. */
-  readonly needs?: 'machine' | 'clamps'
 }
 
 const KNIFE = 'Cut away from the hand that holds; a sharp knife slips less than a blunt one.'
@@ -62,14 +60,14 @@ export const SORTS = {
   holes: { verb: 'Punch the holes of', many: 'seams', cautions: [STRIKE] },
   hang: { verb: 'Hang in', many: 'rings and buckles' },
   set: { verb: 'Set', many: 'pieces of hardware', cautions: [STRIKE] },
-  glue: { verb: 'Glue', many: 'seams', whole: true, needs: 'clamps', cautions: [GLUE] },
+  glue: { verb: 'Glue', many: 'seams', whole: true, cautions: [GLUE] },
   strike: { verb: 'Punch the holes of', many: 'seams', cautions: [STRIKE] },
   sew: {
     verb: 'Sew',
     many: 'seams',
     then: 'Cut the thread ends and tap the seam flat with a smooth hammer.',
   },
-  machine: { verb: 'Sew by machine', many: 'seams', needs: 'machine', cautions: [MACHINE] },
+  machine: { verb: 'Sew by machine', many: 'seams', cautions: [MACHINE] },
   turnOut: { verb: 'Turn out', many: 'bags' },
   putIn: { verb: 'Put in place', many: 'pieces' },
   trim: { verb: 'Trim', many: 'edges', cautions: [KNIFE] },

@@ -37,7 +37,8 @@ export interface Step {
   readonly then: string | undefined
   /** Begun, it is done to the end. */
   readonly whole: boolean
-  readonly needs: 'machine' | 'clamps' | undefined
+  /** What there is only one of, and is tied up until its wait is over. */
+  readonly ties: Task['ties']
 }
 
 /** Why one step comes before another: every pair of things that asks for it. */
@@ -47,7 +48,7 @@ export interface Reason {
   readonly pairs: readonly Before[]
 }
 
-/** What what asks for comes after itself: no order has it. */
+/** What comes after itself by what it asks for: no order has it. */
 export interface Circle {
   readonly tasks: readonly Task[]
   readonly pairs: readonly Before[]
@@ -128,12 +129,12 @@ function together(names: readonly string[]): string | undefined {
 }
 const lowered = (text: string): string => text.charAt(0).toLowerCase() + text.slice(1)
 
-function suppliesOf(tasks: readonly Task[], copies: number): Supply[] {
+/** What is used up, each thing once. */
+export function suppliesAdded(supplies: readonly Supply[]): Supply[] {
   const all = new Map<string, Supply>()
-  for (const one of tasks.flatMap((t) => t.materials)) {
+  for (const one of supplies) {
     const before = all.get(one.what)
-    const amount = one.unit === 'some' ? 1 : (before?.amount ?? 0) + copies * one.amount
-    all.set(one.what, { ...one, amount })
+    all.set(one.what, { ...one, amount: one.unit === 'some' ? 1 : (before?.amount ?? 0) + one.amount })
   }
   return [...all.values()]
 }
@@ -141,11 +142,7 @@ function suppliesOf(tasks: readonly Task[], copies: number): Supply[] {
 function stepOf(tasks: readonly Task[], copies: number, { design }: Derived): Step {
   const [first] = tasks
   const { sort, id } = first!
-  const {
-    cautions = [],
-    whole = false,
-    needs,
-  } = sortOf(sort) as ReturnType<typeof sortOf> & { needs?: Step['needs'] }
+  const { cautions = [], whole = false, then } = sortOf(sort)
   const rows = tasks.map(({ id: task, what, times, touches }) => ({ task, what, times, touches }))
   return {
     id,
@@ -153,14 +150,16 @@ function stepOf(tasks: readonly Task[], copies: number, { design }: Derived): St
     says: sentence(tasks, rows, copies),
     rows,
     tools: [...new Set(tasks.flatMap((t) => t.tools))],
-    materials: suppliesOf(tasks, copies),
+    materials: suppliesAdded(
+      tasks.flatMap((t) => t.materials.map((m) => ({ ...m, amount: copies * m.amount }))),
+    ),
     minutes: minutesOf(sort, amountsAdded(tasks.map((t) => t.amount)), copies, id, design),
     wait: Math.max(...tasks.map((t) => t.wait)),
     cautions,
     looks: [...new Set(tasks.flatMap((t) => t.looks))],
-    then: sortOf(sort).then,
+    then,
     whole,
-    needs,
+    ties: tasks.find((t) => t.ties)?.ties,
   }
 }
 

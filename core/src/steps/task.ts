@@ -49,6 +49,8 @@ export interface Task {
   readonly rank: number
   /** Minutes that what it touches has to be left alone afterwards. */
   readonly wait: number
+  /** What there is only one set of, and is tied up until the wait is over: clips, the block. */
+  readonly ties?: 'clips' | 'block'
 }
 
 /** Why one task comes before another. */

@@ -182,6 +182,16 @@ describe('a plan', () => {
     expect(plan([long], { week: [], off: [] }, MONDAY).done['a']).toBeUndefined()
   })
 
+  it('what there is only one of is taken until its wait is over, whoever made it', () => {
+    const form = (id: string): ToDo => ({
+      id,
+      works: [{ id: 'form', minutes: 20, wait: 60, whole: true, ties: 'block' }],
+      links: [],
+    })
+    const { placed } = plan([form('a'), form('b')], EVENINGS, MONDAY)
+    expect(placed[1]!.from - placed[0]!.to).toBe(60)
+  })
+
   it('takes the more urgent first, keeps days off free, and lets a night be the wait', () => {
     const one = (id: string, due?: string): ToDo => ({
       id,

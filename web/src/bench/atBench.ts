@@ -22,6 +22,7 @@ import {
 } from '@drumlin/core/makings'
 import type { LastCall, Step } from '@drumlin/core/steps'
 import { reasonOf } from '../app/reason.js'
+import { freeId } from '../shelf/ids.js'
 import { addPhoto } from '../storage/makings.js'
 import { useMakings } from '../make/makings.js'
 import type { Worked } from '../workers/make.worker.js'
@@ -131,7 +132,7 @@ export function useAtBench(id: () => string | undefined) {
     if (!here || !of) return ''
     const small = await shrunk(file)
     if (!small.ok) return small.why
-    const photo = `p-${crypto.randomUUID()}`
+    const photo = freeId(`photo-${Date.now().toString(36)}`, stepOf(of, here.id).photos)
     try {
       await addPhoto({ id: photo, making: of.id, step: here.id, taken: Date.now(), picture: small.picture })
     } catch (error) {

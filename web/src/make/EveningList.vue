@@ -8,7 +8,8 @@ import NameField from '../sentence/NameField.vue'
 import PlanChart from './PlanChart.vue'
 import { useMakings } from './makings.js'
 import type { Planning } from './planning.js'
-import { daySaid, minutesSaid } from './words.js'
+import { minutesSaid } from '../parts/time.js'
+import { daySaid } from './words.js'
 
 /** Evening by evening: what, when, what to lay out and what has to be in the house. */
 const props = defineProps<{ planning: Planning }>()

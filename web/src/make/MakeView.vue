@@ -19,7 +19,7 @@ import WorkOut from './WorkOut.vue'
 import { useMakings } from './makings.js'
 import { useOrdering } from './ordering.js'
 import { usePlanning } from './planning.js'
-import { minutesSaid } from './words.js'
+import { minutesSaid } from '../parts/time.js'
 
 defineProps<{ id: string }>()
 const job = useJob()

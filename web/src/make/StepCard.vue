@@ -6,7 +6,7 @@ import type { Drawn } from '@drumlin/core/drawing'
 import { useSettings } from '../app/settings.js'
 import WorkingBox from '../sentence/WorkingBox.vue'
 import DrawnPicture from './DrawnPicture.vue'
-import { minutesSaid } from './words.js'
+import { minutesSaid } from '../parts/time.js'
 
 /** All about one step: its picture, what it is done to, with what, how long, after what and before what, and why. */
 const props = defineProps<{ step: Step; all: Steps; picture: readonly Drawn[] }>()

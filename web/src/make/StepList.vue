@@ -4,7 +4,7 @@ import { computed, ref, watch } from 'vue'
 import { VueDraggable } from 'vue-draggable-plus'
 import { type Step, lastCalls } from '@drumlin/core/steps'
 import type { Ordering } from './ordering.js'
-import { minutesSaid } from './words.js'
+import { minutesSaid } from '../parts/time.js'
 
 /** Steps in their order; one is dragged, or moved by Alt and the arrows, wherever its reasons let it. */
 const props = defineProps<{ ordering: Ordering; chosen: string | undefined }>()

@@ -14,6 +14,7 @@ import {
 } from '../storage/makings.js'
 import { readSetting, writeSetting } from '../storage/settings.js'
 import type { Worked } from '../workers/make.worker.js'
+import { freeId } from '../shelf/ids.js'
 import { askSteps } from './asks.js'
 
 /** Today as the machine's calendar has it. */
@@ -52,7 +53,10 @@ export const useMakings = defineStore('makings', () => {
     asked: { readonly count: number; readonly forWhom: string; readonly due?: string },
   ): Promise<Making> {
     const making = makingOf(structuredClone(design), {
-      id: `m-${crypto.randomUUID()}`,
+      id: freeId(
+        `making-${Date.now().toString(36)}`,
+        all.value.map((m) => m.id),
+      ),
       begun: today(),
       ...asked,
     })

@@ -3,7 +3,7 @@ import type { EChartsOption } from 'echarts'
 import { computed, defineAsyncComponent } from 'vue'
 import type { Figures } from '@drumlin/core/overview'
 import ChartWaits from '../parts/ChartWaits.vue'
-import { sayTime } from './rows.js'
+import { sayTime } from '../parts/time.js'
 
 const ChartBox = defineAsyncComponent({
   loader: () => import('../parts/ChartBox.vue'),

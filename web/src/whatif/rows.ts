@@ -1,3 +1,4 @@
+import { sayTime } from '../parts/time.js'
 import type { Design } from '@drumlin/core/design'
 import type { Field } from '@drumlin/core/kinds'
 import { type LengthUnit, printLength, printWeight } from '@drumlin/core/measure'
@@ -8,12 +9,6 @@ export interface Row {
   readonly label: string
   readonly of: (figures: Figures) => number
   readonly say: (value: number) => string
-}
-
-/** Minutes as a maker says them: `2 h 05`. */
-export function sayTime(minutes: number): string {
-  const whole = Math.round(minutes)
-  return `${Math.floor(whole / 60)} h ${String(whole % 60).padStart(2, '0')}`
 }
 
 /** What is compared, from how it is carried to how long it takes. */
