@@ -9,7 +9,7 @@ import PlanChart from './PlanChart.vue'
 import { useMakings } from './makings.js'
 import type { Planning } from './planning.js'
 import { minutesSaid } from '../parts/time.js'
-import { daySaid } from './words.js'
+import { countSaid, daySaid } from './words.js'
 
 /** Evening by evening: what, when, what to lay out and what has to be in the house. */
 const props = defineProps<{ planning: Planning }>()
@@ -18,7 +18,8 @@ const makings = useMakings()
 const shown = computed(() => props.planning.shown.value)
 const many = computed(() => new Set(shown.value.flatMap((e) => e.items.map((i) => i.making.id))).size > 1)
 const ends = computed(() =>
-  props.planning.open.value.map(({ making }) => {
+  props.planning.open.value.map(({ making, steps }) => {
+    const placed = props.planning.plan.value?.placed ?? []
     const end = props.planning.plan.value?.done[making.id]
     const name = `${making.count} × ${making.design.name}`
     if (end === undefined) return `${name} does not come to an end within these hours.`
@@ -30,7 +31,11 @@ const ends = computed(() =>
         : due >= day
           ? `, ${due - day} days before it is due`
           : `, ${day - due} days too late`
-    return `${name} is done on ${daySaid(dayAt(end))}${slack}.`
+    if (due === undefined || due >= day) return `${name} is done on ${daySaid(dayAt(end))}${slack}.`
+    const fits = placed.filter(
+      (p) => p.todo === making.id && !p.goesOn && dayNumber(dayAt(p.from))! <= due,
+    ).length
+    return `${name} is done on ${daySaid(dayAt(end))}${slack}; until then ${fits} of ${countSaid(steps.steps.length, 'step', 'steps')} fit.`
   }),
 )
 const tooLong = computed(() =>
@@ -65,6 +70,18 @@ function soon(item: EveningItem): void {
         @change="planning.writeHours"
       />.
     </p>
+    <p v-if="makings.hours.off.length > 0">
+      Not on
+      <template v-for="(d, i) in makings.hours.off" :key="d"
+        >{{ i > 0 ? ', ' : '' }}{{ daySaid(d) }} (<v-btn
+          variant="plain"
+          class="link"
+          :aria-label="`At the bench again on ${daySaid(d)}`"
+          @click="planning.setOff(d, false)"
+          >after all</v-btn
+        >)</template
+      >.
+    </p>
     <p v-if="planning.hoursWrong.value" role="alert" class="wrong">{{ planning.hoursWrong.value }}</p>
     <p v-if="planning.failed.value" role="alert" class="wrong">
       The evenings could not be planned: {{ planning.failed.value }}.
@@ -79,7 +96,16 @@ function soon(item: EveningItem): void {
       </ul>
       <PlanChart v-if="shown.length > 0" :evenings="shown.slice(0, 40)" />
       <section v-for="e in shown" :key="e.day" class="evening" :aria-label="daySaid(e.day)">
-        <h2>{{ daySaid(e.day) }}, {{ timesOf(e) }}</h2>
+        <h2>
+          {{ daySaid(e.day) }}, {{ timesOf(e) }}
+          <v-btn
+            variant="plain"
+            class="link"
+            :aria-label="`Not at the bench on ${daySaid(e.day)}`"
+            @click="planning.setOff(e.day, true)"
+            >not at the bench that day</v-btn
+          >
+        </h2>
         <ol>
           <li v-for="i in e.items" :key="`${i.todo} ${i.work} ${i.from}`">
             <span class="time">{{ timesOf(i) }}</span>

@@ -17,6 +17,12 @@ const trouble = useTrouble()
 const router = useRouter()
 const [count, forWhom, due] = [ref(1), ref(''), ref('')]
 const mine = computed(() => makings.all.filter((m) => m.job === job.design?.id))
+/** The one that is to be forgotten, once it was asked for: its notes and photographs go with it. */
+const forgetting = ref<string>()
+async function forget(id: string): Promise<void> {
+  forgetting.value = undefined
+  await trouble.attempt('The making could not be removed', () => makings.remove(id))
+}
 const doneOf = (id: string): number =>
   Object.values(makings.all.find((m) => m.id === id)?.steps ?? {}).filter((s) => s.done).length
 const stepsOf = (id: string): Steps | undefined => makings.worked.get(id)?.steps
@@ -79,7 +85,19 @@ async function make(): Promise<void> {
           @click="router.push({ name: 'bench', params: { making: m.id } })"
           >To the bench</v-btn
         >
-        <v-btn variant="plain" class="link" @click="makings.remove(m.id)">forget it</v-btn>
+        <template v-if="forgetting === m.id">
+          Its notes and photographs go with it.
+          <v-btn @click="forget(m.id)">Forget it all</v-btn>
+          <v-btn @click="forgetting = undefined">Keep it</v-btn>
+        </template>
+        <v-btn
+          v-else
+          variant="plain"
+          class="link"
+          :aria-label="`Forget ${m.count} × ${m.design.draft}`"
+          @click="forgetting = m.id"
+          >forget it</v-btn
+        >
         <span v-if="changed(m.id)" class="changed">{{ changed(m.id) }}</span>
       </li>
     </ul>

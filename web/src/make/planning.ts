@@ -8,7 +8,6 @@ import { today, useMakings } from './makings.js'
 /** The evenings of all that is being made, proposed anew whenever something is done, ordered or put off. */
 export function usePlanning() {
   const makings = useMakings()
-  const from = ref(today())
   const plan = shallowRef<Plan>()
   const failed = ref('')
   const open = computed(() =>
@@ -27,14 +26,11 @@ export function usePlanning() {
   )
   let asked = 0
   watch(
-    [open, () => makings.hours, from],
-    async ([todos, hours, day]) => {
-      const number = dayNumber(day)
-      if (number === undefined) return
+    [open, () => makings.hours],
+    async ([todos, hours]) => {
       const mine = (asked += 1)
       const now = new Date()
-      const begun = day === today() ? now.getHours() * 60 + now.getMinutes() : 0
-      const at = instant(number, begun)
+      const at = instant(dayNumber(today())!, now.getHours() * 60 + now.getMinutes())
       try {
         const found = await askPlan(
           todos.map((m) => toDo(m, { at, ms: now.getTime() })),
@@ -55,6 +51,11 @@ export function usePlanning() {
     hoursWrong.value = read.ok ? '' : read.why
     if (read.ok) makings.setHours({ ...read.hours, off: makings.hours.off })
   }
-  return { from, plan, failed, open, shown, hoursWrong, writeHours }
+  /** A day without the bench, or with it again. */
+  function setOff(day: string, off: boolean): void {
+    const days = makings.hours.off.filter((d) => d !== day)
+    makings.setHours({ ...makings.hours, off: off ? [...days, day].sort() : days })
+  }
+  return { setOff, plan, failed, open, shown, hoursWrong, writeHours }
 }
 export type Planning = ReturnType<typeof usePlanning>
