@@ -2,6 +2,7 @@ import { describe, expect, test } from 'vitest'
 import { type Field, kindIds, kindOf } from '@drumlin/core/kinds'
 import { printLength } from '@drumlin/core/measure'
 import { HABITS } from '../src/sewing/index.js'
+import { WORK_WAYS } from '@drumlin/core/work'
 import { type RawParams, choice, count, length, offering, settings, share } from '../src/settings/index.js'
 
 const DECLARED = {
@@ -93,6 +94,7 @@ test('docs/settings.md lists every setting there is', async () => {
     '',
   ])
   const ways = HABITS.fields.flatMap((field) => listed(field, HABITS.usual))
+  const order = WORK_WAYS.fields.flatMap((field) => listed(field, WORK_WAYS.usual))
   const head = [
     '# Settings',
     '',
@@ -100,6 +102,17 @@ test('docs/settings.md lists every setting there is', async () => {
     '',
   ]
   await expect(
-    [...head, ...own, '## The workshop’s own ways', '', ...ways, ''].join('\n'),
+    [
+      ...head,
+      ...own,
+      '## The workshop’s own ways',
+      '',
+      ...ways,
+      '',
+      '## The order of work',
+      '',
+      ...order,
+      '',
+    ].join('\n'),
   ).toMatchFileSnapshot('../../docs/settings.md')
 })

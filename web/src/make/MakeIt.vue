@@ -2,6 +2,7 @@
 import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { changedSince } from '@drumlin/core/makings'
+import { dayNumber } from '@drumlin/core/schedule'
 import type { Steps } from '@drumlin/core/steps'
 import { useJob } from '../job/job.js'
 import MeasureField from '../sentence/MeasureField.vue'
@@ -15,7 +16,13 @@ const job = useJob()
 const makings = useMakings()
 const trouble = useTrouble()
 const router = useRouter()
-const [count, forWhom, due] = [ref(1), ref(''), ref('')]
+const [count, forWhom] = [ref(1), ref('')]
+const due = ref('')
+const dueWrong = computed(() =>
+  due.value.trim() === '' || dayNumber(due.value.trim()) !== undefined
+    ? ''
+    : 'Not a day: written year, month, day, as 2027-04-03.',
+)
 const mine = computed(() => makings.all.filter((m) => m.job === job.design?.id))
 /** The one that is to be forgotten, once it was asked for: its notes and photographs go with it. */
 const forgetting = ref<string>()
@@ -47,7 +54,7 @@ async function make(): Promise<void> {
     const making = await makings.make(design, {
       count: count.value,
       forWhom: forWhom.value.trim(),
-      ...(due.value ? { due: due.value } : {}),
+      ...(due.value.trim() ? { due: due.value.trim() } : {}),
     })
     await makings.stepsFor(making)
   })
@@ -71,9 +78,16 @@ async function make(): Promise<void> {
     </p>
     <div class="fields">
       <v-text-field v-model="forWhom" label="For whom" maxlength="120" density="compact" hide-details />
-      <v-text-field v-model="due" label="By when" type="date" density="compact" hide-details />
+      <v-text-field
+        v-model="due"
+        label="By when"
+        placeholder="2027-04-03"
+        density="compact"
+        hide-details="auto"
+        :error-messages="dueWrong"
+      />
     </div>
-    <v-btn variant="flat" @click="make">Make it</v-btn>
+    <v-btn variant="flat" :disabled="dueWrong !== ''" @click="make">Make it</v-btn>
     <ul v-if="mine.length > 0" class="makings" aria-label="What is being made">
       <li v-for="m in mine" :key="m.id">
         <strong>{{ m.count }} × {{ m.design.draft }}</strong
