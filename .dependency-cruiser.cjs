@@ -27,6 +27,7 @@ const ROOMS = [
   'derived',
   'steps',
   'schedule',
+  'money',
   'makings',
   'check',
   'relief',
@@ -38,6 +39,10 @@ const ROOMS = [
   'coupons',
   'packing',
   'hide',
+  'price',
+  'stock',
+  'learning',
+  'ledger',
   'exchange',
 ]
 const room = (name) => `^core/src/${name}/`
@@ -72,19 +77,34 @@ const KNOWS = {
   derived: words(
     'measure geometry working formulas stores settings sewing master drawn kinds design edges layup stitch make fittings space whole reckon merge',
   ),
-  steps: allBut('check relief fit pocketbook overview compare exchange coupons packing hide'),
+  steps: allBut(
+    'money price stock learning ledger check relief fit pocketbook overview compare exchange coupons packing hide',
+  ),
   schedule: words(''),
   makings: words('working stores design steps schedule'),
   check: allBut(
-    'relief fit pocketbook overview compare exchange coupons drawing expression packing schedule makings',
+    'money price stock learning ledger relief fit pocketbook overview compare exchange coupons drawing expression packing schedule makings',
   ),
-  fit: allBut('check relief pocketbook overview compare exchange coupons drawing expression packing hide'),
+  fit: allBut(
+    'money price stock learning ledger check relief pocketbook overview compare exchange coupons drawing expression packing hide',
+  ),
   pocketbook: words('measure geometry working formulas stores'),
-  relief: allBut('fit pocketbook overview compare exchange coupons drawing expression packing hide'),
-  overview: allBut('fit pocketbook compare exchange coupons expression packing'),
+  relief: allBut(
+    'money price stock learning ledger fit pocketbook overview compare exchange coupons drawing expression packing hide',
+  ),
+  overview: allBut(
+    'money price stock learning ledger fit pocketbook compare exchange coupons expression packing',
+  ),
   compare: words('measure geometry stores settings drawn kinds design derived reckon edges master'),
   packing: words('geometry'),
   hide: words('measure geometry working stores master design derived reckon layup edges packing'),
+  money: words(''),
+  price: words('measure geometry working money stores derived steps hide'),
+  stock: words('stores price'),
+  learning: words('lists stores sewing work design schedule steps makings'),
+  ledger: words(
+    'measure money stores design kinds derived whole relief overview schedule steps makings hide price stock learning',
+  ),
   coupons: words('measure geometry formulas stores drawing'),
   drawing: words('measure geometry master edges reckon'),
 }

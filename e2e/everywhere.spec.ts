@@ -3,10 +3,14 @@ import { fileURLToPath } from 'node:url'
 import { type Page, expect, test } from '@playwright/test'
 import { accessible, openDemo } from './support.js'
 
-const JOB = ['brief', 'draft', 'seams', 'relief', 'fittings', 'round', 'what-if', 'drafts'] as const
+const JOB = ['brief', 'draft', 'seams', 'relief', 'fittings', 'round', 'price', 'what-if', 'drafts'] as const
 const HOUSE = [
   '/',
   '/stores',
+  '/ledger',
+  '/ledger/looking-back',
+  '/ledger/stock',
+  '/ledger/making/example-making-15',
   '/pocket-book',
   '/help',
   '/help/formulas',

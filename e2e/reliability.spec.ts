@@ -1,5 +1,5 @@
 import { type Page, expect, test } from '@playwright/test'
-import { BARE, accessible, chooseFile, openDemo, readDownload, saved, startNew, write } from './support.js'
+import { BARE, accessible, chooseFile, openDemo, readDownload, saved, askForNew, startNew, write } from './support.js'
 
 const THICKNESS = 'thickness of the Tarn calf, outside'
 
@@ -144,7 +144,7 @@ test('switching between jobs in a hurry ends on the last; a new job that can’t
       return real.apply(this, args)
     }
   })
-  await startNew(page, 'Bifold wallet')
+  await askForNew(page, 'Bifold wallet')
   await expect(page.getByRole('alert')).toContainText(
     'The new job could not be kept: the storage that the browser gives this page is full',
   )

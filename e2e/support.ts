@@ -10,13 +10,19 @@ export async function openDemo(page: Page): Promise<void> {
   await expect(page.getByRole('heading', { level: 1, name: 'Outside' })).toBeVisible()
 }
 
-/** A new job of a kind, from the shelf. */
-export async function startNew(page: Page, kind: string): Promise<void> {
+/** Asks for a new job of a kind on the shelf, whether it can be kept or not. */
+export async function askForNew(page: Page, kind: string): Promise<void> {
   await page.getByRole('button', { name: 'Start a new job' }).click()
   await page
     .getByRole('dialog')
     .getByRole('button', { name: new RegExp(`^${kind}: `) })
     .click()
+}
+
+/** A new job of a kind, from the shelf, open. */
+export async function startNew(page: Page, kind: string): Promise<void> {
+  await askForNew(page, kind)
+  await page.waitForURL(/\/job\//)
 }
 
 /** Writes into a field as a maker does. */

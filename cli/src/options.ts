@@ -3,7 +3,14 @@ import { PAPERS as PAPER_SIZES, type PaperId } from '@drumlin/core/exchange/pape
 import { measureSentence, parseLength } from '@drumlin/core/measure'
 import { type Entry, type Input, entryMaybe, inputProblem } from '@drumlin/core/pocketbook'
 import { shortly, strictly } from './words.js'
-import { type PlanAsked, type StepsAsked, planAsked, stepsAsked } from './workOptions.js'
+import {
+  type PlanAsked,
+  type PriceAsked,
+  type StepsAsked,
+  planAsked,
+  priceAsked,
+  stepsAsked,
+} from './workOptions.js'
 import { UNITS, type Words, type Wrong, one, sorted, wrong } from './read.js'
 
 /** What was asked for, or one line that says why it can't be done. */
@@ -15,6 +22,7 @@ export type Asked =
   | LayAskedWords
   | StepsAsked
   | PlanAsked
+  | PriceAsked
   | { readonly command: 'reckon list'; readonly json: boolean }
   | { readonly command: 'help' }
   | Wrong
@@ -95,6 +103,7 @@ export function asked(argv: readonly string[]): Asked {
   if (command === 'lay') return layAsked(rest)
   if (command === 'steps') return stepsAsked(rest)
   if (command === 'plan') return planAsked(rest)
+  if (command === 'price') return priceAsked(rest)
   if (command !== 'derive' && command !== 'check' && command !== 'export')
     return wrong(`unknown command ${shortly(command)}`)
   const replace = command === 'export' && rest.includes('--replace')
@@ -210,4 +219,6 @@ drumlin lay FILE… --out PLAN.pdf|svg|dxf|json        designs laid out on hides
 drumlin steps FILE [--count N] [--unit …] [--json]   the order of work, with last calls
 drumlin plan FILE --hours "Mon-Fri 20:00-22:30" --from DATE [--count N]   which step on which evening
                [--due DATE] [--ics OUT] [--unit …] [--replace]   exit 1 where it is not done by then
+drumlin price FILE [--count N] [--again] [--unit …] [--json]   what one costs and what to ask; exit 1 where a price is missing
+               [--trade FILE] [--hide FILE]          how prices are made, as the Price screen writes it; hides on the shelf
 `

@@ -15,6 +15,7 @@ import {
   type ReckonAsked,
   asked,
 } from './options.js'
+import { priceTold } from './price.js'
 import { planTold, stepsTold } from './work.js'
 import { lay } from './lay.js'
 import { pack } from './pack.js'
@@ -137,6 +138,7 @@ async function done(argv: readonly string[]): Promise<Result> {
   if (words.command === 'export') return exported(file.derived, words)
   if (words.command === 'steps') return stepsTold(file.derived, words)
   if (words.command === 'plan') return planTold(file.derived, words)
+  if (words.command === 'price') return priceTold(file.derived, words)
   if (words.command === 'derive')
     return { code: 0, out: `${JSON.stringify(summary(file.derived), null, 2)}\n` }
   return checked(file.derived)

@@ -11,6 +11,21 @@ export interface StepsAsked {
   readonly unit: 'mm' | 'in'
 }
 
+/** What it costs and what to ask for it. */
+export interface PriceAsked {
+  readonly command: 'price'
+  readonly file: string
+  readonly count: number
+  readonly json: boolean
+  readonly unit: 'mm' | 'in'
+  /** It was made before: drawing and learning are paid. */
+  readonly again: boolean
+  /** A file of how prices are made; what is usual where left out. */
+  readonly trade: string | undefined
+  /** Hides on the shelf, for what leather costs where the design is laid out on none. */
+  readonly hide: string | undefined
+}
+
 /** When each step of it is done. */
 export interface PlanAsked {
   readonly command: 'plan'
@@ -81,6 +96,28 @@ export function planAsked(argv: readonly string[]): PlanAsked | Wrong {
     due,
     ics,
     replace: argv.includes('--replace'),
+    ...how,
+  }
+}
+
+export function priceAsked(argv: readonly string[]): PriceAsked | Wrong {
+  const FLAGS = ['--json', '--again']
+  const words = sorted(
+    argv.filter((w) => !FLAGS.includes(w)),
+    ['--count', '--unit', '--trade', '--hide'],
+  )
+  if (typeof words === 'string') return wrong(words)
+  const file = one('price', 'design file', words)
+  if (typeof file !== 'string') return file
+  const how = made(words)
+  if (typeof how === 'string') return wrong(how)
+  return {
+    command: 'price',
+    file,
+    json: argv.includes('--json'),
+    again: argv.includes('--again'),
+    trade: words.options['--trade'],
+    hide: words.options['--hide'],
     ...how,
   }
 }

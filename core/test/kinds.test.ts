@@ -27,6 +27,10 @@ describe.each(kindIds().map((id) => [id, kindOf(id)] as const))('%s', (_, kind) 
     ]
     for (const id of sentences.flatMap(named)) expect(fields.map((f) => f.id)).toContain(id)
   })
+  test('every setting has a name of its own: a sentence never means another one', () => {
+    const ids = fieldsOf(kind).map((f) => f.id)
+    expect(ids.filter((id, i) => ids.indexOf(id) !== i)).toEqual([])
+  })
   test('every setting stands in some sentence, so that it can be reached', () => {
     const reached = new Set(
       [

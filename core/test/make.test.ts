@@ -37,9 +37,9 @@ describe('how long it takes', () => {
     }
     expect(hours('deckhands-fold', 'time.sew')).toBeGreaterThan(2)
     expect(hours('deckhands-fold', 'time.sew')).toBeLessThan(4)
-    // Two days at the bench, of six to eight hours each.
+    // Two days at the bench, of six to eight hours each, patterns and laying out with them.
     expect(hours('harbour-office-case', 'time.total')).toBeGreaterThan(12)
-    expect(hours('harbour-office-case', 'time.total')).toBeLessThan(16)
+    expect(hours('harbour-office-case', 'time.total')).toBeLessThan(17)
   })
   test('cutting: all the way round every piece of leather, and a minute each; the guide is not counted', () => {
     const round = derived.pieces

@@ -74,7 +74,7 @@ describe('the database', () => {
     const old = await page()
     await old.createJob(newBifold(), false, 1)
     expect(old.storageState.value).toEqual({ is: 'ready' })
-    const newer = await raw(5)
+    const newer = await raw(6)
     expect(old.storageState.value).toEqual({ is: 'outdated' })
     await expect(old.readJob('one')).rejects.toThrow('a newer Drumlin was opened in another tab')
     newer.close()

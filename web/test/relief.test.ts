@@ -3,6 +3,8 @@ import { derive } from '@drumlin/core/derived'
 import { type Design, freshDesign, setField } from '@drumlin/core/design'
 import { fieldsOf, kindOf, startingLeathers } from '@drumlin/core/kinds'
 import { figuresOf } from '@drumlin/core/overview'
+import { USUAL_TRADE, billOf } from '@drumlin/core/price'
+import { stepsOf } from '@drumlin/core/steps'
 import { STARTER_STORES } from '@drumlin/core/stores'
 import { bandColour, bandCount, bandOf, inkOn } from '../src/relief/ramp.js'
 import { seamsOf } from '../src/relief/seams.js'
@@ -118,7 +120,7 @@ describe('the rows that compare them', () => {
       derive(variantOf(fresh('bifold'), { name: 'B', edit: setField('n', ['params', 'pockets'], pockets) })),
     ),
   )
-  const row = (label: string, unit: 'mm' | 'in' = 'mm') => rowsIn(unit).find((r) => r.label === label)!
+  const row = (label: string, unit: 'mm' | 'in' = 'mm') => rowsIn(unit, 'EUR').find((r) => r.label === label)!
   test('say more and less with their sign, and nothing where nothing shows', () => {
     expect(sayDifference(row('Pieces'), three!, two!)).toBe('−2')
     expect(sayDifference(row('Pieces'), two!, three!)).toBe('+2')
@@ -130,11 +132,20 @@ describe('the rows that compare them', () => {
     expect(row('Width as carried', 'in').say(25.4)).toMatch(/in$/)
   })
   test('every figure can be said', () => {
+    const derived = derive(fresh('bifold'))
+    const bill = billOf({
+      derived,
+      steps: stepsOf(derived),
+      count: 1,
+      trade: USUAL_TRADE,
+      hides: [],
+      first: false,
+    })
     for (const unit of ['mm', 'in'] as const)
-      for (const one of rowsIn(unit))
-        expect(one.say(one.of({ ...three!, cut: { left: 1, used: 420_000, waste: 0.08 } }))).not.toMatch(
-          /NaN|undefined/,
-        )
+      for (const one of rowsIn(unit, 'EUR'))
+        expect(
+          one.say(one.of({ ...three!, cut: { left: 1, used: 420_000, waste: 0.08 }, bill })),
+        ).not.toMatch(/NaN|undefined/)
   })
   test('a setting is said by its label, a leather with its thickness, an iron by name, a length in the units', () => {
     const design = fresh('bifold')

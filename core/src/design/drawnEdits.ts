@@ -30,6 +30,15 @@ export const addDrawn = (name: string, design: Design, panel: DrawnPanel): Edit 
   changes: [{ path: ['drawn'], value: [...design.drawn, panel] }],
 })
 
+/** A copy of a drawn panel put among them, with the leathers of its layers. */
+export function addCopied(name: string, design: Design, of: DrawnPanel, copy: DrawnPanel): Edit {
+  const leathers = copy.layers.flatMap((layer): Change[] => {
+    const leather = layer.stock === null ? design.leathers[layerRole(of, layer)] : undefined
+    return leather ? [{ path: ['leathers', layerRole(copy, layer)], value: leather }] : []
+  })
+  return { name, changes: [...addDrawn(name, design, copy).changes, ...leathers] }
+}
+
 const layerLeathers = (panel: DrawnPanel): Change[] =>
   panel.layers
     .filter((l) => l.stock === null)

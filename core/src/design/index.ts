@@ -1,5 +1,6 @@
 export { withFollowing } from './follow.js'
 export {
+  addCopied,
   addDrawn,
   addLayer,
   bringEdgeTo,

@@ -27,4 +27,5 @@ export const GENERAL: readonly NamedFunction[] = [
   phrase('_, rounded up', (one) => Math.ceil(one - HAIR)),
   phrase('_, rounded down', (one) => Math.floor(one + HAIR)),
   phrase('_, rounded', Math.round),
+  phrase('_, to the coin', (one) => Math.round(100 * one + HAIR) / 100),
 ]

@@ -106,8 +106,8 @@ function handworkOf({ master, edges, runs }: Made) {
   }
 }
 
-/** Time to cut, skive, turn, glue, sew and finish, by the maker's own pace; docs/formulas.md §17. Nothing for drying. */
-export function benchTime(made: Made, reckon: Reckon): BenchTime {
+/** Time to cut, skive, turn, glue, sew and finish, by sort, by the maker's own pace; docs/formulas.md §17. Nothing for drying. */
+export function benchTime(made: Made, reckon: Reckon): Pick<BenchTime, 'parts'> {
   const work = handworkOf(made)
   const part = <const Words extends string>(
     key: string,
@@ -194,17 +194,5 @@ export function benchTime(made: Made, reckon: Reckon): BenchTime {
     ),
     part('edges', 'finishing edges', '{edge} mm / {pace} a minute', { edge, pace: speed.edgePace }),
   ]
-  const [cut, skive, turn, glue, sew, edges] = parts
-  const total = reckon(
-    {
-      key: 'time.total',
-      label: 'time at the bench, minutes',
-      formula: '{cut} + {skive} + {turn} + {glue} + {sew} + {edges}',
-      source: '§17',
-      quantity: 'count',
-      measured: true,
-    },
-    { cut: cut!, skive: skive!, turn: turn!, glue: glue!, sew: sew!, edges: edges! },
-  )
-  return { parts, total }
+  return { parts }
 }

@@ -4,12 +4,15 @@ export {
   type Planned,
   changedSince,
   evenings,
+  putTo,
   timesOf,
   toDo,
+  whyNotSooner,
 } from './planned.js'
 export {
   clockMinutes,
   corrected,
+  endedIfDone,
   finished,
   isDone,
   isRunning,
@@ -36,4 +39,15 @@ export {
   type Timer,
   makingOf,
   makingSchema,
+  readMakingData,
 } from './schema.js'
+export {
+  EMPTY_RECORD,
+  MISTAKES,
+  type MakingRecord,
+  type Mistake,
+  type NextTime,
+  type PlannedStep,
+  daySchema,
+  recordSchema,
+} from './record.js'

@@ -40,6 +40,7 @@ export function toDo({ making, steps }: Planned, now: { readonly at: number; rea
         minutes: left(s),
         wait: s.wait,
         whole: s.whole,
+        layout: s.sort,
         ...(s.ties ? { ties: s.ties } : {}),
         ...(ready.length > 0 ? { notBefore: Math.max(...ready) } : {}),
       }
@@ -114,4 +115,28 @@ export function changedSince(
       return old !== undefined && (old.says !== s.says || Math.abs(old.minutes.value - s.minutes.value) > 0.5)
     }),
   }
+}
+
+/** A step put off until a day, or taken up again when it comes. */
+export function putTo(making: Making, step: string, day: string | undefined): Making {
+  const { [step]: _, ...notBefore } = making.notBefore
+  return { ...making, notBefore: day === undefined ? notBefore : { ...notBefore, [step]: day } }
+}
+
+/** Why a step can’t come as early as that day; undefined where only the maker had put it off. */
+export function whyNotSooner(
+  item: EveningItem,
+  day: string,
+  all: readonly Evening[],
+  planned: readonly Planned[],
+): string | undefined {
+  const own = item.making.notBefore[item.work]
+  const steps = planned.find((p) => p.making.id === item.making.id)?.steps
+  const firsts = new Set((steps?.reasons ?? []).filter((r) => r.then === item.work).map((r) => r.first))
+  const last = all
+    .flatMap((e) => e.items.map((i) => ({ ...i, day: e.day })))
+    .filter((i) => i.making.id === item.making.id && firsts.has(i.work) && i.day >= day)
+    .at(-1)
+  if (last) return `it comes after “${last.step.says}”`
+  return own === undefined ? 'other steps come before it in your order, and fill that evening' : undefined
 }

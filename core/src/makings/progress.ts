@@ -71,10 +71,20 @@ export function finished(making: Making, step: Step, now: number): Making {
 }
 
 /** A step is to be done again: what was noted stays. */
-export const reopened = (making: Making, step: string): Making => ({
-  ...withStep(making, step, { done: false }),
-  timers: making.timers.filter((t) => t.step !== step),
-})
+export function reopened(making: Making, step: string): Making {
+  const { finished: _, ...record } = making.record
+  return {
+    ...withStep(making, step, { done: false }),
+    timers: making.timers.filter((t) => t.step !== step),
+    record,
+  }
+}
+
+/** Finished that day, once all its steps are done; a day that was written stays. */
+export const endedIfDone = (making: Making, { steps }: Pick<Steps, 'steps'>, day: string): Making =>
+  making.record.finished === undefined && steps.length > 0 && steps.every((s) => isDone(making, s.id))
+    ? { ...making, record: { ...making.record, finished: day } }
+    : making
 
 export const noted = (
   making: Making,

@@ -1,12 +1,12 @@
 import { z } from 'zod'
-import { type Design, designSchema } from '../design/index.js'
-import { dayNumber } from '../schedule/index.js'
+import { DESIGN_VERSION, type Design, OLDEST_VERSION, designSchema, upToDate } from '../design/index.js'
 import { idSchema, wordsSchema } from '../stores/index.js'
+import { EMPTY_RECORD, daySchema, recordSchema } from './record.js'
 
 export const MAKING_FORMAT = 'drumlin.making'
-export const MAKING_VERSION = 1
+export const MAKING_VERSION = 2
 
-const day = z.string().refine((d) => dayNumber(d) !== undefined, 'a day such as 2027-03-28')
+const day = daySchema
 /** Milliseconds of the machine's clock. */
 const moment = z.number().int().min(0)
 /** A day and a half at one step is a forgotten clock. */
@@ -53,6 +53,8 @@ export const makingSchema = z.strictObject({
   format: z.literal(MAKING_FORMAT),
   version: z.literal(MAKING_VERSION),
   id: idSchema,
+  /** It belongs to the examples, not to the maker’s own books. */
+  example: z.boolean(),
   /** The job it was made from. */
   job: idSchema,
   design: designSchema,
@@ -67,21 +69,38 @@ export const makingSchema = z.strictObject({
   notBefore: z.record(z.string().min(1).max(400), day),
   timers: z.array(timerSchema).max(100),
   clock: clockSchema.optional(),
+  record: recordSchema,
 })
 export type Making = z.infer<typeof makingSchema>
 
 /** A design to be made so many times. */
 export const makingOf = (
   design: Design,
-  asked: Pick<Making, 'id' | 'count' | 'forWhom' | 'begun'> & Partial<Pick<Making, 'due'>>,
+  asked: Pick<Making, 'id' | 'count' | 'forWhom' | 'begun'> & Partial<Pick<Making, 'due' | 'example'>>,
 ): Making => ({
   format: MAKING_FORMAT,
   version: MAKING_VERSION,
+  example: false,
   job: design.id,
   design,
   steps: {},
   ticks: [],
   notBefore: {},
   timers: [],
+  record: EMPTY_RECORD,
   ...asked,
 })
+
+/** A making of any version, its design brought up to the form of today. Throws what the schema says where it does not hold. */
+export function readMakingData(data: unknown): Making {
+  const found = data as Plain
+  const design = found.design as Plain | undefined
+  const version = design?.version
+  const older = design && typeof version === 'number' && version >= OLDEST_VERSION && version < DESIGN_VERSION
+  return makingSchema.parse({
+    ...found,
+    ...(found.version === 1 ? { version: MAKING_VERSION, example: false, record: EMPTY_RECORD } : {}),
+    ...(older ? { design: upToDate(design, version) } : {}),
+  })
+}
+type Plain = Record<string, unknown>

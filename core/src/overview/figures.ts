@@ -1,9 +1,10 @@
 import type { Derived } from '../derived/index.js'
 import { boxHeight, boxWidth, pathArea } from '../geometry/index.js'
 import type { CutFigures } from '../hide/index.js'
-import { type BenchTime, benchTime } from '../make/index.js'
+import type { BenchTime } from '../make/index.js'
 import { carried, closedThickness, weightOfWork, workBox } from '../relief/index.js'
-import { type Reckoned, reckoner } from '../working/index.js'
+import type { Reckoned } from '../working/index.js'
+import { timeOf } from './time.js'
 
 /** What a maker weighs one variant against another by; mm, mm² and minutes unless said. */
 export interface Figures {
@@ -28,7 +29,7 @@ export interface Figures {
 
 /** The figures of a design, all from its pieces and runs as they would be made. */
 export function figuresOf(derived: Derived): Figures {
-  const { pieces, runs, master, edges, design } = derived
+  const { pieces, runs, master, design } = derived
   const leather = pieces.filter((p) => p.panel.role !== 'guide')
   const { outside } = master
   const work = outside ? undefined : carried(derived)
@@ -46,10 +47,7 @@ export function figuresOf(derived: Derived): Figures {
     thread: runs.reduce((sum, r) => sum + r.times * r.thread.value, 0),
     thickest: Math.max(0, ...runs.map((r) => r.thickest)),
     weight: weightOfWork(derived),
-    time: benchTime(
-      { master, edges, runs, speed: design.habits, machine: design.machine },
-      reckoner(design.overrides),
-    ),
+    time: timeOf(derived),
     carries: [
       ...master.carries,
       ...design.contents.map(({ thing, count }) => (count === 1 ? thing.name : `${count} × ${thing.name}`)),

@@ -9,6 +9,8 @@ export const hoursSchema = z.strictObject({
     .array(z.strictObject({ day: z.number().int().min(1).max(7), from: minute, to: minute }))
     .max(60)
     .refine((all) => all.every((w) => w.to > w.from), 'hours that end after they begin'),
+  /** No shorter piece of a step is begun at the end of a sitting, minutes. */
+  least: z.number().int().min(1).max(240).default(10),
   off: z.array(z.string().refine((d) => dayNumber(d) !== undefined, 'a day such as 2027-03-28')).max(400),
 })
 export type Hours = z.infer<typeof hoursSchema>
@@ -19,6 +21,7 @@ export const USUAL_HOURS: Hours = {
     ...[1, 2, 3, 4, 5].map((day) => ({ day, from: 20 * 60, to: 22 * 60 + 30 })),
     { day: 6, from: 9 * 60, to: 13 * 60 },
   ],
+  least: 10,
   off: [],
 }
 
@@ -75,7 +78,7 @@ export function readHours(text: string): HoursRead {
       )
     week.push(...days.map((day) => ({ day, from, to })))
   }
-  return { ok: true, hours: { week: merged(week), off: [] } }
+  return { ok: true, hours: { week: merged(week), least: USUAL_HOURS.least, off: [] } }
 }
 
 /** Hours of a day that meet or overlap are one. */

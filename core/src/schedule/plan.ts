@@ -11,6 +11,8 @@ export interface Work {
   readonly notBefore?: number
   /** What there is only one of, in all that is made, and is taken until the wait is over. */
   readonly ties?: string
+  /** What is laid out for it: works that say the same here are done one after another where that costs nothing. */
+  readonly layout?: string
 }
 
 /** Something to be made: its steps in order, which of them wait for which, and by when. */
@@ -39,8 +41,6 @@ export interface Plan {
   readonly tooLong: readonly { readonly todo: string; readonly work: string; readonly minutes: number }[]
 }
 
-/** No shorter piece of a step is begun at the end of a sitting, minutes. */
-const LEAST = 10
 /** How far ahead is looked, days. */
 export const AHEAD = 400
 
@@ -134,8 +134,9 @@ function pass(todos: readonly ToDo[], hours: Hours, from: number, rule: Rule): P
   for (const sitting of sittings(hours, from, AHEAD)) {
     if (open.size === 0) break
     let now = sitting.from
+    let laidOut: string | undefined
     while (now < sitting.to) {
-      const one = next(open, { now, end: sitting.to, readyOf }, rule)
+      const one = next(open, { now, end: sitting.to, least: hours.least, laidOut, readyOf }, rule)
       if (!one) {
         const soon = Math.min(...[...open].map(readyOf).filter((r) => r > now && r < sitting.to))
         if (!Number.isFinite(soon)) break
@@ -148,6 +149,7 @@ function pass(todos: readonly ToDo[], hours: Hours, from: number, rule: Rule): P
       const goesOn = one.left > 0
       placed.push({ todo: one.todo.id, work: one.work.id, from: now, to: until, goesOn, comesFrom })
       now = until
+      laidOut = one.work.layout
       if (!goesOn) finish(one, now)
     }
   }
@@ -159,20 +161,35 @@ function pass(todos: readonly ToDo[], hours: Hours, from: number, rule: Rule): P
   }
 }
 
+interface Moment {
+  readonly now: number
+  readonly end: number
+  readonly least: number
+  readonly laidOut: string | undefined
+  readonly readyOf: (one: Open) => number
+}
+/** What asks for the tools that lie there goes before what asks for others, unless that is more urgent. */
+const sooner = (a: Open, b: Open, laidOut: string | undefined, rule: Rule): boolean => {
+  const stays = ({ work }: Open): boolean => work.layout !== undefined && work.layout === laidOut
+  const due = orZero(byDue(a, b))
+  if (due !== 0 || a.todo === b.todo || stays(a) === stays(b)) return rule(a, b) < 0
+  return stays(a)
+}
+
 /** What is taken up at an instant: of what can be begun and fits, the first by the rule; what was parted goes on first. */
 function next(
   open: ReadonlySet<Open>,
-  { now, end, readyOf }: { now: number; end: number; readyOf: (one: Open) => number },
+  { now, end, least, laidOut, readyOf }: Moment,
   rule: Rule,
 ): Open | undefined {
   let best: Open | undefined
   for (const one of open) {
     if (readyOf(one) > now) continue
     const room = end - now
-    if (one.work.whole ? one.left > room : room < Math.min(LEAST, one.left)) continue
+    if (one.work.whole ? one.left > room : room < Math.min(least, one.left)) continue
     const begun = one.left < one.work.minutes
     if (begun) return one
-    if (!best || rule(one, best) < 0) best = one
+    if (!best || sooner(one, best, laidOut, rule)) best = one
   }
   return best
 }

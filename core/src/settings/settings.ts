@@ -31,12 +31,14 @@ interface SettingsAsked<P> {
   readonly usual?: Partial<P>
   /** Where they stand in the saved design. */
   readonly at?: readonly string[]
+  /** By what else a setting is named in sentences, where a common one has its name already; it is saved under its own. */
+  readonly said?: { readonly [Id in keyof P]?: string }
 }
 
 /** Schema, usual values and fields of settings; `inPlay` says when each plays a part. */
 export function settings<const D extends Declared>(
   declared: D,
-  { inPlay = {}, usual = {}, at = ['params'] }: SettingsAsked<ParamsOf<D>> = {},
+  { inPlay = {}, usual = {}, at = ['params'], said = {} }: SettingsAsked<ParamsOf<D>> = {},
 ): Settings<ParamsOf<D>> {
   type P = ParamsOf<D>
   const entries = Object.entries(declared)
@@ -47,7 +49,7 @@ export function settings<const D extends Declared>(
   const values = read({ ...Object.fromEntries(entries.map(([id, one]) => [id, one.usual])), ...usual })
   const fields = entries.map(([id, one]): Field => {
     const when: ((params: P) => boolean) | undefined = inPlay[id]
-    const field = one.field(id, [...at, id])
+    const field = one.field(said[id] ?? id, [...at, id])
     return when ? { ...field, when: (raw) => when(read(raw)) } : field
   })
   return { schema, usual: values, fields, read, proposed: (params) => proposals(declared, values, params) }

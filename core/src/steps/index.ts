@@ -16,5 +16,5 @@ export {
   stepsOf,
   suppliesAdded,
 } from './steps.js'
-export type { Before, Supply, Task, Touch, Why } from './task.js'
+export type { Amount, Before, Supply, Task, Touch, Why } from './task.js'
 export { type Tasks, tasksOf } from './tasks.js'

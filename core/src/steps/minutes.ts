@@ -110,8 +110,13 @@ export const amountsAdded = (amounts: readonly Amount[]): Amount =>
     NOTHING,
   )
 
+export const timesAmount = (amount: Amount, times: number): Amount =>
+  Object.fromEntries(
+    Object.entries(amount).map(([k, v]: [string, number]) => [k, times * v]),
+  ) as unknown as Amount
+
 /** Patterns and the bar are made once, however many are made after them. */
-const ONCE: readonly Sort[] = ['bar', 'pattern', 'mockUp']
+export const ONCE: readonly Sort[] = ['bar', 'pattern', 'mockUp']
 
 /** Minutes of a step for so many things made together: the laying out of its tools counts once. */
 export function minutesOf(

@@ -3,10 +3,10 @@ import type { LengthUnit } from '../measure/index.js'
 import { type Reckoned, remembered } from '../working/index.js'
 import { factsOf } from './facts.js'
 import { circles, gathered, ordered } from './graph.js'
-import { amountsAdded, minutesOf } from './minutes.js'
+import { ONCE, amountsAdded, minutesOf, timesAmount } from './minutes.js'
 import { REASONS } from './reasons.js'
 import { type Sort, rankInSeam, rankOf, sortOf } from './sorts.js'
-import type { Before, Supply, Task, Touch, Why } from './task.js'
+import type { Amount, Before, Supply, Task, Touch, Why } from './task.js'
 import { tasksOf } from './tasks.js'
 
 /** What a step is done to, and how many of it. */
@@ -28,6 +28,8 @@ export interface Step {
   readonly tools: readonly string[]
   readonly materials: readonly Supply[]
   readonly minutes: Reckoned
+  /** How much of it there is to do, of all that are made together. */
+  readonly amount: Amount
   /** Minutes that what it touches is left alone afterwards. */
   readonly wait: number
   readonly cautions: readonly string[]
@@ -143,6 +145,7 @@ function stepOf(tasks: readonly Task[], copies: number, { design }: Derived): St
   const [first] = tasks
   const { sort, id } = first!
   const { cautions = [], whole = false, then } = sortOf(sort)
+  const one = amountsAdded(tasks.map((t) => t.amount))
   const rows = tasks.map(({ id: task, what, times, touches }) => ({ task, what, times, touches }))
   return {
     id,
@@ -153,7 +156,8 @@ function stepOf(tasks: readonly Task[], copies: number, { design }: Derived): St
     materials: suppliesAdded(
       tasks.flatMap((t) => t.materials.map((m) => ({ ...m, amount: copies * m.amount }))),
     ),
-    minutes: minutesOf(sort, amountsAdded(tasks.map((t) => t.amount)), copies, id, design),
+    minutes: minutesOf(sort, one, copies, id, design),
+    amount: timesAmount(one, ONCE.includes(sort) ? 1 : copies),
     wait: Math.max(...tasks.map((t) => t.wait)),
     cautions,
     looks: [...new Set(tasks.flatMap((t) => t.looks))],
@@ -214,6 +218,7 @@ function circlesOf(tasks: readonly Task[], before: readonly Before[]): Circle[] 
 
 /** Every step of a design for so many things made together, in order, with all reasons for it. */
 export function stepsOf(derived: Derived, copies = 1, unit: LengthUnit = 'mm'): Steps {
+  if (derived.panels.length === 0) return { steps: [], reasons: [], circles: [] }
   const { tasks, before } = tasksOf(factsOf(derived, unit))
   const ids = tasks.map((t) => t.id)
   const byId = new Map(tasks.map((t) => [t.id, t]))

@@ -37,6 +37,7 @@ export {
   thicknessRange,
   storesSchema,
   threadSchema,
+  trialSchema,
 } from './schema.js'
 export { type SoldWeight, soldWeights } from './weights.js'
 export { STARTER_STORES } from './starter.js'

@@ -5,7 +5,14 @@ import { leatherSchema } from './leather.js'
 import { colour, id, mm, name } from './parts.js'
 import { thingSchema } from './things.js'
 
-export { type Leather, type Trial, leatherSchema, reckonedThickness, thicknessRange } from './leather.js'
+export {
+  type Leather,
+  type Trial,
+  leatherSchema,
+  reckonedThickness,
+  thicknessRange,
+  trialSchema,
+} from './leather.js'
 export { id, words } from './parts.js'
 
 /** An iron has at least two prongs: the first stands in the last hole and so keeps the pitch. */

@@ -7,8 +7,8 @@ const INCH = 25.4
 
 /** Decimals a number of a working is written with at least, and whether noughts at its end are left off. */
 const PLACES: Readonly<Record<LengthUnit, Readonly<Record<Quantity, number>>>> = {
-  mm: { length: 1, long: 1, thickness: 2, count: 0, share: 3, angle: 0 },
-  in: { length: 3, long: 3, thickness: 3, count: 0, share: 3, angle: 0 },
+  mm: { length: 1, long: 1, thickness: 2, count: 0, share: 3, angle: 0, money: 2 },
+  in: { length: 3, long: 3, thickness: 3, count: 0, share: 3, angle: 0, money: 2 },
 }
 const LENGTHS: ReadonlySet<Quantity> = new Set(['length', 'long', 'thickness'])
 const TRIMMED: ReadonlySet<Quantity> = new Set(['thickness', 'share'])

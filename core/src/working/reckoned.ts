@@ -2,7 +2,7 @@ import { type NamesIn, type Values, namesIn, valueOf } from '../expression/index
 import { formulaOf } from '../formulas/index.js'
 
 /** What a number counts, so that it can be printed in the maker's units; `long` by itself is told in metres or yards. */
-export type Quantity = 'length' | 'long' | 'thickness' | 'count' | 'share' | 'angle'
+export type Quantity = 'length' | 'long' | 'thickness' | 'count' | 'share' | 'angle' | 'money'
 
 /** A number the maker or a store gave; the end of a working. */
 export interface Given {
@@ -69,6 +69,7 @@ const MOST: Readonly<Record<Quantity, number>> = {
   count: 5000,
   share: 10,
   angle: 360,
+  money: 10_000_000,
 }
 
 /** An allowance can be nothing; what comes out wider than that is a size of something, and no less than a millimetre. */

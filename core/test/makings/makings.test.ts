@@ -15,6 +15,7 @@ import {
   openCalls,
   paused,
   photographed,
+  putTo,
   reopened,
   ringing,
   rung,
@@ -24,6 +25,7 @@ import {
   tickOf,
   ticked,
   toDo,
+  whyNotSooner,
 } from '@drumlin/core/makings'
 import { USUAL_HOURS, dayAt, dayNumber, instant, plan } from '@drumlin/core/schedule'
 import { stepsOf } from '@drumlin/core/steps'
@@ -146,6 +148,28 @@ describe('a making', () => {
     const last = steps.steps.at(-1)!
     const put = planned({ ...fresh, notBefore: { [last.id]: '2027-04-01' } })
     expect(dayAt(put.at(-1)!.from) >= '2027-04-01').toBe(true)
+  })
+
+  it('a step is put off to another evening; sooner only as far as what it comes after', () => {
+    const begin = instant(dayNumber('2027-03-22')!, 0)
+    const planned = (m: Making) => {
+      const one = { making: m, steps }
+      return evenings(plan([toDo(one, { at: begin, ms: 0 })], USUAL_HOURS, begin), [one])
+    }
+    const first = planned(fresh)
+    const item = first[0]!.items.find((i) => i.step.sort === 'skive')!
+    const later = putTo(fresh, item.work, '2027-03-24')
+    const after = planned(later)
+    const moved = after
+      .flatMap((e) => e.items.map((i) => ({ ...i, day: e.day })))
+      .find((i) => i.work === item.work)!
+    expect(moved.day >= '2027-03-24').toBe(true)
+    const one = [{ making: later, steps }]
+    expect(whyNotSooner({ ...moved, making: later }, '2027-03-23', after, one)).toBeUndefined()
+    expect(putTo(later, item.work, undefined)).toEqual(fresh)
+    const last = first.at(-1)!
+    const why = whyNotSooner(last.items.at(-1)!, '2027-03-22', first, [{ making: fresh, steps }])
+    expect(why).toMatch(/^it comes after “/)
   })
 
   it('says what a later change of the design would change', () => {

@@ -32,7 +32,7 @@ describe('hours as they are written', () => {
   ])('%s', (text, count) => {
     const { week } = hoursOf(text)
     expect(week).toHaveLength(count)
-    expect(hoursOf(hoursWritten({ week }))).toEqual({ week, off: [] })
+    expect(hoursOf(hoursWritten({ week }))).toEqual({ week, least: 10, off: [] })
   })
   it.each([
     ['', 'No hours are given'],
@@ -179,7 +179,7 @@ describe('a plan', () => {
     const { done, tooLong } = plan([long], EVENINGS, MONDAY)
     expect(tooLong).toEqual([{ todo: 'a', work: 'dye', minutes: 600 }])
     expect(done['a']).toBeUndefined()
-    expect(plan([long], { week: [], off: [] }, MONDAY).done['a']).toBeUndefined()
+    expect(plan([long], { week: [], least: 10, off: [] }, MONDAY).done['a']).toBeUndefined()
   })
 
   it('what there is only one of is taken until its wait is over, whoever made it', () => {
@@ -190,6 +190,43 @@ describe('a plan', () => {
     })
     const { placed } = plan([form('a'), form('b')], EVENINGS, MONDAY)
     expect(placed[1]!.from - placed[0]!.to).toBe(60)
+  })
+
+  it('what asks for the tools that lie there is done before they are put away, whatever it belongs to', () => {
+    const one = (id: string, due?: number): ToDo => ({
+      id,
+      works: ['cut', 'skive', 'glue'].map((layout) => ({
+        id: layout,
+        layout,
+        minutes: 20,
+        wait: 0,
+        whole: false,
+      })),
+      links: [
+        { first: 'cut', then: 'skive' },
+        { first: 'skive', then: 'glue' },
+      ],
+      ...(due === undefined ? {} : { due }),
+    })
+    const said = (todos: readonly ToDo[]): string =>
+      plan(todos, EVENINGS, MONDAY)
+        .placed.map((p) => `${p.todo}.${p.work}`)
+        .join(' ')
+    expect(said([one('a'), one('b')])).toBe('a.cut b.cut a.skive b.skive a.glue b.glue')
+    // What is due sooner is not kept waiting for it.
+    expect(said([one('a', MONDAY + 1440), one('b')])).toBe('a.cut a.skive a.glue b.cut b.skive b.glue')
+  })
+
+  it('no shorter piece of a step is begun at the end of a sitting than the maker wants', () => {
+    const two: ToDo = {
+      id: 'a',
+      works: [130, 60].map((minutes, i) => ({ id: `${i}`, minutes, wait: 0, whole: false })),
+      links: [{ first: '0', then: '1' }],
+    }
+    const days = (least: number): string[] =>
+      plan([two], { ...EVENINGS, least }, MONDAY).placed.map((p) => `${p.work} ${dayAt(p.from)}`)
+    expect(days(20)).toEqual(['0 2027-03-22', '1 2027-03-22', '1 2027-03-23'])
+    expect(days(21)).toEqual(['0 2027-03-22', '1 2027-03-23'])
   })
 
   it('takes the more urgent first, keeps days off free, and lets a night be the wait', () => {

@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { derive, type Derived } from '@drumlin/core/derived'
 import { sewingOrder } from '@drumlin/core/stitch'
 import { against, lastCalls, ordered, stepsOf, factsOf, tasksOf } from '@drumlin/core/steps'
+import { figuresOf } from '@drumlin/core/overview'
 import { benchTime } from '../../src/make/index.js'
 import { reckoner } from '@drumlin/core/working'
 import { anyDesign, everyDesign, madeKinds } from '../support/all.js'
@@ -62,6 +63,15 @@ describe.each(all)('$name', ({ derived }) => {
     if (master.joins.every((j) => runs.some((r) => r.join.id === j.id && r.times === 1)))
       expect(taken(['glue'])).toBeCloseTo(glue!, 0)
     expect(Math.abs(taken(['sew', 'machine', 'holes', 'strike']) - sew!)).toBeLessThan(0.6)
+  })
+
+  it('takes as long altogether as the time at the bench says that is weighed and charged', () => {
+    const { total, parts } = figuresOf(derived).time
+    expect(total.value).toBeCloseTo(
+      steps.steps.reduce((sum, s) => sum + s.minutes.value, 0),
+      6,
+    )
+    expect(parts.find((p) => p.key === 'time.rest')!.value).toBeGreaterThan(0)
   })
 
   it('sews nothing that something already held covers, and thins, punches and turns no piece that is held', () => {

@@ -83,7 +83,7 @@ ol::before {
 }
 li {
   position: relative;
-  margin-bottom: 14px;
+  margin-bottom: 5px;
 }
 .v-btn {
   display: flex;

@@ -84,7 +84,7 @@ const SHELVES = {
 export function hitsOf(known: Known): Hit[] {
   const { jobId, jobs, stores, acts } = known
   return [
-    ...SCREENS.filter((s) => jobId || s.of === 'house').map((s): Hit => ({
+    ...SCREENS.filter((s) => s.of !== 'part' && (jobId || s.of === 'house')).map((s): Hit => ({
       key: `screen ${s.name}`,
       title: s.label,
       type: 'screen',

@@ -7,8 +7,8 @@ export interface Screen {
   readonly name: string
   readonly path: string
   readonly label: string
-  /** A waypoint of a job's trail, another page of the job, or a page of the house. */
-  readonly of: 'trail' | 'job' | 'house'
+  /** A waypoint of a job’s trail, another page of the job, a page of the house, or a part of one that is reached from it. */
+  readonly of: 'trail' | 'job' | 'house' | 'part'
   /** Other words makers look for it by. */
   readonly words: string
   /** The key that leads to it from anywhere. */
@@ -93,6 +93,14 @@ export const SCREENS: readonly Screen[] = [
     component: () => import('../make/MakeView.vue'),
   },
   {
+    name: 'price',
+    path: '/job/:id/price',
+    label: 'Price',
+    of: 'trail',
+    words: 'cost bill quote what to ask earning an hour money made before notes for next time',
+    component: () => import('../price/PriceView.vue'),
+  },
+  {
     name: 'what-if',
     path: '/job/:id/what-if',
     label: 'What if',
@@ -131,6 +139,22 @@ export const SCREENS: readonly Screen[] = [
     of: 'house',
     words: 'step by step timers clock notes photographs making',
     component: () => import('../bench/BenchView.vue'),
+  },
+  {
+    name: 'ledger',
+    path: '/ledger/:page?',
+    label: 'Ledger',
+    of: 'house',
+    words: 'makings records looking back hours paces learnt stock shopping list clients quotes year',
+    component: () => import('../ledger/LedgerView.vue'),
+  },
+  {
+    name: 'record',
+    path: '/ledger/making/:making',
+    label: 'Record',
+    of: 'part',
+    words: '',
+    component: () => import('../ledger/RecordView.vue'),
   },
   {
     name: 'pocket-book',

@@ -52,6 +52,10 @@ export const vuetify = createVuetify({
     VList: { density: 'compact', rounded: 'md', border: true },
     VMenu: { offset: 4 },
     VSlider: { density: 'compact', hideDetails: true, color: 'primary', thumbSize: 14, trackSize: 2 },
+    VSelect: { variant: 'outlined', density: 'compact', hideDetails: 'auto', color: 'primary' },
+    VCombobox: { variant: 'outlined', density: 'compact', hideDetails: 'auto', color: 'primary' },
+    VAutocomplete: { variant: 'outlined', density: 'compact', hideDetails: 'auto', color: 'primary' },
+    VTextarea: { variant: 'outlined', density: 'compact', hideDetails: 'auto', color: 'primary' },
     VTextField: { variant: 'outlined', density: 'compact', hideDetails: 'auto', color: 'primary' },
   },
 })

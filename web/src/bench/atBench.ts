@@ -3,6 +3,7 @@ import { computed, ref, shallowRef, watch } from 'vue'
 import {
   clockMinutes,
   corrected,
+  endedIfDone,
   finished,
   isDone,
   isRunning,
@@ -24,7 +25,7 @@ import type { LastCall, Step } from '@drumlin/core/steps'
 import { reasonOf } from '../app/reason.js'
 import { freeId } from '../shelf/ids.js'
 import { addPhoto } from '../storage/makings.js'
-import { useMakings } from '../make/makings.js'
+import { today, useMakings } from '../make/makings.js'
 import type { Worked } from '../workers/make.worker.js'
 import { shrunk } from './photo.js'
 
@@ -101,7 +102,8 @@ export function useAtBench(id: () => string | undefined) {
     if (!here || calls.value.length > 0) return
     const [was, next] = [done.value, steps.value[number.value]]
     at.value = next?.id ?? here.id
-    if (!was) void change((m) => finished(m, here, Date.now()))
+    const all = worked.value?.steps
+    if (!was && all) void change((m) => endedIfDone(finished(m, here, Date.now()), all, today()))
     if (next && !done.value && calls.value.length === 0) begin()
   }
   function back(): void {

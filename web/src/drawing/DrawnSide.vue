@@ -1,11 +1,18 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { Derived } from '@drumlin/core/derived'
-import { removeDrawn } from '@drumlin/core/design'
-import { type DrawnEdge, type DrawnPanel, drawnEdgeLength } from '@drumlin/core/drawn'
+import { addCopied, removeDrawn } from '@drumlin/core/design'
+import {
+  type DrawnEdge,
+  type DrawnPanel,
+  copiedDrawn,
+  drawnEdgeLength,
+  turnedDrawn,
+} from '@drumlin/core/drawn'
 import { printLength } from '@drumlin/core/measure'
 import { useSettings } from '../app/settings.js'
 import { useJob } from '../job/job.js'
+import { freeId } from '../shelf/ids.js'
 import NameField from '../sentence/NameField.vue'
 import { useDrawn } from './drawn.js'
 import EdgeSentence from './EdgeSentence.vue'
@@ -49,6 +56,19 @@ function allRound(): void {
   const from = chosen.value
   if (from)
     set(`all edges as the ${from.name}`, { edges: props.drawn.edges.map((e) => ({ ...e, fate: from.fate })) })
+}
+/** Once more, or turned over, under a name that is free; it is chosen then. */
+function copy(over: boolean): void {
+  const { drawn } = props
+  const taken = [...props.derived.panels.map((p) => p.id), ...job.design!.drawn.map((p) => p.id)]
+  const id = freeId(drawn.id.slice(0, 56), taken)
+  const name = `${drawn.name}${over ? ', turned over' : ', once more'}`
+  const made = over ? turnedDrawn(drawn, { id, name }) : copiedDrawn(drawn, { id, name })
+  const words = over
+    ? `copy the ${drawn.name.toLowerCase()} turned over`
+    : `copy the ${drawn.name.toLowerCase()}`
+  const refused = job.edit(addCopied(words, job.design!, drawn, made))
+  refusal.value = refused?.why ?? ''
 }
 const remove = (): void =>
   void job.edit(
@@ -114,6 +134,8 @@ const remove = (): void =>
     </FoldPart>
     <LiesSentence :drawn="drawn" @change="change" />
     <p class="row">
+      <v-btn @click="copy(false)">Copy it</v-btn>
+      <v-btn @click="copy(true)">Copy it turned over</v-btn>
       <v-btn @click="remove">
         {{ ofKind ? 'Give it back to the kind' : 'Remove this panel' }}
       </v-btn>

@@ -2,6 +2,7 @@ import firstSteps from '../../../docs/first-steps.md?raw'
 import formulas from '../../../docs/formulas.md?raw'
 import glossary from '../../../docs/glossary.md?raw'
 import hides from '../../../docs/hides.md?raw'
+import ledger from '../../../docs/ledger.md?raw'
 import making from '../../../docs/making.md?raw'
 import settings from '../../../docs/settings.md?raw'
 import { Marked } from 'marked'
@@ -12,6 +13,7 @@ export const PAGES = [
   { id: 'first-steps', label: 'First steps', text: firstSteps },
   { id: 'hides', label: 'Hides', text: hides },
   { id: 'making', label: 'Making', text: making },
+  { id: 'ledger', label: 'Price and Ledger', text: ledger },
   { id: 'words', label: 'Words', text: glossary },
   { id: 'formulas', label: 'Formulas', text: formulas },
   { id: 'settings', label: 'Settings', text: settings },

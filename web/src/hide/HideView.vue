@@ -4,7 +4,7 @@ import { useOpenFindings } from '../job/about.js'
 import { useJob } from '../job/job.js'
 import FindingNote from '../parts/FindingNote.vue'
 import FoldPart from '../parts/FoldPart.vue'
-import SidePane from '../parts/SidePane.vue'
+import WorkAndSide from '../parts/WorkAndSide.vue'
 import ChoiceField from '../sentence/ChoiceField.vue'
 import AlsoCut from './AlsoCut.vue'
 import AsksTable from './AsksTable.vue'
@@ -38,83 +38,59 @@ const materials = computed(() =>
 </script>
 
 <template>
-  <div class="split">
-    <section class="ground" aria-label="The hide">
-      <p v-if="!group" class="none">Nothing is drawn yet; the Draft is where panels are drawn.</p>
-      <template v-else-if="group.hides.length > 0">
-        <HideMap v-model:chosen="chosen" :laying="laying" />
-        <WaitingPieces :laying="laying" />
-      </template>
-      <div v-else class="none">
-        <h2>What is it cut from?</h2>
+  <WorkAndSide label="The hide" side="Laying out" title="Hide">
+    <p v-if="!group" class="none">Nothing is drawn yet; the Draft is where panels are drawn.</p>
+    <template v-else-if="group.hides.length > 0">
+      <HideMap v-model:chosen="chosen" :laying="laying" />
+      <WaitingPieces :laying="laying" />
+    </template>
+    <div v-else class="none">
+      <h2>What is it cut from?</h2>
+      <p>
+        {{ group.wanted.length }} {{ group.wanted.length === 1 ? 'piece' : 'pieces' }} of {{ group.material }}
+        {{ group.wanted.length === 1 ? 'waits' : 'wait' }} to be laid out. Take a hide from the shelf, or
+        describe the one that lies before you.
+      </p>
+      <HidesChosen :laying="laying" />
+    </div>
+    <template #side>
+      <template v-if="group">
         <p>
-          {{ group.wanted.length }} {{ group.wanted.length === 1 ? 'piece' : 'pieces' }} of
-          {{ group.material }} {{ group.wanted.length === 1 ? 'waits' : 'wait' }} to be laid out. Take a hide
-          from the shelf, or describe the one that lies before you.
+          Laying out
+          <ChoiceField
+            :value="group.of"
+            label="material that is laid out"
+            :options="materials"
+            then="."
+            @change="(of) => (laying.of.value = of)"
+          />
         </p>
-        <HidesChosen :laying="laying" />
-      </div>
-    </section>
-    <SidePane label="Laying out">
-      <div class="side">
-        <h1>Hide</h1>
-        <template v-if="group">
-          <p>
-            Laying out
-            <ChoiceField
-              :value="group.of"
-              label="material that is laid out"
-              :options="materials"
-              then="."
-              @change="(of) => (laying.of.value = of)"
-            />
-          </p>
-          <LayActs :laying="laying" />
-          <ChosenOnHide v-if="chosen" :laying="laying" :piece="chosen" @leave="chosen = undefined" />
-          <FindingNote v-for="f in found" :key="f.key" :finding="f" />
-          <template v-if="group.hides.length > 0">
-            <HideFigures :laying="laying" />
-            <FoldPart title="Hides it is cut from" open><HidesChosen :laying="laying" /></FoldPart>
-          </template>
-          <FoldPart title="What each piece asks of the hide">
-            <AsksTable :laying="laying" />
-          </FoldPart>
-          <FoldPart title="Cut along with it"><AlsoCut /></FoldPart>
-          <FoldPart title="How many come out, what to buy"><HideQuestions :laying="laying" /></FoldPart>
-          <FoldPart v-if="group.asked.lying.length > 0" title="Order of cutting">
-            <CutOrder :laying="laying" @choose="(id) => (chosen = id)" />
-          </FoldPart>
-          <PlanOut v-if="group.hides.length > 0" :derived="job.derived!" :laying="laying" />
+        <LayActs :laying="laying" />
+        <ChosenOnHide v-if="chosen" :laying="laying" :piece="chosen" @leave="chosen = undefined" />
+        <FindingNote v-for="f in found" :key="f.key" :finding="f" />
+        <template v-if="group.hides.length > 0">
+          <HideFigures :laying="laying" />
+          <FoldPart title="Hides it is cut from" open><HidesChosen :laying="laying" /></FoldPart>
         </template>
-      </div>
-    </SidePane>
-  </div>
+        <FoldPart title="What each piece asks of the hide">
+          <AsksTable :laying="laying" />
+        </FoldPart>
+        <FoldPart title="Cut along with it"><AlsoCut /></FoldPart>
+        <FoldPart title="How many come out, what to buy"><HideQuestions :laying="laying" /></FoldPart>
+        <FoldPart v-if="group.asked.lying.length > 0" title="Order of cutting">
+          <CutOrder :laying="laying" @choose="(id) => (chosen = id)" />
+        </FoldPart>
+        <PlanOut v-if="group.hides.length > 0" :derived="job.derived!" :laying="laying" />
+      </template>
+    </template>
+  </WorkAndSide>
 </template>
 
 <style scoped>
-.split {
-  flex: 1;
-  min-height: 0;
-  display: flex;
-}
-.ground {
-  flex: 1;
-  min-width: 0;
-  display: flex;
-  flex-direction: column;
-}
 .none {
   padding: 28px;
   max-width: 70ch;
   overflow-y: auto;
-}
-.side {
-  overflow-y: auto;
-  padding: 14px 18px;
-}
-h1 {
-  font-size: 20px;
-  margin-bottom: 8px;
 }
 h2 {
   font-size: 17px;

@@ -1,10 +1,12 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import { supplySaid } from '@drumlin/core/exchange/work'
-import { type Evening, type EveningItem, timesOf } from '@drumlin/core/makings'
+import { type Evening, type EveningItem, putTo, timesOf, whyNotSooner } from '@drumlin/core/makings'
 import { dayAt, dayNumber, dayOf, hoursWritten } from '@drumlin/core/schedule'
 import { useSettings } from '../app/settings.js'
+import MeasureField from '../sentence/MeasureField.vue'
 import NameField from '../sentence/NameField.vue'
+import EveningSteps from './EveningSteps.vue'
 import PlanChart from './PlanChart.vue'
 import { useMakings } from './makings.js'
 import type { Planning } from './planning.js'
@@ -44,18 +46,19 @@ const tooLong = computed(() =>
     return `${step?.says ?? work} takes ${minutesSaid(minutes)} in one go, and no sitting is that long.`
   }),
 )
+/** Why a step that was dragged could not be put there. */
+const stays = ref('')
+function put(item: EveningItem, day: string): void {
+  stays.value = ''
+  if (day === dayAt(item.from)) return
+  const why = day < dayAt(item.from) && whyNotSooner(item, day, shown.value, makings.planned)
+  if (why) stays.value = `“${item.step.says}” can’t come on ${daySaid(day)}: ${why}.`
+  else void makings.change(item.making.id, (m) => putTo(m, item.work, day))
+}
 /** Put off to the day after this evening, or taken up again when it comes. */
-function later(item: EveningItem, evening: Evening): void {
-  const day = dayOf(dayNumber(evening.day)! + 1)
-  void makings.change(item.making.id, (m) => ({ ...m, notBefore: { ...m.notBefore, [item.work]: day } }))
-}
-const putOff = (item: EveningItem): boolean => item.making.notBefore[item.work] !== undefined
-function soon(item: EveningItem): void {
-  void makings.change(item.making.id, (m) => {
-    const { [item.work]: _, ...notBefore } = m.notBefore
-    return { ...m, notBefore }
-  })
-}
+const later = (item: EveningItem, evening: Evening): void => put(item, dayOf(dayNumber(evening.day)! + 1))
+const soon = (item: EveningItem): void =>
+  void makings.change(item.making.id, (m) => putTo(m, item.work, undefined))
 </script>
 
 <template>
@@ -68,7 +71,17 @@ function soon(item: EveningItem): void {
         :max="200"
         :invalid="planning.hoursWrong.value !== ''"
         @change="planning.writeHours"
-      />.
+      />; nothing shorter than
+      <MeasureField
+        :value="makings.hours.least"
+        label="shortest piece of a step, minutes"
+        sort="count"
+        :min="1"
+        :max="240"
+        :step="5"
+        @change="(least) => makings.setHours({ ...makings.hours, least })"
+      />
+      minutes is begun at the end of an evening.
     </p>
     <p v-if="makings.hours.off.length > 0">
       Not on
@@ -94,6 +107,7 @@ function soon(item: EveningItem): void {
         <li v-for="e in ends" :key="e">{{ e }}</li>
         <li v-for="t in tooLong" :key="t" class="wrong">{{ t }}</li>
       </ul>
+      <p v-if="stays" role="status" class="wrong">{{ stays }}</p>
       <PlanChart v-if="shown.length > 0" :evenings="shown.slice(0, 40)" />
       <section v-for="e in shown" :key="e.day" class="evening" :aria-label="daySaid(e.day)">
         <h2>
@@ -106,31 +120,7 @@ function soon(item: EveningItem): void {
             >not at the bench that day</v-btn
           >
         </h2>
-        <ol>
-          <li v-for="i in e.items" :key="`${i.todo} ${i.work} ${i.from}`">
-            <span class="time">{{ timesOf(i) }}</span>
-            <span class="what"
-              >{{ i.step.says }}{{ i.goesOn ? ', goes on' : ''
-              }}{{ many ? ` (${i.making.design.name})` : '' }}</span
-            >
-            <v-btn
-              v-if="putOff(i)"
-              variant="plain"
-              class="link"
-              :aria-label="`Sooner: ${i.step.says}`"
-              @click="soon(i)"
-              >sooner</v-btn
-            >
-            <v-btn
-              v-else
-              variant="plain"
-              class="link"
-              :aria-label="`Not this evening: ${i.step.says}`"
-              @click="later(i, e)"
-              >not this evening</v-btn
-            >
-          </li>
-        </ol>
+        <EveningSteps :evening="e" :named="many" @put="put" @later="(i) => later(i, e)" @soon="soon" />
         <p><span class="quiet">Lay out:</span> {{ e.tools.join(', ') }}</p>
         <p>
           <span class="quiet">Have ready:</span>
@@ -156,23 +146,6 @@ function soon(item: EveningItem): void {
 }
 h2 {
   font-size: 16px;
-}
-ol {
-  list-style: none;
-  padding: 0;
-  margin: 4px 0;
-}
-ol li {
-  display: flex;
-  gap: 10px;
-  align-items: baseline;
-}
-.time {
-  font-family: var(--mono);
-  white-space: nowrap;
-}
-.what {
-  flex: 1;
 }
 .ends {
   padding-left: 16px;

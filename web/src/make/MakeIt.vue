@@ -1,19 +1,26 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, onMounted, ref } from 'vue'
 import { useRouter } from 'vue-router'
-import { changedSince } from '@drumlin/core/makings'
+import { type Making, changedSince } from '@drumlin/core/makings'
 import { dayNumber } from '@drumlin/core/schedule'
 import type { Steps } from '@drumlin/core/steps'
 import { useJob } from '../job/job.js'
 import MeasureField from '../sentence/MeasureField.vue'
+import { useSettings } from '../app/settings.js'
 import { useTrouble } from '../app/trouble.js'
 import { useMakings } from './makings.js'
+import { useBooks } from '../ledger/books.js'
+import MadeBefore from '../price/MadeBefore.vue'
+import { saveSteps } from '../output/save.js'
+import WritingState from '../output/WritingState.vue'
+import { useWriting } from '../output/writing.js'
 import { countSaid, daySaid } from './words.js'
 
 /** “Make it”: how many, for whom, by when; and what is being made of this job already. */
 const props = defineProps<{ steps: Steps | undefined }>()
 const job = useJob()
 const makings = useMakings()
+const books = useBooks()
 const trouble = useTrouble()
 const router = useRouter()
 const [count, forWhom] = [ref(1), ref('')]
@@ -23,6 +30,9 @@ const dueWrong = computed(() =>
     ? ''
     : 'Not a day: written year, month, day, as 2027-04-03.',
 )
+const people = computed(() => books.clientsAll.filter((c) => c.example === (job.record?.example ?? false)))
+const client = computed(() => people.value.find((c) => c.name === forWhom.value.trim()))
+onMounted(() => void books.load())
 const mine = computed(() => makings.all.filter((m) => m.job === job.design?.id))
 /** The one that is to be forgotten, once it was asked for: its notes and photographs go with it. */
 const forgetting = ref<string>()
@@ -47,6 +57,10 @@ function changed(id: string): string {
   ].filter(Boolean)
   return parts.length > 0 ? `The design has changed since: ${parts.join(', ')}.` : ''
 }
+const settings = useSettings()
+const writing = useWriting()
+const printed = (m: Making): void =>
+  void writing.write('steps', (signal) => saveSteps(m.design, m.count, 'pdf', settings, signal))
 async function make(): Promise<void> {
   const { design } = job
   if (!design) return
@@ -54,6 +68,8 @@ async function make(): Promise<void> {
     const making = await makings.make(design, {
       count: count.value,
       forWhom: forWhom.value.trim(),
+      example: job.record?.example ?? false,
+      ...(client.value === undefined ? {} : { client: client.value.id }),
       ...(due.value.trim() ? { due: due.value.trim() } : {}),
     })
     await makings.stepsFor(making)
@@ -76,8 +92,16 @@ async function make(): Promise<void> {
       />
       of this draft.
     </p>
+    <MadeBefore :makings="false" :most="6" />
     <div class="fields">
-      <v-text-field v-model="forWhom" label="For whom" maxlength="120" density="compact" hide-details />
+      <v-combobox
+        v-model="forWhom"
+        :items="people.map((c) => c.name)"
+        label="For whom"
+        maxlength="120"
+        density="compact"
+        hide-details
+      />
       <v-text-field
         v-model="due"
         label="By when"
@@ -87,7 +111,9 @@ async function make(): Promise<void> {
         :error-messages="dueWrong"
       />
     </div>
-    <v-btn variant="flat" :disabled="dueWrong !== ''" @click="make">Make it</v-btn>
+    <v-btn variant="flat" :disabled="dueWrong !== '' || !steps || steps.steps.length === 0" @click="make"
+      >Make it</v-btn
+    >
     <ul v-if="mine.length > 0" class="makings" aria-label="What is being made">
       <li v-for="m in mine" :key="m.id">
         <strong>{{ m.count }} × {{ m.design.draft }}</strong
@@ -99,6 +125,15 @@ async function make(): Promise<void> {
           @click="router.push({ name: 'bench', params: { making: m.id } })"
           >To the bench</v-btn
         >
+        <v-btn
+          variant="plain"
+          class="link"
+          :disabled="writing.working.value !== undefined"
+          :aria-label="`Print the steps of ${m.count} × ${m.design.draft}`"
+          @click="printed(m)"
+          >print its steps</v-btn
+        >
+        ·
         <template v-if="forgetting === m.id">
           Its notes and photographs go with it.
           <v-btn @click="forget(m.id)">Forget it all</v-btn>
@@ -115,6 +150,7 @@ async function make(): Promise<void> {
         <span v-if="changed(m.id)" class="changed">{{ changed(m.id) }}</span>
       </li>
     </ul>
+    <WritingState :writing="writing" />
     <p v-for="u in makings.unreadable" :key="u.id" role="alert">A making can’t be read: {{ u.why }}.</p>
   </section>
 </template>

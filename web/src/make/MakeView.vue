@@ -7,12 +7,13 @@ import { useOpenFindings } from '../job/about.js'
 import { useJob } from '../job/job.js'
 import FindingNote from '../parts/FindingNote.vue'
 import FoldPart from '../parts/FoldPart.vue'
-import SidePane from '../parts/SidePane.vue'
+import WorkAndSide from '../parts/WorkAndSide.vue'
 import SentenceLine from '../sentence/SentenceLine.vue'
 import { focusWanted } from '../sentence/wanted.js'
 import { useTrouble } from '../app/trouble.js'
 import EveningList from './EveningList.vue'
 import MakeIt from './MakeIt.vue'
+import OwnFigures from './OwnFigures.vue'
 import StepCard from './StepCard.vue'
 import StepList from './StepList.vue'
 import WorkOut from './WorkOut.vue'
@@ -26,7 +27,7 @@ const job = useJob()
 const makings = useMakings()
 const trouble = useTrouble()
 const ordering = useOrdering()
-const planning = usePlanning()
+const planning = usePlanning(() => job.record?.example ?? false)
 const { worked, steps, wanted, failed } = ordering
 focusWanted()
 onMounted(() => void trouble.attempt('What is being made could not be read', () => makings.load()))
@@ -49,73 +50,54 @@ const asked = computed(() =>
 </script>
 
 <template>
-  <div class="split">
-    <section class="ground" aria-label="The order of work">
-      <div class="head">
-        <v-btn-toggle v-model="shows" mandatory divided aria-label="What is shown">
-          <v-btn value="order">Order</v-btn>
-          <v-btn value="evenings">Evenings</v-btn>
-        </v-btn-toggle>
-        <span v-if="steps.length > 0 && shows === 'order'" role="status"
-          >{{ steps.length }} steps, {{ minutesSaid(total) }} at the bench</span
-        >
-        <v-btn v-if="own && shows === 'order'" @click="job.edit(usualOrder())">The usual order</v-btn>
-      </div>
-      <div v-if="wanted && shows === 'order'" role="alert" class="against">
-        <p v-for="r in asked" :key="r.key">{{ r.says }}</p>
-        <v-btn @click="ordering.overrule">I know better: overrule</v-btn>
-        <v-btn variant="flat" @click="ordering.leave">Leave it where it was</v-btn>
-      </div>
-      <p v-if="failed" role="alert" class="none">The order could not be worked out: {{ failed }}.</p>
-      <p v-else-if="!worked" class="none" role="status">Working out the order …</p>
-      <StepList
-        v-else-if="shows === 'order'"
-        :ordering="ordering"
-        :chosen="step?.id"
+  <WorkAndSide label="The order of work" side="Making it" title="Make">
+    <template #head>
+      <v-btn-toggle v-model="shows" mandatory divided aria-label="What is shown">
+        <v-btn value="order">Order</v-btn>
+        <v-btn value="evenings">Evenings</v-btn>
+      </v-btn-toggle>
+      <span v-if="steps.length > 0 && shows === 'order'" role="status"
+        >{{ steps.length }} steps, {{ minutesSaid(total) }} at the bench</span
+      >
+      <v-btn v-if="own && shows === 'order'" @click="job.edit(usualOrder())">The usual order</v-btn>
+    </template>
+    <div v-if="wanted && shows === 'order'" role="alert" class="against">
+      <p v-for="r in asked" :key="r.key">{{ r.says }}</p>
+      <v-btn @click="ordering.overrule">I know better: overrule</v-btn>
+      <v-btn variant="flat" @click="ordering.leave">Leave it where it was</v-btn>
+    </div>
+    <p v-if="failed" role="alert" class="none">The order could not be worked out: {{ failed }}.</p>
+    <p v-else-if="!worked" class="none" role="status">Working out the order …</p>
+    <p v-else-if="steps.length === 0 && shows === 'order'" class="none">
+      Nothing is drawn yet: the order of work follows from the pieces.
+    </p>
+    <StepList
+      v-else-if="shows === 'order'"
+      :ordering="ordering"
+      :chosen="step?.id"
+      @choose="(s) => (chosen = s)"
+    />
+    <EveningList v-else :planning="planning" />
+    <template #side>
+      <FindingNote v-for="f in found" :key="f.key" :finding="f" />
+      <OwnFigures />
+      <FoldPart title="Make it: how many, for whom, by when"><MakeIt :steps="worked?.steps" /></FoldPart>
+      <StepCard
+        v-if="step && worked && shows === 'order'"
+        :step="step"
+        :all="worked.steps"
+        :picture="worked.pictures[step.id] ?? []"
         @choose="(s) => (chosen = s)"
       />
-      <EveningList v-else :planning="planning" />
-    </section>
-    <SidePane label="Making it">
-      <div class="side">
-        <h1>Make</h1>
-        <FindingNote v-for="f in found" :key="f.key" :finding="f" />
-        <FoldPart title="Make it: how many, for whom, by when"><MakeIt :steps="worked?.steps" /></FoldPart>
-        <StepCard
-          v-if="step && worked && shows === 'order'"
-          :step="step"
-          :all="worked.steps"
-          :picture="worked.pictures[step.id] ?? []"
-          @choose="(s) => (chosen = s)"
-        />
-        <FoldPart title="Schools, waits and times" :sentences="WORK_SENTENCES">
-          <SentenceLine v-for="s in WORK_SENTENCES" :key="s" :sentence="s" />
-        </FoldPart>
-        <WorkOut v-if="job.derived" :derived="job.derived" :planning="planning" />
-      </div>
-    </SidePane>
-  </div>
+      <FoldPart title="Schools, waits and times" :sentences="WORK_SENTENCES">
+        <SentenceLine v-for="s in WORK_SENTENCES" :key="s" :sentence="s" />
+      </FoldPart>
+      <WorkOut v-if="job.derived" :derived="job.derived" :planning="planning" />
+    </template>
+  </WorkAndSide>
 </template>
 
 <style scoped>
-.split {
-  flex: 1;
-  min-height: 0;
-  display: flex;
-}
-.ground {
-  flex: 1;
-  min-width: 0;
-  display: flex;
-  flex-direction: column;
-}
-.head {
-  display: flex;
-  gap: 14px;
-  align-items: center;
-  padding: 10px 20px;
-  border-bottom: 1px solid var(--hairline);
-}
 .against {
   margin: 10px 20px;
   padding: 10px 12px;
@@ -127,13 +109,5 @@ const asked = computed(() =>
 }
 .none {
   padding: 20px;
-}
-.side {
-  overflow-y: auto;
-  padding: 14px 18px;
-}
-h1 {
-  font-size: 20px;
-  margin-bottom: 8px;
 }
 </style>

@@ -31,8 +31,12 @@ const EVENINGS = [
 </script>
 
 <template>
-  <section class="out" aria-label="Take the order of work out">
-    <p class="row">
+  <section
+    v-if="derived.panels.length > 0 || evenings.length > 0"
+    class="out"
+    aria-label="Take the order of work out"
+  >
+    <p v-if="derived.panels.length > 0" class="row">
       The steps:
       <v-btn
         v-for="(f, k) in STEPS"

@@ -6,12 +6,16 @@ import { askPlan } from './asks.js'
 import { today, useMakings } from './makings.js'
 
 /** The evenings of all that is being made, proposed anew whenever something is done, ordered or put off. */
-export function usePlanning() {
+/** `example`: whether the examples’ makings are planned, or the maker’s own; never both over the same evenings. */
+export function usePlanning(example: () => boolean) {
   const makings = useMakings()
   const plan = shallowRef<Plan>()
   const failed = ref('')
   const open = computed(() =>
-    makings.planned.filter(({ making, steps }) => steps.steps.some((s) => !making.steps[s.id]?.done)),
+    makings.planned.filter(
+      ({ making, steps }) =>
+        making.example === example() && steps.steps.some((s) => !making.steps[s.id]?.done),
+    ),
   )
   watch(
     () => makings.all,

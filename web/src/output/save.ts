@@ -1,6 +1,8 @@
 import type { Design } from '@drumlin/core/design'
 import type { Format, FormatId } from '@drumlin/core/exchange/formats'
 import type { PaperId } from '@drumlin/core/exchange/paper'
+import type { Sheet } from '@drumlin/core/exchange/books'
+import type { Quote } from '@drumlin/core/ledger'
 import type { Evening } from '@drumlin/core/makings'
 import type { LengthUnit } from '@drumlin/core/measure'
 import type { Iron, Leather } from '@drumlin/core/stores'
@@ -128,3 +130,38 @@ export async function saveEvenings(
   } as const
   keep(await written(asked, signal), WORK_TYPES[as], `evenings-${today()}.${as}`)
 }
+
+/** A quote as a sheet to be sent; it is kept by whoever asks. */
+export async function quoteSheet(
+  design: Design,
+  quote: Quote,
+  { unit, paper }: OnPaper,
+  signal: AbortSignal,
+): Promise<Blob> {
+  const asked = { design, quote, locale: navigator.language, paper, unit, date: today() } as const
+  return new Blob([await written<BlobPart>(asked, signal)], { type: 'application/pdf' })
+}
+export const saveQuote = (quote: Pick<Quote, 'number' | 'name'>, sheet: Blob): void =>
+  keep(sheet, 'application/pdf', `quote-${quote.number}-${fileName(quote.name)}.pdf`)
+
+/** A brief, a record or a card on paper. */
+export async function saveSheet(
+  sheet: Sheet,
+  name: string,
+  { unit, paper }: OnPaper,
+  signal: AbortSignal,
+): Promise<void> {
+  keep(
+    await written({ sheet, paper, unit, date: today() }, signal),
+    'application/pdf',
+    `${fileName(name)}.pdf`,
+  )
+}
+
+/** A table or a list out of the books. */
+export const saveText = (text: string, name: string, as: 'csv' | 'txt' | 'json'): void =>
+  keep(text, { csv: 'text/csv', txt: 'text/plain', json: 'application/json' }[as], `${fileName(name)}.${as}`)
+
+/** A photograph as it came from the camera. */
+export const savePhoto = (picture: Blob, name: string): void =>
+  keep(picture, picture.type, `${name}.${picture.type.split('/')[1] ?? 'jpg'}`)

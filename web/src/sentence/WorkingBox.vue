@@ -38,7 +38,7 @@ const WRITABLE = {
 } as const
 const writable = computed(() => {
   const { measured, quantity } = props.reckoned
-  return measured || quantity === 'share' || quantity === 'angle'
+  return measured || quantity === 'share' || quantity === 'angle' || quantity === 'money'
     ? undefined
     : { ...WRITABLE[quantity], ...ownRange(props.reckoned) }
 })

@@ -1,5 +1,6 @@
 import { startingDesign } from '@drumlin/core/check'
 import type { Design } from '@drumlin/core/design'
+import { type Figures, withFigures } from '@drumlin/core/learning'
 import { type Kind, kindOf, startingHardware, startingLeathers } from '@drumlin/core/kinds'
 import type { useStores } from '../job/stores.js'
 import { freeId } from './ids.js'
@@ -26,11 +27,13 @@ export function begun(
   id: string,
   taken: readonly string[],
   stores: ReturnType<typeof useStores>,
+  /** The workshop’s own figures, learnt from its makings. */
+  own: Figures,
 ): { readonly design: Design; readonly asks: boolean } {
   const kind = kindOf(id)
   const design = startingDesign(
     { id: freeId(id, taken), name: `New ${kind.name.toLowerCase()}`, ...startingParts(kind, stores) },
     stores.own!,
   )
-  return { design, asks: kind.brief.length > 0 }
+  return { design: withFigures(design, own), asks: kind.brief.length > 0 }
 }

@@ -1,3 +1,4 @@
+import type { Figures } from '@drumlin/core/learning'
 import { onMounted, onScopeDispose, ref, shallowRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import type { Design } from '@drumlin/core/design'
@@ -51,6 +52,12 @@ export function useShelf() {
   })
   const told = (): void => channel.tell({ what: 'shelf' })
 
+  /** What the workshop has learnt of its paces. */
+  async function ownFigures(): Promise<Figures> {
+    const ways = (await import('../ledger/ownWays.js')).useOwnWays()
+    if (!ways.read) await ways.load()
+    return ways.own
+  }
   async function start(kind: string): Promise<void> {
     await trouble.attempt('The new job could not be kept', async () => {
       const { begun } = await import('./starting.js')
@@ -58,6 +65,7 @@ export function useShelf() {
         kind,
         jobs.value.map((j) => j.id),
         stores,
+        await ownFigures(),
       )
       const kept = await createFree(design, false)
       told()

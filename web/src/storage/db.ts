@@ -1,4 +1,5 @@
 import type { Design, Edit } from '@drumlin/core/design'
+import type { Client, Entry, Quote } from '@drumlin/core/ledger'
 import type { Card } from '@drumlin/core/overview'
 import type { Making } from '@drumlin/core/makings'
 import type { Stores } from '@drumlin/core/stores'
@@ -55,9 +56,21 @@ export interface PhotoRecord {
   readonly step: string
   readonly taken: number
   readonly picture: Blob
+  /** As it came from the camera, where the maker wants that kept. */
+  readonly original?: Blob
+}
+
+/** A quote with the sheet that was sent. */
+export interface QuoteRecord {
+  readonly id: string
+  readonly quote: Quote
+  readonly sheet: Blob
 }
 
 interface Schema extends DBSchema {
+  entries: { key: string; value: Entry }
+  clients: { key: string; value: Client }
+  quotes: { key: string; value: QuoteRecord }
   makings: { key: string; value: Making }
   photos: { key: string; value: PhotoRecord; indexes: { making: string } }
   drafts: { key: [string, number]; value: DraftRecord }
@@ -71,7 +84,7 @@ interface Schema extends DBSchema {
 export type Database = IDBPDatabase<Schema>
 
 /** The form of what is kept. A page that knows only lower ones gives way. */
-const FORM = 4
+const FORM = 5
 /** How long opening is waited for before the page says so, ms. */
 const SILENT_AFTER = 5000
 
@@ -123,6 +136,11 @@ function laidOut(db: IDBPDatabase<Schema>, before: number): void {
   if (before < 4) {
     db.createObjectStore('makings', { keyPath: 'id' })
     db.createObjectStore('photos', { keyPath: 'id' }).createIndex('making', 'making')
+  }
+  if (before < 5) {
+    db.createObjectStore('entries', { keyPath: 'id' })
+    db.createObjectStore('clients', { keyPath: 'id' })
+    db.createObjectStore('quotes', { keyPath: 'id' })
   }
 }
 

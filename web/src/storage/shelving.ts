@@ -1,6 +1,7 @@
 import { database } from './db.js'
 import type { CardRecord, DraftRecord, EditRecord, JobRecord } from './db.js'
 import { listJobs } from './records.js'
+import { listEntries, removeMaking } from './makings.js'
 import { PATIENCE, within } from './state.js'
 
 /** All that was kept of a job, so that it can be put back. */
@@ -61,4 +62,18 @@ export async function putAway(id: string, away: boolean): Promise<void> {
 export async function removeExamples(): Promise<void> {
   for (const job of await listJobs()) if (job.example) await removeJob(job.id)
   await (await database()).delete('stores', 'examples')
+  await removeExampleBooks()
+}
+
+/** The books that came with the examples: makings with their photographs, clients, quotes, stock and prices. */
+async function removeExampleBooks(): Promise<void> {
+  const { entries } = await listEntries()
+  for (const e of entries) if (e.example) await removeMaking(e.id)
+  const tx = (await database()).transaction(['clients', 'quotes', 'settings'], 'readwrite')
+  for (const c of await tx.objectStore('clients').getAll())
+    if (c.example) await tx.objectStore('clients').delete(c.id)
+  for (const { id, quote } of await tx.objectStore('quotes').getAll())
+    if (quote.example) await tx.objectStore('quotes').delete(id)
+  for (const key of ['trade.examples', 'stock.examples']) await tx.objectStore('settings').delete(key)
+  await tx.done
 }

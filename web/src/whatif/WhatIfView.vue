@@ -1,9 +1,11 @@
 <script setup lang="ts">
-import { computed, ref, shallowRef, watch } from 'vue'
+import { computed, onMounted, ref, shallowRef, watch } from 'vue'
 import { fieldsInPlay, fieldsOf } from '@drumlin/core/kinds'
 import { useRouter } from 'vue-router'
 import { useSettings } from '../app/settings.js'
 import { useJob } from '../job/job.js'
+import { useStores } from '../job/stores.js'
+import { useBooks } from '../ledger/books.js'
 import FiguresChart from './FiguresChart.vue'
 import TimeWorking from './TimeWorking.vue'
 import VariantColumn from './VariantColumn.vue'
@@ -47,15 +49,21 @@ const shownFields = computed(() =>
 )
 
 const failed = ref('')
-const { answers, unweighed, weigh } = useWeighed(() => [
-  base.value,
-  ...variants.value.map((v) => variantOf(base.value, v)),
-])
-watch([base, variants], weigh, { immediate: true })
+const books = useBooks()
+const stores = useStores()
+onMounted(() => void books.load())
+const trade = computed(() => books.tradeOf(job.record?.example ? 'examples' : 'own'))
+const { answers, unweighed, weigh } = useWeighed(
+  () => [base.value, ...variants.value.map((v) => variantOf(base.value, v))],
+  () => ({ trade: trade.value, hides: stores.all.hides, first: false }),
+)
+watch([base, variants, trade], weigh, { immediate: true })
 
 /** Of what is cut from no hide yet there are no figures of hides. */
 const rows = computed(() =>
-  rowsIn(settings.unit).filter((r) => answers.value.every((a) => !a || Number.isFinite(r.of(a.figures)))),
+  rowsIn(settings.unit, trade.value.currency).filter((r) =>
+    answers.value.every((a) => !a || Number.isFinite(r.of(a.figures))),
+  ),
 )
 const charted = computed(() =>
   ['As it is', ...variants.value.map((v) => v.name)].flatMap((name, i) => {

@@ -2,17 +2,19 @@ import { sayTime } from '../parts/time.js'
 import type { Design } from '@drumlin/core/design'
 import type { Field } from '@drumlin/core/kinds'
 import { type LengthUnit, printLength, printWeight } from '@drumlin/core/measure'
-import type { Figures } from '@drumlin/core/overview'
+import { moneySaid } from '@drumlin/core/money'
+import type { Weighed } from './weighed.js'
 
 /** A figure of a variant, and how it is said. */
 export interface Row {
   readonly label: string
-  readonly of: (figures: Figures) => number
+  readonly of: (figures: Weighed) => number
   readonly say: (value: number) => string
 }
 
 /** What is compared, from how it is carried to how long it takes. */
-export function rowsIn(unit: LengthUnit): readonly Row[] {
+export function rowsIn(unit: LengthUnit, currency: string): readonly Row[] {
+  const money = (v: number): string => moneySaid(v, currency)
   const mm = (v: number): string => printLength(v, unit)
   const thick = (v: number): string => printWeight(v, unit)
   return [
@@ -31,11 +33,13 @@ export function rowsIn(unit: LengthUnit): readonly Row[] {
     { label: 'Holes', of: (f) => f.holes, say: String },
     { label: 'Thread', of: (f) => f.thread / 1000, say: (v) => `${v.toFixed(1)} m` },
     { label: 'Time at the bench', of: (f) => f.time.total.value, say: sayTime },
+    { label: 'Cost of one', of: (f) => f.bill?.cost.value ?? NaN, say: money },
+    { label: 'To ask for one', of: (f) => f.bill?.price.value ?? NaN, say: money },
   ]
 }
 
 /** How a figure differs from the first one, as it is said: `−0.9 mm`, or `the same` where no difference shows. */
-export function sayDifference({ of, say }: Row, from: Figures, to: Figures): string {
+export function sayDifference({ of, say }: Row, from: Weighed, to: Weighed): string {
   const by = of(to) - of(from)
   const said = say(Math.abs(by))
   return said === say(0) ? 'the same' : `${by > 0 ? '+' : '−'}${said}`

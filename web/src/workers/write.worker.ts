@@ -2,7 +2,17 @@ import { derive } from '@drumlin/core/derived'
 import type { Design } from '@drumlin/core/design'
 import { type FormatId, formatOf } from '@drumlin/core/exchange/formats'
 import type { PaperId } from '@drumlin/core/exchange/paper'
-import { writeCoupons, writeEveningsPdf, writePlanPdf, writeStepsPdf } from '@drumlin/core/exchange/pdf'
+import type { Sheet } from '@drumlin/core/exchange/books'
+import {
+  writeCoupons,
+  writeEveningsPdf,
+  writePlanPdf,
+  writeQuotePdf,
+  writeSheetPdf,
+  writeStepsPdf,
+} from '@drumlin/core/exchange/pdf'
+import type { Quote } from '@drumlin/core/ledger'
+import { finished } from '@drumlin/core/overview'
 import { planCsv, stepsCsv, writeIcs } from '@drumlin/core/exchange/work'
 import type { Evening } from '@drumlin/core/makings'
 import { stepsOf } from '@drumlin/core/steps'
@@ -28,8 +38,21 @@ export type WriteAsked = {
   | { readonly design: Design; readonly plan: PlanWanted }
   | { readonly leather: Leather; readonly iron: Iron }
   | { readonly design: Design; readonly count: number; readonly steps: 'pdf' | 'csv' }
+  | { readonly design: Design; readonly quote: Quote; readonly locale: string }
+  | { readonly sheet: Sheet }
   | { readonly evenings: readonly Evening[]; readonly as: 'pdf' | 'csv' | 'ics'; readonly stamp: string }
 )
+
+/** How large the picture on a quote is, pixels. */
+const QUOTE = { width: 900, height: 560 }
+/** The finished thing as a picture; undefined where nothing lies together yet. */
+async function pngOf(design: Design): Promise<Uint8Array | undefined> {
+  const shot = finished(derive(design), QUOTE)
+  if (!shot) return undefined
+  const canvas = new OffscreenCanvas(shot.width, shot.height)
+  canvas.getContext('2d')!.putImageData(new ImageData(shot.pixels, shot.width, shot.height), 0, 0)
+  return new Uint8Array(await (await canvas.convertToBlob({ type: 'image/png' })).arrayBuffer())
+}
 
 answering(async (asked: WriteAsked) => {
   const { paper, unit, date } = asked
@@ -46,6 +69,11 @@ answering(async (asked: WriteAsked) => {
     if (as === 'ics') return writeIcs(evenings, unit, stamp)
     return writeEveningsPdf('Evenings at the bench', evenings, { paper, unit, date, fonts: await pdfFonts() })
   }
+  if ('quote' in asked) {
+    const picture = await pngOf(asked.design)
+    return writeQuotePdf(asked.quote, picture, { paper, unit, date, fonts: await pdfFonts() }, asked.locale)
+  }
+  if ('sheet' in asked) return writeSheetPdf(asked.sheet, { paper, unit, date, fonts: await pdfFonts() })
   if ('steps' in asked) {
     const derived = derive(asked.design)
     const steps = stepsOf(derived, asked.count, unit)

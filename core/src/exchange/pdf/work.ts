@@ -1,34 +1,15 @@
-import { PDFDocument } from 'pdf-lib'
 import type { Derived } from '../../derived/index.js'
-import { type Drawn, drawnSpan, stroke, text } from '../../drawing/index.js'
-import { line, openPath, point } from '../../geometry/index.js'
+import { drawnSpan } from '../../drawing/index.js'
 import { type Evening, timesOf } from '../../makings/index.js'
 import { decimal } from '../../measure/index.js'
-import { PAPERS } from '../paper/index.js'
 import { supplySaid } from '../work/csv.js'
 import { REASONS, type Step, type Steps, lastCalls, pictureAt, stepPicture } from '../../steps/index.js'
-import { BODY, type Block, type Row, columnWidth, flowed, paragraph } from './cover/block.js'
-import { Fonts } from './fonts.js'
-import { CREATOR } from './ours.js'
-import { BORDER, tileOf } from './paper.js'
-import { PT, Pen } from './pen.js'
+import { BODY, type Block, type Row, paragraph } from './cover/block.js'
+import { INDENT, saved, tick, widthOf } from './flow.js'
 import type { PdfOptions } from './write.js'
 
-const HEAD = 14
-/** A box to tick, and how high the picture of a step may be, mm. */
-const [BOX, PICTURE] = [3.4, 26] as const
-const INDENT = BOX + 2.5
-
-const box = (): Drawn[] => {
-  const [a, b, c, d] = [point(0, 0.4), point(BOX, 0.4), point(BOX, BOX + 0.4), point(0, BOX + 0.4)]
-  return [stroke('finished', openPath([line(a, b), line(b, c), line(c, d), line(d, a)]), 0.25)]
-}
-
-/** Words behind a box to tick. */
-const tick = (words: string, width: number, bold = false): Row => {
-  const row = paragraph(words, width, INDENT, BODY, bold)
-  return { height: Math.max(row.height, BOX + 1.5), drawn: [...box(), ...row.drawn] }
-}
+/** How high the picture of a step may be, mm. */
+const PICTURE = 26
 
 const minutesSaid = (minutes: number): string =>
   minutes < 90 ? `${decimal(minutes, 0)} min` : `${decimal(minutes / 60, 1)} h`
@@ -75,32 +56,6 @@ function stepBlock(
     ],
   }
 }
-
-async function saved(
-  title: string,
-  heading: string,
-  blocks: readonly (readonly Block[])[],
-  options: PdfOptions,
-): Promise<Uint8Array> {
-  const document = await PDFDocument.create({ updateMetadata: false })
-  const tile = tileOf(options.paper, false)
-  const head = text('label', point(0, 5), heading, 4.4, 'start', true)
-  const pages = flowed(blocks, { ...tile, columns: 2 }, HEAD).map((drawn, i) =>
-    i === 0 ? [head, ...drawn] : drawn,
-  )
-  const words = pages.flat().flatMap((d) => (d.type === 'text' ? [d.text] : []))
-  const fonts = await Fonts.of(document, options.fonts, words)
-  const paper = PAPERS[options.paper]
-  document.setTitle(title)
-  document.setCreator(CREATOR)
-  for (const drawn of pages) {
-    const sheet = document.addPage([paper.width * PT, paper.height * PT])
-    new Pen(sheet, fonts, point(BORDER, BORDER)).draw(drawn)
-  }
-  return document.save()
-}
-
-const widthOf = ({ paper }: PdfOptions): number => columnWidth(tileOf(paper, false).width, 2)
 
 /** Every step in order with its drawing and boxes to tick. */
 export function writeStepsPdf(

@@ -1,15 +1,7 @@
 import { type LengthUnit, decimal } from '../../measure/index.js'
 import { type Evening, timesOf } from '../../makings/index.js'
+import { csvOf } from '../csv/index.js'
 import { REASONS, type Steps, type Supply } from '../../steps/index.js'
-
-/** A cell of RFC 4180; a formula of a table program is no formula here. */
-function cell(value: string | number): string {
-  const text = String(value)
-  const plain = /^[=+\-@\t\r]/.test(text) && typeof value === 'string' ? `'${text}` : text
-  return /[",\n\r]/.test(plain) ? `"${plain.replaceAll('"', '""')}"` : plain
-}
-const rows = (all: readonly (readonly (string | number)[])[]): string =>
-  `${all.map((row) => row.map(cell).join(',')).join('\r\n')}\r\n`
 
 /** “thread Haar 0.6, 5.2 m”, “2 × ring 25”, or only what it is. */
 export const supplySaid = ({ what, amount, unit }: Supply, units: LengthUnit): string =>
@@ -22,7 +14,7 @@ export const supplySaid = ({ what, amount, unit }: Supply, units: LengthUnit): s
 /** Steps in order as CSV: what, minutes, wait, what has to come before. */
 export function stepsCsv({ steps, reasons }: Steps, unit: LengthUnit): string {
   const number = new Map(steps.map((s, i) => [s.id, i + 1]))
-  return rows([
+  return csvOf([
     [
       'number',
       'step',
@@ -55,7 +47,7 @@ export function stepsCsv({ steps, reasons }: Steps, unit: LengthUnit): string {
 
 /** Evenings as CSV: each part of a step at its time. */
 export const planCsv = (evenings: readonly Evening[]): string =>
-  rows([
+  csvOf([
     ['day', 'time', 'making', 'step', 'minutes', 'goes on', 'wait afterwards, minutes'],
     ...evenings.flatMap((e) =>
       e.items.map((i) => [

@@ -89,7 +89,7 @@ export const sheath = defineKind({
   settings: SHEATH,
   roles: ROLES,
   brief: [
-    'It takes a tool {wide} wide at the mouth and {tipWide} at its tip, {thick} thick; {deep} of it goes in, with {play} of play.',
+    'It takes a tool {wide} wide at the mouth and {tipWide} at its tip, {thick} thick; {deep} of it goes in, with {roomRound} of room round it.',
     'It balances {balance} from its tip. Worn on a belt {belt} wide and {beltThick} thick: {loop}, {loopWide} wide, {rise} above the mouth.',
   ],
   sentences: {

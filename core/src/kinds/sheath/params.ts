@@ -13,7 +13,7 @@ const DECIDED = {
   thick: length('thickness of the tool', 1, 40, 4, { step: 0.1 }),
   /** From the tip to where the tool balances. */
   balance: length('from its tip to where it balances', 10, 500, 115, { step: 1 }),
-  play: length('play all round', 0.5, 6, 1.5),
+  play: length('room round the tool', 0.5, 6, 1.5),
   welt: length('width of the welt', 5, 20, 10),
   loop: choice('belt loop', 'fold', [
     ['fold', 'in one with the back, folded down', 'strong; a longer piece'],
@@ -27,4 +27,8 @@ const DECIDED = {
   rise: length('from the mouth up to the middle of the loop', 10, 200, 60, { step: 1 }),
 }
 export type SheathParams = ParamsOf<typeof DECIDED>
-export const SHEATH = settings(DECIDED, { usual: { margin: 4, trim: 2 } })
+export const SHEATH = settings(DECIDED, {
+  usual: { margin: 4, trim: 2 },
+  // `play` is how far a pitch may differ from the iron’s, in every kind.
+  said: { play: 'roomRound' },
+})

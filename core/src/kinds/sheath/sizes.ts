@@ -37,17 +37,17 @@ export function sheathSizes(p: SheathParams, materials: Materials, reckon: Recko
   )
   const weltThick = size('welt.thick', 'welt in all', '{layers} × {t}', '§20', { layers, t })
   const across = (key: string, label: string, wide: number): Reckoned =>
-    size(key, label, '{wide} tool + 2 × {play} play + 2 × {welt} welt', '§20', {
+    size(key, label, '{wide} tool + 2 × {play} room round it + 2 × {welt} welt', '§20', {
       wide: given('tool', wide),
-      play: given('play', p.play),
+      play: given('room round it', p.play),
       welt: given('welt', p.welt),
     })
   const length = size(
     'sheath.length',
     'from mouth to tip',
-    '{deep} goes in + {play} play + {welt} welt',
+    '{deep} goes in + {play} room round it + {welt} welt',
     '§20',
-    { deep: given('goes in', p.deep), play: given('play', p.play), welt: given('welt', p.welt) },
+    { deep: given('goes in', p.deep), play: given('room round it', p.play), welt: given('welt', p.welt) },
   )
   const loop = size(
     'loop.length',

@@ -1,0 +1,42 @@
+import type { Design } from '../design/index.js'
+import { HABITS } from '../sewing/index.js'
+import { WORK_WAYS } from '../work/index.js'
+import { figureAt } from './groups.js'
+import type { Change, Figures } from './proposals.js'
+
+const ROOMS = [
+  { at: ['habits'], settings: HABITS },
+  { at: ['work', 'ways'], settings: WORK_WAYS },
+] as const
+
+/** Whether a figure can stand at its path; what no setting takes is left out. */
+function fits(path: readonly string[], value: number): boolean {
+  const [key] = path.slice(-1)
+  const room = ROOMS.find((r) => r.at.join('.') === path.slice(0, -1).join('.'))
+  if (!room) return path.join('.') === 'machine.speed' && value >= 10 && value <= 3000
+  return room.settings.schema.safeParse({ ...room.settings.usual, [key!]: value }).success
+}
+
+/** The figures in which a design differs from the workshop’s own, as changes of it. */
+export const differing = (design: Design, own: Figures): Change[] =>
+  Object.entries(own).flatMap(([key, then]) => {
+    const path = key.split('.')
+    const now = figureAt(design, path)
+    return now === undefined || now === then || !fits(path, then) ? [] : [{ path, now, then }]
+  })
+
+const put = (
+  at: Readonly<Record<string, unknown>>,
+  [key, ...rest]: readonly string[],
+  value: number,
+): unknown => ({
+  ...at,
+  [key!]: rest.length === 0 ? value : put(at[key!] as Readonly<Record<string, unknown>>, rest, value),
+})
+
+/** A design that reckons with the workshop’s own figures. */
+export const withFigures = (design: Design, own: Figures): Design =>
+  differing(design, own).reduce(
+    (so, { path, then }) => put(so as unknown as Readonly<Record<string, unknown>>, path, then) as Design,
+    design,
+  )

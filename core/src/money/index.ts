@@ -1,0 +1,1 @@
+export { CURRENCIES, coinsOf, moneySaid, readMoney, toCoin } from './money.js'
