@@ -1,5 +1,15 @@
 import { type Page, expect, test } from '@playwright/test'
-import { BARE, accessible, chooseFile, openDemo, readDownload, saved, askForNew, startNew, write } from './support.js'
+import {
+  BARE,
+  accessible,
+  chooseFile,
+  openDemo,
+  readDownload,
+  saved,
+  askForNew,
+  startNew,
+  write,
+} from './support.js'
 
 const THICKNESS = 'thickness of the Tarn calf, outside'
 
