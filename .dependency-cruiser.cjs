@@ -14,6 +14,7 @@ const ROOMS = [
   'master',
   'drawn',
   'kinds',
+  'added',
   'design',
   'edges',
   'layup',
@@ -64,7 +65,8 @@ const KNOWS = {
   master: words('geometry working'),
   kinds: words('measure geometry expression working formulas stores settings sewing work master'),
   drawn: words('measure geometry working formulas stores master'),
-  design: words('merge measure geometry working stores sewing work master drawn kinds'),
+  added: words('measure geometry working formulas stores settings master kinds'),
+  design: words('merge measure geometry working stores sewing work master drawn kinds added'),
   edges: words('geometry working formulas stores master'),
   layup: words('geometry master edges'),
   stitch: words('geometry formulas working stores sewing master edges layup'),
@@ -75,7 +77,7 @@ const KNOWS = {
   whole: words('measure geometry working formulas stores master edges layup fittings space'),
   reckon: words('measure geometry working stores sewing master edges layup stitch'),
   derived: words(
-    'measure geometry working formulas stores settings sewing master drawn kinds design edges layup stitch make fittings space whole reckon merge',
+    'measure geometry working formulas stores settings sewing master drawn kinds added design edges layup stitch make fittings space whole reckon merge',
   ),
   steps: allBut(
     'money price stock learning ledger check relief fit pocketbook overview compare exchange coupons packing hide',

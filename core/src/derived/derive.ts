@@ -1,5 +1,6 @@
 import type { Design } from '../design/index.js'
 import { type Kind, type Materials, kindOf } from '../kinds/index.js'
+import { withAdded } from '../added/index.js'
 import { withDrawn } from '../drawn/index.js'
 import { type EdgeWork, workEdges } from '../edges/index.js'
 import { type LaidUp, layUp, withSkives } from '../layup/index.js'
@@ -45,7 +46,8 @@ export function mastered(design: Design): Mastered {
   const kind = kindOf(design.kind)
   const reckon = reckoner(design.overrides)
   const made = kind.master(kind.params.parse(design.params), materialsOf(design), reckon)
-  const drawn = withDrawn(made, design.drawn, design.ties, design.leathers, reckon)
+  const bare = withDrawn(made, design.drawn, design.ties, design.leathers, reckon)
+  const drawn = withAdded(bare, design.added, design, reckon)
   const panels = withSkives(drawn.panels, design.skives)
   const edges = panels.map((panel) => edgesOnce(panel, design.leathers, reckon))
   const lines = decorJoins(design.sewing.lines, drawn.layups, panels, reckon)

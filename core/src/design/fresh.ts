@@ -43,6 +43,7 @@ export const freshDesign = ({ params, hardware, ...rest }: FreshDesign): Design 
     sewing: PLAIN_SEWING,
     drawn: [],
     ties: [],
+    added: {},
     habits: HABITS.usual,
     work: PLAIN_WORK,
     cutting: PLAIN_CUTTING,

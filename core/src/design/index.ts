@@ -1,3 +1,4 @@
+export { nextAddedId, putOn, takeOff } from './addedEdits.js'
 export { withFollowing } from './follow.js'
 export {
   addCopied,

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { addedIdSchema, addedProblems, addedSchema } from '../added/index.js'
 import { drawnPanelSchema, tieSchema } from '../drawn/index.js'
 import { kindIds, kindOf } from '../kinds/index.js'
 import { cuttingSchema } from './cutting.js'
@@ -20,7 +21,7 @@ import {
 
 export const DESIGN_FORMAT = 'drumlin.design'
 /** The version this code writes. Older ones are brought up to it by `versions.ts`. */
-export const DESIGN_VERSION = 10
+export const DESIGN_VERSION = 11
 
 /** What the maker decided, and nothing that can be worked out. Materials are copied in, so it opens anywhere. */
 export const designSchema = z
@@ -53,6 +54,8 @@ export const designSchema = z
     drawn: z.array(drawnPanelSchema).max(60),
     /** Edges of drawn panels that have to match. */
     ties: z.array(tieSchema).max(120),
+    /** What was put on its panels, by id. */
+    added: z.record(addedIdSchema, addedSchema),
     habits: HABITS.schema,
     cutting: cuttingSchema,
     /** The order of work and what it takes. */
@@ -79,6 +82,8 @@ export const designSchema = z
       })
     for (const { path, message } of drawnProblems(design.drawn, design.leathers))
       context.addIssue({ code: 'custom', path: ['drawn', ...path], message })
+    for (const { path, message } of addedProblems(design.added, design.leathers, design.hardware))
+      context.addIssue({ code: 'custom', path: ['added', ...path], message })
   })
 
 export type Design = z.infer<typeof designSchema>

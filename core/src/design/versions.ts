@@ -126,6 +126,8 @@ const STEPS: readonly ((design: Plain) => Plain)[] = [
   }),
   // Version 9 had no order of work.
   (nine) => ({ ...nine, version: 10, work: PLAIN_WORK }),
+  // Version 10 knew nothing that is put on any panel.
+  (ten) => ({ ...ten, version: 11, added: {} }),
 ]
 
 /** The oldest version that can still be read. */

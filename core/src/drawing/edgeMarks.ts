@@ -177,6 +177,9 @@ function windowPath({ at, angle, length, width }: PanelMark & { type: 'window' }
   return closedPath(points.map((p, i) => line(p, points[(i + 1) % 4]!)))
 }
 
+const stampPath = ({ id, at, angle, wide, high }: PanelMark & { type: 'stamp' }): Path =>
+  windowPath({ type: 'window', id, at, angle, length: wide, width: high })
+
 /** Hardware as large as it is, with a centre cross and what it needs punched. */
 function hardwareStrokes(mark: PanelMark & { type: 'hardware' }): Drawn[] {
   const { at, angle, across, high, holes, slots } = mark
@@ -261,6 +264,11 @@ export function setDrawing(
         namedOnce(mark, all, (m) => m.name === mark.name, mark.name),
         { off: Math.max(mark.across, mark.high) / 2 + 1.6, toward: Math.PI / 2, size: TYPE.small },
       )
+    case 'stamp':
+      return named([stroke('marks', stampPath(mark), WEIGHT.fine, [3, 1.2])], mark.name, {
+        off: 0,
+        size: TYPE.small,
+      })
     case 'cuts':
       return { strokes: mark.paths.map((path) => stroke('cut', path, WEIGHT.tick)), asks: [] }
     case 'window':

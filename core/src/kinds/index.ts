@@ -63,3 +63,7 @@ export {
   startingHardware,
   startingLeathers,
 } from './kind.js'
+/** What pieces are built with, for parts that any kind can carry. */
+export { edgeSeam, lineSeam } from './parts/seams.js'
+export { circleShape, plainPanel, rectangleShape, turnedFate } from './parts/shape.js'
+export { panelSheet } from './parts/sheets.js'

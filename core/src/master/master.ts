@@ -108,6 +108,8 @@ export interface Join {
   readonly extra?: number
   /** The seam whose second row this is, in its allowance, where the edges part again. */
   readonly beside?: string
+  /** The sheet it puts on another, where that was put there by the maker, whatever their sizes. */
+  readonly puts?: string
   /** Holds nothing: stitches for the look of it. */
   readonly decor?: boolean
   /** Nothing meets its ends: it stops where the iron's last whole step falls, what is left over shared between them. */

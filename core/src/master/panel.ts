@@ -154,6 +154,16 @@ export type PanelMark =
   | { readonly type: 'hole'; readonly id: string; readonly at: Point; readonly punch: number }
   | { readonly type: 'text'; readonly id: string; readonly at: Point; readonly text: string }
   | { readonly type: 'up' | 'grain'; readonly id: string; readonly at: Point; readonly angle: number }
+  /** Stamped into the grain: so wide along `angle`, so high. */
+  | {
+      readonly type: 'stamp'
+      readonly id: string
+      readonly at: Point
+      readonly angle: number
+      readonly wide: number
+      readonly high: number
+      readonly name: string
+    }
   /** Hardware at true size, with the holes it needs: how far each lies from its centre along `angle`. */
   | {
       readonly type: 'hardware'

@@ -93,7 +93,12 @@ export function factsOf(derived: Derived, unit: LengthUnit): Facts {
     .map((work): Omit<Part, 'edges'> => {
       const { panel } = work
       const held = runs.filter((r) => panelsOf(r.join).length > 1 && panelsOf(r.join).includes(panel.id))
-      const others = held.flatMap((r) => panelsOf(r.join)).filter((id) => id !== panel.id)
+      // What is put on a piece is finished before that, however large; the piece itself is not.
+      const puts = (r: Run): string | undefined => r.join.puts && panelOfSheet(r.join.puts)
+      const others = held
+        .filter((r) => (puts(r) ?? panel.id) === panel.id)
+        .flatMap((r) => panelsOf(r.join))
+        .filter((id) => id !== panel.id)
       const largest = Math.max(0, ...others.map((id) => areas.get(id) ?? 0))
       return {
         panel,
@@ -105,7 +110,9 @@ export function factsOf(derived: Derived, unit: LengthUnit): Facts {
         mounted:
           held.length > 0 &&
           !body.has(panel.id) &&
-          (closing.length > 0 || (areas.get(panel.id) ?? 0) < 0.98 * largest),
+          (held.some((r) => puts(r) === panel.id) ||
+            (others.length > 0 && closing.length > 0) ||
+            (areas.get(panel.id) ?? 0) < 0.98 * largest),
         loose: isLoose(panel),
       }
     })

@@ -186,20 +186,35 @@ export function markPiece({ parts, derived }: Facts): Part | undefined {
   return ranked[0] && ranked[0].shown > 0 ? ranked[0].part : undefined
 }
 
-/** The maker’s own mark. */
+const stampTask = (part: Part, id: string, what: string, count: number): Task =>
+  task({
+    id,
+    sort: 'stamp',
+    what,
+    times: count,
+    touches: [{ panelId: part.panel.id }],
+    amount: { count },
+    tools: ['stamp', 'mallet', 'flat stone'],
+    materials: [some('water to damp it')],
+  })
+
+/** The maker’s own mark: where it was put, or else where nothing will cover it. */
 export function stamping(facts: Facts): Task[] {
+  const put = facts.parts.flatMap((part) =>
+    (part.panel.marks ?? []).flatMap((mark, i, all) =>
+      mark.type === 'stamp'
+        ? [
+            stampTask(
+              part,
+              all.slice(0, i).some((m) => m.type === 'stamp') ? `stamp:${mark.id}` : `stamp:${part.panel.id}`,
+              `${mark.name}, on the ${part.panel.name.toLowerCase()}`,
+              part.panel.count,
+            ),
+          ]
+        : [],
+    ),
+  )
+  if (put.length > 0) return put
   const on = facts.derived.design.work.ways.stamp === 'stamped' ? markPiece(facts) : undefined
-  return on
-    ? [
-        task({
-          id: 'stamp',
-          sort: 'stamp',
-          what: `${on.panel.name}, where nothing will cover it`,
-          touches: [{ panelId: on.panel.id }],
-          amount: { count: 1 },
-          tools: ['stamp', 'mallet', 'flat stone'],
-          materials: [some('water to damp it')],
-        }),
-      ]
-    : []
+  return on ? [stampTask(on, 'stamp', `${on.panel.name}, where nothing will cover it`, 1)] : []
 }

@@ -8,6 +8,7 @@ import { pathLength } from '@drumlin/core/geometry'
 import type { EdgeTreatment } from '@drumlin/core/master'
 import { printLength } from '@drumlin/core/measure'
 import { useSettings } from '../app/settings.js'
+import AddedList from '../added/AddedList.vue'
 import DrawnSide from '../drawing/DrawnSide.vue'
 import type { Looking } from '../job/findings.js'
 import { useJob } from '../job/job.js'
@@ -113,6 +114,7 @@ focusWanted()
           It follows the {{ master?.name.toLowerCase() }}: change that, and this changes with it.
         </p>
       </template>
+      <AddedList :panel="piece.panel" :derived="derived" :edge="edge" />
       <section v-for="(g, k) in grouped" :key="g.title" :aria-label="g.title">
         <h2 v-if="grouped.length > 1">{{ g.title }}</h2>
         <WorkingBox

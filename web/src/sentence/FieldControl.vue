@@ -151,13 +151,13 @@ const uses = computed<Option[]>(() => {
 const shaped = computed(() => props.field.type === 'choice' && props.field.path[0] === 'params')
 const { pictures, draw } = useChoicePictures()
 function opened(): void {
-  if (shaped.value && target.design.value) void draw(target.design.value, props.field.id)
+  if (shaped.value && target.design.value) void draw({ design: target.design.value, field: props.field.id })
 }
 const current = computed(() => (props.field.type === 'choice' ? String(value.value) : stocked.value.id))
 </script>
 
 <template>
-  <span :data-field="field.id">
+  <span :data-field="field.path[0] === 'added' ? field.path.join('.') : field.id">
     <MeasureField
       v-if="range"
       v-bind="range"

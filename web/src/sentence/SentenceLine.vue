@@ -4,7 +4,12 @@ import { type Field, fieldsOf, sentenceParts } from '@drumlin/core/kinds'
 import { useTarget } from './target.js'
 import FieldControl from './FieldControl.vue'
 
-const props = defineProps<{ sentence: string }>()
+/** Settings of the job’s kind stand in it, or those given with what they are settings of. */
+const props = defineProps<{
+  sentence: string
+  fields?: readonly Field[]
+  params?: Readonly<Record<string, unknown>>
+}>()
 const target = useTarget()
 
 type Part =
@@ -15,7 +20,11 @@ const CLOSES = /^[.,;:)”×]+/
 const parts = computed(() => {
   const [derived, design] = [target.derived.value, target.design.value]
   if (!derived || !design) return []
-  const all = sentenceParts(props.sentence, fieldsOf(derived.kind), design.params)
+  const all = sentenceParts(
+    props.sentence,
+    props.fields ?? fieldsOf(derived.kind),
+    props.params ?? design.params,
+  )
   const wordsAt = (i: number): string => {
     const part = all[i]
     return part && 'words' in part ? part.words : ''

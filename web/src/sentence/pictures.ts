@@ -1,6 +1,5 @@
 import { type ShallowRef, onScopeDispose, shallowRef } from 'vue'
-import type { Design } from '@drumlin/core/design'
-import type { ChoicePicture } from '@drumlin/core/overview'
+import type { AddedPicture, ChoicePicture } from '@drumlin/core/overview'
 import { type Helper, helper } from '../workers/ask.js'
 import type { PicturesAsked } from '../workers/pictures.worker.js'
 
@@ -8,33 +7,32 @@ import type { PicturesAsked } from '../workers/pictures.worker.js'
 const LIMIT = 20_000
 let drawer: Helper | undefined
 /** The last few answers, so that opening a menu again shows them at once. */
-const known = new Map<string, Readonly<Record<string, ChoicePicture>>>()
+const known = new Map<string, Readonly<Record<string, unknown>>>()
 const KEPT = 12
 
-export interface Pictures {
-  /** By the value of the choice; undefined while they are drawn. */
-  readonly pictures: ShallowRef<Readonly<Record<string, ChoicePicture>> | undefined>
-  readonly draw: (design: Design, field: string) => Promise<void>
+export interface Pictures<Picture, Asked> {
+  /** By what each is a picture of; undefined while they are drawn. */
+  readonly pictures: ShallowRef<Readonly<Record<string, Picture>> | undefined>
+  readonly draw: (asked: Asked) => Promise<void>
 }
 
-/** Pictures of the choices of a setting, drawn in another thread when its menu opens. */
-export function useChoicePictures(): Pictures {
-  const pictures = shallowRef<Readonly<Record<string, ChoicePicture>>>()
+/** Pictures drawn in another thread when a menu opens. */
+function usePictures<Picture, Asked extends PicturesAsked>(): Pictures<Picture, Asked> {
+  const pictures = shallowRef<Readonly<Record<string, Picture>>>()
   let [asked, gone] = [0, false]
-  async function draw(design: Design, field: string): Promise<void> {
+  async function draw(question: Asked): Promise<void> {
     asked += 1
     const mine = asked
-    const question: PicturesAsked = { design, field }
     const key = JSON.stringify(question)
-    pictures.value = known.get(key)
+    pictures.value = known.get(key) as Readonly<Record<string, Picture>> | undefined
     if (pictures.value) return
     drawer ??= helper(
       () => new Worker(new URL('../workers/pictures.worker.ts', import.meta.url), { type: 'module' }),
     )
     // Without pictures the choices still say what they are.
     const drawn = await drawer
-      .ask<Readonly<Record<string, ChoicePicture>>>(question, { limit: LIMIT })
-      .catch(() => ({}))
+      .ask<Readonly<Record<string, Picture>>>(question, { limit: LIMIT })
+      .catch((): Readonly<Record<string, Picture>> => ({}))
     known.set(key, drawn)
     const [oldest] = known.keys()
     if (known.size > KEPT && oldest !== undefined) known.delete(oldest)
@@ -43,3 +41,11 @@ export function useChoicePictures(): Pictures {
   onScopeDispose(() => (gone = true))
   return { pictures, draw }
 }
+
+type OfField = Extract<PicturesAsked, { field: string }>
+type OfPanel = Extract<PicturesAsked, { panel: string }>
+
+/** Pictures of the choices of a setting. */
+export const useChoicePictures = (): Pictures<ChoicePicture, OfField> => usePictures()
+/** Pictures of what can be put on a panel. */
+export const useAddedPictures = (): Pictures<AddedPicture, OfPanel> => usePictures()

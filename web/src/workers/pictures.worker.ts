@@ -1,15 +1,21 @@
 import type { Design } from '@drumlin/core/design'
 import { fieldsOf, kindOf } from '@drumlin/core/kinds'
-import { choicePictures } from '@drumlin/core/overview'
+import { addedPictures, choicePictures } from '@drumlin/core/overview'
+import type { Hardware } from '@drumlin/core/stores'
 import { answering } from './answer.js'
 
-/** What every choice of a setting would look like in a design. */
-export interface PicturesAsked {
-  readonly design: Design
-  readonly field: string
-}
+/** What every choice of a setting would look like in a design, or everything that can be put on one of its panels. */
+export type PicturesAsked =
+  | { readonly design: Design; readonly field: string }
+  | {
+      readonly design: Design
+      readonly panel: string
+      readonly hardware: readonly Hardware[]
+      readonly edge?: string
+    }
 
-answering(({ design, field: id }: PicturesAsked) => {
-  const field = fieldsOf(kindOf(design.kind)).find((f) => f.id === id)
-  return field?.type === 'choice' ? choicePictures(design, field) : {}
+answering((asked: PicturesAsked) => {
+  if ('panel' in asked) return addedPictures(asked.design, asked.panel, asked.hardware, asked.edge)
+  const field = fieldsOf(kindOf(asked.design.kind)).find((f) => f.id === asked.field)
+  return field?.type === 'choice' ? choicePictures(asked.design, field) : {}
 })

@@ -108,6 +108,25 @@ export function rectangleShape(wide: number, high: number, radii: Radii, fateOf:
   )
 }
 
+/** A circle in four arcs, its uppermost place at (across / 2, 0); edges top, right, foot and left, each a quarter. */
+export function circleShape(across: number, fateOf: FateOf): Shape {
+  const r = Math.max(LEAST_SIDE, across) / 2
+  const centre = point(r, r)
+  const on = (quarter: number): Point =>
+    point(r + r * Math.cos((quarter * Math.PI) / 2), r + r * Math.sin((quarter * Math.PI) / 2))
+  const ids = ['top right', 'foot right', 'foot left', 'top left']
+  return {
+    outline: closedPath(ids.map((_, i) => arc(on(i - 1), on(i), centre, Math.PI / 2))),
+    edges: ids.map((name, i) => ({
+      id: name.replace(' ', '-'),
+      name: `${name} quarter`,
+      first: i,
+      last: i,
+      fate: fateOf(name.replace(' ', '-')),
+    })),
+  }
+}
+
 /** All four corners rounded alike. */
 export const allRound = (r: number): Radii => ({ topLeft: r, topRight: r, footRight: r, footLeft: r })
 

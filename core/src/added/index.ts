@@ -1,0 +1,7 @@
+export { addedFields, addedLeathers, addedPlaceSentence, addedSentences } from './said.js'
+export { addedProblems } from './problems.js'
+export { type Added, addedIdSchema, addedSchema } from './schema.js'
+export { freshAdded, offeredFor } from './fresh.js'
+export { type AddedSort } from './sort.js'
+export { SORTS, sortOf } from './sorts.js'
+export { inOrder, withAdded } from './added.js'

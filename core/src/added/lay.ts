@@ -1,0 +1,99 @@
+import { type Point, moveBack, moveThen, placeInside, pointMoved } from '../geometry/index.js'
+import { type Clip, type Layup, type Panel, type PanelSheet, type Sheet, clipMoved } from '../master/index.js'
+import { panelSheet } from '../kinds/index.js'
+import type { Spot } from './place.js'
+import type { Lying } from './sort.js'
+
+/** Whether a place of the laid-out work is on this sheet. */
+export function liesOn(sheet: Sheet, place: Point, panels: readonly Panel[]): boolean {
+  const panel = sheet.type === 'panel' ? panels.find((p) => p.id === sheet.panelId) : undefined
+  if (!panel) return false
+  const local = pointMoved(place, moveBack(sheet.move))
+  return withinClips(sheet.clips, place) && placeInside(local.x, local.y, panel.outline)
+}
+
+const withinClips = (clips: readonly Clip[], p: Point): boolean =>
+  clips.every(({ at, inward }) => (p.x - at.x) * inward.x + (p.y - at.y) * inward.y >= -1e-9)
+
+/** A place of a part on one sheet of its host; `id` is what its own sheets there are called. */
+export interface Copy {
+  readonly id: string
+  readonly host: string
+  readonly spot: Spot
+  /** In the first state that its host lies in: there it is sewn on. Elsewhere the same lies again. */
+  readonly main: boolean
+}
+
+/** Where a part lies in the laid-out work: once for each of its places on every sheet of its host. */
+export function copiesOf(
+  partId: string,
+  layups: readonly Layup[],
+  hostId: string,
+  spots: readonly Spot[],
+): Copy[] {
+  const found: Copy[] = []
+  const first = layups.find((l) => l.sheets.some((s) => s.type === 'panel' && s.panelId === hostId))
+  for (const layup of layups)
+    for (const sheet of layup.sheets) {
+      if (sheet.type !== 'panel' || sheet.panelId !== hostId) continue
+      for (const spot of spots) {
+        if (found.some((c) => c.host === sheet.id && c.spot === spot)) continue
+        // Of a sheet that lies in parts, the part that the place is on.
+        const place = pointMoved(spot.at, sheet.move)
+        if (!withinClips(sheet.clips, place)) continue
+        found.push({
+          id: found.length === 0 ? partId : `${partId}~${found.length + 1}`,
+          host: sheet.id,
+          spot,
+          main: layup === first,
+        })
+      }
+    }
+  return found
+}
+
+/** The sheets of a piece on one sheet of its host, lowest first. */
+function sheetsOn(host: PanelSheet, { panel, side, lies }: Lying, copy: Copy, partId: string): PanelSheet[] {
+  const above = (side === 'grain') === host.grainUp
+  const sheets = lies(copy.spot).map(({ suffix, move, clips }): PanelSheet => ({
+    ...panelSheet(
+      `${panel.id.replace(partId, copy.id)}${suffix}`,
+      panel.name.toLowerCase(),
+      panel.id,
+      moveThen(move, host.move),
+      suffix === '' ? above : !above,
+      clips.map((c) => clipMoved(c, host.move)),
+    ),
+  }))
+  return above ? sheets : sheets.toReversed()
+}
+
+/** Which sheet another was put on; those a kind lays are on none. */
+export type PutOn = ReadonlyMap<string, string>
+
+/** Whether a sheet was put on another, or on something that was. */
+export function isOn(put: PutOn, sheet: string | undefined, host: string): boolean {
+  const on = sheet === undefined ? undefined : put.get(sheet)
+  return on !== undefined && (on === host || isOn(put, on, host))
+}
+
+/** A state of the work with a piece laid on its host, over what was put there before on the same side. */
+export function laidOn(
+  layup: Layup,
+  lying: Lying,
+  copies: readonly Copy[],
+  partId: string,
+  put: PutOn,
+): Layup {
+  let sheets: readonly Sheet[] = layup.sheets
+  for (const copy of copies) {
+    const at = sheets.findIndex((s) => s.id === copy.host)
+    const host = sheets[at]
+    if (host?.type !== 'panel') continue
+    const above = (lying.side === 'grain') === host.grainUp
+    let to = above ? at + 1 : at
+    while (isOn(put, sheets[above ? to : to - 1]?.id, copy.host)) to += above ? 1 : -1
+    sheets = sheets.toSpliced(to, 0, ...sheetsOn(host, lying, copy, partId))
+  }
+  return { ...layup, sheets }
+}

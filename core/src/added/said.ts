@@ -1,0 +1,98 @@
+import type { Panel } from '../master/index.js'
+import { type Field, type Sentence, choice, length, number } from '../settings/index.js'
+import type { Added } from './schema.js'
+import { sortOf } from './sorts.js'
+
+const SIDE = choice('which side of it', 'grain', [
+  ['grain', 'on the grain side', 'what is seen of the leather'],
+  ['flesh', 'on the flesh side', 'behind it'],
+])
+const BOTH = choice('once or twice', 'once', [
+  ['once', 'once', 'there only'],
+  ['mirrored', 'and once more as far to the other side', 'for what stands in pairs'],
+])
+const INWARD = length('how far in from the edge', -100, 2000, 20)
+const ASIDE = length('how far to the right of its middle', -2000, 2000, 0, {
+  hint: 'less than nothing is to the left',
+})
+const TURNED = number('degrees turned', -180, 180, 0, 5)
+
+/** The settings of a part where it lies on its panel, each at its place in the saved design. */
+export function addedFields(id: string, part: Added, panel: Panel | undefined): readonly Field[] {
+  const sort = sortOf(part.sort)
+  const at = (key: string): string[] => ['added', id, key]
+  const edge: Field = {
+    type: 'choice',
+    id: 'edge',
+    label: 'which edge',
+    path: at('edge'),
+    choices: (panel?.edges ?? []).map((e) => ({
+      value: e.id,
+      label: e.name,
+      why: `of the ${panel!.name.toLowerCase()}`,
+    })),
+  }
+  const place: Field[] = [
+    edge,
+    INWARD.field('inward', at('inward')),
+    ASIDE.field('aside', at('aside')),
+    TURNED.field('turned', at('turned')),
+    BOTH.field('both', at('both')),
+    SIDE.field('side', at('side')),
+  ]
+  const own = sort.settings.fields.map((f): Field => ({ ...f, path: ['added', id, ...f.path] }))
+  const leathers = sort.leathers.map((l): Field => ({
+    type: 'leather',
+    id: `leather${l.suffix}`,
+    label: `leather of the ${l.label}`,
+    path: ['leathers', `${id}${l.suffix}`],
+    role: `${id}${l.suffix}`,
+    ...(l.when ? { when: l.when } : {}),
+  }))
+  const hardware: Field[] = sort.hardware
+    ? [
+        {
+          type: 'hardware',
+          id: 'hardware',
+          label: sort.name,
+          path: ['hardware', id],
+          role: id,
+          sort: sort.hardware,
+        },
+      ]
+    : []
+  return [...place, ...own, ...leathers, ...hardware]
+}
+
+/** Where a part lies, in a sentence. */
+export function addedPlaceSentence(part: Added): Sentence {
+  const sort = sortOf(part.sort)
+  if (sort.takes === 'edge') return `Along the {edge}${sort.sided ? ', {side}' : ''}.`
+  const side = sort.sided ? ', {side}' : ''
+  return `{inward} in from the {edge}, {aside} to the right of its middle, turned by {turned} degrees, {both}${side}.`
+}
+
+/** What is said of a part of this sort, with its settings in place. */
+export function addedSentences(part: Added): readonly Sentence[] {
+  const sort = sortOf(part.sort)
+  const materials = [
+    ...(sort.leathers.length > 0 ? ['Of {leather}[, lined with {leather-lining}].'] : []),
+    ...(sort.hardware ? ['Hardware: {hardware}.'] : []),
+  ]
+  return [
+    ...materials.map((m) =>
+      sort.leathers.length > 1 ? m : m.replace('[, lined with {leather-lining}]', ''),
+    ),
+    ...sort.says,
+    addedPlaceSentence(part),
+  ]
+}
+
+/** Leathers a part is cut from, by role, and how they are called. */
+export const addedLeathers = (id: string, part: Added): readonly { role: string; label: string }[] =>
+  sortOf(part.sort)
+    .leathers.filter((l) => l.when?.(part.params) ?? true)
+    .map((l) => ({
+      role: `${id}${l.suffix}`,
+      label: l.suffix === '' ? part.name : `Lining of the ${part.name.toLowerCase()}`,
+    }))

@@ -1,0 +1,128 @@
+import type { Move } from '../geometry/index.js'
+import type { Clip, Concern, Fit, Join, MasterSize, Panel, PanelMark } from '../master/index.js'
+import type { RawParams, Sentence, Settings } from '../settings/index.js'
+import type { Hardware, HardwareSort, Leather } from '../stores/index.js'
+import type { Reckon } from '../working/index.js'
+import type { Spot } from './place.js'
+
+/** What a part that is put on a panel may know: the panel, where it is put, and what it is made of. */
+export interface Asked<P = RawParams> {
+  readonly id: string
+  readonly name: string
+  readonly p: P
+  readonly host: Panel
+  readonly side: 'grain' | 'flesh'
+  readonly edge: string
+  /** One place, or two that mirror each other; at least one. */
+  readonly spots: readonly Spot[]
+  /** Thickness of what the host is cut from, mm. */
+  readonly thickness: number
+  readonly leathers: Readonly<Record<string, Leather>>
+  readonly hardware: Readonly<Record<string, Hardware>>
+  readonly reckon: Reckon
+}
+
+/** Sheets a part lies on or among, and what to call its seam there. */
+export interface Names {
+  readonly own: string
+  readonly host: string
+  readonly id: string
+  readonly name: string
+  /** Sheets behind the host at that place that were put there before it. */
+  readonly behind: readonly string[]
+}
+
+/** A sheet of a piece: where it lies on its host, and what of it where it is folded. */
+export interface Laid {
+  /** Tells the parts of a folded piece apart; nothing for the one on top. */
+  readonly suffix: string
+  /** From the piece's coordinates to those of the host. */
+  readonly move: Move
+  readonly clips: readonly Clip[]
+}
+
+/** A piece that a part brings, where it lies on its host, and how it is held there. */
+export interface Lying {
+  readonly panel: Panel
+  readonly side: 'grain' | 'flesh'
+  /** Its sheets, those nearest to the host first. */
+  readonly lies: (spot: Spot) => readonly Laid[]
+  readonly joins: (names: Names) => readonly Join[]
+}
+
+/** A piece that lies flat and whole. */
+export const flat = (move: Move): readonly Laid[] => [{ suffix: '', move, clips: [] }]
+
+/** Hardware that a part brings, at each of its places. */
+export interface Holding {
+  /** Set through what lies there of the host, what was put on it, and all else where so wanted. */
+  readonly through: 'host' | 'all' | 'none'
+  readonly half?: 'upper' | 'lower'
+  readonly head?: 'grain' | 'flesh'
+  /** Set before the pieces of the part are sewn down. */
+  readonly first?: boolean
+}
+
+/** All that a part brings to the work. */
+export interface Brought {
+  readonly pieces?: readonly Lying[]
+  readonly holding?: Holding
+  /** What it makes of the panel it is put on. */
+  readonly host?: (panel: Panel) => Panel
+  /** Edges of the host that it parted: by the edge's id those it is now, in the order of the outline. */
+  readonly parted?: Readonly<Record<string, readonly string[]>>
+  /** Marks on the host and, where `through`, on all that lies there, in the host's coordinates. */
+  readonly marks?: (spot: Spot, id: string) => readonly PanelMark[]
+  readonly through?: boolean
+  readonly sizes?: readonly MasterSize[]
+  readonly fits?: readonly Fit[]
+  readonly concerns?: readonly Concern[]
+  /** What can be put in, in words. */
+  readonly carries?: readonly string[]
+}
+
+/** A leather of its own that a part is cut from; `suffix` tells it from another of the same part. */
+export interface OwnLeather<P> {
+  readonly suffix: '' | '-lining'
+  readonly label: string
+  readonly when?: (params: P) => boolean
+}
+
+/** A sort of thing that can be put on any panel: one file each. */
+export interface AddedSort<P = RawParams> {
+  readonly id: string
+  /** As it is offered and first called: “patch”. */
+  readonly name: string
+  /** What it is for, in a line. */
+  readonly about: string
+  /** At a place of the panel, along one of its edges, or over the end that an edge makes. */
+  readonly takes: 'spot' | 'edge'
+  /** Whether it may be on either side of the panel. */
+  readonly sided: boolean
+  readonly settings: Settings<P>
+  readonly leathers: readonly OwnLeather<P>[]
+  readonly hardware?: HardwareSort
+  readonly says: readonly Sentence[]
+  /** Where it is put if nobody said: mm in from the edge and aside of its middle. */
+  readonly usual?: {
+    readonly inward?: number
+    readonly aside?: number
+    readonly both?: boolean
+    readonly side?: 'grain' | 'flesh'
+  }
+  readonly make: (asked: Asked<P>) => Brought
+}
+
+/** A sort with its own settings closed over: what is saved of it is read before it is made. */
+export function defineSort<P extends RawParams>(sort: AddedSort<P>): AddedSort {
+  const { read } = sort.settings
+  return {
+    ...sort,
+    settings: sort.settings as unknown as Settings<RawParams>,
+    leathers: sort.leathers.map(({ when, ...own }) => ({
+      ...own,
+      ...(when ? { when: (raw: RawParams) => when(read(raw)) } : {}),
+    })),
+    make: (asked) => sort.make({ ...asked, p: read(asked.p) }),
+  }
+}

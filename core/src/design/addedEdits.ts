@@ -1,0 +1,76 @@
+import { type Added, type AddedSort, freshAdded, inOrder, sortOf } from '../added/index.js'
+import type { Panel } from '../master/index.js'
+import { type Hardware, type Leather, STARTER_STORES } from '../stores/index.js'
+import type { Change, Edit } from './edit.js'
+import type { Design } from './schema.js'
+
+/** What the maker has, for parts that want hardware. */
+interface Shelf {
+  readonly hardware: readonly Hardware[]
+}
+
+const numbers = (design: Design): number[] =>
+  Object.keys(design.added).map((id) => Number(id.slice(id.lastIndexOf('-') + 1)))
+
+/** The id of the next part: a later one may lie on an earlier one. */
+export const nextAddedId = (design: Design): string => `added-${Math.max(0, ...numbers(design)) + 1}`
+
+/** Names are told apart: “Patch”, “Patch 2”. */
+function freeName(design: Design, name: string): string {
+  const taken = new Set(Object.values(design.added).map((a) => a.name))
+  if (!taken.has(name)) return name
+  let n = 2
+  while (taken.has(`${name} ${n}`)) n += 1
+  return `${name} ${n}`
+}
+
+const leatherFor = (design: Design, role: string): Leather =>
+  design.leathers[role] ?? Object.values(design.leathers)[0] ?? STARTER_STORES.leathers[0]!
+
+/** The first of a sort on the shelf, or of common hardware where the shelf has none. */
+const hardwareFor = (shelf: Shelf, sort: string): Hardware | undefined =>
+  shelf.hardware.find((h) => h.sort === sort) ?? STARTER_STORES.hardware.find((h) => h.sort === sort)
+
+/** A part put on a panel, along the given edge where one was chosen; with the leather of what it lies on, to begin with. */
+export function putOn(design: Design, sort: AddedSort, panel: Panel, shelf: Shelf, edge?: string): Edit {
+  const id = nextAddedId(design)
+  const fresh = freshAdded(sort, panel, edge)
+  const part: Added = { ...fresh, name: freeName(design, fresh.name) }
+  const hardware = sort.hardware && hardwareFor(shelf, sort.hardware)
+  return {
+    name: `${sort.name} on the ${panel.name.toLowerCase()}`,
+    changes: [
+      ...sort.leathers.map((own): Change => ({
+        path: ['leathers', `${id}${own.suffix}`],
+        value: leatherFor(design, panel.role),
+      })),
+      ...(hardware ? [{ path: ['hardware', id], value: hardware }] : []),
+      { path: ['added', id], value: part },
+    ],
+  }
+}
+
+/** A part taken away, with its leathers and hardware and with what lies on it. */
+export function takeOff(design: Design, id: string): Edit {
+  const gone = new Set([id])
+  // What was put on one of its pieces goes with it.
+  for (const [other, part] of inOrder(design.added))
+    if ([...gone].some((g) => part.on === g || part.on.startsWith(`${g}-`))) gone.add(other)
+  const parts = [...gone].flatMap((one) => {
+    const part = design.added[one]
+    return part ? [[one, part] as const] : []
+  })
+  return {
+    name: `take the ${(design.added[id]?.name ?? 'part').toLowerCase()} away`,
+    changes: parts
+      .toReversed()
+      .flatMap(([one, part]): Change[] => [
+        { path: ['added', one], value: undefined },
+        ...sortOf(part.sort).leathers.map((own) => ({
+          path: ['leathers', `${one}${own.suffix}`],
+          value: undefined,
+        })),
+        ...(sortOf(part.sort).hardware ? [{ path: ['hardware', one], value: undefined }] : []),
+      ]),
+  }
+}
