@@ -62,15 +62,13 @@ export function takeOff(design: Design, id: string): Edit {
   })
   return {
     name: `take the ${(design.added[id]?.name ?? 'part').toLowerCase()} away`,
-    changes: parts
-      .toReversed()
-      .flatMap(([one, part]): Change[] => [
-        { path: ['added', one], value: undefined },
-        ...sortOf(part.sort).leathers.map((own) => ({
-          path: ['leathers', `${one}${own.suffix}`],
-          value: undefined,
-        })),
-        ...(sortOf(part.sort).hardware ? [{ path: ['hardware', one], value: undefined }] : []),
-      ]),
+    changes: parts.toReversed().flatMap(([one, part]): Change[] => [
+      { path: ['added', one], value: undefined },
+      ...sortOf(part.sort).leathers.map((own) => ({
+        path: ['leathers', `${one}${own.suffix}`],
+        value: undefined,
+      })),
+      ...(sortOf(part.sort).hardware ? [{ path: ['hardware', one], value: undefined }] : []),
+    ]),
   }
 }

@@ -16,6 +16,14 @@ const startingHardware = (kind: unknown): Plain => {
   return known ? hardwareFor(known, STARTER_STORES.hardware) : {}
 }
 
+/** What bags were before version 11 asked. */
+const BAGS_SINCE_11 = { outer: 'none', outerWide: 200, outerHigh: 140, outerDeep: 25 } as const
+const SINCE_11: Readonly<Record<string, Plain>> = Object.fromEntries(
+  ['tote', 'flap-bag', 'portfolio', 'briefcase', 'rucksack'].map((kind) => [kind, BAGS_SINCE_11]),
+)
+const paramsOf10 = (kind: unknown, params: unknown): unknown =>
+  isPlain(params) && typeof kind === 'string' && SINCE_11[kind] ? { ...SINCE_11[kind], ...params } : params
+
 const BIFOLD_SINCE_4 = {
   feet: 'both',
   tops: 'raw',
@@ -126,8 +134,8 @@ const STEPS: readonly ((design: Plain) => Plain)[] = [
   }),
   // Version 9 had no order of work.
   (nine) => ({ ...nine, version: 10, work: PLAIN_WORK }),
-  // Version 10 knew nothing that is put on any panel.
-  (ten) => ({ ...ten, version: 11, added: {} }),
+  // Version 10 knew nothing that is put on any panel, and one compartment in a bag.
+  (ten) => ({ ...ten, version: 11, added: {}, params: paramsOf10(ten.kind, ten.params) }),
 ]
 
 /** The oldest version that can still be read. */

@@ -49,12 +49,18 @@ function viewOf(panel: Panel, at: Point): Box {
   return { left, right, top, bottom }
 }
 
-function pictureOf(derived: Derived, panelId: string, id: string, edge: string | undefined): AddedPicture | undefined {
+function pictureOf(
+  derived: Derived,
+  panelId: string,
+  id: string,
+  edge: string | undefined,
+): AddedPicture | undefined {
   const piece = derived.pieces.find((p) => p.id === panelId)
   if (!piece) return undefined
   const { name, draft } = derived.design
   const { strokes } = pieceMarks(piece, { job: { name, draft }, unit: 'mm', min: 0 })
-  const on = piece.panel.edges.find((e) => e.id === (edge ?? derived.design.added[id]?.edge)) ?? piece.panel.edges[0]
+  const on =
+    piece.panel.edges.find((e) => e.id === (edge ?? derived.design.added[id]?.edge)) ?? piece.panel.edges[0]
   const chain = pathBox({
     segments: piece.panel.outline.segments.slice(on?.first ?? 0, (on?.last ?? 0) + 1),
     closed: false,

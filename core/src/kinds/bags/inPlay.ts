@@ -7,6 +7,7 @@ const hasHandle = (p: BagParams): boolean => p.handle !== 'none'
 const hasFlap = (p: BagParams): boolean => p.flap !== 'none'
 const hasPocket = (p: BagParams): boolean => p.pocket !== 'none'
 const isTurned = (p: BagParams): boolean => p.seam === 'turned'
+const hasOuter = (p: BagParams): boolean => p.outer !== 'none'
 const hasPlaces = (p: BagParams): boolean => p.organiser !== 'none'
 
 /** When a setting of a bag plays a part; those not named always do. */
@@ -28,6 +29,9 @@ export const IN_PLAY: InPlay<BagParams> = {
   flapRadius: hasFlap,
   pocketWide: hasPocket,
   pocketHigh: hasPocket,
+  outerWide: hasOuter,
+  outerHigh: hasOuter,
+  outerDeep: hasOuter,
   fullness: (p) => p.pocket === 'full',
   cards: hasPlaces,
   pens: hasPlaces,

@@ -4,7 +4,7 @@ import { BAG_HARDWARE } from './hardware.js'
 import { IN_PLAY } from './inPlay.js'
 import { bagMaster } from './master.js'
 import { BAG, type BagChoice, type BagParams } from './params.js'
-import { BAG_SENTENCES } from './words.js'
+import { BAG_OFFERS, BAG_SENTENCES } from './words.js'
 
 const needsInner = (p: BagParams): boolean =>
   p.pocket !== 'none' ||
@@ -60,6 +60,12 @@ const suited = (suits: BagKind['suits']): typeof BAG => ({
   ),
 })
 
+/** What else a bag can carry that none of these sentences asks. */
+const offersBeside = (asked: readonly Sentence[]): Sentence[] =>
+  Object.entries(BAG_OFFERS).flatMap(([id, offer]) =>
+    asked.some((s) => s.includes(`{${id}}`)) ? [] : [offer],
+  )
+
 /** A kind of bag: all of them are built of the same parts, each with what suits it and its own usual sizes. */
 export const bagKind = ({ id, name, about, suits, usual, brief }: BagKind): Kind =>
   defineKind({
@@ -69,7 +75,7 @@ export const bagKind = ({ id, name, about, suits, usual, brief }: BagKind): Kind
     settings: settings(suited(suits), { inPlay: IN_PLAY, usual }),
     roles: ROLES,
     hardware: BAG_HARDWARE,
-    brief: [...FIRST, ...brief, ...CARRIED],
+    brief: [...FIRST, ...brief, ...CARRIED, ...offersBeside([...FIRST, ...brief, ...CARRIED])],
     sentences: BAG_SENTENCES,
     master: bagMaster,
   })

@@ -1,11 +1,12 @@
 import { firstOf } from '../../lists/index.js'
 import { moveBack, point, pointMoved } from '../../geometry/index.js'
 import type { Concern, Join, Master } from '../../master/index.js'
-import type { Reckon } from '../../working/index.js'
+import { type Reckon, type Reckoned, given } from '../../working/index.js'
 import type { Materials } from '../kind.js'
 import { type Bag, LEFT_OUT, bagOf, isBoxed, isFan, isSetIn } from './bag.js'
 import { boardBase, feet, overlappingBase } from './parts/base.js'
 import { boxedBody } from './bodies/boxed.js'
+import { outerCompartment } from './parts/compartment.js'
 import { divider } from './parts/divider.js'
 import { fanBody } from './bodies/fan.js'
 import { handles } from './parts/handles.js'
@@ -44,13 +45,19 @@ function partsOf(bag: Bag): Part {
   const flap = sewn ? sewn.flap : body.flap
   const lined = linings(bag, body)
   const [front, back] = [lined.inner(body.front), lined.inner(body.back)]
-  const closed = closure(bag, body, flap)
+  const outer = outerCompartment(bag, body)
+  const closed = closure(
+    bag,
+    outer && flap && outer.covers(p.flapLength) ? { ...body, front: outer.face } : body,
+    flap,
+  )
   // Sewn on from outside before the lining goes in, which hides the thread.
   const outside = [
     handles(bag, body, flap),
     p.strap === 'shoulder' ? shoulderStrap(bag, body) : part({}),
     p.strap === 'pair' ? shoulderPair(bag, body) : part({}),
     closed,
+    outer?.part ?? part({}),
   ]
   const before = together([
     lined.part,
@@ -218,6 +225,15 @@ function withBands(all: Part): Part {
   }
 }
 
+/** The depth outside, with what stands on the front. */
+function wholeDepth({ p, s, outcome }: Bag, { panels }: Part): Reckoned {
+  if (!panels.some((q) => q.id === 'outer-front')) return s.outDeep
+  return outcome('bag.out.all', 'depth outside with the outer compartment', '{deep} + {outer}', '§20', {
+    deep: s.outDeep,
+    outer: given('outer compartment', p.outerDeep),
+  })
+}
+
 /** Everything a bag is made of: its body and what is put on it. */
 export function bagMaster(p: BagParams, materials: Materials, reckon: Reckon): Master {
   const bag = bagOf(p, materials, reckon)
@@ -240,6 +256,6 @@ export function bagMaster(p: BagParams, materials: Materials, reckon: Reckon): M
     strapRuns: all.strapRuns,
     room: roomOf(bag, all),
     ...(p.seam === 'turned' ? { turning: turningOf(bag, all) } : {}),
-    outside: { wide: bag.s.outWide, high: bag.s.outHigh, deep: bag.s.outDeep },
+    outside: { wide: bag.s.outWide, high: bag.s.outHigh, deep: wholeDepth(bag, all) },
   }
 }

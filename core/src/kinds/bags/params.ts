@@ -41,6 +41,15 @@ export const BAG = {
     step: 1,
     goes: { with: 'wide', power: 1, min: 50 },
   }),
+  outerWide: length('width of the outer compartment', 50, 600, 200, {
+    step: 1,
+    goes: { with: 'wide', power: 1, min: 50 },
+  }),
+  outerHigh: length('height of the outer compartment', 40, 400, 140, {
+    step: 1,
+    goes: { with: 'high', power: 1, min: 40 },
+  }),
+  outerDeep: length('depth of the outer compartment', 6, 120, 25, { step: 1 }),
   fullness: length('fullness of the pocket', 0, 60, 0, { step: 1 }),
   cards: count('card places', 0, 6, 3),
   pens: count('pen places', 0, 4, 2),
@@ -129,6 +138,11 @@ export const BAG = {
     ['none', 'no pocket', 'a plain inside'],
     ['flat', 'a flat pocket', 'for papers and other flat things'],
     ['full', 'a pocket with fullness', 'pleated at the foot; for thick things'],
+  ]),
+  outer: choice('outer compartment', 'none', [
+    ['none', 'nothing on the front', 'flat and plain'],
+    ['straight', 'a compartment with a gusset of its own', 'as deep at the foot as at the top'],
+    ['tapered', 'a compartment that runs out at the foot', 'opens at the top, lies flat at the foot'],
   ]),
   divider: choice('divider', 'none', [
     ['none', 'no divider', 'one room for all of it'],

@@ -20,11 +20,31 @@ const GUSSET: readonly Sentence[] = [
 const POCKET: readonly Sentence[] = [
   'Inside: {pocket}, {pocketWide} wide and {pocketHigh} high[, fullness {fullness}]; cut from {leather-inner}.',
 ]
+const OUTER: Sentence =
+  'On the front: {outer}[, {outerWide} wide, {outerHigh} high][ and {outerDeep} deep at the top].'
 const TOP: readonly Sentence[] = ['Top edges {top}[, {topBand} wide].']
+
+/** What any bag can carry, by the setting that says whether it does: asked in the Brief where a kind’s own sentences don’t. */
+export const BAG_OFFERS: Readonly<Record<string, Sentence>> = {
+  top: 'Top edges {top}[, {topBand} wide].',
+  flap: 'Over the top: {flap}[, {flapLength} down the front].',
+  closure: 'Shut by {closure}.',
+  lining: 'It is {lining}[: {leather-lining}].',
+  pocket: 'Inside: {pocket}[, {pocketWide} wide and {pocketHigh} high][, fullness {fullness}].',
+  divider: 'Between front and back: {divider}.',
+  organiser: 'Inside of the front: {organiser}[, {cards} for cards][ and {pens} for pens].',
+  slip: 'Inside of the back: {slip}.',
+  outer: OUTER,
+  base: 'In the foot: {base}[, board {board}][, foam {foam}][, {baseLap}].',
+  feet: 'Under it: {feet}.',
+  strapPad: '[Straps {strapPad}.]',
+}
 
 /** What is said of each panel a bag may have. */
 export const BAG_SENTENCES: Readonly<Record<string, readonly Sentence[]>> = {
-  front: ['Cut from {leather-body}, {wide} wide and {high} high inside.', ...BODY],
+  front: ['Cut from {leather-body}, {wide} wide and {high} high inside.', ...BODY, OUTER],
+  'outer-front': [OUTER, 'Cut from {leather-body}, sewn {seam}.'],
+  'outer-gusset': [OUTER, 'Cut from {leather-gusset}.'],
   back: [
     'Cut from {leather-body}; {flap}[, which comes down {flapLength} with corners of {flapRadius}]. Shut by {closure}.',
     CLOSURES,
@@ -34,6 +54,7 @@ export const BAG_SENTENCES: Readonly<Record<string, readonly Sentence[]>> = {
     'Cut from {leather-body}, {wide} wide and {high} high inside[; foot {grooves}]. {flap}[, {flapLength} down the front, corners {flapRadius}]; shut by {closure}.',
     CLOSURES,
     ...BODY,
+    OUTER,
   ],
   gusset: GUSSET,
   'gusset-side': GUSSET,

@@ -108,7 +108,7 @@ export const gussetedCase = defineKind({
   brief: [
     'It takes a thing {wide} wide, {high} high and {deep} thick, with {ease} of room; inside {bridge}.',
     'A flap of {flap} comes over the front, closed by {closure}.',
-    'On the back {pockets} card pockets, {cardsPerPocket} to a pocket, each card showing {shown}: {school}.',
+    'On the back {pockets} card pockets, {cardsPerPocket} to a pocket, each card showing {shown}, got out {grip}: {school}[; behind each slit {pouch}].',
   ],
   sentences: {
     ...POCKET_SENTENCES,

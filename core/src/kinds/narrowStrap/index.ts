@@ -100,6 +100,7 @@ export const narrowStrap = defineKind({
     'It goes round {girth}, with {ease} of ease; between its two pieces lie {between} from bar to bar.',
     'The buckle piece is {short} long. {holes} holes of {hole}, {spacing} apart; {tongue} from the last to a {tip} tip.',
     'At the bar {wideEnd} wide, at the buckle {narrowEnd}; the bars {barEnd} and {barBuckle} thick, the prong {prong}.',
+    'Its edges are {edges}[, {turn} wide]; on its flesh side: {lining}.',
   ],
   sentences: {
     tongue: [

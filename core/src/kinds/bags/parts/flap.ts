@@ -4,6 +4,7 @@ import type { Fold, StoodPart } from '../../../master/index.js'
 import { type Reckoned, given } from '../../../working/index.js'
 import type { Named } from '../../parts/shape.js'
 import { BENCH, type Bag } from '../bag.js'
+import { outerUnder } from './outerUnder.js'
 
 /** A flap over the top of a bag: how long over the top, and from there down the front, mm. */
 export interface Flap {
@@ -24,18 +25,22 @@ export function flapOf(bag: Bag, apart: number, wide: number, lean = 0): Flap {
   const sewn = p.flap === 'sewn' ? t : 0
   const turn = Math.PI / 2 + lean
   const bend = bendAllowance(turn, BENCH.flapBend, t, body.neutral)
-  const over = reckon(
+  const outer = outerUnder(bag)
+  const over = reckon<string>(
     {
       key: 'flap.over',
       label: 'flap over the top',
       formula:
-        'the larger of 2 × {bend} round the bends and {apart} from back to front + {t} leather + {room} room − 2 × {radius} + 2 × {bend}',
+        'the larger of 2 × {bend} round the bends and {apart} from back to front + {t} leather + {room} room' +
+        (outer > 0 ? ' + {outer} outer compartment' : '') +
+        ' − 2 × {radius} + 2 × {bend}',
       source: '§20',
     },
     {
       apart: given('apart', apart + sewn),
       t: given('leather', t, 'thickness'),
       room: given('room', BENCH.flapRoom),
+      outer: given('outer compartment', outer),
       radius: given('to the middle of the bend', BENCH.flapBend + body.neutral * t),
       bend: given('bend', bend),
     },
