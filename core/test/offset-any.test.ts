@@ -12,6 +12,8 @@ import {
   pathPoints,
   placeInside,
   point,
+  pointDistance,
+  polygon,
   roundedPolygon,
   segmentLength,
   segmentPart,
@@ -140,3 +142,30 @@ test('inside agrees with the winding of the outline on chords, at ends and besid
     }),
     { seed: 33, numRuns: 150 },
   ))
+
+/** A strip whose long sides are polylines that turn by next to nothing, so wide at one end and so wide at the other. */
+const slimStrip = (bends: readonly number[], wide: number, step: number): Path => {
+  const upper = bends.map((bend, i) => point(i * step, bend * i * i * 1e-4))
+  const lower = upper.map((p) => point(p.x, wide - p.y)).toReversed()
+  return polygon([...upper, ...lower])
+}
+
+describe('sides that turn by next to nothing', () => {
+  test('are moved out and stay one outline, as much larger as they are moved', () =>
+    fc.assert(
+      fc.property(
+        fc.array(fc.double({ min: -1, max: 1, noNaN: true }), { minLength: 4, maxLength: 30 }),
+        fc.double({ min: 20, max: 120, noNaN: true }),
+        fc.double({ min: 1, max: 12, noNaN: true }),
+        fc.double({ min: 0.3, max: 4, noNaN: true }),
+        (bends, wide, step, by) => {
+          const strip = slimStrip(bends, wide, step)
+          const loops = offsetClosed(strip, by)
+          expect(loops.length).toBe(1)
+          const around = strip.segments.reduce((sum, s) => sum + pointDistance(s.from, s.to), 0)
+          expect(pathArea(loops[0]!)).toBeGreaterThan(pathArea(strip) + 0.9 * around * by)
+        },
+      ),
+      { numRuns: 400 },
+    ))
+})

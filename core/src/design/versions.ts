@@ -17,7 +17,13 @@ const startingHardware = (kind: unknown): Plain => {
 }
 
 /** What bags were before version 11 asked. */
-const BAGS_SINCE_11 = { outer: 'none', outerWide: 200, outerHigh: 140, outerDeep: 25 } as const
+const BAGS_SINCE_11 = {
+  backSeam: 'same',
+  outer: 'none',
+  outerWide: 200,
+  outerHigh: 140,
+  outerDeep: 25,
+} as const
 const SINCE_11: Readonly<Record<string, Plain>> = Object.fromEntries(
   ['tote', 'flap-bag', 'portfolio', 'briefcase', 'rucksack'].map((kind) => [kind, BAGS_SINCE_11]),
 )

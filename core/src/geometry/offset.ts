@@ -5,7 +5,7 @@ import { type Path, pathArea } from './path.js'
 import { type Point, pointCross, pointDistance, pointDot, pointsMeet } from './point.js'
 import { Ends } from './ends.js'
 import { segmentsNear } from './strips.js'
-import { type CornerStyle, rawOffset } from './offsetRaw.js'
+import { type CornerStyle, MEETS, rawOffset } from './offsetRaw.js'
 import { tidied } from './offsetTidy.js'
 import { segmentLength } from './length.js'
 import { type Segment, segmentPart, segmentPoint, segmentTangent } from './segment.js'
@@ -201,8 +201,6 @@ function crossingCuts(raw: readonly Segment[]): number[][] {
   return cuts
 }
 
-/** Ends nearer than this meet, mm. */
-const MEETS = 1e-4
 const ANY = (): boolean => true
 
 /** Stretches that something leads to and that lead to something: the others are on no loop. */

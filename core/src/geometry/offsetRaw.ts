@@ -9,6 +9,9 @@ export type CornerStyle = 'mitred' | 'rounded'
 
 /** A mitre longer than this many times the offset is cut square: as far as a knife makes sense of a point. */
 const MITRE_LIMIT = 6
+/** Ends nearer than this meet, mm. */
+export const MEETS = 1e-4
+
 /** What is offset, and what is to be said of the result. */
 export interface RawAsked {
   readonly segments: readonly Segment[]
@@ -141,5 +144,7 @@ function corner(
   const tip = pointAdd(from, pointScale(along, reach))
   if (pointDistance(tip, before.to) > MITRE_LIMIT * Math.max(Math.abs(d0), Math.abs(d1)))
     return [line(from, to)]
-  return [line(from, tip), line(tip, to)].filter((s) => segmentLength(s) > 1e-9)
+  const legs = [line(from, tip), line(tip, to)].filter((s) => segmentLength(s) > 1e-9)
+  // Stretches too short to be told from a gap are left out later; two in a row would leave one.
+  return legs.every((s) => segmentLength(s) <= MEETS) ? [line(from, to)] : legs
 }

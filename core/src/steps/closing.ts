@@ -103,6 +103,9 @@ export function closedLast({ facts, tasks, say, afterAny }: Asking): void {
     for (const close of closing) beforeClosing({ facts, say, afterAny }, `sew:${run.join.id}`, close)
   for (const run of runs.filter((r) => r.join.hidden && r.join.closes))
     say(`sew:${run.join.id}`, 'turn-out', 'inside')
+  if (facts.derived.master.turning)
+    for (const run of runs.filter((r) => r.join.closes && !r.join.hidden))
+      for (const seam of seamOf(run.join.id, facts)) say('turn-out', seam, 'out')
   for (const part of facts.parts.filter((p) => p.loose)) laidIn(part, { facts, say })
   for (const t of tasks) {
     if (t.sort === 'finish' && facts.derived.master.turning) say('turn-out', t.id, 'out')

@@ -1,7 +1,7 @@
 import { BOOK_FOLD } from '../../formulas/index.js'
-import { flipAboutLevel, moveThen, point, shift } from '../../geometry/index.js'
-import { clipAt, clipMoved } from '../../master/index.js'
-import { lineSeam, plainPanel, rectangleShape } from '../../kinds/index.js'
+import { moveThen, point } from '../../geometry/index.js'
+import { clipMoved } from '../../master/index.js'
+import { foldedInTwo, lineSeam, plainPanel, rectangleShape } from '../../kinds/index.js'
 import { choice, length, settings } from '../../settings/index.js'
 import { given } from '../../working/index.js'
 import { type Spot, lyingAt } from '../place.js'
@@ -22,19 +22,14 @@ const SETTINGS = settings(
   { inPlay: { margin: (p) => p.held === 'sewn' } },
 )
 
-/** A strip folded in two, its fold at the place and both ends below it. Lengths mm. */
-function folded(spot: Spot, wide: number, end: number, length: number, side: 'grain' | 'flesh'): Laid[] {
-  const half = (turnedOver: boolean): Laid => {
-    const own = turnedOver ? flipAboutLevel(end / 2) : shift(0, end - length)
-    const move = moveThen(own, lyingAt(spot, wide / 2, side))
-    const [from, inward] = turnedOver ? [end, -1] : [length - end, 1]
-    return {
-      suffix: turnedOver ? '-under' : '',
-      move,
-      clips: [clipMoved(clipAt(point(0, from), point(0, inward)), move)],
-    }
-  }
-  return [half(true), half(false)]
+/** Its two leaves, the fold at the place. Lengths mm. */
+const folded = (spot: Spot, wide: number, end: number, length: number, side: 'grain' | 'flesh'): Laid[] => {
+  const there = lyingAt(spot, wide / 2, side)
+  return foldedInTwo(length, end).map(({ suffix, move, clips }) => ({
+    suffix,
+    move: moveThen(move, there),
+    clips: clips.map((c) => clipMoved(c, there)),
+  }))
 }
 
 /** A tab folded round a ring, both ends on the same piece. */

@@ -54,7 +54,10 @@ function reckonAll(asked: AddsAsked, formulas: Formulas, inputs: Readonly<Record
 }
 
 /** What seams and leather add to the sizes between stitch lines, inside and outside; docs/formulas.md §20. */
-export function addsOf(asked: AddsAsked, seams: 'boxed' | 'fan' | 'turned' | 'set-in' | 'round'): Adds {
+export function addsOf(
+  asked: AddsAsked,
+  seams: 'boxed' | 'fan' | 'turned' | 'set-in' | 'round' | 'mixed',
+): Adds {
   const inputs = leatherInputs(asked)
   if (seams === 'boxed') return reckonAll(asked, BOXED, inputs)
   if (seams === 'fan') {
@@ -66,6 +69,8 @@ export function addsOf(asked: AddsAsked, seams: 'boxed' | 'fan' | 'turned' | 'se
     k,
     tg: inputs.tg,
   })
+  if (seams === 'mixed')
+    return reckonAll(asked, MIXED, { ...inputs, flange, face: rollOf(asked, 'face', 'the face', asked.body) })
   return reckonAll(asked, seams === 'set-in' ? SET_IN : ROUND, { ...inputs, flange })
 }
 
@@ -108,15 +113,24 @@ const ROUND: Formulas = {
   highOut: '{margin} to the raw edge',
 }
 
+/** Front turned, back with raw edges out: the walls stand inside the back's stitch lines, and half of each seam adds to the depth. */
+const MIXED: Formulas = {
+  ...ROUND,
+  deepIn: '{t} + 2 × {lining} lining − {face} / 2 rolled out at the front − {flange} / 2 at the back',
+  deepOut: '{face} / 2 rolled out at the front + {flange} / 2 where the border turns out + {t}',
+}
+
+const rollOf = ({ size, alpha }: AddsAsked, key: string, label: string, leather: Leather): Reckoned =>
+  size(`bag.roll.${key}`, `${label} rolls out at both turned seams`, SEAMS_ROLL, '§8', {
+    thickness: given('leather', leather.thickness, 'thickness'),
+    k: given('neutral-axis factor', leather.neutral, 'share'),
+    angle: given('allowances', alpha, 'angle'),
+  })
+
 /** A turned seam rolls: the walls stand outside the stitch lines; docs/formulas.md §8 [8.05]. */
 function turnedAdds(asked: AddsAsked, inputs: ReturnType<typeof leatherInputs>): Adds {
-  const { body, gusset, p, size, alpha } = asked
-  const roll = (key: string, label: string, leather: Leather): Reckoned =>
-    size(`bag.roll.${key}`, `${label} rolls out at both turned seams`, SEAMS_ROLL, '§8', {
-      thickness: given('leather', leather.thickness, 'thickness'),
-      k: given('neutral-axis factor', leather.neutral, 'share'),
-      angle: given('allowances', alpha, 'angle'),
-    })
+  const { body, gusset, p } = asked
+  const roll = (key: string, label: string, leather: Leather) => rollOf(asked, key, label, leather)
   const base = p.body === 'set-in' ? body : gusset
   const low: Leather = { ...base, neutral: gusset.neutral }
   return reckonAll(asked, TURNED, {

@@ -1,5 +1,6 @@
 import { type Move, type Point, type Point3 } from '../../geometry/index.js'
 import type {
+  Clip,
   Concern,
   Corner,
   Fit,
@@ -148,10 +149,11 @@ export const onto = (
   move: Move,
   id = panel.id,
   grainUp = where === 'outside',
+  clips: readonly Clip[] = [],
 ): Part['onto'][number] => ({
   on,
   where,
-  sheet: panelSheet(id, panel.name.toLowerCase(), panel.id, move, grainUp),
+  sheet: panelSheet(id, panel.name.toLowerCase(), panel.id, move, grainUp, clips),
 })
 
 /** What lies on others, in space too. */

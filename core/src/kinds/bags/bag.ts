@@ -48,6 +48,8 @@ export interface Bag {
   /** From the cut edge of a seamed piece to its stitch line. */
   readonly margin: Reckoned
   readonly seamed: EdgeTreatment
+  /** The same of the seam that holds the back, where that is sewn its own way. */
+  readonly back: { readonly margin: Reckoned; readonly seamed: EdgeTreatment }
   /** How far out in its allowance the second row of a turned seam lies, mm; undefined where there is one row. */
   readonly second: number | undefined
   /** A straight edge at the top, before anything is sewn to it. */
@@ -56,7 +58,7 @@ export interface Bag {
   readonly s: BagSizes
   readonly adds: Adds
   /** How far the middle of body and gusset leather lies outside the stitch lines. */
-  readonly seamOffset: { readonly flat: number; readonly walls: number }
+  readonly seamOffset: { readonly flat: number; readonly back: number; readonly walls: number }
 }
 
 /** From the second row to the cut edge at least, mm. */
@@ -65,6 +67,11 @@ export const LEFT_OUT = 1.5
 const secondOf = (p: BagParams, margin: number): number | undefined =>
   p.seam === 'turned' && p.rows === 2 && margin >= p.rowApart + LEFT_OUT ? p.rowApart : undefined
 
+/** A gusset in one strip, with a panel on either side of it. */
+export const hasOneGusset = (p: BagParams): boolean => p.body === 'wrap' || p.body === 'tapered'
+/** Front sewn inside out and turned, back sewn on with raw edges out. */
+export const isBackRaw = (p: BagParams): boolean =>
+  p.seam === 'turned' && p.backSeam === 'raw' && hasOneGusset(p)
 export const isSetIn = (p: BagParams): boolean => p.body === 'set-in'
 export const isBoxed = (p: BagParams): boolean => p.body === 'boxed' || p.body === 'boxed-folded'
 export const isFan = (p: BagParams): boolean => p.body === 'folded' || p.body === 'bellows'
@@ -74,17 +81,18 @@ export const basePile = (p: BagParams): number =>
 
 function proudOf(p: BagParams, body: Leather, gusset: Leather): Bag['seamOffset'] {
   const [tp, tg] = [body.thickness, gusset.thickness]
+  const alike = (flat: number, walls: number) => ({ flat, back: flat, walls })
   if (isBoxed(p)) {
     const out = (0.5 - body.neutral) * tp
-    return { flat: out, walls: out }
+    return alike(out, out)
   }
-  if (isFan(p)) return { flat: tp / 2, walls: 0 }
-  if (p.seam === 'turned') {
-    const roll = (t: number, k: number): number =>
-      (evaluate(SEAMS_ROLL, { thickness: t, k, angle: BENCH.alpha }) - t) / 2
-    return { flat: roll(tp, body.neutral), walls: roll(tg, gusset.neutral) }
-  }
-  return { flat: ((2 - Math.PI * gusset.neutral) * tg) / 2 + tp / 2, walls: -tg / 2 }
+  if (isFan(p)) return alike(tp / 2, 0)
+  const roll = (t: number, k: number): number =>
+    (evaluate(SEAMS_ROLL, { thickness: t, k, angle: BENCH.alpha }) - t) / 2
+  const turned = alike(roll(tp, body.neutral), roll(tg, gusset.neutral))
+  const raw = alike(((2 - Math.PI * gusset.neutral) * tg) / 2 + tp / 2, -tg / 2)
+  if (isBackRaw(p)) return { flat: turned.flat, back: raw.flat, walls: (turned.walls + raw.walls) / 2 }
+  return p.seam === 'turned' ? turned : raw
 }
 
 function sizesOf(
@@ -120,7 +128,17 @@ function sizesOf(
 }
 
 const seamsOf = (p: BagParams): Parameters<typeof addsOf>[1] =>
-  isBoxed(p) ? 'boxed' : isFan(p) ? 'fan' : p.seam === 'turned' ? 'turned' : isSetIn(p) ? 'set-in' : 'round'
+  isBoxed(p)
+    ? 'boxed'
+    : isFan(p)
+      ? 'fan'
+      : isBackRaw(p)
+        ? 'mixed'
+        : p.seam === 'turned'
+          ? 'turned'
+          : isSetIn(p)
+            ? 'set-in'
+            : 'round'
 
 /** The bag with its sizes, before any of its parts are drawn. */
 export function bagOf(p: BagParams, materials: Materials, reckon: Reckon): Bag {
@@ -129,8 +147,26 @@ export function bagOf(p: BagParams, materials: Materials, reckon: Reckon): Bag {
   const turned = p.seam === 'turned'
   const basics = basicsOf(turned ? p.allowance : p.margin, materials, reckon)
   const [size, outcome] = [sizeBy(reckon), outcomeBy(reckon)]
+  const rawSeam: EdgeTreatment = { type: 'sewn', margin: p.margin, trim: p.trim, finish: p.finish }
+  const seamed: EdgeTreatment = turned
+    ? { type: 'sewn', margin: basics.margin.value, trim: 0, finish: 'left', inside: true }
+    : { ...rawSeam, margin: basics.margin.value }
+  const back = isBackRaw(p)
+    ? {
+        margin: reckon(
+          {
+            key: 'margin.back',
+            label: 'margin of the back seam',
+            formula: '{margin} from the finished edge to the stitch line',
+            source: '§7',
+          },
+          { margin: given('margin', p.margin) },
+        ),
+        seamed: rawSeam,
+      }
+    : { margin: basics.margin, seamed }
   const adds = addsOf(
-    { p, size, body, gusset, margin: basics.margin.value, lining, alpha: BENCH.alpha },
+    { p, size, body, gusset, margin: back.margin.value, lining, alpha: BENCH.alpha },
     seamsOf(p),
   )
   return {
@@ -143,9 +179,8 @@ export function bagOf(p: BagParams, materials: Materials, reckon: Reckon): Bag {
     gusset,
     margin: basics.margin,
     second: secondOf(p, basics.margin.value),
-    seamed: turned
-      ? { type: 'sewn', margin: basics.margin.value, trim: 0, finish: 'left', inside: true }
-      : { type: 'sewn', margin: basics.margin.value, trim: p.trim, finish: p.finish },
+    seamed,
+    back,
     topFate:
       p.top === 'rolled'
         ? {

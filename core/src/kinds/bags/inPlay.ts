@@ -1,5 +1,5 @@
 import type { InPlay } from '../../settings/index.js'
-import { isBoxed, isFan, isSetIn } from './bag.js'
+import { hasOneGusset, isBackRaw, isBoxed, isFan, isSetIn } from './bag.js'
 import type { BagParams } from './params.js'
 
 const hasStrap = (p: BagParams): boolean => p.strap !== 'none'
@@ -23,7 +23,8 @@ export const IN_PLAY: InPlay<BagParams> = {
   seamSkive: isTurned,
   rows: isTurned,
   rowApart: (p) => isTurned(p) && p.rows === 2,
-  trim: (p) => p.seam === 'raw',
+  trim: (p) => p.seam === 'raw' || isBackRaw(p),
+  backSeam: (p) => isTurned(p) && hasOneGusset(p),
   topBand: (p) => p.top !== 'single',
   flapLength: hasFlap,
   flapRadius: hasFlap,

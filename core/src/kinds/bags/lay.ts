@@ -1,6 +1,7 @@
 import { firstOf, nth } from '../../lists/index.js'
 import {
   type Box,
+  type Move,
   boxHeight,
   boxUnion,
   boxWidth,
@@ -11,13 +12,26 @@ import {
   shift,
   turn,
 } from '../../geometry/index.js'
-import { type Layup, type Match, type Panel, type PanelSheet, panelOf } from '../../master/index.js'
+import {
+  type Layup,
+  type Match,
+  type Panel,
+  type PanelSheet,
+  clipMoved,
+  panelOf,
+} from '../../master/index.js'
 import type { Part } from './assembly.js'
 
 /** Room between pieces laid out beside each other, for their letters, mm. */
 const ROOM = 40
 /** A row of pieces is about so wide, mm. */
 const ROW = 1500
+
+const sheetMoved = (sheet: PanelSheet, by: Move): PanelSheet => ({
+  ...sheet,
+  move: moveThen(sheet.move, by),
+  clips: sheet.clips.map((c) => clipMoved(c, by)),
+})
 
 /** Every pile with what lies on it from other parts, in the coordinates of its base. */
 function pilesOf(all: Part): PanelSheet[][] {
@@ -30,8 +44,7 @@ function pilesOf(all: Part): PanelSheet[][] {
         const at = sheets.findIndex((s) => s.id === one.on)
         if (at < 0) continue
         // Nearer the base first: what comes later lies further out.
-        const move = moveThen(one.sheet.move, nth(sheets, at).move)
-        const sheet = { ...one.sheet, move }
+        const sheet = sheetMoved(one.sheet, nth(sheets, at).move)
         sheets = one.where === 'inside' ? [sheet, ...sheets] : [...sheets, sheet]
         pending.splice(pending.indexOf(one), 1)
         placed = true
@@ -48,7 +61,7 @@ const boxOf = (sheets: readonly PanelSheet[], panels: readonly Panel[]): Box =>
 function lying(pile: readonly PanelSheet[], panels: readonly Panel[]): PanelSheet[] {
   const box = boxOf(pile, panels)
   const tall = boxHeight(box) > 4 * boxWidth(box)
-  return tall ? pile.map((s) => ({ ...s, move: moveThen(s.move, turn(-Math.PI / 2)) })) : [...pile]
+  return tall ? pile.map((s) => sheetMoved(s, turn(-Math.PI / 2))) : [...pile]
 }
 
 /** All panels laid out, none over another but those that lie on each other in the work; the first at the origin. */
@@ -65,7 +78,7 @@ export function bagLayup(all: Part): Layup {
     const to = i === 0 ? shift(0, 0) : shift(x - box.left, y - box.top)
     x += boxWidth(box) + ROOM + (i === 0 ? box.left : 0)
     row = Math.max(row, boxHeight(box))
-    return pile.map((s) => ({ ...s, move: moveThen(s.move, to) }))
+    return pile.map((s) => sheetMoved(s, to))
   })
   return { id: 'open', name: 'laid out', carrier: firstOf(all.panels).id, sheets }
 }

@@ -104,6 +104,14 @@ export const BAG = {
     ['turned', 'inside out and turned', 'allowance inside; soft or skived leather'],
     ['raw', 'with raw edges out', 'firm leather; trimmed flush, finished together'],
   ]),
+  backSeam: choice('how the back is sewn', 'same', [
+    ['same', 'like the front', 'both seams alike'],
+    [
+      'raw',
+      'with raw edges out, once the front is turned',
+      'nothing is turned through the mouth; trimmed flush',
+    ],
+  ]),
   ends: choice('ends of the gusset', 'level', [
     ['level', 'level with the top edges', 'cut to length'],
     ['long', 'left long and cut after sewing', 'nothing comes out short'],

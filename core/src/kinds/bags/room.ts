@@ -3,7 +3,7 @@ import type { MasterSize, Room, Turning } from '../../master/index.js'
 import type { Leather } from '../../stores/index.js'
 import { type Reckoned, given } from '../../working/index.js'
 import { leatherOf } from '../kind.js'
-import { type Bag, basePile, isBoxed, isFan } from './bag.js'
+import { type Bag, basePile, isBackRaw, isBoxed, isFan } from './bag.js'
 import type { Part } from './assembly.js'
 
 const insideOf = (bag: Bag, key: 'wide' | 'high' | 'deep', label: string): Reckoned => {
@@ -89,6 +89,19 @@ const FIRMNESS = { soft: 1, medium: 3, firm: 15 } as const
 /** How much a leather resists being folded, against others: by its temper and the cube of its thickness. */
 const stiffness = ({ temper, thickness }: Leather): number => FIRMNESS[temper] * thickness ** 3
 
+/** With the back still open it is turned through that. */
+const openBack = ({ s, outcome }: Bag): Reckoned =>
+  outcome(
+    'turning.opening',
+    'round the open back',
+    '2 × ({wide} + {high}): the back is sewn on afterwards',
+    '§20',
+    {
+      wide: s.wide,
+      high: s.high,
+    },
+  )
+
 /** What turning a bag depends on: it goes through its own mouth. */
 export function turningOf(bag: Bag, { panels }: Part): Turning {
   const { p, s, outcome } = bag
@@ -102,10 +115,12 @@ export function turningOf(bag: Bag, { panels }: Part): Turning {
     '§20',
     { high: s.high, wide: s.wide, deep: s.deep },
   )
-  const opening = outcome('turning.opening', 'round the mouth', '2 × ({wide} + {deep})', '§20', {
-    wide: s.wide,
-    deep: given('depth of the mouth', p.body === 'tapered' ? p.topDeep : p.deep),
-  })
+  const opening = isBackRaw(p)
+    ? openBack(bag)
+    : outcome('turning.opening', 'round the mouth', '2 × ({wide} + {deep})', '§20', {
+        wide: s.wide,
+        deep: given('depth of the mouth', p.body === 'tapered' ? p.topDeep : p.deep),
+      })
   return {
     role: firm,
     girth,

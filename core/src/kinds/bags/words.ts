@@ -1,7 +1,7 @@
 import type { Sentence } from '../../settings/index.js'
 
 const BODY: readonly Sentence[] = [
-  'Body {body}, sewn {seam}[, allowance {allowance}]; rows {margin} from raw edges[, which are cut {trim} over size]; finished {finish}.',
+  'Body {body}, sewn {seam}[, allowance {allowance}][, the back {backSeam}]; rows {margin} from raw edges[, which are cut {trim} over size]; finished {finish}.',
   '[Corners {radius}. ][Allowances {seamSkive}. ][Rows in a seam: {rows}. ][The second lies {rowApart} out. ]Top edges {top}[, {topBand} wide].',
 ]
 const CLOSURES: Sentence =

@@ -4,7 +4,7 @@ import { type Panel, type PanelSheet } from '../../../master/index.js'
 import { lineSeam } from '../../parts/seams.js'
 import { plainPanel, rectangleShape } from '../../parts/shape.js'
 import { panelSheet } from '../../parts/sheets.js'
-import { BENCH, type Bag } from '../bag.js'
+import { BENCH, type Bag, isBackRaw } from '../bag.js'
 import { alone, type Meeting, type Part } from '../assembly.js'
 import { cornerCuts, cutMarks, radiusFor, snipsAlong, type Profile } from './profile.js'
 import { seamSkives } from '../skiving.js'
@@ -42,20 +42,21 @@ function stripSnips(bag: Bag, strip: Strip, profileRadius: number, level: number
   const cuts = cornerCuts(bag, profileRadius)
   // A flange that stands outwards is stretched round the corner; cuts would show.
   if (!cuts || bag.p.body === 'tapered' || bag.p.seam === 'raw') return []
+  const wide = 2 * level + bag.margin.value - bag.back.margin.value
   return strip.corners.flatMap(([from, to]) => [
-    ...snipsAlong(from, to, 0, 1, cuts),
-    ...snipsAlong(from, to, 2 * level, -1, cuts),
+    ...(isBackRaw(bag.p) ? [] : snipsAlong(from, to, 0, 1, cuts)),
+    ...snipsAlong(from, to, wide, -1, cuts),
   ])
 }
 
 export function oneStrip(bag: Bag, strip: Strip): Gussets {
   const { margin, gusset, s, p } = bag
-  const level = widest(strip) / 2 + margin.value
+  const level = widest(strip) / 2 + bag.back.margin.value
   const radius = radiusFor(p.radius, s.wide.value, s.high.value)
   const shape = stripShape(
     strip,
-    margin.value,
-    (edge) => (edge.startsWith('end') ? endFate(bag) : bag.seamed),
+    { upper: bag.back.margin.value, lower: margin.value },
+    (edge) => (edge.startsWith('end') ? endFate(bag) : edge === 'back-side' ? bag.back.seamed : bag.seamed),
     { upper: 'back-side', lower: 'front-side', start: 'end-right', end: 'end-left' },
   )
   const panel = plainPanel({
@@ -158,9 +159,14 @@ export function threeStrips(bag: Bag, strip: Strip): Gussets {
 }
 
 /** Where the corners begin and end, and the middle of the foot, on both edges of both gusset seams. */
-export function cornerMeetings(profile: Profile, strip: Strip, m: number, g: Gussets): Meeting[] {
+export function cornerMeetings(
+  profile: Profile,
+  strip: Strip,
+  m: { readonly front: number; readonly back: number; readonly upper: number },
+  g: Gussets,
+): Meeting[] {
   const { span, rise, radius: r } = profile
-  const level = widest(strip) / 2 + m
+  const level = widest(strip) / 2 + m.upper
   const [[a, b], [c, d]] = strip.corners as [readonly [number, number], readonly [number, number]]
   const half = (x: number): number => {
     const i = strip.halves.findIndex((q) => q.x >= x - 1e-6)
@@ -169,11 +175,11 @@ export function cornerMeetings(profile: Profile, strip: Strip, m: number, g: Gus
     return before.y + share * (after.y - before.y)
   }
   const places: readonly (readonly [string, number, number, number])[] = [
-    ['corner-1', a, m + span, rise - r],
-    ...(r > 0 ? [['corner-2', b, m + span - r, rise] as const] : []),
-    ['foot', (b + c) / 2, m + span / 2, rise],
-    ...(r > 0 ? [['corner-3', c, m + r, rise] as const] : []),
-    ['corner-4', d, m, rise - r],
+    ['corner-1', a, span, rise - r],
+    ...(r > 0 ? [['corner-2', b, span - r, rise] as const] : []),
+    ['foot', (b + c) / 2, span / 2, rise],
+    ...(r > 0 ? [['corner-3', c, r, rise] as const] : []),
+    ['corner-4', d, 0, rise - r],
   ]
   return places.flatMap(([id, along, x, y]) =>
     (['front', 'back'] as const).map((sheet): Meeting => {
@@ -182,7 +188,7 @@ export function cornerMeetings(profile: Profile, strip: Strip, m: number, g: Gus
       const on = front ? along : strip.length.value - along
       return {
         id: `${sheet}-${id}`,
-        a: { sheet, at: point(x, y) },
+        a: { sheet, at: point(m[sheet] + x, y) },
         b: { sheet: g.base, at: point(on - g.start, level + (front ? 1 : -1) * half(on)) },
       }
     }),

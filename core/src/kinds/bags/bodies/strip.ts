@@ -158,13 +158,13 @@ function beside(path: Path, by: number): Path {
 /** The outline of a strip along x, from x = 0: its sides `margin` outside its stitch lines. */
 export function stripShape(
   strip: Strip,
-  margin: number,
+  margins: { readonly upper: number; readonly lower: number },
   fate: (edge: string) => EdgeTreatment,
   names: { readonly upper: string; readonly lower: string; readonly start: string; readonly end: string },
 ): Shape {
-  const level = widest(strip) / 2 + margin
-  const upper = beside(stripStitches(strip, level, -1), -margin)
-  const lower = beside(stripStitches(strip, level, 1), margin)
+  const level = widest(strip) / 2 + margins.upper
+  const upper = beside(stripStitches(strip, level, -1), -margins.upper)
+  const lower = beside(stripStitches(strip, level, 1), margins.lower)
   const back = pathReversed(lower)
   const segments = [
     ...upper.segments,

@@ -1,9 +1,9 @@
 import { firstOf } from '../../../lists/index.js'
 import { boxCentre, pathBox, point, point3, shift, type Path } from '../../../geometry/index.js'
-import { type Concern, type Panel, type Stood } from '../../../master/index.js'
+import { type Concern, type Panel, type Stood, type StoodPart } from '../../../master/index.js'
 import { plainPanel } from '../../parts/shape.js'
 import { X, Y, Z, flatPart, minus } from '../axes.js'
-import { type Bag, outsideSizes } from '../bag.js'
+import { type Bag, isBackRaw, outsideSizes } from '../bag.js'
 import { flapCorners, flapFolds, flapOf, flapPart, isFlapEdge, type Flap } from '../parts/flap.js'
 import { SIDE_LAP, cornerMeetings, oneStrip, threeStrips } from './gussets.js'
 import { alone, part, type Body, type Face } from '../assembly.js'
@@ -23,27 +23,30 @@ import { MOST_TAPER, plainStrip, stripStitches, taperingStrip, type Strip, wides
 /** Front and back with a gusset round sides and foot, in one strip, in three, or tapering. */
 export function wrapBody(bag: Bag): Body {
   const { s, p, margin } = bag
-  const [span, rise, m] = [s.wide.value, s.high.value, margin.value]
+  const [span, rise, m, mb] = [s.wide.value, s.high.value, margin.value, bag.back.margin.value]
   const profile: Profile = { span, rise, radius: radiusFor(p.radius, span, rise) }
   const strip =
     p.body === 'tapered'
       ? taperingStrip(bag, profile, p.topDeep, s.deep.value)
       : plainStrip(bag, profile, s.deep.value / 2, { outward: 0 })
-  const apart =
-    (p.body === 'tapered' ? p.topDeep : s.deep.value) + 2 * bag.seamOffset.flat * Math.cos(strip.lean)
-  const flap = p.flap === 'one' ? flapOf(bag, apart, span + 2 * m, strip.lean) : undefined
+  const { flat, back: behind } = bag.seamOffset
+  const apart = (p.body === 'tapered' ? p.topDeep : s.deep.value) + (flat + behind) * Math.cos(strip.lean)
+  const flap = p.flap === 'one' ? flapOf(bag, apart, span + 2 * mb, strip.lean) : undefined
   const panels = (['front', 'back'] as const).map((id) =>
     facePanel(bag, id, profile, id === 'back' ? flap : undefined),
   )
   const gussets = p.body === 'wrap-three' ? threeStrips(bag, strip) : oneStrip(bag, strip)
-  const level = widest(strip) / 2 + m
+  const level = widest(strip) / 2 + mb
   const seams = (['front', 'back'] as const).flatMap((id) => {
     const front = id === 'front'
     const line = (by: number): Path =>
       gussets.inBase(
         reversedIf(stripStitches({ ...strip, halves: widened(strip, by) }, level, front ? 1 : -1), !front),
       )
-    return bodySeams(bag, {
+    const sewn = front
+      ? bag
+      : { ...bag, margin: bag.back.margin, second: isBackRaw(p) ? undefined : bag.second }
+    return bodySeams(sewn, {
       id: `${id}-seam`,
       name: `seam of the ${id} and the gusset`,
       sheet: id,
@@ -59,10 +62,10 @@ export function wrapBody(bag: Bag): Body {
   const [c, sn, half] = [Math.cos(strip.lean), Math.sin(strip.lean), s.deep.value / 2]
   const face = (sheet: 'front' | 'back', way: 1 | -1): Face => ({
     sheet,
-    move: shift(span / 2 + m, 0),
+    move: shift(span / 2 + (way > 0 ? m : mb), 0),
     wide: span,
     high: rise,
-    seamOffset: bag.seamOffset.flat,
+    seamOffset: way > 0 ? flat : behind,
     frame: () => ({
       origin: point3(0, rise * c, way * (half + rise * sn)),
       right: way > 0 ? X : minus(X),
@@ -92,7 +95,7 @@ export function wrapBody(bag: Bag): Body {
     panels: [...panels, ...gussets.panels],
     piles: [...panels.map((q) => alone(q)), gussets.pile],
     joins: [...gussets.joins, ...seams],
-    meetings: cornerMeetings(profile, strip, m, gussets),
+    meetings: cornerMeetings(profile, strip, { front: m, back: mb, upper: mb }, gussets),
     corners: cornersOf(bag, 'front', profile, 'gusset'),
     sizes: [
       ...[s.wide, s.high].map((size) => ({ panelId: 'front', size })),
@@ -113,9 +116,7 @@ export function wrapBody(bag: Bag): Body {
             along: point(along, 0),
             course: strip.course,
             frame: { origin: point3(span / 2, rise * Math.cos(strip.lean), 0), along: minus(Y), rise: X },
-            ...(p.seam === 'raw' && p.body !== 'tapered'
-              ? { flanges: { from: m - level, to: level - m } }
-              : {}),
+            ...flangesOf(p, level - mb),
           },
         ],
       })),
@@ -135,10 +136,17 @@ export function wrapBody(bag: Bag): Body {
       deep: half,
       at: (x, z) => {
         const middle = boxCentre(pathBox(firstOf(gussets.panels).outline))
-        return { sheet: gussets.base, at: point(middle.x + x, middle.y + z) }
+        return { sheet: gussets.base, at: point(middle.x + x, level + z) }
       },
     },
   }
+}
+
+/** Borders that stand out square at raw seams: beyond so far from the middle line of the strip, mm. */
+function flangesOf(p: Bag['p'], half: number): Pick<StoodPart, 'flanges'> {
+  if (p.body === 'tapered') return {}
+  if (isBackRaw(p)) return { flanges: { from: -half, to: Infinity } }
+  return p.seam === 'raw' ? { flanges: { from: -half, to: half } } : {}
 }
 
 /** A taper steeper than panels can lean was taken back to what stands. */
@@ -162,9 +170,11 @@ const widened = ({ halves }: Strip, by: number) => halves.map((q) => point(q.x, 
 
 /** The front, or the back with the flap that goes on from it. */
 function facePanel(bag: Bag, id: 'front' | 'back', profile: Profile, flap: Flap | undefined): Panel {
-  const { p, margin, body } = bag
+  const { p, body } = bag
+  const { margin, seamed } = id === 'back' ? bag.back : bag
+  const turned = p.seam === 'turned' && !(id === 'back' && isBackRaw(p))
   const wide = profile.span + 2 * margin.value
-  const fate = (edge: string) => (edge === 'top' ? bag.topFate : isFlapEdge(edge) ? bag.plain : bag.seamed)
+  const fate = (edge: string) => (edge === 'top' ? bag.topFate : isFlapEdge(edge) ? bag.plain : seamed)
   const shape = profileShape(profile, margin.value, fate, flap && flapCorners(flap, wide))
   const chain = profileChain(profile.radius)
   return plainPanel({
@@ -172,31 +182,32 @@ function facePanel(bag: Bag, id: 'front' | 'back', profile: Profile, flap: Flap 
     name: id === 'front' ? 'Front' : flap ? 'Back and flap' : 'Back',
     role: 'body',
     ...shape,
-    ...seamSkives(bag, chain, body.thickness, id),
+    ...(turned ? seamSkives(bag, chain, body.thickness, id) : {}),
     folds: flap ? flapFolds(flap, wide) : [],
-    marks: p.seam === 'turned' ? cutMarks('vee', veeCuts(bag, profile)) : [],
+    marks: turned ? cutMarks('vee', veeCuts(bag, profile)) : [],
     ...(flap ? { labelAt: point(wide / 2, profile.rise * 0.4) } : {}),
   })
 }
 
 /** Front and back where they stand; they lean where the gusset tapers. */
 function faces(
-  { s, margin, seamOffset }: Bag,
+  { s, margin, back, seamOffset }: Bag,
   { span, rise }: Profile,
   { lean }: Strip,
   flap: Flap | undefined,
   shut: number,
 ): Stood[] {
-  const [m, foot] = [margin.value, s.deep.value / 2]
+  const foot = s.deep.value / 2
   const [c, sn] = [Math.cos(lean), Math.sin(lean)]
   const one = (sheet: string, way: 1 | -1): Stood => {
+    const m = (way > 0 ? margin : back.margin).value
     const corner = point3(-way * (span / 2 + m), rise * c, way * (foot + rise * sn))
     const grain = point3(0, -sn, way * c)
     const flat = flatPart(corner, way > 0 ? X : minus(X), grain)
     const over = way < 0 && flap
     return {
       sheet,
-      seamOffset: seamOffset.flat,
+      seamOffset: way > 0 ? seamOffset.flat : seamOffset.back,
       parts: over
         ? [
             { ...flat, clips: [{ at: point(0, 0), inward: point(0, 1) }] },

@@ -134,12 +134,17 @@ function panelsOf({ bag, profile, strip }: Compartment): readonly [Panel, Panel]
     id: 'outer-gusset',
     name: 'Gusset of the outer compartment',
     role: 'gusset',
-    ...stripShape(strip, m, (edge) => (edge.startsWith('end') ? bag.plain : bag.seamed), {
-      upper: 'back-side',
-      lower: 'front-side',
-      start: 'end-right',
-      end: 'end-left',
-    }),
+    ...stripShape(
+      strip,
+      { upper: m, lower: m },
+      (edge) => (edge.startsWith('end') ? bag.plain : bag.seamed),
+      {
+        upper: 'back-side',
+        lower: 'front-side',
+        start: 'end-right',
+        end: 'end-left',
+      },
+    ),
     notes: ['its back allowance lies flat on the front of the body and is sewn down there'],
   })
   return [front, gusset]

@@ -3,7 +3,7 @@ import { type Point3, type Stretch, courseAt, courseOf, coursed, point } from '.
 import type { Fold, StoodPart } from '../../../master/index.js'
 import { type Reckoned, given } from '../../../working/index.js'
 import type { Named } from '../../parts/shape.js'
-import { BENCH, type Bag } from '../bag.js'
+import { BENCH, type Bag, isBackRaw } from '../bag.js'
 import { outerUnder } from './outerUnder.js'
 
 /** A flap over the top of a bag: how long over the top, and from there down the front, mm. */
@@ -49,7 +49,7 @@ export function flapOf(bag: Bag, apart: number, wide: number, lean = 0): Flap {
     over,
     bend,
     length: p.flapLength,
-    inset: p.seam === 'turned' && p.flap === 'one' ? margin.value + 1 : 0,
+    inset: p.seam === 'turned' && !isBackRaw(p) && p.flap === 'one' ? margin.value + 1 : 0,
     radius: Math.min(p.flapRadius, wide / 2 - margin.value - 3, p.flapLength - 1),
     lean,
   }

@@ -1,9 +1,20 @@
 import { point, polyline } from '../../../geometry/index.js'
 import type { Concern, Join } from '../../../master/index.js'
 import { given } from '../../../working/index.js'
-import { type Bag } from '../bag.js'
+import { type Bag, isBoxed, isSetIn } from '../bag.js'
 import { onPanel, putOn, rectanglePanel, row, uSeam } from './onFace.js'
 import { type Face, type Part, part } from '../assembly.js'
+
+/** Corners of a flat pocket, and from the foot of the face to that of the pocket, mm. */
+const CORNER = 8
+const ABOVE_FOOT = 6
+/** A pocket that comes near the body’s rounded corners is as round, or it would lie over the seam there. */
+function cornerOf(bag: Bag, beside: number, above: number): number {
+  const { p } = bag
+  const body = isBoxed(p) || isSetIn(p) ? 0 : p.radius
+  const [aside, over] = [beside / 2, ABOVE_FOOT + above]
+  return aside >= body || over >= body ? CORNER : Math.max(CORNER, body - Math.min(aside, over))
+}
 
 /** A pocket on the inside of a face, flat or with fullness in a pleat at each side. */
 export function innerPocket(
@@ -26,8 +37,9 @@ export function innerPocket(
     { wide: given('width', wide), full: given('fullness', size.full / 2) },
   )
   const full = size.full > 0
+  const round = full ? 0 : cornerOf(bag, face.wide - wide, above)
   const panel = rectanglePanel(bag, id, name, 'inner', across.value, high, {
-    foot: full ? 0 : 8,
+    foot: round,
     folds: full
       ? [size.full / 2 + margin, across.value - size.full / 2 - margin].map((x, i) => ({
           id: `pleat-${i + 1}`,
@@ -42,9 +54,9 @@ export function innerPocket(
       : [],
     notes: full ? ['sew the sides first, then lay the pleats and sew the foot'] : [],
   })
-  const top = face.high - high - 6 - above
+  const top = face.high - high - ABOVE_FOOT - above
   const lies = putOn(face, panel, { x: 0, y: top, inside: true })
-  const seam = uSeam(bag, `${id}-seam`, `seam of the ${name.toLowerCase()}`, id, face.sheet, full ? 0 : 8)
+  const seam = uSeam(bag, `${id}-seam`, `seam of the ${name.toLowerCase()}`, id, face.sheet, round)
   return part({
     panels: [panel],
     onto: [lies],

@@ -1,11 +1,13 @@
+import { moveThen, shift } from '../../../geometry/index.js'
 import { BOOK_FOLD } from '../../../formulas/index.js'
-import type { Fit, Fitting } from '../../../master/index.js'
+import { type Fit, type Fitting, clipMoved } from '../../../master/index.js'
 import { given } from '../../../working/index.js'
 import { hardwareOf, leatherOf } from '../../kind.js'
 import { needed, present } from '../../parts/fits.js'
 import type { Bag } from '../bag.js'
-import { onPanel, putOn, rectanglePanel, rowsAlong } from './onFace.js'
-import { type Face, type Part, part } from '../assembly.js'
+import { foldedInTwo } from '../../parts/loop.js'
+import { onPanel, rectanglePanel, rowsAlong } from './onFace.js'
+import { type Face, type Part, onto, part } from '../assembly.js'
 
 /** An end of a loop that is sewn down, mm. */
 const END = 28
@@ -76,15 +78,28 @@ export function ringLoops(bag: Bag, { panelId, role, wide, field, places }: Ring
   const m = Math.min(p.margin, wide / 4)
   return part({
     panels: [panel],
-    onto: places.map(({ face, x, y, id }) => putOn(face, panel, { x, y }, `${panelId}-${id}`)),
+    onto: places.flatMap(({ face, x, y, id }) => {
+      const there = moveThen(shift(x - wide / 2, y), face.move)
+      return foldedInTwo(length.value, END).map((leaf) =>
+        onto(
+          face.sheet,
+          'outside',
+          panel,
+          moveThen(leaf.move, there),
+          `${panelId}-${id}${leaf.suffix}`,
+          leaf.suffix === '',
+          leaf.clips.map((c) => clipMoved(c, there)),
+        ),
+      )
+    }),
     joins: places.flatMap(({ face, id, words }) =>
       rowsAlong(
         `${panelId}-${id}-seam`,
         `tab ${words}`,
         `${panelId}-${id}`,
         [m, wide - m],
-        [m, END - 2],
-        [`${panelId}-${id}`, face.sheet],
+        [length.value - END + m, length.value - 2],
+        [`${panelId}-${id}`, `${panelId}-${id}-under`, face.sheet],
       ),
     ),
     fittings: places.map(({ face, x, y, id, words }): Fitting => ({
