@@ -24,9 +24,12 @@ const BAGS_SINCE_11 = {
   outerHigh: 140,
   outerDeep: 25,
 } as const
-const SINCE_11: Readonly<Record<string, Plain>> = Object.fromEntries(
-  ['tote', 'flap-bag', 'portfolio', 'briefcase', 'rucksack'].map((kind) => [kind, BAGS_SINCE_11]),
-)
+const SINCE_11: Readonly<Record<string, Plain>> = {
+  ...Object.fromEntries(
+    ['tote', 'flap-bag', 'portfolio', 'briefcase', 'rucksack'].map((kind) => [kind, BAGS_SINCE_11]),
+  ),
+  sheath: { cant: 0 },
+}
 const paramsOf10 = (kind: unknown, params: unknown): unknown =>
   isPlain(params) && typeof kind === 'string' && SINCE_11[kind] ? { ...SINCE_11[kind], ...params } : params
 

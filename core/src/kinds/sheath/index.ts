@@ -1,14 +1,15 @@
 import { STAY, point, shift } from '../../geometry/index.js'
+import { loopOf } from './loop.js'
 import type { Concern, Fit } from '../../master/index.js'
 import { type Reckon, given } from '../../working/index.js'
 import { type Role, defineKind } from '../kind.js'
 import { needed, present } from '../parts/fits.js'
-import { edgeSeam, lineSeam } from '../parts/seams.js'
+import { edgeSeam } from '../parts/seams.js'
 import { finishedFate, outlineOf } from '../parts/shape.js'
 import { contentSheet, panelSheet } from '../parts/sheets.js'
 import { chainOf, sheathPanels } from './panels.js'
-import { SHEATH, type SheathParams } from './params.js'
-import { LOOP_END, type SheathSizes, sheathSizes } from './sizes.js'
+import { SHEATH, type SheathParams, hasOwnLoop } from './params.js'
+import { type SheathSizes, sheathSizes } from './sizes.js'
 
 const ROLES: readonly Role<SheathParams>[] = [
   { id: 'body', label: 'Body', why: 'front and back: firm, 2.5 to 3.5 mm', usual: 2.8 },
@@ -63,7 +64,7 @@ function concerns(p: SheathParams, s: SheathSizes): Concern[] {
       why: 'Try it with the tool over a bench before it is worn. Where a failure can hurt someone, have it tested by a qualified person and follow local law.',
     },
   ]
-  if (p.loop !== 'none' && s.hangs.value < p.balance)
+  if (p.loop !== 'none' && s.hangs.value < p.balance - 1e-9)
     found.push({
       id: 'balance-above',
       rank: 'stop',
@@ -72,11 +73,15 @@ function concerns(p: SheathParams, s: SheathSizes): Concern[] {
       what: 'The tool balances above where the sheath hangs',
       why: 'It balances {balance} from its tip and hangs {hangs} from it: it tips over and falls out. Raise the loop, or let the tool in deeper.',
       lengths: { balance: p.balance, hangs: s.hangs.value },
-      remedy: {
-        field: 'rise',
-        value: Math.min(200, Math.ceil(p.balance - p.deep + 10)),
-        said: 'a higher loop',
-      },
+      ...(p.loop === 'sewn'
+        ? { remedy: { field: 'loop', value: 'wrap', said: 'a loop over the mouth' } }
+        : {
+            remedy: {
+              field: 'rise',
+              value: Math.min(200, Math.ceil(p.balance - p.deep + 10)),
+              said: 'a higher loop',
+            },
+          }),
     })
   return found
 }
@@ -90,18 +95,20 @@ export const sheath = defineKind({
   roles: ROLES,
   brief: [
     'It takes a tool {wide} wide at the mouth and {tipWide} at its tip, {thick} thick; {deep} of it goes in, with {roomRound} of room round it.',
-    'It balances {balance} from its tip. Worn on a belt {belt} wide and {beltThick} thick: {loop}, {loopWide} wide, {rise} above the mouth.',
+    'For the belt: {loop}[, {loopWide} wide][, {rise} above the mouth][, leaning {cant} degrees]. [The tool balances {balance} from its tip; the belt is {belt} wide][ and {beltThick} thick].',
   ],
   sentences: {
     back: [
-      'Cut 1 from {leather-body}: {loop}, {loopWide} wide, {rise} above the mouth.',
+      'Cut 1 from {leather-body}: {loop}[, {loopWide} wide][, {rise} above the mouth].',
       'Sides and tip sewn {margin} in with the {iron}; edges {finish}, cut {trim} over size.',
     ],
     front: [
       'Cut 1 from {leather-body}. Sides and tip sewn {margin} in; edges {finish}, cut {trim} over size.',
     ],
     welt: ['Cut from {leather-welt}, {welt} wide, in layers as thick as the tool: {thick}.'],
-    loop: ['Cut 1 from {leather-body}, {loopWide} wide, for a belt {belt} wide and {beltThick} thick.'],
+    loop: [
+      'Cut 1 from {leather-body}: {loop}, {loopWide} wide[, {rise} above the mouth], leaning {cant} degrees; for a belt {belt} wide and {beltThick} thick.',
+    ],
   },
   master: (p, materials, reckon) => {
     const s = sheathSizes(p, materials, reckon)
@@ -110,8 +117,7 @@ export const sheath = defineKind({
     const front = panels.find((q) => q.id === 'front')!
     const chain = chainOf(front)
     const welts = Array.from({ length: s.layers.value }, (_, i) => `welt-${i + 1}`)
-    const loopWide = Math.min(p.loopWide, w - 4)
-    const loop = panels.find((q) => q.id === 'loop')
+    const loop = loopOf(p, s, panels)
     const tool = outlineOf(
       [
         { x: 0, y: 0, edge: 'top' },
@@ -129,32 +135,17 @@ export const sheath = defineKind({
           name: 'put together',
           carrier: 'back',
           sheets: [
-            ...(loop ? [panelSheet('loop', 'belt loop', 'loop', shift((w - loopWide) / 2, 8), false)] : []),
+            ...loop.behind,
             panelSheet('back', 'back', 'back', STAY, false),
             ...welts.map((id) => panelSheet(id, 'welt', 'welt', STAY, true)),
             contentSheet('tool', 'the tool', tool.outline, p.thick, shift((w - p.wide) / 2, 0)),
             panelSheet('front', 'front', 'front', STAY, true),
+            ...loop.before,
           ],
         },
       ],
       joins: [
-        ...(loop
-          ? ([3, 1] as const).flatMap((end, i) =>
-              [p.margin, loopWide - p.margin].map((x, k) =>
-                lineSeam({
-                  id: `loop-${i + 1}-${k + 1}`,
-                  name: `${i === 0 ? 'upper' : 'lower'} end of the belt loop, row ${k + 1}`,
-                  sheet: 'loop',
-                  points:
-                    end === 3
-                      ? [point(x, 3), point(x, LOOP_END - 2)]
-                      : [point(x, s.loop.value - 3), point(x, s.loop.value - LOOP_END + 2)],
-                  through: ['loop', 'back'],
-                  back: [1, 1],
-                }),
-              ),
-            )
-          : []),
+        ...loop.joins,
         edgeSeam({
           id: 'edge',
           name: 'seam of the sheath',
@@ -173,7 +164,7 @@ export const sheath = defineKind({
       sizes: [
         ...[s.mouth, s.tip, s.length].map((size) => ({ panelId: 'front', size })),
         ...[s.layers, s.weltThick].map((size) => ({ panelId: 'welt', size })),
-        ...(p.loop === 'none' ? [] : [{ panelId: loop ? 'loop' : 'back', size: s.loop }]),
+        ...(p.loop === 'none' ? [] : [{ panelId: hasOwnLoop(p) ? 'loop' : 'back', size: s.loop }]),
         { panelId: 'back', size: s.hangs },
       ],
     }

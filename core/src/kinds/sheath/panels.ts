@@ -10,7 +10,7 @@ import {
 } from '../../geometry/index.js'
 import { type Panel, insetChainMaybe } from '../../master/index.js'
 import { type Shape, finishedFate, outlineOf, plainPanel, rectangleShape } from '../parts/shape.js'
-import type { SheathParams } from './params.js'
+import { type SheathParams, hasOwnLoop } from './params.js'
 import { LOOP_END, type SheathSizes } from './sizes.js'
 
 /** Edges that are sewn, from the mouth round the tip. */
@@ -81,6 +81,21 @@ function weltShape(p: SheathParams, shape: Shape): Shape {
   }
 }
 
+/** A loop over the mouth is folded round the belt. */
+const wrapFolds = (p: SheathParams, s: SheathSizes): Panel['folds'] =>
+  p.loop !== 'wrap'
+    ? []
+    : [
+        {
+          id: 'belt',
+          name: 'fold round the belt',
+          from: point(0, s.loop.value / 2),
+          to: point(Math.min(p.loopWide, s.mouth.value - 4), s.loop.value / 2),
+          width: s.loop.value - 2 * (p.rise + LOOP_END),
+          rises: 'mountain',
+        },
+      ]
+
 export function sheathPanels(p: SheathParams, s: SheathSizes): Panel[] {
   const front = bodyShape(p, s, 0)
   const back = bodyShape(p, s, p.loop === 'fold' ? s.loop.value : 0)
@@ -120,7 +135,7 @@ export function sheathPanels(p: SheathParams, s: SheathSizes): Panel[] {
       grain: Math.PI / 2,
       notes: ['finish the mouth first'],
     }),
-    ...(p.loop === 'sewn'
+    ...(hasOwnLoop(p)
       ? [
           plainPanel({
             id: 'loop',
@@ -134,6 +149,7 @@ export function sheathPanels(p: SheathParams, s: SheathSizes): Panel[] {
             ),
             pull: Math.PI / 2,
             grain: Math.PI / 2,
+            folds: wrapFolds(p, s),
           }),
         ]
       : []),

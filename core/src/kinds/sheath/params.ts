@@ -1,5 +1,5 @@
 import { EDGE } from '../parts/settings.js'
-import { type ParamsOf, choice, length, settings } from '../../settings/index.js'
+import { type ParamsOf, choice, length, number, settings } from '../../settings/index.js'
 
 /** What a maker decides about a layered sheath for a tool; it hangs point down. Lengths in mm. */
 const DECIDED = {
@@ -17,7 +17,8 @@ const DECIDED = {
   welt: length('width of the welt', 5, 20, 10),
   loop: choice('belt loop', 'fold', [
     ['fold', 'in one with the back, folded down', 'strong; a longer piece'],
-    ['sewn', 'a loop sewn to the back', 'saves leather'],
+    ['wrap', 'a loop over the mouth, sewn on front and back', 'holds the mouth together; takes a cant'],
+    ['sewn', 'a loop sewn to the back', 'saves leather; takes a cant'],
     ['none', 'no loop', 'carried in a bag'],
   ]),
   belt: length('width of the belt', 15, 80, 40, { step: 1 }),
@@ -25,9 +26,21 @@ const DECIDED = {
   loopWide: length('width of the loop', 15, 80, 34, { step: 1 }),
   /** From the mouth up to the middle of the loop. */
   rise: length('from the mouth up to the middle of the loop', 10, 200, 60, { step: 1 }),
+  /** How far the tool leans from upright as it is worn, degrees; its tip to the back where more than nothing. */
+  cant: number('degrees it leans on the belt', -45, 45, 0, 1),
 }
 export type SheathParams = ParamsOf<typeof DECIDED>
+/** A loop of its own, which may stand at an angle. */
+export const hasOwnLoop = (p: SheathParams): boolean => p.loop === 'wrap' || p.loop === 'sewn'
 export const SHEATH = settings(DECIDED, {
+  inPlay: {
+    belt: (p) => p.loop !== 'none',
+    beltThick: (p) => p.loop !== 'none',
+    loopWide: (p) => p.loop !== 'none',
+    balance: (p) => p.loop !== 'none',
+    rise: (p) => p.loop === 'fold' || p.loop === 'wrap',
+    cant: hasOwnLoop,
+  },
   usual: { margin: 4, trim: 2 },
   // `play` is how far a pitch may differ from the iron’s, in every kind.
   said: { play: 'roomRound' },

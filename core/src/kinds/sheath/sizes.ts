@@ -2,8 +2,16 @@ import { BOOK_FOLD } from '../../formulas/index.js'
 import { type Reckon, type Reckoned, given } from '../../working/index.js'
 import { type Materials, leatherOf } from '../kind.js'
 import { type Basics, basicsOf, outcomeBy, sizeBy } from '../parts/basics.js'
-import type { SheathParams } from './params.js'
+import { type SheathParams, hasOwnLoop } from './params.js'
 
+/** A loop sewn to the back begins so far under the mouth, mm. */
+export const LOOP_UNDER = 8
+const LOOPS: Readonly<Record<SheathParams['loop'], string>> = {
+  fold: 'loop above the mouth, folded down behind',
+  wrap: 'loop over the mouth with both ends',
+  sewn: 'loop with its ends',
+  none: 'loop with its ends',
+}
 /** End of a loop that is sewn down, mm. */
 export const LOOP_END = 16
 /** Share of a layer that hammering and stitching press out of a pile of welts (J). */
@@ -49,12 +57,14 @@ export function sheathSizes(p: SheathParams, materials: Materials, reckon: Recko
     '§20',
     { deep: given('goes in', p.deep), play: given('room round it', p.play), welt: given('welt', p.welt) },
   )
-  const loop = size(
+  const loop = size<string>(
     'loop.length',
-    p.loop === 'fold' ? 'loop above the mouth, folded down behind' : 'loop with its ends',
+    LOOPS[p.loop],
     p.loop === 'fold'
       ? `2 × {rise} + ${BOOK_FOLD} + {end} sewn down`
-      : '{wide} belt + 2 × {gap} + π × {k} × {thickness} + 2 × {end} ends',
+      : p.loop === 'wrap'
+        ? `2 × {rise} + ${BOOK_FOLD} + 2 × {end} sewn down`
+        : '{wide} belt + 2 × {gap} + π × {k} × {thickness} + 2 × {end} ends',
     '§10',
     {
       rise: given('rise', p.rise),
@@ -65,12 +75,24 @@ export function sheathSizes(p: SheathParams, materials: Materials, reckon: Recko
       end: given('end', LOOP_END),
     },
   )
-  const hangs = outcomeBy(reckon)(
+  const cant = given('cant', (Math.abs(p.cant) * Math.PI) / 180, 'angle')
+  const canted = hasOwnLoop(p) && p.cant !== 0
+  const hangs = outcomeBy(reckon)<string>(
     'hangs',
     'from the tip of the tool to where it hangs',
-    '{deep} goes in + {rise} up to the loop',
+    p.loop === 'sewn'
+      ? '{deep} goes in − {under} under the mouth − {loop} / 2 to the middle of the loop'
+      : canted
+        ? '{deep} goes in + {rise} / cosine of {cant} up to above the balance'
+        : '{deep} goes in + {rise} up to the loop',
     '§20',
-    { deep: given('goes in', p.deep), rise: given('rise', p.loop === 'none' ? 0 : p.rise) },
+    {
+      deep: given('goes in', p.deep),
+      rise: given('rise', p.loop === 'none' ? 0 : p.rise),
+      under: given('under the mouth', LOOP_UNDER),
+      loop,
+      cant,
+    },
   )
   return {
     ...basicsOf(p.margin, materials, reckon),
