@@ -97,7 +97,7 @@ const KNOWS = {
   overview: allBut(
     'money price stock learning ledger fit pocketbook compare exchange coupons expression packing',
   ),
-  compare: words('measure geometry stores settings drawn kinds design derived reckon edges master'),
+  compare: words('measure geometry stores settings drawn kinds added design derived reckon edges master'),
   packing: words('geometry'),
   hide: words('measure geometry working stores master design derived reckon layup edges packing'),
   money: words(''),

@@ -13,7 +13,8 @@ const PUCKER = 0.3
 /** Seams of pieces that lie apart whose edges differ by more than can be eased in; pleats are meant to. */
 const uneven = ({ runs }: Derived): Run[] =>
   runs.filter((run) => {
-    if (!run.join.mate || !run.other) return false
+    // A second row lies further out in both allowances: snips open in the one that is stretched there.
+    if (!run.join.mate || !run.other || run.join.beside) return false
     const by = Math.abs(run.other.length - run.length - (run.join.extra ?? 0))
     return by > 0.3 && by / run.length > easeLimit(run.ways.pitch, PUCKER)
   })

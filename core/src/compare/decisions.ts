@@ -1,3 +1,4 @@
+import { addedFields } from '../added/index.js'
 import { firstOf } from '../lists/index.js'
 import type { Design } from '../design/index.js'
 import { type DecisionChange, drawnDecisions } from './drawn.js'
@@ -121,9 +122,17 @@ function followed([part, role, key]: readonly string[], before: Design, now: Des
   return was !== undefined && is !== undefined && isUsual(was, key) && isUsual(is, key)
 }
 
+/** The settings of what is put on, told by what it is called. A part itself is put on or taken away. */
+const fieldsOfParts = (added: Design['added']): Field[] =>
+  Object.entries(added).flatMap(([id, part]) => [
+    ...addedFields(id, part, undefined).map((f) => ({ ...f, label: `${part.name}: ${f.label}` })),
+    { ...PUT_ON, id, label: part.name, path: ['added', id] },
+  ])
+const PUT_ON = { type: 'count', min: 0, max: 1 } as const
+
 /** The decisions that two drafts of one kind do not share, in the order of the design. */
 export function compareDecisions(before: Design, now: Design, unit: LengthUnit): DecisionChange[] {
-  const fields = fieldsOf(kindOf(now.kind))
+  const fields = [...fieldsOf(kindOf(now.kind)), ...fieldsOfParts({ ...before.added, ...now.added })]
   const leaves = differences(before, now).filter(
     ({ path }) => !['version', 'id', 'drawn', 'ties'].includes(firstOf(path)) && !followed(path, before, now),
   )
