@@ -1,4 +1,5 @@
 import { describe, expect, test } from 'vitest'
+import { SORTS } from '@drumlin/core/added'
 import { type Field, kindIds, kindOf } from '@drumlin/core/kinds'
 import { printLength } from '@drumlin/core/measure'
 import { HABITS } from '../src/sewing/index.js'
@@ -93,6 +94,14 @@ test('docs/settings.md lists every setting there is', async () => {
     ...kind.fields.flatMap((field) => listed(field, kind.defaults)),
     '',
   ])
+  const parts = SORTS.flatMap((sort) => [
+    `### ${sort.name.charAt(0).toUpperCase()}${sort.name.slice(1)}`,
+    '',
+    `${sort.about.charAt(0).toUpperCase()}${sort.about.slice(1)}.`,
+    '',
+    ...sort.settings.fields.flatMap((field) => listed(field, sort.settings.usual)),
+    '',
+  ])
   const ways = HABITS.fields.flatMap((field) => listed(field, HABITS.usual))
   const order = WORK_WAYS.fields.flatMap((field) => listed(field, WORK_WAYS.usual))
   const head = [
@@ -105,6 +114,9 @@ test('docs/settings.md lists every setting there is', async () => {
     [
       ...head,
       ...own,
+      '## What can be put on any piece',
+      '',
+      ...parts,
       '## The workshop’s own ways',
       '',
       ...ways,

@@ -61,6 +61,7 @@ const ASKS_MORE = new Set([
   'portfolio divider one',
   'rucksack body boxed',
   'rucksack body wrap',
+  'sheath loop sewn',
 ])
 
 describe('every kind as it first comes', () => {

@@ -29,18 +29,12 @@ describe('where a setting is found', () => {
       }
     },
   )
-  test('a bag offers its lining before it has one, and its sentence says it after', () => {
-    const bare = derive(freshOf('tote'))
-    const offers = besides(bare).map((f) => f.id)
-    expect(offers).toContain('lining')
-    const lining = besides(bare).find((f) => f.id === 'lining')!
-    const other =
-      lining.type === 'choice'
-        ? lining.choices.find((c) => c.value !== bare.design.params.lining)!
-        : undefined
-    const lined = derive(freshOf('tote', { lining: other!.value }))
-    expect(besides(lined).map((f) => f.id)).not.toContain('lining')
-    expect(placeOf(lined, lining).name).toBe('draft')
+  test('what no sentence says as the work stands is offered in the Brief, and said by its piece once it is there', () => {
+    const bare = derive(freshOf('tote', { handle: 'none' }))
+    const offered = besides(bare)
+    for (const field of offered) expect(placeOf(bare, field).name).toBe('brief')
+    const lining = fieldsInPlay(bare.kind, bare.design.params).find((f) => f.id === 'lining')!
+    expect(placeOf(bare, lining).name).toBe('brief')
   })
 })
 

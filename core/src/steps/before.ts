@@ -203,10 +203,10 @@ export function mountedLast({ facts, say, on }: Asking): void {
     const { id } = part.panel
     const own = facts.derived.runs.filter((r) => !r.join.closes && facts.panelsOf(r.join).join() === id)
     for (const run of own)
-      for (const held of part.mounted ? part.held : [])
+      for (const held of part.mounted ? part.mounting : [])
         for (const later of seamOf(held.join.id, facts)) say(`sew:${run.join.id}`, later, 'mount')
     for (const fold of on(id, ['fold']))
-      for (const run of part.held.filter((r) => closesSomething(r, part, facts)))
+      for (const run of part.mounting.filter((r) => closesSomething(r, part, facts)))
         for (const later of seamOf(run.join.id, facts)) say(fold, later, 'folded')
   }
 }

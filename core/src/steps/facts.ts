@@ -22,6 +22,8 @@ export interface Part {
   readonly laid: readonly LaidSheet[]
   /** Runs that hold it to something else. */
   readonly held: readonly Run[]
+  /** Those of them that sew it on: not what is put on it. */
+  readonly mounting: readonly Run[]
   /** It is sewn onto something larger, or goes into the work: its own work comes before that. */
   readonly mounted: boolean
   readonly edges: readonly EdgePlan[]
@@ -95,10 +97,8 @@ export function factsOf(derived: Derived, unit: LengthUnit): Facts {
       const held = runs.filter((r) => panelsOf(r.join).length > 1 && panelsOf(r.join).includes(panel.id))
       // What is put on a piece is finished before that, however large; the piece itself is not.
       const puts = (r: Run): string | undefined => r.join.puts && panelOfSheet(r.join.puts)
-      const others = held
-        .filter((r) => (puts(r) ?? panel.id) === panel.id)
-        .flatMap((r) => panelsOf(r.join))
-        .filter((id) => id !== panel.id)
+      const mounting = held.filter((r) => (puts(r) ?? panel.id) === panel.id)
+      const others = mounting.flatMap((r) => panelsOf(r.join)).filter((id) => id !== panel.id)
       const largest = Math.max(0, ...others.map((id) => areas.get(id) ?? 0))
       return {
         panel,
@@ -107,6 +107,7 @@ export function factsOf(derived: Derived, unit: LengthUnit): Facts {
           (s) => s.part === 'whole' && s.sheet.type === 'panel' && s.sheet.panelId === panel.id,
         ),
         held,
+        mounting,
         mounted:
           held.length > 0 &&
           !body.has(panel.id) &&

@@ -19,14 +19,14 @@ const away = (): void => void (job.design && job.edit(takeOff(job.design, props.
 
 <template>
   <section :aria-label="part.name" :data-added="id" class="part">
-    <h3>
+    <h2>
       <NameField
         :value="part.name"
         :label="`name of the ${part.name.toLowerCase()}`"
         :max="60"
         @change="called"
       />
-    </h3>
+    </h2>
     <SentenceLine
       v-for="s in addedSentences(part)"
       :key="s"
@@ -46,7 +46,7 @@ const away = (): void => void (job.design && job.edit(takeOff(job.design, props.
   padding-top: 8px;
   margin-bottom: 8px;
 }
-h3 {
+h2 {
   margin: 0 0 4px;
   font-size: 15px;
 }

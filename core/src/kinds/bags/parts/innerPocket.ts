@@ -5,13 +5,27 @@ import { type Bag, isBoxed, isSetIn } from '../bag.js'
 import { onPanel, putOn, rectanglePanel, row, uSeam } from './onFace.js'
 import { type Face, type Part, part } from '../assembly.js'
 
+/** Beside a pocket at least, mm. */
+const BESIDE = 3
+/** How wide a pocket may be: one with pleats is cut wider, and keeps off the seams as long as it lies flat. */
+function widestOn(bag: Bag, face: Face, full: number, above: number): number {
+  if (full <= 0) return face.wide - 2 * BESIDE
+  const [round, up] = [roundOf(bag), ABOVE_FOOT + above]
+  const reach = up >= round ? 0 : round - Math.sqrt(round ** 2 - (round - up) ** 2)
+  return Math.max(LEAST, face.wide - 2 * (BESIDE + reach) - full)
+}
+/** No pocket is narrower, mm. */
+const LEAST = 20
+
+/** The body’s rounded corners on its faces, mm. */
+const roundOf = (bag: Bag): number => (isBoxed(bag.p) || isSetIn(bag.p) ? 0 : bag.p.radius)
+
 /** Corners of a flat pocket, and from the foot of the face to that of the pocket, mm. */
 const CORNER = 8
 const ABOVE_FOOT = 6
 /** A pocket that comes near the body’s rounded corners is as round, or it would lie over the seam there. */
 function cornerOf(bag: Bag, beside: number, above: number): number {
-  const { p } = bag
-  const body = isBoxed(p) || isSetIn(p) ? 0 : p.radius
+  const body = roundOf(bag)
   const [aside, over] = [beside / 2, ABOVE_FOOT + above]
   return aside >= body || over >= body ? CORNER : Math.max(CORNER, body - Math.min(aside, over))
 }
@@ -26,8 +40,8 @@ export function innerPocket(
 ): Part {
   const { size: reckon } = bag
   const margin = bag.p.margin
-  const wide = Math.min(size.wide, face.wide - 6)
   const above = size.above ?? 0
+  const wide = Math.min(size.wide, widestOn(bag, face, size.full, above))
   const high = Math.min(size.high, face.high - 12 - above)
   const across = reckon(
     `${id}.wide`,
