@@ -56,7 +56,7 @@ test('a bag with its front turned and its back raw, riveted tabs and a second co
   ])
   expect((await readDownload(pdf)).length).toBeGreaterThan(20_000)
   await page.getByRole('link', { name: /^Fittings/ }).click()
-  await expect(page.getByRole('row', { name: /^rivet/ }).first()).toBeVisible()
+  await expect(page.getByRole('row', { name: /^2 rivet|\d rivet/ }).first()).toBeVisible()
   await page.getByRole('link', { name: /^Round/ }).click()
   await expect(page.getByText(/^All \d+ seams meet\.$/)).toBeVisible()
   await page.getByRole('link', { name: /^Make/ }).click()

@@ -141,6 +141,14 @@ describe('what it is', () => {
     const leather = (role: string) => riveted.leathers[role]!.thickness
     expect(set.stack!.value).toBeCloseTo(2 * leather('body') + leather('added-1'), 6)
   })
+  test('a rivet on a snap: the caps lie over each other by so much', () => {
+    // A snap of 12.5 stands 16 under the top edge of the doubled tote; a 9 mm rivet 10 under it: 6 apart, 10.75 wanted.
+    const snap = derive(tote).master.fittings!.find((f) => f.id === 'closure-front')!
+    const inward = snap.at.y - box(derive(tote), 'front').top
+    const at = (more: number) => said(derive(put(tote, 'rivet', 'front', { inward: inward + more }))).join()
+    expect(at(-6)).toContain('lie 4.8 mm over each other')
+    expect(at(13)).not.toContain('over each other')
+  })
   test('pins go through every layer at one place', () => {
     const wallet = freshOf('card-sleeve')
     const [host] = derive(wallet).panels

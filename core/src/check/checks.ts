@@ -16,6 +16,7 @@ import { hangsLevel } from './hangsLevel.js'
 import { hardToTurn } from './hardToTurn.js'
 import { hardwareClose } from './hardwareClose.js'
 import { hardwareCovered } from './hardwareCovered.js'
+import { hardwareMeets } from './hardwareMeets.js'
 import { holeNearStep } from './holeNearStep.js'
 import { holesMeet } from './holesMeet.js'
 import { liesBadly } from './liesBadly.js'
@@ -74,6 +75,7 @@ const ALL = [
   sameHand,
   hardwareClose,
   hardwareCovered,
+  hardwareMeets,
   allowanceSmall,
   glueInMouth,
   strapTooLong,

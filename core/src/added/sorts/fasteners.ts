@@ -47,7 +47,7 @@ const fastener = (id: HardwareSort, name: string, about: string, both = false): 
         p.washer === 'one'
           ? plainPanel({
               id: `${own}-washer`,
-              name: `Washer of the ${called}`,
+              name: `Washer of the ${called.toLowerCase()}`,
               role: host.role,
               notes: ['from an offcut'],
               ...circleShape(p.across, () => cutEdge('left')),

@@ -65,7 +65,7 @@ export const pocket: AddedSort = defineSort({
       p.lined === 'lined'
         ? plainPanel({
             id: liningId,
-            name: `Lining of the ${name}`,
+            name: `Lining of the ${name.toLowerCase()}`,
             role: liningId,
             ...shape(p.high - under, false),
           })
@@ -131,7 +131,7 @@ export const pocket: AddedSort = defineSort({
 const topRow = (own: string, id: string, name: string, margin: Reckoned) =>
   edgeSeam({
     id: `${id}-top`,
-    name: `top of the ${name}`,
+    name: `top of the ${name.toLowerCase()}`,
     sheet: own,
     chain: ['top'],
     margin,

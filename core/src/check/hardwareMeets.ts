@@ -1,0 +1,70 @@
+import { type Point, pointDistance, pointMoved } from '../geometry/index.js'
+import { printLength } from '../measure/index.js'
+import type { SetFitting } from '../fittings/index.js'
+import type { Derived } from '../derived/index.js'
+import { check } from './finding.js'
+import { panelOfSheet } from './hardwareClose.js'
+
+/** Between the rims of two caps at least, mm (J). */
+const LEAST = 1
+
+const reach = ({ hardware: { across, high } }: SetFitting): number => Math.max(across, high) / 2
+
+/** Where hardware lies in the laid-out work, and what it goes through. */
+interface Lies {
+  readonly set: SetFitting
+  readonly place: Point
+  readonly sheets: ReadonlySet<string>
+}
+
+function lying({ fittings, works }: Derived): Lies[] {
+  const sheets = works[0]?.sheets ?? []
+  return fittings
+    .filter((f) => !f.fitting.held)
+    .flatMap((set): Lies[] => {
+      const { sheet, at, through } = set.fitting
+      const laid = sheets.find((s) => s.sheet.id === sheet)
+      return laid
+        ? [
+            {
+              set,
+              place: pointMoved(at, laid.sheet.move),
+              sheets: new Set([sheet, ...through.map((t) => t.sheet)]),
+            },
+          ]
+        : []
+    })
+}
+
+/** Two pieces of hardware in one leather whose caps meet. */
+export const hardwareMeets = check({
+  code: 'hardware-meets',
+  screen: 'fittings',
+  find: (derived) => {
+    const all = lying(derived)
+    return all.flatMap((one, i) =>
+      all.slice(i + 1).flatMap((other) => {
+        const clear = pointDistance(one.place, other.place) - reach(one.set) - reach(other.set)
+        if (clear >= LEAST || ![...one.sheets].some((s) => other.sheets.has(s))) return []
+        const { fitting } = other.set
+        return [
+          {
+            key: `hardware-meets:${one.set.fitting.id}:${fitting.id}`,
+            rank: 'look' as const,
+            places: [{ panelId: panelOfSheet(derived, fitting.sheet), at: fitting.at }],
+            about: fitting.name,
+            data: { clear, other: one.set.fitting.name },
+          },
+        ]
+      }),
+    )
+  },
+  say: ({ about, data }, unit) => ({
+    what:
+      data.clear < 0
+        ? `The ${about} and the ${data.other} lie ${printLength(-data.clear, unit)} over each other.`
+        : `Only ${printLength(data.clear, unit)} lie between the ${about} and the ${data.other}.`,
+    why: `Neither can be set beside the other. Leave ${printLength(LEAST, unit)} between their rims at least.`,
+  }),
+  fixes: () => [],
+})
