@@ -7,7 +7,8 @@ import { makingOf } from '@drumlin/core/makings'
 import { USUAL_TRADE } from '@drumlin/core/price'
 import { stepsOf } from '@drumlin/core/steps'
 import { planned } from './support/print.js'
-import { WORKS, designOf } from './support/works.js'
+import { WORKS } from './support/works.js'
+import { designOf } from './support/worksMade.js'
 
 describe.each(WORKS)('$id $name', (work) => {
   const design = designOf(work)
@@ -34,7 +35,7 @@ describe.each(WORKS)('$id $name', (work) => {
     expect(record.plan.length).toBe(steps.steps.length)
     expect(record.sizes.length).toBeGreaterThan(0)
   })
-  test.each(Object.entries(work.sizes))('by pencil: %s is %d', (key, value) => {
+  test.each(Object.entries(work.sizes ?? {}))('by pencil: %s is %d', (key, value) => {
     const size = derived.master.sizes.find((s) => s.size.key === key)
     expect(size?.size.value).toBeCloseTo(value, 1)
   })

@@ -3,13 +3,13 @@ import { fileURLToPath } from 'node:url'
 import fc from 'fast-check'
 import { type AddedSort, SORTS } from '@drumlin/core/added'
 import { derive } from '@drumlin/core/derived'
-import { type Design, type Edit, applyEdit, nextAddedId, putOn } from '@drumlin/core/design'
+import { type Design, nextAddedId, putOn } from '@drumlin/core/design'
 import { readDesign } from '@drumlin/core/exchange/json'
 import { type Field, fieldsOf, kindOf } from '@drumlin/core/kinds'
 import type { Panel } from '@drumlin/core/master'
 import { kindIds } from '../../src/kinds/index.js'
 import { STARTER_STORES } from '../../src/stores/index.js'
-import { demoText, freshOf } from './designs.js'
+import { demoText, done, freshOf } from './designs.js'
 
 const folder = fileURLToPath(new URL('../../../demo/designs/', import.meta.url))
 
@@ -109,12 +109,6 @@ export function withParts(design: Design, parts: readonly AnyPart[]): Design {
     // What does not lie on its piece whole is told, and made by nobody.
     return lies(after, id) ? after : before
   }, design)
-}
-
-function done(design: Design, edit: Edit): Design {
-  const edited = applyEdit(design, edit)
-  if (!edited.ok) throw new Error(`${edited.where}: ${edited.why}`)
-  return edited.design
 }
 
 /** A design of the kind with every setting anywhere in its range, and anything put on any of its pieces. */

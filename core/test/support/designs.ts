@@ -21,16 +21,19 @@ export function demo(): Design {
   return read.design
 }
 
-/** A design with values put at dotted paths. */
-export function withValues(design: Design, values: Readonly<Record<string, unknown>>): Design {
-  const edit: Edit = {
-    name: 'test',
-    changes: Object.entries(values).map(([path, value]) => ({ path: path.split('.'), value })),
-  }
+/** A design once an edit is done. Throws where it is refused. */
+export function done(design: Design, edit: Edit): Design {
   const edited = applyEdit(design, edit)
   if (!edited.ok) throw new Error(`${edited.where}: ${edited.why}`)
   return edited.design
 }
+
+/** A design with values put at dotted paths. */
+export const withValues = (design: Design, values: Readonly<Record<string, unknown>>): Design =>
+  done(design, {
+    name: 'test',
+    changes: Object.entries(values).map(([path, value]) => ({ path: path.split('.'), value })),
+  })
 
 /** The demo bifold with changes, reckoned. Keys of overrides hold dots, so they are given apart. */
 export const demoWith = (

@@ -1,10 +1,3 @@
-import { sortOf } from '@drumlin/core/added'
-import { startingDesign } from '@drumlin/core/check'
-import { derive } from '@drumlin/core/derived'
-import { type Design, type Edit, applyEdit, putOn, setField } from '@drumlin/core/design'
-import { kindOf, startingLeathers } from '@drumlin/core/kinds'
-import { STARTER_STORES, leatherAt } from '../../src/stores/index.js'
-
 /** Something put on a piece: which, on what, along which edge, and what was written of it. */
 type Put = readonly [
   sort: string,
@@ -25,7 +18,7 @@ export interface Work {
   /** Other values at places of the design. */
   readonly set?: Readonly<Record<string, unknown>>
   /** Sizes worked by pencil, by key. */
-  readonly sizes: Readonly<Record<string, number>>
+  readonly sizes?: Readonly<Record<string, number>>
   /** What has to be decided by the maker, not mended: findings that stop, by code. */
   readonly stops?: readonly string[]
 }
@@ -241,7 +234,6 @@ export const WORKS: readonly Work[] = [
     params: { body: 'boxed', top: 'doubled', topBand: 35 },
     set: { 'work.ways.oil': 'pieces' },
     put: [['patch', 'front', 'top', { inward: 120, 'params.wide': 60, 'params.high': 40 }]],
-    sizes: {},
   },
   {
     id: 'W19',
@@ -249,14 +241,12 @@ export const WORKS: readonly Work[] = [
     kind: 'strap-wallet',
     params: { cards: 4, flap: 55, strap: 16 },
     put: [['slot', 'body', 'top', { inward: 20, 'params.length': 18 }]],
-    sizes: {},
   },
   {
     id: 'W20',
     name: 'Three schools',
     kind: 'bifold',
     params: { school: 'slits', pouch: 'fabric', pockets: 3 },
-    sizes: {},
   },
   {
     id: 'W21',
@@ -271,51 +261,5 @@ export const WORKS: readonly Work[] = [
       strapJoin: 'joined',
     },
     thick: { body: 3 },
-    sizes: {},
   },
 ]
-
-export function done(design: Design, edit: Edit): Design {
-  const edited = applyEdit(design, edit)
-  if (!edited.ok) throw new Error(`${edited.where}: ${edited.why}`)
-  return edited.design
-}
-
-/** The work from an empty job of its kind: its settings, its leathers, and what is put on it. */
-export function designOf({ id, name, kind, params, thick = {}, put = [], set = {} }: Work): Design {
-  const leathers = Object.fromEntries(
-    Object.entries(startingLeathers(kindOf(kind), STARTER_STORES.leathers)).map(([role, leather]) => [
-      role,
-      thick[role] === undefined ? leather : leatherAt(leather, thick[role]),
-    ]),
-  )
-  const [iron, awl, thread, machine] = [
-    STARTER_STORES.irons[0]!,
-    STARTER_STORES.awls[0]!,
-    STARTER_STORES.threads[0]!,
-    STARTER_STORES.machines[0]!,
-  ]
-  const start = startingDesign(
-    { id: id.toLowerCase(), name, kind, leathers, iron, awl, thread, machine, ...(params ? { params } : {}) },
-    STARTER_STORES,
-  )
-  const chosen = Object.entries(set).reduce(
-    (design, [path, value]) => done(design, setField('test', path.split('.'), value)),
-    start,
-  )
-  return put.reduce((design, [sort, on, edge, values = {}], i) => {
-    const panel = derive(design).panels.find((p) => p.id === on)
-    if (!panel)
-      throw new Error(
-        `${id}: no ${on} among ${derive(design)
-          .panels.map((p) => p.id)
-          .join()}`,
-      )
-    const there = done(design, putOn(design, sortOf(sort), panel, STARTER_STORES, edge))
-    return Object.entries(values).reduce(
-      (so, [path, value]) =>
-        done(so, setField('test', ['added', `added-${i + 1}`, ...path.split('.')], value)),
-      there,
-    )
-  }, chosen)
-}
