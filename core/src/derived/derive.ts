@@ -5,6 +5,7 @@ import { withDrawn } from '../drawn/index.js'
 import { type EdgeWork, workEdges } from '../edges/index.js'
 import { type LaidUp, layUp, withSkives } from '../layup/index.js'
 import { type SetFitting, fittingsOf, hardwareMarks } from '../fittings/index.js'
+import { withSplit } from './split.js'
 import type { Master, Panel, MasterSize } from '../master/index.js'
 import { type Piece, pieces } from '../reckon/index.js'
 import { type Run, decorJoins, runsOf } from '../stitch/index.js'
@@ -48,7 +49,10 @@ export function mastered(design: Design): Mastered {
   const made = kind.master(kind.params.parse(design.params), materialsOf(design), reckon)
   const bare = withDrawn(made, design.drawn, design.ties, design.leathers, reckon)
   const drawn = withAdded(bare, design.added, design, reckon)
-  const panels = withSkives(drawn.panels, design.skives)
+  const panels = withSkives(
+    drawn.panels.map((p) => withSplit(p, design.leathers)),
+    design.skives,
+  )
   const edges = panels.map((panel) => edgesOnce(panel, design.leathers, reckon))
   const lines = decorJoins(design.sewing.lines, drawn.layups, panels, reckon)
   const master = {

@@ -1,4 +1,4 @@
-export { isUsual, leatherAt, leatherUsed, usualOf } from './leather.js'
+export { isUsual, leatherAt, splitFrom, leatherUsed, usualOf } from './leather.js'
 export { type Hardware, type HardwareSort, POSTED, hardwareSchema } from './hardware.js'
 export { type Thing, thingSchema } from './things.js'
 export { densityOf } from './density.js'

@@ -156,3 +156,14 @@ export const isUsual = (leather: Leather, key: string): boolean => {
   const usual: Readonly<Record<string, number>> = usualOf(leather)
   return Object.hasOwn(usual, key) && usual[key] === leather[key as keyof ReturnType<typeof usualOf>]
 }
+
+/** Thinner than the thinnest spot it is sold with by more than this, a leather was split, mm. */
+const SPOT = 0.15
+
+/** What a leather was split from, mm: the middle of its weight, where its own thickness lies well under that; undefined where it is as sold. */
+export const splitFrom = ({
+  use,
+  thickness,
+  weight,
+}: Pick<Leather, 'use' | 'thickness' | 'weight'>): number | undefined =>
+  use === 'own' && thickness < weight.low - SPOT ? (weight.low + weight.high) / 2 : undefined

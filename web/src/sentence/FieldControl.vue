@@ -3,7 +3,7 @@ import { computed, ref } from 'vue'
 import { setField } from '@drumlin/core/design'
 import type { Field } from '@drumlin/core/kinds'
 import { printPitch, printWeight } from '@drumlin/core/measure'
-import { type Leather, leatherAt, leatherUsed } from '@drumlin/core/stores'
+import { type Leather, leatherAt, leatherUsed, splitFrom } from '@drumlin/core/stores'
 import { useSettings } from '../app/settings.js'
 import { useStores } from '../job/stores.js'
 import ChoiceField from './ChoiceField.vue'
@@ -134,6 +134,8 @@ const newer = computed(() => {
     ? onShelf
     : undefined
 })
+/** What it is split from, where its own thickness is less than it comes in. */
+const from = computed(() => (props.field.type === 'leather' ? splitFrom(leather.value) : undefined))
 /** Which thickness of the leather is reckoned with. */
 const uses = computed<Option[]>(() => {
   const { weight, measured } = leather.value
@@ -196,7 +198,8 @@ const current = computed(() => (props.field.type === 'choice' ? String(value.val
                 gesture,
               )
           "
-        />{{ ' '
+        /><template v-if="from !== undefined">, split from {{ printWeight(from, settings.unit) }}</template
+        >{{ ' '
         }}<span class="held"
           >(<ChoiceField
             :value="leather.use"
