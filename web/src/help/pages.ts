@@ -4,6 +4,7 @@ import glossary from '../../../docs/glossary.md?raw'
 import hides from '../../../docs/hides.md?raw'
 import ledger from '../../../docs/ledger.md?raw'
 import making from '../../../docs/making.md?raw'
+import parts from '../../../docs/parts.md?raw'
 import settings from '../../../docs/settings.md?raw'
 import { Marked } from 'marked'
 import { anchorOf, wordAnchor } from './anchors.js'
@@ -11,6 +12,7 @@ import { anchorOf, wordAnchor } from './anchors.js'
 /** The makers' docs as they ship with the app, read without a network. */
 export const PAGES = [
   { id: 'first-steps', label: 'First steps', text: firstSteps },
+  { id: 'parts', label: 'Parts', text: parts },
   { id: 'hides', label: 'Hides', text: hides },
   { id: 'making', label: 'Making', text: making },
   { id: 'ledger', label: 'Price and Ledger', text: ledger },
