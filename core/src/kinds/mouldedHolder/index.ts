@@ -1,5 +1,5 @@
 import { point } from '../../geometry/index.js'
-import type { Concern, Fit } from '../../master/index.js'
+import type { Concern, Fit, MasterSize } from '../../master/index.js'
 import { type Reckon, given } from '../../working/index.js'
 import { defineKind, type Materials, type Role, leatherOf } from '../kind.js'
 import { sizeBy } from '../parts/basics.js'
@@ -70,21 +70,32 @@ function fits(p: HolderParams, s: HolderSizes, reckon: Reckon, materials: Materi
         shown: given('shown', p.shown),
       }),
     },
-    {
-      id: 'slots-apart',
-      rank: 'stop',
-      why: 'the slots come too near the mouth or the foot and tear out',
-      what: 'the belt on the back',
-      panelId: 'back',
-      keys: ['pocket.high'],
-      at: point(s.pocketWide.value / 2, s.pocketHigh.value / 2),
-      needs: size('fit.belt', 'needs', '{spacing} + 2 × {rim} beside the slots', '§10', {
-        spacing: s.spacing,
-        rim: given('rim', p.hung === 'loop' ? BENCH.loopLap + 4 : BENCH.wingRim),
-      }),
-      has: present(reckon, 'fit.beltHas', 'height of the back', s.pocketHigh, '§10'),
-    },
+    ...(p.hung === 'none'
+      ? []
+      : [
+          {
+            id: 'slots-apart',
+            rank: 'stop' as const,
+            why: 'the slots come too near the mouth or the foot and tear out',
+            what: 'the belt on the back',
+            panelId: 'back',
+            keys: ['pocket.high'],
+            at: point(s.pocketWide.value / 2, s.pocketHigh.value / 2),
+            needs: size('fit.belt', 'needs', '{spacing} + 2 × {rim} beside the slots', '§10', {
+              spacing: s.spacing,
+              rim: given('rim', p.hung === 'loop' ? BENCH.loopLap + 4 : BENCH.wingRim),
+            }),
+            has: present(reckon, 'fit.beltHas', 'height of the back', s.pocketHigh, '§10'),
+          },
+        ]),
   ]
+}
+
+/** The sizes of what it hangs by. */
+function hungBy({ hung }: HolderParams, s: HolderSizes): MasterSize[] {
+  if (hung === 'none') return []
+  const spacing: MasterSize = { panelId: 'back', size: s.spacing }
+  return [spacing, hung === 'loop' ? { panelId: 'loop', size: s.loop } : { panelId: 'back', size: s.wing }]
 }
 
 /** A flat back and a front wet-formed over the thing it holds, hung on a belt. */
@@ -97,7 +108,7 @@ export const mouldedHolder = defineKind({
   brief: [
     'It holds a thing {wide} wide, {high} high and {deep} thick, of which {shown} stands out of the mouth.',
     'Formed over a block with edges rounded {edge}; the leather {shrink}, {rough} left to trim.',
-    'Hung by {hung}: a belt {belt} wide and {beltThick} thick.',
+    'Hung by {hung}[: a belt {belt} wide][ and {beltThick} thick].',
   ],
   sentences: {
     front: [
@@ -105,7 +116,7 @@ export const mouldedHolder = defineKind({
       'Left {rough} to trim all round; {shrink} in drying. Sewn {margin} in after trimming; edges {finish}.',
     ],
     back: [
-      'Cut 1 from {leather-back}, corners rounded {corner}. Hung by {hung}, for a belt of {belt} × {beltThick}.',
+      'Cut 1 from {leather-back}, corners rounded {corner}. Hung by {hung}[, for a belt of {belt}][ × {beltThick}].',
       'Sewn {margin} in with the {iron}; edges {finish}, cut {trim} over size.',
     ],
     loop: ['Cut 1 from {leather-back}, for a belt of {belt} × {beltThick}.'],
@@ -122,8 +133,8 @@ export const mouldedHolder = defineKind({
       carries: [`one thing ${p.wide} × ${p.high} × ${p.deep} mm`],
       sizes: [
         ...[s.blankWide, s.blankHigh, s.extra, s.flange].map((size) => ({ panelId: 'front', size })),
-        ...[s.pocketWide, s.pocketHigh, s.spacing, s.closed].map((size) => ({ panelId: 'back', size })),
-        ...(p.hung === 'loop' ? [{ panelId: 'loop', size: s.loop }] : [{ panelId: 'back', size: s.wing }]),
+        ...[s.pocketWide, s.pocketHigh, s.closed].map((size) => ({ panelId: 'back', size })),
+        ...hungBy(p, s),
       ],
     }
   },

@@ -75,7 +75,7 @@ export function holderJoins(p: HolderParams, s: HolderSizes): Join[] {
           layup: 'open',
           course: { type: 'line', sheet: 'front', line: path },
           through: ['back', 'front'],
-          glue: p.hung === 'loop' ? [{ sheet: 'back', chain, limit: margin.value }] : [],
+          glue: p.hung !== 'wings' ? [{ sheet: 'back', chain, limit: margin.value }] : [],
           backstitches: { start: 2, end: 2 },
         },
       ]

@@ -32,34 +32,46 @@ export const upperSlot = (s: HolderSizes): number =>
 function backPanel(p: HolderParams, s: HolderSizes): Panel {
   const [w, h, wing] = [s.pocketWide.value, s.pocketHigh.value, s.wing.value]
   const shape =
-    p.hung === 'loop'
-      ? pocketShape(p, s)
-      : rectangleShape(
+    p.hung === 'wings'
+      ? rectangleShape(
           w + 2 * wing,
           h,
           { footLeft: Math.min(p.corner, wing), footRight: Math.min(p.corner, wing) },
           finishedFate(p.finish, p.trim, () => false),
         )
+      : pocketShape(p, s)
+  return plainPanel({
+    id: 'back',
+    name: 'Back',
+    role: 'back',
+    ...shape,
+    marks: slotsFor(p, s),
+    grain: Math.PI / 2,
+  })
+}
+
+/** Slots for the loop, or for the belt in the wings. */
+function slotsFor(p: HolderParams, s: HolderSizes): PanelMark[] {
+  const [w, h, wing] = [s.pocketWide.value, s.pocketHigh.value, s.wing.value]
+  if (p.hung === 'none') return []
   const top = upperSlot(s)
-  const marks: PanelMark[] =
-    p.hung === 'loop'
-      ? [top, top + s.spacing.value].map((y, i) => ({
-          type: 'slot',
-          id: `slot-${i + 1}`,
-          at: point(w / 2, y),
-          angle: 0,
-          length: BENCH.loopWide + 1.5,
-          punch: BENCH.slotWide,
-        }))
-      : [wing / 2, w + 1.5 * wing].map((x, i) => ({
-          type: 'slot',
-          id: `slot-${i + 1}`,
-          at: point(x, h / 2),
-          angle: Math.PI / 2,
-          length: Math.min(p.belt + 2, h - 2 * BENCH.wingRim),
-          punch: Math.max(BENCH.slotWide, p.beltThick + 1),
-        }))
-  return plainPanel({ id: 'back', name: 'Back', role: 'back', ...shape, marks, grain: Math.PI / 2 })
+  return p.hung === 'loop'
+    ? [top, top + s.spacing.value].map((y, i) => ({
+        type: 'slot',
+        id: `slot-${i + 1}`,
+        at: point(w / 2, y),
+        angle: 0,
+        length: BENCH.loopWide + 1.5,
+        punch: BENCH.slotWide,
+      }))
+    : [wing / 2, w + 1.5 * wing].map((x, i) => ({
+        type: 'slot',
+        id: `slot-${i + 1}`,
+        at: point(x, h / 2),
+        angle: Math.PI / 2,
+        length: Math.min(p.belt + 2, h - 2 * BENCH.wingRim),
+        punch: Math.max(BENCH.slotWide, p.beltThick + 1),
+      }))
 }
 
 export function holderPanels(p: HolderParams, s: HolderSizes, materials: Materials): Panel[] {

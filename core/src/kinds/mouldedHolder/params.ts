@@ -17,9 +17,13 @@ const DECIDED = {
   hung: choice('hung by', 'loop', [
     ['loop', 'a loop through two slots in the back', 'the belt does not touch what is inside'],
     ['wings', 'the belt through a slot in each wing', 'lies close to the body; wider'],
+    ['none', 'nothing', 'carried in a pocket or a bag; the smallest'],
   ]),
   belt: length('width of the belt', 10, 70, 38),
   beltThick: length('thickness of the belt', 1, 8, 4),
 }
 export type HolderParams = ParamsOf<typeof DECIDED>
-export const HOLDER = settings(DECIDED, { usual: { margin: 4, corner: 10 } })
+export const HOLDER = settings(DECIDED, {
+  usual: { margin: 4, corner: 10 },
+  inPlay: { belt: (p) => p.hung !== 'none', beltThick: (p) => p.hung !== 'none' },
+})
