@@ -69,7 +69,7 @@ export function addedPlaceSentence(part: Added): Sentence {
   const sort = sortOf(part.sort)
   if (sort.takes === 'edge') return `Along the {edge}${sort.sided ? ', {side}' : ''}.`
   const side = sort.sided ? ', {side}' : ''
-  return `{inward} in from the {edge}, {aside} to the right of its middle, turned by {turned} degrees, {both}${side}.`
+  return `{inward} from the {edge}, {aside} to the right of its middle, turned by {turned} degrees, {both}${side}.`
 }
 
 /** What is said of a part of this sort, with its settings in place. */

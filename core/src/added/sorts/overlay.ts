@@ -58,7 +58,7 @@ export const overlay: AddedSort = defineSort({
   settings: SETTINGS,
   leathers: [{ suffix: '', label: 'overlay' }],
   says: [
-    'It reaches {reach} in from the edge and is sewn {margin} from its own; its edges are {finish}.',
+    'It reaches {reach} from the edge and is sewn {margin} from its own; its edges are {finish}.',
     'What lies under it is cut flat there.',
   ],
   make: ({ id, name, p, host, side, edge, spots, reckon }) => {

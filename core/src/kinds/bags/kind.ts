@@ -60,11 +60,13 @@ const suited = (suits: BagKind['suits']): typeof BAG => ({
   ),
 })
 
-/** What else a bag can carry that none of these sentences asks. */
-const offersBeside = (asked: readonly Sentence[]): Sentence[] =>
-  Object.entries(BAG_OFFERS).flatMap(([id, offer]) =>
+/** What else a bag can carry that none of these sentences asks, in one. */
+function offersBeside(asked: readonly Sentence[]): Sentence[] {
+  const left = Object.entries(BAG_OFFERS).flatMap(([id, offer]) =>
     asked.some((s) => s.includes(`{${id}}`)) ? [] : [offer],
   )
+  return left.length > 0 ? [left.join(' ')] : []
+}
 
 /** A kind of bag: all of them are built of the same parts, each with what suits it and its own usual sizes. */
 export const bagKind = ({ id, name, about, suits, usual, brief }: BagKind): Kind =>

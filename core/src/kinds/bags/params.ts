@@ -148,7 +148,7 @@ export const BAG = {
     ['full', 'a pocket with fullness', 'pleated at the foot; for thick things'],
   ]),
   outer: choice('outer compartment', 'none', [
-    ['none', 'nothing on the front', 'flat and plain'],
+    ['none', 'nothing', 'flat and plain'],
     ['straight', 'a compartment with a gusset of its own', 'as deep at the foot as at the top'],
     ['tapered', 'a compartment that runs out at the foot', 'opens at the top, lies flat at the foot'],
   ]),
