@@ -3,9 +3,18 @@ import { SORTS, offeredFor, sortOf } from '@drumlin/core/added'
 import { findingsOf, sayFinding } from '@drumlin/core/check'
 import { type Derived, derive } from '@drumlin/core/derived'
 import { type Design, putOn, setField, takeOff } from '@drumlin/core/design'
-import { boxCentre, boxWidth, pathBox, pathNearest, point, pointDistance } from '@drumlin/core/geometry'
+import {
+  boxCentre,
+  boxGrown,
+  boxWidth,
+  pathBox,
+  pathNearest,
+  point,
+  pointDistance,
+} from '@drumlin/core/geometry'
 import { kindIds } from '@drumlin/core/kinds'
 import { thicknessAt } from '@drumlin/core/layup'
+import { takenOn } from '@drumlin/core/overview'
 import type { Panel, PanelMark } from '@drumlin/core/master'
 import { stepsOf } from '@drumlin/core/steps'
 import { STARTER_STORES, leatherAt } from '../src/stores/index.js'
@@ -21,7 +30,7 @@ function put(
   edge?: string,
 ): Design {
   const panel = panelIn(derive(design), on)
-  const after = done(design, putOn(design, sortOf(sort), panel, STARTER_STORES, edge))
+  const after = done(design, putOn(design, sortOf(sort), panel, STARTER_STORES, { edge }))
   const id = Object.keys(after.added).at(-1)!
   return Object.entries(values).reduce(
     (so, [path, value]) => done(so, setField('test', ['added', id, ...path.split('.')], value)),
@@ -87,6 +96,22 @@ describe('where it lies', () => {
     const half = boxWidth(box(derive(tote), 'front')) / 2
     const derived = derive(put(tote, 'patch', 'front', { aside: half - 10 }))
     expect(said(derived).join()).toContain('The patch reaches 15.0 mm past the edge of the front')
+  })
+})
+
+describe('where it is first put', () => {
+  test('clear of the holes and the hardware that are there, where it has room', () => {
+    const now = derive(tote)
+    const taken = takenOn(now, 'front')
+    const edit = putOn(tote, sortOf('pocket'), panelIn(now, 'front'), STARTER_STORES, { taken })
+    const at = done(tote, edit)
+    const pocket = boxGrown(derive(at).works[0]!.sheets.find((s) => s.sheet.id === 'added-1')!.box, 3.9)
+    const inside = (p: { x: number; y: number }) =>
+      p.x > pocket.left && p.x < pocket.right && p.y > pocket.top && p.y < pocket.bottom
+    expect(taken.length).toBeGreaterThan(50)
+    // The front lies at the origin of the laid-out work.
+    expect(taken.filter(inside)).toEqual([])
+    expect(at.added['added-1']!.inward).toBeGreaterThan(30)
   })
 })
 

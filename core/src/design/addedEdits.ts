@@ -1,3 +1,4 @@
+import type { Point } from '../geometry/index.js'
 import { type Added, type AddedSort, freshAdded, inOrder, sortOf } from '../added/index.js'
 import type { Panel } from '../master/index.js'
 import { type Hardware, type Leather, STARTER_STORES } from '../stores/index.js'
@@ -7,6 +8,12 @@ import type { Design } from './schema.js'
 /** What the maker has, for parts that want hardware. */
 interface Shelf {
   readonly hardware: readonly Hardware[]
+}
+
+/** Along which edge a part is put, and what it keeps off where it can, in the panel's coordinates. */
+interface Asked {
+  readonly edge?: string | undefined
+  readonly taken?: readonly Point[]
 }
 
 const numbers = (design: Design): number[] =>
@@ -32,9 +39,15 @@ const hardwareFor = (shelf: Shelf, sort: string): Hardware | undefined =>
   shelf.hardware.find((h) => h.sort === sort) ?? STARTER_STORES.hardware.find((h) => h.sort === sort)
 
 /** A part put on a panel, along the given edge where one was chosen; with the leather of what it lies on, to begin with. */
-export function putOn(design: Design, sort: AddedSort, panel: Panel, shelf: Shelf, edge?: string): Edit {
+export function putOn(
+  design: Design,
+  sort: AddedSort,
+  panel: Panel,
+  shelf: Shelf,
+  { edge, taken = [] }: Asked = {},
+): Edit {
   const id = nextAddedId(design)
-  const fresh = freshAdded(sort, panel, edge)
+  const fresh = freshAdded(sort, panel, edge, taken)
   const part: Added = { ...fresh, name: freeName(design, fresh.name) }
   const hardware = sort.hardware && hardwareFor(shelf, sort.hardware)
   return {

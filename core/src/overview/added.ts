@@ -73,6 +73,14 @@ function pictureOf(
   }
 }
 
+/** What is there already on a piece, in its own coordinates: holes and hardware. */
+export function takenOn({ pieces }: Derived, panelId: string): Point[] {
+  const piece = pieces.find((p) => p.id === panelId)
+  if (!piece) return []
+  const marks = piece.marks.flatMap((m) => (m.type === 'set' && m.mark.type !== 'text' ? [m.mark.at] : []))
+  return [...piece.holes.map((h) => h.at), ...marks]
+}
+
 /** A small true drawing of each thing that can be put on a panel, from the design as it would be with it, by sort. */
 export function addedPictures(
   design: Design,
@@ -80,10 +88,12 @@ export function addedPictures(
   hardware: readonly Hardware[],
   edge?: string,
 ): Readonly<Record<string, AddedPicture>> {
-  const panel = derive(design).panels.find((p) => p.id === panelId)
+  const now = derive(design)
+  const panel = now.panels.find((p) => p.id === panelId)
   if (!panel) return {}
+  const taken = takenOn(now, panelId)
   const drawn = offeredFor(panel).flatMap((sort): [string, AddedPicture][] => {
-    const put = putOn(design, sort, panel, { hardware }, edge)
+    const put = putOn(design, sort, panel, { hardware }, { edge, taken })
     const edited = applyEdit(design, put)
     if (!edited.ok) return []
     let picture: AddedPicture | undefined

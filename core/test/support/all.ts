@@ -98,7 +98,7 @@ export function withParts(design: Design, parts: readonly AnyPart[]): Design {
     const params = Object.fromEntries(sort.settings.fields.map((f, i) => [f.id, part.params[i]]))
     const { inward, aside, both, side } = part
     const placed = sort.takes === 'edge' ? { side } : { inward, aside, both, side }
-    const put = putOn(before, sort, host, STARTER_STORES, at(host.edges, part.edge).id)
+    const put = putOn(before, sort, host, STARTER_STORES, { edge: at(host.edges, part.edge).id })
     const after = done(done(before, put), {
       name: 'any',
       changes: Object.entries({ ...placed, params }).map(([key, value]) => ({

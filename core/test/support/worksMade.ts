@@ -37,7 +37,7 @@ export function designOf({ id, name, kind, params, thick = {}, put = [], set = {
           .panels.map((p) => p.id)
           .join()}`,
       )
-    const there = done(design, putOn(design, sortOf(sort), panel, STARTER_STORES, edge))
+    const there = done(design, putOn(design, sortOf(sort), panel, STARTER_STORES, { edge }))
     return Object.entries(values).reduce(
       (so, [path, value]) =>
         done(so, setField('test', ['added', `added-${i + 1}`, ...path.split('.')], value)),

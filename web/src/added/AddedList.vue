@@ -5,6 +5,7 @@ import { type AddedSort, inOrder, offeredFor } from '@drumlin/core/added'
 import type { Derived } from '@drumlin/core/derived'
 import { putOn } from '@drumlin/core/design'
 import type { Panel } from '@drumlin/core/master'
+import { takenOn } from '@drumlin/core/overview'
 import { useJob } from '../job/job.js'
 import { useStores } from '../job/stores.js'
 import FoldPart from '../parts/FoldPart.vue'
@@ -35,7 +36,13 @@ function opened(open: boolean): void {
 }
 function put(sort: AddedSort): void {
   const { design } = job
-  if (design) job.edit(putOn(design, sort, props.panel, stores.all, props.edge))
+  if (design)
+    job.edit(
+      putOn(design, sort, props.panel, stores.all, {
+        edge: props.edge,
+        taken: takenOn(props.derived, props.panel.id),
+      }),
+    )
 }
 </script>
 
