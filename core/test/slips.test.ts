@@ -58,7 +58,7 @@ describe('every sentence, read for slips', () => {
   test.each(madeKinds)('of a %s with each of its choices', (id) => {
     const said = variantsOf(freshOf(id))
       .filter((_, i) => i % 3 === 0)
-      .flatMap((design: Design) => UNITS.flatMap((u) => saidBy(derive(design), u)))
+      .flatMap((design: Design, i) => saidBy(derive(design), UNITS[i % 2]!))
     expect([...new Set(slipsIn(said))]).toEqual([])
     expect(
       slipsIn(
