@@ -29,8 +29,10 @@ function run(step, aside) {
 const waiting = [...READING]
 let worst = 0
 const worker = async () => {
-  for (let step = waiting.shift(); step && worst === 0; step = waiting.shift())
-    worst = Math.max(worst, await run(step, true))
+  for (let step = waiting.shift(); step && worst === 0; step = waiting.shift()) {
+    const status = await run(step, true)
+    worst = Math.max(worst, status)
+  }
 }
 await Promise.all([worker(), worker()])
 if (worst !== 0) process.exit(worst)
