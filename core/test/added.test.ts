@@ -154,6 +154,16 @@ describe('what it is', () => {
     const front = derived.design.leathers.body!.thickness
     expect(row.thickest).toBeCloseTo(2 * thickness + front, 6)
   })
+  test('a riveted tab without a rivet is held by nothing, and that is told until it has one', () => {
+    const open = put(tote, 'tab', 'front', { inward: 60, 'params.held': 'riveted' })
+    expect(said(derive(open))).toContain('Nothing holds the tab with a ring.')
+    const riveted = put(open, 'rivet', 'front', { inward: 75, 'params.head': 'flesh' })
+    expect(said(derive(riveted))).not.toContain('Nothing holds the tab with a ring.')
+    // Which side its head is on stands wherever it is named.
+    const set = derive(riveted).fittings.find((f) => f.fitting.id === 'added-2')!
+    expect(set.fitting.name).toBe('rivet, head on the flesh side')
+    expect(set.fitting.through.map((t) => t.sheet)).toEqual(['front', 'added-1-under', 'added-1'])
+  })
   test('a rivet goes through all that lies there, with a washer cut from an offcut', () => {
     const riveted = put(put(tote, 'patch', 'front', { inward: 100 }), 'rivet', 'front', {
       inward: 115,

@@ -3,7 +3,7 @@ import { findingsOf, sayFinding } from '@drumlin/core/check'
 import { type Derived, derive, toBuy } from '@drumlin/core/derived'
 import type { Design } from '@drumlin/core/design'
 import { pieceDrawing } from '@drumlin/core/drawing'
-import { fieldsOf, kindOf } from '@drumlin/core/kinds'
+import { fieldsOf, kindOf, sentenceParts } from '@drumlin/core/kinds'
 import { explainLine } from '@drumlin/core/working'
 import { coverPages } from '../src/exchange/pdf/cover/index.js'
 import { everyDesign, madeKinds } from './support/all.js'
@@ -68,6 +68,20 @@ describe('every sentence, read for slips', () => {
         ]),
       ),
     ).toEqual([])
+  })
+  test.each(madeKinds)('of a %s as its sentences stand with every choice, phrases left out', (id) => {
+    const kind = kindOf(id)
+    const fields = fieldsOf(kind)
+    const sentences = [...kind.brief, ...Object.values(kind.sentences).flat()]
+    const said = [freshOf(id), ...variantsOf(freshOf(id))].flatMap(({ params }) =>
+      sentences.map((s) =>
+        sentenceParts(s, fields, params)
+          .map((part) => ('field' in part ? '9' : part.words))
+          .join(''),
+      ),
+    )
+    const odd = /[.,;:]\s*[.,;:]| {2}|\s[.,;:]|^\s*[.,;:]|\(\)/
+    expect([...new Set(said.filter((s) => odd.test(s)))]).toEqual([])
   })
   test('the labels of workings too', () => {
     for (const { design } of everyDesign())

@@ -29,12 +29,14 @@ describe('where a setting is found', () => {
       }
     },
   )
-  test('what no sentence says as the work stands is offered in the Brief, and said by its piece once it is there', () => {
-    const bare = derive(freshOf('tote', { handle: 'none' }))
-    const offered = besides(bare)
-    for (const field of offered) expect(placeOf(bare, field).name).toBe('brief')
-    const lining = fieldsInPlay(bare.kind, bare.design.params).find((f) => f.id === 'lining')!
-    expect(placeOf(bare, lining).name).toBe('brief')
+  test('what no sentence says as the work stands is offered in the Brief; a bag’s lining is asked there', () => {
+    const one = derive(freshOf('gusseted-case'))
+    const offered = besides(one)
+    expect(offered.map((f) => f.id)).toEqual(['feet', 'lap'])
+    for (const field of offered) expect(placeOf(one, field).name).toBe('brief')
+    const bag = derive(freshOf('tote'))
+    const lining = fieldsInPlay(bag.kind, bag.design.params).find((f) => f.id === 'lining')!
+    expect(placeOf(bag, lining).name).toBe('brief')
   })
 })
 

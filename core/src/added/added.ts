@@ -102,7 +102,6 @@ function laidDown(master: Master, asked: Asked, brought: Brought, put: Map<strin
     sizes: [...master.sizes, ...(brought.sizes ?? [])],
     fits: [...master.fits, ...(brought.fits ?? [])],
     concerns: [...(master.concerns ?? []), ...(brought.concerns ?? []), ...pastEdges(asked, pieces)],
-    carries: [...master.carries, ...(brought.carries ?? [])],
     fittings: [
       ...(master.fittings ?? []),
       ...(holding ? fittingsOf(holding, asked, copies, put, open, panels) : []),

@@ -5,7 +5,7 @@ import type { Asked, Holding } from './sort.js'
 
 /** The hardware a part brings, at each of its places in the laid-out work. */
 export function fittingsOf(
-  { through, half, head, first }: Holding,
+  { through, half, said, first }: Holding,
   { id, name, host, spots }: Asked,
   copies: readonly Copy[],
   put: PutOn,
@@ -27,7 +27,10 @@ export function fittingsOf(
     return [
       {
         id: copy.id,
-        name: main.length > 1 ? `${name.toLowerCase()} ${i + 1}` : name.toLowerCase(),
+        name: [
+          main.length > 1 ? `${name.toLowerCase()} ${i + 1}` : name.toLowerCase(),
+          ...(said ? [said] : []),
+        ].join(', '),
         role: id,
         sheet: copy.host,
         at: copy.spot.at,
@@ -36,7 +39,6 @@ export function fittingsOf(
         count: each,
         ...(through === 'none' ? { held: true } : {}),
         ...(half ? { half } : {}),
-        ...(head ? { head } : {}),
         ...(first ? { before: `${copy.id}-seam-1` } : {}),
       },
     ]

@@ -66,9 +66,9 @@ export function freshAdded(
     side: usual.side ?? 'grain',
     edge: along,
     inward: sort.takes === 'edge' ? 0 : freeInward(sort, panel, along, inward, taken),
-    aside: usual.aside ?? 0,
+    aside: 0,
     turned: 0,
-    both: usual.both === true ? 'mirrored' : 'once',
+    both: 'once',
     params: sort.settings.usual,
   }
 }

@@ -58,7 +58,8 @@ export interface Holding {
   /** Set through what lies there of the host, what was put on it, and all else where so wanted. */
   readonly through: 'host' | 'all' | 'none'
   readonly half?: 'upper' | 'lower'
-  readonly head?: 'grain' | 'flesh'
+  /** What has to be known of it to set it. */
+  readonly said?: string
   /** Set before the pieces of the part are sewn down. */
   readonly first?: boolean
 }
@@ -77,8 +78,6 @@ export interface Brought {
   readonly sizes?: readonly MasterSize[]
   readonly fits?: readonly Fit[]
   readonly concerns?: readonly Concern[]
-  /** What can be put in, in words. */
-  readonly carries?: readonly string[]
 }
 
 /** A leather of its own that a part is cut from; `suffix` tells it from another of the same part. */
@@ -106,8 +105,6 @@ export interface AddedSort<P = RawParams> {
   /** Where it is put if nobody said: mm in from the edge and aside of its middle. */
   readonly usual?: {
     readonly inward?: number
-    readonly aside?: number
-    readonly both?: boolean
     readonly side?: 'grain' | 'flesh'
   }
   readonly make: (asked: Asked<P>) => Brought

@@ -14,6 +14,7 @@ import { foldWithoutAllowance } from './foldWithoutAllowance.js'
 import { glueInMouth } from './glueInMouth.js'
 import { hangsLevel } from './hangsLevel.js'
 import { hardToTurn } from './hardToTurn.js'
+import { heldByNothing } from './heldByNothing.js'
 import { hardwareClose } from './hardwareClose.js'
 import { hardwareCovered } from './hardwareCovered.js'
 import { hardwareMeets } from './hardwareMeets.js'
@@ -76,6 +77,7 @@ const ALL = [
   hardwareClose,
   hardwareCovered,
   hardwareMeets,
+  heldByNothing,
   allowanceSmall,
   glueInMouth,
   strapTooLong,

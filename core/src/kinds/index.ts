@@ -64,6 +64,7 @@ export {
   startingLeathers,
 } from './kind.js'
 /** What pieces are built with, for parts that any kind can carry. */
+export { needed, present } from './parts/fits.js'
 export { foldedInTwo } from './parts/loop.js'
 export { edgeSeam, lineSeam } from './parts/seams.js'
 export { circleShape, plainPanel, rectangleShape, turnedFate } from './parts/shape.js'

@@ -26,8 +26,6 @@ export interface Fitting {
   readonly held?: boolean
   /** How many of it the place takes: a pair of rivets side by side is 2. */
   readonly count: number
-  /** Which side of its sheet the head is on, where that was decided. */
-  readonly head?: 'grain' | 'flesh'
   /** Which half of a snap, magnet or lock this is. */
   readonly half?: 'upper' | 'lower'
   /** A zip's length and its stops, mm. */

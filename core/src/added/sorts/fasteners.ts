@@ -29,7 +29,7 @@ const SETTINGS = settings(
 )
 
 /** Hardware that is set through a hole, with its washer of leather. */
-const fastener = (id: HardwareSort, name: string, about: string, both = false): AddedSort =>
+const fastener = (id: HardwareSort, name: string, about: string): AddedSort =>
   defineSort({
     id,
     name,
@@ -39,7 +39,7 @@ const fastener = (id: HardwareSort, name: string, about: string, both = false): 
     settings: SETTINGS,
     leathers: [],
     hardware: id,
-    usual: { inward: 10, both },
+    usual: { inward: 10 },
     says: ['It is set {reach}, its head {head}; {washer}[, {across} across].'],
     make: ({ id: own, name: called, p, host }) => {
       const side = p.head === 'grain' ? 'flesh' : 'grain'
@@ -64,7 +64,10 @@ const fastener = (id: HardwareSort, name: string, about: string, both = false): 
               },
             ]
           : [],
-        holding: { through: p.reach, head: p.head },
+        holding: {
+          through: p.reach,
+          ...(p.head === 'flesh' ? { said: 'head on the flesh side' } : {}),
+        },
       }
     },
   })
@@ -97,5 +100,5 @@ export const snap: AddedSort = defineSort({
   hardware: 'snap',
   usual: { inward: 15 },
   says: ['It is {half}, set {reach}.'],
-  make: ({ p }) => ({ holding: { through: p.reach, half: p.half, head: 'grain' } }),
+  make: ({ p }) => ({ holding: { through: p.reach, half: p.half } }),
 })

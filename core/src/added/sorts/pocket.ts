@@ -122,7 +122,6 @@ export const pocket: AddedSort = defineSort({
           ),
         },
       ],
-      carries: [`what goes into the ${name.toLowerCase()}`],
     }
   },
 })

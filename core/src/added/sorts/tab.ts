@@ -1,7 +1,7 @@
 import { BOOK_FOLD } from '../../formulas/index.js'
 import { moveThen, point } from '../../geometry/index.js'
 import { clipMoved } from '../../master/index.js'
-import { foldedInTwo, lineSeam, plainPanel, rectangleShape } from '../../kinds/index.js'
+import { foldedInTwo, lineSeam, needed, plainPanel, present, rectangleShape } from '../../kinds/index.js'
 import { choice, length, settings } from '../../settings/index.js'
 import { given } from '../../working/index.js'
 import { type Spot, lyingAt } from '../place.js'
@@ -114,14 +114,8 @@ export const tab: AddedSort = defineSort({
               at: point(p.wide / 2, p.end),
               why: 'it does not go through: take a wider ring, or a narrower tab',
               keys: [],
-              needs: reckon(
-                { key: `fit.${id}`, label: 'needs', formula: '{needs} wide', source: '§21' },
-                { needs: given('needs', p.wide) },
-              ),
-              has: reckon(
-                { key: `fit.${id}.has`, label: 'clear width', formula: '{size}', source: '§21' },
-                { size: given('clear width', ring.across) },
-              ),
+              needs: needed(reckon, `fit.${id}`, 'wide', p.wide, '§21'),
+              has: present(reckon, `fit.${id}.has`, 'clear width', given('clear width', ring.across), '§21'),
             },
           ]
         : [],

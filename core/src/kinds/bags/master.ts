@@ -3,7 +3,7 @@ import { moveBack, point, pointMoved } from '../../geometry/index.js'
 import type { Concern, Join, Master } from '../../master/index.js'
 import { type Reckon, type Reckoned, given } from '../../working/index.js'
 import type { Materials } from '../kind.js'
-import { type Bag, LEFT_OUT, bagOf, isBackRaw, isBoxed, isFan, isSetIn } from './bag.js'
+import { type Bag, LEFT_OUT, bagOf, isBoxed, isFan, isSetIn } from './bag.js'
 import { boardBase, feet, overlappingBase } from './parts/base.js'
 import { boxedBody } from './bodies/boxed.js'
 import { outerCompartment } from './parts/compartment.js'
@@ -40,7 +40,7 @@ function partsOf(bag: Bag): Part {
   const joins = seams.map((join) => ({
     ...join,
     closes: true,
-    ...(p.seam === 'turned' && !(isBackRaw(p) && join.id.startsWith('back-seam')) ? { hidden: true } : {}),
+    ...(p.seam === 'turned' && join.hidden !== false ? { hidden: true } : {}),
   }))
   const flap = sewn ? sewn.flap : body.flap
   const lined = linings(bag, body)

@@ -59,7 +59,7 @@ export const BAG_SENTENCES: Readonly<Record<string, readonly Sentence[]>> = {
   gusset: GUSSET,
   'gusset-side': GUSSET,
   'gusset-foot': GUSSET,
-  side: [...GUSSET, '[It opens to {pleatAngle} degrees at each fold][, pleats: {pleats}].'],
+  side: [...GUSSET, '[It opens to {pleatAngle} degrees at each fold.][ Pleats: {pleats}.]'],
   flap: [
     'Cut from {leather-body}: {flap}, {flapLength} down the front, corners {flapRadius}; shut by {closure}.',
   ],

@@ -95,7 +95,7 @@ export const sheath = defineKind({
   roles: ROLES,
   brief: [
     'It takes a tool {wide} wide at the mouth and {tipWide} at its tip, {thick} thick; {deep} of it goes in, with {roomRound} of room round it.',
-    'For the belt: {loop}[, {loopWide} wide][, {rise} above the mouth][, leaning {cant} degrees]. [The tool balances {balance} from its tip; the belt is {belt} wide][ and {beltThick} thick].',
+    'For the belt: {loop}[, {loopWide} wide][, {rise} above the mouth][, leaning {cant} degrees].[ The tool balances {balance} from its tip; the belt is {belt} wide][ and {beltThick} thick.]',
   ],
   sentences: {
     back: [

@@ -46,7 +46,7 @@ export function wrapBody(bag: Bag): Body {
     const sewn = front
       ? bag
       : { ...bag, margin: bag.back.margin, second: isBackRaw(p) ? undefined : bag.second }
-    return bodySeams(sewn, {
+    const seams = bodySeams(sewn, {
       id: `${id}-seam`,
       name: `seam of the ${id} and the gusset`,
       sheet: id,
@@ -58,6 +58,7 @@ export function wrapBody(bag: Bag): Body {
       twin: front ? 'back-seam' : 'front-seam',
       pairName: 'two gusset seams',
     })
+    return front || !isBackRaw(p) ? seams : seams.map((join) => ({ ...join, hidden: false }))
   })
   const [c, sn, half] = [Math.cos(strip.lean), Math.sin(strip.lean), s.deep.value / 2]
   const face = (sheet: 'front' | 'back', way: 1 | -1): Face => ({
