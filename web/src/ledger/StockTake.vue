@@ -59,12 +59,12 @@ function onward(): void {
     </p>
     <p class="count" role="status">{{ count }} {{ told(one.unit).word }}</p>
     <div class="keys">
-      <v-btn size="x-large" aria-label="One less" @click="by(-1)">−</v-btn>
-      <v-btn size="x-large" aria-label="One more" @click="by(1)">+</v-btn>
-      <v-btn size="x-large" aria-label="Ten less" @click="by(-10)">−10</v-btn>
-      <v-btn size="x-large" aria-label="Ten more" @click="by(10)">+10</v-btn>
+      <v-btn class="thumb" aria-label="One less" @click="by(-1)">−</v-btn>
+      <v-btn class="thumb" aria-label="One more" @click="by(1)">+</v-btn>
+      <v-btn class="thumb" aria-label="Ten less" @click="by(-10)">−10</v-btn>
+      <v-btn class="thumb" aria-label="Ten more" @click="by(10)">+10</v-btn>
     </div>
-    <v-btn size="x-large" variant="flat" block @click="counted">That is what there is</v-btn>
+    <v-btn class="thumb" variant="flat" @click="counted">That is what there is</v-btn>
     <p class="acts">
       <v-btn @click="onward">Not now</v-btn>
       <v-btn @click="emit('close')">Stop</v-btn>
@@ -92,6 +92,13 @@ h2 {
 }
 .take :deep(.v-btn) {
   justify-content: center;
+}
+/* As large as a thumb finds without looking. */
+.take :deep(.v-btn.thumb) {
+  width: 100%;
+  height: auto;
+  min-height: 64px;
+  font-size: 20px;
 }
 .acts {
   display: flex;
