@@ -33,6 +33,13 @@ describe('front turned, back with raw edges out', () => {
     expect(boxWidth(cut)).toBeCloseTo(wide + 2 * (4 + 1.5), 6)
   })
 
+  test('what lies over the back seam and is sewn inside can’t be reached: that is told', () => {
+    const over = mixed('flap-bag', { pocket: 'full', wide: 626, high: 60, pocketWide: 477, pocketHigh: 208 })
+    const stops = findingsOf(over).filter((f) => f.code === 'covered-before-sewn')
+    expect(stops.length).toBeGreaterThan(0)
+    expect(findingsOf(derived).filter((f) => f.code === 'covered-before-sewn')).toEqual([])
+  })
+
   test('the depth is that of half a turned and half a raw seam', () => {
     const deep = (params: Readonly<Record<string, unknown>>) =>
       sizeOf(derive(freshOf('flap-bag', { body: 'wrap', ...params })), 'bag.deep')

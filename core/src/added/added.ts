@@ -46,7 +46,7 @@ function askedOf(
   reckon: Reckon,
 ): Asked | undefined {
   const host = panels.find((p) => p.id === part.on)
-  const both = part.both === 'mirrored' && sortOf(part.sort).takes === 'spot'
+  const both = part.both === 'mirrored' && sortOf(part.sort).takes !== 'edge'
   const spots = host ? spotsOf(host, { ...part, both }) : []
   if (!host || spots.length === 0) return undefined
   const thickness = host.split ?? host.stock?.thickness ?? leathers[host.role]?.thickness ?? 1
@@ -78,9 +78,14 @@ function laidDown(master: Master, asked: Asked, brought: Brought, put: Map<strin
   const copies = copiesOf(id, master.layups, host.id, spots)
   const before = new Map(put)
   let layups: readonly Layup[] = master.layups
+  const caught = new Map<string, string>()
   for (const lying of pieces) {
+    const was = layups
     layups = layups.map((layup) => laidOn(layup, lying, copies, id, put))
-    for (const [sheet, on] of newSheets(master.layups, layups, copies)) put.set(sheet, on)
+    for (const [sheet, on] of newSheets(was, layups, copies)) {
+      put.set(sheet, on)
+      if (!lying.over) caught.set(sheet, on)
+    }
   }
   const own = newSheets(master.layups, layups, copies)
   const [open] = layups
@@ -88,10 +93,10 @@ function laidDown(master: Master, asked: Asked, brought: Brought, put: Map<strin
   const count = host.count * spots.length
   const panels = [
     ...on.map((p) => (p.id === host.id ? (brought.host?.(p) ?? p) : p)),
-    ...pieces.map(({ panel }) => ({ ...panel, count })),
+    ...pieces.map(({ panel }) => ({ ...panel, count, on: host.id })),
   ]
   const joins = master.joins.map((join) =>
-    alsoThrough(partedJoin(join, host.id, brought.parted, layups), own, layups, panels),
+    alsoThrough(partedJoin(join, host.id, brought.parted, layups), caught, layups, panels),
   )
   const { holding } = brought
   return {

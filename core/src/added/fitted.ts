@@ -5,7 +5,7 @@ import type { Asked, Holding } from './sort.js'
 
 /** The hardware a part brings, at each of its places in the laid-out work. */
 export function fittingsOf(
-  { through, half, said, first }: Holding,
+  { through, suffix = '', half, said, before, under, length }: Holding,
   { id, name, host, spots }: Asked,
   copies: readonly Copy[],
   put: PutOn,
@@ -22,7 +22,11 @@ export function fittingsOf(
     if (!base) return []
     const place = pointMoved(copy.spot.at, base.move)
     const there = sheets.filter(
-      (s) => (s === base || through === 'all' || isOn(put, s.id, copy.host)) && liesOn(s, place, panels),
+      (s) =>
+        s.panelId !== under &&
+        (s === base || !s.loose) &&
+        (s === base || through === 'all' || isOn(put, s.id, copy.host)) &&
+        liesOn(s, place, panels),
     )
     return [
       {
@@ -31,7 +35,7 @@ export function fittingsOf(
           main.length > 1 ? `${name.toLowerCase()} ${i + 1}` : name.toLowerCase(),
           ...(said ? [said] : []),
         ].join(', '),
-        role: id,
+        role: `${id}${suffix}`,
         sheet: copy.host,
         at: copy.spot.at,
         up: Math.atan2(-copy.spot.down.y, -copy.spot.down.x),
@@ -39,7 +43,8 @@ export function fittingsOf(
         count: each,
         ...(through === 'none' ? { held: true } : {}),
         ...(half ? { half } : {}),
-        ...(first ? { before: `${copy.id}-seam-1` } : {}),
+        ...(before !== undefined ? { before: `${copy.id}-seam${before}` } : {}),
+        ...(length ? { length } : {}),
       },
     ]
   })

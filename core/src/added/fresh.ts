@@ -15,7 +15,7 @@ const SMALL = 12
 function roomOf({ settings }: AddedSort): { readonly wide: number; readonly high: number } {
   const size = (...names: string[]): number =>
     Number(names.map((n) => settings.usual[n]).find((v) => typeof v === 'number') ?? SMALL)
-  return { wide: size('wide', 'length'), high: size('high', 'end') }
+  return { wide: size('wide', 'length', 'opening'), high: size('high', 'end', 'deep') }
 }
 
 /** As far in from the edge as is usual, or farther, where nothing that is there already lies under it. */
@@ -65,7 +65,7 @@ export function freshAdded(
     on: panel.id,
     side: usual.side ?? 'grain',
     edge: along,
-    inward: sort.takes === 'edge' ? 0 : freeInward(sort, panel, along, inward, taken),
+    inward: sort.takes !== 'spot' ? 0 : freeInward(sort, panel, along, inward, taken),
     aside: 0,
     turned: 0,
     both: 'once',

@@ -53,7 +53,7 @@ function liesUnder(
     layup.sheets.find((s) => s.id === course.sheet),
     layup.sheets.find((s) => s.id === id),
   ]
-  if (base?.type !== 'panel' || !sheet) return false
+  if (base?.type !== 'panel' || sheet?.type !== 'panel' || sheet.loose) return false
   const panel = panels.find((p) => p.id === base.panelId)
   const line =
     course.type === 'line'

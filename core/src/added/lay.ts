@@ -52,20 +52,29 @@ export function copiesOf(
   return found
 }
 
-/** The sheets of a piece on one sheet of its host, lowest first. */
-function sheetsOn(host: PanelSheet, { panel, side, lies }: Lying, copy: Copy, partId: string): PanelSheet[] {
-  const above = (side === 'grain') === host.grainUp
-  const sheets = lies(copy.spot).map(({ suffix, move, clips }): PanelSheet => ({
-    ...panelSheet(
-      `${panel.id.replace(partId, copy.id)}${suffix}`,
-      panel.name.toLowerCase(),
-      panel.id,
-      moveThen(move, host.move),
-      suffix === '' ? above : !above,
-      clips.map((c) => clipMoved(c, host.move)),
-    ),
-  }))
-  return above ? sheets : sheets.toReversed()
+/** The sheets of a piece on one side of one sheet of its host, lowest first. */
+function sheetsOn(
+  host: PanelSheet,
+  { panel, side, lies }: Lying,
+  copy: Copy,
+  partId: string,
+  beneath: boolean,
+): { readonly above: boolean; readonly sheets: readonly PanelSheet[] } {
+  const above = ((side === 'grain') === host.grainUp) !== beneath
+  const sheets = lies(copy.spot)
+    .filter((laid) => (laid.beneath ?? false) === beneath)
+    .map(({ suffix, move, clips, turned = false, loose }): PanelSheet => ({
+      ...panelSheet(
+        `${panel.id.replace(partId, copy.id)}${suffix}`,
+        panel.name.toLowerCase(),
+        panel.id,
+        moveThen(move, host.move),
+        above !== turned,
+        clips.map((c) => clipMoved(c, host.move)),
+      ),
+      ...(loose ? { loose } : {}),
+    }))
+  return { above, sheets: above ? sheets : sheets.toReversed() }
 }
 
 /** Which sheet another was put on; those a kind lays are on none. */
@@ -86,14 +95,15 @@ export function laidOn(
   put: PutOn,
 ): Layup {
   let sheets: readonly Sheet[] = layup.sheets
-  for (const copy of copies) {
-    const at = sheets.findIndex((s) => s.id === copy.host)
-    const host = sheets[at]
-    if (host?.type !== 'panel') continue
-    const above = (lying.side === 'grain') === host.grainUp
-    let to = above ? at + 1 : at
-    while (isOn(put, sheets[above ? to : to - 1]?.id, copy.host)) to += above ? 1 : -1
-    sheets = sheets.toSpliced(to, 0, ...sheetsOn(host, lying, copy, partId))
-  }
+  for (const copy of copies)
+    for (const beneath of [false, true]) {
+      const at = sheets.findIndex((s) => s.id === copy.host)
+      const host = sheets[at]
+      if (host?.type !== 'panel') continue
+      const { above, sheets: own } = sheetsOn(host, lying, copy, partId, beneath)
+      let to = above ? at + 1 : at
+      while (isOn(put, sheets[above ? to : to - 1]?.id, copy.host)) to += above ? 1 : -1
+      sheets = sheets.toSpliced(to, 0, ...own)
+    }
   return { ...layup, sheets }
 }

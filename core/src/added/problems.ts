@@ -26,9 +26,12 @@ export function addedProblems(
         path: [id, 'sort'],
         message: `a leather for the ${own.label} (role “${id}${own.suffix}”) is needed`,
       })),
-      ...(sort.hardware && !Object.hasOwn(hardware, id)
-        ? [{ path: [id, 'sort'], message: `hardware for the ${sort.name} (part “${id}”) is needed` }]
-        : []),
+      ...(sort.hardware ?? [])
+        .filter((own) => !Object.hasOwn(hardware, `${id}${own.suffix}`))
+        .map((own) => ({
+          path: [id, 'sort'],
+          message: `hardware for the ${sort.name} (role “${id}${own.suffix}”) is needed`,
+        })),
     ]
   })
 }

@@ -49,18 +49,15 @@ export function addedFields(id: string, part: Added, panel: Panel | undefined): 
     role: `${id}${l.suffix}`,
     ...(l.when ? { when: l.when } : {}),
   }))
-  const hardware: Field[] = sort.hardware
-    ? [
-        {
-          type: 'hardware',
-          id: 'hardware',
-          label: sort.name,
-          path: ['hardware', id],
-          role: id,
-          sort: sort.hardware,
-        },
-      ]
-    : []
+  const hardware = (sort.hardware ?? []).map((own): Field => ({
+    type: 'hardware',
+    id: `hardware${own.suffix}`,
+    label: sort.name,
+    path: ['hardware', `${id}${own.suffix}`],
+    role: `${id}${own.suffix}`,
+    sort: own.sort,
+    ...(own.when ? { when: own.when } : {}),
+  }))
   return [...place, ...own, ...leathers, ...hardware]
 }
 
@@ -68,6 +65,7 @@ export function addedFields(id: string, part: Added, panel: Panel | undefined): 
 export function addedPlaceSentence(part: Added): Sentence {
   const sort = sortOf(part.sort)
   if (sort.takes === 'edge') return `Along the {edge}${sort.sided ? ', {side}' : ''}.`
+  if (sort.takes === 'rim') return `At the {edge}, {aside} to the right of its middle, {both}.`
   const side = sort.sided ? ', {side}' : ''
   return `{inward} from the {edge}, {aside} to the right of its middle, turned by {turned} degrees, {both}${side}.`
 }
@@ -76,17 +74,22 @@ export function addedPlaceSentence(part: Added): Sentence {
 export function addedSentences(part: Added): readonly Sentence[] {
   const sort = sortOf(part.sort)
   const materials = [
-    ...(sort.leathers.length > 0 ? ['Of {leather}[, lined with {leather-lining}].'] : []),
-    ...(sort.hardware ? ['Hardware: {hardware}.'] : []),
+    ...(sort.leathers.some((l) => l.suffix === '') ? ['Of {leather}[, lined with {leather-lining}].'] : []),
+    ...(sort.leathers.some((l) => l.suffix === '-cover') ? ['[Its cover of {leather-cover}.]'] : []),
+    ...(sort.hardware ?? []).map((own) => `[Hardware: {hardware${own.suffix}}.]`),
   ]
   return [
     ...materials.map((m) =>
-      sort.leathers.length > 1 ? m : m.replace('[, lined with {leather-lining}]', ''),
+      sort.leathers.some((l) => l.suffix === '-lining')
+        ? m
+        : m.replace('[, lined with {leather-lining}]', ''),
     ),
     ...sort.says,
     addedPlaceSentence(part),
   ]
 }
+
+const OWN = { '-lining': 'Lining', '-cover': 'Cover' } as const
 
 /** Leathers a part is cut from, by role, and how they are called. */
 export const addedLeathers = (id: string, part: Added): readonly { role: string; label: string }[] =>
@@ -94,5 +97,5 @@ export const addedLeathers = (id: string, part: Added): readonly { role: string;
     .leathers.filter((l) => l.when?.(part.params) ?? true)
     .map((l) => ({
       role: `${id}${l.suffix}`,
-      label: l.suffix === '' ? part.name : `Lining of the ${part.name.toLowerCase()}`,
+      label: l.suffix === '' ? part.name : `${OWN[l.suffix]} of the ${part.name.toLowerCase()}`,
     }))

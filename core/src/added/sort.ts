@@ -2,7 +2,7 @@ import type { Move } from '../geometry/index.js'
 import type { Clip, Concern, Fit, Join, MasterSize, Panel, PanelMark } from '../master/index.js'
 import type { RawParams, Sentence, Settings } from '../settings/index.js'
 import type { Hardware, HardwareSort, Leather } from '../stores/index.js'
-import type { Reckon } from '../working/index.js'
+import type { Reckon, Reckoned } from '../working/index.js'
 import type { Spot } from './place.js'
 
 /** What a part that is put on a panel may know: the panel, where it is put, and what it is made of. */
@@ -39,6 +39,12 @@ export interface Laid {
   /** From the piece's coordinates to those of the host. */
   readonly move: Move
   readonly clips: readonly Clip[]
+  /** Its other side up: folded back, or on the other side of the host without being turned over itself. */
+  readonly turned?: boolean
+  /** Through a slot of the host: it lies on the host's other side. */
+  readonly beneath?: boolean
+  /** Hangs there free: not sewn in with what lies under it. */
+  readonly loose?: true
 }
 
 /** A piece that a part brings, where it lies on its host, and how it is held there. */
@@ -48,6 +54,10 @@ export interface Lying {
   /** Its sheets, those nearest to the host first. */
   readonly lies: (spot: Spot) => readonly Laid[]
   readonly joins: (names: Names) => readonly Join[]
+  /** It goes round its host, over the seams that are there: they don't go through it. */
+  readonly over?: boolean
+  /** What of it lies there has to lie on the host; without it only a piece that lies whole has to. */
+  readonly within?: boolean
 }
 
 /** A piece that lies flat and whole. */
@@ -57,11 +67,17 @@ export const flat = (move: Move): readonly Laid[] => [{ suffix: '', move, clips:
 export interface Holding {
   /** Set through what lies there of the host, what was put on it, and all else where so wanted. */
   readonly through: 'host' | 'all' | 'none'
+  /** Which of the part's hardware it is; nothing for the only one. */
+  readonly suffix?: string
   readonly half?: 'upper' | 'lower'
   /** What has to be known of it to set it. */
   readonly said?: string
-  /** Set before the pieces of the part are sewn down. */
-  readonly first?: boolean
+  /** Set before this seam of the part is sewn: what follows `added-1-seam` in its id. */
+  readonly before?: string
+  /** The part's own piece that covers it later: it is not set through that. */
+  readonly under?: string
+  /** Length of a zip, mm. */
+  readonly length?: Reckoned
 }
 
 /** All that a part brings to the work. */
@@ -82,8 +98,15 @@ export interface Brought {
 
 /** A leather of its own that a part is cut from; `suffix` tells it from another of the same part. */
 export interface OwnLeather<P> {
-  readonly suffix: '' | '-lining'
+  readonly suffix: '' | '-lining' | '-cover'
   readonly label: string
+  readonly when?: (params: P) => boolean
+}
+
+/** Hardware of its own that a part brings; `suffix` tells it from what it brings instead with other settings. */
+export interface OwnHardware<P> {
+  readonly suffix: string
+  readonly sort: HardwareSort
   readonly when?: (params: P) => boolean
 }
 
@@ -94,13 +117,13 @@ export interface AddedSort<P = RawParams> {
   readonly name: string
   /** What it is for, in a line. */
   readonly about: string
-  /** At a place of the panel, along one of its edges, or over the end that an edge makes. */
-  readonly takes: 'spot' | 'edge'
+  /** At a place of the panel, at a place of one of its edges, or all along one. */
+  readonly takes: 'spot' | 'rim' | 'edge'
   /** Whether it may be on either side of the panel. */
   readonly sided: boolean
   readonly settings: Settings<P>
   readonly leathers: readonly OwnLeather<P>[]
-  readonly hardware?: HardwareSort
+  readonly hardware?: readonly OwnHardware<P>[]
   readonly says: readonly Sentence[]
   /** Where it is put if nobody said: mm in from the edge and aside of its middle. */
   readonly usual?: {
@@ -113,13 +136,15 @@ export interface AddedSort<P = RawParams> {
 /** A sort with its own settings closed over: what is saved of it is read before it is made. */
 export function defineSort<P extends RawParams>(sort: AddedSort<P>): AddedSort {
   const { read } = sort.settings
+  const closed = <Own extends { readonly when?: (params: P) => boolean }>(own: Own) => {
+    const { when, ...rest } = own
+    return { ...rest, ...(when ? { when: (raw: RawParams) => when(read(raw)) } : {}) }
+  }
   return {
     ...sort,
     settings: sort.settings as unknown as Settings<RawParams>,
-    leathers: sort.leathers.map(({ when, ...own }) => ({
-      ...own,
-      ...(when ? { when: (raw: RawParams) => when(read(raw)) } : {}),
-    })),
+    leathers: sort.leathers.map(closed),
+    hardware: (sort.hardware ?? []).map(closed),
     make: (asked) => sort.make({ ...asked, p: read(asked.p) }),
   }
 }

@@ -1,21 +1,31 @@
 import type { AddedSort } from './sort.js'
 import { long, skive } from './sorts/edges.js'
 import { burr, lock, magnet, rivet, snap } from './sorts/fasteners.js'
+import { lash } from './sorts/lash.js'
+import { loop } from './sorts/loop.js'
 import { holes, slot } from './sorts/openings.js'
 import { overlay } from './sorts/overlay.js'
 import { patch } from './sorts/patch.js'
 import { pocket } from './sorts/pocket.js'
 import { reinforcement } from './sorts/reinforcement.js'
+import { sleeve } from './sorts/sleeve.js'
 import { stamp } from './sorts/stamp.js'
+import { strip } from './sorts/strip.js'
 import { tab } from './sorts/tab.js'
+import { zipPocket } from './sorts/zipPocket.js'
 
 /** Everything that can be put on a panel, in the order in which it is offered; a new sort is its file and its line here. */
 export const SORTS: readonly AddedSort[] = [
   pocket,
+  zipPocket,
   patch,
   overlay,
   reinforcement,
   tab,
+  loop,
+  strip,
+  sleeve,
+  lash,
   rivet,
   burr,
   snap,

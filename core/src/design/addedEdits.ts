@@ -49,7 +49,6 @@ export function putOn(
   const id = nextAddedId(design)
   const fresh = freshAdded(sort, panel, edge, taken)
   const part: Added = { ...fresh, name: freeName(design, fresh.name) }
-  const hardware = sort.hardware && hardwareFor(shelf, sort.hardware)
   return {
     name: `${sort.name} on the ${panel.name.toLowerCase()}`,
     changes: [
@@ -57,7 +56,10 @@ export function putOn(
         path: ['leathers', `${id}${own.suffix}`],
         value: leatherFor(design, panel.role),
       })),
-      ...(hardware ? [{ path: ['hardware', id], value: hardware }] : []),
+      ...(sort.hardware ?? []).map((own): Change => ({
+        path: ['hardware', `${id}${own.suffix}`],
+        value: hardwareFor(shelf, own.sort),
+      })),
       { path: ['added', id], value: part },
     ],
   }
@@ -81,7 +83,10 @@ export function takeOff(design: Design, id: string): Edit {
         path: ['leathers', `${one}${own.suffix}`],
         value: undefined,
       })),
-      ...(sortOf(part.sort).hardware ? [{ path: ['hardware', one], value: undefined }] : []),
+      ...(sortOf(part.sort).hardware ?? []).map((own) => ({
+        path: ['hardware', `${one}${own.suffix}`],
+        value: undefined,
+      })),
     ]),
   }
 }

@@ -114,7 +114,7 @@ const reach = ({ across, high }: Hardware): number => Math.max(across, high) / 2
 function coversOf(fitting: Fitting, open: LaidUp, place: Point): string[] {
   const own = new Set([fitting.sheet, ...fitting.through.map((t) => t.sheet)])
   return open.sheets
-    .filter((s) => s.part === 'whole' && s.sheet.type === 'panel' && !own.has(s.sheet.id))
+    .filter((s) => s.part === 'whole' && s.sheet.type === 'panel' && !s.sheet.loose && !own.has(s.sheet.id))
     .filter((s) => sheetThickness(s, place) > 0)
     .map((s) => s.sheet.name)
 }

@@ -22,6 +22,8 @@ export interface PanelSheet extends SheetPlace {
   readonly turnedOver?: string
   /** What is left of it once it was formed and trimmed, in its own coordinates, where it is cut bigger than that. */
   readonly formed?: Path
+  /** Hangs there free, held elsewhere: nothing is sewn or set through it with what lies under it, and it covers nothing for good. */
+  readonly loose?: true
 }
 
 /** Something carried (a card, a note) lying in the work; drawn and measured only when it is put in. */
@@ -114,6 +116,10 @@ export interface Join {
   readonly decor?: boolean
   /** Nothing meets its ends: it stops where the iron's last whole step falls, what is left over shared between them. */
   readonly free?: boolean
+  /** Sheets that are folded out of the way while it is sewn. */
+  readonly away?: readonly string[]
+  /** Sheets that what it holds goes round, without a hole in them: their own seams come first. */
+  readonly round?: readonly string[]
   /** Its stitches end up inside, where nobody sees them. */
   readonly hidden?: boolean
   /** It makes a room of the body: hands and tools reach the inside only through the mouth once it is sewn. */

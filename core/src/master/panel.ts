@@ -219,6 +219,8 @@ export interface Panel {
   readonly block?: number
   /** The panel it follows, where it is a layer behind one, and as what. */
   readonly behind?: { readonly panelId: string; readonly sort: LayerSort }
+  /** The panel it was put on: it is held to that one, whichever is larger. */
+  readonly on?: string
   /** Thickness of what its turned edges are turned over, mm. */
   readonly core?: number
   /** Which way it is pulled when the thing is used, radians: a strap along its length. */

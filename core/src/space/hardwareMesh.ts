@@ -2,7 +2,7 @@ import { type Point3, point3, point3Along, point3Cross, point3Unit } from '../ge
 import type { PictureHardware } from './picture.js'
 
 /** Rings, buckles and loops are wire round a clear width; the rest are caps and plates. */
-const WIRES: ReadonlySet<PictureHardware['sort']> = new Set(['ring', 'buckle', 'loop'])
+const WIRES: ReadonlySet<PictureHardware['sort']> = new Set(['ring', 'buckle', 'hook', 'loop'])
 /** A cap or plate stands out of the leather by so much, wire is no thinner than so much, mm. */
 const [CAP, THINNEST] = [2.5, 1.5] as const
 const AROUND = 20

@@ -75,6 +75,11 @@ export function factsOf(derived: Derived, unit: LengthUnit): Facts {
   }
   const closing = runs.filter((r) => r.join.closes)
   const body = new Set(closing.flatMap((r) => panelsOf(r.join)))
+  const on = new Map(edges.map((w) => [w.panel.id, w.panel.on]))
+  const isPutOn = (id: string, host: string): boolean => {
+    const under = on.get(id)
+    return under !== undefined && (under === host || isPutOn(under, host))
+  }
   const areas = new Map(edges.map((w) => [w.panel.id, areaOf(w.panel)]))
   const many = edges.filter((w) => w.panel.role !== 'guide').length > 1
   const fitted = new Set(
@@ -98,7 +103,9 @@ export function factsOf(derived: Derived, unit: LengthUnit): Facts {
       // What is put on a piece is finished before that, however large; the piece itself is not.
       const puts = (r: Run): string | undefined => r.join.puts && panelOfSheet(r.join.puts)
       const mounting = held.filter((r) => (puts(r) ?? panel.id) === panel.id)
-      const others = mounting.flatMap((r) => panelsOf(r.join)).filter((id) => id !== panel.id)
+      const others = mounting
+        .flatMap((r) => panelsOf(r.join))
+        .filter((id) => id !== panel.id && !isPutOn(id, panel.id))
       const largest = Math.max(0, ...others.map((id) => areas.get(id) ?? 0))
       return {
         panel,

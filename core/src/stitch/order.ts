@@ -16,7 +16,14 @@ const FEW = 2
 /** Sheets of leather, not sewn by the run, that lie over its holes on either side. */
 function coversOf(run: Run, work: LaidUp): readonly { id: string; name: string }[] {
   return work.sheets
-    .filter((s) => s.part === 'whole' && s.sheet.type === 'panel' && !run.join.through.includes(s.sheet.id))
+    .filter(
+      ({ part, sheet }) =>
+        part === 'whole' &&
+        sheet.type === 'panel' &&
+        !sheet.loose &&
+        !run.join.through.includes(sheet.id) &&
+        !run.join.away?.includes(sheet.id),
+    )
     .filter((s) => {
       let over = 0
       for (const hole of run.holes) {
@@ -40,7 +47,7 @@ export function coverings(runs: readonly Run[], works: readonly LaidUp[]): Cover
         (r) =>
           r !== run &&
           r.join.through.includes(cover.id) &&
-          r.join.through.some((id) => run.join.through.includes(id)),
+          [...r.join.through, ...(r.join.round ?? [])].some((id) => run.join.through.includes(id)),
       )
       return holding.length > 0 ? [{ ...cover, before: holding.map((r) => r.join.id) }] : []
     })
@@ -72,9 +79,27 @@ function inCircle(start: Covered, among: readonly Covered[]): boolean {
   return false
 }
 
+/**
+ * Where a body is turned between its seams, those inside come before those outside, and what is sewn onto it before either:
+ * with them what would otherwise seem to have an order can have none.
+ */
+function withTurning(all: readonly Covered[]): readonly Covered[] {
+  const closing = all.filter(({ run }) => run.join.closes)
+  const ids = (hidden: boolean): string[] =>
+    closing.flatMap(({ run }) => ((run.join.hidden ?? false) === hidden ? [run.join.id] : []))
+  const [inside, outside] = [ids(true), ids(false)]
+  if (inside.length === 0 || outside.length === 0) return all
+  const body = new Set(closing.flatMap(({ run }) => run.join.through))
+  return all.map((one): Covered => {
+    const { id, closes, through } = one.run.join
+    const later = inside.includes(id) ? outside : closes || !through.some((s) => body.has(s)) ? [] : inside
+    return later.length === 0 ? one : { ...one, before: [...new Set([...one.before, ...later])] }
+  })
+}
+
 /** Each run in the order they stand, but first whatever it would cover. */
 export function sewingOrder(runs: readonly Run[], works: readonly LaidUp[]): SewingOrder {
-  const all = coverings(runs, works)
+  const all = withTurning(coverings(runs, works))
   const stuck = all.filter((c) => inCircle(c, all))
   const ready = all.filter((c) => !stuck.includes(c))
   const order: Covered[] = []

@@ -9,6 +9,7 @@ export const HARDWARE_SORTS = [
   'snap',
   'ring',
   'buckle',
+  'hook',
   'lock',
   'loop',
   'magnet',
@@ -25,9 +26,9 @@ export const hardwareSchema = z.strictObject({
   id,
   name,
   sort: z.enum(HARDWARE_SORTS),
-  /** Across its cap or face; the clear width of a ring, loop or buckle; the tape of a zip. */
+  /** Across its cap or face; the clear width of a ring, hook, loop or buckle; the tape of a zip. */
   across: mm(2, 120),
-  /** The other way, for what isn’t round; 0 where it is. */
+  /** The other way, for what isn’t round, 0 where it is; of a hook, from the eye’s bar to where it bears. */
   high: mm(0, 120),
   /** Thickness of its wire or bar; of a shank, its diameter. */
   bar: mm(0, 12),
@@ -104,7 +105,10 @@ export const STARTER_HARDWARE: readonly Hardware[] = [
   }),
   ware({ id: 'ring-25', name: 'D-ring, 25 mm', sort: 'ring', across: 25, high: 20, bar: 4 }),
   ware({ id: 'ring-35', name: 'D-ring, 35 mm', sort: 'ring', across: 35, high: 27, bar: 4 }),
+  ware({ id: 'hook-25', name: 'swivel hook, 25 mm', sort: 'hook', across: 25, high: 45, bar: 4 }),
+  ware({ id: 'hook-35', name: 'swivel hook, 35 mm', sort: 'hook', across: 35, high: 52, bar: 4.5 }),
   ware({ id: 'buckle-35', name: 'roller buckle, 35 mm', sort: 'buckle', across: 35, high: 30, bar: 4 }),
+  ware({ id: 'bar-20', name: 'centre-bar buckle, 20 mm', sort: 'buckle', across: 20, high: 30, bar: 3 }),
   ware({
     id: 'lock-turn',
     name: 'turning lock, 34 × 22 mm',

@@ -56,7 +56,7 @@ export interface RoundScene {
 }
 
 /** What belongs to straps and is left out with them. */
-const HELD: ReadonlySet<string> = new Set(['ring', 'buckle', 'loop'])
+const HELD: ReadonlySet<string> = new Set(['ring', 'buckle', 'hook', 'loop'])
 
 /** Light from all round, and two lamps: from where, and how strong. */
 const AROUND = 1.7
@@ -105,7 +105,7 @@ function leather(picture: Picture['sheets'][number], look: Look): Group {
 function hardware(one: Picture['hardware'][number], metal: string): Mesh {
   const { sort, across, high, bar } = one
   const wire = Math.max(1.5, bar)
-  const open = sort === 'ring' || sort === 'buckle' || sort === 'loop'
+  const open = HELD.has(sort)
   const geometry = open
     ? new TorusGeometry((across + wire) / 2, wire / 2, 10, 28)
     : high > 0

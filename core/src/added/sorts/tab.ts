@@ -8,10 +8,26 @@ import { type Spot, lyingAt } from '../place.js'
 import { type AddedSort, type Laid, defineSort } from '../sort.js'
 import { FINISH, cutEdge } from './common.js'
 
+/** What a tab can be folded round, each with hardware of its own. */
+const HANGS = [
+  { suffix: '', sort: 'ring', when: (p: { readonly holds: string }) => p.holds === 'ring' },
+  { suffix: '-hook', sort: 'hook', when: (p: { readonly holds: string }) => p.holds === 'hook' },
+  { suffix: '-buckle', sort: 'buckle', when: (p: { readonly holds: string }) => p.holds === 'buckle' },
+] as const
+
 const SETTINGS = settings(
   {
     wide: length('width of the tab', 6, 80, 20),
     end: length('length of its ends', 10, 120, 28),
+    holds: choice('what it holds', 'ring', [
+      ['ring', 'a ring', 'a strap or a hook goes into it'],
+      ['hook', 'a swivel hook', 'it lets go of what it holds'],
+      ['buckle', 'a buckle', 'a strap is pulled through it'],
+    ]),
+    tongue: choice('slot for a tongue', 'slot', [
+      ['slot', 'with a slot for its tongue', 'a buckle with a tongue'],
+      ['none', 'without a slot', 'a buckle whose bar lies in the middle'],
+    ]),
     held: choice('how its ends are held', 'sewn', [
       ['sewn', 'sewn in two rows along the pull', 'none across it, where it would tear'],
       ['riveted', 'riveted', 'put the rivets on it where you want them'],
@@ -19,8 +35,11 @@ const SETTINGS = settings(
     margin: length('rows from its edges', 1, 12, 3),
     finish: FINISH,
   },
-  { inPlay: { margin: (p) => p.held === 'sewn' } },
+  { inPlay: { margin: (p) => p.held === 'sewn', tongue: (p) => p.holds === 'buckle' } },
 )
+
+/** The slot for a tongue reaches so far past the fold on either side, mm. */
+const TONGUE = 8
 
 /** Its two leaves, the fold at the place. Lengths mm. */
 const folded = (spot: Spot, wide: number, end: number, length: number, side: 'grain' | 'flesh'): Laid[] => {
@@ -29,35 +48,37 @@ const folded = (spot: Spot, wide: number, end: number, length: number, side: 'gr
     suffix,
     move: moveThen(move, there),
     clips: clips.map((c) => clipMoved(c, there)),
+    turned: suffix === '-under',
   }))
 }
 
 /** A tab folded round a ring, both ends on the same piece. */
 export const tab: AddedSort = defineSort({
   id: 'tab',
-  name: 'tab with a ring',
-  about: 'a strip folded round a ring, its ends sewn or riveted down',
+  name: 'tab',
+  about: 'a strip folded round a ring, a hook or a buckle, its ends sewn or riveted down',
   takes: 'spot',
   sided: true,
   settings: SETTINGS,
   leathers: [{ suffix: '', label: 'tab' }],
-  hardware: 'ring',
+  hardware: HANGS,
   usual: { inward: 10 },
   says: [
-    'It is {wide} wide, its ends {end} long; they are {held}[, {margin} from its edges]; its edges are {finish}.',
+    'It holds {holds}[, {tongue}]. It is {wide} wide, its ends {end} long; they are {held}[, {margin} from its edges]; its edges are {finish}.',
   ],
   make: ({ id, name, p, side, reckon, leathers, hardware }) => {
-    const [leather, ring] = [leathers[id], hardware[id]]
+    const leather = leathers[id]
+    const ring = hardware[p.holds === 'ring' ? id : `${id}-${p.holds}`]
     const size = reckon(
       {
         key: `${id}.length`,
-        label: 'tab round its ring, both ends',
+        label: 'tab round what it holds, both ends',
         formula: `2 × {end} + ${BOOK_FOLD}`,
         source: '§10',
       },
       {
         end: given('end', p.end),
-        gap: given('ring', ring?.bar ?? 0, 'thickness'),
+        gap: given('what it holds', ring?.bar ?? 0, 'thickness'),
         k: given('neutral-axis factor', leather?.neutral ?? 0.5, 'share'),
         thickness: given('leather', leather?.thickness ?? 0, 'thickness'),
       },
@@ -70,13 +91,27 @@ export const tab: AddedSort = defineSort({
       folds: [
         {
           id: 'ring',
-          name: 'fold round the ring',
+          name: 'fold',
           from: point(0, size.value / 2),
           to: point(p.wide, size.value / 2),
           width: Math.max(0, size.value - 2 * p.end),
           rises: 'mountain',
         },
       ],
+      ...(p.holds === 'buckle' && p.tongue === 'slot'
+        ? {
+            marks: [
+              {
+                type: 'slot' as const,
+                id: 'tongue',
+                at: point(p.wide / 2, size.value / 2),
+                angle: Math.PI / 2,
+                length: Math.max(0, size.value - 2 * p.end) + 2 * TONGUE,
+                punch: Math.min(p.wide / 3, (ring?.bar ?? 3) + 1),
+              },
+            ],
+          }
+        : {}),
       ...rectangleShape(p.wide, size.value, {}, () => cutEdge(p.finish)),
     })
     const inset = Math.min(p.margin, p.wide / 4)
@@ -102,7 +137,7 @@ export const tab: AddedSort = defineSort({
                 ),
         },
       ],
-      holding: { through: 'none', first: true },
+      holding: { through: 'none', suffix: p.holds === 'ring' ? '' : `-${p.holds}`, before: '-1' },
       sizes: [{ panelId: id, size }],
       fits: ring
         ? [
@@ -112,7 +147,7 @@ export const tab: AddedSort = defineSort({
               what: `the ${name.toLowerCase()} through the ${ring.name}`,
               panelId: id,
               at: point(p.wide / 2, p.end),
-              why: 'it does not go through: take a wider ring, or a narrower tab',
+              why: 'it does not go through: take a wider one, or a narrower tab',
               keys: [],
               needs: needed(reckon, `fit.${id}`, 'wide', p.wide, '§21'),
               has: present(reckon, `fit.${id}.has`, 'clear width', given('clear width', ring.across), '§21'),

@@ -107,6 +107,30 @@ function runsOf(cells: Uint8Array, columns: number, rows: number): [number, numb
   })
 }
 
+/** Of each corner between cells, how many cells of the mask lie above and to the left of it. */
+const counts = new WeakMap<Mask, Int32Array>()
+function countsOf(mask: Mask): Int32Array {
+  const known = counts.get(mask)
+  if (known) return known
+  const wide = mask.columns + 1
+  const made = new Int32Array(wide * (mask.rows + 1))
+  mask.runs.forEach((runs, r) => {
+    const row = made.subarray((r + 1) * wide, (r + 2) * wide)
+    for (const [from, to] of runs) row.fill(1, from + 1, to + 2)
+    for (let c = 1; c < wide; c += 1) row[c]! += row[c - 1]!
+    for (let c = 1; c < wide; c += 1) row[c]! += made[r * wide + c]!
+  })
+  counts.set(mask, made)
+  return made
+}
+
+/** Whether any cell of a mask lies in a part of it, `right` and `foot` not included. */
+export function anyIn(mask: Mask, left: number, top: number, right: number, foot: number): boolean {
+  const [sums, wide] = [countsOf(mask), mask.columns + 1]
+  const [above, below] = [top * wide, foot * wide]
+  return sums[below + right]! - sums[above + right]! - sums[below + left]! + sums[above + left]! > 0
+}
+
 /** A sheet of cells, taken or free. */
 export class Grid {
   private readonly taken: Uint8Array

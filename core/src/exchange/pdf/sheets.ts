@@ -14,6 +14,7 @@ import {
 import { CELL, Grid, type Mask, maskOf } from './grid.js'
 import { OVERLAP, type Tile } from './paper.js'
 import type { PrintItem } from './printed.js'
+import { cellsOf, eachPage, pagesTouched } from './touched.js'
 
 export interface Placed {
   readonly item: PrintItem
@@ -61,26 +62,21 @@ const spanOf = (pages: number, tile: number): number => tile + (pages - 1) * (ti
 /** Both ways up a piece can lie. */
 const TURNS: readonly Move[] = [STAY, QUARTER_TURN]
 
-/** Pages of a sheet on which something of a piece lies: parted in the middle of what neighbours share. */
-function pagesTouched(
-  { mask, column, row }: Laid,
-  tile: Tile,
-  sheet: { columns: number; rows: number },
-): Set<string> {
-  const touched = new Set<string>()
-  const pageAt = (cell: number, length: number, last: number): number =>
-    Math.min(last - 1, Math.max(0, Math.floor((cell * CELL - OVERLAP / 2) / (length - OVERLAP))))
-  mask.runs.forEach((runs, r) => {
-    const y = pageAt(row + r + 0.5, tile.height, sheet.rows)
-    for (const [from, to] of runs) {
-      const [a, b] = [
-        pageAt(column + from + 0.5, tile.width, sheet.columns),
-        pageAt(column + to + 0.5, tile.width, sheet.columns),
-      ]
-      for (let x = a; x <= b; x += 1) touched.add(`${x} ${y}`)
-    }
-  })
-  return touched
+const printedOf = (sheet: Sheet, tile: Tile): Set<number> =>
+  new Set(sheet.laid.flatMap((l) => [...pagesTouched(l, tile, sheet)]))
+
+/** How many pages a piece at a place of a sheet adds to those that are printed anyway, counted no further than `enough`. */
+function morePages(sheet: Sheet, tile: Tile): (laid: Omit<Laid, 'item'>, enough: number) => number {
+  const printed = printedOf(sheet, tile)
+  const cells = cellsOf(sheet, tile)
+  return (laid, enough) => {
+    let more = 0
+    eachPage(laid, cells, (page) => {
+      if (!printed.has(page)) more += 1
+      return more < enough
+    })
+    return more
+  }
 }
 
 /** Shifts of a piece across its pages that are tried, shares of what is free. */
@@ -152,16 +148,16 @@ const moveOf = ({ mask, column, row }: Laid): Move => moveThen(mask.home, shift(
 
 /** A piece larger than a page into the gaps of a sheet that is joined anyway, where that prints fewer pages more. */
 function besideLarge(sheet: Sheet, item: PrintItem, alone: number, tile: Tile): boolean {
-  const printed = new Set(sheet.laid.flatMap((l) => [...pagesTouched(l, tile, sheet)]))
+  const pages = morePages(sheet, tile)
   let best: { laid: Laid; more: number } | undefined
   for (const turn of TURNS) {
     const mask = maskOf(item, turn)
     for (let row = 0; row + mask.rows <= sheet.grid.rows - 1 && best?.more !== 0; row += 2)
       for (let column = 0; column + mask.columns <= sheet.grid.columns - 1; column += 2) {
-        if (!sheet.grid.fits(mask, column, row)) continue
+        const enough = best?.more ?? alone
         const laid = { item, mask, column, row }
-        const more = [...pagesTouched(laid, tile, sheet)].filter((p) => !printed.has(p)).length
-        if (more < (best?.more ?? alone)) best = { laid, more }
+        const more = pages(laid, enough)
+        if (more < enough && sheet.grid.fits(mask, column, row)) best = { laid, more }
       }
   }
   if (!best) return false
@@ -208,10 +204,10 @@ function placeOnPage(
 
 /** Into a gap of a sheet whose page is printed anyway; false where there is none. */
 function intoSheet(sheet: Sheet, item: PrintItem, masks: readonly Mask[], tile: Tile): boolean {
-  const printed = new Set(sheet.laid.flatMap((l) => [...pagesTouched(l, tile, sheet)]))
+  const printed = printedOf(sheet, tile)
   for (let y = 0; y < sheet.rows; y += 1)
     for (let x = 0; x < sheet.columns; x += 1) {
-      if (sheet.laid.length > 0 && !printed.has(`${x} ${y}`)) continue
+      if (sheet.laid.length > 0 && !printed.has(y * sheet.columns + x)) continue
       for (const mask of masks) {
         const place = placeOnPage(sheet, mask, tile, x, y)
         if (!place) continue
@@ -256,7 +252,7 @@ function finished({ columns, rows, laid }: Sheet, tile: Tile): PrintSheet {
   const pages: SheetPage[] = []
   for (let row = 0; row < rows; row += 1)
     for (let column = 0; column < columns; column += 1) {
-      const items = touched.filter((t) => t.pages.has(`${column} ${row}`)).map((t) => t.item)
+      const items = touched.filter((t) => t.pages.has(row * columns + column)).map((t) => t.item)
       if (items.length > 0) pages.push({ column, row, items })
     }
   return {

@@ -15,6 +15,8 @@ interface SeamBase {
   readonly free?: boolean
   readonly onward?: string
   readonly beside?: string
+  readonly away?: readonly string[]
+  readonly round?: readonly string[]
 }
 
 const common = ({
@@ -29,6 +31,8 @@ const common = ({
   free,
   onward,
   beside,
+  away,
+  round,
 }: SeamBase) => ({
   id,
   name,
@@ -41,6 +45,8 @@ const common = ({
   ...(free ? { free } : {}),
   ...(onward ? { onward } : {}),
   ...(beside ? { beside } : {}),
+  ...(away ? { away } : {}),
+  ...(round ? { round } : {}),
 })
 
 /** A run along a line drawn through points on a sheet, in the sheet's own coordinates. */

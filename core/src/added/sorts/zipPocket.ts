@@ -1,0 +1,205 @@
+import { flipAboutLevel, moveThen, point } from '../../geometry/index.js'
+import { clipAt, clipMoved } from '../../master/index.js'
+import { lineSeam, needed, plainPanel, present, rectangleShape } from '../../kinds/index.js'
+import { length, settings } from '../../settings/index.js'
+import { given } from '../../working/index.js'
+import { below, lyingAt } from '../place.js'
+import { type AddedSort, defineSort } from '../sort.js'
+import { cutEdge } from './common.js'
+
+const SETTINGS = settings({
+  opening: length('length of the opening', 40, 500, 140, { step: 1 }),
+  window: length('width of the opening', 6, 30, 12),
+  deep: length('depth of the pocket below the opening', 30, 400, 100, { step: 1 }),
+  beside: length('pocket wider than the opening on either side', 12, 60, 18),
+  frame: length('seam from the opening', 1.5, 12, 3),
+  margin: length('side seams of the pocket from its edge', 2, 12, 5),
+})
+
+/** The pocket stands so far above the seam over the opening, mm. */
+const ABOVE = 8
+
+/** A zip in an opening, a folded pocket hanging behind it. */
+export const zipPocket: AddedSort = defineSort({
+  id: 'zip-pocket',
+  name: 'zipped pocket',
+  about: 'a zip in an opening of the piece, a folded pocket hanging behind it',
+  takes: 'spot',
+  sided: false,
+  settings: SETTINGS,
+  leathers: [{ suffix: '', label: 'pocket' }],
+  hardware: [{ suffix: '', sort: 'zip' }],
+  usual: { inward: 60 },
+  says: [
+    'The opening is {opening} long and {window} wide, sewn {frame} from it through zip and pocket.',
+    'The pocket hangs {deep} below it and is {beside} wider on either side; its sides are sewn {margin} in.',
+  ],
+  make: ({ id, name, p, reckon, leathers, hardware }) => {
+    const zip = hardware[id]
+    const leather = leathers[id]
+    const wide = reckon(
+      {
+        key: `${id}.wide`,
+        label: 'width of the pocket',
+        formula: '{opening} + 2 × {beside} on either side',
+        source: '§9',
+      },
+      { opening: given('opening', p.opening), beside: given('beside', p.beside) },
+    )
+    const top = p.window / 2 + p.frame + ABOVE
+    const leaf = reckon(
+      {
+        key: `${id}.leaf`,
+        label: 'from the pocket’s top to its fold',
+        formula: '{window} / 2 + {frame} to the seam + {above} above it + {deep} below the opening',
+        source: '§9',
+      },
+      {
+        window: given('opening, wide', p.window),
+        frame: given('seam', p.frame),
+        above: given('above', ABOVE),
+        deep: given('deep', p.deep),
+      },
+    )
+    const long = reckon(
+      {
+        key: `${id}.length`,
+        label: 'pocket in one piece, folded at its foot',
+        formula: '2 × {leaf} + π × {k} × {t} round the fold',
+        source: '§3',
+      },
+      {
+        leaf,
+        k: given('neutral-axis factor', leather?.neutral ?? 0.5, 'share'),
+        t: given('leather', leather?.thickness ?? 0, 'thickness'),
+      },
+    )
+    const ends = reckon(
+      {
+        key: `${id}.zip`,
+        label: 'zip from stop to stop',
+        formula: '{opening} − 2 × {ends} at the ends',
+        source: '§20',
+      },
+      { opening: given('opening', p.opening), ends: given('ends', 3) },
+    )
+    const [w, half, total] = [wide.value, leaf.value, long.value]
+    const panel = plainPanel({
+      id,
+      name: `Pocket of the ${name.toLowerCase()}`,
+      role: id,
+      folds: [
+        {
+          id: 'foot',
+          name: 'fold at the foot',
+          from: point(0, total / 2),
+          to: point(w, total / 2),
+          width: total - 2 * half,
+          rises: 'valley',
+        },
+      ],
+      ...rectangleShape(w, total, {}, () => cutEdge('left')),
+    })
+    // The leaf next to the host, and the other folded up behind it.
+    const frame = [
+      point((w - p.opening) / 2 - p.frame, top - p.window / 2 - p.frame),
+      point((w + p.opening) / 2 + p.frame, top - p.window / 2 - p.frame),
+      point((w + p.opening) / 2 + p.frame, top + p.window / 2 + p.frame),
+      point((w - p.opening) / 2 - p.frame, top + p.window / 2 + p.frame),
+    ]
+    return {
+      pieces: [
+        {
+          panel,
+          side: 'flesh',
+          within: true,
+          lies: (spot) => {
+            const there = lyingAt(below(spot, -top), w / 2, 'flesh')
+            const clips = [clipMoved(clipAt(point(0, half), point(0, -1)), there)]
+            return [
+              { suffix: '', move: there, clips },
+              {
+                suffix: '-back',
+                move: moveThen(flipAboutLevel(total / 2), there),
+                clips,
+                turned: true,
+              },
+            ]
+          },
+          joins: ({ own, host, id: seam, name: called, behind }) => [
+            lineSeam({
+              id: seam,
+              name: `frame of the ${called}`,
+              sheet: own,
+              points: [...frame, frame[0]!],
+              through: [own, host, ...behind],
+              back: [2, 1],
+            }),
+            ...[p.margin, w - p.margin].map((x, i) =>
+              lineSeam({
+                id: `${seam}-side-${i + 1}`,
+                name: `${i === 0 ? 'left' : 'right'} side of the ${called}`,
+                sheet: own,
+                points: [point(x, 3), point(x, half - 2)],
+                through: [own, `${own}-back`],
+                away: [host, ...behind],
+                back: [1, 2],
+                free: true,
+              }),
+            ),
+          ],
+        },
+      ],
+      holding: { through: 'none', before: '', length: ends },
+      marks: ({ at, right }, mark) => [
+        {
+          type: 'slot',
+          id: mark,
+          at,
+          angle: Math.atan2(right.y, right.x),
+          length: p.opening,
+          punch: p.window,
+        },
+      ],
+      sizes: [wide, leaf, long, ends].map((size) => ({ panelId: id, size })),
+      fits: zip
+        ? [
+            {
+              id: `tape-${id}`,
+              rank: 'stop',
+              what: `the seam of the ${name.toLowerCase()} on the tape of the ${zip.name}`,
+              panelId: id,
+              at: point(w / 2, top),
+              why: 'the needle misses the tape: a narrower opening, a seam nearer to it, or a wider zip',
+              keys: [],
+              needs: reckon(
+                {
+                  key: `fit.${id}.tape`,
+                  label: 'needs',
+                  formula: '{window} opening + 2 × ({frame} to the seam + {hold} of tape beyond it)',
+                  source: '§20',
+                },
+                {
+                  window: given('opening, wide', p.window),
+                  frame: given('seam', p.frame),
+                  hold: given('tape', 2),
+                },
+              ),
+              has: present(reckon, `fit.${id}.tape.has`, 'tape', given('tape', zip.across), '§20'),
+            },
+            {
+              id: `teeth-${id}`,
+              rank: 'look',
+              what: `the teeth of the ${zip.name} in the opening`,
+              panelId: id,
+              at: point(w / 2, top),
+              why: 'the slider rubs on the leather: a wider opening',
+              keys: [],
+              needs: needed(reckon, `fit.${id}.teeth`, 'teeth and a slider’s room', zip.bar + 4, '§20'),
+              has: present(reckon, `fit.${id}.teeth.has`, 'opening', given('opening, wide', p.window), '§20'),
+            },
+          ]
+        : [],
+    }
+  },
+})
