@@ -13,9 +13,9 @@ const SMALL = 12
 
 /** How much room a part takes as it first comes, along the edge and in from it, mm. */
 function roomOf({ settings }: AddedSort): { readonly wide: number; readonly high: number } {
-  const size = (...names: string[]): number =>
+  const usual = (...names: string[]): number =>
     Number(names.map((n) => settings.usual[n]).find((v) => typeof v === 'number') ?? SMALL)
-  return { wide: size('wide', 'length', 'opening'), high: size('high', 'end', 'deep') }
+  return { wide: usual('wide', 'length', 'opening'), high: usual('high', 'end', 'deep') }
 }
 
 /** As far in from the edge as is usual, or farther, where nothing that is there already lies under it. */

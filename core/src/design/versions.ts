@@ -30,6 +30,64 @@ const SINCE_11: Readonly<Record<string, Plain>> = {
   ),
   sheath: { cant: 0 },
 }
+/** What bags were before version 12 asked; pads were on pairs of straps only. */
+const BAGS_SINCE_12 = {
+  gussetLow: 0,
+  cornerHole: 0,
+  hemSkive: 'feather',
+  handleBy: 'rise',
+  handBroad: 90,
+  handThick: 30,
+  handleFill: 0,
+  strapEnds: 'fixed',
+} as const
+const BAGS: ReadonlySet<unknown> = new Set(['tote', 'flap-bag', 'portfolio', 'briefcase', 'rucksack'])
+const paramsOf11 = (kind: unknown, params: unknown): unknown =>
+  isPlain(params) && BAGS.has(kind)
+    ? { ...BAGS_SINCE_12, ...params, ...(params.strap === 'pair' ? {} : { strapPad: 'none' }) }
+    : params
+
+const values = (record: unknown): [string, Plain][] =>
+  Object.entries(isPlain(record) ? record : {}).flatMap(([id, value]) =>
+    isPlain(value) ? [[id, value] as [string, Plain]] : [],
+  )
+/** Of parts that ask more than they did: what they were. */
+const PRONGS_SINCE_12 = { cover: 'none', past: 10, margin: 3 } as const
+const SORTS_SINCE_12: Readonly<Record<string, Plain>> = {
+  lock: PRONGS_SINCE_12,
+  magnet: PRONGS_SINCE_12,
+  tab: { holds: 'ring', tongue: 'slot' },
+}
+const addedOf11 = (added: unknown): Plain =>
+  Object.fromEntries(
+    values(added).map(([id, part]) => [
+      id,
+      {
+        ...part,
+        params: { ...SORTS_SINCE_12[String(part.sort)], ...(isPlain(part.params) ? part.params : {}) },
+      },
+    ]),
+  )
+
+/** Parts that can hold or carry more than they could: what that would be of, till the maker says. */
+function materialsOf11({ added, leathers, hardware }: Plain): { leathers: Plain; hardware: Plain } {
+  const more = { leathers: {} as Plain, hardware: {} as Plain }
+  const [first] = values(leathers)
+  const ware = (sort: string): unknown => STARTER_STORES.hardware.find((h) => h.sort === sort)
+  for (const [id, { sort }] of values(added)) {
+    if ((sort === 'lock' || sort === 'magnet') && first) more.leathers[`${id}-cover`] = first[1]
+    if (sort === 'tab') {
+      more.hardware[`${id}-hook`] = ware('hook')
+      more.hardware[`${id}-buckle`] = ware('buckle')
+    }
+  }
+  const plain = (value: unknown): Plain => (isPlain(value) ? value : {})
+  return {
+    leathers: { ...more.leathers, ...plain(leathers) },
+    hardware: { ...more.hardware, ...plain(hardware) },
+  }
+}
+
 const paramsOf10 = (kind: unknown, params: unknown): unknown =>
   isPlain(params) && typeof kind === 'string' && SINCE_11[kind] ? { ...SINCE_11[kind], ...params } : params
 
@@ -145,6 +203,19 @@ const STEPS: readonly ((design: Plain) => Plain)[] = [
   (nine) => ({ ...nine, version: 10, work: PLAIN_WORK }),
   // Version 10 knew nothing that is put on any panel, and one compartment in a bag.
   (ten) => ({ ...ten, version: 11, added: {}, params: paramsOf10(ten.kind, ten.params) }),
+  // Version 11 had straps on rings only, handles by their own sizes, and prongs that nothing covered.
+  (eleven) => ({
+    ...eleven,
+    version: 12,
+    params: paramsOf11(eleven.kind, eleven.params),
+    added: addedOf11(eleven.added),
+    ...materialsOf11({
+      ...eleven,
+      hardware: BAGS.has(eleven.kind)
+        ? { ...startingHardware(eleven.kind), ...(isPlain(eleven.hardware) ? eleven.hardware : {}) }
+        : eleven.hardware,
+    }),
+  }),
 ]
 
 /** The oldest version that can still be read. */

@@ -116,8 +116,8 @@ export interface Join {
   readonly decor?: boolean
   /** Nothing meets its ends: it stops where the iron's last whole step falls, what is left over shared between them. */
   readonly free?: boolean
-  /** Sheets that are folded out of the way while it is sewn. */
-  readonly away?: readonly string[]
+  /** All that lies over and under its own sheets is folded out of the way while it is sewn. */
+  readonly away?: true
   /** Sheets that what it holds goes round, without a hole in them: their own seams come first. */
   readonly round?: readonly string[]
   /** Its stitches end up inside, where nobody sees them. */

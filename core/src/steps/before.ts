@@ -201,7 +201,9 @@ export function seamsInOrder({ facts, say }: Asking): void {
 export function mountedLast({ facts, say, on }: Asking): void {
   for (const part of facts.parts) {
     const { id } = part.panel
-    const own = facts.derived.runs.filter((r) => !r.join.closes && facts.panelsOf(r.join).join() === id)
+    const own = facts.derived.runs.filter(
+      (r) => !r.join.closes && !r.join.away && facts.panelsOf(r.join).join() === id,
+    )
     for (const run of own)
       for (const held of part.mounted ? part.mounting : [])
         for (const later of seamOf(held.join.id, facts)) say(`sew:${run.join.id}`, later, 'mount')

@@ -15,14 +15,11 @@ const FEW = 2
 
 /** Sheets of leather, not sewn by the run, that lie over its holes on either side. */
 function coversOf(run: Run, work: LaidUp): readonly { id: string; name: string }[] {
+  if (run.join.away) return []
   return work.sheets
     .filter(
       ({ part, sheet }) =>
-        part === 'whole' &&
-        sheet.type === 'panel' &&
-        !sheet.loose &&
-        !run.join.through.includes(sheet.id) &&
-        !run.join.away?.includes(sheet.id),
+        part === 'whole' && sheet.type === 'panel' && !sheet.loose && !run.join.through.includes(sheet.id),
     )
     .filter((s) => {
       let over = 0

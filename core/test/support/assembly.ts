@@ -27,6 +27,8 @@ export function faultsOfAssembly(derived: Derived, steps: readonly Step[]): stri
     if (sort === 'turn') turned.add(task)
     const run = derived.runs.find((r) => task === `sew:${r.join.id}`)
     if (!run) continue
+    // What is folded out of the way covers nothing.
+    if (run.join.away) continue
     const own = run.join.through.filter((id) => parent.has(id))
     const joined = new Set(own.map(root))
     for (const s of sheets) {

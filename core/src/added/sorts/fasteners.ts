@@ -1,8 +1,9 @@
 import { circleShape, plainPanel, rectangleShape } from '../../kinds/index.js'
+import type { Panel } from '../../master/index.js'
 import { choice, length, settings } from '../../settings/index.js'
 import type { HardwareSort } from '../../stores/index.js'
 import { below, lyingAt } from '../place.js'
-import { type AddedSort, defineSort, flat } from '../sort.js'
+import { type AddedSort, type Lying, defineSort, flat } from '../sort.js'
 import { allEdges, cutEdge, heldJoin, marginOf } from './common.js'
 
 const REACH = {
@@ -16,21 +17,45 @@ const REACH = {
   ]),
 }
 
-const SETTINGS = settings(
-  {
-    ...REACH,
-    washer: choice('leather washer', 'none', [
-      ['none', 'without a washer', 'for firm leather and wide caps'],
-      [
-        'one',
-        'a leather washer under its other end',
-        'cut from an offcut: it does not pull through soft leather',
-      ],
-    ]),
-    across: length('washer across', 6, 60, 16),
-  },
-  { inPlay: { across: (p) => p.washer === 'one' } },
-)
+const WASHER = {
+  washer: choice('leather washer', 'none', [
+    ['none', 'without a washer', 'for firm leather and wide caps'],
+    [
+      'one',
+      'a leather washer under its other end',
+      'cut from an offcut: it does not pull through soft leather',
+    ],
+  ]),
+  across: length('washer across', 6, 60, 16),
+}
+const withWasher = (p: { readonly washer: string }): boolean => p.washer === 'one'
+
+const SETTINGS = settings({ ...REACH, ...WASHER }, { inPlay: { across: withWasher } })
+
+/** The washer of a part, cut from an offcut of its host, under the end that is not its head. */
+function washerOf(
+  own: string,
+  called: string,
+  { host, p }: { readonly host: Panel; readonly p: { readonly washer: string; readonly across: number } },
+  side: 'grain' | 'flesh',
+): readonly Lying[] {
+  if (!withWasher(p)) return []
+  const panel = plainPanel({
+    id: `${own}-washer`,
+    name: `Washer of the ${called.toLowerCase()}`,
+    role: host.role,
+    notes: ['from an offcut'],
+    ...circleShape(p.across, () => cutEdge('left')),
+  })
+  return [
+    {
+      panel,
+      side,
+      lies: (spot) => flat(lyingAt(below(spot, -p.across / 2), p.across / 2, side)),
+      joins: () => [],
+    },
+  ]
+}
 
 /** Hardware that is set through a hole, with its washer of leather. */
 const fastener = (id: HardwareSort, name: string, about: string): AddedSort =>
@@ -47,27 +72,8 @@ const fastener = (id: HardwareSort, name: string, about: string): AddedSort =>
     says: ['It is set {reach}, its head {head}; {washer}[, {across} across].'],
     make: ({ id: own, name: called, p, host }) => {
       const side = p.head === 'grain' ? 'flesh' : 'grain'
-      const washer =
-        p.washer === 'one'
-          ? plainPanel({
-              id: `${own}-washer`,
-              name: `Washer of the ${called.toLowerCase()}`,
-              role: host.role,
-              notes: ['from an offcut'],
-              ...circleShape(p.across, () => cutEdge('left')),
-            })
-          : undefined
       return {
-        pieces: washer
-          ? [
-              {
-                panel: washer,
-                side,
-                lies: (spot) => flat(lyingAt(below(spot, -p.across / 2), p.across / 2, side)),
-                joins: () => [],
-              },
-            ]
-          : [],
+        pieces: washerOf(own, called, { host, p }, side),
         holding: {
           through: p.reach,
           ...(p.head === 'flesh' ? { said: 'head on the flesh side' } : {}),
@@ -79,6 +85,7 @@ const fastener = (id: HardwareSort, name: string, about: string): AddedSort =>
 const PRONGED = settings(
   {
     ...REACH,
+    ...WASHER,
     cover: choice('cover over its prongs', 'none', [
       ['none', 'nothing over its prongs', 'a lining or a second layer covers them'],
       ['sewn', 'a piece sewn over its prongs', 'after it is set; nothing scratches what is inside'],
@@ -87,7 +94,13 @@ const PRONGED = settings(
     past: length('cover past it on every side', 4, 40, 10),
     margin: length('seam of the cover from its edge', 1, 12, 3),
   },
-  { inPlay: { past: (p) => p.cover !== 'none', margin: (p) => p.cover === 'sewn' } },
+  {
+    inPlay: {
+      across: withWasher,
+      past: (p) => p.cover !== 'none',
+      margin: (p) => p.cover === 'sewn',
+    },
+  },
 )
 
 /** Hardware that is held by prongs, and the piece that covers them. */
@@ -103,13 +116,14 @@ function pronged(id: HardwareSort, name: string, about: string): AddedSort {
     hardware: [{ suffix: '', sort: id }],
     usual: { inward: 10 },
     says: [
-      'It is set {reach}, its head {head}, {cover}[, {past} past it on every side][, sewn {margin} in].',
+      'It is set {reach}, its head {head}; {washer}[, {across} across]; {cover}[, {past} past it on every side][, sewn {margin} in].',
     ],
-    make: ({ id: own, name: called, p, reckon, hardware }) => {
+    make: ({ id: own, name: called, p, host, reckon, hardware }) => {
       const ware = hardware[own]
       const side = p.head === 'grain' ? 'flesh' : 'grain'
       const said = p.head === 'flesh' ? { said: 'head on the flesh side' } : {}
-      if (p.cover === 'none' || !ware) return { holding: { through: p.reach, ...said } }
+      const washers = washerOf(own, called, { host, p }, side)
+      if (p.cover === 'none' || !ware) return { pieces: washers, holding: { through: p.reach, ...said } }
       const coverId = `${own}-cover`
       const [wide, high] = [ware.across + 2 * p.past, (ware.high || ware.across) + 2 * p.past]
       const r = p.past / 2
@@ -125,6 +139,7 @@ function pronged(id: HardwareSort, name: string, about: string): AddedSort {
       const margin = marginOf(reckon, own, Math.min(p.margin, p.past / 2))
       return {
         pieces: [
+          ...washers,
           {
             panel,
             side,

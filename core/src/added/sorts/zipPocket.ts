@@ -142,7 +142,7 @@ export const zipPocket: AddedSort = defineSort({
                 sheet: own,
                 points: [point(x, 3), point(x, half - 2)],
                 through: [own, `${own}-back`],
-                away: [host, ...behind],
+                away: true,
                 back: [1, 2],
                 free: true,
               }),

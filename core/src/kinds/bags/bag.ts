@@ -1,7 +1,7 @@
 import { SEAMS_ROLL, evaluate } from '../../formulas/index.js'
 import type { EdgeTreatment, MasterSize } from '../../master/index.js'
 import type { Leather } from '../../stores/index.js'
-import { type Reckon, type Reckoned, given } from '../../working/index.js'
+import { type Reckon, type Reckoned, type Term, given } from '../../working/index.js'
 import { type Materials, leatherOf } from '../kind.js'
 import { type Basics, basicsOf, outcomeBy, sizeBy } from '../parts/basics.js'
 import { type Adds, addsOf } from './adds.js'
@@ -56,6 +56,8 @@ export interface Bag {
   readonly topFate: EdgeTreatment
   readonly plain: EdgeTreatment
   readonly s: BagSizes
+  /** From end to end of a handle along the top, and the clear height under it, mm. */
+  readonly hold: { readonly span: Term; readonly rise: Term }
   readonly adds: Adds
   /** How far the middle of body and gusset leather lies outside the stitch lines. */
   readonly seamOffset: { readonly flat: number; readonly back: number; readonly walls: number }
@@ -127,6 +129,30 @@ function sizesOf(
   }
 }
 
+/** Beside the hand and over its knuckles so much is free, mm (J); docs/formulas.md §10. */
+const HAND = { beside: 10, over: 20 } as const
+
+/** What a handle spans: as it was written, or from the hand that carries it. */
+const holdOf = (p: BagParams, size: Bag['size']): Bag['hold'] =>
+  p.handleBy === 'rise'
+    ? { span: given('span', p.handleSpan), rise: given('rise', p.handleRise) }
+    : {
+        span: size(
+          'handle.span',
+          'from end to end of the handle',
+          '{hand} across the palm + 2 × {beside}',
+          '§10',
+          { hand: given('hand', p.handBroad), beside: given('beside it', HAND.beside) },
+        ),
+        rise: size(
+          'handle.rise',
+          'clear height under the handle',
+          '{hand} thick + {over} over the knuckles',
+          '§10',
+          { hand: given('hand', p.handThick), over: given('over it', HAND.over) },
+        ),
+      }
+
 const seamsOf = (p: BagParams): Parameters<typeof addsOf>[1] =>
   isBoxed(p)
     ? 'boxed'
@@ -186,7 +212,7 @@ export function bagOf(p: BagParams, materials: Materials, reckon: Reckon): Bag {
         ? {
             type: 'rolled',
             width: p.topBand,
-            school: 'feather',
+            school: p.hemSkive,
             atEdge: body.atEdge,
             feather: 8,
             core: 'round',
@@ -196,6 +222,7 @@ export function bagOf(p: BagParams, materials: Materials, reckon: Reckon): Bag {
         : { type: 'raw', finish: p.finish, trim: 0 },
     plain: { type: 'raw', finish: p.finish, trim: 0 },
     s: { ...basics, ...sizesOf(p, adds, { size, outcome }, basePile(p)) },
+    hold: holdOf(p, size),
     adds,
     seamOffset: proudOf(p, body, gusset),
   }

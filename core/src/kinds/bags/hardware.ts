@@ -28,6 +28,13 @@ export const BAG_HARDWARE: readonly HardwareRole<BagParams>[] = [
     usual: 25,
     when: (p) => p.handle === 'ring',
   },
+  {
+    id: 'hook',
+    label: 'Swivel hooks',
+    sort: 'hook',
+    usual: 35,
+    when: (p) => p.strap === 'shoulder' && p.strapEnds === 'hooks',
+  },
   { id: 'buckle', label: 'Buckle', sort: 'buckle', usual: 35, when: (p) => p.strap !== 'none' },
   { id: 'foot', label: 'Feet', sort: 'foot', usual: 10, when: (p) => p.feet === 'feet' },
 ]

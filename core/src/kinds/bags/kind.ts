@@ -65,7 +65,8 @@ function offersBeside(asked: readonly Sentence[]): Sentence[] {
   const left = Object.entries(BAG_OFFERS).flatMap(([id, offer]) =>
     asked.some((s) => s.includes(`{${id}}`)) ? [] : [offer],
   )
-  return left.length > 0 ? [left.join(' ')] : []
+  // One that may say nothing brings its own space.
+  return left.length > 0 ? [left.reduce((said, one) => said + (one.startsWith('[ ') ? one : ` ${one}`))] : []
 }
 
 /** A kind of bag: all of them are built of the same parts, each with what suits it and its own usual sizes. */

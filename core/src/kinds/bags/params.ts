@@ -24,6 +24,10 @@ export const BAG = {
   /** Between the two rows of a turned seam. */
   rowApart: length('between the two rows', 1.5, 12, 3),
   cornerEase: length('gusset cut shorter at each corner', 0, 4, 0),
+  /** Ends of a gusset in one strip below the top edges of front and back. */
+  gussetLow: length('gusset’s ends below the top edges', 0, 80, 0, { step: 1 }),
+  /** Punched where a boxed corner folds, so that it does not tear. */
+  cornerHole: length('hole where a boxed corner folds', 0, 8, 0),
   topBand: length('width of the band or the hem', 8, 80, 30, {
     step: 1,
     goes: { with: 'high', power: 0.5, min: 12 },
@@ -71,6 +75,10 @@ export const BAG = {
     step: 5,
     goes: { with: 'wide', power: 1, min: 30 },
   }),
+  /** Across the palm, and through the closed hand over the handle. */
+  handBroad: length('breadth of the hand', 50, 140, 90, { step: 1, hint: 'across the palm' }),
+  handThick: length('thickness of the closed hand', 15, 70, 30, { step: 1 }),
+  handleFill: length('filler between its layers', 0, 8, 0),
   handleCord: length('cord in the handle', 4, 14, 8),
   handles: count('handles', 1, 2, 2),
   /** Round the body from ring to ring, as it is worn. */
@@ -129,6 +137,10 @@ export const BAG = {
     ['doubled', 'doubled with a band', 'a firm mouth; two rows'],
     ['rolled', 'rolled', 'turned over and sewn'],
   ]),
+  hemSkive: choice('how the hem is thinned', 'feather', [
+    ['feather', 'feathered over its last millimetres', 'the fold keeps its strength'],
+    ['even', 'thinned over its whole width', 'it lies as flat as the rest'],
+  ]),
   flap: choice('flap', 'none', [
     ['none', 'no flap', 'open at the top, or shut otherwise'],
     ['one', 'a flap in one with the back', 'no seam at the top'],
@@ -185,6 +197,10 @@ export const BAG = {
     ['rolled', 'rolled round a cord', 'kind to the hand'],
     ['ring', 'between two rings', 'its ends come back and meet underneath'],
   ]),
+  handleBy: choice('how the handle is measured', 'rise', [
+    ['rise', 'by its own sizes', 'from an old handle, or by eye'],
+    ['hand', 'by the hand that carries it', 'room for the fingers and over the knuckles'],
+  ]),
   handleFix: choice('how the handle is fixed', 'sewn', [
     ['sewn', 'sewn on', 'flat; lines along the pull'],
     ['riveted', 'riveted', 'quick; holes weaken one place'],
@@ -194,9 +210,13 @@ export const BAG = {
     ['shoulder', 'a shoulder strap', 'two parts with a buckle'],
     ['pair', 'two straps over the shoulders', 'from a panel on the back to its lower corners'],
   ]),
-  strapPad: choice('pads of the straps', 'none', [
-    ['none', 'without pads', 'light and soon made'],
-    ['pad', 'with pads', 'for heavy loads'],
+  strapEnds: choice('how the strap’s ends are held', 'fixed', [
+    ['fixed', 'turned back round the rings', 'nothing comes undone'],
+    ['hooks', 'on swivel hooks in the rings', 'the strap comes off, and does not twist'],
+  ]),
+  strapPad: choice('pad of the strap', 'none', [
+    ['none', 'without a pad', 'light and soon made'],
+    ['pad', 'with a pad', 'for heavy loads'],
   ]),
   strapJoin: choice('how long straps are cut', 'none', [
     ['none', 'in one run', 'no lap to tear'],

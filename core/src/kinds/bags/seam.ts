@@ -20,6 +20,8 @@ interface BodySeam {
   readonly extra?: number
   readonly twin?: string
   readonly pairName?: string
+  /** The seam begins and ends so far below the top edge, mm. */
+  readonly low?: number
   /** The line beside the mate's stitch line, so far out in its allowance. */
   readonly beside?: (by: number) => Path
 }
@@ -27,7 +29,8 @@ interface BodySeam {
 /** The seam between an edge of one piece and a line on another that lies apart; in two rows where asked for. */
 export function bodySeams(bag: Bag, seam: BodySeam): Join[] {
   const { margin, reckon, second } = bag
-  const trimmed = (path: Path): Path => pathPart(path, TOP_IN, pathLength(path) - TOP_IN)
+  const top = TOP_IN + (seam.low ?? 0)
+  const trimmed = (path: Path): Path => pathPart(path, top, pathLength(path) - top)
   const one = (suffix: string, words: string, by: number): Join => ({
     ...edgeSeam({
       id: `${seam.id}${suffix}`,
@@ -46,7 +49,7 @@ export function bodySeams(bag: Bag, seam: BodySeam): Join[] {
               },
               { margin, by: given('by', by) },
             ),
-      trims: [TOP_IN, TOP_IN],
+      trims: [top, top],
       through: seam.through,
       glue: [{ sheet: seam.sheet, chain: seam.chain, limit: Math.max(1, margin.value - 1) }],
       ...(seam.twin ? { twin: `${seam.twin}${suffix}` } : {}),

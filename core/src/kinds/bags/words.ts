@@ -2,31 +2,31 @@ import type { Sentence } from '../../settings/index.js'
 
 const BODY: readonly Sentence[] = [
   'Body {body}, sewn {seam}[, allowance {allowance}][, the back {backSeam}]; rows {margin} from raw edges[, which are cut {trim} over size]; finished {finish}.',
-  '[Corners {radius}. ][Allowances {seamSkive}. ][Rows in a seam: {rows}. ][The second lies {rowApart} out. ]Top edges {top}[, {topBand} wide].',
+  '[Corners {radius}. ][Allowances {seamSkive}. ][Rows in a seam: {rows}. ][The second lies {rowApart} out. ]Top edges {top}[, {topBand} wide][, {hemSkive}].[ A hole of {cornerHole} where each corner folds.]',
 ]
 const CLOSURES: Sentence =
   '[The snap: {hardware-snap}.][The magnet: {hardware-magnet}.][The lock: {hardware-lock}.]'
 const STRAPS: readonly Sentence[] = [
-  'Cut from {leather-straps}, {strapWide} wide, {strapJoin}; {carried} from ring to ring as worn, {strapShort} of it the short part.',
+  'Cut from {leather-straps}, {strapWide} wide, {strapJoin}; {carried} from ring to ring as worn, {strapShort} of it the short part[; its ends are {strapEnds}][: {hardware-hook}].[ It is {strapPad}.]',
   '{strapHoles} holes {strapSpacing} apart, {strapTip} to the tip; ends turned back {lap}. Buckle: {hardware-buckle}, rings: {hardware-ring}.',
 ]
 const HANDLE: readonly Sentence[] = [
-  'Handles: {handle}, how many: {handles}, from {leather-straps}; {handleWide} wide, {handleRise} clear, {handleSpan} from end to end.',
-  'Ends {lap} long[, {handleFix}][ with {hardware-rivet}][; cord {handleCord}].[ Rings: {hardware-handle-ring}.]',
+  'Handles: {handle}, how many: {handles}, from {leather-straps}; {handleWide} wide, measured {handleBy}[, {handleRise} clear][, {handleSpan} from end to end][: {handBroad} broad][ and {handThick} thick].',
+  'Ends {lap} long[, {handleFix}][ with {hardware-rivet}][; cord {handleCord}][; filler {handleFill}].[ Rings: {hardware-handle-ring}.]',
 ]
 const GUSSET: readonly Sentence[] = [
-  'Cut from {leather-gusset}[; ends {ends}][, {cornerEase} shorter at each corner]. Depth inside {deep}[, at the top {topDeep}].',
+  'Cut from {leather-gusset}[; ends {ends}][, {gussetLow} below the top edges][, {cornerEase} shorter at each corner]. Depth inside {deep}[, at the top {topDeep}].',
 ]
 const POCKET: readonly Sentence[] = [
   'Inside: {pocket}, {pocketWide} wide and {pocketHigh} high[, fullness {fullness}]; cut from {leather-inner}.',
 ]
 const OUTER: Sentence =
   'On the front: {outer}[, {outerWide} wide, {outerHigh} high][ and {outerDeep} deep at the top].'
-const TOP: readonly Sentence[] = ['Top edges {top}[, {topBand} wide].']
+const TOP: readonly Sentence[] = ['Top edges {top}[, {topBand} wide][, {hemSkive}].']
 
 /** What any bag can carry, by the setting that says whether it does: asked in the Brief where a kind’s own sentences don’t. */
 export const BAG_OFFERS: Readonly<Record<string, Sentence>> = {
-  top: 'Top edges {top}[, {topBand} wide].',
+  top: 'Top edges {top}[, {topBand} wide][, {hemSkive}].',
   flap: 'Over the top: {flap}[, {flapLength} down the front].',
   closure: 'Shut by {closure}.',
   lining: 'It is {lining}[: {leather-lining}].',
@@ -37,7 +37,9 @@ export const BAG_OFFERS: Readonly<Record<string, Sentence>> = {
   outer: OUTER,
   base: 'In the foot: {base}[, board {board}][, foam {foam}][, {baseLap}].',
   feet: 'Under it: {feet}.',
-  strapPad: '[Straps {strapPad}.]',
+  strapPad: '[ The strap is {strapPad}.]',
+  strapEnds: '[ Its ends are {strapEnds}.]',
+  handleBy: '[ The handle is measured {handleBy}.]',
 }
 
 /** What is said of each panel a bag may have. */
@@ -87,7 +89,9 @@ export const BAG_SENTENCES: Readonly<Record<string, readonly Sentence[]>> = {
   'strap-tip': STRAPS,
   keeper: STRAPS,
   yoke: ['Holds {strap}; cut from {leather-gusset}.'],
-  pad: ['Straps {strapPad}; cut from {leather-inner}.'],
+  pad: ['The strap is {strapPad}, cut from {leather-inner}.'],
+  'pad-under': ['The strap is {strapPad}, cut from {leather-inner}.'],
+  'handle-filler': ['In the handle: filler {handleFill}.'],
   'closing-strap': ['Shut by {closure}; cut from {leather-straps}.'],
   'closing-loop': ['Shut by {closure}; cut from {leather-straps}.'],
   'zip-front': ['Shut by {closure}: {hardware-zip}; bands from {leather-inner}.'],

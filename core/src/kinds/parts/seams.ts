@@ -15,7 +15,7 @@ interface SeamBase {
   readonly free?: boolean
   readonly onward?: string
   readonly beside?: string
-  readonly away?: readonly string[]
+  readonly away?: true
   readonly round?: readonly string[]
 }
 

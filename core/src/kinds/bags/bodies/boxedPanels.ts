@@ -1,6 +1,5 @@
-import { firstOf } from '../../../lists/index.js'
-import { point, polyline } from '../../../geometry/index.js'
-import { type Panel } from '../../../master/index.js'
+import { type Path, pathEnd, pathStart, point, polyline } from '../../../geometry/index.js'
+import { type Panel, type PanelMark } from '../../../master/index.js'
 import { outlineOf, plainPanel, type Named } from '../../parts/shape.js'
 import { type Bag } from '../bag.js'
 import { type Box } from './boxedSizes.js'
@@ -33,7 +32,7 @@ export function panelOf(bag: Bag, box: Box, id: 'front' | 'back'): Panel {
     role: 'body',
     ...outlineOf([...top, ...footCorners(box, h0.value + m)], (edge) => fateOf(bag, edge)),
     folds: [...(flapped ? flapFolds(flapped, w) : [])],
-    marks: cutMarks('snips', innerSnips(box)),
+    marks: cornerMarks(innerSnips(box, bag.p.cornerHole), bag.p.cornerHole),
     labelAt: point(w / 2, box.fold * 0.4),
   })
 }
@@ -41,19 +40,33 @@ export function panelOf(bag: Bag, box: Box, id: 'front' | 'back'): Panel {
 const fateOf = (bag: Bag, edge: string) =>
   isFlapEdge(edge) ? bag.plain : edge.startsWith('top') ? bag.topFate : bag.seamed
 
-/** From the inner corners of the squares towards the stitch lines' corner, stopping short of it. */
-const innerSnips = ({ w, c, m, fold }: Box) => {
-  const stop = Math.min(1.5, m / 3)
+/** From the inner corners of the squares towards the stitch lines' corner, stopping short of it or in a hole. */
+const innerSnips = ({ w, c, m, fold }: Box, hole: number) => {
+  const stop = Math.min(m - 0.5, Math.min(1.5, m / 3) + hole / 2 / Math.SQRT2)
   return [
     polyline([point(w - c.value, fold + m), point(w - c.value - m + stop, fold + stop)]),
     polyline([point(c.value, fold + m), point(c.value + m - stop, fold + stop)]),
   ]
 }
 
+/** The snips, each with a hole at its end where one is punched. */
+const cornerMarks = (paths: readonly Path[], hole: number): PanelMark[] => [
+  ...cutMarks('snips', paths),
+  ...(hole > 0
+    ? paths.map((path, i): PanelMark => ({
+        type: 'hole',
+        id: `corner-${i + 1}`,
+        at: pathEnd(path),
+        punch: hole,
+      }))
+    : []),
+]
+
 /** Front, foot and back in one piece: no allowance at the foot, where it is folded. */
 export function wholePanel(bag: Bag, box: Box): Panel {
   const { w, h0, c, m, fold } = box
   const high = 2 * h0.value
+  const hole = bag.p.cornerHole
   return plainPanel({
     id: 'body',
     name: 'Front, foot and back',
@@ -87,12 +100,15 @@ export function wholePanel(bag: Bag, box: Box): Panel {
         note: 'middle of the foot',
       },
     ],
-    marks: cutMarks('snips', [
-      ...innerSnips(box),
-      ...innerSnips(box).map((path) =>
-        polyline([firstOf(path.segments).from, firstOf(path.segments).to].map((q) => point(q.x, high - q.y))),
-      ),
-    ]),
+    marks: cornerMarks(
+      [
+        ...innerSnips(box, hole),
+        ...innerSnips(box, hole).map((path) =>
+          polyline([pathStart(path), pathEnd(path)].map((q) => point(q.x, high - q.y))),
+        ),
+      ],
+      hole,
+    ),
     labelAt: point(w / 2, fold * 0.4),
   })
 }

@@ -1,17 +1,19 @@
-import { firstOf, nth } from '../../../lists/index.js'
+import { firstOf } from '../../../lists/index.js'
 import { STAY, point, shift, type Path } from '../../../geometry/index.js'
 import { type Panel, type PanelSheet } from '../../../master/index.js'
 import { lineSeam } from '../../parts/seams.js'
 import { plainPanel, rectangleShape } from '../../parts/shape.js'
 import { panelSheet } from '../../parts/sheets.js'
-import { BENCH, type Bag, isBackRaw } from '../bag.js'
+import { BENCH, type Bag, hasOneGusset, isBackRaw } from '../bag.js'
 import { alone, type Meeting, type Part } from '../assembly.js'
 import { cornerCuts, cutMarks, radiusFor, snipsAlong, type Profile } from './profile.js'
 import { seamSkives } from '../skiving.js'
-import { stripShape, type Strip, widest } from './strip.js'
+import { halfAt, stripShape, type Strip, widest } from './strip.js'
 
 /** Where one piece laps another their outlines are told apart by so much, mm. */
 const LAPPED = 0.2
+/** Of a side so much is left above its corner at least, mm. */
+const LOWEST = 30
 
 /** So far past the corner the sides of a gusset in three pieces reach over its foot, mm. */
 export const SIDE_LAP = BENCH.lap + 4
@@ -49,6 +51,10 @@ function stripSnips(bag: Bag, strip: Strip, profileRadius: number, level: number
   ])
 }
 
+/** How far below the top edges the ends of a gusset in one strip lie, mm: never into its corners. */
+export const lowOf = ({ p, s }: Bag): number =>
+  hasOneGusset(p) ? Math.max(0, Math.min(p.gussetLow, s.high.value - p.radius - LOWEST)) : 0
+
 export function oneStrip(bag: Bag, strip: Strip): Gussets {
   const { margin, gusset, s, p } = bag
   const level = widest(strip) / 2 + bag.back.margin.value
@@ -58,6 +64,7 @@ export function oneStrip(bag: Bag, strip: Strip): Gussets {
     { upper: bag.back.margin.value, lower: margin.value },
     (edge) => (edge.startsWith('end') ? endFate(bag) : edge === 'back-side' ? bag.back.seamed : bag.seamed),
     { upper: 'back-side', lower: 'front-side', start: 'end-right', end: 'end-left' },
+    lowOf(bag),
   )
   const panel = plainPanel({
     id: 'gusset',
@@ -164,17 +171,15 @@ export function cornerMeetings(
   strip: Strip,
   m: { readonly front: number; readonly back: number; readonly upper: number },
   g: Gussets,
+  low: number,
 ): Meeting[] {
   const { span, rise, radius: r } = profile
   const level = widest(strip) / 2 + m.upper
   const [[a, b], [c, d]] = strip.corners as [readonly [number, number], readonly [number, number]]
-  const half = (x: number): number => {
-    const i = strip.halves.findIndex((q) => q.x >= x - 1e-6)
-    const [before, after] = [nth(strip.halves, Math.max(0, i - 1)), nth(strip.halves, Math.max(0, i))]
-    const share = after.x > before.x ? (x - before.x) / (after.x - before.x) : 0
-    return before.y + share * (after.y - before.y)
-  }
   const places: readonly (readonly [string, number, number, number])[] = [
+    ...(low > 0
+      ? [['end-1', low, span, low] as const, ['end-2', strip.length.value - low, 0, low] as const]
+      : []),
     ['corner-1', a, span, rise - r],
     ...(r > 0 ? [['corner-2', b, span - r, rise] as const] : []),
     ['foot', (b + c) / 2, span / 2, rise],
@@ -189,7 +194,7 @@ export function cornerMeetings(
       return {
         id: `${sheet}-${id}`,
         a: { sheet, at: point(m[sheet] + x, y) },
-        b: { sheet: g.base, at: point(on - g.start, level + (front ? 1 : -1) * half(on)) },
+        b: { sheet: g.base, at: point(on - g.start, level + (front ? 1 : -1) * halfAt(strip, on)) },
       }
     }),
   )

@@ -155,16 +155,32 @@ function beside(path: Path, by: number): Path {
   )
 }
 
-/** The outline of a strip along x, from x = 0: its sides `margin` outside its stitch lines. */
+/** Half the width of a strip between its stitch lines at a place along it, mm. */
+export function halfAt({ halves }: Strip, x: number): number {
+  const i = halves.findIndex((q) => q.x >= x - 1e-6)
+  const [before, after] = [nth(halves, Math.max(0, i - 1)), nth(halves, Math.max(0, i))]
+  const share = after.x > before.x ? (x - before.x) / (after.x - before.x) : 0
+  return before.y + share * (after.y - before.y)
+}
+
+const halvesBetween = (strip: Strip, from: number, to: number): Point[] => [
+  point(from, halfAt(strip, from)),
+  ...strip.halves.filter((q) => q.x > from + 1e-3 && q.x < to - 1e-3),
+  point(to, halfAt(strip, to)),
+]
+
+/** The outline of a strip along x, from so far short of either end: its sides `margin` outside its stitch lines. */
 export function stripShape(
   strip: Strip,
   margins: { readonly upper: number; readonly lower: number },
   fate: (edge: string) => EdgeTreatment,
   names: { readonly upper: string; readonly lower: string; readonly start: string; readonly end: string },
+  low = 0,
 ): Shape {
   const level = widest(strip) / 2 + margins.upper
-  const upper = beside(stripStitches(strip, level, -1), -margins.upper)
-  const lower = beside(stripStitches(strip, level, 1), margins.lower)
+  const part = { ...strip, halves: halvesBetween(strip, low, strip.length.value - low) }
+  const upper = beside(stripStitches(part, level, -1), -margins.upper)
+  const lower = beside(stripStitches(part, level, 1), margins.lower)
   const back = pathReversed(lower)
   const segments = [
     ...upper.segments,

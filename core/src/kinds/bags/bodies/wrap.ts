@@ -5,7 +5,7 @@ import { plainPanel } from '../../parts/shape.js'
 import { X, Y, Z, flatPart, minus } from '../axes.js'
 import { type Bag, isBackRaw, outsideSizes } from '../bag.js'
 import { flapCorners, flapFolds, flapOf, flapPart, isFlapEdge, type Flap } from '../parts/flap.js'
-import { SIDE_LAP, cornerMeetings, oneStrip, threeStrips } from './gussets.js'
+import { SIDE_LAP, cornerMeetings, lowOf, oneStrip, threeStrips } from './gussets.js'
 import { alone, part, type Body, type Face } from '../assembly.js'
 import {
   cornersOf,
@@ -18,7 +18,7 @@ import {
 } from './profile.js'
 import { bodySeams, reversedIf } from '../seam.js'
 import { seamSkives } from '../skiving.js'
-import { MOST_TAPER, plainStrip, stripStitches, taperingStrip, type Strip, widest } from './strip.js'
+import { MOST_TAPER, halfAt, plainStrip, stripStitches, taperingStrip, type Strip, widest } from './strip.js'
 
 /** Front and back with a gusset round sides and foot, in one strip, in three, or tapering. */
 export function wrapBody(bag: Bag): Body {
@@ -37,6 +37,7 @@ export function wrapBody(bag: Bag): Body {
   )
   const gussets = p.body === 'wrap-three' ? threeStrips(bag, strip) : oneStrip(bag, strip)
   const level = widest(strip) / 2 + mb
+  const low = lowOf(bag)
   const seams = (['front', 'back'] as const).flatMap((id) => {
     const front = id === 'front'
     const line = (by: number): Path =>
@@ -57,6 +58,7 @@ export function wrapBody(bag: Bag): Body {
       through: [id, ...gussets.sheets],
       twin: front ? 'back-seam' : 'front-seam',
       pairName: 'two gusset seams',
+      low,
     })
     return front || !isBackRaw(p) ? seams : seams.map((join) => ({ ...join, hidden: false }))
   })
@@ -80,13 +82,13 @@ export function wrapBody(bag: Bag): Body {
     // Seen from outside the right end of the strip runs down with the back to the right.
     move:
       way > 0 || three
-        ? { a: 0, b: -1, c: 1, d: 0, e: 0, f: level }
-        : { a: 0, b: 1, c: -1, d: 0, e: strip.length.value, f: level },
-    wide: 2 * firstOf(strip.halves).y,
-    high: rise,
+        ? { a: 0, b: -1, c: 1, d: 0, e: low, f: level }
+        : { a: 0, b: 1, c: -1, d: 0, e: strip.length.value - low, f: level },
+    wide: 2 * halfAt(strip, low),
+    high: rise - low,
     seamOffset: bag.seamOffset.walls,
     frame: () => ({
-      origin: point3((way * span) / 2, rise * c, 0),
+      origin: point3((way * span) / 2, (rise - low) * c, 0),
       right: way > 0 ? minus(Z) : Z,
       down: minus(Y),
       grain: way > 0 ? X : minus(X),
@@ -96,7 +98,7 @@ export function wrapBody(bag: Bag): Body {
     panels: [...panels, ...gussets.panels],
     piles: [...panels.map((q) => alone(q)), gussets.pile],
     joins: [...gussets.joins, ...seams],
-    meetings: cornerMeetings(profile, strip, { front: m, back: mb, upper: mb }, gussets),
+    meetings: cornerMeetings(profile, strip, { front: m, back: mb, upper: mb }, gussets, low),
     corners: cornersOf(bag, 'front', profile, 'gusset'),
     sizes: [
       ...[s.wide, s.high].map((size) => ({ panelId: 'front', size })),

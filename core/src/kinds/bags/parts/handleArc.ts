@@ -8,9 +8,9 @@ import { arcOver } from '../bodies/arches.js'
 
 /** The free part of a handle, its thickness counted, mm: an arc, or upright legs with half a circle over them. */
 export function arcOf(bag: Bag, thickness: number, k: number): Reckoned {
-  const { p, size } = bag
-  const legs = p.handleRise > p.handleSpan / 2
-  const [span, rise] = [given('span', p.handleSpan), given('rise', p.handleRise)]
+  const { size, hold } = bag
+  const { span, rise } = hold
+  const legs = rise.value > span.value / 2
   return size(
     'handle.arc',
     'handle between its ends',

@@ -25,7 +25,7 @@ export interface Hand {
 }
 
 export function onWall(bag: Bag, face: Face, suffix: string, words: string): Hand {
-  const half = bag.p.handleSpan / 2
+  const half = bag.hold.span.value / 2
   return {
     suffix,
     words,
@@ -48,7 +48,7 @@ export function onWall(bag: Bag, face: Face, suffix: string, words: string): Han
 
 /** On top of a flap, in the middle between back and front. */
 export function onFlap(bag: Bag, body: Body, flap: Flap): Hand {
-  const half = bag.p.handleSpan / 2
+  const half = bag.hold.span.value / 2
   const sewn = bag.p.flap === 'sewn'
   const { back } = body
   const middle = sewn ? point(back.wide / 2, -flap.over.value / 2) : onPanel(back, 0, -flap.over.value / 2)

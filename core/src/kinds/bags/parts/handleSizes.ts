@@ -6,7 +6,7 @@ import type { Bag } from '../bag.js'
 import type { Body } from '../assembly.js'
 
 /** Whether both ends of a handle lie on the face of the bag, clear of its seams. */
-export function onTheFace({ p, size, margin }: Bag, { front }: Body, wide: number): Fit {
+export function onTheFace({ p, size, margin, hold }: Bag, { front }: Body, wide: number): Fit {
   const has = size('fit.handleHas', 'between the seams', '{face} − 2 × {margin} margin', '§20', {
     face: given('face', front.wide),
     margin,
@@ -19,9 +19,11 @@ export function onTheFace({ p, size, margin }: Bag, { front }: Body, wide: numbe
     at: point(10, wide / 2),
     why: 'an end would hang over the corner into the side seam: bring the ends nearer together, or make the handle narrower',
     keys: [],
-    remedy: { field: 'handleSpan', value: Math.max(20, Math.floor(has.value - wide - 4)) },
+    ...(p.handleBy === 'rise'
+      ? { remedy: { field: 'handleSpan', value: Math.max(20, Math.floor(has.value - wide - 4)) } }
+      : {}),
     needs: size('fit.handle', 'needs', '{span} span + {wide} wide', '§20', {
-      span: given('span', p.handleSpan),
+      span: hold.span,
       wide: given('width', wide),
     }),
     has,

@@ -13,6 +13,7 @@ import { cordSizes, onTheFace } from './handleSizes.js'
 import { ringLoops } from './ringLoops.js'
 import { onPanel, rectanglePanel, row } from './onFace.js'
 import { alone, part, together, type Body, type Part } from '../assembly.js'
+import { fillOf, fillerOf, holdSizes } from './handleFiller.js'
 import { capsOn, handleRivets } from './handleRivets.js'
 
 /** Handles on front and back, or one on the back, or on top of the flap. */
@@ -71,7 +72,7 @@ function cutOf(bag: Bag, hand: Hand): Cut {
     layers,
     t: strap.thickness,
   } as const
-  const arc = arcOf(bag, layers * strap.thickness, strap.neutral)
+  const arc = arcOf(bag, pileOf(p, layers, strap.thickness), strap.neutral)
   const back = bag.size('handle.back', 'turned back round the ring', BOOK_FOLD, '§10', {
     gap: given('ring', hardwareOf(materials, 'handle-ring').bar),
     k: given('neutral-axis factor', strap.neutral, 'share'),
@@ -80,6 +81,10 @@ function cutOf(bag: Bag, hand: Hand): Cut {
   const length = lengthOf(bag, shape.ring, arc, back)
   return { ...shape, arc, back, length, wide: widthOf(bag, shape.rolled, strap) }
 }
+
+/** Thickness of a handle where its layers and a filler lie together, mm; the strip between rings lies there twice. */
+const pileOf = (p: Bag['p'], layers: number, t: number): number =>
+  layers * t + (fillOf(p) > 0 ? fillOf(p) : 0)
 
 /** Between rings it goes round both and back underneath, so that the ends meet in the middle. */
 const lengthOf = ({ p, size }: Bag, ring: boolean, arc: Reckoned, back: Reckoned): Reckoned =>
@@ -167,6 +172,7 @@ function handle(bag: Bag, body: Body, hand: Hand, first: boolean): Part {
   const cut = cutOf(bag, hand)
   const { id, ring, rolled, layers, t, arc, back, length, wide } = cut
   const panel = panelOf(bag, cut)
+  const filler = fillerOf(bag, cut)
   const under = { ...firstOf(alone(panel, `${id}-under`, 'handle, under layer').sheets), grainUp: false }
   const seams =
     ring || p.handleFix !== 'sewn' ? [] : (['left', 'right'] as const).map((side) => endSeam(bag, cut, side))
@@ -176,11 +182,15 @@ function handle(bag: Bag, body: Body, hand: Hand, first: boolean): Part {
       : undefined
   const sizes = [arc, ...(ring ? [back] : []), length, ...(rolled ? [wide] : [])]
   return part({
-    panels: first ? [panel] : [],
+    panels: first ? [panel, ...(filler ? [filler.panel] : [])] : [],
     piles: [
       {
         base: id,
-        sheets: [...(layers === 2 ? [under] : []), firstOf(alone(panel, id, 'handle').sheets)],
+        sheets: [
+          ...(layers === 2 ? [under] : []),
+          ...(filler ? [filler.sheet] : []),
+          firstOf(alone(panel, id, 'handle').sheets),
+        ],
       },
     ],
     joins: [...edgeRows(bag, cut), ...seams],
@@ -189,7 +199,9 @@ function handle(bag: Bag, body: Body, hand: Hand, first: boolean): Part {
       ...(first && !hand.flat ? [onTheFace(bag, body, wide.value)] : []),
       ...(first && riveted ? [capsOn(bag, wide.value)] : []),
     ],
-    sizes: first ? sizes.map((size) => ({ panelId: 'handle', size })) : [],
+    sizes: first
+      ? [...holdSizes(bag), ...sizes.map((size) => ({ panelId: 'handle', size })), ...(filler?.sizes ?? [])]
+      : [],
     hanging: [
       {
         name: hand.words ? `handle ${hand.words}` : 'handle',
@@ -206,7 +218,7 @@ function handle(bag: Bag, body: Body, hand: Hand, first: boolean): Part {
           hand,
           opened,
           {
-            span: p.handleSpan,
+            span: bag.hold.span.value,
             length: length.value,
             wide: wide.value,
             end: ring ? length.value / 4 : p.lap,

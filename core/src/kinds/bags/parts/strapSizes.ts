@@ -21,13 +21,21 @@ export const BENCH = {
   yokeLeast: 28,
 } as const
 
+/** Whether a strap’s ends hang on hooks in the rings of the bag. */
+export const hasHooks = (p: Bag['p']): boolean => p.strap === 'shoulder' && p.strapEnds === 'hooks'
+
 /** Lengths of a strap in two parts with a buckle, from the measure from ring to ring as it is worn. */
 export function strapSizes(bag: Bag) {
   const { p, size, outcome, materials } = bag
   const leather = leatherOf(materials, 'straps')
   const k = given('neutral-axis factor', leather.neutral, 'share')
   const t = given('leather', leather.thickness, 'thickness')
-  const [ring, buckle] = ['ring', 'buckle'].map((role) => given(role, hardwareOf(materials, role).bar))
+  const hooks = hasHooks(p)
+  const ends = hardwareOf(materials, hooks ? 'hook' : 'ring')
+  const [ring, buckle] = [
+    given(hooks ? 'hook' : 'ring', ends.bar),
+    given('buckle', hardwareOf(materials, 'buckle').bar),
+  ]
   const backOf = (key: string, label: string, bar: Given): Reckoned =>
     size(key, label, `${BOOK_FOLD} + {lap} lap`, '§10', {
       gap: bar,
@@ -35,14 +43,18 @@ export function strapSizes(bag: Bag) {
       thickness: t,
       lap: given('lap', p.lap),
     })
-  const back = backOf('strap.back', 'turned back round a ring', ring!)
-  const backBuckle = backOf('strap.back.buckle', 'turned back round the buckle', buckle!)
+  const back = backOf('strap.back', hooks ? 'turned back round a hook' : 'turned back round a ring', ring)
+  const backBuckle = backOf('strap.back.buckle', 'turned back round the buckle', buckle)
   const usual = size(
     'strap.usual',
-    'long part from its ring to the usual hole',
-    '{carried} as worn − {short} short part',
+    hooks ? 'long part from its hook to the usual hole' : 'long part from its ring to the usual hole',
+    `{carried} as worn − {short} short part${hooks ? ' − 2 × {hook} of the hooks' : ''}`,
     '§10',
-    { carried: given('ring to ring', p.carried), short: given('short part', p.strapShort) },
+    {
+      carried: given('ring to ring', p.carried),
+      short: given('short part', p.strapShort),
+      hook: given('hook', hooks ? ends.high : 0),
+    },
   )
   const holes = given('holes', p.strapHoles, 'count')
   const spacing = given('apart', p.strapSpacing)
@@ -61,7 +73,7 @@ export function strapSizes(bag: Bag) {
     { short: given('short part', p.strapShort), back, backBuckle },
   )
   const slot = size('strap.slot', 'slot for the buckle’s prong', `${BOOK_FOLD} + {prong} prong`, '§10', {
-    gap: buckle!,
+    gap: buckle,
     k,
     thickness: t,
     prong: given('prong', BENCH.prong),

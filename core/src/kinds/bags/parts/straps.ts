@@ -1,15 +1,15 @@
 import { point, point3Along, type Point3 } from '../../../geometry/index.js'
-import type { Hanging, Stood, StoodPart } from '../../../master/index.js'
+import type { Fitting, Hanging, Stood, StoodPart } from '../../../master/index.js'
 import { leatherOf } from '../../kind.js'
 import { arched } from '../bodies/arches.js'
 import { type Bag } from '../bag.js'
 import { onPanel, putOn, rectanglePanel, row } from './onFace.js'
 import { alone, part, together, type Body, type Part } from '../assembly.js'
 import { type RingLoops, LOOP_REACH, fitsThrough, ringLoops } from './ringLoops.js'
-import { padOf, padParts } from './pads.js'
+import { padOf, padParts, slidingPad } from './pads.js'
 import { holesOff } from './strapHoles.js'
 import { backSeams, buckleAt, joinedOn, runsOf, strapPanels } from './strapPanels.js'
-import { BENCH, type Sizes, strapSizes } from './strapSizes.js'
+import { BENCH, type Sizes, hasHooks, strapSizes } from './strapSizes.js'
 
 /** What every strap in two parts brings: its pieces, turn-backs, buckle and lengths, `count` times. */
 function strapInTwo(bag: Bag, s: Sizes, count: number): Part {
@@ -37,6 +37,7 @@ function strapInTwo(bag: Bag, s: Sizes, count: number): Part {
           count,
           before: 'strap-short-end-1',
         },
+        ...hookFittings(bag, s),
       ],
       concerns: holesOff({
         panelId: p.strapJoin === 'none' ? 'strap-long' : 'strap-tip',
@@ -47,7 +48,10 @@ function strapInTwo(bag: Bag, s: Sizes, count: number): Part {
         spacing: p.strapSpacing,
         field: 'strapHoles',
       }),
-      fits: [fitsThrough(bag, 'buckle', 'strap-short', p.strapWide, 'strapWide')],
+      fits: [
+        fitsThrough(bag, 'buckle', 'strap-short', p.strapWide, 'strapWide'),
+        ...(hasHooks(p) ? [fitsThrough(bag, 'hook', 'strap-long', p.strapWide, 'strapWide')] : []),
+      ],
       sizes: [
         ...[s.usual, s.long, s.overlap, s.min, s.max, s.total].map((size) => ({
           panelId: 'strap-long',
@@ -60,6 +64,23 @@ function strapInTwo(bag: Bag, s: Sizes, count: number): Part {
     }),
   ])
 }
+
+/** A swivel hook in the turned end of either part. */
+const hookFittings = ({ p }: Bag, s: Sizes): Fitting[] =>
+  hasHooks(p)
+    ? (['long', 'short'] as const).map((which) => ({
+        id: `hook-${which}`,
+        name: `hook of the strap’s ${which} part`,
+        role: 'hook',
+        sheet: `strap-${which}`,
+        at: point(p.strapWide / 2, p.lap + (s.back.value - p.lap) / 2),
+        up: -Math.PI / 2,
+        through: [],
+        held: true,
+        count: 1,
+        before: `strap-${which}-start-1`,
+      }))
+    : []
 
 /** Loops and rings that a strap is hung from; narrower where a side has no room for its width. */
 function strapRings(bag: Bag, places: RingLoops['places']): Part {
@@ -125,6 +146,7 @@ export function shoulderStrap(bag: Bag, body: Body): Part {
     { face: body.right, x: 0, y: 8, id: 'right', words: 'at the right side' },
     { face: body.left, x: 0, y: 8, id: 'left', words: 'at the left side' },
   ]
+  const pad = padOf(bag, s)
   const hanging: Hanging = {
     name: 'shoulder strap',
     points: places.map(({ face, x, y }) => ({ sheet: face.sheet, at: onPanel(face, x, y) })),
@@ -132,6 +154,7 @@ export function shoulderStrap(bag: Bag, body: Body): Part {
   return together([
     strapRings(bag, places),
     strapInTwo(bag, s, 1),
+    ...(pad ? [slidingPad(bag, pad)] : []),
     part({
       hanging: [hanging],
       stood: (opened) => {

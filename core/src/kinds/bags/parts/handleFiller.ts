@@ -1,0 +1,72 @@
+import { shift } from '../../../geometry/index.js'
+import type { MasterSize, Panel, PanelSheet } from '../../../master/index.js'
+import { type Reckoned, given } from '../../../working/index.js'
+import { panelSheet } from '../../parts/sheets.js'
+import { type Bag } from '../bag.js'
+import { rectanglePanel } from './onFace.js'
+
+/** A handle as far as its filler depends on it. */
+interface Filled {
+  readonly id: string
+  readonly ring: boolean
+  readonly arc: Reckoned
+  readonly length: Reckoned
+  readonly wide: Reckoned
+}
+
+/** The rows of a handle keep so far beside its filler: the needle misses it, mm. */
+const BESIDE = 2
+/** A filler ends so far short of the rings, mm. */
+const SHORT = 6
+
+/** Thickness of what fills a handle, mm; nothing in one that has no second layer. */
+export const fillOf = ({ handle, handleFill }: Bag['p']): number =>
+  handle === 'doubled' || handle === 'ring' ? handleFill : 0
+
+/** The strip between the layers of a handle, its rows on either side of it: felt, cord or leather as thick as was written. */
+export function fillerOf(
+  bag: Bag,
+  { id, ring, arc, length, wide }: Filled,
+): { readonly panel: Panel; readonly sheet: PanelSheet; readonly sizes: readonly MasterSize[] } | undefined {
+  const { p, size } = bag
+  const thickness = fillOf(p)
+  if (thickness <= 0 || wide.value - 2 * (p.margin + BESIDE) < 2) return undefined
+  const across = size(
+    'handle.filler.wide',
+    'filler, width',
+    '{wide} − 2 × ({margin} + {beside} beside the rows)',
+    '§10',
+    {
+      wide,
+      margin: given('margin', p.margin),
+      beside: given('beside', BESIDE),
+    },
+  )
+  const long = size('handle.filler.long', 'filler, length', '{arc} − 2 × {short} short of its ends', '§10', {
+    arc,
+    short: given('short', ring ? SHORT : 0),
+  })
+  const panel = rectanglePanel(
+    bag,
+    'handle-filler',
+    'Filler of the handle',
+    'filler',
+    long.value,
+    across.value,
+    {
+      count: p.handles,
+      stock: { name: 'filler', thickness, neutral: 0.5, swatch: '#e6e0d2' },
+      behind: { panelId: 'handle', sort: 'foam' },
+    },
+  )
+  const move = shift((length.value - long.value) / 2, (wide.value - across.value) / 2)
+  return {
+    panel,
+    sheet: panelSheet(`${id}-filler`, 'filler of the handle', panel.id, move, true),
+    sizes: [across, long].map((one) => ({ panelId: panel.id, size: one })),
+  }
+}
+
+/** What a handle was measured by, where that was a hand. */
+export const holdSizes = ({ hold }: Bag): MasterSize[] =>
+  [hold.span, hold.rise].flatMap((size) => (size.kind === 'given' ? [] : [{ panelId: 'handle', size }]))
