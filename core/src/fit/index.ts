@@ -2,3 +2,12 @@ export { type Allowed, type FitAsked, type Fitted, type Moved, fitToIron } from 
 export { type Freedom, freedomsOf } from './freedoms.js'
 export { type Limits, type Miss, type Wish, trueMisses } from './wishes.js'
 export { type RunHoles, holesChanged } from './report.js'
+export {
+  type Answered,
+  type Measurable,
+  type Reproduced,
+  type Taken,
+  measurables,
+  reproduce,
+  sayWhy,
+} from './measured.js'

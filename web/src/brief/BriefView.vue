@@ -8,6 +8,7 @@ import { useOpenFindings } from '../job/about.js'
 import { useJob } from '../job/job.js'
 import FindingNote from '../parts/FindingNote.vue'
 import SentenceLine from '../sentence/SentenceLine.vue'
+import MeasuredPanel from './MeasuredPanel.vue'
 import PieceDrawing from '../sheet/PieceDrawing.vue'
 import WorkingBox from '../sentence/WorkingBox.vue'
 import { besides } from '../app/found.js'
@@ -84,6 +85,7 @@ focusWanted()
       </div>
       <h2>Tools</h2>
       <SentenceLine sentence="Holes with the {iron}, thick places with the {awl}; sewn with {thread}." />
+      <MeasuredPanel v-if="derived.kind.brief.length > 0" :derived="derived" />
       <p><v-btn variant="flat" :to="{ name: 'draft', params: { id } }">See the pieces</v-btn></p>
     </section>
     <section class="comes" aria-label="What comes of it">
