@@ -42,10 +42,13 @@ const BAGS_SINCE_12 = {
   strapEnds: 'fixed',
 } as const
 const BAGS: ReadonlySet<unknown> = new Set(['tote', 'flap-bag', 'portfolio', 'briefcase', 'rucksack'])
-const paramsOf11 = (kind: unknown, params: unknown): unknown =>
-  isPlain(params) && BAGS.has(kind)
-    ? { ...BAGS_SINCE_12, ...params, ...(params.strap === 'pair' ? {} : { strapPad: 'none' }) }
-    : params
+const PILES: ReadonlySet<unknown> = new Set(['bifold', 'card-sleeve', 'gusseted-case'])
+function paramsOf11(kind: unknown, params: unknown): unknown {
+  if (!isPlain(params)) return params
+  if (PILES.has(kind)) return { front: 'same', ...params }
+  if (!BAGS.has(kind)) return params
+  return { ...BAGS_SINCE_12, ...params, ...(params.strap === 'pair' ? {} : { strapPad: 'none' }) }
+}
 
 const values = (record: unknown): [string, Plain][] =>
   Object.entries(isPlain(record) ? record : {}).flatMap(([id, value]) =>
@@ -69,8 +72,12 @@ const addedOf11 = (added: unknown): Plain =>
     ]),
   )
 
+/** The pocket in front was of the leather of the others. */
+const frontOf11 = (kind: unknown, { pockets }: Plain): Plain =>
+  PILES.has(kind) && pockets ? { 'front-pocket': pockets } : {}
+
 /** Parts that can hold or carry more than they could: what that would be of, till the maker says. */
-function materialsOf11({ added, leathers, hardware }: Plain): { leathers: Plain; hardware: Plain } {
+function materialsOf11({ kind, added, leathers, hardware }: Plain): { leathers: Plain; hardware: Plain } {
   const more = { leathers: {} as Plain, hardware: {} as Plain }
   const [first] = values(leathers)
   const ware = (sort: string): unknown => STARTER_STORES.hardware.find((h) => h.sort === sort)
@@ -83,7 +90,7 @@ function materialsOf11({ added, leathers, hardware }: Plain): { leathers: Plain;
   }
   const plain = (value: unknown): Plain => (isPlain(value) ? value : {})
   return {
-    leathers: { ...more.leathers, ...plain(leathers) },
+    leathers: { ...more.leathers, ...frontOf11(kind, plain(leathers)), ...plain(leathers) },
     hardware: { ...more.hardware, ...plain(hardware) },
   }
 }

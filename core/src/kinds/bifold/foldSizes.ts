@@ -2,6 +2,7 @@ import { BOOK_FOLD } from '../../formulas/index.js'
 import { CARD, type Leather, NOTE_THICKNESS } from '../../stores/index.js'
 import { type Reckoned, given } from '../../working/index.js'
 import { sizeBy } from '../parts/basics.js'
+import { hasOwnFront } from '../pockets/index.js'
 import { BENCH, type Start, foldPieces } from './bench.js'
 
 /** What the fold uses up, and how much longer each leaf outside the inside is for it. */
@@ -17,17 +18,22 @@ export interface FoldSizes {
 }
 
 export function foldSizes(start: Start): FoldSizes {
-  const { p, reckon, outside, inside, leather, divider, dividerLining, lining } = start
+  const { p, reckon, outside, inside, leather, frontLeather, divider, dividerLining, lining } = start
   const size = sizeBy(reckon)
   const piles = p.coins === 'right' ? 1 : 2
   const gap = size(
     'fold.gap',
     'gap in the fold',
-    '2 × {pieces} × {t} pockets + {fill} × {cards} cards × {card}',
+    hasOwnFront(p)
+      ? '2 × (({pieces} − {own}) × {t} + {own} × {front} front pocket) + {fill} × {cards} cards × {card}'
+      : '2 × {pieces} × {t} pockets + {fill} × {cards} cards × {card}',
     '§3',
     {
       pieces: given('pieces', foldPieces(p), 'share'),
       t: given('pocket leather', leather.thickness, 'thickness'),
+      front: given('front pocket', frontLeather.thickness, 'thickness'),
+      // A coin pocket on the right leaves one front pocket for both halves.
+      own: given('front pockets a half', p.coins === 'right' ? 0.5 : 1, 'share'),
       fill: given('fill', BENCH.foldFill, 'share'),
       cards: given('cards', piles * p.pockets * p.cardsPerPocket, 'count'),
       card: given('card', CARD.thickness, 'thickness'),

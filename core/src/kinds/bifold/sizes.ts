@@ -1,7 +1,7 @@
 import type { Reckon, Reckoned } from '../../working/index.js'
 import { type Materials, leatherOf } from '../kind.js'
 import { type Basics, basicsOf } from '../parts/basics.js'
-import { type Stack, type StackSizes, stackSizes } from '../pockets/index.js'
+import { type Stack, type StackSizes, hasOwnFront, stackSizes } from '../pockets/index.js'
 import { type Start, leavesOf, topRadius } from './bench.js'
 import { heights, widths } from './bodySizes.js'
 import { type FoldSizes, foldSizes } from './foldSizes.js'
@@ -27,6 +27,7 @@ export function bifoldSizes(p: BifoldParams, materials: Materials, reckon: Recko
     p,
     reckon,
     leather: leatherOf(materials, 'pockets'),
+    frontLeather: leatherOf(materials, hasOwnFront(p) ? 'front-pocket' : 'pockets'),
     skives: materials.skives,
     outside: leatherOf(materials, 'outside'),
     inside: leatherOf(materials, 'inside'),

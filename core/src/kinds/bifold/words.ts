@@ -1,7 +1,7 @@
 import type { Sentence } from '../../settings/index.js'
 import type { BifoldParams } from './params.js'
 import type { Role } from '../kind.js'
-import { POCKET_SENTENCES } from '../pockets/index.js'
+import { FRONT_POCKET, POCKET_SENTENCES } from '../pockets/index.js'
 
 export const ROLES: readonly Role<BifoldParams>[] = [
   {
@@ -22,6 +22,7 @@ export const ROLES: readonly Role<BifoldParams>[] = [
     why: 'the lightest of the three; every pocket adds its thickness to the pile',
     usual: 0.9,
   },
+  FRONT_POCKET,
   {
     id: 'divider',
     label: 'Divider',
@@ -40,7 +41,7 @@ export const ROLES: readonly Role<BifoldParams>[] = [
 
 export const BRIEF: readonly Sentence[] = [
   'It carries {pockets} card pockets a side, {cardsPerPocket} to a pocket, each card showing {shown}, got out {grip}.',
-  'The pockets: {school}, feet {feet}, tops {tops}; behind each slit, where there are slits, {pouch}.',
+  'The pockets: {school}, feet {feet}, tops {tops}[; the front pocket is {front}]; behind each slit, where there are slits, {pouch}.',
   'Behind the cards {hidden}; the right half {coins}.',
   'Behind them go {notes} notes: {currency}; the note compartment {divider}.',
   'The outside is {lining}. Folded, it takes {foldShare} of the difference the fold makes.',

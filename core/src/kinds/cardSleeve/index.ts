@@ -7,10 +7,12 @@ import { edgeSeam } from '../parts/seams.js'
 import { allRound, finishedFate, plainPanel, rectangleShape, rimBand } from '../parts/shape.js'
 import { panelSheet, pileTurnedOver } from '../parts/sheets.js'
 import {
+  FRONT_POCKET,
   POCKET_SENTENCES,
   type Pile,
   type Stack,
   firstTop,
+  hasOwnFront,
   heightForCards,
   pileConcerns,
   pileFits,
@@ -29,6 +31,7 @@ import { SLEEVE, type SleeveParams } from './params.js'
 const ROLES: readonly Role<SleeveParams>[] = [
   { id: 'body', label: 'Backs', why: 'carry the pockets and face the centre; 0.9 to 1.2 mm', usual: 1 },
   { id: 'pockets', label: 'Pockets', why: 'the lightest; every pocket adds to the pile', usual: 0.9 },
+  FRONT_POCKET,
   {
     id: 'lining',
     label: 'Lining',
@@ -55,6 +58,7 @@ function sleeveOf(p: SleeveParams, materials: Materials, reckon: Reckon): Sleeve
     p,
     reckon,
     leather: leatherOf(materials, 'pockets'),
+    frontLeather: leatherOf(materials, hasOwnFront(p) ? 'front-pocket' : 'pockets'),
     skives: materials.skives,
   }
   const sizes = stackSizes(start)
@@ -211,7 +215,7 @@ export const cardSleeve = defineKind({
   roles: ROLES,
   brief: [
     'It carries {pockets} card pockets a side on {sides}, {cardsPerPocket} to a pocket, each card showing {shown}, got out {grip}.',
-    'The pockets: {school}, feet {feet}, tops {tops}; behind each slit, where there are slits, {pouch}.',
+    'The pockets: {school}, feet {feet}, tops {tops}[; the front pocket is {front}]; behind each slit, where there are slits, {pouch}.',
     'Between the faces {centre}; the backs {lining}.',
   ],
   sentences: {

@@ -4,7 +4,14 @@ import type { Concern, Fit } from '../../master/index.js'
 import { type Reckon, given } from '../../working/index.js'
 import { type Role, defineKind } from '../kind.js'
 import { counted, sizeBy } from '../parts/basics.js'
-import { POCKET_SENTENCES, firstTop, pileConcerns, pileFits, stackSizesShown } from '../pockets/index.js'
+import {
+  FRONT_POCKET,
+  POCKET_SENTENCES,
+  firstTop,
+  pileConcerns,
+  pileFits,
+  stackSizesShown,
+} from '../pockets/index.js'
 import { caseJoins, caseLayups } from './lay.js'
 import { casePanels } from './panels.js'
 import { CASE, type CaseParams } from './params.js'
@@ -22,6 +29,7 @@ const ROLES: readonly Role<CaseParams>[] = [
     usual: 0.9,
     when: (params) => params.pockets !== 0,
   },
+  FRONT_POCKET,
 ]
 
 function fits(p: CaseParams, s: CaseSizes, reckon: Reckon): Fit[] {
@@ -108,7 +116,7 @@ export const gussetedCase = defineKind({
   brief: [
     'It takes a thing {wide} wide, {high} high and {deep} thick, with {ease} of room; inside {bridge}.',
     'A flap of {flap} comes over the front, closed by {closure}.',
-    'On the back {pockets} card pockets, {cardsPerPocket} to a pocket, each card showing {shown}, got out {grip}: {school}[; behind each slit {pouch}].',
+    'On the back {pockets} card pockets, {cardsPerPocket} to a pocket, each card showing {shown}, got out {grip}: {school}[; the front pocket is {front}][; behind each slit {pouch}].',
   ],
   sentences: {
     ...POCKET_SENTENCES,

@@ -3,7 +3,7 @@ import { type Reckon, type Reckoned, given } from '../../working/index.js'
 import { type Materials, leatherOf } from '../kind.js'
 import { type Basics, basicsOf, outcomeBy, sizeBy } from '../parts/basics.js'
 import { type Strip, stripsOf } from '../parts/folding.js'
-import { type Stack, stackSizes } from '../pockets/index.js'
+import { type Stack, hasOwnFront, stackSizes } from '../pockets/index.js'
 import type { CaseParams } from './params.js'
 
 /** Judgement values of the bench, mm. */
@@ -116,7 +116,14 @@ export function caseSizes(p: CaseParams, materials: Materials, reckon: Reckon): 
       tab: given('tab', BENCH.bridgeTab),
     },
   )
-  const start = { ...basics, p, reckon, leather: leatherOf(materials, 'pockets'), skives: materials.skives }
+  const start = {
+    ...basics,
+    p,
+    reckon,
+    leather: leatherOf(materials, 'pockets'),
+    frontLeather: leatherOf(materials, hasOwnFront(p) ? 'front-pocket' : 'pockets'),
+    skives: materials.skives,
+  }
   const stack: Stack | undefined =
     p.pockets > 0
       ? {

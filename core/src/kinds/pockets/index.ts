@@ -2,6 +2,13 @@ export { edgePieces } from './bench.js'
 export { pileConcerns, pileFits } from './fits.js'
 export { type Pile, type Side, pileJoins, pileSheets, pileSides, sideGlue } from './lay.js'
 export { stackPanels } from './panels.js'
-export { POCKETS, POCKET_SENTENCES, type PocketParams } from './params.js'
+export {
+  FRONT_POCKET,
+  POCKETS,
+  POCKET_SENTENCES,
+  type PocketParams,
+  hasFront,
+  hasOwnFront,
+} from './params.js'
 export { type StackSizes, type StackStart, heightForCards, stackSizes } from './sizes.js'
 export { type Stack, firstTop, roomOverCards, slitPanelTop, stackItems, stackSizesShown } from './stack.js'

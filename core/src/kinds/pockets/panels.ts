@@ -17,6 +17,7 @@ import {
   withNotch,
 } from '../parts/shape.js'
 import { FOOT_BAND, POCKET_BENCH as B } from './bench.js'
+import { hasOwnFront } from './params.js'
 import { type Stack, footRadius, handed } from './stack.js'
 
 import { guide, pouch, slitPanel, stay } from './slits.js'
@@ -171,7 +172,7 @@ function frontPocket(stack: Stack): Panel {
     h,
     { footLeft: rounded.left ? r : 0, footRight: rounded.right ? r : 0 },
     fates(
-      stack,
+      { ...stack, start: { ...start, leather: start.frontLeather } },
       (e) => (e === 'right' ? trimmed.right : e === 'left' ? trimmed.left : e.startsWith('foot')),
       false,
     ),
@@ -180,7 +181,7 @@ function frontPocket(stack: Stack): Panel {
   return plainPanel({
     id: 'foot-pocket',
     name: 'Foot pocket',
-    role: 'pockets',
+    role: hasOwnFront(start.p) ? 'front-pocket' : 'pockets',
     count: stack.piles,
     flipped: handed(stack) ? stack.piles - 1 : 0,
     ...shape,
@@ -190,7 +191,7 @@ function frontPocket(stack: Stack): Panel {
       'sides and foot of the foot pocket',
       shape,
       ['right', 'foot-right', 'foot', 'foot-left', 'left'],
-      start.leather.thickness,
+      start.frontLeather.thickness,
     ),
   })
 }

@@ -1,3 +1,4 @@
+import type { Role } from '../kind.js'
 import { type ParamsOf, type Sentence, choice, count, length } from '../../settings/index.js'
 
 /** What a maker decides about a pile of card pockets, in any kind; how many there are each kind asks by itself. Lengths in mm. */
@@ -16,6 +17,11 @@ export const POCKETS = {
       'every pocket reaches both seams; a stitch may fall anywhere, but the edge grows with each pocket',
     ],
     ['slits', 'slits in one panel', 'a single face; each slit needs a pocket of cloth behind it'],
+  ]),
+  /** The pocket in front is seen whole: it may be of another leather. */
+  front: choice('front pocket', 'same', [
+    ['same', 'of the same leather as the others', 'one leather to buy and to skive'],
+    ['own', 'of a leather of its own', 'the one that is seen: finer, or another colour'],
   ]),
   /** How a pocket's foot is held to what carries it. */
   feet: choice('feet of the pockets', 'both', [
@@ -69,7 +75,7 @@ export const POCKET_SENTENCES: Readonly<Record<string, readonly Sentence[]>> = {
     'Feet {feet}; tops {tops}.',
   ],
   'foot-pocket': [
-    'Cut from {leather-pockets}. Corners rounded {corner}, top {tops}.',
+    'It is {front}[: {leather-front-pocket}]. Corners rounded {corner}, top {tops}.',
     'Each holds {cardsPerPocket}, showing {shown}, got out {grip}. Sides and foot sewn {margin} in.',
     'The pocket above is {topPocket}; edges {finish}.',
   ],
@@ -80,4 +86,18 @@ export const POCKET_SENTENCES: Readonly<Record<string, readonly Sentence[]>> = {
   pouch: ['Cloth, folded once and glued behind a slit: {pouch}. Holds {cardsPerPocket}, showing {shown}.'],
   stay: ['Tape inside the turned tops ({tops}), so that they do not stretch.'],
   guide: ['Cut 1 from card. It sets the first pocket and every reveal of {reveal} after it.'],
+}
+
+/** Whether there is a pocket in front of the others; a panel of slits has none. */
+export const hasFront = (p: Pick<PocketParams, 'school' | 'pockets'>): boolean =>
+  p.school !== 'slits' && p.pockets > 0
+export const hasOwnFront = (p: PocketParams): boolean => p.front === 'own' && hasFront(p)
+
+/** The leather of the pocket in front, where it has one of its own. */
+export const FRONT_POCKET: Role<PocketParams> = {
+  id: 'front-pocket',
+  label: 'Front pocket',
+  why: 'the pocket that is seen whole; lies at the edge with all the others',
+  usual: 0.9,
+  when: hasOwnFront,
 }

@@ -11,6 +11,8 @@ export interface StackStart extends Basics {
   readonly p: PocketParams & EdgeParams
   readonly reckon: Reckon
   readonly leather: Leather
+  /** Of the pocket in front. */
+  readonly frontLeather: Leather
   /** What the maker skives named bands to, mm. */
   readonly skives: Readonly<Record<string, number>>
 }
