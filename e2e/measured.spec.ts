@@ -37,7 +37,7 @@ test('a bag like one that is there: its settings from what was measured, straps 
   await choose(page, 'how the strap’s ends are held', /^on swivel hooks/)
   await choose(page, 'pad of the strap', /^with a pad/)
   await expect(page.locator('[data-piece=pad-under]')).toBeVisible()
-  await page.locator('[data-piece=front]').click({ position: { x: 60, y: 150 } })
+  await page.locator('[data-piece=front]').click({ position: { x: 30, y: 60 } })
   await page.getByRole('button', { name: 'Put on it' }).click()
   await page.getByRole('button', { name: 'Add to this piece' }).click()
   await page

@@ -85,6 +85,7 @@ describe('a strap held at one end', () => {
     // It hangs free there: nothing of the front lies under it for good.
     expect([fitting.sheet, fitting.through.map((t) => t.sheet)]).toEqual(['added-1-free', ['added-1-free']])
     expect(fitting.count).toBe(1)
+    expect(said(snapped)).not.toContain('The snap lies under')
   })
 })
 

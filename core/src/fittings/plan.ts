@@ -112,6 +112,9 @@ function wantedPost(fitting: Fitting, ware: Hardware, stack: Reckoned, reckon: R
 const reach = ({ across, high }: Hardware): number => Math.max(across, high) / 2
 
 function coversOf(fitting: Fitting, open: LaidUp, place: Point): string[] {
+  const on = laidOf(open, fitting.sheet)?.sheet
+  // What hangs free is lifted.
+  if (on?.type === 'panel' && on.loose) return []
   const own = new Set([fitting.sheet, ...fitting.through.map((t) => t.sheet)])
   return open.sheets
     .filter((s) => s.part === 'whole' && s.sheet.type === 'panel' && !s.sheet.loose && !own.has(s.sheet.id))
