@@ -5,7 +5,7 @@ import { leatherOf } from '../../kind.js'
 import { X, Z, minus } from '../axes.js'
 import { type Bag, isBoxed, isFan, isSetIn } from '../bag.js'
 import { onPanel, rectanglePanel, row } from './onFace.js'
-import { type Body, type Part, alone, part } from '../assembly.js'
+import { type Body, type Face, type Part, alone, part } from '../assembly.js'
 
 /** A divider stops short of the top, and is sewn to the sides by tabs so wide, mm. */
 const BENCH = { under: 10, tab: 14, above: 3 } as const
@@ -51,9 +51,12 @@ export function divider(bag: Bag, body: Body): Part {
       angle: Math.PI / 2,
     })),
   })
-  const y = (q: number): number => BENCH.under + q
   const seam = (way: 'right' | 'left') => {
     const face = body[way]
+    // A side may begin below the top edges: its tab is sewn from there.
+    const low = lowerBy(body, face)
+    const y = (q: number): number => BENCH.under - low + q
+    const start = Math.min(high / 2, Math.max(4, low - BENCH.under + 4))
     const x = way === 'right' ? across.value - BENCH.tab / 2 : BENCH.tab / 2
     // The tabs are turned to the back: so far behind the middle of the bag, wherever on the side that is.
     const frame = face.frame(1)
@@ -63,13 +66,13 @@ export function divider(bag: Bag, body: Body): Part {
         `divider-${way}`,
         `${way} tab of the divider`,
         'divider',
-        [point(x, 4), point(x, high - 4)],
+        [point(x, start), point(x, high - 4)],
         ['divider', face.sheet],
       ),
       mate: {
         type: 'line' as const,
         sheet: face.sheet,
-        line: polyline([onPanel(face, there, y(4)), onPanel(face, there, y(high - 4))]),
+        line: polyline([onPanel(face, there, y(start)), onPanel(face, there, y(high - 4))]),
       },
       twin: way === 'right' ? 'divider-left' : 'divider-right',
       pairName: 'tabs of the divider',
@@ -100,6 +103,12 @@ export function divider(bag: Bag, body: Body): Part {
       return [{ sheet: 'divider', seamOffset: 0, parts: [half(1), half(-1)] }]
     },
   })
+}
+
+/** How far below the top edge of the front a side begins, mm. */
+function lowerBy({ front }: Body, side: Face): number {
+  const [top, at] = [front.frame(1), side.frame(1)]
+  return Math.max(0, (top.origin.y - at.origin.y) / Math.abs(top.down.y))
 }
 
 /** A divider keeps clear of the rounded foot, mm. */
