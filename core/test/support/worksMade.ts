@@ -5,7 +5,7 @@ import { type Design, putOn, setField } from '@drumlin/core/design'
 import { kindOf, startingLeathers } from '@drumlin/core/kinds'
 import { STARTER_STORES, leatherAt } from '../../src/stores/index.js'
 import { done } from './designs.js'
-import type { Work } from './works.js'
+import type { Work } from './work.js'
 
 /** The work from an empty job of its kind: its settings, its leathers, and what is put on it. */
 export function designOf({ id, name, kind, params, thick = {}, put = [], set = {} }: Work): Design {

@@ -1,0 +1,112 @@
+import type { Work } from './work.js'
+
+export const WORKS_FROM_W12: readonly Work[] = [
+  {
+    id: 'W12',
+    name: 'Rigger’s canted sheath',
+    kind: 'sheath',
+    params: { loop: 'wrap', cant: 12, thick: 5, deep: 130, balance: 140, rise: 50 },
+    put: [
+      ['rivet', 'front', 'mouth', { inward: 6, aside: 20, both: 'mirrored' }],
+      ['stamp', 'front', 'mouth', { inward: 50, 'params.wide': 14, 'params.high': 14 }],
+    ],
+    sizes: {
+      'sheath.mouth': 57,
+      'sheath.length': 141.5,
+      'welt.layers': 2,
+      'loop.length': 142.4,
+      hangs: 181.1,
+    },
+  },
+  {
+    id: 'W13',
+    name: 'Present tote',
+    kind: 'tote',
+    params: {
+      wide: 220,
+      high: 240,
+      deep: 80,
+      handle: 'flat',
+      handleFix: 'riveted',
+      closure: 'snap',
+      pocket: 'none',
+    },
+    put: [['pocket', 'front', 'top', { inward: 90, 'params.wide': 120, 'params.high': 90 }]],
+    sizes: { 'added-1.room': 114, 'added-1.depth': 87 },
+  },
+  {
+    id: 'W14',
+    name: 'Deck hand’s lined sleeve',
+    kind: 'card-sleeve',
+    params: { sides: 'one', centre: 'open', lining: 'lined', finish: 'painted' },
+    thick: { outside: 1 },
+    sizes: { 'pocket.depth': 45.98, closed: 3.6 },
+  },
+  {
+    id: 'W15',
+    name: 'Skiving by machine',
+    kind: 'tote',
+    put: [
+      ['skive', 'front', 'right', { 'params.width': 9, 'params.start': 0.9 }],
+      ['skive', 'back', 'left', { 'params.width': 9, 'params.start': 0.9 }],
+    ],
+    sizes: { 'boxed.square': 55.7 },
+  },
+  {
+    id: 'W16',
+    name: 'Mate’s lapped wallet',
+    kind: 'bifold',
+    params: { pockets: 3, school: 'lapped', reveal: 13, lap: 12 },
+    sizes: { 'pocket.depth': 45.98, 'pocket.lap': 12 },
+  },
+  {
+    id: 'W17',
+    name: 'Slim sleeve',
+    kind: 'card-sleeve',
+    params: { tops: 'turned', sides: 'both', centre: 'open' },
+    put: [
+      [
+        'holes',
+        'back',
+        'foot',
+        { inward: 8, aside: 40, both: 'mirrored', 'params.reach': 'all', 'params.punch': 1 },
+      ],
+    ],
+    sizes: { 'pocket.width': 94.84, closed: 1.8 },
+  },
+  {
+    id: 'W18',
+    name: 'Galley’s boxed tote',
+    kind: 'tote',
+    params: { body: 'boxed', top: 'doubled', topBand: 35, cornerHole: 4 },
+    set: { 'work.ways.oil': 'pieces' },
+    put: [['patch', 'front', 'top', { inward: 120, 'params.wide': 60, 'params.high': 40 }]],
+  },
+  {
+    id: 'W19',
+    name: 'Skipper’s long wallet',
+    kind: 'strap-wallet',
+    params: { cards: 4, flap: 55, strap: 16 },
+    put: [['slot', 'body', 'top', { inward: 20, 'params.length': 18 }]],
+  },
+  {
+    id: 'W20',
+    name: 'Three schools',
+    kind: 'bifold',
+    params: { school: 'slits', pouch: 'fabric', pockets: 3 },
+  },
+  {
+    id: 'W21',
+    name: 'Harbour office’s briefcase',
+    kind: 'briefcase',
+    params: {
+      grooves: 'grooved',
+      handle: 'ring',
+      closure: 'lock',
+      flap: 'one',
+      strap: 'shoulder',
+      strapJoin: 'joined',
+    },
+    thick: { body: 3 },
+  },
+]
