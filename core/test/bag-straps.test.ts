@@ -32,6 +32,15 @@ describe('a handle by the hand that carries it', () => {
   })
 })
 
+test('a handle between rings lies double: once round outside, once back inside, its ends meeting in the middle', () => {
+  const derived = of('briefcase', { handle: 'ring', handleBy: 'hand', handBroad: 90, handThick: 30 })
+  const { thickness: t, neutral: k } = derived.design.leathers.straps!
+  const angle = 2 * Math.atan2(55, 55.25 - 50)
+  // Inside layer and outside layer, each by the radius it bends at: k t, and t + k t, out from the clear height.
+  const layers = [k * t, t + k * t].reduce((sum, out) => sum + angle * (55.25 + out), 0)
+  expect(sizeOf(derived, 'handle.length') - 2 * sizeOf(derived, 'handle.back')).toBeCloseTo(layers, 6)
+})
+
 describe('a filler between the layers of a handle', () => {
   const [filled, flat] = [4, 0].map((handleFill) =>
     of('tote', { handle: 'doubled', handleFill, handleWide: 25, margin: 4 }),

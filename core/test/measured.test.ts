@@ -54,6 +54,17 @@ describe('settings that reproduce a thing as it was measured', () => {
     for (const a of found.answers)
       if (a.got !== value) expect(sayWhy(a.why!, 'mm')).toMatch(/would be [\d.]+ mm apart; the nearest iron/)
   })
+  test('lengths are as measured with the iron that a count asks for', () => {
+    const bare = freshOf('bifold')
+    const seam = measurables(derive(bare)).find((m) => m.type === 'holes' && m.now > 30)!
+    const counted = { id: seam.id, value: Math.round((seam.now - 1) * 0.77) + 1 }
+    // The holes of a coarser iron are larger, and ask for a wider pocket.
+    const { found, now } = read(bare, [{ id: 'size pocket.width', value: 100 }, counted])
+    expect(found.iron).toBeDefined()
+    const [width] = found.answers
+    expect(width!.got).toBe(now('size pocket.width'))
+    expect(width!.why === undefined).toBe(Math.abs(width!.got - 100) <= 0.1)
+  })
   test('no number is written over a computed one', () => {
     const { after } = read(freshOf('bifold'), [{ id: 'size inside.height', value: 104 }])
     expect(after.overrides).toEqual({})

@@ -13,9 +13,10 @@ import {
   point3Distance,
   point3Dot,
   point3Unit,
+  polygonHalved,
 } from '../src/geometry/index.js'
 import { onCourse, placeOnPart, readyParts } from '../src/space/place.js'
-import { cells, clipped, slabs } from '../src/space/slabs.js'
+import { cells, slabs } from '../src/space/slabs.js'
 
 const area = (polygon: readonly Point[]): number =>
   Math.abs(
@@ -70,7 +71,10 @@ describe('a polygon cut into slabs', () => {
         const way = point(Math.cos(angle), Math.sin(angle))
         const back = point(-way.x, -way.y)
         const at = point(5, -3)
-        expect(area(clipped(star, at, way)) + area(clipped(star, at, back))).toBeCloseTo(area(star), 4)
+        expect(area(polygonHalved(star, at, way)) + area(polygonHalved(star, at, back))).toBeCloseTo(
+          area(star),
+          4,
+        )
       }),
       { seed: 3, numRuns: 100 },
     ))

@@ -1,28 +1,23 @@
-import { type Point, pathMoved, pathNearest, pathPoints, placeInside, point } from '../geometry/index.js'
-import { nth } from '../lists/index.js'
-import type { Clip, Concern, Panel } from '../master/index.js'
+import {
+  type Point,
+  pathMoved,
+  pathNearest,
+  pathPoints,
+  placeInside,
+  polygonHalved,
+} from '../geometry/index.js'
+import type { Concern, Panel } from '../master/index.js'
 import type { Asked, Laid, Lying } from './sort.js'
 
 /** Reaching past an edge by less is no matter, mm. */
 const SLACK = 0.5
 
-/** What of a closed line of points lies on the side that a clip keeps. */
-function keptBy(points: readonly Point[], { at, inward }: Clip): Point[] {
-  const inside = (p: Point): number => (p.x - at.x) * inward.x + (p.y - at.y) * inward.y
-  return points.flatMap((p, i) => {
-    const next = nth(points, (i + 1) % points.length)
-    const [here, there] = [inside(p), inside(next)]
-    const kept = here >= 0 ? [p] : []
-    if (here >= 0 === there >= 0) return kept
-    const share = here / (here - there)
-    return [...kept, point(p.x + (next.x - p.x) * share, p.y + (next.y - p.y) * share)]
-  })
-}
-
 /** What of a sheet's outline is kept by its clips, and where they cut it off straight. */
-function pointsKept({ outline }: Panel, { move, clips }: Laid): Point[] {
-  const start: readonly Point[] = pathPoints(pathMoved(outline, move), 0.2)
-  return [...clips.reduce(keptBy, start)]
+function pointsKept({ outline }: Panel, { move, clips }: Laid): readonly Point[] {
+  return clips.reduce<readonly Point[]>(
+    (points, { at, inward }) => polygonHalved(points, at, inward),
+    pathPoints(pathMoved(outline, move), 0.2),
+  )
 }
 
 /** By how much a piece reaches past the edge of what it is put on, mm; nothing where it lies on it whole. */

@@ -3,15 +3,17 @@ import { type Change, type Design, type Edit, applyEdit } from '../design/index.
 import { type Derived, derive } from '../derived/index.js'
 import { boxHeight, boxWidth, pathBox } from '../geometry/index.js'
 import { nth } from '../lists/index.js'
-import { type LengthUnit, printPitch, roundTo } from '../measure/index.js'
+import { type LengthUnit, printPitch } from '../measure/index.js'
 import type { Iron } from '../stores/index.js'
 import { type Setting, settable, settingAt, withSettings } from './settable.js'
 
-/** What can be measured on a thing that is there: a size of the work, a side of a piece, the holes of a seam. */
-export type Measurable =
-  | { readonly type: 'size'; readonly id: string; readonly label: string; readonly now: number }
-  | { readonly type: 'side'; readonly id: string; readonly label: string; readonly now: number }
-  | { readonly type: 'holes'; readonly id: string; readonly label: string; readonly now: number }
+/** What can be measured on a thing that is there: a size of the work, a side of a piece, mm; or the holes of a seam, counted. */
+export interface Measurable {
+  readonly type: 'size' | 'side' | 'holes'
+  readonly id: string
+  readonly label: string
+  readonly now: number
+}
 
 /** What was read off the thing: mm, or holes. */
 export interface Taken {
@@ -38,7 +40,12 @@ export type Why =
 
 /** Settings that reproduce a thing, and what of it they don’t. */
 export interface Reproduced {
-  readonly changed: readonly { readonly label: string; readonly from: number; readonly to: number }[]
+  readonly changed: readonly {
+    readonly label: string
+    readonly sort: 'length' | 'thickness'
+    readonly from: number
+    readonly to: number
+  }[]
   /** Another iron, where the count of a seam asks for one. */
   readonly iron: Iron | undefined
   readonly edit: Edit | undefined
@@ -187,6 +194,7 @@ function solved(
   return { values, lengths, by }
 }
 
+/** Why a length is not met: by the setting that was moved for it. */
 function whyNot(setting: Setting | undefined, value: number): Why {
   if (!setting) return { type: 'follows' }
   if (value >= setting.max - 1e-9 || value <= setting.min + 1e-9)
@@ -209,19 +217,11 @@ const nearestIron = (irons: readonly Iron[], pitch: number, own: Iron): Iron =>
     own,
   )
 
-/**
- * The settings of a design with which it comes out as a thing that was measured: as few of them as there are readings.
- * No number is written over a computed one.
- */
-export function reproduce(design: Design, taken: readonly Taken[], irons: readonly Iron[]): Reproduced {
-  const derived = derive(design)
-  const all = new Map(measurables(derived).map((m) => [m.id, m]))
-  const known = taken.flatMap((t) => {
-    const measurable = all.get(t.id)
-    return measurable ? [{ ...t, measurable }] : []
-  })
-  const lengths = known.filter((t) => t.measurable.type !== 'holes')
-  const settings = settable(derived)
+type Known = Taken & { readonly measurable: Measurable }
+
+/** The settings of a design with which its lengths come out as measured. */
+function forLengths(design: Design, lengths: readonly Known[]) {
+  const settings = settable(derive(design))
   const found = solved(
     design,
     settings,
@@ -229,69 +229,65 @@ export function reproduce(design: Design, taken: readonly Taken[], irons: readon
     lengths.map((t) => t.value),
   )
   const moved = settings.flatMap((setting, j) => {
-    const to = roundTo(found?.values[j] ?? setting.now, 2)
+    const to = found?.values[j] ?? setting.now
     return Math.abs(to - setting.now) < 1e-9 ? [] : [{ setting, to }]
   })
-  const changes = moved.map(({ setting, to }): Change => setting.change(to))
-  const [iron, counted] = countedHoles(design, changes, known, irons)
-  const answers = lengths.map((t, i): Answered => {
-    const got = found?.lengths[i] ?? t.measurable.now
+  const why = (i: number): Why => {
     const j = found?.by[i]
-    const met = Math.abs(got - t.value) <= READ
-    const setting = j === undefined ? undefined : settings[j]
-    return {
-      measurable: t.measurable,
-      wanted: t.value,
-      got,
-      why: met ? undefined : whyNot(setting, j === undefined ? 0 : nth(found!.values, j)),
-    }
-  })
-  const edits = [...changes, ...(iron ? [{ path: ['iron'], value: iron }] : [])]
-  return {
-    changed: moved.map(({ setting, to }) => ({ label: setting.label, from: setting.now, to })),
-    iron,
-    edit: edits.length > 0 ? { name: 'settings as measured', changes: edits } : undefined,
-    answers: [...answers, ...counted],
+    return j === undefined ? whyNot(undefined, 0) : whyNot(settings[j], nth(found!.values, j))
   }
+  return { moved, changes: moved.map(({ setting, to }): Change => setting.change(to)), why }
 }
 
-/** What counts of holes ask of the iron, once the lengths are as measured. */
-function countedHoles(
-  design: Design,
-  changes: readonly Change[],
-  known: readonly (Taken & { readonly measurable: Measurable })[],
-  irons: readonly Iron[],
-): [Iron | undefined, Answered[]] {
-  const asked = known.filter((t) => t.measurable.type === 'holes')
-  if (asked.length === 0) return [undefined, []]
-  const withIron = (iron: Iron): Derived | undefined => {
-    const edited = applyEdit(design, {
-      name: 'measured',
-      changes: [...changes, { path: ['iron'], value: iron }],
-    })
-    return edited.ok ? derive(edited.design) : undefined
+/** The design with changes that it has been tried with. */
+function changed(design: Design, changes: readonly Change[]): Design {
+  const edited = applyEdit(design, { name: 'measured', changes })
+  return edited.ok ? edited.design : design
+}
+
+/** The iron with which the first seam that was counted has as many holes, or most nearly. */
+function ironFor(design: Design, counted: readonly Known[], irons: readonly Iron[]) {
+  const [first] = counted
+  const run = first && derive(design).runs.find((r) => `holes ${r.join.id}` === first.id)
+  if (!first || !run || first.value < 2) return { pitch: design.iron.pitch, iron: design.iron }
+  const pitch = (run.ways.pitch * (run.holes.length - 1)) / (first.value - 1)
+  return { pitch, iron: nearestIron(irons, pitch, design.iron) }
+}
+
+/**
+ * The settings of a design with which it comes out as a thing that was measured: as few of them as there are readings.
+ * No number is written over a computed one. What is told of each reading is read off the design so changed.
+ */
+export function reproduce(design: Design, taken: readonly Taken[], irons: readonly Iron[]): Reproduced {
+  const all = new Map(measurables(derive(design)).map((m) => [m.id, m]))
+  const known = taken.flatMap((t): Known[] => {
+    const measurable = all.get(t.id)
+    return measurable ? [{ ...t, measurable }] : []
+  })
+  const lengths = known.filter((t) => t.measurable.type !== 'holes')
+  const counted = known.filter((t) => t.measurable.type === 'holes')
+  const { pitch, iron } = ironFor(changed(design, forLengths(design, lengths).changes), counted, irons)
+  const other = iron.pitch === design.iron.pitch ? [] : [{ path: ['iron'], value: iron }]
+  // Another iron asks for other margins: the lengths are sought again with it.
+  const { moved, changes, why } = forLengths(changed(design, other), lengths)
+  const edits = [...other, ...changes]
+  const now = new Map(measurables(derive(changed(design, edits))).map((m) => [m.id, m.now]))
+  const answer = ({ id, value, measurable }: Known, near: number, whenNot: Why): Answered => {
+    const got = now.get(id) ?? measurable.now
+    return { measurable, wanted: value, got, why: Math.abs(got - value) <= near ? undefined : whenNot }
   }
-  const counts = (of: Derived | undefined, id: string): number =>
-    of?.runs.find((r) => `holes ${r.join.id}` === id)?.holes.length ?? 0
-  const now = withIron(design.iron)
-  const [first] = asked
-  const run = now?.runs.find((r) => `holes ${r.join.id}` === first!.id)
-  const pitch =
-    run && first!.value > 1
-      ? (run.ways.pitch * (run.holes.length - 1)) / (first!.value - 1)
-      : design.iron.pitch
-  const best = nearestIron(irons, pitch, design.iron)
-  const then = best.pitch === design.iron.pitch ? now : withIron(best)
-  return [
-    best.pitch === design.iron.pitch ? undefined : best,
-    asked.map(({ id, value, measurable }) => {
-      const got = counts(then, id)
-      return {
-        measurable,
-        wanted: value,
-        got,
-        why: got === value ? undefined : { type: 'iron', pitch, iron: best },
-      }
-    }),
-  ]
+  return {
+    changed: moved.map(({ setting, to }) => ({
+      label: setting.label,
+      sort: setting.sort === 'leather' ? 'thickness' : 'length',
+      from: setting.now,
+      to,
+    })),
+    iron: other.length > 0 ? iron : undefined,
+    edit: edits.length > 0 ? { name: 'settings as measured', changes: edits } : undefined,
+    answers: [
+      ...lengths.map((t, i) => answer(t, READ, why(i))),
+      ...counted.map((t) => answer(t, 0, { type: 'iron', pitch, iron })),
+    ],
+  }
 }

@@ -113,3 +113,4 @@ export {
   turn,
 } from './transform.js'
 export { cellsInside, levelCrossings } from './raster.js'
+export { polygonHalved } from './halved.js'

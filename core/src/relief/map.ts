@@ -3,14 +3,14 @@ import {
   type Point,
   boxGrown,
   boxUnion,
-  pointBetween,
   pathMoved,
   pathPoints,
   pointMoved,
+  polygonHalved,
 } from '../geometry/index.js'
 import { type EdgeProfile, profileLevel } from '../edges/index.js'
 import type { LaidSheet, LaidUp } from '../layup/index.js'
-import type { Band, Clip } from '../master/index.js'
+import type { Band } from '../master/index.js'
 
 /** Thickness of the laid-up work on a grid of square cells, row by row from the top, each read at its middle, mm. */
 export interface ReliefMap {
@@ -201,21 +201,12 @@ function addSheet(laid: LaidSheet, map: ReliefMap): void {
   })
 }
 
-/** The ring cut down to what counts of it: all on the inner side of a line. */
-function ringClipped(ring: readonly Point[], { at, inward }: Clip): Point[] {
-  const depth = (p: Point): number => (p.x - at.x) * inward.x + (p.y - at.y) * inward.y
-  return ring.flatMap((p, i) => {
-    const before = ring[i === 0 ? ring.length - 1 : i - 1]!
-    const [d, b] = [depth(p), depth(before)]
-    const crosses = d > 0 !== b > 0
-    const edge = crosses ? [pointBetween(before, p, b / (b - d))] : []
-    return d > 0 ? [...edge, p] : edge
-  })
-}
-
 /** What of a sheet counts, as a box; undefined where nothing does. */
 function shownBox({ placed, sheet }: LaidSheet): Box | undefined {
-  const ring = sheet.clips.reduce<readonly Point[]>(ringClipped, pathPoints(placed, CHORDS))
+  const ring = sheet.clips.reduce<readonly Point[]>(
+    (points, { at, inward }) => polygonHalved(points, at, inward),
+    pathPoints(placed, CHORDS),
+  )
   if (ring.length === 0) return undefined
   const [xs, ys] = [ring.map((p) => p.x), ring.map((p) => p.y)]
   return { left: Math.min(...xs), right: Math.max(...xs), top: Math.min(...ys), bottom: Math.max(...ys) }

@@ -8,6 +8,7 @@ import {
   pathPoints,
   point3Along,
   pointMoved,
+  polygonHalved,
   moveBack,
   type Move,
   courseBreaks,
@@ -15,7 +16,7 @@ import {
 import type { Clip } from '../master/index.js'
 import { type ReadyPart, onCourse, placeOnPart } from './place.js'
 import { SHADE } from './shade.js'
-import { cells, clipped } from './slabs.js'
+import { cells } from './slabs.js'
 
 /** Faces of a piece of leather in space: three numbers a corner, three corners a face. Lengths mm. */
 export interface Mesh {
@@ -124,7 +125,7 @@ function onOutline(points: readonly Point[]): (a: Point, b: Point) => boolean {
 export function meshOf(parts: readonly ReadyPart[], covered: Covered): Mesh {
   const [grainSide, rest, outline] = [new Faces(), new Faces(), [] as number[]]
   const whole = covered.clips.reduce<Point[]>(
-    (polygon, { at, inward }) => clipped(polygon, at, inward),
+    (polygon, { at, inward }) => polygonHalved(polygon, at, inward),
     pathPoints(covered.outline, CHORDS).map((p) => pointMoved(p, covered.move)),
   )
   if (whole.length > 2) for (const part of parts) addPart(part, whole, covered, { grainSide, rest, outline })
@@ -143,7 +144,7 @@ function addPart(
   covered: Covered,
   to: { grainSide: Faces; rest: Faces; outline: number[] },
 ): void {
-  const polygon = part.clips.reduce<Point[]>((p, { at, inward }) => clipped(p, at, inward), [...whole])
+  const polygon = part.clips.reduce<Point[]>((p, { at, inward }) => polygonHalved(p, at, inward), [...whole])
   if (polygon.length < 3) return
   const back = (s: number, r: number): Point => ({
     x: part.from.x + part.along.x * s - part.along.y * r,

@@ -1,20 +1,4 @@
-import type { Point } from '../geometry/index.js'
-
-/** What of a polygon lies on the side of a line that `inward` points to; may touch itself along the line. */
-export function clipped(polygon: readonly Point[], at: Point, inward: Point): Point[] {
-  const depth = (p: Point): number => (p.x - at.x) * inward.x + (p.y - at.y) * inward.y
-  const kept: Point[] = []
-  polygon.forEach((b, i) => {
-    const a = polygon[(i + polygon.length - 1) % polygon.length]!
-    const [da, db] = [depth(a), depth(b)]
-    if (da >= 0 !== db >= 0) {
-      const share = da / (da - db)
-      kept.push({ x: a.x + (b.x - a.x) * share, y: a.y + (b.y - a.y) * share })
-    }
-    if (db >= 0) kept.push(b)
-  })
-  return kept
-}
+import { type Point, polygonHalved } from '../geometry/index.js'
 
 /** Breaks nearer than this are one, mm. */
 const SAME_BREAK = 1e-6
@@ -35,8 +19,8 @@ export function slabs(polygon: readonly Point[], breaks: readonly number[]): Poi
   return cuts
     .slice(1)
     .map((to, i) => {
-      const after = i === 0 ? [...polygon] : clipped(polygon, { x: cuts[i]!, y: 0 }, { x: 1, y: 0 })
-      return i === cuts.length - 2 ? after : clipped(after, { x: to, y: 0 }, { x: -1, y: 0 })
+      const after = i === 0 ? [...polygon] : polygonHalved(polygon, { x: cuts[i]!, y: 0 }, { x: 1, y: 0 })
+      return i === cuts.length - 2 ? after : polygonHalved(after, { x: to, y: 0 }, { x: -1, y: 0 })
     })
     .filter((p) => p.length > 2)
 }

@@ -5,7 +5,7 @@ import type { Derived } from '@drumlin/core/derived'
 import { useSettings } from '../app/settings.js'
 import { useJob } from '../job/job.js'
 import FoldPart from '../parts/FoldPart.vue'
-import MeasureField from '../sentence/MeasureField.vue'
+import TakenField from '../sentence/TakenField.vue'
 import { printMeasure } from '../sentence/measures.js'
 import { useStores } from '../job/stores.js'
 import { useMeasuring } from './measuring.js'
@@ -15,10 +15,11 @@ const props = defineProps<{ derived: Derived }>()
 const job = useJob()
 const stores = useStores()
 const settings = useSettings()
-const { found, seeking, failed, seek, stop, forget } = useMeasuring()
+const { found, told: seeking, failed, seek, stop, forget } = useMeasuring()
 
 const all = computed(() => measurables(props.derived))
-const taken = ref<readonly Taken[]>([])
+/** What was chosen to be measured; without a number until it was. */
+const taken = ref<readonly { readonly id: string; readonly value: number | undefined }[]>([])
 const rows = computed(() =>
   taken.value.flatMap((t) => {
     const measurable = all.value.find((m) => m.id === t.id)
@@ -31,12 +32,13 @@ const left = computed(() =>
     .map((m) => ({ title: `${m.label} (now ${said(m, m.now)})`, value: m.id })),
 )
 const sortOf = (m: Measurable): 'count' | 'length' => (m.type === 'holes' ? 'count' : 'length')
+const measured = computed(() =>
+  rows.value.flatMap(({ id, value }): Taken[] => (value === undefined ? [] : [{ id, value }])),
+)
 const said = (m: Measurable, value: number): string => printMeasure(value, sortOf(m), settings.unit)
 const begun = (label: string): string => label.charAt(0).toUpperCase() + label.slice(1)
 const add = (id: string | null): void => {
-  const measurable = all.value.find((m) => m.id === id)
-  if (!measurable) return
-  taken.value = [...taken.value, { id: measurable.id, value: Math.round(measurable.now * 10) / 10 }]
+  if (id !== null) taken.value = [...taken.value, { id, value: undefined }]
 }
 const write = (id: string, value: number): void =>
   void (taken.value = taken.value.map((t) => (t.id === id ? { id, value } : t)))
@@ -44,7 +46,7 @@ const leave = (id: string): void => void (taken.value = taken.value.filter((t) =
 const go = (): void =>
   void seek({
     design: toRaw(props.derived.design),
-    taken: rows.value.map(({ id, value }) => ({ id, value })),
+    taken: measured.value,
     irons: stores.all.irons.map((i) => toRaw(i)),
   })
 const take = (): void => {
@@ -72,13 +74,12 @@ watch([() => props.derived, taken], forget)
     <ul v-if="rows.length > 0" class="readings">
       <li v-for="row in rows" :key="row.id">
         {{ row.measurable.label }}:
-        <MeasureField
+        <TakenField
           :value="row.value"
           :label="`${row.measurable.label}, as measured`"
           :sort="sortOf(row.measurable)"
           :min="row.measurable.type === 'holes' ? 2 : 0.3"
           :max="5000"
-          :step="row.measurable.type === 'holes' ? 1 : 0.5"
           @change="(v) => write(row.id, v)"
         />
         <v-btn
@@ -90,8 +91,8 @@ watch([() => props.derived, taken], forget)
         >
       </li>
     </ul>
-    <p v-if="rows.length > 0" class="row">
-      <v-btn v-if="!seeking" variant="flat" @click="go">Find the settings</v-btn>
+    <p v-if="measured.length > 0" class="row">
+      <v-btn v-if="seeking === undefined" variant="flat" @click="go">Find the settings</v-btn>
       <template v-else>
         <span role="status">Looking …</span>
         <v-btn @click="stop">Stop</v-btn>
@@ -104,8 +105,8 @@ watch([() => props.derived, taken], forget)
       </p>
       <ul v-if="found.changed.length > 0 || found.iron" class="readings">
         <li v-for="c in found.changed" :key="c.label">
-          {{ c.label }}: {{ printMeasure(c.from, 'length', settings.unit) }} →
-          <b>{{ printMeasure(c.to, 'length', settings.unit) }}</b>
+          {{ c.label }}: {{ printMeasure(c.from, c.sort, settings.unit) }} →
+          <b>{{ printMeasure(c.to, c.sort, settings.unit) }}</b>
         </li>
         <li v-if="found.iron">
           iron: <b>{{ found.iron.name }}</b>

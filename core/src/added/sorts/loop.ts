@@ -69,7 +69,7 @@ export const loop: AddedSort = defineSort({
     'It is {wide} wide, for what is {room} wide and {thick} thick.',
     'Its ends are {end} long, {ends}[, the slots punched {punch} round], {thinned}; rows {margin} from its edges, which are {finish}.',
   ],
-  make: ({ id, name, p, side, reckon, leathers, spots }) => {
+  make: ({ id, name, p, side, reckon, leathers }) => {
     const leather = leathers[id]
     const t = given('leather', leather?.thickness ?? 0, 'thickness')
     const k = given('neutral-axis factor', leather?.neutral ?? 0.5, 'share')
@@ -165,19 +165,6 @@ export const loop: AddedSort = defineSort({
         { panelId: id, size: apart },
         { panelId: id, size: long },
       ],
-      concerns:
-        spots[0] && p.thick > p.room / 2 + 10
-          ? [
-              {
-                id: `${id}-thicker`,
-                rank: 'look',
-                panelId: id,
-                at: point(p.wide / 2, long.value / 2),
-                what: `What goes through the ${name.toLowerCase()} is nearly as thick as wide`,
-                why: 'The loop stands up like a bridge over it: its ends are pulled off the leather, not along it.',
-              },
-            ]
-          : [],
     }
   },
 })

@@ -27,7 +27,7 @@ export const sleeve: AddedSort = defineSort({
   settings: SETTINGS,
   leathers: [{ suffix: '', label: 'sleeve' }],
   says: [
-    'It is {long} long and goes round {layers} layers[, with a filler of {filler} between them].',
+    'It is {long} long and goes round {layers} layers, a filler of {filler} between them.',
     'Its edges reach {flange} past the strap’s and are sewn {margin} in, cut {trim} over size and {finish}.',
   ],
   make: ({ id, name, p, host, spots, thickness, reckon, leathers }) => {
@@ -86,7 +86,7 @@ export const sleeve: AddedSort = defineSort({
       ),
     })
     const y = wide.value - p.margin
-    const past = p.long - 0.01 > Math.max(boxWidth(box), boxHeight(box)) && spots[0]
+    const past = p.long > Math.max(boxWidth(box), boxHeight(box)) && spots[0]
     return {
       pieces: [
         {

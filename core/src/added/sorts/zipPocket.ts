@@ -16,8 +16,19 @@ const SETTINGS = settings({
   margin: length('side seams of the pocket from its edge', 2, 12, 5),
 })
 
-/** The pocket stands so far above the seam over the opening, mm. */
-const ABOVE = 8
+/** Judgement values of the bench, mm. */
+const BENCH = {
+  /** The pocket stands so far above the seam over the opening. */
+  above: 8,
+  /** The zip’s stops lie so far inside the opening. */
+  stops: 3,
+  /** So much of the tape is left beyond the seam. */
+  tape: 2,
+  /** A slider is so much wider than the teeth. */
+  slider: 4,
+  /** Side seams begin so far below the top, and end so far above the fold. */
+  ends: [3, 2],
+} as const
 
 /** A zip in an opening, a folded pocket hanging behind it. */
 export const zipPocket: AddedSort = defineSort({
@@ -46,7 +57,7 @@ export const zipPocket: AddedSort = defineSort({
       },
       { opening: given('opening', p.opening), beside: given('beside', p.beside) },
     )
-    const top = p.window / 2 + p.frame + ABOVE
+    const top = p.window / 2 + p.frame + BENCH.above
     const leaf = reckon(
       {
         key: `${id}.leaf`,
@@ -57,7 +68,7 @@ export const zipPocket: AddedSort = defineSort({
       {
         window: given('opening, wide', p.window),
         frame: given('seam', p.frame),
-        above: given('above', ABOVE),
+        above: given('above', BENCH.above),
         deep: given('deep', p.deep),
       },
     )
@@ -81,7 +92,7 @@ export const zipPocket: AddedSort = defineSort({
         formula: '{opening} − 2 × {ends} at the ends',
         source: '§20',
       },
-      { opening: given('opening', p.opening), ends: given('ends', 3) },
+      { opening: given('opening', p.opening), ends: given('ends', BENCH.stops) },
     )
     const [w, half, total] = [wide.value, leaf.value, long.value]
     const panel = plainPanel({
@@ -140,7 +151,7 @@ export const zipPocket: AddedSort = defineSort({
                 id: `${seam}-side-${i + 1}`,
                 name: `${i === 0 ? 'left' : 'right'} side of the ${called}`,
                 sheet: own,
-                points: [point(x, 3), point(x, half - 2)],
+                points: [point(x, BENCH.ends[0]), point(x, half - BENCH.ends[1])],
                 through: [own, `${own}-back`],
                 away: true,
                 back: [1, 2],
@@ -182,7 +193,7 @@ export const zipPocket: AddedSort = defineSort({
                 {
                   window: given('opening, wide', p.window),
                   frame: given('seam', p.frame),
-                  hold: given('tape', 2),
+                  hold: given('tape', BENCH.tape),
                 },
               ),
               has: present(reckon, `fit.${id}.tape.has`, 'tape', given('tape', zip.across), '§20'),
@@ -195,7 +206,13 @@ export const zipPocket: AddedSort = defineSort({
               at: point(w / 2, top),
               why: 'the slider rubs on the leather: a wider opening',
               keys: [],
-              needs: needed(reckon, `fit.${id}.teeth`, 'teeth and a slider’s room', zip.bar + 4, '§20'),
+              needs: needed(
+                reckon,
+                `fit.${id}.teeth`,
+                'teeth and a slider’s room',
+                zip.bar + BENCH.slider,
+                '§20',
+              ),
               has: present(reckon, `fit.${id}.teeth.has`, 'opening', given('opening, wide', p.window), '§20'),
             },
           ]

@@ -7,7 +7,7 @@ const BODY: readonly Sentence[] = [
 const CLOSURES: Sentence =
   '[The snap: {hardware-snap}.][The magnet: {hardware-magnet}.][The lock: {hardware-lock}.]'
 const STRAPS: readonly Sentence[] = [
-  'Cut from {leather-straps}, {strapWide} wide, {strapJoin}; {carried} from ring to ring as worn, {strapShort} of it the short part[; its ends are {strapEnds}][: {hardware-hook}].[ It is {strapPad}.]',
+  'Cut from {leather-straps}, {strapWide} wide, {strapJoin}; {carried} from ring to ring as worn, {strapShort} of it the short part[; its ends are {strapEnds}][: {hardware-hook}].[ It comes {strapPad}.]',
   '{strapHoles} holes {strapSpacing} apart, {strapTip} to the tip; ends turned back {lap}. Buckle: {hardware-buckle}, rings: {hardware-ring}.',
 ]
 const HANDLE: readonly Sentence[] = [
@@ -37,7 +37,7 @@ export const BAG_OFFERS: Readonly<Record<string, Sentence>> = {
   outer: OUTER,
   base: 'In the foot: {base}[, board {board}][, foam {foam}][, {baseLap}].',
   feet: 'Under it: {feet}.',
-  strapPad: '[ The strap is {strapPad}.]',
+  strapPad: '[ The strap comes {strapPad}.]',
   strapEnds: '[ Its ends are {strapEnds}.]',
   handleBy: '[ The handle is measured {handleBy}.]',
 }
@@ -89,8 +89,8 @@ export const BAG_SENTENCES: Readonly<Record<string, readonly Sentence[]>> = {
   'strap-tip': STRAPS,
   keeper: STRAPS,
   yoke: ['Holds {strap}; cut from {leather-gusset}.'],
-  pad: ['The strap is {strapPad}, cut from {leather-inner}.'],
-  'pad-under': ['The strap is {strapPad}, cut from {leather-inner}.'],
+  pad: ['The strap comes {strapPad}, cut from {leather-inner}.'],
+  'pad-under': ['The strap comes {strapPad}, cut from {leather-inner}.'],
   'handle-filler': ['In the handle: filler {handleFill}.'],
   'closing-strap': ['Shut by {closure}; cut from {leather-straps}.'],
   'closing-loop': ['Shut by {closure}; cut from {leather-straps}.'],

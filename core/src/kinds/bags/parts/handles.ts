@@ -84,7 +84,7 @@ function cutOf(bag: Bag, hand: Hand): Cut {
 
 /** Thickness of a handle where its layers and a filler lie together, mm; the strip between rings lies there twice. */
 const pileOf = (p: Bag['p'], layers: number, t: number): number =>
-  layers * t + (fillOf(p) > 0 ? fillOf(p) : 0)
+  (p.handle === 'ring' ? 2 : layers) * t + fillOf(p)
 
 /** Between rings it goes round both and back underneath, so that the ends meet in the middle. */
 const lengthOf = ({ p, size }: Bag, ring: boolean, arc: Reckoned, back: Reckoned): Reckoned =>
