@@ -1,5 +1,5 @@
 import { point } from '../../../geometry/index.js'
-import { given } from '../../../working/index.js'
+import { type Reckoned, given } from '../../../working/index.js'
 import { edgeSeam } from '../../parts/seams.js'
 import { type Bag } from '../bag.js'
 import { rectanglePanel, rowsAlong } from './onFace.js'
@@ -29,6 +29,17 @@ export function padOf({ p }: Bag, s: Sizes): Pad | undefined {
   const from = Math.min((p.carried - long) / 2, free - long)
   return { wide: p.strapWide + 2 * BENCH.padBeside, long, from: s.back.value + from }
 }
+
+const padMargin = ({ p, reckon }: Bag): Reckoned =>
+  reckon(
+    {
+      key: 'margin.pad',
+      label: 'margin, shoulder pad',
+      formula: '{margin} from the edge of the pad',
+      source: '§7',
+    },
+    { margin: given('margin', p.margin) },
+  )
 
 /** A slot is so much longer than the strap is wide; from the pad’s end to its slot, and the slot’s round ends, mm. */
 const SLOT = { ease: 4, in: 22, punch: 4 } as const
@@ -64,15 +75,7 @@ export function slidingPad(bag: Bag, { wide, long, from }: Pad): Part {
     ],
   })
   const under = rectanglePanel(bag, 'pad-under', 'Shoulder pad, under layer', 'inner', wide, long, common)
-  const margin = bag.reckon(
-    {
-      key: 'margin.pad',
-      label: 'margin, shoulder pad',
-      formula: '{margin} from the edge of the pad',
-      source: '§7',
-    },
-    { margin: given('margin', p.margin) },
-  )
+  const margin = padMargin(bag)
   const move = { a: 1, b: 0, c: 0, d: 1, e: -BENCH.padBeside, f: from }
   return part({
     panels: [upper, under],
@@ -101,15 +104,7 @@ export function padParts(bag: Bag, { wide, long, from }: Pad): Part {
     corner: CORNER,
     notes: ['two to a strap, flesh sides in, the strap between them', 'foam between, cut short of the rows'],
   })
-  const margin = bag.reckon(
-    {
-      key: 'margin.pad',
-      label: 'margin, shoulder pad',
-      formula: '{margin} from the edge of the pad',
-      source: '§7',
-    },
-    { margin: given('margin', p.margin) },
-  )
+  const margin = padMargin(bag)
   const round = Math.max(1, CORNER - p.margin)
   const cut = round * Math.asin(Math.min(1, Math.max(0, CORNER - BENCH.padBeside + BESIDE) / round))
   const trim = (Math.PI / 2) * round - cut
