@@ -10,7 +10,7 @@ const designs = everyDesign().map((d) => d.design)
 
 /** With DRUMLIN_LONG=1 all of them. */
 const LONG = process.env.DRUMLIN_LONG !== undefined
-const [EDITS, FILES] = LONG ? [300, 300] : [120, 150]
+const [EDITS, FILES] = LONG ? [300, 300] : [70, 100]
 
 test('extreme edits: every state that is accepted can be drawn, printed and reckoned; every refusal is in words', () => {
   const { broken, unsaid, accepted, refused } = attackEdits(chance(26), designs, EDITS, { limit: NO_LIMIT })

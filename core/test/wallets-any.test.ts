@@ -11,9 +11,23 @@ import { freshOf } from './support/designs.js'
 const finite = (d: Derived): boolean =>
   !/(NaN|Infinity)/.test(JSON.stringify(d.pieces.map((p) => [p.cut, p.holes])).replaceAll('null', 'NaN'))
 
+/** Both of a pair of seams have as many holes, each inside every piece it is marked on. */
+function pairsMatch({ runs: all, pieces }: Derived): void {
+  for (const run of all) {
+    const twin = all.find((r) => r.join.id === run.join.twin)
+    if (twin) expect([run.join.id, twin.holes.length]).toEqual([run.join.id, run.holes.length])
+  }
+  for (const piece of pieces)
+    for (const hole of piece.holes)
+      expect(
+        pointInside(hole.at, piece.cut) || pathNearest(piece.cut, hole.at).distance < 0.05,
+        `${piece.id} ${hole.at.x} ${hole.at.y}`,
+      ).toBe(true)
+}
+
 describe.each(madeKinds)('%s, whatever is chosen', (id) => {
   const runs = { seed: 17, numRuns: 20, endOnFailure: true }
-  test('is reckoned without a broken number, and its findings can be said', () =>
+  test('is reckoned without a broken number, its findings can be said, its pairs of seams match', () =>
     fc.assert(
       fc.property(anyDesign(id), (design) => {
         const derived = derive(design)
@@ -27,23 +41,7 @@ describe.each(madeKinds)('%s, whatever is chosen', (id) => {
           ).toBe(true)
         const keys = findingsOf(derived).map((f) => f.key)
         expect(new Set(keys).size).toBe(keys.length)
-      }),
-      runs,
-    ))
-  test('both of a pair of seams have as many holes, each inside every piece it is marked on', () =>
-    fc.assert(
-      fc.property(anyDesign(id), (design) => {
-        const { runs: all, pieces } = derive(design)
-        for (const run of all) {
-          const twin = all.find((r) => r.join.id === run.join.twin)
-          if (twin) expect([run.join.id, twin.holes.length]).toEqual([run.join.id, run.holes.length])
-        }
-        for (const piece of pieces)
-          for (const hole of piece.holes)
-            expect(
-              pointInside(hole.at, piece.cut) || pathNearest(piece.cut, hole.at).distance < 0.05,
-              `${piece.id} ${hole.at.x} ${hole.at.y}`,
-            ).toBe(true)
+        pairsMatch(derived)
       }),
       runs,
     ))

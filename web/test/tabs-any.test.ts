@@ -8,7 +8,7 @@ import { createJob } from '../src/storage/records.js'
 import { newBifold } from './support.js'
 
 const TABS = 3
-const EDITS = 100
+const EDITS = 50
 
 /** What a tab does of its own: puts items into lists that are written whole, takes its own away again, writes a size. */
 function edits(tab: number, i: number, now: Design): Edit {
