@@ -1,4 +1,12 @@
-import { type Move, angleMoved, moveBack, pointDistance, pointMoved } from '../geometry/index.js'
+import {
+  type Move,
+  type Path,
+  angleMoved,
+  moveBack,
+  pathMoved,
+  pointDistance,
+  pointMoved,
+} from '../geometry/index.js'
 import type { Layup, Panel, PanelMark, PanelSheet } from '../master/index.js'
 import { type Copy, liesOn } from './lay.js'
 import type { Asked, Brought } from './sort.js'
@@ -10,6 +18,17 @@ const SAME = 0.1
 function carried(mark: PanelMark, id: string, from: Move, to: Move): PanelMark {
   const there = moveBack(to)
   const at = pointMoved(pointMoved(mark.at, from), there)
+  if (mark.type === 'lines') {
+    const moved = (path: Path): Path => pathMoved(pathMoved(path, from), there)
+    const { stamped } = mark
+    return {
+      ...mark,
+      id,
+      at,
+      paths: mark.paths.map(moved),
+      ...(stamped ? { stamped: { ...stamped, along: moved(stamped.along) } } : {}),
+    }
+  }
   return 'angle' in mark
     ? { ...mark, id, at, angle: angleMoved(angleMoved(mark.angle, from), there) }
     : { ...mark, id, at }

@@ -1,5 +1,6 @@
 import type { AddedSort } from './sort.js'
 import { long, skive } from './sorts/edges.js'
+import { border } from './sorts/border.js'
 import { burr, lock, magnet, rivet, snap } from './sorts/fasteners.js'
 import { lash } from './sorts/lash.js'
 import { loop } from './sorts/loop.js'
@@ -34,6 +35,7 @@ export const SORTS: readonly AddedSort[] = [
   slot,
   holes,
   stamp,
+  border,
   skive,
   long,
 ]

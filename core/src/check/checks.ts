@@ -35,6 +35,7 @@ import { seamNearEdge } from './seamNearEdge.js'
 import { skiveTooSteep } from './skiveTooSteep.js'
 import { skiveTooThin } from './skiveTooThin.js'
 import { stackTooThick } from './stackTooThick.js'
+import { stampSpoiled } from './stampSpoiled.js'
 import { strapTooLong } from './strapTooLong.js'
 import { thinUnderStitch } from './thinUnderStitch.js'
 import { threadUnsuited } from './threadUnsuited.js'
@@ -77,6 +78,7 @@ const ALL = [
   hardwareClose,
   hardwareCovered,
   hardwareMeets,
+  stampSpoiled,
   heldByNothing,
   allowanceSmall,
   glueInMouth,

@@ -19,7 +19,7 @@ interface Near {
  * is a step, and told as one. Holes of the other edge are asked on what lies there.
  */
 function nearestOn(run: Run, laid: LaidSheet, reach: number): Near | undefined {
-  const crossings = run.steps.filter((s) => s.sheet === laid.sheet.id).map((s) => s.distance)
+  const crossings = run.steps.filter((s) => s.sheets.includes(laid.sheet.id)).map((s) => s.distance)
   const there = run.join.mate?.sheet === laid.sheet.id ? run.other?.holes : undefined
   const holes = there
     ? there.map((h) => ({ at: h.at, distance: -Infinity, inIt: sheetThickness(laid, h.at) > 0 }))

@@ -1,5 +1,6 @@
 import { type LaidSheet, layersAt } from '../layup/index.js'
 import type { Join } from '../master/index.js'
+import type { Hole } from '../stitch/index.js'
 import { printWeight } from '../measure/index.js'
 import { pointMoved } from '../geometry/index.js'
 import { type Found, check } from './finding.js'
@@ -19,6 +20,15 @@ const ownRow = ({ course }: Join, laid: LaidSheet): boolean =>
   course.sheet === laid.sheet.id &&
   laid.work!.turned.some((t) => t.edges.some((e) => course.chain.includes(e.id)))
 
+/** Thin leather between two that bear the stitch: the thread pulls on those. */
+function between(hole: Hole, layers: ReturnType<typeof layersAt>, at: number): boolean {
+  const bears = ({ laid, thickness }: (typeof layers)[number]): boolean =>
+    hole.sheets.includes(laid.sheet.id) &&
+    laid.work?.stock !== undefined &&
+    thickness >= laid.work.stock.bears - 1e-6
+  return layers.slice(0, at).some(bears) && layers.slice(at + 1).some(bears)
+}
+
 /** Leather skived thinner, under a stitch line, than it bears; each panel once for each run. */
 export const thinUnderStitch = check({
   code: 'thin-under-stitch',
@@ -28,11 +38,12 @@ export const thinUnderStitch = check({
     for (const run of derived.runs) {
       const work = derived.works.find((w) => w.layup.id === run.join.layup)!
       for (const hole of run.holes)
-        for (const { laid, thickness } of layersAt(work, hole.at)) {
+        for (const [at, { laid, thickness }] of layersAt(work, hole.at).entries()) {
           const stock = laid.work?.stock
           if (laid.sheet.type !== 'panel' || !stock || !hole.sheets.includes(laid.sheet.id)) continue
           if (laid.part === 'turn' && !ownRow(run.join, laid)) continue
           if (thickness >= stock.bears - 1e-6 || stock.thickness < stock.bears) continue
+          if (between(hole, layersAt(work, hole.at), at)) continue
           const wished = laid.bands.some((b) => Object.hasOwn(derived.design.skives, b.key))
           const key = `thin-under-stitch:${laid.sheet.panelId}:${run.join.twin && found.has(`thin-under-stitch:${laid.sheet.panelId}:${run.join.twin}`) ? run.join.twin : run.join.id}`
           const before = found.get(key)

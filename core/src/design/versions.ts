@@ -41,11 +41,17 @@ const BAGS_SINCE_12 = {
   handleFill: 0,
   strapEnds: 'fixed',
 } as const
+/** What other kinds were before they could be said otherwise. */
+const OTHERS_SINCE_12: Readonly<Record<string, Plain>> = {
+  'moulded-holder': { formed: 'first' },
+  sheath: { guard: 0, guardDeep: 4, welts: 'whole', tipThick: 2 },
+}
 const BAGS: ReadonlySet<unknown> = new Set(['tote', 'flap-bag', 'portfolio', 'briefcase', 'rucksack'])
 const PILES: ReadonlySet<unknown> = new Set(['bifold', 'card-sleeve', 'gusseted-case'])
 function paramsOf11(kind: unknown, params: unknown): unknown {
   if (!isPlain(params)) return params
   if (PILES.has(kind)) return { front: 'same', ...params }
+  if (typeof kind === 'string' && OTHERS_SINCE_12[kind]) return { ...OTHERS_SINCE_12[kind], ...params }
   if (!BAGS.has(kind)) return params
   return { ...BAGS_SINCE_12, ...params, ...(params.strap === 'pair' ? {} : { strapPad: 'none' }) }
 }
@@ -57,7 +63,7 @@ const values = (record: unknown): [string, Plain][] =>
 /** Of parts that ask more than they did: what they were. */
 const PRONGS_SINCE_12 = { cover: 'none', past: 10, margin: 3 } as const
 const SORTS_SINCE_12: Readonly<Record<string, Plain>> = {
-  lock: PRONGS_SINCE_12,
+  lock: { ...PRONGS_SINCE_12, part: 'whole', open: 22, openHigh: 6, mouth: 3 },
   magnet: PRONGS_SINCE_12,
   tab: { holds: 'ring', tongue: 'slot' },
 }

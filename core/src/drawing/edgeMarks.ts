@@ -177,6 +177,10 @@ function windowPath({ at, angle, length, width }: PanelMark & { type: 'window' }
   return closedPath(points.map((p, i) => line(p, points[(i + 1) % 4]!)))
 }
 
+/** Small words in the thing they name. */
+const INSIDE = { off: 0, size: TYPE.small as number }
+const dashed = (path: Path): Drawn => stroke('marks', path, WEIGHT.fine, [3, 1.2])
+
 const stampPath = ({ id, at, angle, wide, high }: PanelMark & { type: 'stamp' }): Path =>
   windowPath({ type: 'window', id, at, angle, length: wide, width: high })
 
@@ -265,17 +269,17 @@ export function setDrawing(
         { off: Math.max(mark.across, mark.high) / 2 + 1.6, toward: Math.PI / 2, size: TYPE.small },
       )
     case 'stamp':
-      return named([stroke('marks', stampPath(mark), WEIGHT.fine, [3, 1.2])], mark.name, {
-        off: 0,
-        size: TYPE.small,
-      })
+      return named([dashed(stampPath(mark))], mark.name, INSIDE)
+    case 'lines':
+      return named(
+        mark.paths.map(dashed),
+        namedOnce(mark, all, (m) => m.said === mark.said, mark.said),
+        INSIDE,
+      )
     case 'cuts':
       return { strokes: mark.paths.map((path) => stroke('cut', path, WEIGHT.tick)), asks: [] }
     case 'window':
-      return named([stroke('marks', windowPath(mark), WEIGHT.fine, [1.6, 1])], 'glue window', {
-        off: 0,
-        size: TYPE.small,
-      })
+      return named([stroke('marks', windowPath(mark), WEIGHT.fine, [1.6, 1])], 'glue window', INSIDE)
   }
 }
 

@@ -22,6 +22,8 @@ export interface PanelSheet extends SheetPlace {
   readonly turnedOver?: string
   /** What is left of it once it was formed and trimmed, in its own coordinates, where it is cut bigger than that. */
   readonly formed?: Path
+  /** Pushed up over a block: so high inside an outline, in the coordinates of the work, and down again within so much; below where negative. */
+  readonly raised?: { readonly inside: Path; readonly by: number; readonly within: number }
   /** Hangs there free, held elsewhere: nothing is sewn or set through it with what lies under it, and it covers nothing for good. */
   readonly loose?: true
 }
@@ -124,6 +126,8 @@ export interface Join {
   readonly hidden?: boolean
   /** It makes a room of the body: hands and tools reach the inside only through the mouth once it is sewn. */
   readonly closes?: boolean
+  /** What it holds together is soaked and formed over a block once it is sewn. */
+  readonly formed?: true
   /** Held by glue alone: there is no run of stitches. */
   readonly glueOnly?: boolean
 }

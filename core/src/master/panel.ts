@@ -164,6 +164,16 @@ export type PanelMark =
       readonly high: number
       readonly name: string
     }
+  /** Lines on the work with words to them: where ends meet, the band of a border. */
+  | {
+      readonly type: 'lines'
+      readonly id: string
+      readonly at: Point
+      readonly paths: readonly Path[]
+      readonly said: string
+      /** A border stamped into the grain along this line, so broad. */
+      readonly stamped?: { readonly along: Path; readonly broad: number; readonly name: string }
+    }
   /** Hardware at true size, with the holes it needs: how far each lies from its centre along `angle`. */
   | {
       readonly type: 'hardware'

@@ -1,4 +1,4 @@
-import { nth } from '../lists/index.js'
+import { firstOf, nth } from '../lists/index.js'
 import {
   type Path,
   type Point,
@@ -15,7 +15,7 @@ import {
 } from '../geometry/index.js'
 import type { LaidUp } from '../layup/index.js'
 import { type Glue, type Master, type Panel, edgeChain, insetChainMaybe } from '../master/index.js'
-import { panelSheetOf } from '../stitch/index.js'
+import { type Run, holesInSheet, panelSheetOf } from '../stitch/index.js'
 import type { Mark } from './piece.js'
 
 export const foldMarks = (panel: Panel): Mark[] =>
@@ -116,3 +116,30 @@ export const grainMark = (panel: Panel): Mark => ({
   at: boxCentre(pathBox(panel.outline)),
   angle: panel.grain,
 })
+
+/** A run that stops further in than it would by more than this is shown where it stops, mm. */
+const STOPS = 1
+/** The notch of a stop is cut at the edge that its hole lies so near to, mm. */
+const STOP_NEAR = 40
+
+/** Notches at the edge where a seam was asked to stop short of its end. */
+export function stopMarks(panel: Panel, work: LaidUp, runs: readonly Run[]): Mark[] {
+  const found: Point[] = []
+  for (const run of runs) {
+    const { startBy = 0, endBy = 0 } = run.ways.wish
+    if (Math.max(startBy, endBy) < STOPS) continue
+    for (const laid of work.sheets) {
+      if (laid.part !== 'whole' || laid.sheet.type !== 'panel' || laid.sheet.panelId !== panel.id) continue
+      const holes = run.join.through.includes(laid.sheet.id) ? holesInSheet(run, laid) : []
+      // Only where the end itself lies on this sheet.
+      const whole = holes.length === run.holes.length
+      if (whole && startBy >= STOPS) found.push(firstOf(holes).at)
+      if (whole && endBy >= STOPS) found.push(nth(holes, holes.length - 1).at)
+    }
+  }
+  return found
+    .map((at) => pathNearest(panel.outline, at))
+    .filter((near) => near.distance <= STOP_NEAR)
+    .filter((near, i, all) => all.findIndex((o) => pointsMeet(o.at, near.at, 0.05)) === i)
+    .map(({ at }) => ({ type: 'notch', at, angle: edgeAngle(panel, at), letters: 'stop' }))
+}

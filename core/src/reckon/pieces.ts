@@ -5,7 +5,7 @@ import type { Run } from '../stitch/index.js'
 import { alikePieces } from './alike.js'
 import { blockMarks, doubledMarks, edgeSkiveMarks, turnMarks } from './edgeMarks.js'
 import { machineLines, markedHoles } from './holes.js'
-import { foldMarks, glueMarks, grainMark, notchMarks, skiveMarks } from './marks.js'
+import { foldMarks, glueMarks, grainMark, notchMarks, skiveMarks, stopMarks } from './marks.js'
 import { CARD_STOCK, type Piece } from './piece.js'
 import { templatePieces } from './templates.js'
 
@@ -56,7 +56,7 @@ function pieceOf(work: EdgeWork, { master, open, runs, hardware }: PieceInputs):
       ...edgeSkiveMarks(work),
       ...foldMarks(panel),
       ...doubledMarks(panel),
-      ...(open ? notchMarks(panel, master, open) : []),
+      ...(open ? [...notchMarks(panel, master, open), ...stopMarks(panel, open, runs)] : []),
       ...[...(panel.marks ?? []), ...(hardware.get(panel.id) ?? [])].map(
         (mark) => ({ type: 'set', mark }) as const,
       ),

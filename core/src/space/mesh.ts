@@ -90,11 +90,30 @@ function followingBreaks(
     b.some((level, k) => Math.abs(a[k]! - 2 * level + c[k]!) > LEVEL)
   const inner = (lines: readonly number[], bent: (i: number) => boolean): number[] =>
     lines.filter((_, i) => i > 0 && i < lines.length - 1 && bent(i))
+  const rises = (a: readonly number[], b: readonly number[]): boolean => Math.abs(a[0]! - b[0]!) > STEEP
   return [
-    inner(ss, (i) => rs.some((_, j) => bends(grid[i - 1]![j]!, grid[i]![j]!, grid[i + 1]![j]!))),
-    inner(rs, (j) => ss.some((_, i) => bends(grid[i]![j - 1]!, grid[i]![j]!, grid[i]![j + 1]!))),
+    [
+      ...inner(ss, (i) => rs.some((_, j) => bends(grid[i - 1]![j]!, grid[i]![j]!, grid[i + 1]![j]!))),
+      ...finer(ss, (i) => rs.some((_, j) => rises(grid[i]![j]!, grid[i + 1]![j]!))),
+    ],
+    [
+      ...inner(rs, (j) => ss.some((_, i) => bends(grid[i]![j - 1]!, grid[i]![j]!, grid[i]![j + 1]!))),
+      ...finer(rs, (j) => ss.some((_, i) => rises(grid[i]![j]!, grid[i]![j + 1]!))),
+    ],
   ]
 }
+
+/** A piece rises by a wall where it rises by more than this from one line to the next, mm; there it is broken into so many. */
+const STEEP = 2.5
+const FINER = 6
+
+/** More lines between those where it rises steeply. */
+const finer = (lines: readonly number[], steep: (i: number) => boolean): number[] =>
+  lines.slice(0, -1).flatMap((from, i) => {
+    if (!steep(i)) return []
+    const to = lines[i + 1]!
+    return Array.from({ length: FINER + 1 }, (_, k) => from + (k * (to - from)) / FINER)
+  })
 
 /** Which points of a polygon lie on the outline it was cut from, so that its cut edge shows there. */
 function onOutline(points: readonly Point[]): (a: Point, b: Point) => boolean {
@@ -199,9 +218,10 @@ function addCell(
   const faces = earcut(cell.flatMap(({ p }) => [p.x, p.y]))
   for (let i = 0; i < faces.length; i += 3) {
     const three = [faces[i]!, faces[i + 1]!, faces[i + 2]!].map((k) => cell[k]!.c)
-    grainSide.add(three.map(up), SHADE.grain, (k) => three[k]!.grain)
+    const looks = outOf(three.map(up), three[0]!.grain)
+    grainSide.add(three.map(up), SHADE.grain, (k) => looks ?? three[k]!.grain)
     rest.add(three.toReversed().map(down), SHADE.flesh, (k) => {
-      const { x, y, z } = three[2 - k]!.grain
+      const { x, y, z } = looks ?? three[2 - k]!.grain
       return { x: -x, y: -y, z: -z }
     })
   }
@@ -218,6 +238,17 @@ function addCell(
     ] as const)
       outline.push(from.x, from.y, from.z, till.x, till.y, till.z)
   })
+}
+
+/** Leather that leans further than this from the part it lies on is lit as it leans: the cosine. */
+const LEANS = 0.9
+
+/** Where a face looks that leans much; undefined where it follows the bend of its part. */
+function outOf([a, b, c]: readonly Point3[], grain: Point3): Point3 | undefined {
+  const n = squareTo(a!, b!, c!)
+  const way = n.x * grain.x + n.y * grain.y + n.z * grain.z
+  if (Math.abs(way) > LEANS) return undefined
+  return way < 0 ? { x: -n.x, y: -n.y, z: -n.z } : n
 }
 
 function squareTo(a: Point3, b: Point3, c: Point3): Point3 {

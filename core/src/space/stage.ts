@@ -2,6 +2,8 @@ import {
   type Move,
   type Point,
   moveThen,
+  pathNearest,
+  pointInside,
   pathBox,
   pointBetween,
   pointDot,
@@ -74,17 +76,31 @@ function flatOnStage(open: LaidUp, opened: number): OnStage[] {
   const parts = readyParts({ sheet: '', seamOffset: 0, parts: foldedParts(carrier, 1 - opened) })
   const base = carrier ? sheets.indexOf(carrier) : 0
   return sheets.map((laid, i): OnStage => {
-    const between = sheets.slice(Math.min(i, base), Math.max(i, base))
+    const raised = laid.sheet.type === 'panel' && laid.sheet.raised !== undefined
+    // What was formed over a block does not follow what lies under the block.
+    const between = sheets.slice(Math.min(i, base), Math.max(i, base)).filter((s) => !raised || s === carrier)
     const way = i >= base ? 1 : -1
     return {
       laid,
       parts,
       toHost: laid.sheet.move,
-      off: (p) => way * between.reduce((sum, s) => sum + sheetThickness(s, p), 0) + laid.thickness / 2,
+      off: (p) =>
+        way * between.reduce((sum, s) => sum + sheetThickness(s, p), 0) +
+        laid.thickness / 2 +
+        raisedAt(laid, p),
       rides: sheets.length > 1,
       group: undefined,
     }
   })
+}
+
+/** How far a place of a formed sheet was pushed up over its block, mm. */
+function raisedAt({ sheet }: LaidSheet, p: Point): number {
+  const raised = sheet.type === 'panel' ? sheet.raised : undefined
+  if (!raised) return 0
+  if (pointInside(p, raised.inside)) return raised.by
+  const down = pathNearest(raised.inside, p).distance / raised.within
+  return down >= 1 ? 0 : raised.by * (1 - down)
 }
 
 const FLAT: StoodPart = {

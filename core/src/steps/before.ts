@@ -97,8 +97,11 @@ export function singleFirst({ facts, say, on }: Asking): void {
     before(['stamp'], 'stamp', [...holding, ...on(panel.id, ['turn', 'form'])])
     before(['skive', 'groove'], 'flat', [...holding, ...on(panel.id, ['turn', 'fold', 'form', 'trim'])])
     before(['punch'], 'punch', [...holding, ...on(panel.id, ['form', 'turn', 'set'])])
-    before(['form'], 'formed', on(panel.id, ['trim']))
-    before(['form', 'trim'], 'formed', [...holding, ...finishing, ...on(panel.id, ['holes'])])
+    // What is formed as one is formed once it is sewn.
+    const shaped = [`form:${panel.id}`, `trim:${panel.id}`]
+    say(shaped[0]!, shaped[1]!, 'formed')
+    for (const first of shaped)
+      for (const later of [...holding, ...finishing, ...on(panel.id, ['holes'])]) say(first, later, 'formed')
     before(['holes'], 'holed', holding)
   }
 }
@@ -145,7 +148,10 @@ export function edgesFirst({ facts, say }: Asking): void {
       const passes = [`edge:${own}`]
       for (let n = 1; n <= coatsOf(edge, facts); n += 1) passes.push(`coat${n}:${own}`)
       for (let n = 1; n < passes.length; n += 1) say(passes[n - 1]!, passes[n]!, 'coat')
-      for (const run of [...plan.runs, ...plan.own]) say(`sew:${run.join.id}`, passes[0]!, 'sewn')
+      for (const run of [...plan.runs, ...plan.own]) {
+        say(`sew:${run.join.id}`, passes[0]!, 'sewn')
+        say(`form:${run.join.id}`, passes[0]!, 'formedDry')
+      }
       if (part.loose) for (const pass of passes) say(pass, `put-in:${part.panel.id}`, 'mount')
       if (plan.when === 'before') for (const pass of passes) coveredAfter(pass, plan, part, { facts, say })
     }
@@ -183,6 +189,7 @@ export function seamsInOrder({ facts, say }: Asking): void {
     else say(`holes:${join.id}`, `glue:${join.id}`, 'holed')
     say(`holes:${join.id}`, `sew:${join.id}`, 'holed')
     say(`glue:${join.id}`, `sew:${join.id}`, 'glued')
+    say(`sew:${join.id}`, `form:${join.id}`, 'pouch')
     if (join.beside) say(`sew:${join.beside}`, `sew:${join.id}`, 'row')
     if (join.onward) say(`sew:${join.onward}`, `sew:${join.id}`, 'thread')
   }

@@ -90,6 +90,7 @@ const MAKES: readonly Sort[] = [
   'putIn',
   'finish',
   'coatLast',
+  'form',
 ]
 
 /** What is sewn onto a body comes before it is shut; what is sewn inside out before it is turned; the last things last. */

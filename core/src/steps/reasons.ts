@@ -26,6 +26,8 @@ export const REASONS: Readonly<Record<Why, Reason>> = {
   turned: { says: 'the edge is turned before the seam goes through it', reach: true },
   backed: { says: 'the edge is turned over what lies behind it', reach: true },
   lined: { says: 'the lining covers the turned border', reach: true },
+  pouch: { says: 'it is formed as one once it is sewn', reach: true },
+  formedDry: { says: 'it is formed and dry before its edges are finished' },
   formed: { says: 'it is formed and dry before it is cut true and joined', reach: true },
   glued: { says: 'what is sewn is glued first, so that nothing shifts' },
   holed: { says: 'the holes come before the thread' },

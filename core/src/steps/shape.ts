@@ -76,13 +76,44 @@ function edgeTasks(plan: EdgePlan, part: Part, facts: Facts): Task[] {
 
 /** Turned edges, layers, folds and forming of a piece. */
 export function forming(facts: Facts): Task[] {
-  return facts.parts.flatMap((part) => [
-    ...turning(part),
-    ...layer(part, facts),
-    ...moulded(part, facts),
-    ...folding(part),
-  ])
+  return [
+    ...facts.parts.flatMap((part) => [
+      ...turning(part),
+      ...layer(part, facts),
+      ...moulded(part, facts),
+      ...folding(part),
+    ]),
+    ...pouches(facts),
+  ]
 }
+
+/** On the block, soaked: a piece, or what is sewn together. */
+const onTheBlock = (of: Pick<Task, 'id' | 'what' | 'touches' | 'times'>, dry: number): Task =>
+  task({
+    ...of,
+    sort: 'form',
+    amount: { count: of.times },
+    tools: ['block and board', 'bone folder', 'clamps'],
+    materials: [some('water')],
+    wait: dry,
+    ties: 'block',
+  })
+
+/** What is formed as one once it is sewn. */
+const pouches = ({ derived, panelsOf }: Facts): Task[] =>
+  derived.runs
+    .filter((run) => run.join.formed)
+    .map(({ join, times }) =>
+      onTheBlock(
+        {
+          id: `form:${join.id}`,
+          what: 'what is sewn, on the block, soaked',
+          times,
+          touches: panelsOf(join).map((panelId) => ({ panelId, run: join.id })),
+        },
+        derived.design.work.ways.formDry,
+      ),
+    )
 
 const turning = ({ panel, work }: Part): Task[] =>
   work.turned.map((t) => {
@@ -128,18 +159,15 @@ function moulded({ panel, laid }: Part, { derived }: Facts): Task[] {
   if (!laid.some((s) => s.sheet.type === 'panel' && s.sheet.formed)) return []
   const { ways } = derived.design.work
   return [
-    task({
-      id: `form:${panel.id}`,
-      sort: 'form',
-      what: `${panel.name} on the block, soaked`,
-      times: panel.count,
-      touches: [{ panelId: panel.id }],
-      amount: { count: panel.count },
-      tools: ['block and board', 'bone folder', 'clamps'],
-      materials: [some('water')],
-      wait: ways.formDry,
-      ties: 'block',
-    }),
+    onTheBlock(
+      {
+        id: `form:${panel.id}`,
+        what: `${panel.name} on the block, soaked`,
+        times: panel.count,
+        touches: [{ panelId: panel.id }],
+      },
+      ways.formDry,
+    ),
     task({
       id: `trim:${panel.id}`,
       sort: 'trim',
@@ -198,8 +226,18 @@ const stampTask = (part: Part, id: string, what: string, count: number): Task =>
     materials: [some('water to damp it')],
   })
 
+/** Borders stamped inside edges. */
+const bordering = ({ parts }: Facts): Task[] =>
+  parts.flatMap((part) =>
+    (part.panel.marks ?? []).flatMap((mark) => {
+      if (mark.type !== 'lines' || !mark.stamped) return []
+      const what = `${mark.said}, on the ${part.panel.name.toLowerCase()}`
+      return [stampTask(part, `stamp:${mark.id}`, what, part.panel.count)]
+    }),
+  )
+
 /** The maker’s own mark: where it was put, or else where nothing will cover it. */
-export function stamping(facts: Facts): Task[] {
+function ownMark(facts: Facts): Task[] {
   const put = facts.parts.flatMap((part) =>
     (part.panel.marks ?? []).flatMap((mark, i, all) =>
       mark.type === 'stamp'
@@ -218,3 +256,6 @@ export function stamping(facts: Facts): Task[] {
   const on = facts.derived.design.work.ways.stamp === 'stamped' ? markPiece(facts) : undefined
   return on ? [stampTask(on, 'stamp', `${on.panel.name}, where nothing will cover it`, 1)] : []
 }
+
+/** Everything stamped into the grain. */
+export const stamping = (facts: Facts): Task[] => [...bordering(facts), ...ownMark(facts)]

@@ -81,6 +81,8 @@ export type Why =
   | 'backed'
   | 'lined'
   | 'formed'
+  | 'pouch'
+  | 'formedDry'
   | 'glued'
   | 'holed'
   | 'covered'

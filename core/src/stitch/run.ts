@@ -30,6 +30,8 @@ export interface Hole extends HolePlace {
 /** Where an edge of one sheet crosses the run. `open` where nothing covers that edge: a stitch on it tears or gapes. */
 export interface Step {
   readonly sheet: string
+  /** Sheets that all end there; the uppermost names it. */
+  readonly sheets: readonly string[]
   readonly name: string
   readonly distance: number
   readonly open: boolean
@@ -133,13 +135,15 @@ function stepsOf(path: Path, work: LaidUp, sheets: readonly LaidSheet[]): Step[]
             const below = layers.filter((l) => sheets.indexOf(l.laid) < sheets.indexOf(laid))
             return above.length > 0 && below.length > 0
           })
-          return { sheet: laid.sheet.id, name: laid.sheet.name, distance, open: !covered }
+          const { id, name } = laid.sheet
+          return { sheet: id, sheets: [id], name, distance, open: !covered }
         }),
     )
   // Two edges that butt make one step; it is named by the upper of the two.
-  return found.filter(
-    (step, i) => !found.some((other, k) => k > i && Math.abs(other.distance - step.distance) < SAME_STEP),
-  )
+  const same = (a: Step, b: Step): boolean => Math.abs(a.distance - b.distance) < SAME_STEP
+  return found
+    .filter((step, i) => !found.some((other, k) => k > i && same(other, step)))
+    .map((step) => ({ ...step, sheets: found.filter((other) => same(other, step)).map((s) => s.sheet) }))
 }
 
 /** What the stitches of a side come to, straight from hole to hole, mm. */

@@ -20,13 +20,18 @@ export function faultsOfAssembly(derived: Derived, steps: readonly Step[]): stri
   const panelOf = new Map(sheets.map((s) => [s.sheet.id, s.sheet.type === 'panel' ? s.sheet.panelId : '']))
   const held = new Set<string>()
   const turned = new Set<string>()
+  const sewn = new Set<string>()
   const faults: string[] = []
   for (const { task, touches, sort } of steps.flatMap((s) => s.rows.map((r) => ({ ...r, sort: s.sort })))) {
-    if (SINGLE.includes(sort))
+    // A pouch is formed as one: once it is sewn, and then at once.
+    const pouch = derived.runs.find((r) => r.join.formed && task === `form:${r.join.id}`)
+    if (pouch && !sewn.has(pouch.join.id)) faults.push(`${task}: not sewn yet`)
+    if (SINGLE.includes(sort) && !pouch)
       for (const t of touches) if (held.has(t.panelId)) faults.push(`${task}: ${t.panelId} is held already`)
     if (sort === 'turn') turned.add(task)
     const run = derived.runs.find((r) => task === `sew:${r.join.id}`)
     if (!run) continue
+    sewn.add(run.join.id)
     // What is folded out of the way covers nothing.
     if (run.join.away) continue
     const own = run.join.through.filter((id) => parent.has(id))

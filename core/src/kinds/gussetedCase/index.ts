@@ -1,8 +1,8 @@
 import { nth } from '../../lists/index.js'
 import { point } from '../../geometry/index.js'
-import type { Concern, Fit } from '../../master/index.js'
+import type { Concern, Fit, Layup } from '../../master/index.js'
 import { type Reckon, given } from '../../working/index.js'
-import { type Role, defineKind } from '../kind.js'
+import { type Role, defineKind, leatherOf } from '../kind.js'
 import { counted, sizeBy } from '../parts/basics.js'
 import {
   FRONT_POCKET,
@@ -14,6 +14,7 @@ import {
 } from '../pockets/index.js'
 import { caseJoins, caseLayups } from './lay.js'
 import { casePanels } from './panels.js'
+import { caseStanding } from './stand.js'
 import { CASE, type CaseParams } from './params.js'
 import { BENCH, type CaseSizes, caseSizes } from './sizes.js'
 import { needed, present } from '../parts/fits.js'
@@ -105,6 +106,12 @@ function concerns(p: CaseParams, s: CaseSizes): Concern[] {
   return [...found, ...(s.stack ? pileConcerns(s.stack) : [])]
 }
 
+/** What lies on the back of the case: its pockets, and the support inside. */
+const onTheBack = ([open]: readonly Layup[]): string[] =>
+  (open?.sheets ?? []).flatMap((s) =>
+    s.type === 'panel' && !/^(back|front|gusset-)/.test(s.id) ? [s.id] : [],
+  )
+
 /** A case for spectacles or tools, with gussets that fold flat and a flap over the top. */
 export const gussetedCase = defineKind({
   id: 'gusseted-case',
@@ -133,9 +140,11 @@ export const gussetedCase = defineKind({
   },
   master: (p, materials, reckon) => {
     const s = caseSizes(p, materials, reckon)
+    const layups = caseLayups(p, s)
     return {
       panels: casePanels(p, s, materials),
-      layups: caseLayups(p, s),
+      layups,
+      standing: caseStanding(p, s, leatherOf(materials, 'body').thickness, onTheBack(layups)),
       joins: caseJoins(p, s),
       matches: [],
       fittings:

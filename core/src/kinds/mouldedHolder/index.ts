@@ -19,11 +19,32 @@ const ROLES: readonly Role<HolderParams>[] = [
   { id: 'back', label: 'Back', why: 'flat and firm; carries the weight', usual: 2.6 },
 ]
 
+/** A pouch that is sewn flat is formed over no more than this share of the thing’s width (J); docs/formulas.md §11. */
+const POUCH = 1 / 3
+
+/** Flat leather gives only so much: over a deep thing it puckers at the foot, or stays short. */
+const tooDeep = (p: HolderParams): Concern[] =>
+  p.formed === 'first' || p.deep <= p.wide * POUCH
+    ? []
+    : [
+        {
+          id: 'too-deep-for-a-pouch',
+          rank: 'look',
+          panelId: 'front',
+          at: point(p.wide / 2, p.high / 2),
+          what: 'A thing {deep} thick and {wide} wide is deep for a pouch that is sewn flat',
+          why: 'Sewn flat, the leather puckers at the foot and pulls at its stitches. Form the front first, over the block.',
+          lengths: { deep: p.deep, wide: p.wide },
+          remedy: { field: 'formed', value: 'first', said: 'the front formed first' },
+        },
+      ]
+
 /** A form whose edge is rounded further than it is deep has no wall: the leather would be cut too small. */
 function concerns(p: HolderParams, materials: Materials): Concern[] {
   const t = leatherOf(materials, 'front').thickness
-  const max = Math.min(p.deep - t, p.wide / 2, p.high - p.shown)
-  if (p.edge <= max + 1e-9) return []
+  const wall = p.formed === 'sewn' ? p.deep / 2 : p.deep - t
+  const max = Math.min(wall, p.wide / 2, p.high - p.shown)
+  if (p.edge <= max + 1e-9) return tooDeep(p)
   const value = Math.floor(2 * max) / 2
   return [
     {
@@ -107,13 +128,13 @@ export const mouldedHolder = defineKind({
   roles: ROLES,
   brief: [
     'It holds a thing {wide} wide, {high} high and {deep} thick, of which {shown} stands out of the mouth.',
-    'Formed over a block with edges rounded {edge}; the leather {shrink}, {rough} left to trim.',
+    'Formed over a block with edges rounded {edge}, {formed}; the leather {shrink}[, {rough} left to trim].',
     'Hung by {hung}[: a belt {belt} wide][ and {beltThick} thick].',
   ],
   sentences: {
     front: [
       'Cut 1 from {leather-front}. Formed over {wide} × {high} × {deep}, edges rounded {edge}.',
-      'Left {rough} to trim all round; {shrink} in drying. Sewn {margin} in after trimming; edges {finish}.',
+      'Formed {formed}[: {rough} left to trim all round]; {shrink} in drying. Sewn {margin} in; edges {finish}.',
     ],
     back: [
       'Cut 1 from {leather-back}, corners rounded {corner}. Hung by {hung}[, for a belt of {belt}][ × {beltThick}].',
@@ -132,7 +153,9 @@ export const mouldedHolder = defineKind({
       concerns: concerns(p, materials),
       carries: [`one thing ${p.wide} × ${p.high} × ${p.deep} mm`],
       sizes: [
-        ...[s.blankWide, s.blankHigh, s.extra, s.flange].map((size) => ({ panelId: 'front', size })),
+        ...(p.formed === 'first' ? [s.blankWide, s.blankHigh, s.extra, s.flange] : [s.flange]).map(
+          (size) => ({ panelId: 'front', size }),
+        ),
         ...[s.pocketWide, s.pocketHigh, s.closed].map((size) => ({ panelId: 'back', size })),
         ...hungBy(p, s),
       ],

@@ -30,16 +30,28 @@ function loopSheets(p: HolderParams, s: HolderSizes): { outside: Sheet[]; ends: 
   }
 }
 
+/** The block under the leather, open at the mouth; from its edge the wall comes down to the flange. */
+function overTheBlock(p: HolderParams, s: HolderSizes, t: number) {
+  const w = s.pocketWide.value
+  const x = pocketLeft(p, s) + (w - p.wide) / 2
+  const foot = s.pocketHigh.value - s.flange.value - t
+  const inside = box(x, -p.shown - p.high, x + p.wide, foot)
+  return (share: number) => ({ raised: { inside, by: share * p.deep, within: t + 1 } })
+}
+
 export function holderLayups(p: HolderParams, s: HolderSizes, materials: Materials): Layup[] {
   const { outside, ends } = loopSheets(p, s)
   const left = pocketLeft(p, s)
   const t = leatherOf(materials, 'front').thickness
+  const raised = overTheBlock(p, s, t)
+  // As one pouch the back is pushed out as well, with all that lies on it.
+  const below = p.formed === 'sewn' ? raised(-0.5) : {}
   const thing = contentSheet(
     'thing',
     'the thing',
     box(0, 0, p.wide, Math.max(LEAST_INSIDE, p.high - p.shown)),
     p.deep,
-    shift(left + s.flange.value + t, 0),
+    shift(left + (p.formed === 'sewn' ? (s.pocketWide.value - p.wide) / 2 : s.flange.value + t), 0),
   )
   return [
     {
@@ -47,11 +59,14 @@ export function holderLayups(p: HolderParams, s: HolderSizes, materials: Materia
       name: 'as it is sewn',
       carrier: 'back',
       sheets: [
-        ...outside,
-        panelSheet('back', 'back', 'back', STAY, false),
-        ...ends,
+        ...outside.map((sheet) => ({ ...sheet, ...below })),
+        { ...panelSheet('back', 'back', 'back', STAY, false), ...below },
+        ...ends.map((sheet) => ({ ...sheet, ...below })),
         thing,
-        { ...panelSheet('front', 'front', 'front', shift(left, 0), true), formed: pocketShape(p, s).outline },
+        {
+          ...panelSheet('front', 'front', 'front', shift(left, 0), true),
+          ...(p.formed === 'first' ? { formed: pocketShape(p, s).outline, ...raised(1) } : raised(0.5)),
+        },
       ],
     },
   ]
@@ -77,6 +92,7 @@ export function holderJoins(p: HolderParams, s: HolderSizes): Join[] {
           through: ['back', 'front'],
           glue: p.hung !== 'wings' ? [{ sheet: 'back', chain, limit: margin.value }] : [],
           backstitches: { start: 2, end: 2 },
+          ...(p.formed === 'sewn' ? { formed: true as const } : {}),
         },
       ]
     : []

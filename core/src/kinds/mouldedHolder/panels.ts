@@ -75,7 +75,7 @@ function slotsFor(p: HolderParams, s: HolderSizes): PanelMark[] {
 }
 
 export function holderPanels(p: HolderParams, s: HolderSizes, materials: Materials): Panel[] {
-  const left: Shape = rectangleShape(s.blankWide.value, s.blankHigh.value, allRound(p.corner), () => ({
+  const blank: Shape = rectangleShape(s.blankWide.value, s.blankHigh.value, allRound(p.corner), () => ({
     type: 'raw',
     finish: 'left',
     trim: 0,
@@ -87,14 +87,26 @@ export function holderPanels(p: HolderParams, s: HolderSizes, materials: Materia
   const [over, deepIn] = [rim + open + rim, p.high + 2 * t]
   const plain = () => ({ type: 'raw', finish: 'left', trim: 0 }) as const
   return [
-    plainPanel({
-      id: 'front',
-      name: 'Front, before forming',
-      role: 'front',
-      ...left,
-      grain: Math.PI / 2,
-      notes: ['wet it, form it over the block, leave it to dry', 'then trim it to the outline of the back'],
-    }),
+    p.formed === 'sewn'
+      ? plainPanel({
+          id: 'front',
+          name: 'Front',
+          role: 'front',
+          ...pocketShape(p, s),
+          grain: Math.PI / 2,
+          notes: ['sewn first; then soaked, the block pushed in, left to dry on it'],
+        })
+      : plainPanel({
+          id: 'front',
+          name: 'Front, before forming',
+          role: 'front',
+          ...blank,
+          grain: Math.PI / 2,
+          notes: [
+            'wet it, form it over the block, leave it to dry',
+            'then trim it to the outline of the back',
+          ],
+        }),
     backPanel(p, s),
     ...(p.hung === 'loop'
       ? [

@@ -14,6 +14,10 @@ const DECIDED = {
   shown: length('standing out of the mouth', 0, 120, 25),
   shrink: share('shrinks in drying', 0.03, '0.02 to 0.05 for most vegetable tanned leather', 0.08, 0.005),
   rough: length('left to trim all round', 5, 30, 12),
+  formed: choice('when it is formed', 'first', [
+    ['first', 'the front alone, before it is sewn', 'for deep things; the back stays flat'],
+    ['sewn', 'as one pouch, once it is sewn', 'for shallow things; both sides stretch over the block'],
+  ]),
   hung: choice('hung by', 'loop', [
     ['loop', 'a loop through two slots in the back', 'the belt does not touch what is inside'],
     ['wings', 'the belt through a slot in each wing', 'lies close to the body; wider'],
@@ -25,5 +29,9 @@ const DECIDED = {
 export type HolderParams = ParamsOf<typeof DECIDED>
 export const HOLDER = settings(DECIDED, {
   usual: { margin: 4, corner: 10 },
-  inPlay: { belt: (p) => p.hung !== 'none', beltThick: (p) => p.hung !== 'none' },
+  inPlay: {
+    rough: (p) => p.formed === 'first',
+    belt: (p) => p.hung !== 'none',
+    beltThick: (p) => p.hung !== 'none',
+  },
 })

@@ -52,28 +52,36 @@ export function holderSizes(p: HolderParams, materials: Materials, reckon: Recko
     '§11',
     { margin: basics.margin, hole: basics.hole, room: given('room', BENCH.flangeRoom) },
   )
+  const deep = given('deep', p.deep)
+  const edge = given('edge', p.edge)
+  const shrink = given('shrinks', 1 + p.shrink, 'share')
+  // As one pouch either side goes over half the thing; else only the front rises.
+  const pouch = p.formed === 'sewn'
   const pocketWide = size(
     'pocket.wide',
     'width over the flanges',
-    '{wide} + 2 × ({t} wall + {flange} flange)',
+    pouch
+      ? '({wide} + {deep} − (4 − π) × {edge} rounded) × {shrink} + 2 × {flange} flange'
+      : '{wide} + 2 × ({t} wall + {flange} flange)',
     '§11',
-    { wide, t, flange },
+    { wide, t, flange, deep, edge, shrink },
   )
   const pocketHigh = size(
     'pocket.high',
     'height from mouth to foot',
-    '{inside} of the thing inside + {t} wall + {flange} flange',
+    pouch
+      ? '({inside} of the thing inside + {deep} / 2 − (2 − π / 2) × {edge} rounded) × {shrink} + {flange} flange'
+      : '{inside} of the thing inside + {t} wall + {flange} flange',
     '§11',
-    { inside, t, flange },
+    { inside, t, flange, deep, edge, shrink },
   )
   const extra = size('extra', 'taken up by both walls', MOULDING_SQUARE, '§11', {
-    deep: given('deep', p.deep),
-    edge: given('edge', p.edge),
+    deep,
+    edge,
     foot: given('foot', front.thickness),
     k: given('neutral-axis factor', front.neutral, 'share'),
     thickness: t,
   })
-  const shrink = given('shrinks', 1 + p.shrink, 'share')
   const rough = given('rough', p.rough)
   const blankWide = size(
     'blank.wide',
@@ -118,7 +126,7 @@ export function holderSizes(p: HolderParams, materials: Materials, reckon: Recko
     'thickness with the thing in it',
     '{deep} + {front} front + {back} back',
     '§11',
-    { deep: given('deep', p.deep), front: t, back: given('back', back.thickness, 'thickness') },
+    { deep, front: t, back: given('back', back.thickness, 'thickness') },
   )
   return {
     ...basics,

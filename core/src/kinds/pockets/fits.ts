@@ -94,6 +94,22 @@ function tooThick({ start: { p, leather }, sizes }: Stack): Concern[] {
   ]
 }
 
+/** Arms that only meet: cards push them apart in time. */
+function buttedGap({ start: { p }, sizes }: Stack): Concern[] {
+  if (p.school !== 'butted' || p.pockets < 2) return []
+  return [
+    {
+      id: 'butted-gap',
+      rank: 'tip',
+      panelId: 'foot-pocket',
+      at: point(sizes.arm.value / 2, 0),
+      what: 'The arms of the pockets only meet, step to step',
+      why: 'With wear the cards push them apart, and a gap opens at the edge of the wallet. Cut them tight to the step, or let each lap under the next: no gap, and half a leather more at the edge.',
+      remedy: { field: 'school', value: 'lapped', said: 'T pockets, lapped' },
+    },
+  ]
+}
+
 /** What can't be used, or will not last, whatever its size. */
 export function pileConcerns(stack: Stack): Concern[] {
   const { p } = stack.start
@@ -120,7 +136,7 @@ export function pileConcerns(stack: Stack): Concern[] {
       why: 'An inward curve so tight can’t be turned without cutting the border through. A slot lower down can be.',
       remedy: { field: 'grip', value: 'slot', said: 'a thumb slot lower down' },
     })
-  found.push(...tooThick(stack))
+  found.push(...tooThick(stack), ...buttedGap(stack))
   if (p.school === 'overlap' && p.pockets >= 4)
     found.push({
       id: 'overlap-thick',

@@ -1,6 +1,6 @@
-import { STAY, point, shift } from '../../geometry/index.js'
+import { STAY, flipAbout, point, shift } from '../../geometry/index.js'
 import { loopOf } from './loop.js'
-import type { Concern, Fit } from '../../master/index.js'
+import type { Concern, Fit, Panel, PanelSheet } from '../../master/index.js'
 import { type Reckon, given } from '../../working/index.js'
 import { type Role, defineKind } from '../kind.js'
 import { needed, present } from '../parts/fits.js'
@@ -9,7 +9,7 @@ import { finishedFate, outlineOf } from '../parts/shape.js'
 import { contentSheet, panelSheet } from '../parts/sheets.js'
 import { chainOf, sheathPanels } from './panels.js'
 import { SHEATH, type SheathParams, hasOwnLoop } from './params.js'
-import { type SheathSizes, sheathSizes } from './sizes.js'
+import { LAND, type SheathSizes, sheathSizes } from './sizes.js'
 
 const ROLES: readonly Role<SheathParams>[] = [
   { id: 'body', label: 'Body', why: 'front and back: firm, 2.5 to 3.5 mm', usual: 2.8 },
@@ -46,7 +46,7 @@ function fits(p: SheathParams, s: SheathSizes, reckon: Reckon): Fit[] {
           formula: '{margin} margin + {inside} of leather inside it',
           source: '§20',
         },
-        { margin: given('margin', p.margin), inside: given('inside', 3) },
+        { margin: given('margin', p.margin), inside: given('inside', LAND) },
       ),
       has: present(reckon, 'fit.weltHas', 'welt', given('welt', p.welt), '§20'),
     },
@@ -86,6 +86,21 @@ function concerns(p: SheathParams, s: SheathSizes): Concern[] {
   return found
 }
 
+/** The layers of the welt, those that run out in the middle of the pile: a strip on either side. */
+function weltSheets(s: SheathSizes, panels: readonly Panel[]): PanelSheet[] {
+  const short = panels.some((q) => q.id === 'welt-short') ? s.short.value : 0
+  const whole = s.layers.value - s.short.value
+  const over = flipAbout(s.mouth.value / 2)
+  const out = Array.from({ length: short }, (_, i) => [
+    panelSheet(`welt-out-${i + 1}`, 'welt that runs out', 'welt-short', STAY, true),
+    panelSheet(`welt-out-${i + 1}-over`, 'welt that runs out', 'welt-short', over, false),
+  ])
+  const round = Array.from({ length: whole }, (_, i) =>
+    panelSheet(`welt-${i + 1}`, 'welt', 'welt', STAY, true),
+  )
+  return [...round.slice(0, 1), ...out.flat(), ...round.slice(1)]
+}
+
 /** A sheath in layers for a tool that hangs from a belt. */
 export const sheath = defineKind({
   id: 'sheath',
@@ -95,6 +110,7 @@ export const sheath = defineKind({
   roles: ROLES,
   brief: [
     'It takes a tool {wide} wide at the mouth and {tipWide} at its tip, {thick} thick; {deep} of it goes in, with {roomRound} of room round it.',
+    'Its guard is {guard} wide[ and goes in {guardDeep}]; the welt is {welt} wide, its layers {welts}[: {tipThick} thick at the tip].',
     'For the belt: {loop}[, {loopWide} wide][, {rise} above the mouth][, leaning {cant} degrees].[ The tool balances {balance} from its tip; the belt is {belt} wide][ and {beltThick} thick.]',
   ],
   sentences: {
@@ -105,7 +121,13 @@ export const sheath = defineKind({
     front: [
       'Cut 1 from {leather-body}. Sides and tip sewn {margin} in; edges {finish}, cut {trim} over size.',
     ],
-    welt: ['Cut from {leather-welt}, {welt} wide, in layers as thick as the tool: {thick}.'],
+    welt: [
+      'Cut from {leather-welt}, {welt} wide, in layers as thick as the tool: {thick}; {welts}[: {tipThick} at the tip].',
+      'Its guard is {guard} wide[ and goes in {guardDeep}].',
+    ],
+    'welt-short': [
+      'Cut from {leather-welt}, {welt} wide, running out to nothing: the tool is {thick} at the mouth and {tipThick} at its tip.',
+    ],
     loop: [
       'Cut 1 from {leather-body}: {loop}, {loopWide} wide[, {rise} above the mouth], leaning {cant} degrees; for a belt {belt} wide and {beltThick} thick.',
     ],
@@ -113,10 +135,11 @@ export const sheath = defineKind({
   master: (p, materials, reckon) => {
     const s = sheathSizes(p, materials, reckon)
     const w = s.mouth.value
-    const panels = sheathPanels(p, s)
+    const panels = sheathPanels(p, s, materials)
     const front = panels.find((q) => q.id === 'front')!
     const chain = chainOf(front)
-    const welts = Array.from({ length: s.layers.value }, (_, i) => `welt-${i + 1}`)
+    const welts = weltSheets(s, panels)
+    const weltIds = welts.map((w) => w.id)
     const loop = loopOf(p, s, panels)
     const tool = outlineOf(
       [
@@ -137,7 +160,7 @@ export const sheath = defineKind({
           sheets: [
             ...loop.behind,
             panelSheet('back', 'back', 'back', STAY, false),
-            ...welts.map((id) => panelSheet(id, 'welt', 'welt', STAY, true)),
+            ...welts,
             contentSheet('tool', 'the tool', tool.outline, p.thick, shift((w - p.wide) / 2, 0)),
             panelSheet('front', 'front', 'front', STAY, true),
             ...loop.before,
@@ -153,7 +176,7 @@ export const sheath = defineKind({
           chain,
           margin: s.margin,
           trims: [p.margin, p.margin],
-          through: ['back', ...welts, 'front'],
+          through: ['back', ...weltIds, 'front'],
           glue: [{ sheet: 'front', chain, limit: p.welt }],
         }),
       ],
@@ -164,6 +187,9 @@ export const sheath = defineKind({
       sizes: [
         ...[s.mouth, s.tip, s.length].map((size) => ({ panelId: 'front', size })),
         ...[s.layers, s.weltThick].map((size) => ({ panelId: 'welt', size })),
+        ...(panels.some((q) => q.id === 'welt-short')
+          ? [s.short, s.runsTo].map((size) => ({ panelId: 'welt-short', size }))
+          : []),
         ...(p.loop === 'none' ? [] : [{ panelId: hasOwnLoop(p) ? 'loop' : 'back', size: s.loop }]),
         { panelId: 'back', size: s.hangs },
       ],

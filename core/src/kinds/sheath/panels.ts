@@ -1,17 +1,22 @@
 import {
+  type Path,
   closedPath,
   line,
   offsetLargestMaybe,
   openPath,
   pathEnd,
+  pathLength,
+  pathPart,
   pathReversed,
   pathStart,
   point,
+  segmentLength,
 } from '../../geometry/index.js'
 import { type Panel, insetChainMaybe } from '../../master/index.js'
+import { type Materials, leatherOf } from '../kind.js'
 import { type Shape, finishedFate, outlineOf, plainPanel, rectangleShape } from '../parts/shape.js'
 import { type SheathParams, hasOwnLoop } from './params.js'
-import { LOOP_END, type SheathSizes } from './sizes.js'
+import { LOOP_END, RUNS_OUT, type SheathSizes } from './sizes.js'
 
 /** Edges that are sewn, from the mouth round the tip. */
 const SIDES = ['right', 'tip-right', 'tip', 'tip-left', 'left']
@@ -49,13 +54,99 @@ function bodyShape(p: SheathParams, s: SheathSizes, above: number): Shape {
 
 export const chainOf = (shape: Shape): string[] => SIDES.filter((id) => shape.edges.some((e) => e.id === id))
 
+/** The inside of the welt, cut back beside a guard as far as that goes in; its mouth is level with the top. */
+function besideGuard(p: SheathParams, s: SheathSizes, inner: Path): Path {
+  const half = p.guard / 2 + p.play
+  const c = s.mouth.value / 2
+  const down = p.guardDeep + p.play
+  const [first, length] = [inner.segments[0], pathLength(inner)]
+  const straight = first ? segmentLength(first) : 0
+  if (p.guard === 0 || down >= straight) return inner
+  const part = pathPart(inner, down, length - down)
+  const [from, to] = [pathStart(part), pathEnd(part)]
+  // Where the guard is no wider than the opening nothing is cut back.
+  if (half <= Math.abs(from.x - c) || half <= Math.abs(to.x - c)) return inner
+  const [right, left] = from.x > to.x ? [half, -half] : [-half, half]
+  return openPath([
+    line(point(c + right, 0), point(c + right, from.y)),
+    line(point(c + right, from.y), from),
+    ...part.segments,
+    line(to, point(c + left, to.y)),
+    line(point(c + left, to.y), point(c + left, 0)),
+  ])
+}
+
+/** One side of a layer that runs out before the tip: a strip down from the mouth. */
+function shortShape(p: SheathParams, s: SheathSizes, shape: Shape): Shape | undefined {
+  const panel = { ...shape } as Panel
+  const outer = insetChainMaybe(panel, chainOf(shape), 0)
+  const inner = insetChainMaybe(panel, chainOf(shape), p.welt)
+  if (!outer || !inner) return undefined
+  const sides = [outer, besideGuard(p, s, inner)].map((path) => {
+    const side = pathLength(path) / 2
+    return pathPart(path, 0, Math.min(s.runsTo.value, side - 1))
+  })
+  const [out, back] = [sides[0]!, pathReversed(sides[1]!)]
+  const [n, k] = [out.segments.length, back.segments.length]
+  const fate = finishedFate(p.finish, p.trim, (e) => e === 'outside')
+  const edge = (id: string, first: number, last: number) => ({
+    id,
+    name: id.replaceAll('-', ' '),
+    first,
+    last,
+    fate: fate(id),
+  })
+  return {
+    outline: closedPath([
+      ...out.segments,
+      line(pathEnd(out), pathStart(back)),
+      ...back.segments,
+      line(pathEnd(back), pathStart(out)),
+    ]),
+    edges: [
+      edge('outside', 0, n - 1),
+      edge('end', n, n),
+      edge('inside', n + 1, n + k),
+      edge('top', n + k + 1, n + k + 1),
+    ],
+  }
+}
+
+/** The layers of the welt that run out, a strip for either side. */
+function shortWelt(p: SheathParams, s: SheathSizes, front: Shape, thickness: number): Panel[] {
+  const shape = s.short.value > 0 ? shortShape(p, s, front) : undefined
+  if (!shape) return []
+  return [
+    plainPanel({
+      id: 'welt-short',
+      name: 'Welt that runs out',
+      role: 'welt',
+      count: 2 * s.short.value,
+      flipped: s.short.value,
+      ...shape,
+      grain: Math.PI / 2,
+      skives: [
+        {
+          key: 'welt-short.out',
+          name: 'running out',
+          chain: ['end'],
+          width: RUNS_OUT,
+          start: 0.2,
+          end: thickness,
+        },
+      ],
+      notes: ['finish its inner edge before it is glued in'],
+    }),
+  ]
+}
+
 /** The welt: a border along sides and tip, as wide as asked. */
-function weltShape(p: SheathParams, shape: Shape): Shape {
+function weltShape(p: SheathParams, s: SheathSizes, shape: Shape): Shape {
   const chain = chainOf(shape)
   const panel = { ...shape } as Panel
   const outer = insetChainMaybe(panel, chain, 0)!
   const inner = insetChainMaybe(panel, chain, p.welt) ?? offsetLargestMaybe(shape.outline, -p.welt)!
-  const back = pathReversed(openPath(inner.segments))
+  const back = pathReversed(openPath(besideGuard(p, s, inner).segments))
   const [n, k] = [outer.segments.length, back.segments.length]
   const fate = finishedFate(p.finish, p.trim, (e) => e === 'outside')
   const edge = (id: string, first: number, last: number) => ({
@@ -96,7 +187,7 @@ const wrapFolds = (p: SheathParams, s: SheathSizes): Panel['folds'] =>
         },
       ]
 
-export function sheathPanels(p: SheathParams, s: SheathSizes): Panel[] {
+export function sheathPanels(p: SheathParams, s: SheathSizes, materials: Materials): Panel[] {
   const front = bodyShape(p, s, 0)
   const back = bodyShape(p, s, p.loop === 'fold' ? s.loop.value : 0)
   const fold = p.loop === 'fold' ? [-(p.rise + (s.loop.value - 2 * p.rise - LOOP_END) / 2)] : []
@@ -122,11 +213,12 @@ export function sheathPanels(p: SheathParams, s: SheathSizes): Panel[] {
       id: 'welt',
       name: 'Welt',
       role: 'welt',
-      count: s.layers.value,
-      ...weltShape(p, front),
+      count: s.layers.value - s.short.value,
+      ...weltShape(p, s, front),
       grain: Math.PI / 2,
       notes: ['finish its inner edge before it is glued in'],
     }),
+    ...shortWelt(p, s, front, leatherOf(materials, 'welt').thickness),
     plainPanel({
       id: 'front',
       name: 'Front',

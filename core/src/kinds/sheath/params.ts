@@ -15,6 +15,14 @@ const DECIDED = {
   balance: length('from its tip to where it balances', 10, 500, 115, { step: 1 }),
   play: length('room round the tool', 0.5, 6, 1.5),
   welt: length('width of the welt', 5, 20, 10),
+  /** A guard wider than the tool, which comes to lie in the mouth. */
+  guard: length('width of its guard', 0, 150, 0, { hint: '0 where it has none' }),
+  guardDeep: length('how far the guard goes in', 0, 60, 4),
+  welts: choice('layers of the welt', 'whole', [
+    ['whole', 'all of them round to the tip', 'for a tool as thick at its tip as at the mouth'],
+    ['out', 'running out to nothing where the tool gets thinner', 'for a tool that tapers'],
+  ]),
+  tipThick: length('thickness of the tool at its tip', 0.2, 40, 2, { step: 0.1 }),
   loop: choice('belt loop', 'fold', [
     ['fold', 'in one with the back, folded down', 'strong; a longer piece'],
     ['wrap', 'a loop over the mouth, sewn on front and back', 'holds the mouth together; takes a cant'],
@@ -40,6 +48,8 @@ export const SHEATH = settings(DECIDED, {
     balance: (p) => p.loop !== 'none',
     rise: (p) => p.loop === 'fold' || p.loop === 'wrap',
     cant: hasOwnLoop,
+    guardDeep: (p) => p.guard > 0,
+    tipThick: (p) => p.welts === 'out',
   },
   usual: { margin: 4, trim: 2 },
   // `play` is how far a pitch may differ from the iron’s, in every kind.

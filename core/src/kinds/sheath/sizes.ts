@@ -14,6 +14,10 @@ const LOOPS: Readonly<Record<SheathParams['loop'], string>> = {
 }
 /** End of a loop that is sewn down, mm. */
 export const LOOP_END = 16
+/** Leather inside the stitches that keeps the tool off the thread, mm. */
+export const LAND = 3
+/** A layer that runs out is skived to nothing over so much, mm (J). */
+export const RUNS_OUT = 15
 /** Share of a layer that hammering and stitching press out of a pile of welts (J). */
 const PRESSED = 0.15
 
@@ -22,6 +26,9 @@ export interface SheathSizes extends Basics {
   readonly layers: Reckoned
   readonly weltThick: Reckoned
   readonly mouth: Reckoned
+  /** Layers of the welt that run out, and how far from the mouth they reach. */
+  readonly short: Reckoned
+  readonly runsTo: Reckoned
   readonly tip: Reckoned
   readonly length: Reckoned
   readonly loop: Reckoned
@@ -43,13 +50,60 @@ export function sheathSizes(p: SheathParams, materials: Materials, reckon: Recko
     },
     { tool, t, squeeze: given('pressed', PRESSED, 'share') },
   )
+  const atTip = given('tool at its tip', Math.min(p.tipThick, p.thick))
+  const short = reckon(
+    {
+      key: 'welt.short',
+      label: 'layers that run out',
+      formula:
+        p.welts === 'out'
+          ? 'the larger of 0 and {layers} − ({tip} / {t} − {squeeze} pressed together, rounded up, at least 1)'
+          : '0: all go round to the tip',
+      source: '§20',
+      quantity: 'count',
+    },
+    { layers, tip: atTip, t, squeeze: given('pressed', PRESSED, 'share') },
+  )
+  const runsTo = size(
+    'welt.runsTo',
+    'they reach down from the mouth',
+    short.value > 0
+      ? 'the larger of {least} and {deep} × ({tool} − ({layers} − {short}) × {t}) / ({tool} − {tip})'
+      : '0: none run out',
+    '§20',
+    {
+      least: given('least', 2 * RUNS_OUT),
+      deep: given('goes in', p.deep),
+      tool,
+      layers,
+      short,
+      t,
+      tip: atTip,
+    },
+  )
   const weltThick = size('welt.thick', 'welt in all', '{layers} × {t}', '§20', { layers, t })
+  const round = { play: given('room round it', p.play), welt: given('welt', p.welt) }
   const across = (key: string, label: string, wide: number): Reckoned =>
     size(key, label, '{wide} tool + 2 × {play} room round it + 2 × {welt} welt', '§20', {
       wide: given('tool', wide),
-      play: given('room round it', p.play),
-      welt: given('welt', p.welt),
+      ...round,
     })
+  const mouth =
+    p.guard > p.wide
+      ? size(
+          'sheath.mouth',
+          'width at the mouth',
+          'the larger of {wide} tool + 2 × {play} + 2 × {welt} welt and {guard} guard + 2 × {play} + 2 × ({margin} margin + {inside} of leather inside it)',
+          '§20',
+          {
+            wide: given('tool', p.wide),
+            ...round,
+            guard: given('guard', p.guard),
+            margin: given('margin', p.margin),
+            inside: given('inside', LAND),
+          },
+        )
+      : across('sheath.mouth', 'width at the mouth', p.wide)
   const length = size(
     'sheath.length',
     'from mouth to tip',
@@ -98,7 +152,9 @@ export function sheathSizes(p: SheathParams, materials: Materials, reckon: Recko
     ...basicsOf(p.margin, materials, reckon),
     layers,
     weltThick,
-    mouth: across('sheath.mouth', 'width at the mouth', p.wide),
+    mouth,
+    short,
+    runsTo,
     tip: across('sheath.tip', 'width at the tip', p.tipWide),
     length,
     loop,

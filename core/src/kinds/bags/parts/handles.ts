@@ -1,7 +1,7 @@
 import { firstOf } from '../../../lists/index.js'
 import { BOOK_FOLD, PIPED_COVER } from '../../../formulas/index.js'
 import { point, polyline } from '../../../geometry/index.js'
-import type { Join, Panel } from '../../../master/index.js'
+import type { Join, Panel, PanelMark } from '../../../master/index.js'
 import type { Leather } from '../../../stores/index.js'
 import { type Reckoned, given } from '../../../working/index.js'
 import { hardwareOf, leatherOf } from '../../kind.js'
@@ -112,6 +112,27 @@ const widthOf = ({ p, size }: Bag, rolled: boolean, { thickness, neutral }: Leat
       )
     : size('handle.wide', 'width', '{wide}', '§10', { wide: given('width', p.handleWide) })
 
+/** Where a strip between rings is laid round them, and where its ends meet underneath. */
+function meetingMarks(length: number, arc: number, wide: number): PanelMark[] {
+  const across = (x: number) => polyline([point(x, 0), point(x, wide)])
+  const middle = length / 2
+  // From the middle half the handle to either ring, and as much of a turn round it as is left.
+  const turn = (length - 2 * arc) / 4
+  return [
+    { type: 'lines', id: 'meet', at: point(middle, wide), paths: [across(middle)], said: 'ends meet here' },
+    ...([-1, 1] as const).map((way): PanelMark => {
+      const x = middle + way * (arc / 2 + turn)
+      return {
+        type: 'lines',
+        id: `ring-${way}`,
+        at: point(x, wide),
+        paths: [across(x)],
+        said: 'round the ring',
+      }
+    }),
+  ]
+}
+
 function panelOf(bag: Bag, { ring, rolled, layers, arc, length, wide }: Cut): Panel {
   const { p } = bag
   return rectanglePanel(bag, 'handle', 'Handle', 'straps', length.value, wide.value, {
@@ -119,6 +140,7 @@ function panelOf(bag: Bag, { ring, rolled, layers, arc, length, wide }: Cut): Pa
     corner: rolled || ring ? 0 : Math.min(wide.value / 2 - 0.5, 10),
     grain: 0,
     pull: 0,
+    ...(ring ? { marks: meetingMarks(length.value, arc.value, wide.value) } : {}),
     notes: [
       ...(rolled ? [`round a cord of ${p.handleCord} mm, ${Math.round(arc.value)} mm long`] : []),
       ...(ring ? ['its ends meet under the middle; edges sewn through both layers'] : []),
