@@ -1,18 +1,13 @@
 import { derive } from '@drumlin/core/derived'
+import { sortOf } from '@drumlin/core/added'
 import { findingsOf, sayFinding } from '@drumlin/core/check'
-import { writeDesign } from '@drumlin/core/exchange/json'
-import { stepsOf } from '@drumlin/core/steps'
-import { writeFileSync } from 'node:fs'
-import { freshOf } from './test/support/designs.js'
-const show = (name: string, kind: string, params: any) => {
-  const d = freshOf(kind as never, params)
-  const x = derive(d)
-  console.log('==', name, x.pieces.map((p) => `${p.name}×${p.count}`).join(', '))
-  for (const { size, panelId } of x.master.sizes) console.log('  ', panelId, size.label, size.value.toFixed(2))
-  for (const f of findingsOf(x)) console.log('  !', f.rank, sayFinding(f, 'mm').what)
-  const { steps, circles } = stepsOf(x)
-  console.log(circles.length, steps.filter((s) => /form|edge|sew|glue|trim/i.test(s.sort)).map((s) => `${s.sort}: ${s.what}`).join('\n   '))
-  writeFileSync(`/tmp/${name}.drumlin.json`, writeDesign(d) as never)
-}
-show('sheath1', 'sheath', { guard: 60, guardDeep: 6, welts: 'out', thick: 6, tipThick: 2 })
-show('holder1', 'moulded-holder', { formed: 'sewn', wide: 70, high: 100, deep: 12, edge: 3 })
+import { putOn, setField } from '@drumlin/core/design'
+import { done, freshOf } from './test/support/designs.js'
+import { STARTER_STORES } from './src/stores/index.js'
+let d: any = freshOf('tote' as never, { handle: 'none' } as never)
+const x0 = derive(d)
+d = done(d, putOn(d, sortOf('border'), x0.panels.find((p) => p.id === 'front')!, STARTER_STORES, { edge: 'top' } as never))
+d = done(d, setField('t', ['added', 'added-1', 'params', 'inset'], 14))
+const x = derive(d)
+console.log(findingsOf(x).map((f) => sayFinding(f, 'mm').what))
+console.log(x.works[0]!.sheets.map((s: any) => [s.sheet.id, s.part, s.sheet.grainUp].join(' ')))

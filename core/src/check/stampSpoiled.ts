@@ -1,13 +1,15 @@
 import type { Derived } from '../derived/index.js'
 import {
   type Path,
+  type Point,
   circlePoint,
   line,
   openPath,
   pathBox,
   boxCentre,
+  pathLength,
   pathNearest,
-  pathPoints,
+  pathPlaceAt,
   pointInside,
   pointMoved,
 } from '../geometry/index.js'
@@ -31,6 +33,13 @@ interface Data {
 /** A stamp is asked for what lies over it in steps of this, mm. */
 const STEP = 4
 
+/** Places along a stamp, its ends among them. */
+function placesOf(along: Path): Point[] {
+  const length = pathLength(along)
+  const count = Math.max(1, Math.ceil(length / STEP))
+  return Array.from({ length: count + 1 }, (_, i) => pathPlaceAt(along, (i / count) * length).at)
+}
+
 function stampedOf(mark: PanelMark): Stamped | undefined {
   if (mark.type === 'lines' && mark.stamped) {
     const { along, broad, name } = mark.stamped
@@ -43,10 +52,10 @@ function stampedOf(mark: PanelMark): Stamped | undefined {
 }
 
 const spoiltBy = (derived: Derived, panel: Panel, one: Stamped): Pick<Data, 'by' | 'later'> | undefined => {
-  const cut = cutThrough(derived, panel, one)
-  if (cut !== undefined) return { by: cut, later: false }
   const over = covered(derived, panel, one)
-  return over === undefined ? undefined : { by: over, later: true }
+  if (over !== undefined) return { by: over, later: true }
+  const cut = cutThrough(derived, panel, one)
+  return cut === undefined ? undefined : { by: cut, later: false }
 }
 
 /** What goes through the stamp or thins it: a seam, hardware, a skive. */
@@ -59,7 +68,7 @@ function cutThrough(derived: Derived, panel: Panel, { along, half }: Stamped): s
     return pathNearest(along, fitting.at).distance < half + hardware.across / 2
   })
   if (reach) return `the ${reach.fitting.name}`
-  const points = pathPoints(along, 1)
+  const points = placesOf(along)
   const band = panel.bands.find(
     (b) => b.planned && b.areas.some((a) => points.some((p) => pointInside(p, a.outline))),
   )
@@ -80,7 +89,7 @@ function covered({ works }: Derived, panel: Panel, { along }: Stamped): string |
   if (!open || laid?.sheet.type !== 'panel') return undefined
   const { sheet } = laid
   const at = open.sheets.indexOf(laid)
-  for (const p of pathPoints(along, STEP)) {
+  for (const p of placesOf(along)) {
     const over = layersAt(open, pointMoved(p, sheet.move)).find(({ laid: other }) => {
       const level = open.sheets.indexOf(other)
       return (

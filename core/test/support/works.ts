@@ -93,7 +93,7 @@ export const WORKS: readonly Work[] = [
     id: 'W06',
     name: 'Pass holder',
     kind: 'moulded-holder',
-    params: { wide: 60, high: 105, deep: 6, hung: 'none' },
+    params: { wide: 60, high: 105, deep: 6, hung: 'none', formed: 'sewn' },
     put: [
       [
         'loop',
@@ -108,7 +108,8 @@ export const WORKS: readonly Work[] = [
         },
       ],
     ],
-    sizes: { 'added-1.apart': 29, 'pocket.wide': 78.7, closed: 11.2 },
+    // (60 + 6 − 0.858 × 3) × 1.03 + 2 × 6.74 of flange.
+    sizes: { 'added-1.apart': 29, 'pocket.wide': 78.81, closed: 11.2 },
   },
   {
     id: 'W07',

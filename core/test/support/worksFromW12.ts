@@ -5,13 +5,25 @@ export const WORKS_FROM_W12: readonly Work[] = [
     id: 'W12',
     name: 'Rigger’s canted sheath',
     kind: 'sheath',
-    params: { loop: 'wrap', cant: 12, thick: 5, deep: 130, balance: 140, rise: 50 },
+    params: {
+      loop: 'wrap',
+      cant: 12,
+      thick: 5,
+      deep: 130,
+      balance: 140,
+      rise: 50,
+      guard: 44,
+      welts: 'out',
+      tipThick: 2.4,
+    },
     put: [
       ['rivet', 'front', 'mouth', { inward: 6, aside: 20, both: 'mirrored' }],
+      ['border', 'front', 'left', { 'params.inset': 14, 'params.broad': 4 }],
       ['stamp', 'front', 'mouth', { inward: 50, 'params.wide': 14, 'params.high': 14 }],
     ],
     sizes: {
-      'sheath.mouth': 57,
+      // 44 of guard + 2 × 1.5 of room + 2 × (4 + 3).
+      'sheath.mouth': 61,
       'sheath.length': 141.5,
       'welt.layers': 2,
       'loop.length': 142.4,
