@@ -40,7 +40,10 @@ describe('a pouch that is sewn flat and formed then', () => {
   const pouch = derive(freshOf('moulded-holder', { formed: 'sewn', wide: 60, high: 105, deep: 6, edge: 4 }))
   test('either side goes over half the thing: (60 + 6 − 0.858 × 4) × 1.03 and two flanges', () => {
     expect(sizeOf(pouch, 'flange')).toBeCloseTo(6.6, 2)
-    expect(sizeOf(pouch, 'pocket.wide')).toBeCloseTo((66 - (4 - Math.PI) * 4) * 1.03 + 2 * sizeOf(pouch, 'flange'), 9)
+    expect(sizeOf(pouch, 'pocket.wide')).toBeCloseTo(
+      (66 - (4 - Math.PI) * 4) * 1.03 + 2 * sizeOf(pouch, 'flange'),
+      9,
+    )
     expect(panelIn(pouch, 'front').outline.segments).toHaveLength(
       panelIn(pouch, 'back').outline.segments.length,
     )
@@ -121,6 +124,33 @@ describe('a sheath for a tool with a guard, its welt running out', () => {
   })
   test('thin ends between whole layers are no weak place, and no edge of the seam', () => {
     expect(said(sheath).filter((w) => w.includes('welt that runs out'))).toEqual([])
+  })
+})
+
+describe('tops turned over leather, allowances of boxed corners', () => {
+  test.each(['feather', 'fold', 'even'] as const)(
+    'in the %s school: a strip for each pocket, clear of the seams',
+    (topSkive) => {
+      const sleeve = derive(
+        freshOf('card-sleeve', { tops: 'stiffened', topSkive, pockets: 2, sides: 'both' }),
+      )
+      const strip = panelIn(sleeve, 'stay')
+      expect([strip.count, strip.role]).toEqual([4, 'pockets'])
+      // Reveal 12: so much shows of a pocket; it ends just above the next.
+      expect(pathBox(strip.outline).bottom).toBeCloseTo(11, 9)
+      const seam = sleeve.runs.find((r) => r.join.id === 'outer')!
+      expect(seam.holes.some((h) => h.sheets.some((s) => s.startsWith('stay')))).toBe(false)
+      expect(findingsOf(sleeve).filter((f) => f.rank === 'stop')).toEqual([])
+      const turn = sleeve.edges.find((e) => e.panel.id === 'pocket')!.turned[0]!
+      expect(turn.turn.fate.school).toBe(topSkive)
+    },
+  )
+  test('a boxed tote with its allowances skived: its side seam is one leather thick, not two', () => {
+    const thick = (seamSkive: string): number =>
+      derive(freshOf('tote', { seam: 'turned', seamSkive, top: 'single' })).runs.find(
+        (r) => r.join.id === 'side-left',
+      )!.holes[3]!.stack
+    expect(thick('half')).toBeCloseTo(thick('none') / 2, 9)
   })
 })
 

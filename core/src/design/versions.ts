@@ -50,7 +50,7 @@ const BAGS: ReadonlySet<unknown> = new Set(['tote', 'flap-bag', 'portfolio', 'br
 const PILES: ReadonlySet<unknown> = new Set(['bifold', 'card-sleeve', 'gusseted-case'])
 function paramsOf11(kind: unknown, params: unknown): unknown {
   if (!isPlain(params)) return params
-  if (PILES.has(kind)) return { front: 'same', ...params }
+  if (PILES.has(kind)) return { front: 'same', topSkive: 'feather', ...params }
   if (typeof kind === 'string' && OTHERS_SINCE_12[kind]) return { ...OTHERS_SINCE_12[kind], ...params }
   if (!BAGS.has(kind)) return params
   return { ...BAGS_SINCE_12, ...params, ...(params.strap === 'pair' ? {} : { strapPad: 'none' }) }

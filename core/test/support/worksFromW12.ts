@@ -75,7 +75,7 @@ export const WORKS_FROM_W12: readonly Work[] = [
     id: 'W17',
     name: 'Slim sleeve',
     kind: 'card-sleeve',
-    params: { tops: 'turned', sides: 'both', centre: 'open' },
+    params: { tops: 'stiffened', topSkive: 'fold', sides: 'both', centre: 'open' },
     put: [
       [
         'holes',

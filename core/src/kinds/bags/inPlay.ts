@@ -20,7 +20,7 @@ export const IN_PLAY: InPlay<BagParams> = {
   ends: (p) => !isBoxed(p),
   cornerEase: (p) => !isBoxed(p) && !isFan(p),
   allowance: isTurned,
-  seamSkive: isTurned,
+  seamSkive: (p) => isTurned(p) && !isFan(p),
   rows: isTurned,
   rowApart: (p) => isTurned(p) && p.rows === 2,
   trim: (p) => p.seam === 'raw' || isBackRaw(p),

@@ -1,5 +1,5 @@
 import { EDGE, NOTES } from '../parts/settings.js'
-import { POCKETS, hasFront } from '../pockets/index.js'
+import { PILE_IN_PLAY, POCKETS } from '../pockets/index.js'
 import { type ParamsOf, choice, count, length, share, settings } from '../../settings/index.js'
 
 /** What a maker decides about a bifold. Lengths in mm. */
@@ -38,4 +38,4 @@ const DECIDED = {
   ]),
 }
 export type BifoldParams = ParamsOf<typeof DECIDED>
-export const BIFOLD = settings(DECIDED, { inPlay: { front: hasFront } })
+export const BIFOLD = settings(DECIDED, { inPlay: PILE_IN_PLAY })

@@ -1,5 +1,5 @@
 import { EDGE } from '../parts/settings.js'
-import { POCKETS, hasFront } from '../pockets/index.js'
+import { PILE_IN_PLAY, POCKETS } from '../pockets/index.js'
 import { type ParamsOf, choice, count, settings } from '../../settings/index.js'
 
 /** What a maker decides about a card sleeve. Lengths in mm. */
@@ -21,4 +21,4 @@ const DECIDED = {
   ]),
 }
 export type SleeveParams = ParamsOf<typeof DECIDED>
-export const SLEEVE = settings(DECIDED, { usual: { topPocket: 'full' }, inPlay: { front: hasFront } })
+export const SLEEVE = settings(DECIDED, { usual: { topPocket: 'full' }, inPlay: PILE_IN_PLAY })

@@ -1,5 +1,5 @@
 import { EDGE } from '../parts/settings.js'
-import { POCKETS, hasFront } from '../pockets/index.js'
+import { PILE_IN_PLAY, POCKETS } from '../pockets/index.js'
 import { type ParamsOf, choice, count, length, settings } from '../../settings/index.js'
 
 /** What a maker decides about a gusseted case. Lengths in mm. */
@@ -23,4 +23,4 @@ const DECIDED = {
   ]),
 }
 export type CaseParams = ParamsOf<typeof DECIDED>
-export const CASE = settings(DECIDED, { usual: { corner: 8 }, inPlay: { front: hasFront } })
+export const CASE = settings(DECIDED, { usual: { corner: 8 }, inPlay: PILE_IN_PLAY })

@@ -4,6 +4,7 @@ import { CARD } from '../../stores/index.js'
 import { type Reckoned, given } from '../../working/index.js'
 import { sizeBy } from '../parts/basics.js'
 import { POCKET_BENCH as B } from './bench.js'
+import { hasTurnedTops } from './params.js'
 import { type Stack, firstTop } from './stack.js'
 import { aboveSeam, betweenSeams, needed } from '../parts/fits.js'
 
@@ -126,7 +127,7 @@ export function pileConcerns(stack: Stack): Concern[] {
       why: 'Cards slip down behind the face and can’t be got out. Put a pocket of cloth behind each slit.',
       remedy: { field: 'pouch', value: 'fabric', said: 'a pocket of thin cloth behind each slit' },
     })
-  if (p.school !== 'slits' && p.grip === 'notch' && p.tops === 'turned')
+  if (p.school !== 'slits' && p.grip === 'notch' && hasTurnedTops(p))
     found.push({
       id: 'notch-in-turned-top',
       rank: 'look',

@@ -4,7 +4,8 @@ import { CARD } from '../../stores/index.js'
 import { cardOutline, contentSheet, panelSheet } from '../parts/sheets.js'
 import { lineSeam } from '../parts/seams.js'
 import { POCKET_BENCH as B } from './bench.js'
-import { pouchWidth } from './slits.js'
+import { hasTurnedTops } from './params.js'
+import { pouchWidth, stayInset } from './slits.js'
 import { type Stack, type StackItem, cardLeft, footRadius, slitPanelTop, stackItems } from './stack.js'
 
 /** One pile of a design: what tells its sheets apart, where it lies, and what its feet are sewn to. */
@@ -40,12 +41,19 @@ function cards(stack: Stack, item: StackItem, pile: Pile): Sheet {
 }
 
 function pocketSheets(stack: Stack, pile: Pile): Sheet[] {
-  const turned = stack.start.p.tops === 'turned'
-  const inset = stack.start.margin.value
+  const turned = hasTurnedTops(stack.start.p)
+  const inset = stayInset(stack)
   return stackItems(stack).flatMap((item) => {
     const at = moveThen(shift(0, item.top), pile.move)
     const stayId = `stay-${item.index + 1}${pile.suffix}`
-    const tape = panelSheet(stayId, 'tape', 'stay', moveThen(shift(inset, item.top), pile.move), true)
+    const stiff = stack.start.p.tops === 'stiffened'
+    const tape = panelSheet(
+      stayId,
+      stiff ? 'reinforcement' : 'tape',
+      'stay',
+      moveThen(shift(inset, item.top), pile.move),
+      true,
+    )
     const pocket: PanelSheet = {
       ...panelSheet(pocketId(item, pile), item.name, item.panelId, at, true),
       ...(turned ? { turnedOver: stayId } : {}),
@@ -114,7 +122,7 @@ export function pileJoins(stack: Stack, pile: Pile, layup: string): Join[] {
   const { p } = stack.start
   if (p.school === 'slits') return slitTopJoin(stack, pile, layup)
   return stackItems(stack).flatMap((item) => [
-    ...(p.tops === 'turned' ? [topJoin(stack, item, pile, layup)] : []),
+    ...(hasTurnedTops(p) ? [topJoin(stack, item, pile, layup)] : []),
     ...(item.front ? [] : [footJoin(stack, item, pile, layup)]),
   ])
 }

@@ -17,7 +17,7 @@ import {
   withNotch,
 } from '../parts/shape.js'
 import { FOOT_BAND, POCKET_BENCH as B } from './bench.js'
-import { hasOwnFront } from './params.js'
+import { hasOwnFront, hasTurnedTops } from './params.js'
 import { type Stack, footRadius, handed } from './stack.js'
 
 import { guide, pouch, slitPanel, stay } from './slits.js'
@@ -40,7 +40,7 @@ export function stackPanels(stack: Stack): Panel[] {
     ...(first === 1 ? [upperPocket(stack, 'pocket-top', 'Uppermost pocket', 1, shorten.value)] : []),
     ...(behind > first ? [upperPocket(stack, 'pocket', named(first), behind - first, 0)] : []),
     frontPocket(stack),
-    ...(p.tops === 'turned' ? [stay(stack)] : []),
+    ...(hasTurnedTops(p) ? [stay(stack)] : []),
     guide(stack),
   ]
 }
@@ -48,11 +48,11 @@ export function stackPanels(stack: Stack): Panel[] {
 /** Top edges are turned where that was chosen; all else is finished as edges are. */
 function fates({ start: { p, leather } }: Stack, trimmed: (edge: string) => boolean, upper = true): FateOf {
   const plain = finishedFate(p.finish, p.trim, trimmed)
-  const turned = turnedFate(B.turn, 'feather', leather, B.turnMargin)
+  const turned = turnedFate(B.turn, p.topSkive, leather, B.turnMargin)
   // What another pocket covers is left as cut.
   const hidden = new Set(['foot', 'left', 'right', 'under-left-arm', 'under-right-arm'])
   return (edge) =>
-    edge === 'top' && p.tops === 'turned'
+    edge === 'top' && hasTurnedTops(p)
       ? turned
       : upper && hidden.has(edge)
         ? { type: 'raw', finish: 'left', trim: 0 }

@@ -47,6 +47,16 @@ export const POCKETS = {
   tops: choice('tops of the pockets', 'raw', [
     ['raw', 'raw and finished', 'thinnest; the edge is burnished or painted before assembly'],
     ['turned', 'turned over a tape and sewn', 'does not stretch out of shape; thicker at the seams'],
+    [
+      'stiffened',
+      'turned over a reinforcement of their own leather and sewn',
+      'firm: it begins at the turn and is feathered at its lower end',
+    ],
+  ]),
+  topSkive: choice('how the turned tops are skived', 'feather', [
+    ['feather', 'feathered over their last millimetres', 'the fold keeps its strength'],
+    ['fold', 'thinned in the fold only', 'bends sharply; the border keeps its thickness'],
+    ['even', 'thinned over the whole turn', 'it lies as flat as the rest'],
   ]),
   grip: choice('to get a card out', 'none', [
     ['none', 'by what shows of it', 'nothing is cut away'],
@@ -62,20 +72,23 @@ export const POCKETS = {
 /** A pile of so many. */
 export type PocketParams = ParamsOf<typeof POCKETS> & { readonly pockets: number }
 
+/** Whether the tops are turned over something. */
+export const hasTurnedTops = ({ tops }: Pick<PocketParams, 'tops'>): boolean => tops !== 'raw'
+
 /** What is said of the pockets' own pieces, by panel. */
 export const POCKET_SENTENCES: Readonly<Record<string, readonly Sentence[]>> = {
   pocket: [
     'Cut from {leather-pockets}, {school}, reveal {reveal}, lap {lap}.',
     'Each holds {cardsPerPocket}, showing {shown}, got out {grip}. Feet {feet}, skived to a third at the end.',
-    'Tops {tops}. Sewn {margin} in; edges {finish}.',
+    'Tops {tops}[, {topSkive}]. Sewn {margin} in; edges {finish}.',
   ],
   'pocket-top': [
     'Cut from {leather-pockets}. The uppermost pocket is {topPocket}.',
     'Each holds {cardsPerPocket}, showing {shown}; reveal {reveal}, {school}.',
-    'Feet {feet}; tops {tops}.',
+    'Feet {feet}; tops {tops}[, {topSkive}].',
   ],
   'foot-pocket': [
-    'It is {front}[: {leather-front-pocket}]. Corners rounded {corner}, top {tops}.',
+    'It is {front}[: {leather-front-pocket}]. Corners rounded {corner}, top {tops}[, {topSkive}].',
     'Each holds {cardsPerPocket}, showing {shown}, got out {grip}. Sides and foot sewn {margin} in.',
     'The pocket above is {topPocket}; edges {finish}.',
   ],
@@ -84,7 +97,7 @@ export const POCKET_SENTENCES: Readonly<Record<string, readonly Sentence[]>> = {
     'Each holds {cardsPerPocket}, showing {shown}. Sides and foot sewn {margin} in; edges {finish}.',
   ],
   pouch: ['Cloth, folded once and glued behind a slit: {pouch}. Holds {cardsPerPocket}, showing {shown}.'],
-  stay: ['Tape inside the turned tops ({tops}), so that they do not stretch.'],
+  stay: ['Inside the tops, {tops}[, {topSkive}]: they do not stretch.'],
   guide: ['Cut 1 from card. It sets the first pocket and every reveal of {reveal} after it.'],
 }
 
@@ -92,6 +105,12 @@ export const POCKET_SENTENCES: Readonly<Record<string, readonly Sentence[]>> = {
 export const hasFront = (p: Pick<PocketParams, 'school' | 'pockets'>): boolean =>
   p.school !== 'slits' && p.pockets > 0
 export const hasOwnFront = (p: PocketParams): boolean => p.front === 'own' && hasFront(p)
+
+/** When a setting of a pile plays a part. */
+export const PILE_IN_PLAY = {
+  front: hasFront,
+  topSkive: (p: PocketParams): boolean => hasTurnedTops(p) && hasFront(p),
+}
 
 /** The leather of the pocket in front, where it has one of its own. */
 export const FRONT_POCKET: Role<PocketParams> = {

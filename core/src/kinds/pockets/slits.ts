@@ -71,10 +71,44 @@ export function pouch(stack: Stack): Panel {
   })
 }
 
-/** Tape inside the turned tops. */
+/** The lower end of a reinforcement is feathered over so much, mm. */
+const FEATHERED = 5
+
+/** A reinforcement of the pockets’ leather: from the turn over what shows of a pocket, its lower end feathered. */
+function reinforcement(stack: Stack, w: number): Panel {
+  const { p, leather } = stack.start
+  return plainPanel({
+    id: 'stay',
+    name: 'Reinforcement of the tops',
+    role: 'pockets',
+    count: p.pockets * stack.piles,
+    ...rectangleShape(w, Math.max(B.turn, p.reveal - 1), {}, () => ({
+      type: 'raw',
+      finish: 'left',
+      trim: 0,
+    })),
+    skives: [
+      {
+        key: 'stay.foot',
+        name: 'lower end of the reinforcement',
+        chain: ['foot'],
+        width: FEATHERED,
+        start: Math.min(0.2, leather.thickness),
+        end: leather.thickness,
+      },
+    ],
+  })
+}
+
+/** From the side of a pocket to what lies inside its turned top, mm: tape meets the stitches, leather stays clear of them. */
+export const stayInset = ({ start: { p, margin, hole } }: Stack): number =>
+  p.tops === 'stiffened' ? margin.value + hole.value + 1 : margin.value
+
+/** What lies inside the turned tops: tape, or leather. */
 export function stay(stack: Stack): Panel {
-  const { p, margin } = stack.start
-  const w = stack.sizes.pocketWidth.value - 2 * margin.value
+  const { p } = stack.start
+  const w = stack.sizes.pocketWidth.value - 2 * stayInset(stack)
+  if (p.tops === 'stiffened') return reinforcement(stack, w)
   return plainPanel({
     id: 'stay',
     name: 'Tape of the tops',

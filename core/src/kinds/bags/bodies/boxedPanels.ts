@@ -3,6 +3,7 @@ import { type Panel, type PanelMark } from '../../../master/index.js'
 import { outlineOf, plainPanel, type Named } from '../../parts/shape.js'
 import { type Bag } from '../bag.js'
 import { type Box } from './boxedSizes.js'
+import { seamSkives } from '../skiving.js'
 import { flapCorners, flapFolds, isFlapEdge } from '../parts/flap.js'
 import { cutMarks } from './profile.js'
 
@@ -26,15 +27,25 @@ export function panelOf(bag: Bag, box: Box, id: 'front' | 'back'): Panel {
         { x: 0, y: 0, edge: 'top' },
         { x: w, y: 0, edge: 'right' },
       ]
+  const shape = outlineOf([...top, ...footCorners(box, h0.value + m)], (edge) => fateOf(bag, edge))
   return plainPanel({
     id,
     name: id === 'front' ? 'Front' : 'Back',
     role: 'body',
-    ...outlineOf([...top, ...footCorners(box, h0.value + m)], (edge) => fateOf(bag, edge)),
+    ...shape,
+    ...thinned(bag, shape, id),
     folds: [...(flapped ? flapFolds(flapped, w) : [])],
     marks: cornerMarks(innerSnips(box, bag.p.cornerHole), bag.p.cornerHole),
     labelAt: point(w / 2, box.fold * 0.4),
   })
+}
+
+/** The allowances of its sides and of the foot thinned, where they are. */
+function thinned(bag: Bag, { edges }: Pick<Panel, 'edges'>, id: string): Pick<Panel, 'skives'> {
+  const skives = edges
+    .filter((e) => e.fate === bag.seamed)
+    .flatMap((e) => seamSkives(bag, [e.id], bag.body.thickness, `${id}-${e.id}`).skives ?? [])
+  return skives.length > 0 ? { skives } : {}
 }
 
 const fateOf = (bag: Bag, edge: string) =>
@@ -67,27 +78,29 @@ export function wholePanel(bag: Bag, box: Box): Panel {
   const { w, h0, c, m, fold } = box
   const high = 2 * h0.value
   const hole = bag.p.cornerHole
+  const shape = outlineOf(
+    [
+      { x: 0, y: 0, edge: 'top' },
+      { x: w, y: 0, edge: 'right' },
+      { x: w, y: fold + m, edge: 'foot-right-side' },
+      { x: w - c.value, y: fold + m, edge: 'foot-right-base' },
+      { x: w - c.value, y: high - fold - m, edge: 'back-right-side' },
+      { x: w, y: high - fold - m, edge: 'back-right' },
+      { x: w, y: high, edge: 'top-back' },
+      { x: 0, y: high, edge: 'back-left' },
+      { x: 0, y: high - fold - m, edge: 'back-left-side' },
+      { x: c.value, y: high - fold - m, edge: 'foot-left-base' },
+      { x: c.value, y: fold + m, edge: 'foot-left-side' },
+      { x: 0, y: fold + m, edge: 'left' },
+    ],
+    (edge) => fateOf(bag, edge),
+  )
   return plainPanel({
     id: 'body',
     name: 'Front, foot and back',
     role: 'body',
-    ...outlineOf(
-      [
-        { x: 0, y: 0, edge: 'top' },
-        { x: w, y: 0, edge: 'right' },
-        { x: w, y: fold + m, edge: 'foot-right-side' },
-        { x: w - c.value, y: fold + m, edge: 'foot-right-base' },
-        { x: w - c.value, y: high - fold - m, edge: 'back-right-side' },
-        { x: w, y: high - fold - m, edge: 'back-right' },
-        { x: w, y: high, edge: 'top-back' },
-        { x: 0, y: high, edge: 'back-left' },
-        { x: 0, y: high - fold - m, edge: 'back-left-side' },
-        { x: c.value, y: high - fold - m, edge: 'foot-left-base' },
-        { x: c.value, y: fold + m, edge: 'foot-left-side' },
-        { x: 0, y: fold + m, edge: 'left' },
-      ],
-      (edge) => fateOf(bag, edge),
-    ),
+    ...shape,
+    ...thinned(bag, shape, 'body'),
     folds: [
       {
         id: 'foot',
