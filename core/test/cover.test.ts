@@ -3,7 +3,7 @@ import { derive } from '@drumlin/core/derived'
 import type { Design } from '@drumlin/core/design'
 import { drawnSpan } from '../src/drawing/index.js'
 import { coverPages } from '../src/exchange/pdf/cover/index.js'
-import { planPrint } from '../src/exchange/pdf/write.js'
+import { planPrint } from '../src/exchange/pdf/pages.js'
 import { demoDesign, everyDesign } from './support/all.js'
 import { freshOf } from './support/designs.js'
 import { planned } from './support/print.js'
@@ -14,7 +14,9 @@ describe('the cover', () => {
     const derived = derive({ ...design, name: long.trim().slice(0, 80), draft: 'x'.repeat(40) })
     for (const unit of ['mm', 'in'] as const) {
       const { sheets, tile } = planned(design)
-      const pages = coverPages(derived, sheets, tile, {
+      const pages = coverPages(derived, sheets, {
+        tile,
+        pages: tile,
         paper: 'A4',
         unit,
         date: '2026-01-01',
@@ -33,7 +35,14 @@ describe('the cover', () => {
   test('numbers every page of the map, however many there are', () => {
     const { sheets, tile } = planPrint(derive(demoDesign('landing-rucksack')), 'letter', 'mm')
     const derived = derive(demoDesign('landing-rucksack'))
-    const pages = coverPages(derived, sheets, tile, { paper: 'x', unit: 'mm', date: undefined, lacking: [] })
+    const pages = coverPages(derived, sheets, {
+      tile,
+      pages: tile,
+      paper: 'x',
+      unit: 'mm',
+      date: undefined,
+      lacking: [],
+    })
     const count = sheets.reduce((sum, s) => sum + s.pages.length, 0)
     const said = pages.flat().flatMap((d) => (d.type === 'text' && d.size === 2.6 ? [d.text] : []))
     expect(said).toEqual(Array.from({ length: count }, (_, i) => String(i + 1)))
@@ -43,7 +52,14 @@ describe('the cover', () => {
     const words = (design: Design): string => {
       const derived = derive(design)
       const { sheets, tile } = planPrint(derived, 'a4', 'mm')
-      return coverPages(derived, sheets, tile, { paper: 'A4', unit: 'mm', date: undefined, lacking: [] })
+      return coverPages(derived, sheets, {
+        tile,
+        pages: tile,
+        paper: 'A4',
+        unit: 'mm',
+        date: undefined,
+        lacking: [],
+      })
         .flat()
         .flatMap((d) => (d.type === 'text' ? [d.text] : []))
         .join(' ')

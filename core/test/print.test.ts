@@ -11,10 +11,10 @@ import { writePdf } from '@drumlin/core/exchange/pdf'
 import { pdfFonts } from '../../cli/src/fonts.js'
 import { textSpan } from '../src/drawing/index.js'
 import type { PaperId } from '@drumlin/core/exchange/paper'
-import { OVERLAP, tileOf } from '../src/exchange/pdf/paper.js'
+import { tileOf } from '../src/exchange/pdf/paper.js'
 import type { PrintItem } from '../src/exchange/pdf/printed.js'
 import { type PrintSheet, planSheets } from '../src/exchange/pdf/sheets.js'
-import { planPrint } from '../src/exchange/pdf/write.js'
+import { planPrint } from '../src/exchange/pdf/pages.js'
 import {
   type Path,
   boxOfPoints,
@@ -30,7 +30,7 @@ import { freshOf } from './support/designs.js'
 import { planned } from './support/print.js'
 
 const fonts = await pdfFonts()
-const SIZES: Readonly<Record<PaperId, readonly [number, number]>> = { a4: [210, 297], letter: [215.9, 279.4] }
+const SIZES: Partial<Record<PaperId, readonly [number, number]>> = { a4: [210, 297], letter: [215.9, 279.4] }
 
 /** Either paper and either unit, not each with each: what they share is laid out the same. */
 const WAYS = [
@@ -68,7 +68,7 @@ describe('everything prints', () => {
     for (const [paper, unit] of papers) {
       const pages = await readBack(derived, paper, unit)
       expect(pages.length).toBeGreaterThan(1)
-      for (const page of pages) SIZES[paper].forEach((mm, i) => expect(page[i]).toBeCloseTo(mm, 2))
+      for (const page of pages) SIZES[paper]!.forEach((mm, i) => expect(page[i]).toBeCloseTo(mm, 2))
       const drawing = new DxfParser().parseSync(writeDxf(derived, unit))!
       const outlines = drawing.entities.filter((e) => e.layer === 'cut')
       // One closed outline for each piece, whatever its edges are made of.
@@ -103,11 +103,11 @@ const rectangle = (w: number, h: number) => polygon([point(0, 0), point(w, 0), p
 const anySize = fc.tuple(fc.integer({ min: 8, max: 700 }), fc.integer({ min: 8, max: 500 }))
 
 /** The stretch of a page that is not printed on another as well. */
-const windowOf = (column: number, row: number, tile: { width: number; height: number }) => ({
-  left: column * (tile.width - OVERLAP),
-  top: row * (tile.height - OVERLAP),
-  right: column * (tile.width - OVERLAP) + tile.width,
-  bottom: row * (tile.height - OVERLAP) + tile.height,
+const windowOf = (column: number, row: number, tile: { width: number; height: number; overlap: number }) => ({
+  left: column * (tile.width - tile.overlap),
+  top: row * (tile.height - tile.overlap),
+  right: column * (tile.width - tile.overlap) + tile.width,
+  bottom: row * (tile.height - tile.overlap) + tile.height,
 })
 
 describe('spreading pieces over pages', () => {
@@ -130,7 +130,7 @@ describe('spreading pieces over pages', () => {
     },
   )
 
-  function expectWellLaid({ placed, pages }: PrintSheet, tile: { width: number; height: number }): void {
+  function expectWellLaid({ placed, pages }: PrintSheet, tile: { width: number; height: number; overlap: number }): void {
     const outlines = placed.map(({ item, move }) => pathMoved(item.outline, move))
     outlines.forEach((outline, i) => {
       const points = pathPoints({ ...outline, segments: outline.segments }, 0.5)
@@ -165,7 +165,7 @@ describe('spreading pieces over pages', () => {
     expect(sheet!.pages).toHaveLength(2)
     const [placed] = sheet!.placed
     const box = boxOfPoints(pathPoints(pathMoved(placed!.item.outline, placed!.move)))
-    const cut = tile.height - OVERLAP / 2
+    const cut = tile.height - tile.overlap / 2
     expect(cut - box.top).toBeGreaterThan(60)
     expect(box.bottom - cut).toBeGreaterThan(60)
   })

@@ -46,7 +46,14 @@ describe('every sentence, read for slips', () => {
     const derived = derive(design)
     const { sheets, tile } = planned(design)
     for (const unit of UNITS) {
-      const paper = coverPages(derived, sheets, tile, { paper: 'A4', unit, date: '2026-01-01', lacking: [] })
+      const paper = coverPages(derived, sheets, {
+        tile,
+        pages: tile,
+        paper: 'A4',
+        unit,
+        date: '2026-01-01',
+        lacking: [],
+      })
         .flat()
         .flatMap((d) => (d.type === 'text' ? [d.text] : []))
       const drawn = derived.pieces.flatMap((p) =>

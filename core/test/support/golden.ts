@@ -8,7 +8,7 @@ import { STARTER_STORES } from '@drumlin/core/stores'
 import { explainLine } from '@drumlin/core/working'
 import { couponDrawing } from '../../src/coupons/index.js'
 import { coverPages } from '../../src/exchange/pdf/cover/index.js'
-import { planPrint } from '../../src/exchange/pdf/write.js'
+import { planPrint } from '../../src/exchange/pdf/pages.js'
 import { type Drawn, laidOut } from '../../src/drawing/index.js'
 import { alikePieces } from '../../src/reckon/index.js'
 import type { Reckoned } from '../../src/working/index.js'
@@ -121,7 +121,14 @@ function paperLines(of: Derived): string[] {
   ])
   const pages = (['a4', 'letter'] as const).flatMap((paper) => {
     const { landscape, sheets, tile } = planPrint(of, paper, 'mm')
-    const cover = coverPages(of, sheets, tile, { paper, date: undefined, unit: 'mm', lacking: [] })
+    const cover = coverPages(of, sheets, {
+      tile,
+      pages: tile,
+      paper,
+      date: undefined,
+      unit: 'mm',
+      lacking: [],
+    })
     return [
       `print on ${paper}${landscape ? ' lying' : ''}`,
       ...sheets.flatMap((sheet) => [

@@ -1,6 +1,6 @@
 import { derive } from '@drumlin/core/derived'
 import type { Design } from '@drumlin/core/design'
-import { planPrint } from '../../src/exchange/pdf/write.js'
+import { planPrint } from '../../src/exchange/pdf/pages.js'
 
 const plans = new Map<string, ReturnType<typeof planPrint>>()
 /** A design’s pages on A4, planned once for all that looks at them. */

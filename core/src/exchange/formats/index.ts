@@ -1,12 +1,14 @@
 import type { Derived } from '../../derived/index.js'
 import type { LengthUnit } from '../../measure/index.js'
 import { isOurDesign, writeDesign } from '../json/index.js'
-import type { PaperId } from '../paper/index.js'
+import type { PaperId, PrintWish } from '../paper/index.js'
 import type { FontFiles } from '../pdf/index.js'
 
 /** How a file is wanted. */
 export interface WriteOptions {
   readonly paper: PaperId
+  /** How a pattern is wanted on paper, where that is more than the paper. */
+  readonly print?: PrintWish
   readonly unit: LengthUnit
   /** The day it is written, as it is to stand on paper. */
   readonly date: string
@@ -41,8 +43,14 @@ export const FORMATS = [
     ending: '.pdf',
     type: 'application/pdf',
     papers: ['a4', 'letter'],
-    write: async (derived, { paper, unit, date, fonts }) =>
-      (await import('../pdf/index.js')).writePdf(derived, { paper, unit, date, fonts: await fonts() }),
+    write: async (derived, { paper, print, unit, date, fonts }) =>
+      (await import('../pdf/index.js')).writePdf(derived, {
+        paper,
+        unit,
+        date,
+        fonts: await fonts(),
+        ...(print ? { print } : {}),
+      }),
     isOurs: async (bytes) => (await import('../pdf/index.js')).isOurPdf(bytes),
   },
   {

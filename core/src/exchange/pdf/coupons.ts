@@ -3,7 +3,7 @@ import { couponDrawing } from '../../coupons/index.js'
 import { point } from '../../geometry/index.js'
 import type { Iron, Leather } from '../../stores/index.js'
 import { Fonts } from './fonts.js'
-import { PAPERS } from '../paper/index.js'
+import { paperOf } from '../paper/index.js'
 import { BORDER } from './paper.js'
 import { CREATOR } from './ours.js'
 import { PT, Pen } from './pen.js'
@@ -18,7 +18,7 @@ export async function writeCoupons(leather: Leather, iron: Iron, options: PdfOpt
     options.fonts,
     drawn.flatMap((d) => (d.type === 'text' ? [d.text] : [])),
   )
-  const { width, height } = PAPERS[options.paper]
+  const { width, height } = paperOf(options.paper)
   document.setTitle(`Test pieces: ${leather.name}`)
   document.setCreator(CREATOR)
   const page = document.addPage([width * PT, height * PT])

@@ -1,7 +1,7 @@
 import { PDFDocument } from 'pdf-lib'
 import { type Drawn, stroke, text } from '../../drawing/index.js'
 import { line, openPath, point } from '../../geometry/index.js'
-import { PAPERS } from '../paper/index.js'
+import { paperOf } from '../paper/index.js'
 import { BODY, type Block, type Row, columnWidth, flowed, paragraph } from './cover/block.js'
 import { Fonts } from './fonts.js'
 import { CREATOR } from './ours.js'
@@ -59,7 +59,7 @@ export async function saved(
   )
   const words = pages.flat().flatMap((d) => (d.type === 'text' ? [d.text] : []))
   const fonts = await Fonts.of(document, options.fonts, words)
-  const paper = PAPERS[options.paper]
+  const paper = paperOf(options.paper)
   document.setTitle(title)
   document.setCreator(CREATOR)
   for (const [i, drawn] of pages.entries()) {

@@ -6,3 +6,5 @@ export { writeCoupons } from './coupons.js'
 export type { FontFiles } from './fonts.js'
 
 export { type PdfOptions, writePdf } from './write.js'
+export { writeCalibration } from './calibration.js'
+export { type DrawnPage, drawnPages, planPrint } from './pages.js'

@@ -22,6 +22,7 @@ import {
 } from 'pdf-lib'
 import { type Drawn, INKS, wordInk } from '../../drawing/index.js'
 import { roundTo } from '../../measure/index.js'
+import { NO_ERROR, type PrinterError } from '../paper/index.js'
 import type { Fonts } from './fonts.js'
 import {
   type Arc,
@@ -100,21 +101,34 @@ export class Pen {
     private readonly fonts: Fonts,
     private readonly origin: Point,
     private readonly window?: { readonly width: number; readonly height: number; readonly at: Point },
+    /** What the printer makes of a page: everything is drawn so that it comes out true. */
+    private readonly error: PrinterError = NO_ERROR,
   ) {}
+
+  /** Where a place of the drawing is put on the page, mm: what lies at the window’s corner stays there. */
+  private placed({ x, y }: Point): Point {
+    const { error, origin, window } = this
+    const [from, down] = [window?.at.x ?? 0, (y - (window?.at.y ?? 0)) / error.along]
+    return {
+      x: origin.x + from + (x - from - error.skew * down) / error.across,
+      y: origin.y + (window?.at.y ?? 0) + down,
+    }
+  }
 
   private get heightMm(): number {
     return this.page.getHeight() / PT
   }
 
   private inMillimetres(operators: readonly PDFOperator[]): void {
-    const { window: w } = this
+    const { window: w, error } = this
+    const origin = this.placed({ x: 0, y: 0 })
     const toPage = concatTransformationMatrix(
-      PT,
+      PT / error.across,
       0,
-      0,
-      -PT,
-      rp(this.origin.x * PT),
-      rp((this.heightMm - this.origin.y) * PT),
+      (-PT * error.skew) / (error.across * error.along) + 0,
+      -PT / error.along,
+      rp(origin.x * PT),
+      rp((this.heightMm - origin.y) * PT),
     )
     const window = w ? [rectangle(r(w.at.x), r(w.at.y), r(w.width), r(w.height)), clip(), endPath()] : []
     const all = [pushGraphicsState(), toPage, ...window, ...operators, popGraphicsState()]
@@ -162,8 +176,9 @@ export class Pen {
     let along = d.anchor === 'middle' ? -width / 2 : d.anchor === 'end' ? -width : 0
     const [cos, sin] = [Math.cos(d.angle), Math.sin(d.angle)]
     for (const { words, font } of this.fonts.runs(d.text, bold)) {
-      const x = (this.origin.x + d.at.x) * PT + along * cos
-      const y = (this.heightMm - this.origin.y - d.at.y) * PT - along * sin
+      const at = this.placed(d.at)
+      const x = at.x * PT + along * cos
+      const y = (this.heightMm - at.y) * PT - along * sin
       this.page.drawText(words, {
         x: rp(x),
         y: rp(y),

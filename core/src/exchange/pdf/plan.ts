@@ -4,7 +4,7 @@ import { type Drawn, drawnMoved, stroke, text } from '../../drawing/index.js'
 import { line, openPath, point, shift } from '../../geometry/index.js'
 import { type LengthUnit, printArea, printLength } from '../../measure/index.js'
 import { type HidePlan, planDrawing, plansOf } from '../plan/index.js'
-import { PAPERS } from '../paper/index.js'
+import { paperOf } from '../paper/index.js'
 import { columnWidth, flowed, paragraph, tableRow } from './cover/block.js'
 import { Fonts } from './fonts.js'
 import { CREATOR } from './ours.js'
@@ -104,7 +104,7 @@ export async function writePlanPdf(
     options.fonts,
     all.flat().flatMap((d) => (d.type === 'text' ? [d.text] : [])),
   )
-  const paper = PAPERS[options.paper]
+  const paper = paperOf(options.paper)
   document.setTitle(`${derived.design.name}: cutting plan`)
   document.setCreator(CREATOR)
   for (const drawn of all) {

@@ -10,7 +10,7 @@ import {
 import { type Path, boxHeight, boxWidth, pathBox } from '../../geometry/index.js'
 import type { LengthUnit } from '../../measure/index.js'
 import { type JobName, type Piece, alikePieces } from '../../reckon/index.js'
-import { OVERLAP, ROOM, type Tile } from './paper.js'
+import { ROOM, type Tile } from './paper.js'
 
 /** Something drawn once on paper: a piece, or several that are the same. */
 export interface PrintItem {
@@ -25,7 +25,7 @@ export interface PrintItem {
 /** Lengths of one page, two, three … that a shortened strap can fill. */
 const lengthsOf = (tile: Tile): number[] => {
   const longest = Math.max(tile.width, tile.height)
-  return [0, 1, 2, 3].map((more) => longest + more * (longest - OVERLAP) - 2 * (ROOM + LETTERS))
+  return [0, 1, 2, 3].map((more) => longest + more * (longest - tile.overlap) - 2 * (ROOM + LETTERS))
 }
 /** Letters beyond the ends of a strap, mm. */
 const LETTERS = 5
@@ -56,7 +56,9 @@ export const printItems = (
   job: JobName,
   unit: LengthUnit,
   tile: Tile,
+  /** On a roll a long strap is as long as it is. */
+  whole = false,
 ): readonly PrintItem[] => {
-  const lengths = lengthsOf(tile)
+  const lengths = whole ? [Infinity] : lengthsOf(tile)
   return alikePieces(pieces).map((piece) => item(piece, job, unit, lengths))
 }

@@ -12,7 +12,7 @@ import {
   shift,
 } from '../../geometry/index.js'
 import { CELL, Grid, type Mask, maskOf } from './grid.js'
-import { OVERLAP, type Tile } from './paper.js'
+import type { Tile } from './paper.js'
 import type { PrintItem } from './printed.js'
 import { cellsOf, eachPage, pagesTouched } from './touched.js'
 
@@ -53,11 +53,11 @@ interface Sheet {
 
 /** Cells that fit a length. */
 const cellsIn = (length: number): number => Math.floor(length / CELL)
-const stepOf = (length: number): number => (length - OVERLAP) / CELL
 
-const pagesFor = (length: number, tile: number): number =>
-  length <= tile ? 1 : 1 + Math.ceil((length - tile) / (tile - OVERLAP))
-const spanOf = (pages: number, tile: number): number => tile + (pages - 1) * (tile - OVERLAP)
+/** Pages of a length, each repeating some of the one before it, that reach so far; and how far so many reach. */
+const pagesFor = (length: number, page: number, overlap: number): number =>
+  length <= page ? 1 : 1 + Math.ceil((length - page) / (page - overlap))
+const spanOf = (pages: number, page: number, overlap: number): number => page + (pages - 1) * (page - overlap)
 
 /** Both ways up a piece can lie. */
 const TURNS: readonly Move[] = [STAY, QUARTER_TURN]
@@ -88,12 +88,12 @@ function largeSheet(item: PrintItem, tile: Tile): Sheet {
   for (const turn of TURNS) {
     const mask = maskOf(item, turn)
     const [columns, rows] = [
-      pagesFor(mask.columns * CELL, tile.width),
-      pagesFor(mask.rows * CELL, tile.height),
+      pagesFor(mask.columns * CELL, tile.width, tile.overlap),
+      pagesFor(mask.rows * CELL, tile.height, tile.overlap),
     ]
     const room = {
-      x: Math.max(0, cellsIn(spanOf(columns, tile.width)) - mask.columns),
-      y: Math.max(0, cellsIn(spanOf(rows, tile.height)) - mask.rows),
+      x: Math.max(0, cellsIn(spanOf(columns, tile.width, tile.overlap)) - mask.columns),
+      y: Math.max(0, cellsIn(spanOf(rows, tile.height, tile.overlap)) - mask.rows),
     }
     for (const x of SHARES)
       for (const y of SHARES) {
@@ -104,8 +104,8 @@ function largeSheet(item: PrintItem, tile: Tile): Sheet {
   }
   const { columns, rows } = best!.sheet
   const grid = new Grid(
-    Math.ceil(spanOf(columns, tile.width) / CELL) + 1,
-    Math.ceil(spanOf(rows, tile.height) / CELL) + 1,
+    Math.ceil(spanOf(columns, tile.width, tile.overlap) / CELL) + 1,
+    Math.ceil(spanOf(rows, tile.height, tile.overlap) / CELL) + 1,
   )
   const sheet: Sheet = { columns, rows, grid, laid: [] }
   layOffJoins(sheet, best!.laid, tile)
@@ -114,10 +114,10 @@ function largeSheet(item: PrintItem, tile: Tile): Sheet {
 
 /** Strips of a sheet that two pages share, as lines over its whole length. */
 function joinsOf({ columns, rows }: Sheet, tile: Tile): Path[] {
-  const [wide, high] = [spanOf(columns, tile.width), spanOf(rows, tile.height)]
+  const [wide, high] = [spanOf(columns, tile.width, tile.overlap), spanOf(rows, tile.height, tile.overlap)]
   const lines = (count: number, length: number, made: (at: number) => Path): Path[] =>
-    Array.from({ length: count - 1 }, (_, k) => (k + 1) * (length - OVERLAP)).flatMap((at) =>
-      [0, 0.25, 0.5, 0.75, 1].map((share) => made(at + share * OVERLAP)),
+    Array.from({ length: count - 1 }, (_, k) => (k + 1) * (length - tile.overlap)).flatMap((at) =>
+      [0, 0.25, 0.5, 0.75, 1].map((share) => made(at + share * tile.overlap)),
     )
   return [
     ...lines(columns, tile.width, (x) => openPath([line(point(x, 0), point(x, high))])),
@@ -174,8 +174,8 @@ const smallSheet = (tile: Tile): Sheet => ({
 
 /** The part of a page that its neighbours don't repeat: what is trimmed off for joining would cut a piece in two. */
 function ownPart(sheet: Sheet, tile: Tile, x: number, y: number) {
-  const shared = OVERLAP / CELL
-  const [left, top] = [x * stepOf(tile.width), y * stepOf(tile.height)]
+  const shared = tile.overlap / CELL
+  const [left, top] = [x * (tile.width / CELL - shared), y * (tile.height / CELL - shared)]
   return {
     left: Math.ceil(left + (x > 0 ? shared : 0)),
     top: Math.ceil(top + (y > 0 ? shared : 0)),

@@ -1,5 +1,5 @@
 import { CELL, type Mask, anyIn } from './grid.js'
-import { OVERLAP, type Tile } from './paper.js'
+import type { Tile } from './paper.js'
 
 /** How many pages a sheet is joined of. */
 interface Pages {
@@ -15,9 +15,9 @@ interface Lying {
 }
 
 /** The first cell of each page, and one past the last of all; pages are parted in the middle of what neighbours share. */
-const firstCells = (pages: number, length: number): number[] =>
+const firstCells = (pages: number, length: number, overlap: number): number[] =>
   Array.from({ length: pages + 1 }, (_, k) =>
-    k === 0 ? 0 : k === pages ? Infinity : Math.ceil((k * (length - OVERLAP) + OVERLAP / 2) / CELL - 0.5),
+    k === 0 ? 0 : k === pages ? Infinity : Math.ceil((k * (length - overlap) + overlap / 2) / CELL - 0.5),
   )
 
 /** Every page of a sheet, by number, on which something of a piece lies. Ends where told to. */
@@ -42,8 +42,8 @@ export function eachPage(
 
 /** The first cells of the pages of a sheet, across and down. */
 export const cellsOf = (sheet: Pages, tile: Tile): [number[], number[]] => [
-  firstCells(sheet.columns, tile.width),
-  firstCells(sheet.rows, tile.height),
+  firstCells(sheet.columns, tile.width, tile.overlap),
+  firstCells(sheet.rows, tile.height, tile.overlap),
 ]
 
 /** Pages of a sheet on which something of a piece lies, by number. */

@@ -37,12 +37,14 @@ export interface HeadWords {
   readonly unit: LengthUnit
   /** As it is to be printed; none where left out. */
   readonly date: string | undefined
+  /** The printer it was made true for, in words. */
+  readonly madeTrue?: string | undefined
 }
 
 /** The title block: what it is, which draft, when, how large, on which paper; and the bars that prove the scale. */
 export function head(
   derived: Derived,
-  { paper, pages, unit, date }: HeadWords,
+  { paper, pages, unit, date, madeTrue }: HeadWords,
   width: number,
 ): { drawn: Drawn[]; height: number } {
   const { design, kind } = derived
@@ -71,7 +73,7 @@ export function head(
       if (d.type === 'text') drawn.push({ ...d, at: point(x + 3 + d.at.x, top + 5 + d.at.y) })
   })
   const bars = top + tall + 6
-  const said = paragraph(TEST_BARS, width, 0, 3)
+  const said = paragraph(madeTrue ? `${TEST_BARS} This print is ${madeTrue}.` : TEST_BARS, width, 0, 3)
   drawn.push(
     ...said.drawn.map((d) => (d.type === 'text' ? { ...d, at: point(d.at.x, bars - 2 + d.at.y) } : d)),
   )

@@ -105,6 +105,9 @@ const LACKING = (letters: readonly string[]): string =>
     .join(', ')}${letters.length > 12 ? ' …' : ''}. They are right in the design and on the screen.`
 
 export interface CoverWords extends Omit<HeadWords, 'pages'> {
+  /** What of the cover is drawn on, and what of the pattern’s pages. */
+  readonly tile: Tile
+  readonly pages: Tile
   /** Letters of the design that no face of the print has. */
   readonly lacking: readonly string[]
 }
@@ -113,13 +116,8 @@ export interface CoverWords extends Omit<HeadWords, 'pages'> {
  * The pages before the pattern, in mm from the upper left corner of what is drawn on: title block and test bars, then
  * what to cut, sew and have ready, page map, line language and cautions in columns; as many pages as that takes.
  */
-export function coverPages(
-  derived: Derived,
-  sheets: readonly PrintSheet[],
-  tile: Tile,
-  words: CoverWords,
-): Drawn[][] {
-  const { unit } = words
+export function coverPages(derived: Derived, sheets: readonly PrintSheet[], words: CoverWords): Drawn[][] {
+  const { unit, tile } = words
   const columns = tile.width > tile.height ? 3 : 2
   const width = columnWidth(tile.width, columns)
   const top = head(derived, { ...words, pages: pageCount(sheets) }, tile.width)
@@ -136,7 +134,7 @@ export function coverPages(
     { heading: 'Leather', rows: leatherRows(derived, unit, width) },
   ]
   const paper: Block[] = [
-    { heading: 'Sheets', rows: pageMapRows(sheets, tile, width) },
+    { heading: 'Sheets', rows: pageMapRows(sheets, words.pages, width) },
     { heading: 'Letters', rows: words.lacking.length > 0 ? [paragraph(LACKING(words.lacking), width)] : [] },
   ]
   const reading: Block[] = [

@@ -1,6 +1,6 @@
 import { type Drawn, stroke, text } from '../../../drawing/index.js'
 import { type Path, pathMoved, point } from '../../../geometry/index.js'
-import { OVERLAP, type Tile } from '../paper.js'
+import type { Tile } from '../paper.js'
 import type { PrintSheet } from '../sheets.js'
 import type { Row } from './block.js'
 import { rectangle } from './head.js'
@@ -22,7 +22,7 @@ function shrunk(path: Path, scale: number, x: number, y: number): Path {
 }
 
 function drawnSheet(sheet: PrintSheet, first: number, tile: Tile, scale: number, x: number): Drawn[] {
-  const [stepX, stepY] = [(tile.width - OVERLAP) * scale, (tile.height - OVERLAP) * scale]
+  const [stepX, stepY] = [(tile.width - tile.overlap) * scale, (tile.height - tile.overlap) * scale]
   const pages = sheet.pages.flatMap(({ column, row }, i): Drawn[] => {
     const [px, py] = [x + column * stepX, row * stepY]
     return [
@@ -46,8 +46,8 @@ export function pageMapRows(sheets: readonly PrintSheet[], tile: Tile, width: nu
 
 function mapAt(sheets: readonly PrintSheet[], tile: Tile, width: number, scale: number) {
   const span = (s: PrintSheet) => ({
-    width: ((s.columns - 1) * (tile.width - OVERLAP) + tile.width) * scale,
-    height: ((s.rows - 1) * (tile.height - OVERLAP) + tile.height) * scale,
+    width: ((s.columns - 1) * (tile.width - tile.overlap) + tile.width) * scale,
+    height: ((s.rows - 1) * (tile.height - tile.overlap) + tile.height) * scale,
   })
   const rows: Row[] = []
   let [x, height, drawn, first, widest]: [number, number, Drawn[], number, number] = [0, 0, [], 1, 0]

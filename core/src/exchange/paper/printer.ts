@@ -1,0 +1,83 @@
+import { z } from 'zod'
+
+/**
+ * What a printer makes of a page: a length is printed `across` times as long over the width of its paper and `along` times
+ * along its feed, and every mm down the page drifts `skew` mm to the right.
+ */
+export interface PrinterError {
+  readonly across: number
+  readonly along: number
+  readonly skew: number
+}
+export const NO_ERROR: PrinterError = { across: 1, along: 1, skew: 0 }
+
+/** No printer that works is further off than this share; a page printed “to fit” may be. */
+const MOST = 0.15
+const share = z
+  .number()
+  .min(1 - MOST)
+  .max(1 + MOST)
+
+/** A printer whose error was measured. */
+export const printerSchema = z.strictObject({
+  id: z.string().min(1).max(60),
+  name: z.string().trim().min(1).max(60),
+  across: share,
+  along: share,
+  skew: z.number().min(-0.05).max(0.05),
+  /** The day it was measured, and the paper. */
+  date: z.string().regex(/^\d{4}-\d{2}-\d{2}$/),
+  paper: z.string().min(1).max(60),
+})
+export type Printer = z.infer<typeof printerSchema>
+
+/** The rectangle on the calibration sheet, mm: across the paper, along its feed, and from corner to corner. */
+export const CALIBRATION = { across: 150, along: 200, diagonal: 250 } as const
+
+/** What was read off a calibration sheet, mm; both diagonals, or neither. */
+export interface PrinterRead {
+  readonly across: number
+  readonly along: number
+  /** From the upper left to the lower right corner, and from the upper right to the lower left. */
+  readonly falling?: number
+  readonly rising?: number
+}
+
+const off = (read: number, nominal: number): boolean => !(Math.abs(read / nominal - 1) <= MOST)
+const per = (value: number): string => `${(100 * value).toFixed(1)} %`
+
+/** Why a reading can’t be one of a bar of that length; nothing where it can. */
+export const barProblem = (read: number, nominal: number, which: string): string | undefined =>
+  off(read, nominal)
+    ? `The bar ${which} is ${nominal} mm long; ${read} mm would be ${Number.isFinite(read) ? per(read / nominal) : 'nothing'} of it. Read it again, in mm.`
+    : undefined
+
+/** The printer’s error from what was read, or what is wrong with the readings. */
+export function errorOf(read: PrinterRead): PrinterError | { readonly problem: string } {
+  const { across, along, falling, rising } = read
+  const problem =
+    barProblem(across, CALIBRATION.across, 'across') ?? barProblem(along, CALIBRATION.along, 'along')
+  if (problem) return { problem }
+  if (falling === undefined || rising === undefined)
+    return falling === rising
+      ? { across: across / CALIBRATION.across, along: along / CALIBRATION.along, skew: 0 }
+      : { problem: 'Skew is read off both diagonals: write the other one too, or neither.' }
+  const wrong =
+    barProblem(falling, CALIBRATION.diagonal, 'falling to the right') ??
+    barProblem(rising, CALIBRATION.diagonal, 'rising to the right')
+  if (wrong) return { problem: wrong }
+  // (w + d)² + h² and (w − d)² + h²: their difference is 4 × w × d, d the drift over the height.
+  const drift = (falling ** 2 - rising ** 2) / (4 * across)
+  return {
+    across: across / CALIBRATION.across,
+    along: along / CALIBRATION.along,
+    skew: drift / CALIBRATION.along,
+  }
+}
+
+/** A page made smaller both ways alike was printed “to fit”, not by a printer that errs. */
+const FIT = { least: 0.02, alike: 0.004 } as const
+
+/** Whether a page was printed “to fit” instead of at its size: it is as much too small both ways. */
+export const toFit = ({ across, along }: Pick<PrinterError, 'across' | 'along'>): boolean =>
+  1 - across > FIT.least && Math.abs(across - along) < FIT.alike

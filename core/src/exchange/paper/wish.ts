@@ -1,0 +1,42 @@
+import { type Paper, isRoll, paperOf, paperProblem } from './sizes.js'
+import type { Printer } from './printer.js'
+
+/** How pages lie: whichever takes fewer, upright, or on their side. */
+export type PrintWay = 'fewest' | 'upright' | 'lying'
+
+/** How a pattern is wanted on paper. Lengths mm. */
+export interface PrintWish {
+  readonly paper: Paper
+  readonly way: PrintWay
+  /** Kept free on every page: what the printer can’t print. */
+  readonly border: number
+  /** How far neighbouring pages repeat each other. */
+  readonly overlap: number
+  /** Pieces to print, by id; all of them where left out. */
+  readonly pieces?: readonly string[]
+  /** The printer it is made true for. */
+  readonly printer?: Printer
+}
+
+/** Common home printers need 4 to 6 mm of border (J). */
+export const USUAL_PRINT: Omit<PrintWish, 'paper'> = { way: 'fewest', border: 10, overlap: 10 }
+
+const LEAST = { border: 3, overlap: 4 } as const
+const MOST = { border: 30, overlap: 40 } as const
+
+/** What can’t be printed so, in words; nothing where it can. */
+export function wishProblem({ paper, border, overlap, pieces }: PrintWish): string | undefined {
+  const own = typeof paper === 'string' ? undefined : paperProblem(paper)
+  if (own) return own
+  if (!(border >= LEAST.border && border <= MOST.border))
+    return `The border is between ${LEAST.border} and ${MOST.border} mm; ${border} mm is not.`
+  if (!(overlap >= LEAST.overlap && overlap <= MOST.overlap))
+    return `Pages overlap by ${LEAST.overlap} to ${MOST.overlap} mm; ${overlap} mm is not.`
+  const { width, height } = paperOf(paper)
+  const least = Math.min(width, isRoll(paper) ? width : height) - 2 * border
+  // A page has to show more than it repeats.
+  if (least < 3 * overlap)
+    return `Only ${least} mm of so small a paper can be drawn on, and neighbours repeat ${overlap} mm of it: take a larger paper or less overlap.`
+  if (pieces?.length === 0) return 'No piece is chosen: tick those you want on paper.'
+  return undefined
+}
