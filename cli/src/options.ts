@@ -1,5 +1,5 @@
 import { FORMAT_IDS, type FormatId } from '@drumlin/core/exchange/formats'
-import { PAPERS as PAPER_SIZES, type PaperId } from '@drumlin/core/exchange/paper'
+import { PAPERS as PAPER_SIZES, type Paper, type PaperId, paperProblem } from '@drumlin/core/exchange/paper'
 import { measureSentence, parseLength } from '@drumlin/core/measure'
 import { type Entry, type Input, entryMaybe, inputProblem } from '@drumlin/core/pocketbook'
 import { shortly, strictly } from './words.js'
@@ -32,7 +32,7 @@ export interface ExportAsked {
   readonly file: string
   readonly to: FormatId
   readonly out: string
-  readonly paper: PaperId
+  readonly paper: Paper
   readonly unit: 'mm' | 'in'
   /** Whether a file that is not Drumlin's own may be written over. */
   readonly replace: boolean
@@ -73,13 +73,27 @@ export interface LayAskedWords {
 }
 
 const PAPERS = Object.keys(PAPER_SIZES) as PaperId[]
+
+/** A paper by name, a roll as `roll:914`, or a sheet of its own size as `600x900`; mm. Words where it is none. */
+function paperWord(word: string): Paper | { readonly why: string } {
+  if (PAPERS.includes(word as PaperId)) return word as PaperId
+  const [, roll, width, height] = /^(?:roll:([\d.]+)|([\d.]+)x([\d.]+))$/.exec(word) ?? []
+  const own = roll ? { width: Number(roll), height: 0 } : { width: Number(width), height: Number(height) }
+  if (!roll && !width)
+    return {
+      why: `--paper must be one of ${PAPERS.join(', ')}, roll:WIDTH or WIDTHxHEIGHT in mm, not ${shortly(word)}`,
+    }
+  const why =
+    own.height === 0 && !roll ? 'a sheet needs a height; a roll is written roll:WIDTH' : paperProblem(own)
+  return why ? { why: `--paper: ${why}` } : own
+}
 function exportAsked(words: Words, file: string, replace: boolean): Asked {
   const { '--to': to, '--out': out, '--paper': paper = 'a4', '--unit': unit = 'mm' } = words.options
   if (!FORMAT_IDS.includes(to as FormatId))
     return wrong(`--to must be one of ${FORMAT_IDS.join(', ')}${to ? `, not ${shortly(to)}` : ''}`)
   if (!out) return wrong('export needs --out PATH')
-  if (!PAPERS.includes(paper as PaperId))
-    return wrong(`--paper must be one of ${PAPERS.join(', ')}, not ${shortly(paper)}`)
+  const on = paperWord(paper)
+  if (typeof on !== 'string' && 'why' in on) return wrong(on.why)
   if (!UNITS.includes(unit as 'mm'))
     return wrong(`--unit must be one of ${UNITS.join(', ')}, not ${shortly(unit)}`)
   return {
@@ -87,7 +101,7 @@ function exportAsked(words: Words, file: string, replace: boolean): Asked {
     file,
     to: to as FormatId,
     out,
-    paper: paper as PaperId,
+    paper: on,
     unit: unit as 'mm' | 'in',
     replace,
   }
@@ -208,7 +222,7 @@ function reckonAsked(words: readonly string[]): Asked {
 export const HELP = `drumlin derive FILE                                  everything that follows from a design, as JSON
 drumlin check FILE                                   its findings; exit 1 where one is a stop
 drumlin export FILE --to ${FORMAT_IDS.join('|')} --out PATH its pattern at 1:1, or the design itself
-               [--paper ${PAPERS.join('|')}] [--unit mm|in]    paper of the PDF, a4 where left out; mm where left out
+               [--paper ${PAPERS.join('|')}|roll:WIDTH|WIDTHxHEIGHT] [--unit mm|in]   a4 and mm where left out
                [--replace]                           writes over a file that is not Drumlin’s own
 drumlin reckon --list                                the pocket book: every quick reckoner with its inputs
 drumlin reckon NAME [--INPUT VALUE …] [--json]       one of them, with its working

@@ -1,3 +1,4 @@
+import { USUAL_PRINT } from '@drumlin/core/exchange/paper'
 import { type Derived, derive, unworkable } from '@drumlin/core/derived'
 import { formatOf } from '@drumlin/core/exchange/formats'
 import { readDesign, readSentence } from '@drumlin/core/exchange/json'
@@ -50,7 +51,7 @@ async function exported(derived: Derived, words: ExportAsked): Promise<Result> {
   const { paper, unit } = words
   const format = formatOf(words.to)
   const contents = await format.write(derived, {
-    paper,
+    ...(typeof paper === 'string' ? { paper } : { paper: 'a4' as const, print: { ...USUAL_PRINT, paper } }),
     unit,
     date: new Date().toISOString().slice(0, 10),
     fonts: pdfFonts,

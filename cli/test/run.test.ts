@@ -117,7 +117,7 @@ describe('what it can’t do it says in one line and ends with 2, and writes not
     [['export', demo, '--to', 'pdf'], /export needs --out PATH/],
     [
       ['export', demo, '--to', 'pdf', '--out', out('no'), '--paper', 'a5'],
-      /--paper must be one of a4, letter, not a5/,
+      /--paper must be one of a4, letter, .*WIDTHxHEIGHT in mm, not a5/,
     ],
     [['export', demo, '--to', 'pdf', '--to', 'svg', '--out', out('no')], /--to is given twice/],
     [['reckon'], /reckon needs a name/],

@@ -9,6 +9,7 @@ import {
   type Printer,
   type PrinterError,
   USUAL_PRINT,
+  barSaid,
   errorOf,
   paperOf,
   toFit,
@@ -195,6 +196,12 @@ describe('what a printer makes of a page, from what is read off one', () => {
     expect(toFit({ across: 0.94, along: 0.941 })).toBe(true)
     expect(toFit({ across: 0.985, along: 0.987 })).toBe(false)
     expect(toFit({ across: 0.95, along: 0.99 })).toBe(false)
+  })
+  test('a bar ticked on paper says whether the print is true', () => {
+    expect([barSaid(100), barSaid(99.8), barSaid(100.3)]).toEqual([undefined, undefined, undefined])
+    expect(barSaid(98.5)).toMatch(/1\.5 mm in 100 too small: throw it away\. Measure the printer/)
+    expect(barSaid(94)).toMatch(/fit to page/)
+    expect(barSaid(0)).toMatch(/Read it again/)
   })
   test('the calibration sheet has its bars at their lengths', async () => {
     for (const paper of ['a4', 'letter'] as const) {

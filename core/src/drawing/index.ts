@@ -1,5 +1,5 @@
 export { hatch, stipple } from './fill.js'
-export { type StrokeGroup, gathered } from './gathered.js'
+export { type StrokeGroup, type TextDrawn, gathered } from './gathered.js'
 export { textWidth, wrapped } from './metrics.js'
 export { type LaidOutPiece, laidOut, lettered } from './laidOut.js'
 export { pathData } from './pathData.js'

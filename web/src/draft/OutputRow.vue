@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { watch } from 'vue'
+import { defineAsyncComponent, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import type { Derived } from '@drumlin/core/derived'
 import { FORMATS, type Format, type FormatId } from '@drumlin/core/exchange/formats'
@@ -9,10 +9,14 @@ import { saveAs } from '../output/save.js'
 import WritingState from '../output/WritingState.vue'
 import { useWriting } from '../output/writing.js'
 
+/** Only whoever wants more than a click gets it. */
+const PrintDialog = defineAsyncComponent(() => import('../print/PrintDialog.vue'))
+
 const props = defineProps<{ derived: Derived }>()
 const settings = useSettings()
 const writing = useWriting()
 const { working } = writing
+const printing = ref(false)
 
 type Known = Format & { readonly id: FormatId }
 interface Offer {
@@ -68,7 +72,11 @@ watch(
       >
         {{ offer.label }}
       </v-btn>
+      <v-btn aria-label="Choose paper, pieces and printer, and see the pages" @click="printing = true"
+        >Paper …</v-btn
+      >
     </div>
+    <PrintDialog v-if="printing" v-model="printing" :derived="derived" />
     <WritingState :writing="writing" />
   </section>
 </template>
@@ -80,6 +88,7 @@ watch(
 }
 .row {
   display: flex;
+  flex-wrap: wrap;
   gap: 5px;
 }
 .row .v-btn {

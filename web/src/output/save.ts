@@ -1,6 +1,7 @@
 import type { Design } from '@drumlin/core/design'
 import type { Format, FormatId } from '@drumlin/core/exchange/formats'
-import type { PaperId } from '@drumlin/core/exchange/paper'
+import type { PaperId, PrintWish } from '@drumlin/core/exchange/paper'
+import type { PagePreview } from '@drumlin/core/exchange/pdf'
 import type { Sheet } from '@drumlin/core/exchange/books'
 import type { Quote } from '@drumlin/core/ledger'
 import type { Evening } from '@drumlin/core/makings'
@@ -46,18 +47,45 @@ export async function saveDesign(design: Design): Promise<void> {
 const LIMIT = 120_000
 
 /** Files are written in a worker, so that the sheet stays free to move meanwhile; aborting stops it. */
-const written = <T extends BlobPart>(asked: WriteAsked, signal: AbortSignal): Promise<T> =>
+const asked = <T>(question: WriteAsked, signal: AbortSignal): Promise<T> =>
   askOnce(
     () => new Worker(new URL('../workers/write.worker.ts', import.meta.url), { type: 'module' }),
-    asked,
-    {
-      limit: LIMIT,
-      signal,
-    },
+    question,
+    { limit: LIMIT, signal },
   )
+const written = <T extends BlobPart>(question: WriteAsked, signal: AbortSignal): Promise<T> =>
+  asked<T>(question, signal)
 
 /** The day as it is written on paper: the same whatever the country. */
 const today = (): string => new Date().toISOString().slice(0, 10)
+
+/** The pattern on paper as it is wanted, as a file. */
+export const patternPdf = async (
+  design: Design,
+  { print, paper, unit }: { print: PrintWish; paper: PaperId; unit: LengthUnit },
+  signal: AbortSignal,
+): Promise<Blob> =>
+  new Blob([await written<BlobPart>({ design, format: 'pdf', print, paper, unit, date: today() }, signal)], {
+    type: 'application/pdf',
+  })
+export const savePattern = (design: Design, pdf: Blob, on: string): void =>
+  keep(pdf, 'application/pdf', `${fileName(design.name)}-${fileName(on)}.pdf`)
+
+/** The pages of a pattern as they will be printed. */
+export const pagesToSee = (
+  design: Design,
+  { print, paper, unit }: { print: PrintWish; paper: PaperId; unit: LengthUnit },
+  signal: AbortSignal,
+): Promise<readonly PagePreview[]> => asked({ design, preview: print, paper, unit, date: today() }, signal)
+
+/** The page that a printer is measured by. */
+export async function saveCalibration(
+  { unit, paper }: { unit: LengthUnit; paper: PaperId },
+  signal: AbortSignal,
+): Promise<void> {
+  const bytes = await written<BlobPart>({ calibration: true, paper, unit, date: today() }, signal)
+  keep(bytes, 'application/pdf', `calibration-${paper}.pdf`)
+}
 
 /** A design in one of the formats; on that paper where it is for paper. */
 export async function saveAs(
@@ -65,9 +93,9 @@ export async function saveAs(
   { design, paper, unit }: { design: Design; paper: PaperId | undefined; unit: LengthUnit },
   signal: AbortSignal,
 ): Promise<void> {
-  const asked = { design, format: format.id, paper: paper ?? 'a4', unit, date: today() } as const
+  const question = { design, format: format.id, paper: paper ?? 'a4', unit, date: today() } as const
   keep(
-    await written(asked, signal),
+    await written(question, signal),
     format.type,
     `${fileName(design.name)}${paper ? `-${paper}` : ''}${format.ending}`,
   )
@@ -120,7 +148,7 @@ export async function saveEvenings(
   { unit, paper }: OnPaper,
   signal: AbortSignal,
 ): Promise<void> {
-  const asked = {
+  const question = {
     evenings,
     as,
     stamp: new Date().toISOString().replace(/[-:]|\.\d{3}/g, ''),
@@ -128,7 +156,7 @@ export async function saveEvenings(
     unit,
     date: today(),
   } as const
-  keep(await written(asked, signal), WORK_TYPES[as], `evenings-${today()}.${as}`)
+  keep(await written(question, signal), WORK_TYPES[as], `evenings-${today()}.${as}`)
 }
 
 /** A quote as a sheet to be sent; it is kept by whoever asks. */
@@ -138,8 +166,8 @@ export async function quoteSheet(
   { unit, paper }: OnPaper,
   signal: AbortSignal,
 ): Promise<Blob> {
-  const asked = { design, quote, locale: navigator.language, paper, unit, date: today() } as const
-  return new Blob([await written<BlobPart>(asked, signal)], { type: 'application/pdf' })
+  const question = { design, quote, locale: navigator.language, paper, unit, date: today() } as const
+  return new Blob([await written<BlobPart>(question, signal)], { type: 'application/pdf' })
 }
 export const saveQuote = (quote: Pick<Quote, 'number' | 'name'>, sheet: Blob): void =>
   keep(sheet, 'application/pdf', `quote-${quote.number}-${fileName(quote.name)}.pdf`)

@@ -1,9 +1,11 @@
 import { derive } from '@drumlin/core/derived'
 import type { Design } from '@drumlin/core/design'
 import { type FormatId, formatOf } from '@drumlin/core/exchange/formats'
-import type { PaperId } from '@drumlin/core/exchange/paper'
+import type { PaperId, PrintWish } from '@drumlin/core/exchange/paper'
 import type { Sheet } from '@drumlin/core/exchange/books'
 import {
+  previewPages,
+  writeCalibration,
   writeCoupons,
   writeEveningsPdf,
   writePlanPdf,
@@ -34,7 +36,9 @@ export type WriteAsked = {
   readonly unit: LengthUnit
   readonly date: string
 } & (
-  | { readonly design: Design; readonly format: FormatId }
+  | { readonly design: Design; readonly format: FormatId; readonly print?: PrintWish }
+  | { readonly design: Design; readonly preview: PrintWish }
+  | { readonly calibration: true }
   | { readonly design: Design; readonly plan: PlanWanted }
   | { readonly leather: Leather; readonly iron: Iron }
   | { readonly design: Design; readonly count: number; readonly steps: 'pdf' | 'csv' }
@@ -80,7 +84,17 @@ answering(async (asked: WriteAsked) => {
     if (asked.steps === 'csv') return stepsCsv(steps, unit)
     return writeStepsPdf(derived, steps, asked.count, { paper, unit, date, fonts: await pdfFonts() })
   }
-  if ('format' in asked)
-    return formatOf(asked.format).write(derive(asked.design), { paper, unit, date, fonts: pdfFonts })
+  if ('format' in asked) {
+    const { print, format } = asked
+    return formatOf(format).write(derive(asked.design), {
+      paper,
+      unit,
+      date,
+      fonts: pdfFonts,
+      ...(print ? { print } : {}),
+    })
+  }
+  if ('preview' in asked) return previewPages(derive(asked.design), asked.preview, unit)
+  if ('calibration' in asked) return writeCalibration({ paper, unit, date, fonts: await pdfFonts() })
   return writeCoupons(asked.leather, asked.iron, { paper, unit, date, fonts: await pdfFonts() })
 })

@@ -16,6 +16,7 @@ export {
   type PrinterError,
   type PrinterRead,
   barProblem,
+  barSaid,
   errorOf,
   printerSchema,
   toFit,

@@ -81,3 +81,18 @@ const FIT = { least: 0.02, alike: 0.004 } as const
 /** Whether a page was printed “to fit” instead of at its size: it is as much too small both ways. */
 export const toFit = ({ across, along }: Pick<PrinterError, 'across' | 'along'>): boolean =>
   1 - across > FIT.least && Math.abs(across - along) < FIT.alike
+
+/** A bar of 100 mm may come out so much longer or shorter before a pattern is thrown away, mm (J). */
+const BAR_LETS = 0.3
+
+/** What a bar of 100 mm read off a print says of it; nothing where it is true. */
+export function barSaid(read: number): string | undefined {
+  const wrong = barProblem(read, 100, 'of 100 mm')
+  if (wrong) return wrong
+  const by = read - 100
+  if (Math.abs(by) <= BAR_LETS) return undefined
+  const far = `The print is ${Math.abs(by).toFixed(1)} mm in 100 too ${by < 0 ? 'small' : 'large'}: throw it away.`
+  return -by > 100 * FIT.least
+    ? `${far} So much is “fit to page”: print it at 100 %, or “actual size”.`
+    : `${far} Measure the printer, and print it made true.`
+}

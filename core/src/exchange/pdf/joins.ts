@@ -1,7 +1,16 @@
 import { type Drawn, stroke, text } from '../../drawing/index.js'
 import { line, openPath, point } from '../../geometry/index.js'
-import type { PagePlace } from './pages.js'
 import type { Tile } from './paper.js'
+import type { PrintSheet, SheetPage } from './sheets.js'
+
+/** A page of the pattern. */
+export interface PagePlace {
+  /** Letter of the joined sheet, so that marks of different sheets are not mistaken for each other. */
+  readonly letter: string
+  readonly sheet: PrintSheet
+  readonly page: SheetPage
+  readonly number: number
+}
 
 const CROSS = 4
 const CROSS_TYPE = 2.8

@@ -12,19 +12,10 @@ import {
 } from '../../geometry/index.js'
 import type { LengthUnit } from '../../measure/index.js'
 import { type PaperId, type PrintWish, USUAL_PRINT, isRoll, paperOf } from '../paper/index.js'
-import { joinMarks } from './joins.js'
+import { type PagePlace, joinMarks } from './joins.js'
 import { type PageOf, ROOM, type Tile, pageOf } from './paper.js'
 import { printItems } from './printed.js'
-import { type PrintSheet, type SheetPage, pageCount, planSheets } from './sheets.js'
-
-/** A page of the pattern. */
-export interface PagePlace {
-  /** Letter of the joined sheet, so that marks of different sheets are not mistaken for each other. */
-  readonly letter: string
-  readonly sheet: PrintSheet
-  readonly page: SheetPage
-  readonly number: number
-}
+import { type PrintSheet, pageCount, planSheets } from './sheets.js'
 
 /** How a pattern lies on its pages. */
 export interface PrintPlan {

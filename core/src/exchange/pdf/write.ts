@@ -34,7 +34,8 @@ export async function writePdf(derived: Derived, options: PdfOptions): Promise<U
   const cover = (lacking: readonly string[]): Drawn[][] =>
     coverPages(derived, plan.sheets, {
       tile: front.tile,
-      pages: plan.tile,
+      // A roll is as long as what lies on it.
+      pages: { ...plan.tile, height: Math.max(...pattern.map((p) => p.tile.height)) },
       paper: paperOf(wish.paper).name,
       unit,
       date,
