@@ -193,3 +193,7 @@ export const saveText = (text: string, name: string, as: 'csv' | 'txt' | 'json')
 /** A photograph as it came from the camera. */
 export const savePhoto = (picture: Blob, name: string): void =>
   keep(picture, picture.type, `${name}.${picture.type.split('/')[1] ?? 'jpg'}`)
+
+/** The whole workshop. */
+export const saveWorkshop = (zip: Blob, at: Date): void =>
+  keep(zip, 'application/zip', `drumlin-workshop-${at.toISOString().slice(0, 10)}.zip`)

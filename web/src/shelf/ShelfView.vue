@@ -9,6 +9,7 @@ import JobCard from './JobCard.vue'
 import { SORTS, useTrays } from './tray.js'
 import { useShelf } from './useShelf.js'
 
+const BackupPanel = defineAsyncComponent(() => import('../backup/BackupPanel.vue'))
 const StartDialog = defineAsyncComponent(() => import('./StartDialog.vue'))
 const shelf = useShelf()
 const { jobs, loaded, about, said, refused, taken, reading, start, opened, fetchExamples } = shelf
@@ -89,6 +90,7 @@ const acts = (job: Listed) => ({
         <JobCard v-for="j in trays.away" :key="j.id" :job="j" v-bind="acts(j)" />
       </ul>
     </FoldPart>
+    <BackupPanel v-if="loaded" />
     <StartDialog v-if="asked" v-model="starting" @start="start" />
   </div>
 </template>

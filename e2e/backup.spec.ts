@@ -1,0 +1,48 @@
+import { expect, test } from '@playwright/test'
+import { BARE, accessible, readDownload, saved, startNew } from './support.js'
+
+test('the whole workshop into a file, and into another browser; a damaged file changes nothing', async ({
+  page,
+  browser,
+}) => {
+  await page.goto(BARE)
+  await startNew(page, 'Card sleeve')
+  await page.getByRole('textbox', { name: 'Name of the job' }).fill('Mate’s passes')
+  await page.keyboard.press('Enter')
+  await saved(page)
+  await page.goto(BARE)
+  await page.getByRole('button', { name: 'Everything in one file' }).click()
+  await expect(page.getByText('No file of it was made yet.')).toBeVisible()
+  await accessible(page)
+  const kept = page.waitForEvent('download')
+  await page.getByRole('button', { name: 'Save the whole workshop' }).click()
+  const file = await kept
+  expect(file.suggestedFilename()).toMatch(/^drumlin-workshop-\d{4}-\d\d-\d\d\.zip$/)
+  const buffer = await readDownload(file)
+  await expect(page.getByText('no job was changed since')).toBeVisible()
+
+  // Another browser, with a job of its own.
+  const other = await (await browser.newContext({ locale: 'en-GB', reducedMotion: 'reduce' })).newPage()
+  await other.goto(BARE)
+  await startNew(other, 'Tote')
+  await saved(other)
+  await other.goto(BARE)
+  await other.getByRole('button', { name: 'Everything in one file' }).click()
+  const open = async (contents: Buffer): Promise<void> => {
+    const asked = other.waitForEvent('filechooser')
+    await other.getByRole('button', { name: 'Open such a file' }).click()
+    await (await asked).setFiles({ name: 'workshop.zip', mimeType: 'application/zip', buffer: contents })
+  }
+  await open(buffer.subarray(0, buffer.length / 2))
+  await expect(other.getByRole('alert')).toContainText('workshop.zip was not taken')
+  await expect(other.getByRole('alert')).toContainText('Nothing here was changed.')
+  await open(buffer)
+  const told = other.getByRole('region', { name: 'What the file would change' })
+  await expect(told.getByRole('row', { name: /^jobs 1/ })).toBeVisible()
+  await accessible(other)
+  await told.getByRole('button', { name: 'Take it in' }).last().click()
+  await expect(other.getByRole('link', { name: 'Mate’s passes' })).toBeVisible()
+  await expect(other.getByRole('heading', { level: 2, name: 'Jobs' })).toBeVisible()
+  await expect(other.locator('.cards > li')).toHaveCount(2)
+  await other.context().close()
+})
