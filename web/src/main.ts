@@ -1,6 +1,7 @@
 import { createPinia } from 'pinia'
 import { createApp, h, ref, watch } from 'vue'
 import App from './app/App.vue'
+import { keepForOffline } from './app/offline.js'
 import { reloadWhenOlder } from './app/older.js'
 import { router } from './app/routes.js'
 import { useSettings } from './app/settings.js'
@@ -50,3 +51,4 @@ database().catch(() => undefined)
 app.use(router)
 await router.isReady()
 app.mount('#app')
+keepForOffline()

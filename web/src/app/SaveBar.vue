@@ -4,6 +4,7 @@ import { useRouter } from 'vue-router'
 import { type Desk, shownOn } from '../job/desk.js'
 import { useBench } from '../job/bench.js'
 import { saveDesign } from '../output/save.js'
+import { offline } from './offline.js'
 import { type Trouble, useTrouble } from './trouble.js'
 
 const props = defineProps<{ jobId: string | undefined }>()
@@ -22,6 +23,8 @@ function leftSaid(other: Desk): string {
 async function leave(one: Trouble): Promise<void> {
   if (!one.forget || (await trouble.attempt('That could not be forgotten', one.forget))) trouble.drop(one)
 }
+/** A newer Drumlin is taken only while nothing waits to be saved; then every page of it loads the newer one. */
+const newer = computed(() => (offline.value.is === 'newer waits' ? offline.value : undefined))
 async function toShelf(id: string): Promise<void> {
   await router.push({ name: 'shelf' })
   bench.value?.letGo(id)
@@ -69,6 +72,10 @@ async function toShelf(id: string): Promise<void> {
       its findings are missing.</span
     >
     <span class="acts"><v-btn @click="bench?.lookAgain()">Try again</v-btn></span>
+  </div>
+  <div v-if="newer" class="bar" role="status">
+    <span>A newer Drumlin is here. Your work stays as it is.</span>
+    <span class="acts"><v-btn :disabled="bench?.waits" @click="newer.take()">Load it</v-btn></span>
   </div>
   <div v-if="desk && bench?.notice" class="bar" role="status">
     <span>{{ bench?.notice }}</span>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { useFileDialog } from '@vueuse/core'
 import { computed, onMounted } from 'vue'
+import { offline } from '../app/offline.js'
 import FoldPart from '../parts/FoldPart.vue'
 import ChoiceField from '../sentence/ChoiceField.vue'
 import { PART_WORDS } from './form.js'
@@ -99,6 +100,13 @@ async function take(): Promise<void> {
         <v-btn @click="backup.leave()">Leave it</v-btn>
       </p>
     </section>
+    <p class="quiet">
+      {{
+        offline.is === 'not kept'
+          ? 'Without its server Drumlin does not open here yet.'
+          : 'Drumlin opens and works without its server and without the network: all of it is kept in this browser.'
+      }}
+    </p>
     <p v-if="room" class="quiet">
       {{ size(room.used) }} of about {{ size(room.all) }} are used.
       {{
