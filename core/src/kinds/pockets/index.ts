@@ -8,9 +8,7 @@ export {
   POCKETS,
   POCKET_SENTENCES,
   type PocketParams,
-  hasFront,
   hasOwnFront,
-  hasTurnedTops,
 } from './params.js'
 export { type StackSizes, type StackStart, heightForCards, stackSizes } from './sizes.js'
 export { type Stack, firstTop, roomOverCards, slitPanelTop, stackItems, stackSizesShown } from './stack.js'
