@@ -61,3 +61,32 @@ test('a pattern on other paper, made true for a printer that prints 1.5 % small:
   await dialog.getByRole('button', { name: 'Leave it' }).click()
   await expect(dialog).toHaveCount(0)
 })
+
+test('the pieces for a cutter: its bed and blade said, the way of the tool seen, HPGL taken out', async ({
+  page,
+}) => {
+  await openDemo(page)
+  await page.getByRole('button', { name: 'Cut the pieces with a machine' }).click()
+  const dialog = page.getByRole('dialog', { name: 'The pieces for a cutter' })
+  await expect(dialog.getByRole('list', { name: 'Passes' })).toContainText(
+    'outlines, small before large: 9',
+    {
+      timeout: 60_000,
+    },
+  )
+  await accessible(page)
+  await write(page, 'length of the bed', '150')
+  await expect(dialog.getByRole('alert').first()).toContainText(/No room on the bed for \d × /, {
+    timeout: 60_000,
+  })
+  await write(page, 'length of the bed', '900')
+  await expect(dialog.getByRole('alert')).toHaveCount(0, { timeout: 60_000 })
+  await dialog.getByRole('checkbox', { name: 'way through the air' }).check()
+  const saved = page.waitForEvent('download')
+  await dialog.getByRole('button', { name: 'Save as HPGL' }).click()
+  const file = await saved
+  expect(file.suggestedFilename()).toBe('deckhands-fold.hpgl')
+  const hpgl = (await readDownload(file)).toString()
+  expect(hpgl).toMatch(/^IN;\nCO"Drumlin";\nPA;\nPU;SP1;/)
+  expect(hpgl.trim()).toMatch(/PU0,0;SP0;$/)
+})

@@ -130,7 +130,10 @@ describe('spreading pieces over pages', () => {
     },
   )
 
-  function expectWellLaid({ placed, pages }: PrintSheet, tile: { width: number; height: number; overlap: number }): void {
+  function expectWellLaid(
+    { placed, pages }: PrintSheet,
+    tile: { width: number; height: number; overlap: number },
+  ): void {
     const outlines = placed.map(({ item, move }) => pathMoved(item.outline, move))
     outlines.forEach((outline, i) => {
       const points = pathPoints({ ...outline, segments: outline.segments }, 0.5)

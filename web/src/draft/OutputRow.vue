@@ -10,6 +10,7 @@ import WritingState from '../output/WritingState.vue'
 import { useWriting } from '../output/writing.js'
 
 /** Only whoever wants more than a click gets it. */
+const CutterDialog = defineAsyncComponent(() => import('../print/CutterDialog.vue'))
 const PrintDialog = defineAsyncComponent(() => import('../print/PrintDialog.vue'))
 
 const props = defineProps<{ derived: Derived }>()
@@ -17,6 +18,7 @@ const settings = useSettings()
 const writing = useWriting()
 const { working } = writing
 const printing = ref(false)
+const cutting = ref(false)
 
 type Known = Format & { readonly id: FormatId }
 interface Offer {
@@ -75,7 +77,9 @@ watch(
       <v-btn aria-label="Choose paper, pieces and printer, and see the pages" @click="printing = true"
         >Paper …</v-btn
       >
+      <v-btn aria-label="Cut the pieces with a machine" @click="cutting = true">Cutter …</v-btn>
     </div>
+    <CutterDialog v-if="cutting" v-model="cutting" :derived="derived" />
     <PrintDialog v-if="printing" v-model="printing" :derived="derived" />
     <WritingState :writing="writing" />
   </section>

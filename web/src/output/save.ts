@@ -1,5 +1,6 @@
 import type { Design } from '@drumlin/core/design'
 import type { Format, FormatId } from '@drumlin/core/exchange/formats'
+import type { CutPreview, CutterWish } from '@drumlin/core/exchange/hpgl'
 import type { PaperId, PrintWish } from '@drumlin/core/exchange/paper'
 import type { PagePreview } from '@drumlin/core/exchange/pdf'
 import type { Sheet } from '@drumlin/core/exchange/books'
@@ -197,3 +198,20 @@ export const savePhoto = (picture: Blob, name: string): void =>
 /** The whole workshop. */
 export const saveWorkshop = (zip: Blob, at: Date): void =>
   keep(zip, 'application/zip', `drumlin-workshop-${at.toISOString().slice(0, 10)}.zip`)
+
+/** What a cutter is told of a design, to look at. */
+export const cutToSee = (
+  design: Design,
+  { cutter, unit }: { cutter: CutterWish; unit: LengthUnit },
+  signal: AbortSignal,
+): Promise<CutPreview> => asked({ design, cutter, as: 'plan', paper: 'a4', unit, date: today() }, signal)
+
+/** The same as a file for it. */
+export async function saveHpgl(
+  design: Design,
+  { cutter, unit }: { cutter: CutterWish; unit: LengthUnit },
+  signal: AbortSignal,
+): Promise<void> {
+  const text = await written<string>({ design, cutter, as: 'hpgl', paper: 'a4', unit, date: today() }, signal)
+  keep(text, 'application/vnd.hp-hpgl', `${fileName(design.name)}.hpgl`)
+}

@@ -1,5 +1,6 @@
 import { ref, shallowRef } from 'vue'
 import { reasonOf } from '../app/reason.js'
+import { wasStopped } from '../workers/ask.js'
 
 /** A file being written: what it is called, a way to stop it; why it could not be made, and that once more. */
 export function useWriting() {
@@ -13,7 +14,8 @@ export function useWriting() {
     try {
       await act(control.signal)
     } catch (error) {
-      if (control.signal.aborted) return
+      // Stopped by hand, or because something newer is asked for.
+      if (control.signal.aborted || wasStopped(error)) return
       failed.value = `The ${label} could not be made: ${reasonOf(error)}.`
       again.value = () => write(label, act)
     } finally {

@@ -1,6 +1,7 @@
 import { derive } from '@drumlin/core/derived'
 import type { Design } from '@drumlin/core/design'
 import { type FormatId, formatOf } from '@drumlin/core/exchange/formats'
+import { type CutterWish, cutPlan, cutPreview, writeHpgl } from '@drumlin/core/exchange/hpgl'
 import type { PaperId, PrintWish } from '@drumlin/core/exchange/paper'
 import type { Sheet } from '@drumlin/core/exchange/books'
 import {
@@ -39,6 +40,7 @@ export type WriteAsked = {
   | { readonly design: Design; readonly format: FormatId; readonly print?: PrintWish }
   | { readonly design: Design; readonly preview: PrintWish }
   | { readonly calibration: true }
+  | { readonly design: Design; readonly cutter: CutterWish; readonly as: 'plan' | 'hpgl' }
   | { readonly design: Design; readonly plan: PlanWanted }
   | { readonly leather: Leather; readonly iron: Iron }
   | { readonly design: Design; readonly count: number; readonly steps: 'pdf' | 'csv' }
@@ -95,6 +97,12 @@ answering(async (asked: WriteAsked) => {
     })
   }
   if ('preview' in asked) return previewPages(derive(asked.design), asked.preview, unit)
+  if ('cutter' in asked) {
+    const derived = derive(asked.design)
+    return asked.as === 'hpgl'
+      ? writeHpgl(derived, asked.cutter, unit)
+      : cutPreview(cutPlan(derived, asked.cutter, unit))
+  }
   if ('calibration' in asked) return writeCalibration({ paper, unit, date, fonts: await pdfFonts() })
   return writeCoupons(asked.leather, asked.iron, { paper, unit, date, fonts: await pdfFonts() })
 })

@@ -1,0 +1,64 @@
+import { type Point, pointDistance } from '../../geometry/index.js'
+
+/** The blade is turned on its edge in steps of no more than this, radians. */
+const TURN = Math.PI / 18
+/** A turn of less than this is followed without lifting anything, radians. */
+const SLIGHT = 0.02
+
+const between = (a: Point, b: Point): number => Math.atan2(b.y - a.y, b.x - a.x)
+const ahead = (p: Point, angle: number, by: number): Point => ({
+  x: p.x + by * Math.cos(angle),
+  y: p.y + by * Math.sin(angle),
+})
+
+/** From one heading to another the short way round, radians. */
+const turnTo = (from: number, to: number): number => {
+  const turn = to - from
+  return Math.atan2(Math.sin(turn), Math.cos(turn))
+}
+
+/** Points without those that lie on the one before. */
+const apart = (points: readonly Point[]): Point[] =>
+  points.filter((p, i) => i === 0 || pointDistance(p, points[i - 1]!) > 1e-6)
+
+/**
+ * The way of a blade's axis so that its edge, which trails `by` mm behind, follows the points: ahead of them by so much, and
+ * at every corner round it in an arc, so that the edge turns on the spot. `by` is 0 or more.
+ */
+export function axisOf(points: readonly Point[], by: number): Point[] {
+  const way = apart(points)
+  if (by === 0 || way.length < 2) return way
+  const out: Point[] = []
+  let heading = between(way[0]!, way[1]!)
+  out.push(ahead(way[0]!, heading, by))
+  for (let i = 1; i < way.length; i += 1) {
+    const [from, to] = [way[i - 1]!, way[i]!]
+    const next = between(from, to)
+    const turn = turnTo(heading, next)
+    if (Math.abs(turn) > SLIGHT) {
+      const steps = Math.ceil(Math.abs(turn) / TURN)
+      for (let k = 1; k <= steps; k += 1) out.push(ahead(from, heading + (turn * k) / steps, by))
+    }
+    heading = next
+    out.push(ahead(to, heading, by))
+  }
+  return out
+}
+
+/** A closed line begun at its longest straight stretch, in the middle of it, and led on past its start. */
+export function begun(points: readonly Point[], past: number): Point[] {
+  const n = points.length
+  let best = 0
+  for (let i = 1; i < n; i += 1)
+    if (
+      pointDistance(points[i]!, points[(i + 1) % n]!) >
+      pointDistance(points[best]!, points[(best + 1) % n]!) + 1e-9
+    )
+      best = i
+  const [a, b] = [points[best]!, points[(best + 1) % n]!]
+  const start = { x: (a.x + b.x) / 2, y: (a.y + b.y) / 2 }
+  const round = Array.from({ length: n }, (_, k) => points[(best + 1 + k) % n]!)
+  const angle = between(a, b)
+  const more = Math.min(past, pointDistance(start, b))
+  return [start, ...round, start, ...(more > 0 ? [ahead(start, angle, more)] : [])]
+}

@@ -1,0 +1,65 @@
+/** What cuts, and how. Lengths mm, speeds mm a second. */
+export interface CutterWish {
+  /** The bed: its width across, and how long it is. */
+  readonly wide: number
+  readonly long: number
+  /** What is cut with: a blade that trails behind its axis, a beam that burns a slit, or a pen only. */
+  readonly tool: 'blade' | 'beam' | 'pen'
+  /** How far the blade's edge trails behind its axis. */
+  readonly trails: number
+  /** Cut on past the start of an outline. */
+  readonly past: number
+  /** Width of the slit a beam burns. */
+  readonly slit: number
+  /** Turned over, for cutting from the flesh side. */
+  readonly mirrored: boolean
+  /** How fast it cuts, and moves between cuts. */
+  readonly cuts: number
+  readonly moves: number
+  /** Pieces to cut, by id; all of them where left out. */
+  readonly pieces?: readonly string[]
+}
+
+/** A small knife plotter as they usually are (J). */
+export const USUAL_CUTTER: CutterWish = {
+  wide: 600,
+  long: 900,
+  tool: 'blade',
+  trails: 0.25,
+  past: 1,
+  slit: 0.2,
+  mirrored: false,
+  cuts: 60,
+  moves: 200,
+}
+
+/** Between these each number of a cutter may be. */
+export const CUTTER_LIMITS = {
+  wide: [100, 3000],
+  long: [100, 5000],
+  trails: [0, 2],
+  past: [0, 10],
+  slit: [0, 1],
+  cuts: [1, 1000],
+  moves: [1, 2000],
+} as const satisfies Partial<Record<keyof CutterWish, readonly [number, number]>>
+
+/** What is wrong with a wish, in words; nothing where it can be cut so. */
+export function cutterProblem(wish: CutterWish): string | undefined {
+  for (const [key, [min, max]] of Object.entries(CUTTER_LIMITS)) {
+    const value = wish[key as keyof typeof CUTTER_LIMITS]
+    if (!(value >= min && value <= max))
+      return `${WORDS[key as keyof typeof CUTTER_LIMITS]} is between ${min} and ${max}; ${value} is not.`
+  }
+  return wish.pieces?.length === 0 ? 'No piece is chosen: tick those you want to cut.' : undefined
+}
+
+const WORDS: Readonly<Record<keyof typeof CUTTER_LIMITS, string>> = {
+  wide: 'The width of the bed, mm,',
+  long: 'The length of the bed, mm,',
+  trails: 'How far the blade trails, mm,',
+  past: 'The cut past the start, mm,',
+  slit: 'The width of the slit, mm,',
+  cuts: 'The speed of cutting, mm a second,',
+  moves: 'The speed of moving, mm a second,',
+}
