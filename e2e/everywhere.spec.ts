@@ -43,6 +43,8 @@ function cutOff(): string[] {
 
 for (const light of ['light', 'dark'] as const)
   test(`nothing for axe to find on any screen, ${light}`, async ({ browser }) => {
+    // Every screen there is, each looked through: minutes on a loaded machine.
+    test.slow()
     const context = await browser.newContext({ colorScheme: light, locale: 'en-GB', reducedMotion: 'reduce' })
     const page = await context.newPage()
     for (const at of await addresses(page)) {

@@ -14,8 +14,8 @@ import { useTrouble } from '../app/trouble.js'
 import { cutToSee, saveHpgl } from '../output/save.js'
 import { useWriting } from '../output/writing.js'
 import WritingState from '../output/WritingState.vue'
-import FoldPart from '../parts/FoldPart.vue'
 import MeasureField from '../sentence/MeasureField.vue'
+import PieceTicks from './PieceTicks.vue'
 import CutterWays from './CutterWays.vue'
 import { minutesSaid } from '../parts/time.js'
 import { readSetting, writeSetting } from '../storage/settings.js'
@@ -69,8 +69,6 @@ async function look(): Promise<void> {
 watch([open, wish, () => props.derived.design, () => settings.unit], () => void look(), { immediate: true })
 const save = (): Promise<void> =>
   writing.write('HPGL', (signal) => saveHpgl(toRaw(props.derived.design), options(), signal))
-const tick = (id: string, on: boolean | null): void =>
-  void (without.value = on ? without.value.filter((one) => one !== id) : [...without.value, id])
 const limits = CUTTER_LIMITS
 </script>
 
@@ -81,15 +79,7 @@ const limits = CUTTER_LIMITS
       <div class="two">
         <div class="how">
           <CutterWays :how="how" @change="set" />
-          <FoldPart :title="`Pieces, ${pieces.length - without.length} of ${pieces.length}`">
-            <v-checkbox-btn
-              v-for="p in pieces"
-              :key="p.id"
-              :model-value="!without.includes(p.id)"
-              :label="`${p.count} × ${p.name}`"
-              @update:model-value="(on: boolean | null) => tick(p.id, on)"
-            />
-          </FoldPart>
+          <PieceTicks v-model="without" :pieces="pieces" />
           <p v-if="problem" role="alert" class="refused">{{ problem }}</p>
           <template v-else-if="seen">
             <p v-for="l in seen.left" :key="l.name" role="alert" class="refused">

@@ -15,13 +15,13 @@ import { useSettings } from '../app/settings.js'
 import { pagesToSee, patternPdf, savePattern } from '../output/save.js'
 import { useWriting } from '../output/writing.js'
 import WritingState from '../output/WritingState.vue'
-import FoldPart from '../parts/FoldPart.vue'
 import ChoiceField from '../sentence/ChoiceField.vue'
 import MeasureField from '../sentence/MeasureField.vue'
 import TakenField from '../sentence/TakenField.vue'
 import PrinterPanel from './PrinterPanel.vue'
 import PrintPages from './PrintPages.vue'
 import { printNow } from './printNow.js'
+import PieceTicks from './PieceTicks.vue'
 import { usePrinters } from './printers.js'
 
 /** The pattern on paper: which, how it lies, which pieces, made true for which printer; its pages to see first. */
@@ -101,8 +101,6 @@ const print = (): Promise<void> =>
   writing.write('pages', async (signal) =>
     printNow(await patternPdf(toRaw(props.derived.design), options(), signal)),
   )
-const tick = (id: string, on: boolean | null): void =>
-  void (without.value = on ? without.value.filter((one) => one !== id) : [...without.value, id])
 </script>
 
 <template>
@@ -183,15 +181,7 @@ const tick = (id: string, on: boolean | null): void =>
             >
           </p>
           <PrinterPanel v-if="measuring" @done="measuring = false" />
-          <FoldPart :title="`Pieces, ${pieces.length - without.length} of ${pieces.length}`">
-            <v-checkbox-btn
-              v-for="p in pieces"
-              :key="p.id"
-              :model-value="!without.includes(p.id)"
-              :label="p.name"
-              @update:model-value="(on: boolean | null) => tick(p.id, on)"
-            />
-          </FoldPart>
+          <PieceTicks v-model="without" :pieces="pieces" />
           <p v-if="problem" role="alert" class="refused">{{ problem }}</p>
           <p v-else-if="pages.length > 0" role="status">
             {{ pages.length }} {{ pages.length === 1 ? 'page' : 'pages' }} of {{ paperName }}, and the cover.

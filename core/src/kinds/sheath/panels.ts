@@ -54,6 +54,38 @@ function bodyShape(p: SheathParams, s: SheathSizes, above: number): Shape {
 
 export const chainOf = (shape: Shape): string[] => SIDES.filter((id) => shape.edges.some((e) => e.id === id))
 
+/** A strip between an outer line and an inner one that leads back, its ends straight; its edges in the order of the outline. */
+function between(
+  p: SheathParams,
+  outer: Path,
+  back: Path,
+  [outside, end, inside, start]: readonly [string, string, string, string],
+): Shape {
+  const [n, k] = [outer.segments.length, back.segments.length]
+  const fate = finishedFate(p.finish, p.trim, (e) => e === outside)
+  const edge = (id: string, first: number, last: number) => ({
+    id,
+    name: id.replaceAll('-', ' '),
+    first,
+    last,
+    fate: fate(id),
+  })
+  return {
+    outline: closedPath([
+      ...outer.segments,
+      line(pathEnd(outer), pathStart(back)),
+      ...back.segments,
+      line(pathEnd(back), pathStart(outer)),
+    ]),
+    edges: [
+      edge(outside, 0, n - 1),
+      edge(end, n, n),
+      edge(inside, n + 1, n + k),
+      edge(start, n + k + 1, n + k + 1),
+    ],
+  }
+}
+
 /** The inside of the welt, cut back beside a guard as far as that goes in; its mouth is level with the top. */
 function besideGuard(p: SheathParams, s: SheathSizes, inner: Path): Path {
   const half = p.guard / 2 + p.play
@@ -87,29 +119,7 @@ function shortShape(p: SheathParams, s: SheathSizes, shape: Shape): Shape | unde
     return pathPart(path, 0, Math.min(s.runsTo.value, side - 1))
   })
   const [out, back] = [sides[0]!, pathReversed(sides[1]!)]
-  const [n, k] = [out.segments.length, back.segments.length]
-  const fate = finishedFate(p.finish, p.trim, (e) => e === 'outside')
-  const edge = (id: string, first: number, last: number) => ({
-    id,
-    name: id.replaceAll('-', ' '),
-    first,
-    last,
-    fate: fate(id),
-  })
-  return {
-    outline: closedPath([
-      ...out.segments,
-      line(pathEnd(out), pathStart(back)),
-      ...back.segments,
-      line(pathEnd(back), pathStart(out)),
-    ]),
-    edges: [
-      edge('outside', 0, n - 1),
-      edge('end', n, n),
-      edge('inside', n + 1, n + k),
-      edge('top', n + k + 1, n + k + 1),
-    ],
-  }
+  return between(p, out, back, ['outside', 'end', 'inside', 'top'])
 }
 
 /** The layers of the welt that run out, a strip for either side. */
@@ -147,29 +157,7 @@ function weltShape(p: SheathParams, s: SheathSizes, shape: Shape): Shape {
   const outer = insetChainMaybe(panel, chain, 0)!
   const inner = insetChainMaybe(panel, chain, p.welt) ?? offsetLargestMaybe(shape.outline, -p.welt)!
   const back = pathReversed(openPath(besideGuard(p, s, inner).segments))
-  const [n, k] = [outer.segments.length, back.segments.length]
-  const fate = finishedFate(p.finish, p.trim, (e) => e === 'outside')
-  const edge = (id: string, first: number, last: number) => ({
-    id,
-    name: id.replaceAll('-', ' '),
-    first,
-    last,
-    fate: fate(id),
-  })
-  return {
-    outline: closedPath([
-      ...outer.segments,
-      line(pathEnd(outer), pathStart(back)),
-      ...back.segments,
-      line(pathEnd(back), pathStart(outer)),
-    ]),
-    edges: [
-      edge('outside', 0, n - 1),
-      edge('end-left', n, n),
-      edge('inside', n + 1, n + k),
-      edge('end-right', n + k + 1, n + k + 1),
-    ],
-  }
+  return between(p, outer, back, ['outside', 'end-left', 'inside', 'end-right'])
 }
 
 /** A loop over the mouth is folded round the belt. */
