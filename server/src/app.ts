@@ -28,6 +28,9 @@ const POLICY = {
     'font-src': ["'self'"],
     'worker-src': ["'self'", 'blob:'],
     'connect-src': ["'self'"],
+    // The pattern is handed to the browser’s own print dialogue as a PDF that the page made.
+    'frame-src': ["'self'", 'blob:'],
+    'object-src': ["'self'", 'blob:'],
     'upgrade-insecure-requests': null,
   },
 }

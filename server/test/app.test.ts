@@ -41,4 +41,6 @@ test('lets the page load from nowhere else', async () => {
   )
   expect(policy).toContain("default-src 'self'")
   expect(policy).not.toContain('upgrade-insecure-requests')
+  // But for the PDF that the page itself hands to the print dialogue.
+  for (const source of ['frame-src', 'object-src']) expect(policy).toContain(`${source} 'self' blob:`)
 })
