@@ -69,13 +69,21 @@ test('the pieces for a cutter: its bed and blade said, the way of the tool seen,
   await page.getByRole('button', { name: 'Cut the pieces with a machine' }).click()
   const dialog = page.getByRole('dialog', { name: 'The pieces for a cutter' })
   await expect(dialog.getByRole('list', { name: 'Passes' })).toContainText(
-    'outlines, small before large: 9',
+    'outlines, small before large: 1',
     {
       timeout: 60_000,
     },
   )
   await accessible(page)
-  await write(page, 'length of the bed', '150')
+  // One leather lies on the bed at a time.
+  await choose(page, 'leather on the bed', 'Heron goat')
+  await expect(dialog.getByRole('list', { name: 'Passes' })).toContainText(
+    'outlines, small before large: 7',
+    {
+      timeout: 60_000,
+    },
+  )
+  await write(page, 'length of the bed', '100')
   await expect(dialog.getByRole('alert').first()).toContainText(/No room on the bed for \d × /, {
     timeout: 60_000,
   })

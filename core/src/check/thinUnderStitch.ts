@@ -37,13 +37,14 @@ export const thinUnderStitch = check({
     const found = new Map<string, Found<Thin>>()
     for (const run of derived.runs) {
       const work = derived.works.find((w) => w.layup.id === run.join.layup)!
-      for (const hole of run.holes)
-        for (const [at, { laid, thickness }] of layersAt(work, hole.at).entries()) {
+      for (const hole of run.holes) {
+        const layers = layersAt(work, hole.at)
+        for (const [at, { laid, thickness }] of layers.entries()) {
           const stock = laid.work?.stock
           if (laid.sheet.type !== 'panel' || !stock || !hole.sheets.includes(laid.sheet.id)) continue
           if (laid.part === 'turn' && !ownRow(run.join, laid)) continue
           if (thickness >= stock.bears - 1e-6 || stock.thickness < stock.bears) continue
-          if (between(hole, layersAt(work, hole.at), at)) continue
+          if (between(hole, layers, at)) continue
           const wished = laid.bands.some((b) => Object.hasOwn(derived.design.skives, b.key))
           const key = `thin-under-stitch:${laid.sheet.panelId}:${run.join.twin && found.has(`thin-under-stitch:${laid.sheet.panelId}:${run.join.twin}`) ? run.join.twin : run.join.id}`
           const before = found.get(key)
@@ -63,6 +64,7 @@ export const thinUnderStitch = check({
             },
           })
         }
+      }
     }
     return [...found.values()]
   },

@@ -1,6 +1,5 @@
 import { ref, shallowRef } from 'vue'
 import { reasonOf } from '../app/reason.js'
-import { wasStopped } from '../workers/ask.js'
 
 /** A file being written: what it is called, a way to stop it; why it could not be made, and that once more. */
 export function useWriting() {
@@ -8,18 +7,20 @@ export function useWriting() {
   const failed = ref('')
   const again = shallowRef<() => unknown>()
   async function write(label: string, act: (signal: AbortSignal) => Promise<void>): Promise<void> {
+    // What is asked for anew drops what is still being made.
+    working.value?.stop()
     const control = new AbortController()
-    working.value = { label, stop: () => control.abort() }
+    const own = { label, stop: () => control.abort() }
+    working.value = own
     failed.value = ''
     try {
       await act(control.signal)
     } catch (error) {
-      // Stopped by hand, or because something newer is asked for.
-      if (control.signal.aborted || wasStopped(error)) return
+      if (control.signal.aborted) return
       failed.value = `The ${label} could not be made: ${reasonOf(error)}.`
       again.value = () => write(label, act)
     } finally {
-      working.value = undefined
+      if (working.value === own) working.value = undefined
     }
   }
   return { working, failed, again, write }

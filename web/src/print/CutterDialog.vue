@@ -14,6 +14,7 @@ import { useTrouble } from '../app/trouble.js'
 import { cutToSee, saveHpgl } from '../output/save.js'
 import { useWriting } from '../output/writing.js'
 import WritingState from '../output/WritingState.vue'
+import ChoiceField from '../sentence/ChoiceField.vue'
 import MeasureField from '../sentence/MeasureField.vue'
 import PieceTicks from './PieceTicks.vue'
 import CutterWays from './CutterWays.vue'
@@ -48,22 +49,21 @@ const PASS_WORDS: Readonly<Record<Pass, string>> = {
   inside: 'cuts inside pieces',
   outline: 'outlines, small before large',
 }
-const pieces = computed(() => props.derived.pieces)
-const wish = computed((): CutterWish => {
-  const wanted = pieces.value.filter((p) => !without.value.includes(p.id)).map((p) => p.id)
-  return { ...how.value, ...(wanted.length < pieces.value.length ? { pieces: wanted } : {}) }
-})
+/** One leather lies on the bed at a time. */
+const materials = computed(() => [...new Set(props.derived.pieces.map((p) => p.material))])
+const wanted = ref<string>()
+const material = computed(() => materials.value.find((m) => m === wanted.value) ?? materials.value[0] ?? '')
+const pieces = computed(() => props.derived.pieces.filter((p) => p.material === material.value))
+const wish = computed((): CutterWish => ({
+  ...how.value,
+  pieces: pieces.value.filter((p) => !without.value.includes(p.id)).map((p) => p.id),
+}))
 const problem = computed(() => cutterProblem(wish.value))
 const options = () => ({ cutter: JSON.parse(JSON.stringify(wish.value)) as CutterWish, unit: settings.unit })
-let control: AbortController | undefined
 async function look(): Promise<void> {
-  control?.abort()
   if (!open.value || problem.value !== undefined) return
-  const own = new AbortController()
-  control = own
   await looking.write('way of the tool', async (signal) => {
-    signal.addEventListener('abort', () => own.abort())
-    seen.value = await cutToSee(toRaw(props.derived.design), options(), own.signal)
+    seen.value = await cutToSee(toRaw(props.derived.design), options(), signal)
   })
 }
 watch([open, wish, () => props.derived.design, () => settings.unit], () => void look(), { immediate: true })
@@ -79,6 +79,15 @@ const limits = CUTTER_LIMITS
       <div class="two">
         <div class="how">
           <CutterWays :how="how" @change="set" />
+          <p>
+            On it lies
+            <ChoiceField
+              :value="material"
+              label="leather on the bed"
+              :options="materials.map((m) => ({ value: m, label: m }))"
+              @change="(m) => (wanted = m)"
+            />.
+          </p>
           <PieceTicks v-model="without" :pieces="pieces" />
           <p v-if="problem" role="alert" class="refused">{{ problem }}</p>
           <template v-else-if="seen">

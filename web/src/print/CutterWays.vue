@@ -40,7 +40,7 @@ const [limits, fine] = [CUTTER_LIMITS, 0.05]
       :step="10"
       @change="(long) => emit('change', { long })"
     />
-    long; the leather lies
+    long; leather lies
     <ChoiceField
       :value="how.mirrored ? 'flesh' : 'grain'"
       label="side up"

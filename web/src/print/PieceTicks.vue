@@ -10,7 +10,7 @@ const tick = (id: string, on: boolean | null): void =>
 </script>
 
 <template>
-  <FoldPart :title="`Pieces, ${pieces.length - without.length} of ${pieces.length}`">
+  <FoldPart :title="`Pieces, ${pieces.filter((p) => !without.includes(p.id)).length} of ${pieces.length}`">
     <v-checkbox-btn
       v-for="p in pieces"
       :key="p.id"

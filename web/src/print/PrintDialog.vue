@@ -75,15 +75,10 @@ const options = () => ({
   unit: settings.unit,
 })
 
-let control: AbortController | undefined
 async function look(): Promise<void> {
-  control?.abort()
   if (!open.value || problem.value !== undefined) return
-  const own = new AbortController()
-  control = own
   await looking.write('pages', async (signal) => {
-    signal.addEventListener('abort', () => own.abort())
-    pages.value = await pagesToSee(toRaw(props.derived.design), options(), own.signal)
+    pages.value = await pagesToSee(toRaw(props.derived.design), options(), signal)
   })
 }
 watch([open, wish, () => props.derived.design, () => settings.unit], () => void look(), { immediate: true })

@@ -67,7 +67,7 @@ const sheet = (): Promise<void> =>
         <TakenField
           :value="read[row.key]"
           :label="`${row.label}, as read`"
-          sort="length"
+          sort="pitch"
           :min="0"
           :max="1000"
           @change="(v) => (read = { ...read, [row.key]: v })"

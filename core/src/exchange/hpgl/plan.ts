@@ -88,9 +88,9 @@ function inRows(copies: readonly Copy[], { wide, long }: CutterWish): { placed: 
   return { placed, left }
 }
 
-const passOf = (drawn: Drawn, outlines: ReadonlySet<Path>): Pass | undefined => {
+const passOf = (drawn: Drawn, outline: Path): Pass | undefined => {
   if (drawn.type !== 'stroke') return undefined
-  if (drawn.layer === 'cut') return outlines.has(drawn.path) ? undefined : 'inside'
+  if (drawn.layer === 'cut') return drawn.path === outline ? undefined : 'inside'
   if (drawn.layer === 'holes') return 'holes'
   // Slots and punched holes are drawn heavier than what is only to be seen.
   if (drawn.layer === 'marks' && drawn.path.closed && !drawn.dash && drawn.weight > OPENING) return 'inside'
@@ -108,13 +108,8 @@ function linesOf(
   const outline = pieceOutline(piece)
   // A beam burns half its slit on either side of its line.
   const grown = wish.tool === 'beam' && wish.slit > 0 ? offsetLargestMaybe(outline, wish.slit / 2) : outline
-  const outlines = new Set(
-    [...marks.strokes].flatMap((d) =>
-      d.type === 'stroke' && d.layer === 'cut' && d.path.closed && d.weight >= 0.5 ? [d.path] : [],
-    ),
-  )
   const inner = marks.strokes.flatMap((drawn) => {
-    const pass = passOf(drawn, outlines)
+    const pass = passOf(drawn, marks.outline)
     const moved = drawnMoved(drawn, move)
     return pass && moved.type === 'stroke' ? [{ pass, path: moved.path }] : []
   })
@@ -133,7 +128,7 @@ function strokePoints(pass: Pass, path: Path, wish: CutterWish): Point[] {
 const lengthOf = (points: readonly Point[]): number =>
   points.slice(1).reduce((sum, p, i) => sum + pointDistance(p, points[i]!), 0)
 
-/** Strokes of a pass one after the other, each the nearest to where the one before ended; open ones from either end. */
+/** Strokes of a pass one after the other, each the nearest to where the one before ended. */
 function nearestFirst(strokes: readonly Stroke[], from: Point): Stroke[] {
   const left = [...strokes]
   const out: Stroke[] = []
