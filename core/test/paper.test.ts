@@ -143,8 +143,8 @@ describe('any paper', () => {
   })
   test('what can’t be printed on is said', () => {
     expect(wishProblem(wish('a4'))).toBeUndefined()
-    expect(wishProblem(wish({ width: 50, height: 100 }))).toMatch(/between 90 and 2000 mm wide; 50 mm/)
-    expect(wishProblem(wish({ width: 300, height: 9000 }))).toMatch(/between 90 and 5000 mm long/)
+    expect(wishProblem(wish({ width: 50, height: 100 }))).toMatch(/between 90 mm and 2000 mm wide; 50 mm/)
+    expect(wishProblem(wish({ width: 300, height: 9000 }))).toMatch(/between 90 mm and 5000 mm long/)
     expect(wishProblem(wish('a4', { border: 80 }))).toMatch(/border is between/)
     expect(wishProblem(wish('a4', { overlap: Number.NaN }))).toMatch(/overlap/)
     expect(wishProblem(wish({ width: 100, height: 100 }, { overlap: 30 }))).toMatch(/less overlap/)
@@ -199,7 +199,7 @@ describe('what a printer makes of a page, from what is read off one', () => {
   })
   test('a bar ticked on paper says whether the print is true', () => {
     expect([barSaid(100), barSaid(99.8), barSaid(100.3)]).toEqual([undefined, undefined, undefined])
-    expect(barSaid(98.5)).toMatch(/1\.5 mm in 100 too small: throw it away\. Measure the printer/)
+    expect(barSaid(98.5)).toMatch(/1.5 % too small: throw it away\. Measure the printer/)
     expect(barSaid(94)).toMatch(/fit to page/)
     expect(barSaid(0)).toMatch(/Read it again/)
   })

@@ -46,13 +46,27 @@ const OTHERS_SINCE_12: Readonly<Record<string, Plain>> = {
   'moulded-holder': { formed: 'first' },
   sheath: { guard: 0, guardDeep: 4, welts: 'whole', tipThick: 2 },
 }
+/** What kinds were before version 13 asked. */
+const SINCE_13: Readonly<Record<string, Plain>> = {
+  'strap-wallet': {
+    sized: 'notes',
+    ownWide: 200,
+    ownHigh: 95,
+    tabPlace: 'centred',
+    tabFrom: 8,
+    strapFix: 'through',
+    strapLong: 0,
+  },
+}
+const withMore = (more: Readonly<Record<string, Plain>>, kind: unknown, params: unknown): unknown =>
+  isPlain(params) && typeof kind === 'string' && more[kind] ? { ...more[kind], ...params } : params
+
 const BAGS: ReadonlySet<unknown> = new Set(['tote', 'flap-bag', 'portfolio', 'briefcase', 'rucksack'])
 const PILES: ReadonlySet<unknown> = new Set(['bifold', 'card-sleeve', 'gusseted-case'])
 function paramsOf11(kind: unknown, params: unknown): unknown {
   if (!isPlain(params)) return params
   if (PILES.has(kind)) return { front: 'same', topSkive: 'feather', ...params }
-  if (typeof kind === 'string' && OTHERS_SINCE_12[kind]) return { ...OTHERS_SINCE_12[kind], ...params }
-  if (!BAGS.has(kind)) return params
+  if (!BAGS.has(kind)) return withMore(OTHERS_SINCE_12, kind, params)
   return { ...BAGS_SINCE_12, ...params, ...(params.strap === 'pair' ? {} : { strapPad: 'none' }) }
 }
 
@@ -100,9 +114,6 @@ function materialsOf11({ kind, added, leathers, hardware }: Plain): { leathers: 
     hardware: { ...more.hardware, ...plain(hardware) },
   }
 }
-
-const paramsOf10 = (kind: unknown, params: unknown): unknown =>
-  isPlain(params) && typeof kind === 'string' && SINCE_11[kind] ? { ...SINCE_11[kind], ...params } : params
 
 const BIFOLD_SINCE_4 = {
   feet: 'both',
@@ -215,7 +226,7 @@ const STEPS: readonly ((design: Plain) => Plain)[] = [
   // Version 9 had no order of work.
   (nine) => ({ ...nine, version: 10, work: PLAIN_WORK }),
   // Version 10 knew nothing that is put on any panel, and one compartment in a bag.
-  (ten) => ({ ...ten, version: 11, added: {}, params: paramsOf10(ten.kind, ten.params) }),
+  (ten) => ({ ...ten, version: 11, added: {}, params: withMore(SINCE_11, ten.kind, ten.params) }),
   // Version 11 had straps on rings only, handles by their own sizes, and prongs that nothing covered.
   (eleven) => ({
     ...eleven,
@@ -229,6 +240,8 @@ const STEPS: readonly ((design: Plain) => Plain)[] = [
         : eleven.hardware,
     }),
   }),
+  // Version 12 sized a strap-bound wallet by its notes, its strap through both tabs.
+  (twelve) => ({ ...twelve, version: 13, params: withMore(SINCE_13, twelve.kind, twelve.params) }),
 ]
 
 /** The oldest version that can still be read. */

@@ -137,7 +137,7 @@ const cross = (at: Point, reach: number, turned = 0): Drawn[] =>
 
 /** A round hole at true size with a centre cross. */
 export const holeDrawing = (at: Point, across: number): Drawn[] => [
-  stroke('marks', circle(at, across / 2), WEIGHT.tick),
+  stroke('openings', circle(at, across / 2), WEIGHT.tick),
   ...cross(at, across / 2 + 1),
 ]
 
@@ -195,7 +195,7 @@ function hardwareStrokes(mark: PanelMark & { type: 'hardware' }): Drawn[] {
   return [
     stroke('marks', outline, WEIGHT.fine),
     ...cross(at, Math.max(across, high) / 2 + 1, angle),
-    ...holes.map((h) => stroke('marks', circle(place(h), h.punch / 2), WEIGHT.tick)),
+    ...holes.map((h) => stroke('openings', circle(place(h), h.punch / 2), WEIGHT.tick)),
     ...slots.map((s) => {
       const middle = place(s)
       return stroke(
@@ -242,7 +242,7 @@ export function setDrawing(
   switch (mark.type) {
     case 'slot':
       return named(
-        [stroke('marks', slotPath(mark), WEIGHT.tick)],
+        [stroke('openings', slotPath(mark), WEIGHT.tick)],
         namedOnce(
           mark,
           all,

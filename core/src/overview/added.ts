@@ -19,7 +19,7 @@ export interface AddedPicture {
 /** So much of the piece is looked at, mm. */
 const VIEW = 150
 const ROOM = 6
-const SHOWN = new Set(['marks', 'holes', 'skive', 'cut', 'notches'])
+const SHOWN = new Set(['marks', 'openings', 'holes', 'skive', 'cut', 'notches'])
 
 const isSheet = (sheet: { readonly type: string }): sheet is PanelSheet => sheet.type === 'panel'
 

@@ -75,7 +75,7 @@ export const WORKS_FROM_W12: readonly Work[] = [
     id: 'W17',
     name: 'Slim sleeve',
     kind: 'card-sleeve',
-    params: { tops: 'stiffened', topSkive: 'fold', sides: 'both', centre: 'open' },
+    params: { tops: 'stiffened', topSkive: 'fold', sides: 'both', centre: 'side', lining: 'lined' },
     put: [
       [
         'holes',
@@ -84,7 +84,7 @@ export const WORKS_FROM_W12: readonly Work[] = [
         { inward: 8, aside: 40, both: 'mirrored', 'params.reach': 'all', 'params.punch': 1 },
       ],
     ],
-    sizes: { 'pocket.width': 94.84, closed: 1.8 },
+    sizes: { 'pocket.width': 94.84, closed: 3.6 },
   },
   {
     id: 'W18',
@@ -98,7 +98,8 @@ export const WORKS_FROM_W12: readonly Work[] = [
     id: 'W19',
     name: 'Skipper’s long wallet',
     kind: 'strap-wallet',
-    params: { cards: 4, flap: 55, strap: 16 },
+    params: { cards: 4, flap: 55, strap: 16, inner: 'laid', strapFix: 'sewn', strapLong: 15 },
+    sizes: { width: 179.97, 'inner.wide': 168.48 },
     put: [['slot', 'body', 'top', { inward: 20, 'params.length': 18 }]],
   },
   {

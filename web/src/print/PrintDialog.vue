@@ -14,7 +14,6 @@ import type { PagePreview } from '@drumlin/core/exchange/pdf'
 import { useSettings } from '../app/settings.js'
 import { pagesToSee, patternPdf, savePattern } from '../output/save.js'
 import { useWriting } from '../output/writing.js'
-import WritingState from '../output/WritingState.vue'
 import ChoiceField from '../sentence/ChoiceField.vue'
 import MeasureField from '../sentence/MeasureField.vue'
 import TakenField from '../sentence/TakenField.vue'
@@ -22,6 +21,7 @@ import PrinterPanel from './PrinterPanel.vue'
 import PrintPages from './PrintPages.vue'
 import { printNow } from './printNow.js'
 import PieceTicks from './PieceTicks.vue'
+import TwoSides from './TwoSides.vue'
 import { usePrinters } from './printers.js'
 
 /** The pattern on paper: which, how it lies, which pieces, made true for which printer; its pages to see first. */
@@ -67,7 +67,9 @@ const wish = computed(() => {
   const wanted = pieces.value.filter((p) => !without.value.includes(p.id)).map((p) => p.id)
   return { ...printers.wish, ...(wanted.length < pieces.value.length ? { pieces: wanted } : {}) }
 })
-const problem = computed(() => wishProblem(wish.value))
+const problem = computed(() => wishProblem(wish.value, settings.unit) ?? '')
+/** What the bar on the print says of it; nothing where it is true. */
+const barSays = computed(() => (bar.value === undefined ? undefined : barSaid(bar.value, settings.unit)))
 const paperName = computed(() => paperOf(printers.ways.paper).name)
 const options = () => ({
   print: JSON.parse(JSON.stringify(wish.value)) as typeof wish.value,
@@ -76,7 +78,7 @@ const options = () => ({
 })
 
 async function look(): Promise<void> {
-  if (!open.value || problem.value !== undefined) return
+  if (!open.value || problem.value !== '') return
   await looking.write('pages', async (signal) => {
     pages.value = await pagesToSee(toRaw(props.derived.design), options(), signal)
   })
@@ -99,147 +101,106 @@ const print = (): Promise<void> =>
 </script>
 
 <template>
-  <v-dialog v-model="open" aria-labelledby="print-title" max-width="1180" scrollable>
-    <v-card class="print">
-      <h2 id="print-title">The pattern on paper</h2>
-      <div class="two">
-        <div class="how">
-          <p>
-            Printed on
-            <ChoiceField :value="paperWay" label="paper" :options="PAPER_WAYS" @change="takePaper" /><template
-              v-if="own"
-              >,
-              <MeasureField
-                :value="own.width"
-                label="width of the paper"
-                sort="length"
-                :min="OWN_PAPER.least"
-                :max="OWN_PAPER.widest"
-                :step="1"
-                @change="(width) => setPaper({ ...own!, width })"
-              />
-              wide<template v-if="own.height > 0">
-                and
-                <MeasureField
-                  :value="own.height"
-                  label="height of the paper"
-                  sort="length"
-                  :min="OWN_PAPER.least"
-                  :max="OWN_PAPER.longest"
-                  :step="1"
-                  @change="(height) => setPaper({ ...own!, height })"
-                />
-                high</template
-              ></template
-            ><template v-if="paperWay !== 'roll'"
-              >, pages
-              <ChoiceField
-                :value="printers.ways.way"
-                label="how pages lie"
-                :options="WAYS"
-                @change="(way) => printers.set({ way })" /></template
-            >.
-          </p>
-          <p>
-            Its printer leaves
+  <TwoSides id="print-title" v-model="open" title="The pattern on paper" :problem :writing>
+    <template #how>
+      <p>
+        Printed on
+        <ChoiceField :value="paperWay" label="paper" :options="PAPER_WAYS" @change="takePaper" /><template
+          v-if="own"
+          >,
+          <MeasureField
+            :value="own.width"
+            label="width of the paper"
+            sort="length"
+            :min="OWN_PAPER.least"
+            :max="OWN_PAPER.widest"
+            :step="1"
+            @change="(width) => setPaper({ ...own!, width })"
+          />
+          wide<template v-if="own.height > 0">
+            and
             <MeasureField
-              :value="printers.ways.border"
-              label="border the printer can’t print"
+              :value="own.height"
+              label="height of the paper"
               sort="length"
-              :min="3"
-              :max="30"
-              :step="0.5"
-              @change="(border) => printers.set({ border })"
-            />
-            free all round; neighbouring pages repeat
-            <MeasureField
-              :value="printers.ways.overlap"
-              label="overlap of neighbouring pages"
-              sort="length"
-              :min="4"
-              :max="40"
+              :min="OWN_PAPER.least"
+              :max="OWN_PAPER.longest"
               :step="1"
-              @change="(overlap) => printers.set({ overlap })"
-            />.
-          </p>
-          <p>
-            Made true for
-            <ChoiceField
-              :value="printers.chosen?.id ?? NONE"
-              label="printer"
-              :options="printerOptions"
-              @change="(id) => printers.set({ printer: id === NONE ? undefined : id })"
-            />.
-            <v-btn v-if="!measuring" @click="measuring = true">Measure a printer</v-btn>
-            <v-btn v-if="printers.chosen && !measuring" @click="printers.forget(printers.chosen!.id)"
-              >Forget this one</v-btn
-            >
-          </p>
-          <PrinterPanel v-if="measuring" @done="measuring = false" />
-          <PieceTicks v-model="without" :pieces="pieces" />
-          <p v-if="problem" role="alert" class="refused">{{ problem }}</p>
-          <p v-else-if="pages.length > 0" role="status">
-            {{ pages.length }} {{ pages.length === 1 ? 'page' : 'pages' }} of {{ paperName }}, and the cover.
-          </p>
-          <p class="row">
-            <v-btn
-              variant="flat"
-              :disabled="problem !== undefined || writing.working.value !== undefined"
-              @click="print"
-              >Print</v-btn
-            >
-            <v-btn :disabled="problem !== undefined || writing.working.value !== undefined" @click="save"
-              >Save as PDF</v-btn
-            >
-            <v-btn @click="open = false">Leave it</v-btn>
-          </p>
-          <WritingState :writing="writing" />
-          <p>
-            The bar of 100 mm on the cover, measured on the print:
-            <TakenField
-              :value="bar"
-              label="bar of 100 mm, as read on the print"
-              sort="length"
-              :min="0"
-              :max="1000"
-              @change="(v) => (bar = v)"
-            /><template v-if="bar !== undefined">, </template>
-            <span v-if="bar !== undefined && !barSaid(bar)" role="status">it is true.</span>
-          </p>
-          <p v-if="bar !== undefined && barSaid(bar)" role="alert" class="refused">{{ barSaid(bar) }}</p>
-        </div>
-        <PrintPages :pages="problem === undefined ? pages : []" :looking="looking" />
-      </div>
-    </v-card>
-  </v-dialog>
+              @change="(height) => setPaper({ ...own!, height })"
+            />
+            high</template
+          ></template
+        ><template v-if="paperWay !== 'roll'"
+          >, pages
+          <ChoiceField
+            :value="printers.ways.way"
+            label="how pages lie"
+            :options="WAYS"
+            @change="(way) => printers.set({ way })" /></template
+        >.
+      </p>
+      <p>
+        Its printer leaves
+        <MeasureField
+          :value="printers.ways.border"
+          label="border the printer can’t print"
+          sort="length"
+          :min="3"
+          :max="30"
+          :step="0.5"
+          @change="(border) => printers.set({ border })"
+        />
+        free all round; neighbouring pages repeat
+        <MeasureField
+          :value="printers.ways.overlap"
+          label="overlap of neighbouring pages"
+          sort="length"
+          :min="4"
+          :max="40"
+          :step="1"
+          @change="(overlap) => printers.set({ overlap })"
+        />.
+      </p>
+      <p>
+        Made true for
+        <ChoiceField
+          :value="printers.chosen?.id ?? NONE"
+          label="printer"
+          :options="printerOptions"
+          @change="(id) => printers.set({ printer: id === NONE ? undefined : id })"
+        />.
+        <v-btn v-if="!measuring" @click="measuring = true">Measure a printer</v-btn>
+        <v-btn v-if="printers.chosen && !measuring" @click="printers.forget(printers.chosen!.id)"
+          >Forget this one</v-btn
+        >
+      </p>
+      <PrinterPanel v-if="measuring" @done="measuring = false" />
+      <PieceTicks v-model="without" :pieces="pieces" />
+    </template>
+    <template #comes>
+      <p v-if="pages.length > 0" role="status">
+        {{ pages.length }} {{ pages.length === 1 ? 'page' : 'pages' }} of {{ paperName }}, and the cover.
+      </p>
+    </template>
+    <template #acts="{ off }">
+      <v-btn variant="flat" :disabled="off" @click="print">Print</v-btn>
+      <v-btn :disabled="off" @click="save">Save as PDF</v-btn>
+    </template>
+    <template #after>
+      <p>
+        The bar of 100 mm on the cover, measured on the print:
+        <TakenField
+          :value="bar"
+          label="bar of 100 mm, as read on the print"
+          sort="length"
+          :min="0"
+          :max="1000"
+          @change="(v) => (bar = v)"
+        /><template v-if="bar !== undefined">, </template>
+        <span v-if="bar !== undefined && barSays === undefined" role="status">it is true.</span>
+      </p>
+      <p v-if="barSays !== undefined" role="alert" class="refused">{{ barSays }}</p>
+    </template>
+    <template #seen><PrintPages :pages="problem === '' ? pages : []" :looking="looking" /></template>
+  </TwoSides>
 </template>
-
-<style scoped>
-.print {
-  padding: 20px 24px;
-}
-.two {
-  display: grid;
-  grid-template-columns: minmax(0, 5fr) minmax(0, 6fr);
-  gap: 24px;
-}
-@media (max-width: 800px) {
-  .two {
-    grid-template-columns: minmax(0, 1fr);
-  }
-}
-.how {
-  line-height: 1.8;
-}
-p {
-  margin: 6px 0;
-}
-.row {
-  display: flex;
-  gap: 8px;
-  margin-top: 12px;
-}
-.refused {
-  color: var(--rowan);
-}
-</style>

@@ -24,7 +24,9 @@ const ROWS = [
 ] as const
 const found = computed(() => {
   const { across, along, ...skewed } = read.value
-  return across === undefined || along === undefined ? undefined : errorOf({ across, along, ...skewed })
+  return across === undefined || along === undefined
+    ? undefined
+    : errorOf({ across, along, ...skewed }, settings.unit)
 })
 const problem = computed(() => (found.value && 'problem' in found.value ? found.value.problem : ''))
 const error = computed(() => (found.value && !('problem' in found.value) ? found.value : undefined))

@@ -6,7 +6,7 @@ export const SHOWN = [
   { id: 'folds', label: 'folds', layers: ['fold', 'fold-to'] },
   { id: 'skives', label: 'skives', layers: ['skive'] },
   { id: 'glue', label: 'glue', layers: ['glue'] },
-  { id: 'marks', label: 'marks and fittings', layers: ['marks', 'notches', 'grain'] },
+  { id: 'marks', label: 'marks and fittings', layers: ['marks', 'openings', 'notches', 'grain'] },
   { id: 'words', label: 'words', layers: ['label'] },
 ] as const satisfies readonly { id: string; label: string; layers: readonly LayerName[] }[]
 export type Shown = (typeof SHOWN)[number]['id']

@@ -18,6 +18,12 @@ const REACH = {
   ]),
 }
 
+/** The side its other end comes out on. */
+const otherEnd = (p: { readonly head: string }): 'grain' | 'flesh' => (p.head === 'grain' ? 'flesh' : 'grain')
+/** What is told of its head where that isn’t on the fair side. */
+const headSaid = (p: { readonly head: string }): { readonly said?: string } =>
+  p.head === 'flesh' ? { said: 'head on the flesh side' } : {}
+
 const WASHER = {
   washer: choice('leather washer', 'none', [
     ['none', 'without a washer', 'for firm leather and wide caps'],
@@ -71,16 +77,10 @@ const fastener = (id: HardwareSort, name: string, about: string): AddedSort =>
     hardware: [{ suffix: '', sort: id }],
     usual: { inward: 10 },
     says: ['It is set {reach}, its head {head}; {washer}[, {across} across].'],
-    make: ({ id: own, name: called, p, host }) => {
-      const side = p.head === 'grain' ? 'flesh' : 'grain'
-      return {
-        pieces: washerOf(own, called, { host, p }, side),
-        holding: {
-          through: p.reach,
-          ...(p.head === 'flesh' ? { said: 'head on the flesh side' } : {}),
-        },
-      }
-    },
+    make: ({ id: own, name: called, p, host }) => ({
+      pieces: washerOf(own, called, { host, p }, otherEnd(p)),
+      holding: { through: p.reach, ...headSaid(p) },
+    }),
   })
 
 const PRONGS = {
@@ -108,10 +108,9 @@ type Besides<P> = (asked: Asked<P>) => Pick<Brought, 'marks' | 'fits'>
 /** Hardware held by prongs, and the piece that covers them. */
 function pronged(own: string, called: string, { host, p, reckon, hardware }: Asked<Pronged>): Brought {
   const ware = hardware[own]
-  const side = p.head === 'grain' ? 'flesh' : 'grain'
-  const said = p.head === 'flesh' ? { said: 'head on the flesh side' } : {}
+  const side = otherEnd(p)
   const washers = washerOf(own, called, { host, p }, side)
-  if (p.cover === 'none' || !ware) return { pieces: washers, holding: { through: p.reach, ...said } }
+  if (p.cover === 'none' || !ware) return { pieces: washers, holding: { through: p.reach, ...headSaid(p) } }
   const coverId = `${own}-cover`
   const [wide, high] = [ware.across + 2 * p.past, (ware.high || ware.across) + 2 * p.past]
   const r = p.past / 2
@@ -138,7 +137,7 @@ function pronged(own: string, called: string, { host, p, reckon, hardware }: Ask
       },
     ],
     // What covers it is put on later: it is set through what was there before.
-    holding: { through: p.reach, before: '', under: coverId, ...said },
+    holding: { through: p.reach, before: '', under: coverId, ...headSaid(p) },
   }
 }
 

@@ -50,9 +50,6 @@ const WITHIN = 0.02
 /** Between pieces on the bed, and round them, mm. */
 const GAP = 5
 
-/** Lines of openings are heavier than this, mm. */
-const OPENING = 0.3
-
 /** Layers a pen draws: what is only told to a maker stays on paper. */
 const DRAWN = new Set(['fold', 'fold-to', 'notches', 'marks'])
 
@@ -92,8 +89,7 @@ const passOf = (drawn: Drawn, outline: Path): Pass | undefined => {
   if (drawn.type !== 'stroke') return undefined
   if (drawn.layer === 'cut') return drawn.path === outline ? undefined : 'inside'
   if (drawn.layer === 'holes') return 'holes'
-  // Slots and punched holes are drawn heavier than what is only to be seen.
-  if (drawn.layer === 'marks' && drawn.path.closed && !drawn.dash && drawn.weight > OPENING) return 'inside'
+  if (drawn.layer === 'openings') return 'inside'
   return DRAWN.has(drawn.layer) ? 'marks' : undefined
 }
 

@@ -1,3 +1,4 @@
+import { type LengthUnit, printLength } from '../../measure/index.js'
 /** What cuts, and how. Lengths mm, speeds mm a second. */
 export interface CutterWish {
   /** The bed: its width across, and how long it is. */
@@ -45,21 +46,23 @@ export const CUTTER_LIMITS = {
 } as const satisfies Partial<Record<keyof CutterWish, readonly [number, number]>>
 
 /** What is wrong with a wish, in words; nothing where it can be cut so. */
-export function cutterProblem(wish: CutterWish): string | undefined {
+export function cutterProblem(wish: CutterWish, unit: LengthUnit = 'mm'): string | undefined {
   for (const [key, [min, max]] of Object.entries(CUTTER_LIMITS)) {
-    const value = wish[key as keyof typeof CUTTER_LIMITS]
+    const [value, of] = [wish[key as keyof typeof CUTTER_LIMITS], key as keyof typeof CUTTER_LIMITS]
+    const said = (n: number): string =>
+      of === 'cuts' || of === 'moves' ? `${n} mm a second` : printLength(n, unit, 2)
     if (!(value >= min && value <= max))
-      return `${WORDS[key as keyof typeof CUTTER_LIMITS]} is between ${min} and ${max}; ${value} is not.`
+      return `${WORDS[of]} is between ${said(min)} and ${said(max)}; ${said(value)} is not.`
   }
   return wish.pieces?.length === 0 ? 'No piece is chosen: tick those you want to cut.' : undefined
 }
 
 const WORDS: Readonly<Record<keyof typeof CUTTER_LIMITS, string>> = {
-  wide: 'The width of the bed, mm,',
-  long: 'The length of the bed, mm,',
-  trails: 'How far the blade trails, mm,',
-  past: 'The cut past the start, mm,',
-  slit: 'The width of the slit, mm,',
-  cuts: 'The speed of cutting, mm a second,',
-  moves: 'The speed of moving, mm a second,',
+  wide: 'The width of the bed',
+  long: 'The length of the bed',
+  trails: 'How far the blade trails',
+  past: 'The cut past the start',
+  slit: 'The width of the slit',
+  cuts: 'The speed of cutting',
+  moves: 'The speed of moving',
 }

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { type LengthUnit, printLength } from '../../measure/index.js'
 
 /**
  * What a printer makes of a page: a length is printed `across` times as long over the width of its paper and `along` times
@@ -47,24 +48,34 @@ const off = (read: number, nominal: number): boolean => !(Math.abs(read / nomina
 const per = (value: number): string => `${(100 * value).toFixed(1)} %`
 
 /** Why a reading can’t be one of a bar of that length; nothing where it can. */
-export const barProblem = (read: number, nominal: number, which: string): string | undefined =>
-  off(read, nominal)
-    ? `The bar ${which} is ${nominal} mm long; ${read} mm would be ${Number.isFinite(read) ? per(read / nominal) : 'nothing'} of it. Read it again, in mm.`
-    : undefined
+export function barProblem(
+  read: number,
+  nominal: number,
+  which: string,
+  unit: LengthUnit = 'mm',
+): string | undefined {
+  if (!off(read, nominal)) return undefined
+  const share = Number.isFinite(read) ? per(read / nominal) : 'nothing'
+  return `The bar ${which} is ${printLength(nominal, unit, 0)} long; ${printLength(read, unit, 2)} would be ${share} of it. Read it again.`
+}
 
 /** The printer’s error from what was read, or what is wrong with the readings. */
-export function errorOf(read: PrinterRead): PrinterError | { readonly problem: string } {
+export function errorOf(
+  read: PrinterRead,
+  unit: LengthUnit = 'mm',
+): PrinterError | { readonly problem: string } {
   const { across, along, falling, rising } = read
   const problem =
-    barProblem(across, CALIBRATION.across, 'across') ?? barProblem(along, CALIBRATION.along, 'along')
+    barProblem(across, CALIBRATION.across, 'across', unit) ??
+    barProblem(along, CALIBRATION.along, 'along', unit)
   if (problem) return { problem }
   if (falling === undefined || rising === undefined)
     return falling === rising
       ? { across: across / CALIBRATION.across, along: along / CALIBRATION.along, skew: 0 }
       : { problem: 'Skew is read off both diagonals: write the other one too, or neither.' }
   const wrong =
-    barProblem(falling, CALIBRATION.diagonal, 'falling to the right') ??
-    barProblem(rising, CALIBRATION.diagonal, 'rising to the right')
+    barProblem(falling, CALIBRATION.diagonal, 'falling to the right', unit) ??
+    barProblem(rising, CALIBRATION.diagonal, 'rising to the right', unit)
   if (wrong) return { problem: wrong }
   // (w + d)² + h² and (w − d)² + h²: their difference is 4 × w × d, d the drift over the height.
   const drift = (falling ** 2 - rising ** 2) / (4 * across)
@@ -86,12 +97,12 @@ export const toFit = ({ across, along }: Pick<PrinterError, 'across' | 'along'>)
 const BAR_LETS = 0.3
 
 /** What a bar of 100 mm read off a print says of it; nothing where it is true. */
-export function barSaid(read: number): string | undefined {
-  const wrong = barProblem(read, 100, 'of 100 mm')
+export function barSaid(read: number, unit: LengthUnit = 'mm'): string | undefined {
+  const wrong = barProblem(read, 100, 'on the cover', unit)
   if (wrong) return wrong
   const by = read - 100
   if (Math.abs(by) <= BAR_LETS) return undefined
-  const far = `The print is ${Math.abs(by).toFixed(1)} mm in 100 too ${by < 0 ? 'small' : 'large'}: throw it away.`
+  const far = `The print is ${per(Math.abs(by) / 100)} too ${by < 0 ? 'small' : 'large'}: throw it away.`
   return -by > 100 * FIT.least
     ? `${far} So much is “fit to page”: print it at 100 %, or “actual size”.`
     : `${far} Measure the printer, and print it made true.`

@@ -1,3 +1,4 @@
+import { type LengthUnit, printLength } from '../../measure/index.js'
 /** A sheet, portrait, or a roll; mm. */
 export interface PaperSize {
   readonly name: string
@@ -41,11 +42,12 @@ export const paperOf = (paper: Paper): PaperSize =>
 export const isRoll = (paper: Paper): boolean => paperOf(paper).height === 0
 
 /** What is wrong with a paper of one’s own, in words; nothing where it can be printed on. */
-export function paperProblem({ width, height }: OwnPaper): string | undefined {
+export function paperProblem({ width, height }: OwnPaper, unit: LengthUnit = 'mm'): string | undefined {
   const { least, widest, longest } = OWN_PAPER
+  const said = (mm: number): string => printLength(mm, unit, 0)
   if (!(width >= least && width <= widest))
-    return `A paper is between ${least} and ${widest} mm wide; ${width} mm is not.`
+    return `A paper is between ${said(least)} and ${said(widest)} wide; ${said(width)} is not.`
   if (height !== 0 && !(height >= least && height <= longest))
-    return `A sheet is between ${least} and ${longest} mm long, or 0 for a roll; ${height} mm is not.`
+    return `A sheet is between ${said(least)} and ${said(longest)} long, or 0 for a roll; ${said(height)} is not.`
   return undefined
 }

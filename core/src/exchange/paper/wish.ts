@@ -1,3 +1,4 @@
+import { type LengthUnit, printLength } from '../../measure/index.js'
 import { type Paper, isRoll, paperOf, paperProblem } from './sizes.js'
 import type { Printer } from './printer.js'
 
@@ -25,18 +26,22 @@ const LEAST = { border: 3, overlap: 4 } as const
 const MOST = { border: 30, overlap: 40 } as const
 
 /** What can’t be printed so, in words; nothing where it can. */
-export function wishProblem({ paper, border, overlap, pieces }: PrintWish): string | undefined {
-  const own = typeof paper === 'string' ? undefined : paperProblem(paper)
+export function wishProblem(
+  { paper, border, overlap, pieces }: PrintWish,
+  unit: LengthUnit = 'mm',
+): string | undefined {
+  const said = (mm: number): string => printLength(mm, unit)
+  const own = typeof paper === 'string' ? undefined : paperProblem(paper, unit)
   if (own) return own
   if (!(border >= LEAST.border && border <= MOST.border))
-    return `The border is between ${LEAST.border} and ${MOST.border} mm; ${border} mm is not.`
+    return `The border is between ${said(LEAST.border)} and ${said(MOST.border)}; ${said(border)} is not.`
   if (!(overlap >= LEAST.overlap && overlap <= MOST.overlap))
-    return `Pages overlap by ${LEAST.overlap} to ${MOST.overlap} mm; ${overlap} mm is not.`
+    return `Pages overlap by ${said(LEAST.overlap)} to ${said(MOST.overlap)}; ${said(overlap)} is not.`
   const { width, height } = paperOf(paper)
   const least = Math.min(width, isRoll(paper) ? width : height) - 2 * border
   // A page has to show more than it repeats.
   if (least < 3 * overlap)
-    return `Only ${least} mm of so small a paper can be drawn on, and neighbours repeat ${overlap} mm of it: take a larger paper or less overlap.`
+    return `Only ${said(least)} of so small a paper can be drawn on, and neighbours repeat ${said(overlap)} of it: take a larger paper or less overlap.`
   if (pieces?.length === 0) return 'No piece is chosen: tick those you want on paper.'
   return undefined
 }

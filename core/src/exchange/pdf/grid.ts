@@ -27,7 +27,7 @@ export interface Mask {
 }
 
 /** Layers whose strokes may lie beyond the outline; all others lie on the piece. */
-const REACHING: ReadonlySet<string> = new Set(['notches', 'fold', 'marks', 'grain', 'label'])
+const REACHING: ReadonlySet<string> = new Set(['notches', 'fold', 'marks', 'openings', 'grain', 'label'])
 
 /** Cells of a piece, its letters and the room round it, turned as asked. */
 export function maskOf(item: PrintItem, turn: Move): Mask {

@@ -1,32 +1,28 @@
-import { STAY, flipAbout, point, shift } from '../../geometry/index.js'
-import type { Join, Layup, Match, Panel, Sheet } from '../../master/index.js'
-import { type Reckon, type Reckoned, given } from '../../working/index.js'
+import { flipAbout, point, shift } from '../../geometry/index.js'
+import type { Layup, Match, Panel, Sheet } from '../../master/index.js'
+import { type Reckon, given } from '../../working/index.js'
 import { defineKind, type Materials, type Role, leatherOf } from '../kind.js'
 import { basicsOf, counted, outcomeBy, sizeBy } from '../parts/basics.js'
-import { edgeSeam } from '../parts/seams.js'
 import { allRound, finishedFate, plainPanel, rectangleShape, rimBand } from '../parts/shape.js'
 import { panelSheet, pileTurnedOver } from '../parts/sheets.js'
 import {
   FRONT_POCKET,
   POCKET_SENTENCES,
-  type Pile,
   type Stack,
-  firstTop,
   hasOwnFront,
   heightForCards,
   pileConcerns,
   pileFits,
-  pileJoins,
   pileSheets,
-  pileSides,
   roomOverCards,
-  sideGlue,
   stackItems,
   stackPanels,
   stackSizes,
   stackSizesShown,
 } from '../pockets/index.js'
+import { sleeveJoins } from './joins.js'
 import { SLEEVE, type SleeveParams } from './params.js'
+import { type Sleeve, far, near } from './sleeve.js'
 
 const ROLES: readonly Role<SleeveParams>[] = [
   { id: 'body', label: 'Backs', why: 'carry the pockets and face the centre; 0.9 to 1.2 mm', usual: 1 },
@@ -40,17 +36,6 @@ const ROLES: readonly Role<SleeveParams>[] = [
     when: (params) => params.lining === 'lined',
   },
 ]
-
-/** The sleeve worked out: its pile of pockets, and the height of what carries it. */
-interface Sleeve {
-  readonly p: SleeveParams
-  readonly stack: Stack
-  readonly height: Reckoned
-  readonly closed: Reckoned
-  readonly lined: boolean
-  readonly centre: boolean
-  readonly both: boolean
-}
 
 function sleeveOf(p: SleeveParams, materials: Materials, reckon: Reckon): Sleeve {
   const start = {
@@ -67,7 +52,7 @@ function sleeveOf(p: SleeveParams, materials: Materials, reckon: Reckon): Sleeve
   const height = size('height', 'height', '{forCards} for the cards', '§9', { forCards })
   const both = p.sides === 'both'
   const lined = p.lining === 'lined'
-  const backs = p.centre === 'open' ? 2 : 1
+  const backs = p.centre === 'none' ? 1 : 2
   const t = (role: string) => given(role, leatherOf(materials, role).thickness, 'thickness')
   const closed = outcomeBy(reckon)(
     'closed',
@@ -90,18 +75,8 @@ function sleeveOf(p: SleeveParams, materials: Materials, reckon: Reckon): Sleeve
     rounded: { left: true, right: true },
     trimmed: { left: true, right: true },
   }
-  return { p, stack, height, closed, lined, centre: p.centre === 'open', both }
+  return { p, stack, height, closed, lined, centre: p.centre !== 'none', both }
 }
-
-const NEAR: Pile = { suffix: '', said: '', move: STAY, carriers: ['back'] }
-const near = ({ both }: Sleeve): Pile => (both ? { ...NEAR, twin: '-far' } : NEAR)
-const far = ({ centre, lined }: Sleeve): Pile => ({
-  suffix: '-far',
-  said: ', far side',
-  twin: '',
-  move: STAY,
-  carriers: centre ? ['back-far'] : lined ? ['lining', 'back'] : ['back'],
-})
 
 function panels(s: Sleeve, materials: Materials): Panel[] {
   const { p, stack } = s
@@ -159,43 +134,6 @@ function layups(s: Sleeve): Layup[] {
   ]
 }
 
-function joins(s: Sleeve): Join[] {
-  const { p, stack } = s
-  const { margin, pitch } = stack.start
-  const piles = [near(s), ...(s.both ? [far(s)] : [])]
-  const covers = [
-    ...(s.centre ? ['back-far'] : []),
-    ...(s.lined ? (s.centre ? ['lining-far', 'lining'] : ['lining']) : []),
-    'back',
-  ]
-  const rounded = p.corner > 0
-  const chain = rounded ? ['right', 'foot-right', 'foot', 'foot-left', 'left'] : ['right', 'foot', 'left']
-  // Begun so that the top of the uppermost pocket falls between two holes.
-  const min = Math.max(margin.value, p.corner)
-  const first = firstTop(stack)
-  const start = first - (Math.floor((first - min) / pitch.value - 0.5) + 0.5) * pitch.value
-  const trim = Math.max(margin.value, start) - p.corner
-  return [
-    ...piles.flatMap((pile) => pileJoins(stack, pile, 'open')),
-    edgeSeam({
-      id: 'outer',
-      name: 'outer seam',
-      sheet: 'back',
-      chain,
-      margin,
-      trims: [trim, trim],
-      through: [...covers, ...piles.flatMap((pile) => pileSides(stack, pile).map((i) => i.sheet))],
-      glue: [
-        ...covers.map((sheet) => ({ sheet, chain, limit: margin.value })),
-        ...piles.flatMap((pile) => [
-          ...sideGlue(stack, pile, 'left', true),
-          ...sideGlue(stack, pile, 'right', false),
-        ]),
-      ],
-    }),
-  ]
-}
-
 const matches = (s: Sleeve): Match[] =>
   s.p.school === 'slits'
     ? []
@@ -233,7 +171,7 @@ export const cardSleeve = defineKind({
     return {
       panels: panels(s, materials),
       layups: layups(s),
-      joins: joins(s),
+      joins: sleeveJoins(s),
       matches: matches(s),
       fits: pileFits(s.stack, 'back', s.height),
       concerns: pileConcerns(s.stack),

@@ -13,6 +13,12 @@ const DECIDED = {
   ]),
   centre: choice('between the faces', 'open', [
     ['open', 'a compartment open at the top', 'for folded notes; takes two backs'],
+    [
+      'side',
+      'a compartment open at the top and one side',
+      'each half is sewn there first, then both are joined',
+    ],
+    ['three', 'a compartment open on three sides', 'each half is sewn there first; joined at the foot only'],
     ['none', 'nothing', 'one back carries both faces; thinnest'],
   ]),
   lining: choice('backs', 'none', [

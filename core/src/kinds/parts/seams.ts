@@ -75,3 +75,17 @@ export const edgeSeam = (
     endTrim: seam.trims?.[1] ?? 0,
   },
 })
+
+/** Glue along a side of a panel between two heights of it; `corner` is the radius of its corners, mm. */
+export function glueBetween(
+  sheet: string,
+  side: 'left' | 'right',
+  [from, to]: readonly [number, number],
+  { high, corner, limit }: { readonly high: number; readonly corner: number; readonly limit: number },
+): Glue {
+  const above = Math.max(0, from - corner)
+  const below = Math.max(0, high - to - corner)
+  // Outlines run clockwise: down the right side, up the left one.
+  const free = side === 'right' ? { startFree: above, endFree: below } : { startFree: below, endFree: above }
+  return { sheet, chain: [side], limit, ...free }
+}

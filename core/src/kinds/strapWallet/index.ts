@@ -3,7 +3,9 @@ import type { Concern, Fit } from '../../master/index.js'
 import { type Reckon, given } from '../../working/index.js'
 import { type Role, defineKind } from '../kind.js'
 import { counted, notesMaybe, sizeBy } from '../parts/basics.js'
-import { strapWalletJoins, strapWalletLayups, strapWalletPanels } from './lay.js'
+import { strapWalletJoins } from './joins.js'
+import { strapWalletLayups } from './lay.js'
+import { strapWalletPanels } from './panels.js'
 import { STRAP_WALLET, type StrapWalletParams } from './params.js'
 import { type StrapWalletSizes, strapWalletSizes } from './sizes.js'
 import { betweenSeams, needed, present } from '../parts/fits.js'
@@ -43,7 +45,7 @@ function fits(p: StrapWalletParams, s: StrapWalletSizes, reckon: Reckon): Fit[] 
       keys: ['width'],
       at: point(s.width.value / 2, s.length.value / 2),
       needs: needed(reckon, 'fit.noteLong', 'note', note.long, '§2'),
-      has: betweenSeams(reckon, 'fit.noteWidth', s.width, s, '§2'),
+      has: betweenSeams(reckon, 'fit.noteWidth', s.innerWide, s, '§2'),
     },
     flap,
   ]
@@ -51,7 +53,7 @@ function fits(p: StrapWalletParams, s: StrapWalletSizes, reckon: Reckon): Fit[] 
 
 /** What is tied round a wallet has to hold it full and empty. */
 function concerns(p: StrapWalletParams, s: StrapWalletSizes): Concern[] {
-  if (s.strapLength.value - s.strapEmpty.value < p.overlap * 2) return []
+  if (s.tail.value < p.overlap * 2) return []
   return [
     {
       id: 'strap-hangs',
@@ -72,9 +74,9 @@ export const strapWallet = defineKind({
   settings: STRAP_WALLET,
   roles: ROLES,
   brief: [
-    'It carries {notes} notes: {currency}, with {noteEase} of room round them, and {cards} cards.',
+    'It carries {notes} notes: {currency}, and {cards} cards; sized by {sized}[, {noteEase} of room round them][, {ownWide} wide][ and {ownHigh} high].',
     'Between notes and cards {inner}. The front ends {lower} lower than the back.',
-    'A flap of {flap} goes over it, and a strap of {strap} round it, overlapping {overlap} when it is full.',
+    'A flap of {flap} goes over it, and a strap of {strap} round it, overlapping {overlap} when it is full; it {strapFix}.',
   ],
   sentences: {
     body: [
@@ -82,8 +84,15 @@ export const strapWallet = defineKind({
       'Sides sewn {margin} in with the {iron}; edges {finish}, cut {trim} over size where they are sewn.',
     ],
     inner: ['Cut 1 from {leather-inside}: between notes and cards {inner}. Sides sewn {margin} in.'],
-    tab: ['Cut 2 from {leather-outside}, slots for a strap of {strap}. Sewn all round {margin} in.'],
-    strap: ['Cut 1 from {leather-strap}, {strap} wide, overlapping {overlap} when full; edges {finish}.'],
+    tab: [
+      'From {leather-outside}, slots for a strap of {strap}; on the flap it is {tabPlace}[, {tabFrom} from the edge]. Sewn all round {margin} in.',
+    ],
+    'back-tab': [
+      'Cut 1 from {leather-outside}: the strap of {strap} {strapFix}. Sewn all round {margin} in.',
+    ],
+    strap: [
+      'Cut 1 from {leather-strap}, {strap} wide, overlapping {overlap} when full, {strapLong} cut longer and trimmed on the closed work; it {strapFix}; edges {finish}.',
+    ],
   },
   master: (p, materials, reckon) => {
     const s = strapWalletSizes(p, materials, reckon)
@@ -100,7 +109,7 @@ export const strapWallet = defineKind({
           panelId: 'body',
           size,
         })),
-        ...(p.inner === 'pocket' ? [{ panelId: 'inner', size: s.width }] : []),
+        ...(p.inner !== 'none' ? [{ panelId: 'inner', size: s.innerWide }] : []),
         ...[s.strapLength, s.strapFull, s.strapEmpty, s.tail].map((size) => ({ panelId: 'strap', size })),
       ],
     }

@@ -18,6 +18,10 @@ export const BENCH = {
   slotWide: 3,
   /** The inner pocket ends so far below the back. */
   innerLower: 5,
+  /** A pocket laid on the back keeps so far from the fold at its foot, and from the side seams. */
+  laidClear: 2,
+  /** The end of a strap that is sewn to its tab. */
+  sewnEnd: 20,
 } as const
 
 /** Every finished size of the strap-bound wallet, each with its working. */
@@ -35,6 +39,8 @@ export interface StrapWalletSizes extends Basics {
   readonly strapFull: Reckoned
   readonly strapEmpty: Reckoned
   readonly strapLength: Reckoned
+  /** Width of the pocket between notes and cards, where there is one. */
+  readonly innerWide: Reckoned
   readonly tail: Reckoned
 }
 
@@ -49,17 +55,37 @@ export function strapWalletSizes(
   const [body, inner, strap] = ['outside', 'inside', 'strap'].map((role) => leatherOf(materials, role))
   const note = notesMaybe(p)
   const ease = given('ease', p.noteEase)
-  const width = size(
-    'width',
-    'width',
-    '{note} note + 2 × {ease} ease + 2 × ({margin} margin + {hole} half a hole)',
-    '§2',
-    { note: given('note', note?.long ?? BENCH.leastLong), ease, margin, hole },
-  )
-  const back = size('back.height', 'height of the back', '{note} note + 2 × {ease} ease', '§2', {
-    note: given('note', note?.short ?? BENCH.leastShort),
-    ease,
-  })
+  const between = given('note', note?.long ?? BENCH.leastLong)
+  const laid = p.inner === 'laid'
+  const clear = given('clear', BENCH.laidClear)
+  const width =
+    p.sized === 'own'
+      ? size('width', 'width', '{wide}', '§2', { wide: given('width', p.ownWide) })
+      : size(
+          'width',
+          'width',
+          laid
+            ? '{note} note + 2 × {ease} ease + 4 × ({margin} margin + {hole} half a hole) + 2 × {clear} between both seams'
+            : '{note} note + 2 × {ease} ease + 2 × ({margin} margin + {hole} half a hole)',
+          '§2',
+          { note: between, ease, margin, hole, clear },
+        )
+  const innerWide = laid
+    ? size(
+        'inner.wide',
+        'width of the pocket laid on',
+        '{width} − 2 × ({margin} margin + {hole} half a hole + {clear} clear of the side seams)',
+        '§2',
+        { width, margin, hole, clear },
+      )
+    : size('inner.wide', 'width of the inner pocket', '{width}, into both side seams', '§2', { width })
+  const back =
+    p.sized === 'own'
+      ? size('back.height', 'height of the back', '{high}', '§2', { high: given('height', p.ownHigh) })
+      : size('back.height', 'height of the back', '{note} note + 2 × {ease} ease', '§2', {
+          note: given('note', note?.short ?? BENCH.leastShort),
+          ease,
+        })
   const front = size(
     'front.height',
     'height of the front',
@@ -69,7 +95,7 @@ export function strapWalletSizes(
   )
   const t = given('outside leather', body!.thickness, 'thickness')
   const k = given('neutral-axis factor', body!.neutral, 'share')
-  const ti = given('inner pocket', p.inner === 'pocket' ? inner!.thickness : 0, 'thickness')
+  const ti = given('inner pocket', p.inner === 'none' ? 0 : inner!.thickness, 'thickness')
   const gap = size(
     'gap',
     'between front and back when full',
@@ -127,17 +153,27 @@ export function strapWalletSizes(
   const strapLength = size(
     'strap.length',
     'length of the strap',
-    '{strapFull} round it full + {overlap} overlap',
+    p.strapLong > 0
+      ? '{strapFull} round it full + {overlap} overlap + {long} cut longer, trimmed on the closed work'
+      : '{strapFull} round it full + {overlap} overlap',
     '§10',
-    { strapFull, overlap: given('overlap', p.overlap) },
+    {
+      strapFull,
+      overlap: given('overlap', p.overlap),
+      long: given('longer', p.strapLong),
+    },
   )
-  const tail = outcome('strap.tail', 'overlap when it is empty', '{strapLength} − {strapEmpty}', '§10', {
-    strapLength,
-    strapEmpty,
-  })
+  const tail = outcome(
+    'strap.tail',
+    'overlap when it is empty',
+    p.strapLong > 0 ? '{strapLength} − {long} trimmed − {strapEmpty}' : '{strapLength} − {strapEmpty}',
+    '§10',
+    { strapLength, strapEmpty, long: given('longer', p.strapLong) },
+  )
   return {
     ...basics,
     width,
+    innerWide,
     back,
     front,
     gap,

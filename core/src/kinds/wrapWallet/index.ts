@@ -5,7 +5,7 @@ import { CARD } from '../../stores/index.js'
 import type { Reckon } from '../../working/index.js'
 import { type Role, defineKind } from '../kind.js'
 import { counted, notesMaybe } from '../parts/basics.js'
-import { needed, present } from '../parts/fits.js'
+import { betweenSeams, needed, present } from '../parts/fits.js'
 import { wrapJoins, wrapLayups, wrapPanels } from './lay.js'
 import { WRAP, type WrapParams } from './params.js'
 import { type WrapSizes, wrapSizes } from './sizes.js'
@@ -31,7 +31,12 @@ function fits(p: WrapParams, s: WrapSizes, reckon: Reckon): Fit[] {
     ...(p.cards > 0
       ? [
           over('card-long', 'a card along the panel', CARD.width, s.flat),
-          over('card-across', 'a card across it', CARD.height, s.across),
+          over(
+            'card-across',
+            'a card across it',
+            CARD.height,
+            p.noteFlaps === 'sewn' ? betweenSeams(reckon, 'fit.card-between', s.across, s, '§3') : s.across,
+          ),
         ]
       : []),
     ...(note && note.count > 0
@@ -47,7 +52,7 @@ function fits(p: WrapParams, s: WrapSizes, reckon: Reckon): Fit[] {
 export const wrapWallet = defineKind({
   id: 'wrap-wallet',
   name: 'Wrap wallet',
-  about: 'one piece folded over itself three to six times; no pockets to sew',
+  about: 'one piece folded over itself three to six times, with or without a pocket',
   settings: WRAP,
   roles: ROLES,
   brief: [
@@ -58,7 +63,7 @@ export const wrapWallet = defineKind({
   sentences: {
     body: [
       'Cut 1 from {leather-body}, folded {folds} times; corners rounded {corner}, edges {finish}.',
-      'Sides of the second panel {noteFlaps}: {flapWidth} wide, turned over {turn}, {ear} cut off each ear, sewn {margin} in.',
+      'Sides of the second panel {noteFlaps}[: {flapWidth} wide][, turned over {turn}][, {ear} cut off each ear], sewn {margin} in.',
     ],
     band: ['Cut 1 from {leather-body}: held shut by {band}; edges {finish}.'],
   },

@@ -14,8 +14,8 @@ import {
 import { CARD } from '../../stores/index.js'
 import { type Materials, leatherOf } from '../kind.js'
 import { notesMaybe } from '../parts/basics.js'
-import { type FoldedPanel, foldsOf, stripBend, stripSheet } from '../parts/folding.js'
-import { edgeSeam } from '../parts/seams.js'
+import { type FoldedPanel, type Strip, foldsOf, stripBend, stripSheet } from '../parts/folding.js'
+import { edgeSeam, glueBetween, lineSeam } from '../parts/seams.js'
 import {
   type Named,
   finishedFate,
@@ -159,6 +159,46 @@ function contents(p: WrapParams, s: WrapSizes): { cards: Sheet[]; notes: Sheet[]
   }
 }
 
+/** The first panel folded onto the second, all others laid out: as its sides are sewn. */
+function firstTurn(s: WrapSizes, cards: readonly Sheet[]): Layup {
+  const rest: Strip = {
+    name: 'second panel and those after it',
+    from: nth(s.strips, 1).from,
+    to: s.length.value,
+  }
+  const turn: FoldedPanel = { panelId: 'body', name: 'body', strips: [firstOf(s.strips), rest], stays: 1 }
+  return {
+    id: 'open',
+    name: 'the first turn folded',
+    carrier: 'body',
+    sheets: [stripSheet(turn, 1, false), ...cards, stripSheet(turn, 0, false)],
+  }
+}
+
+/** Both sides of the first turn, from the fold to its mouth. */
+function turnJoins(p: WrapParams, s: WrapSizes): Join[] {
+  const [first, second] = [firstOf(s.strips), nth(s.strips, 1)]
+  const margin = s.margin.value
+  const body = { high: s.length.value, corner: p.corner, limit: margin }
+  const mouth = second.from + first.to - first.from
+  return (['left', 'right'] as const).map((side) => {
+    const x = side === 'left' ? margin : s.across.value - margin
+    return lineSeam({
+      id: `turn-${side}`,
+      name: `${side} side of the first turn`,
+      sheet: 'body.2',
+      points: [point(x, second.from + margin), point(x, mouth - Math.max(margin, p.corner))],
+      through: ['body.2', 'body.1'],
+      twin: side === 'left' ? 'turn-right' : 'turn-left',
+      pairName: 'both sides of the first turn',
+      glue: [
+        glueBetween('body.1', side, [first.from, first.to], body),
+        glueBetween('body.2', side, [second.from, mouth], body),
+      ],
+    })
+  })
+}
+
 /** Laid out flat; and wrapped: panels with even numbers below, odd ones above what they carry. */
 export function wrapLayups(p: WrapParams, s: WrapSizes): Layup[] {
   const closed = folded(s)
@@ -176,12 +216,14 @@ export function wrapLayups(p: WrapParams, s: WrapSizes): Layup[] {
     i % 2 === 0 ? [strip(i), ...(i === 0 ? notes : [])] : [],
   )
   return [
-    {
-      id: 'open',
-      name: 'laid out',
-      carrier: 'body',
-      sheets: [panelSheet('body', 'body', 'body', STAY, false)],
-    },
+    p.noteFlaps === 'sewn'
+      ? firstTurn(s, cards)
+      : {
+          id: 'open',
+          name: 'laid out',
+          carrier: 'body',
+          sheets: [panelSheet('body', 'body', 'body', STAY, false)],
+        },
     {
       id: 'closed',
       name: 'wrapped',
@@ -192,20 +234,22 @@ export function wrapLayups(p: WrapParams, s: WrapSizes): Layup[] {
   ]
 }
 
-/** A row along the turned edge of each note flap. */
+/** A row along the turned edge of each note flap, or down both sides of a turn that is a pocket. */
 export const wrapJoins = (p: WrapParams, s: WrapSizes): Join[] =>
-  hasFlaps(p)
-    ? (['left', 'right'] as const).map((side) =>
-        edgeSeam({
-          id: `note-${side}`,
-          name: `turned edge of the ${side} note flap`,
-          sheet: 'body',
-          chain: [`note-${side}`],
-          margin: s.margin,
-          trims: [s.margin.value, s.margin.value],
-          through: ['body'],
-          twin: `note-${side === 'left' ? 'right' : 'left'}`,
-          pairName: 'turned edges of the note flaps',
-        }),
-      )
-    : []
+  p.noteFlaps === 'sewn'
+    ? turnJoins(p, s)
+    : hasFlaps(p)
+      ? (['left', 'right'] as const).map((side) =>
+          edgeSeam({
+            id: `note-${side}`,
+            name: `turned edge of the ${side} note flap`,
+            sheet: 'body',
+            chain: [`note-${side}`],
+            margin: s.margin,
+            trims: [s.margin.value, s.margin.value],
+            through: ['body'],
+            twin: `note-${side === 'left' ? 'right' : 'left'}`,
+            pairName: 'turned edges of the note flaps',
+          }),
+        )
+      : []

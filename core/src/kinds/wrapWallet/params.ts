@@ -23,6 +23,7 @@ const DECIDED = {
       'holds the notes in; the ears are cut off so that nothing catches in the folds',
     ],
     ['none', 'left straight', 'nothing holds the notes but the wrapping'],
+    ['sewn', 'sewn to those of the first', 'the first turn is a pocket, open at its top: cards stay in'],
   ]),
   flapWidth: length('width of a note flap', 15, 60, 30, { step: 1 }),
   ear: length('cut off each ear', 4, 30, 10),
@@ -33,4 +34,12 @@ const DECIDED = {
   ]),
 }
 export type WrapParams = ParamsOf<typeof DECIDED>
-export const WRAP = settings(DECIDED, { usual: { notes: 6, corner: 8 } })
+export const WRAP = settings(DECIDED, {
+  usual: { notes: 6, corner: 8 },
+  inPlay: {
+    margin: (p) => p.noteFlaps !== 'none',
+    flapWidth: (p) => p.noteFlaps === 'turned',
+    ear: (p) => p.noteFlaps === 'turned',
+    turn: (p) => p.noteFlaps === 'turned',
+  },
+})

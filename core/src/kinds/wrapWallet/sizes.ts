@@ -33,6 +33,9 @@ const laidOn = (p: WrapParams): number[] => {
   return [p.cards * CARD.thickness, 2 * (note?.thickness ?? 0), 0, 0, 0, 0].slice(0, p.folds)
 }
 
+/** What seams down both sides add to a width. */
+const SEAMS = '2 × ({margin} margin + {hole} half a hole) + '
+
 export function wrapSizes(p: WrapParams, materials: Materials, reckon: Reckon): WrapSizes {
   const [size, outcome] = [sizeBy(reckon), outcomeBy(reckon)]
   const basics = basicsOf(p.margin, materials, reckon)
@@ -41,15 +44,33 @@ export function wrapSizes(p: WrapParams, materials: Materials, reckon: Reckon): 
   const k = given('neutral-axis factor', leather.neutral, 'share')
   const note = notesMaybe(p)
   const ease = given('ease', p.ease)
-  const inner = (key: string, label: string, card: number, half: number) =>
-    size(key, label, '2 × {ease} ease + the largest of {card} card, {half} note and {min} at least', '§3', {
-      card: given('card', p.cards > 0 ? card : 0),
-      half: given('note', note ? half : 0),
-      min: given('least', BENCH.min),
-      ease,
-    })
-  const flat = inner('flat', 'flat part of a panel', CARD.width, (note?.long ?? 0) / 2)
-  const across = inner('across', 'width across', CARD.height, note?.short ?? 0)
+  const inner = (
+    key: string,
+    label: string,
+    [card, half]: readonly [number, number],
+    seams: '' | typeof SEAMS = '',
+  ) =>
+    size(
+      key,
+      label,
+      `2 × {ease} ease + ${seams}the largest of {card} card, {half} note and {min} at least`,
+      '§3',
+      {
+        card: given('card', p.cards > 0 ? card : 0),
+        half: given('note', note ? half : 0),
+        min: given('least', BENCH.min),
+        ease,
+        margin: basics.margin,
+        hole: basics.hole,
+      },
+    )
+  const flat = inner('flat', 'flat part of a panel', [CARD.width, (note?.long ?? 0) / 2])
+  const across = inner(
+    'across',
+    'width across',
+    [CARD.height, note?.short ?? 0],
+    p.noteFlaps === 'sewn' ? SEAMS : '',
+  )
   const contents = laidOn(p)
   const gaps = contents.map((_, j) =>
     size(`gap.${j + 1}`, `gap in fold ${j + 1}`, '{fill} × {inside} enclosed + {layers} × {t}', '§3', {

@@ -68,10 +68,14 @@ const SAMPLES: readonly Sample[] = [
     ],
   },
   {
-    words: 'hole, slot or hardware at true size',
+    words: 'hole or slot, cut or punched through at true size',
+    layer: 'openings',
+    drawn: () => [stroke('openings', rectangle(5, MIDDLE - 1.5, 10, 3), 0.35)],
+  },
+  {
+    words: 'mark, or hardware at true size: where it is set, to what it is laid',
     layer: 'marks',
     drawn: () => [
-      stroke('marks', rectangle(5, MIDDLE - 1.5, 10, 3), 0.35),
       stroke('marks', openPath([line(at(10, -2.4), at(10, 2.4))]), 0.15),
       stroke('marks', openPath([line(at(4), at(16))]), 0.15),
     ],
