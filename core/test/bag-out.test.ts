@@ -80,7 +80,10 @@ describe('a bag on paper', () => {
     // Four alike are named once.
     expect(words.filter((w) => w.includes('rivet'))).toEqual(['4 × rivet of the handle of the front'])
     const circles = drawn.filter(
-      (d) => d.type === 'stroke' && d.layer === 'marks' && d.path.segments.every((s) => s.type === 'arc'),
+      (d) =>
+        d.type === 'stroke' &&
+        (d.layer === 'marks' || d.layer === 'openings') &&
+        d.path.segments.every((s) => s.type === 'arc'),
     )
     // Rim and hole of each of the four.
     expect(circles).toHaveLength(8)

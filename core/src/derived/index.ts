@@ -1,4 +1,5 @@
 export { type Derived, type Mastered, derive, mastered } from './derive.js'
+export { type LayersThere, layersAlong } from './layersAlong.js'
 export { type SizeRange, sizeRanges } from './range.js'
 export {
   type Faces,
@@ -14,6 +15,8 @@ export {
   type StrapLength,
   hangingOf,
   makeRoom,
+  type PackedRoom,
+  packedRooms,
   packingOf,
   sideMade,
   smallestFor,

@@ -1,10 +1,11 @@
 import { nth } from '../lists/index.js'
 import { type Derived } from './derive.js'
-import type { Edit } from '../design/index.js'
-import type { StrapRun } from '../master/index.js'
+import type { Design, Edit } from '../design/index.js'
+import type { Room, StrapRun } from '../master/index.js'
 import {
   type Box3,
   type Hang,
+  type Packed,
   type Packing,
   type ToBuy,
   type Turnable,
@@ -20,35 +21,89 @@ import { reckoner } from '../working/index.js'
 /** What goes into a bag as it stands in it; undefined for a thing that says nothing of its room. */
 export function packingOf({ master, design }: Derived): Packing | undefined {
   const { room } = master
-  if (!room) return undefined
-  const size = { wide: room.wide.value, high: room.high.value, deep: room.deep.value }
-  return packInto(design.contents, size, room.ease, room.dividers)
+  return room && packedIn(room, inBody(design, room))
+}
+
+const packedIn = (room: Room, contents: Design['contents']): Packing =>
+  packInto(
+    contents,
+    { wide: room.wide.value, high: room.high.value, deep: room.deep.value },
+    room.ease,
+    room.dividers,
+  )
+
+/** What goes into the body: all of it where there is no second compartment. */
+const inBody = ({ contents }: Design, room: Room): Design['contents'] =>
+  room.second ? contents.filter((c) => c.where !== 'outer') : contents
+
+/** A compartment with what goes into it. */
+export interface PackedRoom {
+  readonly room: Room
+  /** What it is called where there are two; empty for the only one. */
+  readonly name: string
+  readonly packing: Packing
+}
+
+/** Every compartment of a bag as it is packed. */
+export function packedRooms({ master, design }: Derived): readonly PackedRoom[] {
+  const { room } = master
+  if (!room) return []
+  const { second } = room
+  return [
+    { room, name: second ? 'main compartment' : '', packing: packedIn(room, inBody(design, room)) },
+    ...(second
+      ? [
+          {
+            room: second,
+            name: 'outer compartment',
+            packing: packedIn(
+              second,
+              design.contents.filter((c) => c.where === 'outer'),
+            ),
+          },
+        ]
+      : []),
+  ]
+}
+
+/** Things where they stand in the room of the body: those of a second compartment before it. */
+function standingIn(derived: Derived): readonly Packed[] {
+  const { room } = derived.master
+  return packedRooms(derived).flatMap(({ packing }, i) => {
+    const { second } = room ?? {}
+    if (i === 0 || !room || !second) return packing.packed
+    const aside = (room.wide.value - second.wide.value) / 2
+    const out = room.deep.value + second.before
+    return packing.packed.map((q) => ({ ...q, x: q.x + aside, y: q.y + second.above, z: q.z + out }))
+  })
 }
 
 const SIDES = ['wide', 'high', 'deep'] as const
 type Side = (typeof SIDES)[number]
 
 /** What each setting of a side stands above the smallest of them: a taper is kept. */
-function aboveLeast({ master, design }: Derived, side: Side): { field: string; above: number }[] {
-  const { fields } = master.room!.settings[side]
+function aboveLeast({ design }: Derived, room: Room, side: Side): { field: string; above: number }[] {
+  const { fields } = room.settings[side]
   const values = fields.map((f) => Number(design.params[f]))
   return fields.map((field, i) => ({ field, above: nth(values, i) - Math.min(...values) }))
 }
 
 /** How large or small a side of the room can be made with its settings, mm. */
 function endOf(derived: Derived, side: Side, which: 'min' | 'max'): number {
-  const ends = aboveLeast(derived, side).map(({ field, above }) => {
+  const room = derived.master.room!
+  const ends = aboveLeast(derived, room, side).map(({ field, above }) => {
     const found = derived.kind.fields.find((f) => f.id === field)
     return found?.type === 'length' ? found[which] - above : which === 'min' ? 0 : Infinity
   })
-  return derived.master.room!.settings[side].share * (which === 'min' ? Math.max(...ends) : Math.min(...ends))
+  return room.settings[side].share * (which === 'min' ? Math.max(...ends) : Math.min(...ends))
 }
 
 /** The smallest room that takes what is to go in, its settings whole millimetres and within what they take; undefined where none does. */
 export function smallestFor(derived: Derived): Box3 | undefined {
   const { room } = derived.master
-  const { contents } = derived.design
-  if (!room || contents.length === 0) return undefined
+  if (!room) return undefined
+  const contents = inBody(derived.design, room)
+  if (contents.length === 0) return undefined
   const end = (side: Side): number => endOf(derived, side, 'max')
   const need = smallestRoom(
     contents,
@@ -64,26 +119,26 @@ export function smallestFor(derived: Derived): Box3 | undefined {
   return { wide: sized('wide'), high: sized('high'), deep: sized('deep') }
 }
 
-/** What the settings of one side are to be so that its room is `to` mm; whole millimetres of them. */
-export const sideMade = (derived: Derived, side: Side, to: number): Edit['changes'] => {
-  const { share } = derived.master.room!.settings[side]
-  return aboveLeast(derived, side).map(({ field, above }) => ({
+/** What the settings of one side of a room are to be so that it is `to` mm; whole millimetres of them. */
+export const sideMade = (derived: Derived, room: Room, side: Side, to: number): Edit['changes'] => {
+  const { share, besides = 0 } = room.settings[side]
+  return aboveLeast(derived, room, side).map(({ field, above }) => ({
     path: ['params', field],
-    value: Math.ceil(to / share - 1e-9) + above,
+    value: Math.ceil((to + besides) / share - 1e-9) + above,
   }))
 }
 
 /** The room inside made as large as that, as one edit. */
 export const makeRoom = (derived: Derived, to: Box3): Edit => ({
   name: 'the smallest that takes them',
-  changes: SIDES.flatMap((side) => sideMade(derived, side, to[side])),
+  changes: SIDES.flatMap((side) => sideMade(derived, derived.master.room!, side, to[side])),
 })
 
 /** How the work hangs with what is in it. */
 export function hangingOf(derived: Derived): Hang[] {
   const [open] = derived.works
   if (!open) return []
-  return hangsOf(derived.master, open, derived.design.leathers, packingOf(derived)?.packed ?? [])
+  return hangsOf(derived.master, open, derived.design.leathers, standingIn(derived))
 }
 
 /** How hard it is to turn; undefined where it is not sewn inside out. */

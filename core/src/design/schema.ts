@@ -38,7 +38,16 @@ export const designSchema = z
     /** Hardware by the part it plays. */
     hardware: z.record(z.string(), hardwareSchema),
     /** What goes in, and how many of each. */
-    contents: z.array(z.strictObject({ thing: thingSchema, count: z.number().int().min(1).max(40) })).max(24),
+    contents: z
+      .array(
+        z.strictObject({
+          thing: thingSchema,
+          count: z.number().int().min(1).max(40),
+          /** In which compartment, where there is a second one; else in the body. */
+          where: z.enum(['body', 'outer']).optional(),
+        }),
+      )
+      .max(24),
     iron: ironSchema,
     awl: awlSchema,
     thread: threadSchema,

@@ -16,6 +16,7 @@ const startingHardware = (kind: unknown): Plain => {
   return known ? hardwareFor(known, STARTER_STORES.hardware) : {}
 }
 
+const BAG_KINDS = ['tote', 'flap-bag', 'portfolio', 'briefcase', 'rucksack'] as const
 /** What bags were before version 11 asked. */
 const BAGS_SINCE_11 = {
   backSeam: 'same',
@@ -25,9 +26,7 @@ const BAGS_SINCE_11 = {
   outerDeep: 25,
 } as const
 const SINCE_11: Readonly<Record<string, Plain>> = {
-  ...Object.fromEntries(
-    ['tote', 'flap-bag', 'portfolio', 'briefcase', 'rucksack'].map((kind) => [kind, BAGS_SINCE_11]),
-  ),
+  ...Object.fromEntries(BAG_KINDS.map((kind) => [kind, BAGS_SINCE_11])),
   sheath: { cant: 0 },
 }
 /** What bags were before version 12 asked; pads were on pairs of straps only. */
@@ -47,7 +46,9 @@ const OTHERS_SINCE_12: Readonly<Record<string, Plain>> = {
   sheath: { guard: 0, guardDeep: 4, welts: 'whole', tipThick: 2 },
 }
 /** What kinds were before version 13 asked. */
+const BAGS_SINCE_13 = { flapGrooves: 'none' } as const
 const SINCE_13: Readonly<Record<string, Plain>> = {
+  ...Object.fromEntries(BAG_KINDS.map((kind) => [kind, BAGS_SINCE_13])),
   'strap-wallet': {
     sized: 'notes',
     ownWide: 200,
@@ -61,7 +62,7 @@ const SINCE_13: Readonly<Record<string, Plain>> = {
 const withMore = (more: Readonly<Record<string, Plain>>, kind: unknown, params: unknown): unknown =>
   isPlain(params) && typeof kind === 'string' && more[kind] ? { ...more[kind], ...params } : params
 
-const BAGS: ReadonlySet<unknown> = new Set(['tote', 'flap-bag', 'portfolio', 'briefcase', 'rucksack'])
+const BAGS: ReadonlySet<unknown> = new Set(BAG_KINDS)
 const PILES: ReadonlySet<unknown> = new Set(['bifold', 'card-sleeve', 'gusseted-case'])
 function paramsOf11(kind: unknown, params: unknown): unknown {
   if (!isPlain(params)) return params

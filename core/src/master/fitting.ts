@@ -64,6 +64,8 @@ export interface Corner {
 export interface RoomSettings {
   readonly fields: readonly string[]
   readonly share: number
+  /** What of the setting isn’t room: leather that stands inside it, mm. */
+  readonly besides?: number
 }
 
 /** The room inside a bag and the mouth that things go through. */
@@ -80,6 +82,8 @@ export interface Room {
   /** What makes it larger. */
   readonly settings: Readonly<Record<'wide' | 'high' | 'deep', RoomSettings>>
   readonly panelId: string
+  /** A second compartment in front of it: how far its floor lies above that of the room, and its back before the room’s front, mm. */
+  readonly second?: Room & { readonly above: number; readonly before: number }
 }
 
 /** What a bag hangs from: places on standing sheets. */

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { hangingOf, makeRoom, packingOf, smallestFor } from '@drumlin/core/derived'
+import { hangingOf, makeRoom, packedRooms, smallestFor } from '@drumlin/core/derived'
 import { setField } from '@drumlin/core/design'
 import { printLength } from '@drumlin/core/measure'
 import type { Thing } from '@drumlin/core/stores'
@@ -8,13 +8,15 @@ import { useSettings } from '../app/settings.js'
 import { useJob } from '../job/job.js'
 import { useStores } from '../job/stores.js'
 import ChoiceField from '../sentence/ChoiceField.vue'
+import PackedRoom from './PackedRoom.vue'
 
 const job = useJob()
 const stores = useStores()
 const settings = useSettings()
 const derived = computed(() => job.derived!)
 const contents = computed(() => derived.value.design.contents)
-const packing = computed(() => packingOf(derived.value))
+const rooms = computed(() => packedRooms(derived.value))
+const inBody = computed(() => (rooms.value[0]?.packing.packed.length ?? 0) > 0)
 const room = computed(() => derived.value.master.room!)
 const hangs = computed(() => hangingOf(derived.value))
 const said = ref('')
@@ -26,7 +28,8 @@ const offered = computed(() => [
     .map((t) => ({ value: t.id, label: t.name, why: `${mm(t.wide)} × ${mm(t.high)} × ${mm(t.deep)}` })),
 ])
 
-function take(words: string, to: { thing: Thing; count: number }[]): void {
+type Where = 'body' | 'outer'
+function take(words: string, to: { thing: Thing; count: number; where?: Where | undefined }[]): void {
   const refused = job.edit(setField(words, ['contents'], to))
   said.value = refused ? `${refused.where}: ${refused.why}` : ''
 }
@@ -42,6 +45,16 @@ function count(id: string, by: number): void {
   take(`${by > 0 ? 'one more' : 'one fewer'}: ${name}`, next)
 }
 
+const PLACES = [
+  { value: 'body' as const, label: 'in the main compartment' },
+  { value: 'outer' as const, label: 'in the outer one' },
+]
+const place = (id: string, where: Where): void =>
+  take(
+    'put elsewhere',
+    contents.value.map((c) => (c.thing.id === id ? { ...c, where } : c)),
+  )
+
 const smallest = computed(() => smallestFor(derived.value))
 function fit(): void {
   const to = smallest.value
@@ -51,9 +64,6 @@ function fit(): void {
     ? `${refused.where}: ${refused.why}`
     : `It is now ${mm(to.wide)} wide, ${mm(to.high)} high and ${mm(to.deep)} deep inside.`
 }
-
-/** Seen from the front, and from above. */
-const scale = computed(() => 150 / Math.max(room.value.high.value, room.value.deep.value + 20))
 </script>
 
 <template>
@@ -72,65 +82,27 @@ const scale = computed(() => 150 / Math.max(room.value.high.value, room.value.de
           +
         </v-btn>
         {{ c.thing.name }},
-        <span class="figure">{{ mm(c.thing.wide) }} × {{ mm(c.thing.high) }} × {{ mm(c.thing.deep) }}</span>
+        <span class="figure">{{ mm(c.thing.wide) }} × {{ mm(c.thing.high) }} × {{ mm(c.thing.deep) }}</span
+        ><template v-if="room.second"
+          >,
+          <ChoiceField
+            :value="c.where ?? 'body'"
+            :label="`where the ${c.thing.name} goes`"
+            :options="PLACES"
+            @change="(where) => place(c.thing.id, where)"
+        /></template>
       </li>
     </ul>
     <p class="row">
       <ChoiceField value="" label="what to put in" :options="offered" @change="put" />
-      <v-btn variant="flat" :disabled="!smallest || contents.length === 0" @click="fit">
-        The smallest that takes them
-      </v-btn>
+      <v-btn variant="flat" :disabled="!smallest" @click="fit"> The smallest that takes them </v-btn>
     </p>
     <p v-if="said" role="status">{{ said }}</p>
-    <p v-if="contents.length > 0 && !smallest" role="alert" class="unfit">
+    <p v-if="inBody && !smallest" role="alert" class="unfit">
       No {{ derived.kind.name.toLowerCase() }} is large enough for all of that.
     </p>
-    <template v-if="packing && contents.length > 0">
-      <p>
-        <strong>{{ packing.fits ? 'It all fits.' : 'It does not fit.' }}</strong> With room round it, it needs
-        <span class="figure"
-          >{{ mm(packing.needs.wide) }} × {{ mm(packing.needs.high) }} × {{ mm(packing.needs.deep) }}</span
-        >; inside there are
-        <span class="figure"
-          >{{ mm(room.wide.value) }} × {{ mm(room.high.value) }} × {{ mm(room.deep.value) }}</span
-        ><template v-if="packing.walls.length > 0">, parted by its divider</template>.
-      </p>
-      <svg
-        :viewBox="`-4 -4 ${room.wide.value * scale * 2 + 40} 162`"
-        role="img"
-        aria-label="How the things stand inside, from the front and from above"
-      >
-        <g
-          v-for="(view, i) in ['front', 'above'] as const"
-          :key="view"
-          :transform="`translate(${i * (room.wide.value * scale + 30)} 0)`"
-        >
-          <rect
-            class="room"
-            :width="room.wide.value * scale"
-            :height="(view === 'front' ? room.high.value : room.deep.value) * scale"
-          />
-          <template v-if="view === 'above'">
-            <rect
-              v-for="w in packing.walls"
-              :key="w.z"
-              class="wall"
-              :y="(room.deep.value - w.deep - w.z) * scale"
-              :width="room.wide.value * scale"
-              :height="Math.max(1, w.deep * scale)"
-            />
-          </template>
-          <rect
-            v-for="(p, k) in packing.packed"
-            :key="k"
-            class="thing"
-            :x="p.x * scale"
-            :y="(view === 'front' ? room.high.value - p.high - p.y : room.deep.value - p.deep - p.z) * scale"
-            :width="p.wide * scale"
-            :height="(view === 'front' ? p.high : p.deep) * scale"
-          />
-        </g>
-      </svg>
+    <template v-if="contents.length > 0">
+      <PackedRoom v-for="r in rooms" :key="r.name" :packed="r" />
       <p v-for="h in hangs" :key="h.name">
         Hung from its {{ h.name }} with {{ (h.contents / 1000).toFixed(1) }} kg in it, it
         <template v-if="Math.abs(h.tilt) < 1">hangs level.</template
@@ -167,32 +139,6 @@ li {
   display: flex;
   gap: 12px;
   align-items: center;
-}
-select {
-  font: inherit;
-  color: var(--ink);
-  background: var(--surface);
-  border: 1px solid var(--hairline);
-  border-radius: 6px;
-  padding: 4px 8px;
-}
-svg {
-  max-height: 170px;
-  width: 100%;
-}
-.room {
-  fill: var(--ground);
-  stroke: var(--ink);
-  stroke-width: 1;
-}
-.wall {
-  fill: var(--line);
-}
-.thing {
-  fill: var(--loch);
-  fill-opacity: 0.18;
-  stroke: var(--loch);
-  stroke-width: 1;
 }
 .unfit {
   border-left: 4px solid var(--rowan);

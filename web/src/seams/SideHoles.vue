@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Derived, SeamRow } from '@drumlin/core/derived'
+import { type Derived, type SeamRow, layersAlong } from '@drumlin/core/derived'
 import { printLength } from '@drumlin/core/measure'
 import { useSettings } from '../app/settings.js'
 import { layerWords, pitchWords, sharedWords, strikeWords } from './words.js'
@@ -10,7 +10,7 @@ import FoldPart from '../parts/FoldPart.vue'
 const props = defineProps<{ derived: Derived; row: SeamRow }>()
 const settings = useSettings()
 const shared = computed(() => sharedWords(props.row, props.derived.runs))
-const layers = computed(() => layerWords(props.row.run, props.derived))
+const layers = computed(() => layersAlong(props.derived, props.row.run))
 </script>
 
 <template>
@@ -41,7 +41,7 @@ const layers = computed(() => layerWords(props.row.run, props.derived))
     <p v-if="row.strikes.length > 0">Punched with {{ strikeWords(row.strikes) }}.</p>
     <p v-for="s in shared" :key="s">{{ s }}</p>
     <ul class="list">
-      <li v-for="(l, i) in layers" :key="i">{{ l.holes }} through {{ l.names || 'nothing' }}</li>
+      <li v-for="(l, i) in layers" :key="i">{{ layerWords(l, settings.unit) }}</li>
     </ul>
   </FoldPart>
 </template>

@@ -1,5 +1,5 @@
-import type { Derived, SeamRow } from '@drumlin/core/derived'
-import { type LengthUnit, printLength } from '@drumlin/core/measure'
+import type { LayersThere, SeamRow } from '@drumlin/core/derived'
+import { type LengthUnit, printBare, printLength } from '@drumlin/core/measure'
 import type { Run, Strikes } from '@drumlin/core/stitch'
 
 export const times = (n: number, one: string, many = `${one}s`): string => `${n} ${n === 1 ? one : many}`
@@ -29,17 +29,14 @@ export function sharedWords(row: SeamRow, runs: readonly Run[]): string[] {
     })
 }
 
-/** Where the layers change along a run, from the first hole on: “13 holes through outside, inside; then …”. */
-export function layerWords(run: Run, { works }: Derived): { holes: number; names: string }[] {
-  const work = works.find((w) => w.layup.id === run.join.layup)
-  const name = (id: string): string => work?.sheets.find((s) => s.sheet.id === id)?.sheet.name ?? id
-  return run.holes.reduce<{ holes: number; names: string }[]>((all, hole) => {
-    const names = [...new Set(hole.sheets.map(name))].join(', ')
-    const last = all[all.length - 1]
-    if (last?.names === names) last.holes += 1
-    else all.push({ holes: 1, names })
-    return all
-  }, [])
+/** “13 holes through body 0.9 of 1.8 mm and gusset 0.9 of 1.8 mm: 1.8 mm, as thick as one”. */
+export function layerWords({ holes, layers, together, asOne }: LayersThere, unit: LengthUnit): string {
+  const names = layers.map(({ name, thickness, whole }) =>
+    thickness < whole - 0.1 ? `${name} ${printBare(thickness, unit)} of ${printLength(whole, unit)}` : name,
+  )
+  const through = [...new Set(names)].join(', ') || 'nothing'
+  const sum = layers.length > 1 ? `: ${printLength(together, unit)} together` : ''
+  return `${times(holes, 'hole')} through ${through}${sum}${asOne ? ', as thick as one' : ''}`
 }
 
 export const pitchWords = (pitches: readonly number[], unit: LengthUnit): string =>

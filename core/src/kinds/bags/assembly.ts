@@ -9,6 +9,7 @@ import type {
   Join,
   MasterSize,
   Panel,
+  Room,
   PanelSheet,
   Riding,
   Stood,
@@ -49,6 +50,8 @@ export interface Part {
   readonly corners: readonly Corner[]
   readonly hanging: readonly Hanging[]
   readonly strapRuns: readonly StrapRun[]
+  /** Compartments it brings besides the body's own. */
+  readonly rooms: readonly NonNullable<Room['second']>[]
   readonly stood: (opened: number) => readonly Stood[]
 }
 
@@ -65,6 +68,7 @@ const NOTHING: Part = {
   corners: [],
   hanging: [],
   strapRuns: [],
+  rooms: [],
   stood: () => [],
 }
 
@@ -130,6 +134,7 @@ export const together = (parts: readonly Part[]): Part =>
       corners: [...a.corners, ...b.corners],
       hanging: [...a.hanging, ...b.hanging],
       strapRuns: [...a.strapRuns, ...b.strapRuns],
+      rooms: [...a.rooms, ...b.rooms],
       stood: (opened) => [...a.stood(opened), ...b.stood(opened)],
     }),
     NOTHING,

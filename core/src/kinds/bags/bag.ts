@@ -17,6 +17,8 @@ export const BENCH = {
   flapRoom: 2,
   /** Bend of a flap over the back’s top edge, inner radius. */
   flapBend: 3,
+  /** A groove takes so much of the leather; docs/formulas.md §5. */
+  groove: 0.55,
   /** A gusset left long sticks out so far. */
   long: 15,
 } as const

@@ -29,6 +29,7 @@ export const IN_PLAY: InPlay<BagParams> = {
   cornerHole: isBoxed,
   hemSkive: (p) => p.top === 'rolled',
   topBand: (p) => p.top !== 'single',
+  flapGrooves: hasFlap,
   flapLength: hasFlap,
   flapRadius: hasFlap,
   pocketWide: hasPocket,

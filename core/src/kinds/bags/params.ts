@@ -132,6 +132,10 @@ export const BAG = {
     ['none', 'folded round', 'soft corners'],
     ['grooved', 'folded in grooves', 'sharp corners in stiff leather'],
   ]),
+  flapGrooves: choice('folds of the flap', 'none', [
+    ['none', 'folded round', 'soft shoulders; nothing is thinned'],
+    ['grooved', 'folded in grooves', 'sharp corners in stiff leather, as at the foot'],
+  ]),
   top: choice('top edges', 'single', [
     ['single', 'single, its edge finished', 'bevelled and finished before the seams'],
     ['doubled', 'doubled with a band', 'a firm mouth; two rows'],

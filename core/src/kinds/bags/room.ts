@@ -31,7 +31,7 @@ export const insideSizes = (bag: Bag, { panels }: Part): MasterSize[] =>
   ).map(([key, label]) => ({ panelId: firstOf(panels).id, size: insideOf(bag, key, label), of: 'inside' }))
 
 /** The room inside and its mouth: a taper is as deep as its slimmer end lets a thing stand. */
-export function roomOf(bag: Bag, { panels }: Part): Room {
+export function roomOf(bag: Bag, { panels, rooms: [second] }: Part): Room {
   const { p, outcome } = bag
   const wide = insideOf(bag, 'wide', 'width')
   const high = insideOf(bag, 'high', 'height')
@@ -82,6 +82,7 @@ export function roomOf(bag: Bag, { panels }: Part): Room {
       deep: { fields: p.body === 'tapered' ? ['deep', 'topDeep'] : ['deep'], share: isFan(p) ? 0.5 : 1 },
     },
     panelId: firstOf(panels).id,
+    ...(second ? { second } : {}),
   }
 }
 

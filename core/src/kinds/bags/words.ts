@@ -48,12 +48,12 @@ export const BAG_SENTENCES: Readonly<Record<string, readonly Sentence[]>> = {
   'outer-front': [OUTER, 'Cut from {leather-body}, sewn {seam}.'],
   'outer-gusset': [OUTER, 'Cut from {leather-gusset}.'],
   back: [
-    'Cut from {leather-body}; {flap}[, which comes down {flapLength} with corners of {flapRadius}]. Shut by {closure}.',
+    'Cut from {leather-body}; {flap}[, which comes down {flapLength} with corners of {flapRadius}, {flapGrooves}]. Shut by {closure}.',
     CLOSURES,
     ...BODY,
   ],
   body: [
-    'Cut from {leather-body}, {wide} wide and {high} high inside[; foot {grooves}]. {flap}[, {flapLength} down the front, corners {flapRadius}]; shut by {closure}.',
+    'Cut from {leather-body}, {wide} wide and {high} high inside[; foot {grooves}]. {flap}[, {flapLength} down the front, corners {flapRadius}, {flapGrooves}]; shut by {closure}.',
     CLOSURES,
     ...BODY,
     OUTER,
@@ -63,7 +63,7 @@ export const BAG_SENTENCES: Readonly<Record<string, readonly Sentence[]>> = {
   'gusset-foot': GUSSET,
   side: [...GUSSET, '[It opens to {pleatAngle} degrees at each fold.][ Pleats: {pleats}.]'],
   flap: [
-    'Cut from {leather-body}: {flap}, {flapLength} down the front, corners {flapRadius}; shut by {closure}.',
+    'Cut from {leather-body}: {flap}, {flapLength} down the front, corners {flapRadius}, {flapGrooves}; shut by {closure}.',
   ],
   'facing-front': TOP,
   'facing-back': TOP,

@@ -4,7 +4,7 @@ import { outlineOf, plainPanel, type Named } from '../../parts/shape.js'
 import { type Bag } from '../bag.js'
 import { type Box } from './boxedSizes.js'
 import { seamSkives } from '../skiving.js'
-import { flapCorners, flapFolds, isFlapEdge } from '../parts/flap.js'
+import { flapCorners, flapFolded, isFlapEdge } from '../parts/flap.js'
 import { cutMarks } from './profile.js'
 
 /** The corner points of one face below its top edge, from its right end to its left. */
@@ -34,7 +34,7 @@ export function panelOf(bag: Bag, box: Box, id: 'front' | 'back'): Panel {
     role: 'body',
     ...shape,
     ...thinned(bag, shape, id),
-    folds: [...(flapped ? flapFolds(flapped, w) : [])],
+    ...flapFolded(flapped, w, bag.body.thickness),
     marks: cornerMarks(innerSnips(box, bag.p.cornerHole), bag.p.cornerHole),
     labelAt: point(w / 2, box.fold * 0.4),
   })

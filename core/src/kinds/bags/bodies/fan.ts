@@ -8,7 +8,7 @@ import { type Bag, outsideSizes } from '../bag.js'
 import { fanSeams } from './fanSeams.js'
 import { fanOf, sidePanel, type Fan } from './fanSide.js'
 import { standing } from './fanStand.js'
-import { flapCorners, flapFolds, flapOf, isFlapEdge, type Flap } from '../parts/flap.js'
+import { flapCorners, flapFolded, flapOf, isFlapEdge, type Flap } from '../parts/flap.js'
 import { alone, part, type Body, type Face } from '../assembly.js'
 import { profileShape, type Profile } from './profile.js'
 
@@ -135,7 +135,7 @@ function facePanel(bag: Bag, profile: Profile, id: 'front' | 'back', flap: Flap 
     name: id === 'front' ? 'Front' : 'Back',
     role: 'body',
     ...shape,
-    folds: flap ? flapFolds(flap, w) : [],
+    ...flapFolded(flap, w, bag.body.thickness),
     labelAt: point(w / 2, h * 0.4),
   })
 }

@@ -2,9 +2,9 @@ import { firstOf } from '../../../lists/index.js'
 import { gussetStrip } from '../../../formulas/index.js'
 import { type Path, point, polyline } from '../../../geometry/index.js'
 import { type Join, type Panel } from '../../../master/index.js'
-import { type Named, box, outlineOf, plainPanel, slopeBand } from '../../parts/shape.js'
-import { type Bag, outsideSizes } from '../bag.js'
-import { flapCorners, flapFolds, flapOf } from '../parts/flap.js'
+import { type Named, outlineOf, plainPanel } from '../../parts/shape.js'
+import { BENCH, type Bag, outsideSizes } from '../bag.js'
+import { flapCorners, flapFolded, flapOf, groovesAcross } from '../parts/flap.js'
 import { type Body, type Meeting, alone, part } from '../assembly.js'
 import {
   type Profile,
@@ -23,14 +23,11 @@ import { type SetIn, leafFace, setInStood, sideFace } from './setInStand.js'
 import { type CornerWays, plainStrip } from './strip.js'
 import { seamSkives } from '../skiving.js'
 
-/** A groove takes so much of the leather; docs/formulas.md §5. */
-const GROOVE = 0.55
-
 /** What the body needs round a corner beyond the side’s own stitch line. */
 function cornerWays({ p, body }: Bag): CornerWays {
   const [t, k] = [body.thickness, body.neutral]
   if (p.grooves === 'none') return { outward: p.seam === 'raw' ? k * t : 0 }
-  const deep = GROOVE * t
+  const deep = BENCH.groove * t
   return { outward: 0, groove: { deep, bend: (Math.PI / 2) * k * (t - deep) } }
 }
 
@@ -167,7 +164,7 @@ function bodyPanel({ bag, strip, w, flap }: SetIn) {
   // Drawn back uppermost: the course begins at the front's top edge, at the lower end of the piece.
   const corners = strip.corners.map(([a, b]) => [length - b, length - a] as const)
   const grooved = p.grooves === 'grooved'
-  const left = body.thickness * (1 - GROOVE)
+  const folded = flapFolded(flap, w, body.thickness)
   const cuts = cornerCuts(bag, radiusFor(p.radius, bag.s.deep.value, bag.s.high.value))
   const marks =
     cuts && !grooved && p.seam === 'turned'
@@ -191,7 +188,7 @@ function bodyPanel({ bag, strip, w, flap }: SetIn) {
     ...shape,
     ...seamSkives(bag, ['right'], body.thickness, 'body'),
     folds: [
-      ...(flap ? flapFolds(flap, w) : []),
+      ...folded.folds,
       ...corners.map(([a, b], i) => ({
         id: `foot-${i + 1}`,
         name: i === 0 ? 'fold between back and foot' : 'fold between foot and front',
@@ -202,12 +199,7 @@ function bodyPanel({ bag, strip, w, flap }: SetIn) {
         angle: Math.PI / 2,
       })),
     ],
-    bands: grooved
-      ? corners.map(([a, b], i) => ({
-          ...slopeBand(`groove-${i + 1}`, 'groove', [left, left], box(0, a, w, b), point(0, a), point(0, b)),
-          hollow: true,
-        }))
-      : [],
+    bands: [...(grooved ? groovesAcross('groove', corners, [0, w], body.thickness) : []), ...folded.bands],
     marks,
     labelAt: point(w / 2, bag.s.high.value * 0.35),
   })

@@ -4,7 +4,7 @@ import { type Concern, type Panel, type Stood, type StoodPart } from '../../../m
 import { plainPanel } from '../../parts/shape.js'
 import { X, Y, Z, flatPart, minus } from '../axes.js'
 import { type Bag, isBackRaw, outsideSizes } from '../bag.js'
-import { flapCorners, flapFolds, flapOf, flapPart, isFlapEdge, type Flap } from '../parts/flap.js'
+import { flapCorners, flapFolded, flapOf, flapPart, isFlapEdge, type Flap } from '../parts/flap.js'
 import { SIDE_LAP, cornerMeetings, lowOf, oneStrip, threeStrips } from './gussets.js'
 import { alone, part, type Body, type Face } from '../assembly.js'
 import {
@@ -186,7 +186,7 @@ function facePanel(bag: Bag, id: 'front' | 'back', profile: Profile, flap: Flap 
     role: 'body',
     ...shape,
     ...(turned ? seamSkives(bag, chain, body.thickness, id) : {}),
-    folds: flap ? flapFolds(flap, wide) : [],
+    ...flapFolded(flap, wide, body.thickness),
     marks: turned ? cutMarks('vee', veeCuts(bag, profile)) : [],
     ...(flap ? { labelAt: point(wide / 2, profile.rise * 0.4) } : {}),
   })

@@ -10,7 +10,7 @@ import {
   point3Scale,
   shift,
 } from '../../../geometry/index.js'
-import { type Frame, type Panel, type Stood, insetChainMaybe } from '../../../master/index.js'
+import { type Frame, type Panel, type Room, type Stood, insetChainMaybe } from '../../../master/index.js'
 import { given } from '../../../working/index.js'
 import { plainPanel } from '../../parts/shape.js'
 import { X, Y, flatPart, minus } from '../axes.js'
@@ -165,6 +165,48 @@ interface Outer {
   readonly covers: (down: number) => boolean
 }
 
+/** The room inside it: what goes in stands between its gusset's walls, and halfway down where that runs out to nothing. */
+function roomIn({ bag, profile }: Compartment): NonNullable<Room['second']> {
+  const { p, outcome, gusset, body } = bag
+  const t = given('gusset', gusset.thickness, 'thickness')
+  const tapers = p.outer === 'tapered'
+  const wide = outcome('in.wide', 'width inside', '{span} between its seams − 2 × {t} gusset', '§20', {
+    span: given('width', profile.span),
+    t,
+  })
+  const high = outcome('in.high', 'height inside', '{rise} above its seam − {t} gusset', '§20', {
+    rise: given('height', profile.rise),
+    t,
+  })
+  const deep = outcome(
+    'in.deep',
+    'depth a thing can have',
+    tapers ? '{deep} / 2: halfway between foot and top' : '{deep} of its gusset',
+    '§20',
+    { deep: given('depth', p.outerDeep) },
+  )
+  const mouth = outcome('mouth.deep', 'mouth, depth it opens to', '{deep} of its gusset at the top', '§20', {
+    deep: given('depth', p.outerDeep),
+  })
+  return {
+    wide,
+    high,
+    deep,
+    mouthWide: wide,
+    mouthDeep: mouth,
+    ease: p.ease,
+    dividers: { count: 0, thickness: 0 },
+    settings: {
+      wide: { fields: ['outerWide'], share: 1, besides: 2 * gusset.thickness },
+      high: { fields: ['outerHigh'], share: 1, besides: gusset.thickness },
+      deep: { fields: ['outerDeep'], share: tapers ? 0.5 : 1 },
+    },
+    panelId: 'outer-front',
+    above: CLEAR.foot,
+    before: body.thickness,
+  }
+}
+
 /** From its top edge down there is room for a fastener, mm. */
 const UNDER_EDGE = 30
 
@@ -213,6 +255,7 @@ export function outerCompartment(bag: Bag, body: Body): Outer | undefined {
       ],
       sizes: [wide, high, strip.length].map((s) => ({ panelId: 'outer-front', size: s })),
       concerns: tooSmall(made),
+      rooms: [roomIn(made)],
       stood: (opened) => stoodPieces(made, opened),
     }),
   }

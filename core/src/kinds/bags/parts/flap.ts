@@ -1,8 +1,8 @@
 import { bendAllowance } from '../../../formulas/index.js'
 import { type Point3, type Stretch, courseAt, courseOf, coursed, point } from '../../../geometry/index.js'
-import type { Fold, StoodPart } from '../../../master/index.js'
+import type { Band, Fold, StoodPart } from '../../../master/index.js'
 import { type Reckoned, given } from '../../../working/index.js'
-import type { Named } from '../../parts/shape.js'
+import { type Named, box, slopeBand } from '../../parts/shape.js'
 import { BENCH, type Bag, isBackRaw } from '../bag.js'
 import { outerUnder } from './outerUnder.js'
 
@@ -11,6 +11,8 @@ export interface Flap {
   /** Over the top from the back’s top edge to where it turns down. */
   readonly over: Reckoned
   readonly bend: number
+  /** Its folds are grooved so deep; 0 where they are folded round. */
+  readonly groove: number
   readonly length: number
   readonly inset: number
   readonly radius: number
@@ -24,7 +26,13 @@ export function flapOf(bag: Bag, apart: number, wide: number, lean = 0): Flap {
   const t = body.thickness
   const sewn = p.flap === 'sewn' ? t : 0
   const turn = Math.PI / 2 + lean
-  const bend = bendAllowance(turn, BENCH.flapBend, t, body.neutral)
+  const groove = p.flapGrooves === 'grooved' ? BENCH.groove * t : 0
+  // A groove's walls stand on either side of what bends of the leather that is left.
+  const bend =
+    groove > 0
+      ? 2 * groove + bendAllowance(turn, 0, t - groove, body.neutral)
+      : bendAllowance(turn, BENCH.flapBend, t, body.neutral)
+  const middle = groove > 0 ? groove + body.neutral * (t - groove) : BENCH.flapBend + body.neutral * t
   const outer = outerUnder(bag)
   const over = reckon<string>(
     {
@@ -41,13 +49,14 @@ export function flapOf(bag: Bag, apart: number, wide: number, lean = 0): Flap {
       t: given('leather', t, 'thickness'),
       room: given('room', BENCH.flapRoom),
       outer: given('outer compartment', outer),
-      radius: given('to the middle of the bend', BENCH.flapBend + body.neutral * t),
+      radius: given('to the middle of the bend', middle),
       bend: given('bend', bend),
     },
   )
   return {
     over,
     bend,
+    groove,
     length: p.flapLength,
     inset: p.seam === 'turned' && !isBackRaw(p) && p.flap === 'one' ? margin.value + 1 : 0,
     radius: Math.min(p.flapRadius, wide / 2 - margin.value - 3, p.flapLength - 1),
@@ -108,9 +117,49 @@ export const flapPart = (
   frame: { origin: corner, along: up, rise },
 })
 
-/** Its two folds as marks; the flap reaches above y = 0. */
-export const flapFolds = ({ over, bend, inset, lean }: Flap, wide: number): Fold[] =>
-  [-bend / 2, -(over.value - bend / 2)].map((y, i) => ({
+/** Grooves across a piece between two of its sides, each from one level to another; what is left of the leather bends. */
+export const groovesAcross = (
+  id: string,
+  levels: readonly (readonly [number, number])[],
+  [left, right]: readonly [number, number],
+  thickness: number,
+): Band[] => {
+  const rest = thickness * (1 - BENCH.groove)
+  return levels.map(([a, b], i) => ({
+    ...slopeBand(
+      `${id}-${i + 1}`,
+      'groove',
+      [rest, rest],
+      box(left, a, right, b),
+      point(left, a),
+      point(left, b),
+    ),
+    hollow: true,
+  }))
+}
+
+const flapBands = ({ over, bend, inset, groove }: Flap, wide: number, thickness: number): Band[] =>
+  groove > 0
+    ? groovesAcross(
+        'flap-groove',
+        [
+          [-bend, 0],
+          [-over.value, -over.value + bend],
+        ],
+        [inset, wide - inset],
+        thickness,
+      )
+    : []
+
+/** Its two folds as marks and what is grooved for them; the flap reaches above y = 0. Nothing where there is no flap. */
+export function flapFolded(
+  flap: Flap | undefined,
+  wide: number,
+  thickness: number,
+): { readonly folds: readonly Fold[]; readonly bands: readonly Band[] } {
+  if (!flap) return { folds: [], bands: [] }
+  const { over, bend, inset, lean } = flap
+  const folds = [-bend / 2, -(over.value - bend / 2)].map((y, i): Fold => ({
     id: `flap-${i + 1}`,
     name: i === 0 ? 'fold at the back' : 'fold at the front',
     from: point(inset, y),
@@ -119,6 +168,8 @@ export const flapFolds = ({ over, bend, inset, lean }: Flap, wide: number): Fold
     rises: 'mountain',
     angle: Math.PI / 2 + lean,
   }))
+  return { folds, bands: flapBands(flap, wide, thickness) }
+}
 
 /** Whether an edge belongs to the flap or to where it leaves the back. */
 export const isFlapEdge = (edge: string): boolean => edge.startsWith('flap') || edge.startsWith('shoulder')

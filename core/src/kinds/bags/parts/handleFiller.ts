@@ -1,5 +1,5 @@
-import { shift } from '../../../geometry/index.js'
-import type { MasterSize, Panel, PanelSheet } from '../../../master/index.js'
+import { point, shift } from '../../../geometry/index.js'
+import type { Concern, MasterSize, Panel, PanelSheet } from '../../../master/index.js'
 import { type Reckoned, given } from '../../../working/index.js'
 import { panelSheet } from '../../parts/sheets.js'
 import { type Bag } from '../bag.js'
@@ -65,6 +65,28 @@ export function fillerOf(
     sheet: panelSheet(`${id}-filler`, 'filler of the handle', panel.id, move, true),
     sizes: [across, long].map((one) => ({ panelId: panel.id, size: one })),
   }
+}
+
+/** What is lost at each edge before it shows and the rows no longer lie over one another, mm (J). */
+const LETS = 0.6
+
+/** Going up over a filler and down again the upper layer reaches less far across than the under one. */
+export function overFiller({ p }: Bag, filled: boolean): readonly Concern[] {
+  const fill = fillOf(p)
+  const lost = Math.hypot(BESIDE, fill) - BESIDE
+  if (!filled || p.handle !== 'doubled' || lost <= LETS) return []
+  return [
+    {
+      id: 'handle-filler-thick',
+      rank: 'look',
+      panelId: 'handle',
+      at: point(30, p.handleWide / 2),
+      what: 'Over a filler of {fill} the upper layer of the handle needs {more} more at each edge',
+      lengths: { fill, more: lost },
+      why: 'Both layers are cut alike. Cut the upper one wider, mould it wet over the filler and trim it, or take a thinner filler.',
+      remedy: { field: 'handleFill', value: 1.5, said: 'a filler of 1.5 mm' },
+    },
+  ]
 }
 
 /** What a handle was measured by, where that was a hand. */

@@ -13,7 +13,7 @@ import { cordSizes, onTheFace } from './handleSizes.js'
 import { ringLoops } from './ringLoops.js'
 import { onPanel, rectanglePanel, row } from './onFace.js'
 import { alone, part, together, type Body, type Part } from '../assembly.js'
-import { fillOf, fillerOf, holdSizes } from './handleFiller.js'
+import { fillOf, fillerOf, holdSizes, overFiller } from './handleFiller.js'
 import { capsOn, handleRivets } from './handleRivets.js'
 
 /** Handles on front and back, or one on the back, or on top of the flap. */
@@ -224,6 +224,7 @@ function handle(bag: Bag, body: Body, hand: Hand, first: boolean): Part {
     sizes: first
       ? [...holdSizes(bag), ...sizes.map((size) => ({ panelId: 'handle', size })), ...(filler?.sizes ?? [])]
       : [],
+    concerns: first ? overFiller(bag, filler !== undefined) : [],
     hanging: [
       {
         name: hand.words ? `handle ${hand.words}` : 'handle',

@@ -3,7 +3,7 @@ import { type Join } from '../../../master/index.js'
 import { outlineOf, plainPanel } from '../../parts/shape.js'
 import { type Bag } from '../bag.js'
 import { BENCH } from './closingStrap.js'
-import { flapOf, flapPart, flapReach, type Flap } from './flap.js'
+import { flapFolded, flapOf, flapPart, flapReach, type Flap } from './flap.js'
 import { onPanel, putOn, rectanglePanel, row } from './onFace.js'
 import { alone, part, together, type Body, type Part } from '../assembly.js'
 
@@ -52,7 +52,7 @@ export function sewnFlap(bag: Bag, body: Body): { part: Part; flap: Flap } {
   const wide = body.back.wide
   const flap = { ...flapOf(bag, body.apart, wide, body.lean), inset: 0 }
   const reach = flapReach(flap)
-  const { over, bend } = flap
+  const { over } = flap
   const radius = flap.radius
   const panel = plainPanel({
     id: 'flap',
@@ -73,15 +73,7 @@ export function sewnFlap(bag: Bag, body: Body): { part: Part; flap: Flap } {
       ],
       () => bag.plain,
     ),
-    folds: [-bend / 2, -(over.value - bend / 2)].map((y, i) => ({
-      id: `flap-${i + 1}`,
-      name: i === 0 ? 'fold at the back' : 'fold at the front',
-      from: point(0, y),
-      to: point(wide, y),
-      width: bend,
-      rises: 'mountain',
-      angle: Math.PI / 2 + body.lean,
-    })),
+    ...flapFolded(flap, wide, bag.body.thickness),
     labelAt: point(wide / 2, -flap.length / 2 - over.value),
   })
   const m = p.margin

@@ -1,0 +1,64 @@
+import { nth } from '../lists/index.js'
+import { type LaidUp, laidUpOf, sheetThickness } from '../layup/index.js'
+import type { Point } from '../geometry/index.js'
+import type { Run } from '../stitch/index.js'
+import type { Derived } from './derive.js'
+
+/** A layer under holes of a run, mm: what it is there, and what it is where it isn't thinned. */
+interface LayerThere {
+  readonly name: string
+  readonly thickness: number
+  readonly whole: number
+}
+
+/** Neighbouring holes that go through the same layers, thinned alike. */
+export interface LayersThere {
+  readonly holes: number
+  readonly layers: readonly LayerThere[]
+  readonly together: number
+  /** Two thinned edges or more that are no thicker together than the thickest of them was by itself. */
+  readonly asOne: boolean
+}
+
+/** Thicknesses that differ by less are told as one, mm. */
+const ALIKE = 0.05
+/** Leather thinned by less isn’t told as thinned, mm. */
+const THINNED = 0.1
+
+function layersAt(work: LaidUp, [here, there]: readonly [Point, Point | undefined], of: ReadonlySet<string>) {
+  return work.sheets.flatMap((laid): LayerThere[] => {
+    if (!of.has(laid.sheet.id)) return []
+    // What lies at the other edge of a seam is sewn with it.
+    const thickness = sheetThickness(laid, here) || (there ? sheetThickness(laid, there) : 0)
+    return thickness > 0 ? [{ name: laid.sheet.name, thickness, whole: laid.thickness }] : []
+  })
+}
+
+const alike = (a: readonly LayerThere[], b: readonly LayerThere[]): boolean =>
+  a.length === b.length &&
+  a.every((one, i) => one.name === nth(b, i).name && Math.abs(one.thickness - nth(b, i).thickness) < ALIKE)
+
+function told(holes: number, layers: readonly LayerThere[]): LayersThere {
+  const together = layers.reduce((sum, l) => sum + l.thickness, 0)
+  const thinned = layers.filter((l) => l.thickness < l.whole - THINNED)
+  const asOne = thinned.length > 1 && together <= Math.max(...layers.map((l) => l.whole)) + ALIKE
+  return { holes, layers, together, asOne }
+}
+
+/** What a run goes through from its first hole on, and how thick each layer is left there by its skives. */
+export function layersAlong({ works }: Pick<Derived, 'works'>, run: Run): LayersThere[] {
+  const work = laidUpOf(works, run.join.layup)
+  const of = new Set(run.join.through)
+  const others = run.other?.holes ?? []
+  const last = Math.max(1, run.holes.length - 1)
+  const groups: { holes: number; layers: LayerThere[] }[] = []
+  run.holes.forEach((hole, i) => {
+    const across =
+      others.length > 0 ? nth(others, Math.round((i * (others.length - 1)) / last)).at : undefined
+    const layers = layersAt(work, [hole.at, across], of)
+    const group = groups.at(-1)
+    if (group && alike(group.layers, layers)) group.holes += 1
+    else groups.push({ holes: 1, layers })
+  })
+  return groups.map(({ holes, layers }) => told(holes, layers))
+}
