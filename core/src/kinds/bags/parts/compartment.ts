@@ -1,6 +1,5 @@
 import {
   type Path,
-  type Point,
   type Point3,
   pathMoved,
   point,
@@ -10,12 +9,13 @@ import {
   point3Scale,
   shift,
 } from '../../../geometry/index.js'
-import { type Frame, type Panel, type Room, type Stood, insetChainMaybe } from '../../../master/index.js'
+import { type Frame, type Panel, type Stood, insetChainMaybe } from '../../../master/index.js'
 import { given } from '../../../working/index.js'
 import { plainPanel } from '../../parts/shape.js'
 import { X, Y, flatPart, minus } from '../axes.js'
 import type { Bag } from '../bag.js'
 import { type Body, type Face, type Part, alone, part } from '../assembly.js'
+import { roomIn, tooSmall } from './compartmentRoom.js'
 import { type Profile, profileChain, profileShape, radiusFor } from '../bodies/profile.js'
 import { type Strip, plainStrip, stripShape, stripStitches, taperingStrip, widest } from '../bodies/strip.js'
 import { TOP_IN, bodySeams } from '../seam.js'
@@ -165,48 +165,6 @@ interface Outer {
   readonly covers: (down: number) => boolean
 }
 
-/** The room inside it: what goes in stands between its gusset's walls, and halfway down where that runs out to nothing. */
-function roomIn({ bag, profile }: Compartment): NonNullable<Room['second']> {
-  const { p, outcome, gusset, body } = bag
-  const t = given('gusset', gusset.thickness, 'thickness')
-  const tapers = p.outer === 'tapered'
-  const wide = outcome('in.wide', 'width inside', '{span} between its seams − 2 × {t} gusset', '§20', {
-    span: given('width', profile.span),
-    t,
-  })
-  const high = outcome('in.high', 'height inside', '{rise} above its seam − {t} gusset', '§20', {
-    rise: given('height', profile.rise),
-    t,
-  })
-  const deep = outcome(
-    'in.deep',
-    'depth a thing can have',
-    tapers ? '{deep} / 2: halfway between foot and top' : '{deep} of its gusset',
-    '§20',
-    { deep: given('depth', p.outerDeep) },
-  )
-  const mouth = outcome('mouth.deep', 'mouth, depth it opens to', '{deep} of its gusset at the top', '§20', {
-    deep: given('depth', p.outerDeep),
-  })
-  return {
-    wide,
-    high,
-    deep,
-    mouthWide: wide,
-    mouthDeep: mouth,
-    ease: p.ease,
-    dividers: { count: 0, thickness: 0 },
-    settings: {
-      wide: { fields: ['outerWide'], share: 1, besides: 2 * gusset.thickness },
-      high: { fields: ['outerHigh'], share: 1, besides: gusset.thickness },
-      deep: { fields: ['outerDeep'], share: tapers ? 0.5 : 1 },
-    },
-    panelId: 'outer-front',
-    above: CLEAR.foot,
-    before: body.thickness,
-  }
-}
-
 /** From its top edge down there is room for a fastener, mm. */
 const UNDER_EDGE = 30
 
@@ -255,52 +213,8 @@ export function outerCompartment(bag: Bag, body: Body): Outer | undefined {
       ],
       sizes: [wide, high, strip.length].map((s) => ({ panelId: 'outer-front', size: s })),
       concerns: tooSmall(made),
-      rooms: [roomIn(made)],
+      rooms: [roomIn(made, CLEAR.foot)],
       stood: (opened) => stoodPieces(made, opened),
     }),
   }
-}
-
-/** There is less room on the front than was asked for. */
-function tooSmall({ bag: { p }, profile }: Compartment) {
-  const at: Point = point(profile.span / 2, 10)
-  const less = (asked: number, has: number): boolean => asked - has > 0.5
-  return [
-    ...(less(p.outerWide, profile.span)
-      ? [
-          {
-            id: 'outer-narrower',
-            rank: 'look' as const,
-            panelId: 'outer-front',
-            at,
-            what: 'The outer compartment is made {has} wide, not {asked}',
-            lengths: { has: profile.span, asked: p.outerWide },
-            why: 'The front has no more room beside its own seams.',
-            remedy: {
-              field: 'outerWide',
-              value: Math.floor(profile.span),
-              said: 'a narrower outer compartment',
-            },
-          },
-        ]
-      : []),
-    ...(less(p.outerHigh, profile.rise)
-      ? [
-          {
-            id: 'outer-lower',
-            rank: 'look' as const,
-            panelId: 'outer-front',
-            at,
-            what: 'The outer compartment is made {has} high, not {asked}',
-            lengths: { has: profile.rise, asked: p.outerHigh },
-            why: 'The front has no more room above its foot.',
-            remedy: {
-              field: 'outerHigh',
-              value: Math.floor(profile.rise),
-              said: 'a lower outer compartment',
-            },
-          },
-        ]
-      : []),
-  ]
 }
