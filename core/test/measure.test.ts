@@ -61,6 +61,9 @@ describe('lengths as makers write them', () => {
     ['(97 + 2', 'was not understood'],
     ['97 ~ 2', '“~ 2” was not understood.'],
     ['constructor', 'was not understood'],
+    ['1.234,5', 'is it 1234.5, or 1.2345? Write it without the sign between thousands'],
+    ['2 + 1,234.5 mm', 'is it 1234.5, or 1.2345?'],
+    ['1.234.567,8', 'is it 1234567.8, or 1.2345678?'],
     ['5 constructor', '“constructor” is not a unit known here.'],
   ])('“%s” is refused in words, with an example', (text, words) => {
     expect(why(text)).toContain(words)

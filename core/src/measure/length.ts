@@ -1,5 +1,5 @@
 import { type Parsed, refused, understood } from './result.js'
-import { type Token, tokens } from './tokens.js'
+import { type Token, tokens, twoSigns } from './tokens.js'
 import { INCH, type LengthUnit, lengthUnitMaybe } from './units.js'
 
 /** A value on its way to being a length: `bare` numbers take the default unit once they are added or finished. */
@@ -117,6 +117,8 @@ export function parseLength(text: string, unit: LengthUnit = 'mm'): Parsed<numbe
   // Nought times ten is a number of another base, mistyped: nobody means nothing by it.
   const based = BASED.exec(text)
   if (based) return refused('NOT_UNDERSTOOD', text, based[0].trim(), EXAMPLE)
+  const both = twoSigns(text)
+  if (both) return refused('TWO_SIGNS', text, both, EXAMPLE)
   const read = tokens(text)
   if ('stoppedAt' in read) return refused('NOT_UNDERSTOOD', text, read.stoppedAt, EXAMPLE)
   try {

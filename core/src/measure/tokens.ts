@@ -53,6 +53,11 @@ function readOne(rest: string): { token: Token; length: number } | undefined {
   return word ? { token: { type: 'unit', text: word.toLowerCase() }, length: word.length } : undefined
 }
 
+/** A number with a point and a comma: which of them parts the thousands isn't known. */
+const BOTH_SIGNS = /\d{1,3}(?:[.,]\d{3})*[.,]\d+/g
+export const twoSigns = (text: string): string | undefined =>
+  text.match(BOTH_SIGNS)?.find((number) => number.includes('.') && number.includes(','))
+
 /** Splits what a maker wrote into tokens; gives back the text it stopped at where it meets something strange. */
 export function tokens(text: string): readonly Token[] | { readonly stoppedAt: string } {
   const spelled = text.replace(/[½¼¾⅛⅜⅝⅞]/g, (sign) => ` ${VULGAR[sign]}`)

@@ -17,14 +17,15 @@ const said = computed(() => {
 })
 const scale = computed(() => 150 / Math.max(room.value.high.value, room.value.deep.value + 20))
 const picture = computed(
-  () => `How the things stand inside${props.packed.name && `, ${props.packed.name}`}, from the front and from above`,
+  () =>
+    `How the things stand inside${props.packed.name && `, ${props.packed.name}`}, from the front and from above`,
 )
 </script>
 
 <template>
   <div>
-      <p>
-        <strong>{{ said }}</strong>
+    <p>
+      <strong>{{ said }}</strong>
       <template v-if="packing.packed.length > 0">
         With room round it, it needs
         <span class="figure"
@@ -32,33 +33,46 @@ const picture = computed(
         >; inside there are
         <span class="figure"
           >{{ mm(room.wide.value) }} × {{ mm(room.high.value) }} × {{ mm(room.deep.value) }}</span
-        ><template v-if="packing.walls.length > 0">, parted by its divider</template>.</template>
-      </p>
-      <svg
-        v-if="packing.packed.length > 0"
-        :viewBox="`-4 -4 ${room.wide.value * scale * 2 + 40} 162`"
-        role="img"
-        :aria-label="picture"
+        ><template v-if="packing.walls.length > 0">, parted by its divider</template>.</template
       >
-        <g
-          v-for="(view, i) in ['front', 'above'] as const"
-          :key="view"
-          :transform="`translate(${i * (room.wide.value * scale + 30)} 0)`"
-        >
+    </p>
+    <svg
+      v-if="packing.packed.length > 0"
+      :viewBox="`-4 -4 ${room.wide.value * scale * 2 + 40} 162`"
+      role="img"
+      :aria-label="picture"
+    >
+      <g
+        v-for="(view, i) in ['front', 'above'] as const"
+        :key="view"
+        :transform="`translate(${i * (room.wide.value * scale + 30)} 0)`"
+      >
+        <rect
+          class="room"
+          :width="room.wide.value * scale"
+          :height="(view === 'front' ? room.high.value : room.deep.value) * scale"
+        />
+        <template v-if="view === 'above'">
           <rect
-            class="room"
+            v-for="w in packing.walls"
+            :key="w.z"
+            class="wall"
+            :y="(room.deep.value - w.deep - w.z) * scale"
             :width="room.wide.value * scale"
-            :height="(view === 'front' ? room.high.value : room.deep.value) * scale"
+            :height="Math.max(1, w.deep * scale)"
           />
-          <template v-if="view === 'above'">
-            <rect
-              v-for="w in packing.walls"
-              :key="w.z"
-              class="wall"
-              :y="(room.deep.value - w.deep - w.z) * scale"
-              :width="room.wide.value * scale"
-              :height="Math.max(1, w.deep * scale)"
-            />
+        </template>
+        <rect
+          v-for="(q, k) in packing.packed"
+          :key="k"
+          class="thing"
+          :x="q.x * scale"
+          :y="(view === 'front' ? room.high.value - q.high - q.y : room.deep.value - q.deep - q.z) * scale"
+          :width="q.wide * scale"
+          :height="(view === 'front' ? q.high : q.deep) * scale"
+        />
+      </g>
+    </svg>
   </div>
 </template>
 

@@ -83,6 +83,26 @@ export const FORMATS = [
     write: async ({ design }) => writeDesign(design),
     isOurs: isOurDesign,
   },
+  {
+    id: 'data',
+    label: 'Data',
+    says: 'Save sizes with their workings, pieces, seams and what to buy as JSON for other programs',
+    ending: '.data.json',
+    type: 'application/json',
+    papers: [],
+    write: async (derived) => (await import('../data/index.js')).writeData(derived),
+    isOurs: async (bytes) => (await import('../data/index.js')).isOurData(bytes),
+  },
+  {
+    id: 'tables',
+    label: 'Tables',
+    says: 'Save the same as tables, CSV in a ZIP',
+    ending: '.tables.zip',
+    type: 'application/zip',
+    papers: [],
+    write: async (derived) => (await import('../data/index.js')).writeTables(derived),
+    isOurs: async (bytes) => (await import('../data/index.js')).isOurTables(bytes),
+  },
 ] as const satisfies readonly Format[]
 
 export type FormatId = (typeof FORMATS)[number]['id']
