@@ -113,7 +113,10 @@ describe('what it can’t do it says in one line and ends with 2, and writes not
     [['derive', demo, '--fast'], /unknown option --fast/],
     [['derive', 'nowhere.json'], /nowhere\.json cannot be read \(ENOENT\)/],
     [['check', fileURLToPath(import.meta.url)], /not a Drumlin file: it stops making sense at line 1/],
-    [['export', demo, '--to', 'dwg', '--out', out('no')], /--to must be one of pdf, svg, dxf, json, not dwg/],
+    [
+      ['export', demo, '--to', 'dwg', '--out', out('no')],
+      /--to must be one of pdf, svg, dxf, json, data, tables, not dwg/,
+    ],
     [['export', demo, '--to', 'pdf'], /export needs --out PATH/],
     [
       ['export', demo, '--to', 'pdf', '--out', out('no'), '--paper', 'a5'],

@@ -186,7 +186,7 @@ describe('drawn for the bench', () => {
     for (const word of ['a', 'centre', 'slot 20.0 mm, punch 4.0 mm', '4.0 mm', 'up', 'glue window'])
       expect(words).toContain(word)
     const hole = drawn.filter(
-      (d) => d.type === 'stroke' && d.layer === 'marks' && d.path.segments[0]!.type === 'arc',
+      (d) => d.type === 'stroke' && d.layer === 'openings' && d.path.segments[0]!.type === 'arc',
     )
     expect(hole.length).toBeGreaterThan(0)
   })
