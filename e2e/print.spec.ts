@@ -36,7 +36,7 @@ test('a pattern on other paper, made true for a printer that prints 1.5 % small:
   await write(page, 'bar across, as read', '300')
   await write(page, 'bar along, as read', '197')
   await expect(dialog.getByRole('alert')).toContainText(
-    'The bar across is 150 mm long; 300 mm would be 200.0 % of it',
+    'The bar across is 150 mm long; 300.00 mm would be 200.0 % of it',
   )
   await write(page, 'bar across, as read', '147.75')
   await expect(dialog.getByText('It prints 98.50 % across, 98.50 % along, 0.00° skew.')).toBeVisible()

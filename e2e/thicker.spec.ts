@@ -62,7 +62,7 @@ test('a thicker leather: the outside grows by its working, a finding appears, it
   expect(file.suggestedFilename()).toBe('deckhands-fold.drumlin.json')
   const design = await readDownload(file)
   expect(JSON.parse(design.toString())).toMatchObject({
-    version: 12,
+    version: 13,
     leathers: { outside: { thickness: 1.8 } },
   })
   const [pdf] = await Promise.all([

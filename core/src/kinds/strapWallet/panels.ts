@@ -59,7 +59,7 @@ export function strapWalletPanels(p: StrapWalletParams, s: StrapWalletSizes, mat
       ? [
           plainPanel({
             id: 'inner',
-            name: 'Inner pocket',
+            name: p.inner === 'laid' ? 'Second pocket' : 'Inner pocket',
             role: 'inside',
             ...inner,
             bands: rimBands('inner.rim', 'sides of the inner pocket', inner, sides, t('inside')),

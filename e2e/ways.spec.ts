@@ -1,0 +1,47 @@
+import { expect, test } from '@playwright/test'
+import { accessible, choose, readDownload, saved, startNew } from './support.js'
+
+test('a second compartment takes what is put into it, says when that doesn’t fit, and is made larger; all of it as data', async ({
+  page,
+}) => {
+  await page.goto('/')
+  await startNew(page, 'Flap bag')
+  await choose(page, /^outer compartment/, /^a compartment with a gusset/)
+  await choose(page, 'what to put in', /^notebook, A5/)
+  const contents = page.getByRole('region', { name: 'Put things in' })
+  await expect(contents.getByText('It all fits in the main compartment.')).toBeVisible()
+  await choose(page, /^where the notebook/, /^in the outer one/)
+  await expect(contents.getByText('It does not fit in the outer compartment.')).toBeVisible()
+  await expect(
+    page.getByText(/What goes into the outer compartment needs .* of height; there are/),
+  ).toBeVisible()
+  await accessible(page)
+  await saved(page)
+
+  await page.getByRole('link', { name: /^Draft ,/ }).click()
+  await expect(page.locator('[data-piece=outer-front]')).toBeVisible()
+  const download = page.waitForEvent('download')
+  await page.getByRole('button', { name: /as JSON for other programs$/ }).click()
+  const data = JSON.parse((await readDownload(await download)).toString()) as {
+    pieces: { id: string }[]
+    findings: { what: string }[]
+  }
+  expect(data.pieces.map((p) => p.id)).toContain('outer-front')
+  expect(data.findings.some((f) => f.what.includes('the outer compartment'))).toBe(true)
+})
+
+test('a strap-bound wallet with a second pocket and its strap sewn on: in order, and in the Seams', async ({
+  page,
+}) => {
+  await page.goto('/')
+  await startNew(page, 'Strap-bound long wallet')
+  await choose(page, /^between notes and cards/, /^a second pocket laid on the back/)
+  await choose(page, /^the strap/, /^is sewn to the tab/)
+  await page.getByRole('link', { name: /^Draft ,/ }).click()
+  await expect(page.locator('[data-piece=back-tab]')).toBeVisible()
+  await page.getByRole('link', { name: /^Seams/ }).click()
+  await expect(page.getByText('strap to the tab of the back').first()).toBeVisible()
+  await expect(page.getByText('second pocket on the back').first()).toBeVisible()
+  await accessible(page)
+  await saved(page)
+})
