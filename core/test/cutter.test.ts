@@ -165,7 +165,9 @@ describe('what a cutter draws', () => {
     expect(plan.left.length).toBeGreaterThan(0)
     expect(plan.strokes.some((s) => s.piece === 'outside')).toBe(false)
     expect(cutterProblem(USUAL_CUTTER)).toBeUndefined()
-    expect(cutterProblem(wish({ trails: 9 }))).toMatch(/trails is between 0\.00 mm and 2\.00 mm; 9\.00 mm is not/)
+    expect(cutterProblem(wish({ trails: 9 }))).toMatch(
+      /trails is between 0\.00 mm and 2\.00 mm; 9\.00 mm is not/,
+    )
     expect(cutterProblem(wish({ cuts: Number.NaN }))).toMatch(/speed of cutting/)
     expect(cutterProblem(wish({ pieces: [] }))).toMatch(/No piece/)
   })

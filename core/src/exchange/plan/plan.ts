@@ -72,7 +72,15 @@ export const plansOf = (derived: Derived, unit: LengthUnit = 'mm'): HidePlan[] =
   )
 
 /** What of a piece’s drawing goes onto a hide with it. */
-const MARKS: ReadonlySet<LayerName> = new Set(['holes', 'notches', 'marks', 'openings', 'fold', 'fold-to', 'grain'])
+const MARKS: ReadonlySet<LayerName> = new Set([
+  'holes',
+  'notches',
+  'marks',
+  'openings',
+  'fold',
+  'fold-to',
+  'grain',
+])
 
 function marksOf({ design, pieces }: Derived, unit: LengthUnit, w: Wanted, lying: Lying): readonly Drawn[] {
   const piece = w.id.startsWith(`${design.id}/`) ? pieces.find((p) => p.id === w.demand.key) : undefined
