@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { accessible, choose, readDownload, saved, startNew } from './support.js'
+import { accessible, choose, openDemo, readDownload, saved, startNew } from './support.js'
 
 test('a second compartment takes what is put into it, says when that doesn’t fit, and is made larger; all of it as data', async ({
   page,
@@ -44,4 +44,30 @@ test('a strap-bound wallet with a second pocket and its strap sewn on: in order,
   await expect(page.getByText('second pocket on the back').first()).toBeVisible()
   await accessible(page)
   await saved(page)
+})
+
+test('the transect is taken out as SVG with its own colours, and as a picture on the clipboard', async ({
+  page,
+  context,
+}) => {
+  await context.grantPermissions(['clipboard-read', 'clipboard-write'])
+  await openDemo(page)
+  const open = (): Promise<void> =>
+    page.getByRole('button', { name: 'Take out: transect of Deckhand’s fold' }).click()
+  await open()
+  const download = page.waitForEvent('download')
+  await page.getByText('Save as SVG').click()
+  const file = await download
+  expect(file.suggestedFilename()).toBe('transect-of-deckhands-fold.svg')
+  const svg = (await readDownload(file)).toString()
+  expect(svg).not.toMatch(/var\(|class=|data-v-/)
+  expect(svg).toContain('reach of the iron')
+  expect(svg).toMatch(/fill="rgb\(/)
+  await open()
+  await page.getByText('Copy as a picture').click()
+  await expect(page.getByText('Copied.')).toBeVisible()
+  const types = await page.evaluate(async () =>
+    (await navigator.clipboard.read()).flatMap((one) => one.types),
+  )
+  expect(types).toEqual(['image/png'])
 })

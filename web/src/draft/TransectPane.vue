@@ -4,6 +4,7 @@ import type { Derived } from '@drumlin/core/derived'
 import type { Transect, TransectLayer } from '@drumlin/core/layup'
 import { OUNCE, printWeight, trimmed } from '@drumlin/core/measure'
 import { useSettings } from '../app/settings.js'
+import TakeDrawing from '../parts/TakeDrawing.vue'
 import TransectTry from './TransectTry.vue'
 import WordHelp from '../help/WordHelp.vue'
 import ChoiceField from '../sentence/ChoiceField.vue'
@@ -14,6 +15,7 @@ const contents = defineModel<boolean>('contents', { required: true })
 const folded = defineModel<boolean>('folded', { required: true })
 const settings = useSettings()
 const stretch = ref(8)
+const drawing = ref<SVGSVGElement>()
 const STRETCHES = [1, 2, 4, 8, 16].map((n) => ({ value: n, label: `up to ${n} ×` }))
 const states = computed(() => props.derived.works.map((w) => ({ value: w.layup.id, label: w.layup.name })))
 
@@ -137,6 +139,7 @@ const totals = computed(() => {
     <svg
       v-if="!folded"
       id="transect-body"
+      ref="drawing"
       :viewBox="`-10 0 ${WIDTH + 50} ${HEIGHT}`"
       role="img"
       :aria-label="`Section through the work, ${transect.layers.length} layers, at most ${printWeight(transect.thickest, settings.unit)}`"
@@ -171,11 +174,21 @@ const totals = computed(() => {
         </text>
       </g>
     </svg>
+    <p v-if="!folded" class="take">
+      <TakeDrawing :drawing="() => drawing" :name="`transect of ${derived.design.name}`" />
+    </p>
   </section>
 </template>
 
 <style scoped>
+.take {
+  position: absolute;
+  right: 6px;
+  bottom: 2px;
+  margin: 0;
+}
 .pane {
+  position: relative;
   border-top: 1px solid var(--hairline);
   padding: 6px 14px 4px;
   background: var(--surface);

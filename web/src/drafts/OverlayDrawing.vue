@@ -5,6 +5,7 @@ import type { Derived } from '@drumlin/core/derived'
 import { pathData, pieceOutline } from '@drumlin/core/drawing'
 import { pathBox, pathMoved, pointMoved } from '@drumlin/core/geometry'
 import { arrangeInRows } from '@drumlin/core/reckon'
+import TakeDrawing from '../parts/TakeDrawing.vue'
 import ZoomButtons from '../sheet/ZoomButtons.vue'
 import { useSheetView } from '../sheet/view.js'
 
@@ -63,6 +64,10 @@ const pixel = computed(() => 1 / view.scale.value)
     <div class="acts" role="group" aria-label="The drawing">
       <v-btn @click="view.fit()">All</v-btn>
       <ZoomButtons @zoom="(by) => view.zoom(by)" />
+      <TakeDrawing
+        :drawing="() => svg"
+        :name="`${now.design.name}, ${before.design.draft} and ${now.design.draft}`"
+      />
     </div>
     <p class="key quiet" aria-hidden="true"><span class="was" /> earlier <span class="now" /> later</p>
   </div>

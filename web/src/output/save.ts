@@ -34,6 +34,12 @@ function keep(contents: BlobPart, type: string, name: string): void {
 export const savePicture = (design: Design, png: Blob): void =>
   keep(png, 'image/png', `${fileName(design.name)}.png`)
 
+/** A drawing of a screen, as a picture or as SVG. */
+export const saveDrawing = (drawing: Blob | string, name: string): void =>
+  typeof drawing === 'string'
+    ? keep(drawing, 'image/svg+xml', `${fileName(name)}.svg`)
+    : keep(drawing, 'image/png', `${fileName(name)}.png`)
+
 /** Something kept that can't be read, as it stands, for whoever can. */
 export const saveRaw = (raw: unknown, name: string): void =>
   keep(JSON.stringify(raw, null, 2), 'application/json', `${fileName(name)}.raw.json`)

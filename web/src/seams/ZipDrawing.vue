@@ -2,6 +2,7 @@
 import { computed, nextTick, onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import { printLength, printWeight } from '@drumlin/core/measure'
 import type { Run, Zip, ZipSide } from '@drumlin/core/stitch'
+import TakeDrawing from '../parts/TakeDrawing.vue'
 import WordHelp from '../help/WordHelp.vue'
 import { useSettings } from '../app/settings.js'
 
@@ -10,6 +11,7 @@ const props = defineProps<{ zip: Zip; run: Run }>()
 const chosen = defineModel<number | undefined>('chosen', { required: true })
 const settings = useSettings()
 const box = ref<HTMLElement>()
+const drawing = ref<SVGSVGElement>()
 
 /** Heights of the two edges and what stands above and below them, px. */
 const [LEFT, TOP, BAND, GAP] = [6, 56, 36, 54]
@@ -144,7 +146,14 @@ watch(chosen, async (now) => {
     data-zip
     @keydown="pressed"
   >
-    <svg :width="width" :height="height" :viewBox="`0 0 ${width} ${height}`" aria-hidden="true" @click="at">
+    <svg
+      ref="drawing"
+      :width="width"
+      :height="height"
+      :viewBox="`0 0 ${width} ${height}`"
+      aria-hidden="true"
+      @click="at"
+    >
       <text :x="LEFT" y="13" class="name">{{ zip.front.name }} · {{ counted(zip.front.holes.length) }}</text>
       <g v-for="(m, i) in frontMarks" :key="`f${i}`" class="mark">
         <line
@@ -197,6 +206,7 @@ watch(chosen, async (now) => {
     </template>
     <template v-else>{{ said.charAt(0).toUpperCase() + said.slice(1) }}.</template>
     <WordHelp word="zip of a seam" />
+    <TakeDrawing :drawing="() => drawing" :name="`${run.join.name}, unrolled`" />
   </p>
 </template>
 
