@@ -9,6 +9,7 @@ interface LayerThere {
   readonly name: string
   readonly thickness: number
   readonly whole: number
+  readonly thinned: boolean
 }
 
 /** Neighbouring holes that go through the same layers, thinned alike. */
@@ -30,7 +31,9 @@ function layersAt(work: LaidUp, [here, there]: readonly [Point, Point | undefine
     if (!of.has(laid.sheet.id)) return []
     // What lies at the other edge of a seam is sewn with it.
     const thickness = sheetThickness(laid, here) || (there ? sheetThickness(laid, there) : 0)
-    return thickness > 0 ? [{ name: laid.sheet.name, thickness, whole: laid.thickness }] : []
+    if (thickness === 0) return []
+    const { thickness: whole, sheet } = laid
+    return [{ name: sheet.name, thickness, whole, thinned: thickness < whole - THINNED }]
   })
 }
 
@@ -40,7 +43,7 @@ const alike = (a: readonly LayerThere[], b: readonly LayerThere[]): boolean =>
 
 function told(holes: number, layers: readonly LayerThere[]): LayersThere {
   const together = layers.reduce((sum, l) => sum + l.thickness, 0)
-  const thinned = layers.filter((l) => l.thickness < l.whole - THINNED)
+  const thinned = layers.filter((l) => l.thinned)
   const asOne = thinned.length > 1 && together <= Math.max(...layers.map((l) => l.whole)) + ALIKE
   return { holes, layers, together, asOne }
 }

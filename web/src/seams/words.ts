@@ -31,8 +31,8 @@ export function sharedWords(row: SeamRow, runs: readonly Run[]): string[] {
 
 /** “13 holes through body 0.9 of 1.8 mm and gusset 0.9 of 1.8 mm: 1.8 mm, as thick as one”. */
 export function layerWords({ holes, layers, together, asOne }: LayersThere, unit: LengthUnit): string {
-  const names = layers.map(({ name, thickness, whole }) =>
-    thickness < whole - 0.1 ? `${name} ${printBare(thickness, unit)} of ${printLength(whole, unit)}` : name,
+  const names = layers.map(({ name, thickness, whole, thinned }) =>
+    thinned ? `${name} ${printBare(thickness, unit)} of ${printLength(whole, unit)}` : name,
   )
   const through = [...new Set(names)].join(', ') || 'nothing'
   const sum = layers.length > 1 ? `: ${printLength(together, unit)} together` : ''

@@ -1,5 +1,6 @@
 import { type Derived, toBuy } from '../../derived/index.js'
 import { pathData } from '../../drawing/index.js'
+import { nth } from '../../lists/index.js'
 import { roundTo } from '../../measure/index.js'
 import { summary } from '../../overview/index.js'
 import type { Data } from './schema.js'
@@ -19,8 +20,8 @@ export function dataOf(derived: Derived): Data {
     pieces: all.pieces.map((told, i) => ({
       ...told,
       thickness: told.thickness ?? null,
-      outline: pathData(pieces[i]!.cut),
-      places: pieces[i]!.holes.map(({ at }): [number, number] => [mm(at.x), mm(at.y)]),
+      outline: pathData(nth(pieces, i).cut),
+      places: nth(pieces, i).holes.map(({ at }): [number, number] => [mm(at.x), mm(at.y)]),
     })),
     seams: all.runs.map(({ school, ...told }) => ({
       ...told,

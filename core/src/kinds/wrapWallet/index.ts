@@ -63,7 +63,7 @@ export const wrapWallet = defineKind({
   sentences: {
     body: [
       'Cut 1 from {leather-body}, folded {folds} times; corners rounded {corner}, edges {finish}.',
-      'Sides of the second panel {noteFlaps}[: {flapWidth} wide][, turned over {turn}][, {ear} cut off each ear], sewn {margin} in.',
+      'Sides of the second panel {noteFlaps}[: {flapWidth} wide][, turned over {turn}][, {ear} cut off each ear][, sewn {margin} in].',
     ],
     band: ['Cut 1 from {leather-body}: held shut by {band}; edges {finish}.'],
   },

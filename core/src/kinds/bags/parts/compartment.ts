@@ -176,6 +176,7 @@ export function outerCompartment(bag: Bag, body: Body): Outer | undefined {
   const [front, gusset] = panelsOf(made)
   const level = widest(strip) / 2 + bag.margin.value
   const on = lineOnFront(made, front)
+  const room = roomIn(made, CLEAR.foot)
   const { size } = bag
   const wide = size('outer.wide', 'outer compartment, width', '{wide} between its seams', '§20', {
     wide: given('width', profile.span),
@@ -211,9 +212,12 @@ export function outerCompartment(bag: Bag, body: Body): Outer | undefined {
           through: ['outer-front', 'outer-gusset'],
         }),
       ],
-      sizes: [wide, high, strip.length].map((s) => ({ panelId: 'outer-front', size: s })),
+      sizes: [wide, high, strip.length, room.wide, room.high, room.deep].map((s) => ({
+        panelId: 'outer-front',
+        size: s,
+      })),
       concerns: tooSmall(made),
-      rooms: [roomIn(made, CLEAR.foot)],
+      rooms: [room],
       stood: (opened) => stoodPieces(made, opened),
     }),
   }
