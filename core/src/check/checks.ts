@@ -15,6 +15,7 @@ import { glueInMouth } from './glueInMouth.js'
 import { hangsLevel } from './hangsLevel.js'
 import { hardToTurn } from './hardToTurn.js'
 import { heldByNothing } from './heldByNothing.js'
+import { holdsOneLayer } from './holdsOneLayer.js'
 import { hardwareClose } from './hardwareClose.js'
 import { hardwareCovered } from './hardwareCovered.js'
 import { hardwareMeets } from './hardwareMeets.js'
@@ -80,6 +81,7 @@ const ALL = [
   hardwareMeets,
   stampSpoiled,
   heldByNothing,
+  holdsOneLayer,
   allowanceSmall,
   glueInMouth,
   strapTooLong,

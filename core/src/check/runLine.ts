@@ -1,6 +1,7 @@
 import { firstOf, nth } from '../lists/index.js'
 import { wishRuns } from '../design/index.js'
 import { pathCrossesItself } from '../geometry/index.js'
+import { type LaidUp, laidUpOf, sheetThickness } from '../layup/index.js'
 import { printLength, printPitch } from '../measure/index.js'
 import type { Run } from '../stitch/index.js'
 import { type Fix, check } from './finding.js'
@@ -10,6 +11,7 @@ import { placeOnSheet, runNamed } from './places.js'
 /** What can't be sewn of a line; lengths mm. */
 type Trouble =
   | { readonly trouble: 'in the air'; readonly holes: number }
+  | { readonly trouble: 'other edge in the air'; readonly holes: number }
   | { readonly trouble: 'crosses itself' }
   | {
       readonly trouble: 'too short'
@@ -18,11 +20,21 @@ type Trouble =
       readonly by: HoleMade['by']
     }
 
+/** Holes of the other edge under which nothing lies that is sewn: how many, and the first. */
+function besideMate({ join, other }: Run, work: LaidUp): { holes: number; first: number } | undefined {
+  if (!join.mate || !other) return undefined
+  const sewn = work.sheets.filter((s) => join.through.includes(s.sheet.id))
+  const bare = other.holes.flatMap((h, i) => (sewn.every((s) => sheetThickness(s, h.at) === 0) ? [i] : []))
+  return bare.length > 0 ? { holes: bare.length, first: firstOf(bare) } : undefined
+}
+
 /** The trouble, and the hole where it is. */
-function troubleOf(run: Run): { readonly data: Trouble; readonly hole: number } | undefined {
-  const air = run.holes.filter((h) => h.stack === 0)
+function troubleOf(run: Run, work: LaidUp): { readonly data: Trouble; readonly hole: number } | undefined {
+  const air = run.holes.filter((h) => h.sheets.length === 0)
   if (air.length > 0)
     return { data: { trouble: 'in the air', holes: air.length }, hole: run.holes.indexOf(firstOf(air)) }
+  const beside = besideMate(run, work)
+  if (beside) return { data: { trouble: 'other edge in the air', holes: beside.holes }, hole: beside.first }
   if (!run.round && pathCrossesItself({ ...run.path, closed: false }))
     return { data: { trouble: 'crosses itself' }, hole: Math.floor(run.holes.length / 2) }
   const { length } = run
@@ -45,14 +57,19 @@ export const runLine = check({
   screen: 'seams',
   find: (derived) =>
     derived.runs.flatMap((run) => {
-      const found = troubleOf(run)
+      const found = troubleOf(run, laidUpOf(derived.works, run.join.layup))
       if (!found) return []
       return [
         {
           key: `run-line:${run.join.id}`,
           rank: found.data.trouble === 'too short' ? ('look' as const) : ('stop' as const),
           run: run.join.id,
-          places: placeOnSheet(derived, run.join, run.join.course.sheet, nth(run.holes, found.hole).at),
+          places: placeOnSheet(
+            derived,
+            run.join,
+            run.join.course.sheet,
+            nth(run.holes, Math.min(found.hole, run.holes.length - 1)).at,
+          ),
           about: run.join.name,
           data: found.data,
         },
@@ -63,6 +80,11 @@ export const runLine = check({
       return {
         what: `${data.holes === 1 ? 'One hole' : `${data.holes} holes`} of the ${about} ${data.holes === 1 ? 'lies' : 'lie'} beside the leather.`,
         why: 'There is nothing there to sew through: let the run start or end further in, or leave fewer layers out.',
+      }
+    if (data.trouble === 'other edge in the air')
+      return {
+        what: `${data.holes === 1 ? 'One hole' : `${data.holes} holes`} of the ${about} ${data.holes === 1 ? 'lies' : 'lie'} beside what it is sewn to.`,
+        why: 'There is nothing there to sew through: make what is sewn on smaller, bring its ends nearer together, or give it more room.',
       }
     if (data.trouble === 'crosses itself')
       return {

@@ -26,14 +26,23 @@ const ALIKE = 0.05
 /** Leather thinned by less isn’t told as thinned, mm. */
 const THINNED = 0.1
 
-function layersAt(work: LaidUp, [here, there]: readonly [Point, Point | undefined], of: ReadonlySet<string>) {
+/** Where a hole lies, and where its other edge lies; `itself` where that is another edge of the same sheet. */
+interface Place {
+  readonly here: Point
+  readonly there: Point | undefined
+  readonly itself: boolean
+}
+
+function layersAt(work: LaidUp, { here, there, itself }: Place, of: ReadonlySet<string>) {
   return work.sheets.flatMap((laid): LayerThere[] => {
     if (!of.has(laid.sheet.id)) return []
-    // What lies at the other edge of a seam is sewn with it.
-    const thickness = sheetThickness(laid, here) || (there ? sheetThickness(laid, there) : 0)
-    if (thickness === 0) return []
     const { thickness: whole, sheet } = laid
-    return [{ name: sheet.name, thickness, whole, thinned: thickness < whole - THINNED }]
+    const [own, other] = [sheetThickness(laid, here), there ? sheetThickness(laid, there) : 0]
+    // What lies at the other edge of a seam is sewn with it: once, but where two edges of one sheet are sewn onto each other.
+    const layers = itself ? [own, other] : [own || other]
+    return layers
+      .filter((thickness) => thickness > 0)
+      .map((thickness) => ({ name: sheet.name, thickness, whole, thinned: thickness < whole - THINNED }))
   })
 }
 
@@ -54,11 +63,12 @@ export function layersAlong({ works }: Pick<Derived, 'works'>, run: Run): Layers
   const of = new Set(run.join.through)
   const others = run.other?.holes ?? []
   const last = Math.max(1, run.holes.length - 1)
+  const itself = run.other?.sheet === run.join.course.sheet
   const groups: { holes: number; layers: LayerThere[] }[] = []
   run.holes.forEach((hole, i) => {
     const across =
       others.length > 0 ? nth(others, Math.round((i * (others.length - 1)) / last)).at : undefined
-    const layers = layersAt(work, [hole.at, across], of)
+    const layers = layersAt(work, { here: hole.at, there: across, itself }, of)
     const group = groups.at(-1)
     if (group && alike(group.layers, layers)) group.holes += 1
     else groups.push({ holes: 1, layers })

@@ -2,7 +2,7 @@ import { nth } from '../lists/index.js'
 import { type Point, pointDistance, polyline } from '../geometry/index.js'
 import type { LaidUp } from '../layup/index.js'
 import type { Panel } from '../master/index.js'
-import { type HolePlace, type Run, holesInSheet } from '../stitch/index.js'
+import { type HolePlace, type Run, holesInSheet, rowsInSheet } from '../stitch/index.js'
 import type { Iron } from '../stores/index.js'
 import type { Mark, PieceHole } from './piece.js'
 
@@ -49,7 +49,11 @@ function sheetsOf(panel: Panel, work: LaidUp, runs: readonly Run[]): SheetHoles[
  */
 export function markedHoles(panel: Panel, work: LaidUp, runs: readonly Run[]): PieceHole[] {
   const sheets = sheetsOf(panel, work, runs)
-  const parts = sheets.filter((s) => s.clipped).flatMap((s) => s.byRun)
+  const parts = sheets
+    .filter((s) => s.clipped)
+    .flatMap((s) => s.byRun)
+    // Of a piece that lies folded several times over every copy has the same.
+    .filter(({ holes }, i, all) => all.findIndex((other) => sameSet(holes, other.holes)) === i)
   const [first, ...copies] = sheets.filter((s) => !s.clipped)
   const shared = (first?.byRun ?? []).filter(({ holes }) =>
     copies.every((c) => c.byRun.some((other) => sameSet(holes, other.holes))),
@@ -64,7 +68,7 @@ export function machineLines(panel: Panel, work: LaidUp, runs: readonly Run[]): 
     .flatMap((laid) =>
       runs
         .filter((r) => r.ways.holes === 'machine' && r.join.through.includes(laid.sheet.id))
-        .map((run) => holesInSheet(run, laid))
+        .flatMap((run) => rowsInSheet(run, laid))
         .filter((holes) => holes.length > 1)
         .map((holes): Mark => ({ type: 'stitchLine', path: polyline(holes.map((h) => h.at)) })),
     )

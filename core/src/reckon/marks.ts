@@ -15,7 +15,7 @@ import {
 } from '../geometry/index.js'
 import type { LaidUp } from '../layup/index.js'
 import { type Glue, type Master, type Panel, edgeChain, insetChainMaybe } from '../master/index.js'
-import { type Run, holesInSheet, panelSheetOf } from '../stitch/index.js'
+import { type Run, panelSheetOf, rowsInSheet } from '../stitch/index.js'
 import type { Mark } from './piece.js'
 
 export const foldMarks = (panel: Panel): Mark[] =>
@@ -130,11 +130,13 @@ export function stopMarks(panel: Panel, work: LaidUp, runs: readonly Run[]): Mar
     if (Math.max(startBy, endBy) < STOPS) continue
     for (const laid of work.sheets) {
       if (laid.part !== 'whole' || laid.sheet.type !== 'panel' || laid.sheet.panelId !== panel.id) continue
-      const holes = run.join.through.includes(laid.sheet.id) ? holesInSheet(run, laid) : []
-      // Only where the end itself lies on this sheet.
-      const whole = holes.length === run.holes.length
-      if (whole && startBy >= STOPS) found.push(firstOf(holes).at)
-      if (whole && endBy >= STOPS) found.push(nth(holes, holes.length - 1).at)
+      const rows = run.join.through.includes(laid.sheet.id) ? rowsInSheet(run, laid) : []
+      for (const holes of rows) {
+        // Only where the end itself lies on this sheet.
+        const whole = holes.length === run.holes.length
+        if (whole && startBy >= STOPS) found.push(firstOf(holes).at)
+        if (whole && endBy >= STOPS) found.push(nth(holes, holes.length - 1).at)
+      }
     }
   }
   return found

@@ -15,13 +15,15 @@ import {
 } from '../geometry/index.js'
 import type { LaidSheet, LaidUp } from '../layup/index.js'
 import { type Join, type Panel, panelOf } from '../master/index.js'
-import { courseMaybe } from './course.js'
 import { isRound } from './places.js'
 
 /** As much of a run as its other side depends on. */
 export interface SewnLine {
   readonly join: Join
   readonly path: Path
+  /** The line of its other edge, where that lies apart; once it is laid, where its holes are. */
+  readonly mate?: Path
+  readonly other?: { readonly path: Path }
   readonly holes: readonly { readonly sheets: readonly string[] }[]
 }
 
@@ -84,7 +86,7 @@ export function mateOf(run: SewnLine, work: LaidUp, panels: readonly Panel[]): M
   const { mate, course } = run.join
   if (mate) {
     const laid = work.sheets.find((s) => s.part === 'whole' && s.sheet.id === mate.sheet)
-    return laid && { laid, path: courseMaybe(mate, panels, work.layup.sheets) }
+    return laid && { laid, path: run.mate ?? run.other?.path }
   }
   const carrier = carrierOf(run, work)
   const laid = carrier && mateSheet(run, work, carrier)

@@ -1,4 +1,5 @@
 import {
+  type Path,
   line,
   openPath,
   pathEnd,
@@ -11,6 +12,7 @@ import {
 import type { LaidUp } from '../layup/index.js'
 import type { Join, Panel } from '../master/index.js'
 import type { Sewing } from '../sewing/index.js'
+import { eased } from './apart.js'
 import type { HolePlace } from './places.js'
 import { type Planned, rowsOfJoins } from './rows.js'
 import { type SewingWays, runWays } from './ways.js'
@@ -25,6 +27,13 @@ function leaving(plan: Planned): Planned {
   const { without } = plan.ways.wish
   if (!without) return plan
   return { ...plan, join: { ...plan.join, through: plan.join.through.filter((id) => !without.includes(id)) } }
+}
+
+/** The stretch of the other edge that meets a stretch of a run. */
+function mateOfPart({ join, path, ways }: Planned, mate: Path, ends: readonly [number, number]): Path {
+  const length = pathLength(mate)
+  const to = eased(path, length, ways.wish.ease ?? join.ease ?? 'spread')
+  return pathPart(mate, Math.max(0, to(ends[0])), Math.min(length, to(ends[1])))
 }
 
 /** The holes of some stretch of a run as a run of its own; it begins and ends on holes of the whole. */
@@ -47,6 +56,7 @@ function partOf(whole: Planned, from: number, to: number, number: number, all: S
       ...(twin === undefined ? {} : { twin: number === 1 ? twin : `${twin}/${number}` }),
     },
     path: pathPart(whole.path, start, end),
+    ...(whole.mate ? { mate: mateOfPart(whole, whole.mate, [start, end]) } : {}),
     round: false,
     holes: whole.holes.slice(from, to + 1).map((h) => ({ ...h, distance: h.distance - start })),
     sides: whole.sides.flatMap((side) => {
@@ -91,6 +101,7 @@ function reversedPlan(plan: Planned): Planned {
   return {
     ...plan,
     path: pathReversed(plan.path),
+    ...(plan.mate ? { mate: pathReversed(plan.mate) } : {}),
     holes: plan.holes
       .toReversed()
       .map((h) => ({ ...h, distance: length - h.distance, angle: h.angle + Math.PI })),
@@ -102,9 +113,18 @@ function reversedPlan(plan: Planned): Planned {
   }
 }
 
+/** One line and then the other, straight from the end of the first to the start of the second. */
+const oneAfter = (a: Path, b: Path): Path =>
+  openPath([
+    ...a.segments,
+    ...(pointDistance(pathEnd(a), pathStart(b)) < 1e-6 ? [] : [line(pathEnd(a), pathStart(b))]),
+    ...b.segments,
+  ])
+
 /** Two runs sewn in one, where an end of one lies beside an end of the other. */
 function mergedMaybe(first: Planned, then: Planned): Planned | undefined {
   if (first.join.layup !== then.join.layup || first.round || then.round) return undefined
+  if (first.join.mate?.sheet !== then.join.mate?.sheet) return undefined
   const ways = [
     [first, then],
     [first, reversedPlan(then)],
@@ -121,11 +141,8 @@ function mergedMaybe(first: Planned, then: Planned): Planned | undefined {
   const shift = a.holes.length - (meet ? 1 : 0)
   return {
     ...a,
-    path: openPath([
-      ...a.path.segments,
-      ...(gap < 1e-6 ? [] : [line(pathEnd(a.path), pathStart(b.path))]),
-      ...b.path.segments,
-    ]),
+    path: oneAfter(a.path, b.path),
+    ...(a.mate && b.mate ? { mate: oneAfter(a.mate, b.mate) } : {}),
     holes: [...a.holes, ...b.holes.slice(meet ? 1 : 0).map((h) => ({ ...h, distance: h.distance + offset }))],
     sides: [...a.sides, ...b.sides.map((s) => ({ ...s, from: s.from + shift, to: s.to + shift }))],
     ways: first.ways,

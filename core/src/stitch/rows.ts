@@ -1,17 +1,10 @@
-import {
-  type Path,
-  line,
-  openPath,
-  pathLength,
-  pathPart,
-  pathReversed,
-  pathStretch,
-  pointDistance,
-} from '../geometry/index.js'
+import { type Path, pathReversed } from '../geometry/index.js'
 import { type LaidUp, laidUpOf } from '../layup/index.js'
 import type { Join, Layup, Panel } from '../master/index.js'
 import { pullOf, rowsAlongMaybe } from './along.js'
 import { courseMaybe } from './course.js'
+import { startedMaybe, wholeSteps } from './ends.js'
+import { besideMate, mateAlong, mateLine } from './mateLine.js'
 import { type HolePlace, type Side, holePlaces, isRound } from './places.js'
 import { commonCountsMaybe, tiedJoinMaybe } from './tied.js'
 import { type RunWays, type SewingWays, runWays, stepsFor } from './ways.js'
@@ -21,65 +14,30 @@ export interface Planned {
   /** What it holds; of a part of a join the part's own id, name and layers. */
   readonly join: Join
   readonly path: Path
+  /** The line of its other edge, where that lies apart: begun, parted and turned round as the line itself is. */
+  readonly mate?: Path
   readonly holes: readonly HolePlace[]
   readonly sides: readonly Side[]
   readonly round: boolean
   readonly ways: RunWays
 }
 
-/** A path gone on straight at both ends, mm. */
-export const pathExtended = (path: Path, by: number): Path => startedMaybe(path, -by, -by)!
-
-/** A path begun further in or out at its ends; one that comes round is begun elsewhere. */
-function startedMaybe(path: Path, startBy: number, endBy: number): Path | undefined {
-  if (startBy === 0 && endBy === 0) return path
-  const length = pathLength(path)
-  if (isRound(path)) {
-    const from = ((startBy % length) + length) % length
-    if (from < 0.01 || length - from < 0.01) return path
-    return pathStretch(path, from, from)
-  }
-  const [cutStart, cutEnd] = [Math.max(0, startBy), Math.max(0, endBy)]
-  if (length - cutStart - cutEnd <= 0.01) return undefined
-  const kept = pathPart(path, cutStart, length - cutEnd)
-  const onward = (from: Path, by: number) => {
-    if (by <= 0) return []
-    const end = from.segments[from.segments.length - 1]!
-    const before = pathPart(from, Math.max(0, pathLength(from) - 0.01), pathLength(from)).segments[0]!.from
-    const share = by / pointDistance(before, end.to)
-    return [
-      line(end.to, {
-        x: end.to.x + share * (end.to.x - before.x),
-        y: end.to.y + share * (end.to.y - before.y),
-      }),
-    ]
-  }
-  const head = onward(pathReversed(kept), -startBy).map((s) => line(s.to, s.from))
-  return openPath([...head, ...kept.segments, ...onward(kept, -endBy)])
-}
-
-/** A straight line of free ends drawn in at both to a whole number of steps. */
-function wholeSteps(path: Path, pitch: number): Path {
-  const length = pathLength(path)
-  const over = length - pitch * Math.floor(length / pitch + 1e-9)
-  return over < 1e-6 || over > length / 2 ? path : pathPart(path, over / 2, length - over / 2)
-}
-
 interface Row {
   readonly suffix: string
   readonly name: string
   readonly path: Path
+  readonly mate: Path | undefined
 }
 
 /** The lines a join is sewn along: one, two beside each other, or two along the pull in place of one across it. */
 function rowsOf(join: Join, panels: readonly Panel[], work: LaidUp, ways: RunWays): Row[] {
   const { wish } = ways
-  const at = (beside: number): Path | undefined => {
-    const path = courseMaybe(join.course, panels, work.layup.sheets, beside)
-    return path && startedMaybe(path, wish.startBy ?? 0, wish.endBy ?? 0)
-  }
-  const first = at(0)
+  const begun = (path: Path | undefined): Path | undefined =>
+    path && startedMaybe(path, wish.startBy ?? 0, wish.endBy ?? 0)
+  const course = { join, panels, work }
+  const first = begun(courseMaybe(join.course, panels, work.layup.sheets))
   if (!first) return []
+  const mate = begun(mateLine(course))
   const held = work.sheets.filter((s) => s.part === 'whole' && join.through.includes(s.sheet.id))
   const pull = wish.along ? held.map(pullOf).find((p) => p !== undefined) : undefined
   const along = pull === undefined ? undefined : rowsAlongMaybe(first, pull, held, ways.pitch)
@@ -88,36 +46,46 @@ function rowsOf(join: Join, panels: readonly Panel[], work: LaidUp, ways: RunWay
       suffix: i === 0 ? '' : '~2',
       name: `${join.name}, row ${i + 1} along the pull`,
       path,
+      mate: mate && mateAlong(path, first, mate),
     }))
-  const second = wish.second === undefined || wish.second === 0 ? undefined : at(wish.second)
+  const { second = 0 } = wish
+  const beside = second === 0 ? undefined : begun(courseMaybe(join.course, panels, work.layup.sheets, second))
   return [
-    { suffix: '', name: join.name, path: first },
-    ...(second ? [{ suffix: '~2', name: `${join.name}, second row`, path: second }] : []),
+    { suffix: '', name: join.name, path: first, mate },
+    ...(beside
+      ? [
+          {
+            suffix: '~2',
+            name: `${join.name}, second row`,
+            path: beside,
+            mate: begun(besideMate(course, second)),
+          },
+        ]
+      : []),
   ]
 }
 
-/** The line of a row as it is sewn. */
-function rowLine(join: Join, { path }: Row, ways: RunWays): Path {
-  const { wish } = ways
+/** A line of a row as it is sewn. */
+function asSewn({ free }: Join, drawn: Path, { wish, pitch }: RunWays): Path {
   const own = wish.startBy !== undefined || wish.endBy !== undefined
-  const drawn = join.free && !own ? wholeSteps(path, ways.pitch) : path
-  return wish.reversed ? pathReversed(drawn) : drawn
+  const line = free && !own ? wholeSteps(drawn, pitch) : drawn
+  return wish.reversed ? pathReversed(line) : line
 }
 
 function laidRow(join: Join, row: Row, ways: RunWays, all: SewingWays): Planned {
   const { suffix, name } = row
-  const { wish } = ways
-  const line = rowLine(join, row, ways)
+  const line = asSewn(join, row.path, ways)
   const { holes, sides } = holePlaces(line, stepsFor(ways, all))
   return {
     join: {
       ...join,
       id: `${join.id}${suffix}`,
       name,
-      backstitches: wish.back ?? join.backstitches,
+      backstitches: ways.wish.back ?? join.backstitches,
       ...(join.twin === undefined ? {} : { twin: `${join.twin}${suffix}` }),
     },
     path: line,
+    ...(row.mate ? { mate: asSewn(join, row.mate, ways) } : {}),
     holes,
     sides,
     round: isRound(line),

@@ -259,18 +259,33 @@ export function runsOf(
   )
 }
 
-/** Holes of a run that go through one sheet, in that sheet's own coordinates; of the other side its own. */
-export function holesInSheet(run: Run, laid: LaidSheet): readonly HolePlace[] {
-  const { other, join } = run
-  const there = join.mate
-    ? other?.holes.filter((h) => sheetThickness(laid, h.at) > 0)
-    : other?.sheet === laid.sheet.id
-      ? other.holes
-      : undefined
-  const own = there && there.length > 0 ? there : undefined
-  return (own ?? run.holes.filter((h) => h.sheets.includes(laid.sheet.id))).map((h) => ({
-    ...h,
-    at: pointMoved(h.at, laid.toSheet),
-    angle: angleMoved(h.angle, laid.toSheet),
-  }))
+/**
+ * The rows of holes of a run in one sheet, in that sheet's own coordinates. A seam whose edges lie apart has them where
+ * it is sewn on what carries it and where its other edge lies on that one; where both edges are of one sheet it has
+ * both, and so has whatever else lies at both.
+ */
+export function rowsInSheet(run: Run, laid: LaidSheet): readonly (readonly HolePlace[])[] {
+  return rowsThrough(run, laid)
+    .filter((row) => row.length > 0)
+    .map((row) =>
+      row.map((h) => ({
+        ...h,
+        at: pointMoved(h.at, laid.toSheet),
+        angle: angleMoved(h.angle, laid.toSheet),
+      })),
+    )
 }
+
+function rowsThrough({ other, join, holes }: Run, laid: LaidSheet): readonly (readonly HolePlace[])[] {
+  const { id } = laid.sheet
+  const own = holes.filter((h) => h.sheets.includes(id))
+  if (!other) return [own]
+  if (!join.mate) return [other.sheet === id ? other.holes : own]
+  const there = other.holes.filter((h) => sheetThickness(laid, h.at) > 0)
+  const [carries, mates] = [join.course.sheet === id, join.mate.sheet === id]
+  if (carries !== mates) return [carries || there.length === 0 ? own : there]
+  return [own, there]
+}
+
+/** All holes of a run in one sheet, in that sheet's own coordinates. */
+export const holesInSheet = (run: Run, laid: LaidSheet): readonly HolePlace[] => rowsInSheet(run, laid).flat()

@@ -12,6 +12,7 @@ interface Filled {
   readonly arc: Reckoned
   readonly length: Reckoned
   readonly wide: Reckoned
+  readonly over: Reckoned | undefined
 }
 
 /** The rows of a handle keep so far beside its filler: the needle misses it, mm. */
@@ -26,11 +27,11 @@ export const fillOf = ({ handle, handleFill }: Bag['p']): number =>
 /** The strip between the layers of a handle, its rows on either side of it: felt, cord or leather as thick as was written. */
 export function fillerOf(
   bag: Bag,
-  { id, ring, arc, length, wide }: Filled,
+  { id, ring, arc, length, wide, over }: Filled,
 ): { readonly panel: Panel; readonly sheet: PanelSheet; readonly sizes: readonly MasterSize[] } | undefined {
   const { p, size } = bag
   const thickness = fillOf(p)
-  if (thickness <= 0 || wide.value - 2 * (p.margin + BESIDE) < 2) return undefined
+  if (!isFilled(bag, wide)) return undefined
   const across = size(
     'handle.filler.wide',
     'filler, width',
@@ -44,7 +45,7 @@ export function fillerOf(
   )
   const long = size('handle.filler.long', 'filler, length', '{arc} − 2 × {short} short of its ends', '§10', {
     arc,
-    short: given('short', ring ? SHORT : 0),
+    short: given('short', ring ? SHORT : over ? TAPER : 0),
   })
   const panel = rectanglePanel(
     bag,
@@ -59,7 +60,7 @@ export function fillerOf(
       behind: { panelId: 'handle', sort: 'foam' },
     },
   )
-  const move = shift((length.value - long.value) / 2, (wide.value - across.value) / 2)
+  const move = shift((length.value - long.value) / 2, (wide.value - across.value) / 2 + (over?.value ?? 0))
   return {
     panel,
     sheet: panelSheet(`${id}-filler`, 'filler of the handle', panel.id, move, true),
@@ -69,21 +70,42 @@ export function fillerOf(
 
 /** What is lost at each edge before it shows and the rows no longer lie over one another, mm (J). */
 const LETS = 0.6
+/** From the line where the ends are sewn on it widens over so much to either side, mm. */
+export const TAPER = 4
 
-/** Going up over a filler and down again the upper layer reaches less far across than the under one. */
-export function overFiller({ p }: Bag, filled: boolean): readonly Concern[] {
-  const fill = fillOf(p)
-  const lost = Math.hypot(BESIDE, fill) - BESIDE
-  if (!filled || p.handle !== 'doubled' || lost <= LETS) return []
+/** Whether a filler has room between the rows of a handle. */
+const isFilled = ({ p }: Bag, wide: Reckoned): boolean =>
+  fillOf(p) > 0 && wide.value - 2 * (p.margin + BESIDE) >= 2
+
+/** Going up over a filler and down again an upper layer reaches less far across: so much wider it is cut at either edge. */
+export function overOf(bag: Bag, wide: Reckoned): Reckoned | undefined {
+  const { p, size } = bag
+  if (p.handle !== 'doubled' || !isFilled(bag, wide) || lostOver(p) <= LETS) return undefined
+  return size(
+    'handle.over',
+    'upper layer wider at either edge, to go over the filler',
+    '√({beside}² + {filler}²) − {beside} beside the rows',
+    '§10',
+    { beside: given('beside', BESIDE), filler: given('filler', fillOf(p), 'thickness') },
+  )
+}
+
+const lostOver = (p: Bag['p']): number => Math.hypot(BESIDE, fillOf(p)) - BESIDE
+
+/** A strip between rings is its own under layer: it can't be cut wider over a filler alone. */
+export function overFiller(bag: Bag, wide: Reckoned): readonly Concern[] {
+  const { p } = bag
+  const lost = lostOver(p)
+  if (p.handle !== 'ring' || !isFilled(bag, wide) || lost <= LETS) return []
   return [
     {
       id: 'handle-filler-thick',
       rank: 'look',
       panelId: 'handle',
       at: point(30, p.handleWide / 2),
-      what: 'Over a filler of {fill} the upper layer of the handle needs {more} more at each edge',
-      lengths: { fill, more: lost },
-      why: 'Both layers are cut alike. Cut the upper one wider, mould it wet over the filler and trim it, or take a thinner filler.',
+      what: 'Over a filler of {fill} the upper half of the handle needs {more} more at each edge',
+      lengths: { fill: fillOf(p), more: lost },
+      why: 'Both halves are one strip of one width. Mould the upper one wet over the filler and trim the other to it, or take a thinner filler.',
       remedy: { field: 'handleFill', value: 1.5, said: 'a filler of 1.5 mm' },
     },
   ]

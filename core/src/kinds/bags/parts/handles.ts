@@ -1,19 +1,16 @@
-import { firstOf } from '../../../lists/index.js'
-import { BOOK_FOLD, PIPED_COVER } from '../../../formulas/index.js'
-import { point, polyline } from '../../../geometry/index.js'
-import type { Join, Panel, PanelMark } from '../../../master/index.js'
-import type { Leather } from '../../../stores/index.js'
-import { type Reckoned, given } from '../../../working/index.js'
-import { hardwareOf, leatherOf } from '../../kind.js'
+import { STAY, pathMoved, point, polyline, shift } from '../../../geometry/index.js'
+import type { Join } from '../../../master/index.js'
+import { panelSheet } from '../../parts/sheets.js'
 import { type Bag } from '../bag.js'
 import { type Flap } from './flap.js'
-import { arcOf, arcParts } from './handleArc.js'
+import { arcParts } from './handleArc.js'
+import { type Cut, cutOf, fullWide, handlePanels, underSheets, upperClips } from './handleCut.js'
 import { BENCH, onFlap, onWall, type Hand } from './handlePlaces.js'
-import { cordSizes, onTheFace } from './handleSizes.js'
+import { onTheFace } from './handleSizes.js'
 import { ringLoops } from './ringLoops.js'
-import { onPanel, rectanglePanel, row } from './onFace.js'
-import { alone, part, together, type Body, type Part } from '../assembly.js'
-import { fillOf, fillerOf, holdSizes, overFiller } from './handleFiller.js'
+import { onPanel, row } from './onFace.js'
+import { part, together, type Body, type Part } from '../assembly.js'
+import { fillerOf, holdSizes, overFiller } from './handleFiller.js'
 import { capsOn, handleRivets } from './handleRivets.js'
 
 /** Handles on front and back, or one on the back, or on top of the flap. */
@@ -45,111 +42,8 @@ export function handles(bag: Bag, body: Body, flap: Flap | undefined): Part {
   return together([rings, ...on.map((hand, i) => handle(bag, body, hand, i === 0))])
 }
 
-/** A handle as it will be cut: what it is, its layers and its sizes. */
-interface Cut {
-  readonly id: string
-  readonly hand: Hand
-  readonly ring: boolean
-  readonly rolled: boolean
-  readonly layers: 1 | 2
-  /** Thickness of a layer, mm. */
-  readonly t: number
-  readonly arc: Reckoned
-  readonly back: Reckoned
-  readonly length: Reckoned
-  readonly wide: Reckoned
-}
-
-function cutOf(bag: Bag, hand: Hand): Cut {
-  const { p, materials } = bag
-  const strap = leatherOf(materials, 'straps')
-  const layers = p.handle === 'doubled' ? 2 : 1
-  const shape = {
-    id: `handle-${hand.suffix}`,
-    hand,
-    ring: p.handle === 'ring',
-    rolled: p.handle === 'rolled',
-    layers,
-    t: strap.thickness,
-  } as const
-  const arc = arcOf(bag, pileOf(p, layers, strap.thickness), strap.neutral)
-  const back = bag.size('handle.back', 'turned back round the ring', BOOK_FOLD, '§10', {
-    gap: given('ring', hardwareOf(materials, 'handle-ring').bar),
-    k: given('neutral-axis factor', strap.neutral, 'share'),
-    thickness: given('leather', strap.thickness, 'thickness'),
-  })
-  const length = lengthOf(bag, shape.ring, arc, back)
-  return { ...shape, arc, back, length, wide: widthOf(bag, shape.rolled, strap) }
-}
-
-/** Thickness of a handle where its layers and a filler lie together, mm; the strip between rings lies there twice. */
-const pileOf = (p: Bag['p'], layers: number, t: number): number =>
-  (p.handle === 'ring' ? 2 : layers) * t + fillOf(p)
-
-/** Between rings it goes round both and back underneath, so that the ends meet in the middle. */
-const lengthOf = ({ p, size }: Bag, ring: boolean, arc: Reckoned, back: Reckoned): Reckoned =>
-  ring
-    ? size(
-        'handle.length',
-        'handle strip: out, round both rings, back to where its ends meet in the middle',
-        '2 × {arc} + 2 × {back}',
-        '§10',
-        { arc, back },
-      )
-    : size('handle.length', 'handle with both ends', '{arc} + 2 × {ends} sewn on', '§10', {
-        arc,
-        ends: given('ends', p.lap),
-      })
-
-const widthOf = ({ p, size }: Bag, rolled: boolean, { thickness, neutral }: Leather): Reckoned =>
-  rolled
-    ? size(
-        'handle.cover',
-        'cover round the cord, with a flange on either side',
-        `${PIPED_COVER} + 2 × {flange}`,
-        '§10',
-        { ...cordSizes(size, p.handleCord, thickness, neutral), flange: given('flange', BENCH.flange) },
-      )
-    : size('handle.wide', 'width', '{wide}', '§10', { wide: given('width', p.handleWide) })
-
-/** Where a strip between rings is laid round them, and where its ends meet underneath. */
-function meetingMarks(length: number, arc: number, wide: number): PanelMark[] {
-  const across = (x: number) => polyline([point(x, 0), point(x, wide)])
-  const middle = length / 2
-  // From the middle half the handle to either ring, and as much of a turn round it as is left.
-  const turn = (length - 2 * arc) / 4
-  return [
-    { type: 'lines', id: 'meet', at: point(middle, wide), paths: [across(middle)], said: 'ends meet here' },
-    ...([-1, 1] as const).map((way): PanelMark => {
-      const x = middle + way * (arc / 2 + turn)
-      return {
-        type: 'lines',
-        id: `ring-${way}`,
-        at: point(x, wide),
-        paths: [across(x)],
-        said: 'round the ring',
-      }
-    }),
-  ]
-}
-
-function panelOf(bag: Bag, { ring, rolled, layers, arc, length, wide }: Cut): Panel {
-  const { p } = bag
-  return rectanglePanel(bag, 'handle', 'Handle', 'straps', length.value, wide.value, {
-    count: p.handles * layers,
-    corner: rolled || ring ? 0 : Math.min(wide.value / 2 - 0.5, 10),
-    grain: 0,
-    pull: 0,
-    ...(ring ? { marks: meetingMarks(length.value, arc.value, wide.value) } : {}),
-    notes: [
-      ...(rolled ? [`round a cord of ${p.handleCord} mm, ${Math.round(arc.value)} mm long`] : []),
-      ...(ring ? ['its ends meet under the middle; edges sewn through both layers'] : []),
-    ],
-  })
-}
-
-/** All sheets of a handle. */
-const sheetsOf = ({ id, layers }: Cut): string[] => [id, ...(layers === 2 ? [`${id}-under`] : [])]
+/** All sheets of a handle that its rows hold. */
+const sheetsOf = (cut: Cut): string[] => [cut.id, ...underSheets(cut).map((s) => s.id)]
 
 /** A box of stitches on an end that hangs down the face. */
 function endSeam({ p }: Bag, cut: Cut, side: 'left' | 'right'): Join {
@@ -163,8 +57,10 @@ function endSeam({ p }: Bag, cut: Cut, side: 'left' | 'right'): Join {
   const onFace = box.map((q) =>
     onPanel(face, at + (left ? q.y - w / 2 : w / 2 - q.y), BENCH.under + lap - Math.abs(q.x - x(0))),
   )
+  const over = cut.over?.value ?? 0
+  const drawn = box.map((q) => point(q.x, q.y + over))
   return {
-    ...row(`${id}-${side}`, `${side} end of the handle ${hand.words}`.trim(), id, box, [
+    ...row(`${id}-${side}`, `${side} end of the handle ${hand.words}`.trim(), id, drawn, [
       ...sheetsOf(cut),
       face.sheet,
     ]),
@@ -172,46 +68,73 @@ function endSeam({ p }: Bag, cut: Cut, side: 'left' | 'right'): Join {
   }
 }
 
-/** Rows along both edges of a handle of more than one layer, as far as they can be reached. */
-function edgeRows({ p }: Bag, cut: Cut): Join[] {
-  const { id, ring, rolled, layers, length, wide, hand } = cut
-  if (layers === 1 && !ring && !rolled) return []
-  const from = ring ? length.value / 4 + 4 : p.lap + (rolled ? 6 : 4)
-  return [p.margin, wide.value - p.margin].map((y, i) =>
-    row(
-      `${id}-edge-${i + 1}`,
-      `edge row ${i + 1} of the handle ${hand.words}`.trim(),
-      id,
-      [point(from, y), point(length.value - from, y)],
-      sheetsOf(cut),
-    ),
+/** The longest half of a row not over `half` mm that has a stitch across its middle, where the ends beneath it meet. */
+const straddled = (half: number, pitch: number): number => {
+  const steps = Math.floor((2 * half) / pitch)
+  return steps < 1 ? half : ((steps - (steps % 2 === 0 ? 1 : 0)) * pitch) / 2
+}
+
+/** A row along an edge of a handle, `y` mm down its upper layer, as far as it can be reached. */
+function edgeRow({ p, s }: Bag, cut: Cut, i: number, y: number): Join {
+  const { id, ring, rolled, length, hand } = cut
+  const from = ring
+    ? length.value / 2 - straddled(length.value / 4 - 4, s.pitch.value)
+    : p.lap + (rolled ? 6 : 4)
+  return row(
+    `${id}-edge-${i + 1}`,
+    `edge row${rolled ? '' : ` ${i + 1}`} of the handle ${hand.words}`.trim(),
+    id,
+    [point(from, y), point(length.value - from, y)],
+    sheetsOf(cut),
   )
+}
+
+/** Rows along both edges of a handle of two layers; the edges of a cover round a cord are sewn to each other in one. */
+function edgeRows(bag: Bag, cut: Cut): Join[] {
+  const { p } = bag
+  const { id, ring, rolled, layers, wide, over } = cut
+  if (layers === 1 && !ring && !rolled) return []
+  const ys = [p.margin, fullWide(cut) - p.margin]
+  const rows = ys.map((y, i) => edgeRow(bag, cut, i, y))
+  const line = (i: number) => {
+    const { course } = rows[i]!
+    if (course.type !== 'line') throw new RangeError('rows of a handle follow lines')
+    return course.line
+  }
+  if (rolled) return [{ ...rows[0]!, mate: { type: 'line', sheet: id, line: line(1) } }]
+  if (!over) return rows
+  return rows.map((one, i) => ({
+    ...one,
+    mate: {
+      type: 'line',
+      sheet: `${id}-under`,
+      line: pathMoved(line(i), shift(0, i === 0 ? 0 : wide.value - fullWide(cut))),
+    },
+  }))
 }
 
 /** A handle over its two ends; what is alike in a second one is said with the first. */
 function handle(bag: Bag, body: Body, hand: Hand, first: boolean): Part {
   const { p } = bag
   const cut = cutOf(bag, hand)
-  const { id, ring, rolled, layers, t, arc, back, length, wide } = cut
-  const panel = panelOf(bag, cut)
+  const { id, ring, rolled, layers, t, arc, back, length, wide, over } = cut
   const filler = fillerOf(bag, cut)
-  const under = { ...firstOf(alone(panel, `${id}-under`, 'handle, under layer').sheets), grainUp: false }
   const seams =
     ring || p.handleFix !== 'sewn' ? [] : (['left', 'right'] as const).map((side) => endSeam(bag, cut, side))
   const riveted =
     !ring && p.handleFix !== 'sewn'
-      ? handleRivets(bag, body, hand, { id, layers, length: length.value, wide: wide.value })
+      ? handleRivets(bag, body, hand, { id, layers, length: length.value, wide: fullWide(cut) })
       : undefined
-  const sizes = [arc, ...(ring ? [back] : []), length, ...(rolled ? [wide] : [])]
+  const sizes = [arc, ...(ring ? [back] : []), length, ...(rolled ? [wide] : []), ...(over ? [over] : [])]
   return part({
-    panels: first ? [panel, ...(filler ? [filler.panel] : [])] : [],
+    panels: first ? [...handlePanels(bag, cut), ...(filler ? [filler.panel] : [])] : [],
     piles: [
       {
         base: id,
         sheets: [
-          ...(layers === 2 ? [under] : []),
+          ...underSheets(cut),
           ...(filler ? [filler.sheet] : []),
-          firstOf(alone(panel, id, 'handle').sheets),
+          panelSheet(id, 'handle', 'handle', STAY, true, upperClips(cut)),
         ],
       },
     ],
@@ -224,7 +147,7 @@ function handle(bag: Bag, body: Body, hand: Hand, first: boolean): Part {
     sizes: first
       ? [...holdSizes(bag), ...sizes.map((size) => ({ panelId: 'handle', size })), ...(filler?.sizes ?? [])]
       : [],
-    concerns: first ? overFiller(bag, filler !== undefined) : [],
+    concerns: first ? overFiller(bag, wide) : [],
     hanging: [
       {
         name: hand.words ? `handle ${hand.words}` : 'handle',
@@ -243,7 +166,7 @@ function handle(bag: Bag, body: Body, hand: Hand, first: boolean): Part {
           {
             span: bag.hold.span.value,
             length: length.value,
-            wide: wide.value,
+            wide: fullWide(cut),
             end: ring ? length.value / 4 : p.lap,
           },
           ring ? 'rings' : { top: BENCH.under, out: bag.body.thickness / 2 + (layers - 1) * t },

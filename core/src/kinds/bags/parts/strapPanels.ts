@@ -1,4 +1,4 @@
-import { point } from '../../../geometry/index.js'
+import { point, polyline } from '../../../geometry/index.js'
 import { type Fold, type Join, type Panel, type PanelMark } from '../../../master/index.js'
 import { given } from '../../../working/index.js'
 import { leatherOf } from '../../kind.js'
@@ -154,18 +154,24 @@ export function backSeams(
 ): Join[] {
   const m = p.margin
   return ends.flatMap((end) =>
-    [m, p.strapWide - m].map((x, i) => {
+    [m, p.strapWide - m].map((x, i): Join => {
       const y = (q: number): number => (end === 'start' ? q : total - q)
-      const from = (end === 'start' ? s.back : s.backBuckle).value + 4
-      return lineSeam({
-        id: `${sheet}-${end}-${i + 1}`,
-        name: `turn-back of the ${sheet.replaceAll('-', ' ')}, ${end === 'start' ? 'ring' : 'buckle'}, row ${i + 1}`,
-        sheet,
-        points: [point(x, y(from)), point(x, y(from + p.lap - m - 4))],
-        through: [sheet],
-        back: [1, 1],
-        free: true,
-      })
+      const back = (end === 'start' ? s.back : s.backBuckle).value
+      const [from, to] = [back + 4, back + p.lap - m]
+      // Turned back, the end lies mirrored about the middle of its bend.
+      const turned = (q: number): number => p.lap + back - q
+      return {
+        ...lineSeam({
+          id: `${sheet}-${end}-${i + 1}`,
+          name: `turn-back of the ${sheet.replaceAll('-', ' ')}, ${end === 'start' ? 'ring' : 'buckle'}, row ${i + 1}`,
+          sheet,
+          points: [point(x, y(from)), point(x, y(to))],
+          through: [sheet],
+          back: [1, 1],
+          free: true,
+        }),
+        mate: { type: 'line', sheet, line: polyline([point(x, y(turned(from))), point(x, y(turned(to)))]) },
+      }
     }),
   )
 }

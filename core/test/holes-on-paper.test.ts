@@ -1,0 +1,103 @@
+import fc from 'fast-check'
+import { describe, expect, test } from 'vitest'
+import { findingsOf } from '@drumlin/core/check'
+import { type Derived, derive, layersAlong } from '@drumlin/core/derived'
+import { pointDistance, pointMoved } from '../src/geometry/index.js'
+import { type LaidSheet, sheetThickness } from '../src/layup/index.js'
+import type { Run } from '../src/stitch/index.js'
+import { anyDesign, everyDesign, madeKinds } from './support/all.js'
+import { freshOf } from './support/designs.js'
+
+/** Sheets of a run's work that are drawn as they lie: formed ones are cut bigger, copies differ among themselves. */
+function drawnSheets({ works }: Derived, run: Run): LaidSheet[] {
+  const whole = works
+    .find((w) => w.layup.id === run.join.layup)!
+    .sheets.filter((s) => s.part === 'whole' && s.sheet.type === 'panel' && !s.sheet.formed)
+  const panelOf = (s: LaidSheet) => (s.sheet.type === 'panel' ? s.sheet.panelId : '')
+  const clipped = (s: LaidSheet) => s.sheet.clips.length > 0
+  return whole.filter(
+    (s) =>
+      run.join.through.includes(s.sheet.id) &&
+      (clipped(s) || whole.filter((o) => panelOf(o) === panelOf(s) && !clipped(o)).length === 1),
+  )
+}
+
+/** Holes that are sewn on an edge and stand on no drawing, by run and sheet. */
+function missingOnPaper(derived: Derived): string[] {
+  return derived.runs
+    .filter((r) => r.ways.holes !== 'machine')
+    .flatMap((run) => {
+      const { join, other } = run
+      const rows = [
+        { sheet: join.course.sheet, holes: run.holes.filter((h) => h.sheets.includes(join.course.sheet)) },
+        ...(join.mate && other ? [{ sheet: join.mate.sheet, holes: other.holes }] : []),
+      ]
+      return rows.flatMap(({ sheet, holes }) =>
+        drawnSheets(derived, run)
+          .filter((s) => s.sheet.id === sheet)
+          .flatMap((laid) => {
+            const panelId = laid.sheet.type === 'panel' ? laid.sheet.panelId : ''
+            const drawn = derived.pieces.find((p) => p.id === panelId)?.holes ?? []
+            const missing = holes.filter((h) => {
+              const at = pointMoved(h.at, laid.toSheet)
+              // What lies beside the leather is told by a finding.
+              return sheetThickness(laid, h.at) > 0 && !drawn.some((d) => pointDistance(d.at, at) < 0.01)
+            })
+            return missing.length > 0 ? [`${join.id} on ${sheet}: ${missing.length}`] : []
+          }),
+      )
+    })
+}
+
+/** Runs that hold one layer of leather at every hole though a seam holds two, and that nobody is told of. */
+function single(derived: Derived): string[] {
+  const told = new Set(
+    findingsOf(derived)
+      .filter((f) => f.code === 'holds-one-layer' || f.code === 'run-line')
+      .map((f) => f.run),
+  )
+  return derived.runs
+    .filter(
+      ({ join }) => !join.decor && !/^zip-(front|back)-tape$|-seam-top/.test(join.id) && !told.has(join.id),
+    )
+    .filter((run) => layersAlong(derived, run).every((l) => l.layers.length < 2))
+    .map((run) => run.join.id)
+}
+
+describe('every seam', () => {
+  test('of every demo and kind has the holes of both its edges on paper, and holds two layers', () => {
+    for (const { name, design } of everyDesign()) {
+      const derived = derive(design)
+      expect(missingOnPaper(derived), name).toEqual([])
+      expect(single(derived), name).toEqual([])
+    }
+  })
+  test.each(madeKinds)('of any %s, likewise', (kind) =>
+    fc.assert(
+      fc.property(anyDesign(kind), (design) => {
+        const derived = derive(design)
+        expect(missingOnPaper(derived)).toEqual([])
+        expect(single(derived)).toEqual([])
+      }),
+      { numRuns: 25 },
+    ),
+  )
+})
+
+describe('a body folded at the foot', () => {
+  const derived = derive(freshOf('rucksack'))
+  const body = derived.pieces.find((p) => p.id === 'body')!
+  test('has the holes of its side seams on both halves', () => {
+    const side = derived.runs.find((r) => r.join.id === 'side-right')!
+    expect(side.other!.sheet).toBe('body')
+    // Both edges are the right and the left half of one outline: as many holes at each.
+    const middle =
+      (Math.min(...body.holes.map((h) => h.at.y)) + Math.max(...body.holes.map((h) => h.at.y))) / 2
+    const edge = Math.max(...body.holes.map((h) => h.at.x))
+    const right = body.holes.filter((h) => Math.abs(h.at.x - edge) < 0.01)
+    expect(right.filter((h) => h.at.y < middle).length).toBe(right.filter((h) => h.at.y > middle).length)
+    // And a hem’s last hole at either top.
+    expect(right.length - 2 * side.holes.length).toBeLessThanOrEqual(4)
+    expect(right.length).toBeGreaterThanOrEqual(2 * side.holes.length)
+  })
+})
