@@ -48,15 +48,3 @@ describe('a flap that is folded in grooves', () => {
     expect(flat.value).toBeCloseTo(sum, 1)
   })
 })
-
-describe('a handle over a filler', () => {
-  test('is told when the upper layer would come out too narrow, and the way out helps', () => {
-    const said = (handleFill: number): string[] =>
-      findingsOf(derive(freshOf('tote', { handle: 'doubled', handleFill, handleWide: 30 })))
-        .map((f) => sayFinding(f, 'mm').what)
-        .filter((what) => what.includes('filler'))
-    expect([said(0), said(1.5)]).toEqual([[], []])
-    // √(2² + 4²) − 2
-    expect(said(4)).toEqual([expect.stringContaining('2.5 mm more at each edge')])
-  })
-})

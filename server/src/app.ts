@@ -3,7 +3,9 @@ import { fileURLToPath } from 'node:url'
 import compress from '@fastify/compress'
 import helmet from '@fastify/helmet'
 import serveFiles from '@fastify/static'
+import websocket from '@fastify/websocket'
 import fastify, { type FastifyInstance } from 'fastify'
+import { LARGEST_LINE, devices } from './devices/routes.js'
 
 export interface AppOptions {
   /** The built interface. */
@@ -53,7 +55,7 @@ const ageOf = (web: string, file: string): string => {
   return !isAbsolute(inside) && inside.startsWith(`assets${sep}`) ? AGE.hashed : AGE.always
 }
 
-/** The server: the built interface, the demo files, and whether to open with them. Keeps nothing. */
+/** The server: the built interface, the demo files, whether to open with them, and the stand-ins of the bench's devices. Keeps nothing. */
 export async function buildApp(
   { web, demo, examples }: AppOptions,
   patience: Partial<Record<keyof typeof PATIENCE, number>> = {},
@@ -70,6 +72,8 @@ export async function buildApp(
   await app.register(helmet, { contentSecurityPolicy: POLICY, hsts: false })
   await app.register(compress, { threshold: 1024, encodings: ['br', 'gzip'] })
   app.get('/start.json', async (_, reply) => reply.header('cache-control', AGE.always).send({ examples }))
+  await app.register(websocket, { options: { maxPayload: LARGEST_LINE } })
+  await app.register(devices)
   await app.register(serveFiles, {
     root: demo,
     prefix: '/demo/',

@@ -15,6 +15,7 @@ function alsoSix(app: FastifyInstance, on: number): void {
   const six = createServer({ ...PATIENCE, headersTimeout: PATIENCE.requestTimeout }, (request, reply) =>
     app.routing(request, reply),
   )
+  six.on('upgrade', (request, socket, head) => app.server.emit('upgrade', request, socket, head))
   six.setTimeout(PATIENCE.connectionTimeout)
   six.on('error', () => undefined)
   six.listen(on, '::1')

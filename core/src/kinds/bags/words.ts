@@ -82,6 +82,7 @@ export const BAG_SENTENCES: Readonly<Record<string, readonly Sentence[]>> = {
   foam: ['In the foot: {base}; foam {foam}.'],
   'base-panel': ['On the foot: {base} {baseLap}; cut from {leather-gusset}. {feet}[: {hardware-foot}].'],
   handle: HANDLE,
+  'handle-under': HANDLE,
   'ring-tab': HANDLE,
   tab: STRAPS,
   'strap-long': STRAPS,
