@@ -46,7 +46,7 @@ export default defineConfig({
         maximumFileSizeToCacheInBytes: LARGEST,
         additionalManifestEntries: demoEntries(),
         navigateFallback: '/index.html',
-        navigateFallbackDenylist: [/^\/demo\//, /^\/assets\//, /\.json$/],
+        navigateFallbackDenylist: [/^\/demo\//, /^\/device\//, /^\/assets\//, /\.json$/],
         cleanupOutdatedCaches: true,
         // Whether a first visit lays the examples out is the server’s to say, as long as it answers.
         runtimeCaching: [{ urlPattern: /\/start\.json$/, handler: 'NetworkFirst' }],
@@ -55,5 +55,11 @@ export default defineConfig({
   ],
   worker: { format: 'es' },
   build: { target: 'es2023', chunkSizeWarningLimit: 900, assetsInlineLimit: 0 },
-  server: { proxy: { '/demo': 'http://localhost:4317', '/start.json': 'http://localhost:4317' } },
+  server: {
+    proxy: {
+      '/demo': 'http://localhost:4317',
+      '/start.json': 'http://localhost:4317',
+      '/device': { target: 'http://localhost:4317', ws: true },
+    },
+  },
 })

@@ -34,6 +34,7 @@ watch(
 // Fetched when they are first asked for.
 const FindDialog = defineAsyncComponent(() => import('./FindDialog.vue'))
 const FindingsSaid = defineAsyncComponent(() => import('./FindingsSaid.vue'))
+const DeviceSaid = defineAsyncComponent(() => import('../devices/DeviceSaid.vue'))
 const KeysDialog = defineAsyncComponent(() => import('./KeysDialog.vue'))
 const finding = ref(false)
 const showingKeys = ref(false)
@@ -158,6 +159,7 @@ useKeys({
       A newer Drumlin is served: it has just been loaded. Your work is as it was.
       <template #actions><v-btn variant="text" @click="renewed = false">Good</v-btn></template>
     </v-snackbar>
+    <DeviceSaid v-if="begun" />
     <KeysDialog v-if="keysAsked" v-model="showingKeys" />
   </v-app>
 </template>

@@ -62,7 +62,7 @@ function said(waypoint: Screen): string {
 
 <style scoped>
 nav {
-  padding: 18px 0;
+  padding: 10px 0;
   display: flex;
   flex-direction: column;
   align-items: center;
@@ -83,7 +83,7 @@ ol::before {
 }
 li {
   position: relative;
-  margin-bottom: 5px;
+  margin-bottom: 1px;
 }
 .v-btn {
   display: flex;
@@ -135,6 +135,6 @@ hr {
   width: 64px;
   border: 0;
   border-top: 1px solid var(--hairline);
-  margin: 10px 0 16px;
+  margin: 6px 0 8px;
 }
 </style>

@@ -166,6 +166,14 @@ export const SCREENS: readonly Screen[] = [
     component: () => import('../pocketbook/PocketBookView.vue'),
   },
   {
+    name: 'devices',
+    path: '/devices',
+    label: 'Devices',
+    of: 'house',
+    words: 'caliper thickness gauge scale printer cutter plotter camera serial port stand-in measure connect',
+    component: () => import('../devices/DevicesView.vue'),
+  },
+  {
     name: 'help',
     path: '/help/:page?',
     label: 'Help',

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { useDropZone, useFileDialog, useSpeechRecognition } from '@vueuse/core'
 import { onScopeDispose, ref, shallowRef, useTemplateRef, watch } from 'vue'
+import { useDevices } from '../devices/devices.js'
 import { photosOf } from '../storage/makings.js'
 import type { AtBench } from './atBench.js'
 
@@ -39,6 +40,12 @@ watch(
   { immediate: true },
 )
 onScopeDispose(dropUrls)
+const devices = useDevices()
+async function shoot(): Promise<void> {
+  const shot = await devices.photograph()
+  if (typeof shot === 'string') why.value = `The camera gave no picture: ${shot}.`
+  else await taken([shot])
+}
 const picker = useFileDialog({ accept: 'image/*', capture: 'environment', reset: true })
 picker.onChange(taken)
 const zone = useTemplateRef<HTMLElement>('zone')
@@ -70,6 +77,7 @@ const { isOverDropZone } = useDropZone(zone, { onDrop: taken })
     <p v-else class="row">
       <v-btn @click="writing = 'note'">Note</v-btn>
       <v-btn @click="picker.open()">Photograph</v-btn>
+      <v-btn v-if="devices.camera" @click="shoot">With the camera</v-btn>
       <span class="quiet"
         >{{ bench.kept.value?.photos.length ?? 0 }} kept with this step; one can also be dropped here</span
       >

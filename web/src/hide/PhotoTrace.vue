@@ -4,6 +4,7 @@ import { computed, onScopeDispose, ref, shallowRef, watch } from 'vue'
 import type { Point } from '@drumlin/core/geometry'
 import { type Traced, tracedHide } from '@drumlin/core/hide'
 import { FLAWS, type Hide, type HideFlaw } from '@drumlin/core/stores'
+import { useDevices } from '../devices/devices.js'
 import ChoiceField from '../sentence/ChoiceField.vue'
 import MeasureField from '../sentence/MeasureField.vue'
 import PhotoBoard from './PhotoBoard.vue'
@@ -37,9 +38,14 @@ const why = ref('')
 const reading = ref('')
 onScopeDispose(() => photograph.value?.close())
 const picker = useFileDialog({ accept: 'image/*', multiple: false, reset: true })
-picker.onChange(async (files) => {
-  const [file] = files ?? []
-  if (!file) return
+picker.onChange((files) => files?.[0] && take(files[0]))
+const devices = useDevices()
+async function shoot(): Promise<void> {
+  const taken = await devices.photograph()
+  if (typeof taken === 'string') why.value = `The camera gave no picture: ${taken}`
+  else await take(taken)
+}
+async function take(file: File): Promise<void> {
   ;[why.value, reading.value] = ['', file.name]
   const read = await readPhotograph(file)
   reading.value = ''
@@ -52,7 +58,7 @@ picker.onChange(async (files) => {
   places.value = { scale: [], border: [], backbone: [] }
   flaws.value = []
   step.value = 'scale'
-})
+}
 
 const most = computed(() => ({ scale: by.value === 'bar' ? 2 : 4, border: 500, backbone: 2 }))
 const traced = computed((): Traced => {
@@ -105,6 +111,7 @@ const sorts = FLAWS.map((f) => ({ value: f, label: f }))
   <div>
     <p>
       <v-btn aria-label="Choose a photograph of the hide" @click="picker.open()">Choose a photograph</v-btn>
+      <v-btn v-if="devices.camera" @click="shoot">Take one with the camera</v-btn>
       <span class="quiet"> It stays on this machine, and only what is traced is kept.</span>
     </p>
     <p v-if="reading" role="status">Reading {{ reading }} …</p>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { useDropZone, useFileDialog } from '@vueuse/core'
 import { computed, ref, useTemplateRef } from 'vue'
+import { useDevices } from '../devices/devices.js'
 import NameField from '../sentence/NameField.vue'
 import type { Recording } from './recording.js'
 
@@ -16,6 +17,12 @@ async function taken(files: readonly File[] | FileList | null): Promise<void> {
     if (refused) why.value = refused
   }
 }
+const devices = useDevices()
+async function shoot(): Promise<void> {
+  const shot = await devices.photograph()
+  if (typeof shot === 'string') why.value = `The camera gave no picture: ${shot}`
+  else await taken([shot])
+}
 const picker = useFileDialog({ accept: 'image/*', multiple: true, reset: true })
 picker.onChange(taken)
 const zone = useTemplateRef<HTMLElement>('zone')
@@ -28,6 +35,7 @@ const caption = (id: string, text: string): void =>
   <div ref="zone" :class="{ over: isOverDropZone }" class="zone">
     <p class="row">
       <v-btn @click="picker.open()">Add photographs</v-btn>
+      <v-btn v-if="devices.camera" @click="shoot">Take one with the camera</v-btn>
       <v-checkbox v-model="original" label="keep the originals too" density="compact" hide-details />
     </p>
     <p v-if="why" role="alert" class="wrong">{{ why }}.</p>

@@ -60,6 +60,7 @@ function bar(a: number | undefined, b: number | undefined): void {
       :value="s.measured"
       :label="`${s.what}, measured`"
       :sort="SORTS[s.quantity]"
+      :grams="s.quantity === 'grams'"
       :min="0"
       :max="100000"
       @change="(v) => set(i, v)"

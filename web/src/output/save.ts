@@ -86,13 +86,15 @@ export const pagesToSee = (
 ): Promise<readonly PagePreview[]> => asked({ design, preview: print, paper, unit, date: today() }, signal)
 
 /** The page that a printer is measured by. */
-export async function saveCalibration(
+export const calibrationPdf = async (
   { unit, paper }: { unit: LengthUnit; paper: PaperId },
   signal: AbortSignal,
-): Promise<void> {
-  const bytes = await written<BlobPart>({ calibration: true, paper, unit, date: today() }, signal)
-  keep(bytes, 'application/pdf', `calibration-${paper}.pdf`)
-}
+): Promise<Blob> =>
+  new Blob([await written<BlobPart>({ calibration: true, paper, unit, date: today() }, signal)], {
+    type: 'application/pdf',
+  })
+export const saveCalibration = (pdf: Blob, paper: PaperId): void =>
+  keep(pdf, 'application/pdf', `calibration-${paper}.pdf`)
 
 /** A design in one of the formats; on that paper where it is for paper. */
 export async function saveAs(
@@ -212,12 +214,14 @@ export const cutToSee = (
   signal: AbortSignal,
 ): Promise<CutPreview> => asked({ design, cutter, as: 'plan', paper: 'a4', unit, date: today() }, signal)
 
-/** The same as a file for it. */
-export async function saveHpgl(
+/** The same as a cutter is told it. */
+export const hpglText = (
   design: Design,
   { cutter, unit }: { cutter: CutterWish; unit: LengthUnit },
   signal: AbortSignal,
-): Promise<void> {
-  const text = await written<string>({ design, cutter, as: 'hpgl', paper: 'a4', unit, date: today() }, signal)
-  keep(text, 'application/vnd.hp-hpgl', `${fileName(design.name)}.hpgl`)
-}
+): Promise<string> =>
+  written<string>({ design, cutter, as: 'hpgl', paper: 'a4', unit, date: today() }, signal)
+
+/** The same as a file for it. */
+export const saveHpgl = (design: Design, hpgl: string): void =>
+  keep(hpgl, 'application/vnd.hp-hpgl', `${fileName(design.name)}.hpgl`)

@@ -11,7 +11,8 @@ import {
 } from '@drumlin/core/exchange/hpgl'
 import { useSettings } from '../app/settings.js'
 import { useTrouble } from '../app/trouble.js'
-import { cutToSee, saveHpgl } from '../output/save.js'
+import { useDevices } from '../devices/devices.js'
+import { cutToSee, hpglText, saveHpgl } from '../output/save.js'
 import { useWriting } from '../output/writing.js'
 import WritingState from '../output/WritingState.vue'
 import ChoiceField from '../sentence/ChoiceField.vue'
@@ -68,8 +69,20 @@ async function look(): Promise<void> {
   })
 }
 watch([open, wish, () => props.derived.design, () => settings.unit], () => void look(), { immediate: true })
+const devices = useDevices()
 const save = (): Promise<void> =>
-  writing.write('HPGL', (signal) => saveHpgl(toRaw(props.derived.design), options(), signal))
+  writing.write('HPGL', async (signal) =>
+    saveHpgl(props.derived.design, await hpglText(toRaw(props.derived.design), options(), signal)),
+  )
+/** Once it was sent and the cutter had nothing to say against it. */
+const sent = ref(false)
+const send = (): Promise<void> =>
+  writing.write('cut', async (signal) => {
+    sent.value = false
+    await devices.cut(await hpglText(toRaw(props.derived.design), options(), signal))
+    sent.value = true
+  })
+watch(wish, () => (sent.value = false))
 const limits = CUTTER_LIMITS
 </script>
 
@@ -127,7 +140,14 @@ const limits = CUTTER_LIMITS
       </template>
     </template>
     <template #acts="{ off }">
-      <v-btn variant="flat" :disabled="off" @click="save">Save as HPGL</v-btn>
+      <v-btn v-if="devices.cutter" variant="flat" :disabled="off" @click="send">Send to the cutter</v-btn>
+      <v-btn :variant="devices.cutter ? undefined : 'flat'" :disabled="off" @click="save">Save as HPGL</v-btn>
+    </template>
+    <template #after>
+      <p v-if="sent" role="status">It was sent, and the cutter has no complaint.</p>
+      <p v-else-if="!devices.cutter" class="quiet">
+        A cutter that is connected under Devices is sent to from here.
+      </p>
     </template>
     <template #seen>
       <section aria-label="Way of the tool">

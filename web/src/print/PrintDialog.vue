@@ -12,6 +12,7 @@ import {
 } from '@drumlin/core/exchange/paper'
 import type { PagePreview } from '@drumlin/core/exchange/pdf'
 import { useSettings } from '../app/settings.js'
+import { useDevices } from '../devices/devices.js'
 import { pagesToSee, patternPdf, savePattern } from '../output/save.js'
 import { useWriting } from '../output/writing.js'
 import ChoiceField from '../sentence/ChoiceField.vue'
@@ -93,6 +94,11 @@ const save = (): Promise<void> =>
       await patternPdf(toRaw(props.derived.design), options(), signal),
       paperOf(printers.ways.paper).short,
     ),
+  )
+const devices = useDevices()
+const printOnDevice = (): Promise<void> =>
+  writing.write('pages', async (signal) =>
+    devices.print(await patternPdf(toRaw(props.derived.design), options(), signal)),
   )
 const print = (): Promise<void> =>
   writing.write('pages', async (signal) =>
@@ -184,6 +190,7 @@ const print = (): Promise<void> =>
     </template>
     <template #acts="{ off }">
       <v-btn variant="flat" :disabled="off" @click="print">Print</v-btn>
+      <v-btn v-if="devices.printer" :disabled="off" @click="printOnDevice">Print on the stand-in</v-btn>
       <v-btn :disabled="off" @click="save">Save as PDF</v-btn>
     </template>
     <template #after>

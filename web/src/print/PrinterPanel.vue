@@ -2,7 +2,8 @@
 import { computed, ref } from 'vue'
 import { CALIBRATION, PAPERS, type PrinterRead, errorOf, toFit } from '@drumlin/core/exchange/paper'
 import { useSettings } from '../app/settings.js'
-import { saveCalibration } from '../output/save.js'
+import { useDevices } from '../devices/devices.js'
+import { calibrationPdf, saveCalibration } from '../output/save.js'
 import WritingState from '../output/WritingState.vue'
 import { useWriting } from '../output/writing.js'
 import TakenField from '../sentence/TakenField.vue'
@@ -52,14 +53,22 @@ function keep(): void {
   })
   emit('done')
 }
+const devices = useDevices()
 const sheet = (): Promise<void> =>
-  writing.write('calibration sheet', (signal) => saveCalibration(settings, signal))
+  writing.write('calibration sheet', async (signal) =>
+    saveCalibration(await calibrationPdf(settings, signal), settings.paper),
+  )
+const onDevice = (): Promise<void> =>
+  writing.write('calibration sheet', async (signal) => devices.print(await calibrationPdf(settings, signal)))
 </script>
 
 <template>
   <section class="printer" aria-label="Measure a printer">
     <p>
       <v-btn :disabled="writing.working.value !== undefined" @click="sheet">Calibration sheet</v-btn>
+      <v-btn v-if="devices.printer" :disabled="writing.working.value !== undefined" @click="onDevice"
+        >Print it on the stand-in</v-btn
+      >
       Print it at 100 %, measure it with a steel rule or a caliper, and write what you read.
     </p>
     <WritingState :writing="writing" />

@@ -2,6 +2,7 @@
 import { computed, ref, useId, watch } from 'vue'
 import { useSettings } from '../app/settings.js'
 import { type MeasureSort, printMeasure, printOther, readWithin } from './measures.js'
+import { useWaiting } from './waiting.js'
 
 const props = withDefaults(
   defineProps<{
@@ -15,6 +16,8 @@ const props = withDefaults(
     refusal?: string
     /** A sign that stays on its line. */
     then?: string
+    /** No device writes into it. */
+    deaf?: boolean
   }>(),
   { refusal: '', then: '' },
 )
@@ -53,6 +56,21 @@ function leave(): void {
   editing.value = undefined
   error.value = ''
 }
+/** Lengths of every sort can come from a caliper or a gauge. */
+const LENGTHS: ReadonlySet<MeasureSort> = new Set(['length', 'long', 'fine', 'pitch', 'thickness'])
+const wait = useWaiting(
+  props.deaf || !LENGTHS.has(props.sort)
+    ? undefined
+    : {
+        label: props.label,
+        what: 'length',
+        write: (written) => {
+          editing.value = written
+          take()
+          return error.value === ''
+        },
+      },
+)
 function stepped(event: KeyboardEvent, way: 1 | -1): void {
   event.preventDefault()
   const size = WHOLE.has(props.sort)
@@ -90,8 +108,8 @@ function dragged(event: PointerEvent): void {
       :aria-invalid="error || refusal ? true : undefined"
       :aria-describedby="error || refusal ? `${id}-error` : undefined"
       @input="editing = ($event.target as HTMLInputElement).value"
-      @focus="($event.target as HTMLInputElement).select()"
-      @blur="take"
+      @focus="(wait.enter(), ($event.target as HTMLInputElement).select())"
+      @blur="(take(), wait.leave($event))"
       @keydown.enter="take"
       @keydown.escape.stop="leave"
       @keydown.up="stepped($event, 1)"

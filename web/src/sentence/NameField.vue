@@ -1,8 +1,16 @@
 <script setup lang="ts">
 import { ref } from 'vue'
+import { type Waits, useWaiting } from './waiting.js'
 
 /** A line of words that is taken when it is left or Enter is pressed; what is being written is never overwritten meanwhile. */
-const props = defineProps<{ value: string; label: string; max: number; invalid?: boolean }>()
+const props = defineProps<{
+  value: string
+  label: string
+  max: number
+  invalid?: boolean
+  /** What a device may write into it. */
+  waits?: Waits['what']
+}>()
 const emit = defineEmits<{ change: [value: string] }>()
 const editing = ref<string>()
 
@@ -11,6 +19,17 @@ function take(): void {
   editing.value = undefined
   if (written !== undefined && written !== '' && written !== props.value) emit('change', written)
 }
+const wait = useWaiting(
+  props.waits && {
+    label: props.label,
+    what: props.waits,
+    write: (written) => {
+      editing.value = written
+      take()
+      return true
+    },
+  },
+)
 </script>
 
 <template>
@@ -23,7 +42,8 @@ function take(): void {
     :maxlength="max"
     autocomplete="off"
     @input="editing = ($event.target as HTMLInputElement).value"
-    @blur="take"
+    @focus="wait.enter"
+    @blur="(take(), wait.leave($event))"
     @keydown.enter="($event.target as HTMLInputElement).blur()"
     @keydown.escape.stop="editing = undefined"
   />

@@ -11,6 +11,8 @@ const props = defineProps<{
   sort: MeasureSort
   min: number
   max: number
+  /** Grams: a scale may write into it. */
+  grams?: boolean
 }>()
 const emit = defineEmits<{ change: [value: number] }>()
 const settings = useSettings()
@@ -29,6 +31,7 @@ function take(text: string): void {
       :label="label"
       :max="40"
       :invalid="why !== ''"
+      :waits="grams ? 'weight' : sort === 'count' || sort === 'share' ? undefined : 'length'"
       @change="take"
     /><span v-if="why" role="alert" class="wrong"> {{ why }}</span></span
   >

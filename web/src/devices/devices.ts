@@ -1,0 +1,229 @@
+import { defineStore } from 'pinia'
+import { computed, ref, shallowRef } from 'vue'
+import { z } from 'zod'
+import {
+  ASK_ERROR,
+  NOTHING_HEARD,
+  cutterAnswer,
+  type DeviceReading,
+  heard,
+  readLine,
+} from '@drumlin/core/devices'
+import { reasonOf } from '../app/reason.js'
+import { useSettings } from '../app/settings.js'
+import { useTrouble } from '../app/trouble.js'
+import { waiting } from '../sentence/waiting.js'
+import { readSetting, writeSetting } from '../storage/settings.js'
+import { type Line, type Listener, serialLine, standInLine } from './line.js'
+import { printOnStandIn, standInPhotograph } from './standIns.js'
+
+/** A device that Drumlin listens to or speaks with. */
+export interface Connection {
+  readonly id: string
+  readonly name: string
+  /** What a number without a unit is taken as, of one that measures. */
+  readonly bare: 'mm' | 'in' | 'g'
+  readonly does: 'measures' | 'cuts' | 'prints' | 'photographs'
+}
+
+/** What is said of the last reading, and whether it went anywhere. */
+interface Said {
+  readonly text: string
+  readonly wrong: boolean
+}
+
+/** A line that has begun and does not end for so long was broken off, ms. */
+const PATIENCE = 2000
+/** A cutter is given so long to answer what went wrong, ms. */
+const ANSWERS = 20_000
+/** Sent to a cutter at once, characters. */
+const AT_ONCE = 40_000
+
+/** The stand-ins that can be connected, by what they do. */
+const STAND_INS: readonly Connection[] = [
+  { id: 'caliper', name: 'Digital caliper', bare: 'mm', does: 'measures' },
+  { id: 'gauge', name: 'Thickness gauge', bare: 'mm', does: 'measures' },
+  { id: 'scale', name: 'Scale', bare: 'g', does: 'measures' },
+  { id: 'cutter', name: 'Cutter', bare: 'mm', does: 'cuts' },
+  { id: 'printer', name: 'Printer', bare: 'mm', does: 'prints' },
+  { id: 'camera', name: 'Camera', bare: 'mm', does: 'photographs' },
+]
+
+/** Another tab that takes a reading is given so long to say so, ms. */
+const OTHERS = 400
+
+const written = ({ what, value }: DeviceReading): string =>
+  // Grams stand alone in their fields, a length says what it is in.
+  what === 'weight' ? value.toFixed(1) : `${value.toFixed(2)} mm`
+const shown = (reading: DeviceReading, unit: 'mm' | 'in'): string => {
+  if (reading.what === 'weight') return `${written(reading)} g`
+  return unit === 'mm' ? written(reading) : `${(reading.value / 25.4).toFixed(3)} in`
+}
+
+/** The devices at the bench: which are connected, what they said, and where it went. */
+export const useDevices = defineStore('devices', () => {
+  const settings = useSettings()
+  const connected = shallowRef<readonly Connection[]>([])
+  const said = ref<Said>()
+  const lines = new Map<string, Line>()
+  const answers = new Map<string, (line: string) => void>()
+
+  const tell = (text: string, wrong = false): void => void (said.value = { text, wrong })
+
+  /** Every tab hears a device: the one whose field took a reading tells the others. */
+  const tabs = new BroadcastChannel('drumlin-readings')
+  let elsewhere = 0
+  tabs.onmessage = ({ data }: MessageEvent<Said>) => {
+    elsewhere = Date.now()
+    said.value = data
+  }
+
+  /** A reading goes into the field that waits for one of its kind. */
+  function took(name: string, reading: DeviceReading): void {
+    const reads = `${name}: ${shown(reading, settings.unit)}${reading.held ? ', which it holds' : ''}`
+    const field = waiting.value
+    if (field?.what === reading.what) {
+      const taken = field.write(written(reading))
+      tell(
+        taken ? `${reads}, into “${field.label}”.` : `${reads}, which “${field.label}” does not take.`,
+        !taken,
+      )
+      tabs.postMessage({ ...said.value })
+      return
+    }
+    const at = Date.now()
+    setTimeout(() => {
+      if (elsewhere < at)
+        tell(`${reads}. No field waits for a ${reading.what}: go into one, then measure.`, true)
+    }, OTHERS)
+  }
+
+  function listener({ id, name, bare }: Connection): Listener {
+    let rest = NOTHING_HEARD
+    let waits: ReturnType<typeof setTimeout> | undefined
+    const stopped = (): void => {
+      tell(`The ${name.toLowerCase()} stopped halfway through a line, “${rest.trim()}”. Measure again.`, true)
+      rest = NOTHING_HEARD
+    }
+    return {
+      hear: (text) => {
+        clearTimeout(waits)
+        const now = heard(rest, text)
+        rest = now.rest
+        if (now.lost > 0) tell(`The ${name.toLowerCase()} talks without an end: is its speed right?`, true)
+        if (rest !== '') waits = setTimeout(stopped, PATIENCE)
+        for (const line of now.lines) {
+          const answer = answers.get(id)
+          if (answer) {
+            answers.delete(id)
+            answer(line)
+            continue
+          }
+          const read = readLine(line, bare)
+          if (read.ok) took(name, read.reading)
+          else tell(`${name}: ${read.why}`, true)
+        }
+      },
+      ended: (why) => {
+        clearTimeout(waits)
+        lines.delete(id)
+        connected.value = connected.value.filter((c) => c.id !== id)
+        tell(`The ${name.toLowerCase()} is no longer connected: ${why}.`, true)
+      },
+    }
+  }
+
+  const keep = (): void =>
+    void useTrouble().attempt('Your devices stay connected only until this page is closed', () =>
+      writeSetting(
+        'devices',
+        connected.value.map((c) => c.id).filter((id) => STAND_INS.some((s) => s.id === id)),
+      ),
+    )
+  const isConnected = (id: string): boolean => connected.value.some((c) => c.id === id)
+  function join(one: Connection, line?: Line): void {
+    if (line) lines.set(one.id, line)
+    connected.value = [...connected.value.filter((c) => c.id !== one.id), one]
+  }
+
+  /** Connects one of the stand-ins. Throws where it can’t be reached. */
+  async function connect(id: string): Promise<void> {
+    const one = STAND_INS.find((s) => s.id === id)
+    if (!one || isConnected(id)) return
+    const speaks = one.does === 'measures' || one.does === 'cuts'
+    join(one, speaks ? await standInLine(id, listener(one)) : undefined)
+    keep()
+  }
+  /** Connects a real device over a serial port that the maker picks. */
+  async function connectSerial(
+    does: 'measures' | 'cuts',
+    bare: Connection['bare'],
+    baud: number,
+  ): Promise<void> {
+    const id = `serial-${connected.value.length + 1}-${Date.now()}`
+    const one: Connection = {
+      id,
+      name: does === 'cuts' ? 'Cutter on a serial port' : 'Device on a serial port',
+      bare,
+      does,
+    }
+    join(one, await serialLine(baud, listener(one)))
+  }
+  function disconnect(id: string): void {
+    lines.get(id)?.close()
+    lines.delete(id)
+    connected.value = connected.value.filter((c) => c.id !== id)
+    keep()
+  }
+  /** Takes up again what was connected when the page was closed; a server that is not there is no trouble. */
+  async function load(): Promise<void> {
+    const kept = z.array(z.string()).safeParse(await readSetting('devices').catch(() => undefined))
+    if (!kept.success) return
+    await Promise.allSettled(kept.data.map(connect))
+  }
+
+  const doing = (does: Connection['does']) => computed(() => connected.value.find((c) => c.does === does))
+  const [cutter, printer, camera] = [doing('cuts'), doing('prints'), doing('photographs')]
+
+  /** Sends a job to the cutter and asks what became of it. Throws where it can’t be sent or the cutter complains. */
+  async function cut(hpgl: string): Promise<void> {
+    const own = cutter.value
+    const line = own && lines.get(own.id)
+    if (!own || !line) throw new Error('no cutter is connected')
+    for (let i = 0; i < hpgl.length; i += AT_ONCE) await line.say(hpgl.slice(i, i + AT_ONCE))
+    const answer = new Promise<string>((resolve, reject) => {
+      answers.set(own.id, resolve)
+      setTimeout(() => {
+        answers.delete(own.id)
+        reject(new Error('it does not answer; whether all of it was cut is seen at the machine'))
+      }, ANSWERS)
+    })
+    await line.say(ASK_ERROR)
+    const read = cutterAnswer(await answer)
+    if (!read.fine) throw new Error(read.why)
+  }
+  const print = (pdf: Blob): Promise<void> => printOnStandIn(pdf)
+  /** A photograph, or why there is none. */
+  async function photograph(): Promise<File | string> {
+    try {
+      return await standInPhotograph()
+    } catch (error) {
+      return reasonOf(error)
+    }
+  }
+  return {
+    connected,
+    said,
+    cutter,
+    printer,
+    camera,
+    isConnected,
+    connect,
+    connectSerial,
+    disconnect,
+    load,
+    cut,
+    print,
+    photograph,
+  }
+})
