@@ -55,6 +55,8 @@ class Cutter implements StandIn {
   private holder = 0
   private speed = CUTS
   private force = 0
+  /** Which way its knife points, radians: it stays so while it is lifted. */
+  private heading = 0
 
   constructor(changed: () => void) {
     this.bench = new Bench(SWITCHES, changed)
@@ -189,7 +191,11 @@ class Cutter implements StandIn {
   private begun(): CutDrawing[number]['points'] | undefined {
     const tool = this.tool(this.holder)
     if (this.holder === 0 || tool === 'nothing') return undefined
-    this.tip = this.at
+    const by = tool === 'knife' ? TRAILS : 0
+    this.tip = {
+      x: this.at.x - by * Math.cos(this.heading),
+      y: this.at.y - by * Math.sin(this.heading),
+    }
     const points = [this.tip]
     this.drawn.push({ holder: this.holder, tool, force: this.force, points })
     return points
@@ -219,6 +225,7 @@ class Cutter implements StandIn {
         const share = (apart - TRAILS) / apart
         this.tip = { x: this.tip.x + dx * share, y: this.tip.y + dy * share }
       }
+      this.heading = Math.atan2(axis.y - this.tip.y, axis.x - this.tip.x)
       // Where it has turned it draws a bend, then straight on.
       if (i * FINE < 4 * TRAILS) line.push(this.tip)
     }

@@ -9,6 +9,7 @@ import {
   USUAL_CUTTER,
   cutterProblem,
 } from '@drumlin/core/exchange/hpgl'
+import { groupsOf } from '@drumlin/core/hide'
 import { useSettings } from '../app/settings.js'
 import { useTrouble } from '../app/trouble.js'
 import { useDevices } from '../devices/devices.js'
@@ -56,9 +57,24 @@ const materials = computed(() => [...new Set(props.derived.pieces.map((p) => p.m
 const wanted = ref<string>()
 const material = computed(() => materials.value.find((m) => m === wanted.value) ?? materials.value[0] ?? '')
 const pieces = computed(() => props.derived.pieces.filter((p) => p.material === material.value))
+/** Hides that something is laid out on: one of them can be cut as it lies there. */
+const hides = computed(() =>
+  groupsOf(props.derived).flatMap(({ hides, asked }) =>
+    hides.filter((h) => asked.lying.some((l) => l.hide === h.id)),
+  ),
+)
+const ROWS = 'rows'
+const layout = ref<string>(ROWS)
+const hide = computed(() => hides.value.find((h) => h.id === layout.value)?.id)
+const layouts = computed(() => [
+  { value: ROWS, label: 'in rows on the bed' },
+  ...hides.value.map((h) => ({ value: h.id, label: `as they are laid out on ${h.name}` })),
+])
 const wish = computed((): CutterWish => ({
   ...how.value,
-  pieces: pieces.value.filter((p) => !without.value.includes(p.id)).map((p) => p.id),
+  ...(hide.value === undefined
+    ? { pieces: pieces.value.filter((p) => !without.value.includes(p.id)).map((p) => p.id) }
+    : { hide: hide.value }),
 }))
 const problem = computed(() => cutterProblem(wish.value, settings.unit) ?? '')
 const options = () => ({ cutter: JSON.parse(JSON.stringify(wish.value)) as CutterWish, unit: settings.unit })
@@ -90,7 +106,16 @@ const limits = CUTTER_LIMITS
   <TwoSides id="cutter-title" v-model="open" title="The pieces for a cutter" :problem :writing>
     <template #how>
       <CutterWays :how="how" @change="set" />
-      <p>
+      <p v-if="hides.length > 0">
+        Pieces lie
+        <ChoiceField
+          :value="hide ?? ROWS"
+          label="how pieces lie on the bed"
+          :options="layouts"
+          @change="(way) => (layout = way)"
+        />.
+      </p>
+      <p v-if="hide === undefined">
         On it lies
         <ChoiceField
           :value="material"
@@ -99,7 +124,7 @@ const limits = CUTTER_LIMITS
           @change="(m) => (wanted = m)"
         />.
       </p>
-      <PieceTicks v-model="without" :pieces="pieces" />
+      <PieceTicks v-if="hide === undefined" v-model="without" :pieces="pieces" />
       <p class="quiet">
         Knives and presses: hands off while it moves. Lasers: never chrome-tanned leather, whose fumes are
         poisonous; air drawn off, eyes covered, the maker’s instructions and your local rules first.

@@ -91,6 +91,44 @@ const [limits, fine] = [CUTTER_LIMITS, 0.05]
       past their start</template
     >.
   </p>
+  <p v-if="how.tool !== 'pen'">
+    Each outline keeps
+    <MeasureField
+      :value="how.tabs"
+      label="bridges in each outline"
+      sort="count"
+      :min="limits.tabs[0]"
+      :max="limits.tabs[1]"
+      :step="1"
+      @change="(tabs) => emit('change', { tabs })"
+    />
+    bridges<template v-if="how.tabs > 0"
+      >, {{ ' '
+      }}<MeasureField
+        :value="how.tabWide"
+        label="width of a bridge"
+        sort="pitch"
+        :min="limits.tabWide[0]"
+        :max="limits.tabWide[1]"
+        :step="0.1"
+        @change="(tabWide) => emit('change', { tabWide })"
+      />
+      wide, which are cut by hand</template
+    >.
+    <template v-if="how.tool === 'blade'"
+      >It is pressed with
+      <MeasureField
+        :value="how.force"
+        label="grams on the blade"
+        sort="count"
+        :min="limits.force[0]"
+        :max="limits.force[1]"
+        :step="10"
+        @change="(force) => emit('change', { force })"
+      />
+      g<template v-if="how.force === 0">: as it is set on the machine</template>.</template
+    >
+  </p>
 </template>
 
 <style scoped>

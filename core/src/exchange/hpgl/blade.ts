@@ -62,3 +62,35 @@ export function begun(points: readonly Point[], past: number): Point[] {
   const more = Math.min(past, pointDistance(start, b))
   return [start, ...round, start, ...(more > 0 ? [ahead(start, angle, more)] : [])]
 }
+
+/** A bridge is left only where what is cut between two of them is so many times as long. */
+const CUT_BETWEEN = 4
+
+/**
+ * A line that comes round, cut in `count` stretches with a bridge `wide` mm long left between each two; whole where it is
+ * too short for that.
+ */
+export function bridged(points: readonly Point[], count: number, wide: number): Point[][] {
+  const lengths = points.slice(1).map((p, i) => pointDistance(p, points[i]!))
+  const total = lengths.reduce((a, b) => a + b, 0)
+  if (count < 1 || total / count < (CUT_BETWEEN + 1) * wide) return [[...points]]
+  const stretch = (from: number, to: number): Point[] => {
+    const out: Point[] = []
+    let at = 0
+    lengths.forEach((length, i) => {
+      const [a, b] = [points[i]!, points[i + 1]!]
+      const on = (d: number): Point => ({
+        x: a.x + ((b.x - a.x) * (d - at)) / length,
+        y: a.y + ((b.y - a.y) * (d - at)) / length,
+      })
+      if (length > 0 && at + length > from && at < to) {
+        if (out.length === 0) out.push(on(Math.max(from, at)))
+        out.push(on(Math.min(to, at + length)))
+      }
+      at += length
+    })
+    return out
+  }
+  const each = total / count
+  return Array.from({ length: count }, (_, i) => stretch(i * each + wide / 2, (i + 1) * each - wide / 2))
+}

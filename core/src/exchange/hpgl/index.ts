@@ -1,4 +1,4 @@
-export { axisOf, begun } from './blade.js'
+export { axisOf, begun, bridged } from './blade.js'
 export { type CutPlan, PASSES, type Pass, type Stroke, cutPlan } from './plan.js'
 export { type CutPreview, cutPreview } from './preview.js'
 export { CUTTER_LIMITS, type CutterWish, USUAL_CUTTER, cutterProblem } from './wish.js'

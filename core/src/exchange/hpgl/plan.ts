@@ -10,14 +10,17 @@ import {
   flipAbout,
   moveThen,
   offsetLargestMaybe,
+  openPath,
   pathBox,
   pathMoved,
   pathPoints,
   pointDistance,
+  polygon,
   shift,
 } from '../../geometry/index.js'
 import type { Piece } from '../../reckon/index.js'
-import { axisOf, begun } from './blade.js'
+import { plansOf } from '../plan/index.js'
+import { axisOf, begun, bridged } from './blade.js'
 import type { CutterWish } from './wish.js'
 
 /** What is done in turn: marks, holes, what is cut inside a piece, outlines. */
@@ -93,32 +96,66 @@ const passOf = (drawn: Drawn, outline: Path): Pass | undefined => {
   return DRAWN.has(drawn.layer) ? 'marks' : undefined
 }
 
-/** Lines of a piece where it lies, the outline made good for what the tool takes away. */
-function linesOf(
-  { piece, move }: Placed,
-  unit: 'mm' | 'in',
-  job: Derived['design'],
-  wish: CutterWish,
-): { pass: Pass; path: Path }[] {
+/** A piece where it lies on the bed: its outline, and what is done inside it. */
+interface LaidOut {
+  readonly piece: string
+  readonly outline: Path
+  readonly inner: readonly { readonly pass: Pass; readonly path: Path }[]
+}
+
+function inItsRow({ piece, move }: Placed, unit: 'mm' | 'in', job: Derived['design']): LaidOut {
   const marks = pieceMarks(piece, { job, unit })
-  const outline = pieceOutline(piece)
-  // A beam burns half its slit on either side of its line.
-  const grown = wish.tool === 'beam' && wish.slit > 0 ? offsetLargestMaybe(outline, wish.slit / 2) : outline
   const inner = marks.strokes.flatMap((drawn) => {
     const pass = passOf(drawn, marks.outline)
     const moved = drawnMoved(drawn, move)
     return pass && moved.type === 'stroke' ? [{ pass, path: moved.path }] : []
   })
-  return [...inner, { pass: 'outline', path: pathMoved(grown ?? outline, move) }]
+  return { piece: piece.id, outline: pathMoved(pieceOutline(piece), move), inner }
 }
 
-/** A line as the tool's axis goes. */
-function strokePoints(pass: Pass, path: Path, wish: CutterWish): Point[] {
+/** What lies on a hide as it was laid out there, its length along the bed; what reaches over the bed is left. */
+function onItsHide(
+  derived: Derived,
+  wish: CutterWish,
+  unit: 'mm' | 'in',
+): { laid: LaidOut[]; left: string[] } {
+  const plan = plansOf(derived, unit).find(({ hide }) => hide.id === wish.hide)
+  if (!plan) return { laid: [], left: [] }
+  const box = pathBox(polygon(plan.hide.outline))
+  const move = moveThen(shift(-box.left, -box.top), { a: 0, b: 1, c: -1, d: 0, e: boxHeight(box), f: 0 })
+  const all = plan.pieces.map(({ name, outline, marks }) => ({
+    piece: name,
+    outline: pathMoved(polygon(outline), move),
+    inner: marks.flatMap((drawn) => {
+      const pass = passOf(drawn, NO_OUTLINE)
+      return pass && drawn.type === 'stroke' ? [{ pass, path: pathMoved(drawn.path, move) }] : []
+    }),
+  }))
+  const fits = ({ outline }: LaidOut): boolean => {
+    const { left, top, right, bottom } = pathBox(outline)
+    return left >= 0 && top >= 0 && right <= wish.wide && bottom <= wish.long
+  }
+  return { laid: all.filter(fits), left: all.filter((one) => !fits(one)).map((one) => one.piece) }
+}
+const NO_OUTLINE = openPath([])
+
+/** Lines of a piece, the outline made good for what the tool takes away. */
+function linesOf({ outline, inner }: LaidOut, wish: CutterWish): { pass: Pass; path: Path }[] {
+  // A beam burns half its slit on either side of its line.
+  const grown = wish.tool === 'beam' && wish.slit > 0 ? offsetLargestMaybe(outline, wish.slit / 2) : outline
+  return [...inner, { pass: 'outline', path: grown ?? outline }]
+}
+
+/** A line as the tool’s axis goes: in several where bridges are left. */
+function strokesOf(pass: Pass, path: Path, wish: CutterWish): Point[][] {
   const points = [...pathPoints(path, WITHIN)]
-  const blade = wish.tool === 'blade' && pass !== 'marks'
-  const cutsOn = pass === 'inside' || pass === 'outline' ? wish.past : 0
-  const way = path.closed ? begun(points, wish.tool === 'pen' || pass === 'marks' ? 0 : cutsOn) : points
-  return axisOf(way, blade ? wish.trails : 0)
+  const cuts = wish.tool !== 'pen' && pass !== 'marks'
+  const trails = wish.tool === 'blade' && cuts ? wish.trails : 0
+  if (!path.closed) return [axisOf(points, trails)]
+  if (cuts && pass === 'outline' && wish.tabs > 0)
+    return bridged(begun(points, 0), wish.tabs, wish.tabWide).map((way) => axisOf(way, trails))
+  const past = cuts && (pass === 'inside' || pass === 'outline') ? wish.past : 0
+  return [axisOf(begun(points, past), trails)]
 }
 
 const lengthOf = (points: readonly Point[]): number =>
@@ -154,18 +191,31 @@ function inTurn(strokes: readonly Stroke[]): Stroke[] {
   })
 }
 
-/** Everything a cutter is told of a design: every copy of its pieces in rows on the bed. */
-export function cutPlan(derived: Derived, wish: CutterWish, unit: 'mm' | 'in'): CutPlan {
+/** Pieces in rows on the bed, and what has no room there. */
+function inAllRows(
+  derived: Derived,
+  wish: CutterWish,
+  unit: 'mm' | 'in',
+): { laid: LaidOut[]; left: string[] } {
   const wanted = wish.pieces && new Set(wish.pieces)
   const pieces = derived.pieces.filter((p) => !wanted || wanted.has(p.id))
   const { placed, left } = inRows(pieces.flatMap(copiesOf), wish)
+  return {
+    laid: placed.map((one) => inItsRow(one, unit, derived.design)),
+    left: left.map((c) => c.piece.name),
+  }
+}
+
+/** Everything a cutter is told of a design: every copy of its pieces in rows on the bed, or as they lie on a hide. */
+export function cutPlan(derived: Derived, wish: CutterWish, unit: 'mm' | 'in'): CutPlan {
+  const { laid, left } =
+    wish.hide === undefined ? inAllRows(derived, wish, unit) : onItsHide(derived, wish, unit)
   const over = wish.mirrored ? flipAbout(wish.wide / 2) : STAY
-  const strokes = placed.flatMap((one) =>
-    linesOf({ ...one, move: moveThen(one.move, over) }, unit, derived.design, wish).flatMap(
-      ({ pass, path }): Stroke[] => {
-        const points = strokePoints(pass, path, wish)
-        return points.length > 1 ? [{ pass, piece: one.piece.id, points }] : []
-      },
+  const strokes = laid.flatMap((one) =>
+    linesOf(one, wish).flatMap(({ pass, path }) =>
+      strokesOf(pass, pathMoved(path, over), wish)
+        .filter((points) => points.length > 1)
+        .map((points): Stroke => ({ pass, piece: one.piece, points })),
     ),
   )
   const turn = inTurn(strokes)
@@ -174,11 +224,10 @@ export function cutPlan(derived: Derived, wish: CutterWish, unit: 'mm' | 'in'): 
     (sum, s, i) => sum + pointDistance(turn[i - 1]?.points.at(-1) ?? { x: 0, y: 0 }, s.points[0]!),
     0,
   )
-  const names = [...new Set(left.map((c) => c.piece.name))]
   return {
     strokes: turn,
     long: Math.max(0, ...turn.flatMap((s) => s.points.map((p) => p.y))) + GAP,
-    left: names.map((name) => ({ name, count: left.filter((c) => c.piece.name === name).length })),
+    left: [...new Set(left)].map((name) => ({ name, count: left.filter((n) => n === name).length })),
     cut,
     moved,
     seconds: cut / wish.cuts + moved / wish.moves,

@@ -17,6 +17,13 @@ export interface CutterWish {
   /** How fast it cuts, and moves between cuts. */
   readonly cuts: number
   readonly moves: number
+  /** How hard the blade is pressed, grams; 0 leaves it as it is set on the machine. */
+  readonly force: number
+  /** Bridges left in each outline, so that nothing comes loose, and how wide they are. */
+  readonly tabs: number
+  readonly tabWide: number
+  /** The hide whose layout is cut, by id; rows on the bed where left out. */
+  readonly hide?: string
   /** Pieces to cut, by id; all of them where left out. */
   readonly pieces?: readonly string[]
 }
@@ -32,6 +39,9 @@ export const USUAL_CUTTER: CutterWish = {
   mirrored: false,
   cuts: 60,
   moves: 200,
+  force: 0,
+  tabs: 0,
+  tabWide: 0.8,
 }
 
 /** Between these each number of a cutter may be. */
@@ -43,18 +53,28 @@ export const CUTTER_LIMITS = {
   slit: [0, 1],
   cuts: [1, 1000],
   moves: [1, 2000],
+  force: [0, 1000],
+  tabs: [0, 12],
+  tabWide: [0.2, 5],
 } as const satisfies Partial<Record<keyof CutterWish, readonly [number, number]>>
 
 /** What is wrong with a wish, in words; nothing where it can be cut so. */
 export function cutterProblem(wish: CutterWish, unit: LengthUnit = 'mm'): string | undefined {
   for (const [key, [min, max]] of Object.entries(CUTTER_LIMITS)) {
     const [value, of] = [wish[key as keyof typeof CUTTER_LIMITS], key as keyof typeof CUTTER_LIMITS]
-    const said = (n: number): string =>
-      of === 'cuts' || of === 'moves' ? `${n} mm a second` : printLength(n, unit, 2)
+    const said = (n: number): string => (UNITS[of] ? `${n}${UNITS[of]}` : printLength(n, unit, 2))
     if (!(value >= min && value <= max))
       return `${WORDS[of]} is between ${said(min)} and ${said(max)}; ${said(value)} is not.`
   }
   return wish.pieces?.length === 0 ? 'No piece is chosen: tick those you want to cut.' : undefined
+}
+
+/** What isn’t a length is told in. */
+const UNITS: Partial<Record<keyof typeof CUTTER_LIMITS, string>> = {
+  cuts: ' mm a second',
+  moves: ' mm a second',
+  force: ' g',
+  tabs: ' bridges',
 }
 
 const WORDS: Readonly<Record<keyof typeof CUTTER_LIMITS, string>> = {
@@ -65,4 +85,7 @@ const WORDS: Readonly<Record<keyof typeof CUTTER_LIMITS, string>> = {
   slit: 'The width of the slit',
   cuts: 'The speed of cutting',
   moves: 'The speed of moving',
+  force: 'The force on the blade',
+  tabs: 'The number of bridges',
+  tabWide: 'The width of a bridge',
 }

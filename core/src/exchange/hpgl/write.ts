@@ -21,7 +21,9 @@ export function hpglOf({ strokes, long }: CutPlan, wish: CutterWish): string {
     const own = strokes.filter((s) => s.pass === pass)
     if (own.length === 0) continue
     // A machine for a pen only draws all of it with that.
-    lines.push(`PU;SP${wish.tool === 'pen' ? 1 : HOLDER[pass]};VS${Math.round(wish.cuts / 10)};`)
+    const holder = wish.tool === 'pen' ? 1 : HOLDER[pass]
+    const force = wish.force > 0 && holder === 2 ? `FS${Math.round(wish.force)};` : ''
+    lines.push(`PU;SP${holder};VS${Math.max(1, Math.round(wish.cuts / 10))};${force}`)
     for (const { points } of own) lines.push(`PU${at(points[0]!)};PD${points.slice(1).map(at).join(',')};`)
   }
   return `${[...lines, 'PU0,0;SP0;'].join('\n')}\n`
