@@ -1,9 +1,9 @@
 import { fieldsOf } from '../kinds/index.js'
-import { type LengthUnit, printLength } from '../measure/index.js'
+import { type Units, printLength } from '../measure/index.js'
 import { type Fix, check } from './finding.js'
 
 /** A sentence with its lengths put in, in the maker's units. */
-const filledIn = (text: string, lengths: Readonly<Record<string, number>>, unit: LengthUnit): string =>
+const filledIn = (text: string, lengths: Readonly<Record<string, number>>, unit: Units): string =>
   text.replace(/\{(\w+)\}/g, (_, name: string) => printLength(lengths[name]!, unit))
 
 /** What a kind itself warns of. */

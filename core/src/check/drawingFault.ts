@@ -1,6 +1,6 @@
 import { bringEdgeTo } from '../design/index.js'
 import type { Fault } from '../master/index.js'
-import { type LengthUnit, printLength, printWeight } from '../measure/index.js'
+import { type Units, printLength, printWeight } from '../measure/index.js'
 import { type Rank, type Saying, check } from './finding.js'
 
 const RANKS: Readonly<Record<Fault['what'], Rank>> = {
@@ -25,7 +25,7 @@ const ownName = (fault: Fault): string | number => {
   return 'point' in fault ? fault.point : ''
 }
 
-function said(fault: Fault, unit: LengthUnit): Saying {
+function said(fault: Fault, unit: Units): Saying {
   const mm = (value: number): string => printLength(value, unit)
   switch (fault.what) {
     case 'crosses itself':

@@ -1,7 +1,7 @@
 import type { Edit } from '../design/index.js'
 import type { Derived } from '../derived/index.js'
 import type { Point } from '../geometry/index.js'
-import type { LengthUnit } from '../measure/index.js'
+import type { Units } from '../measure/index.js'
 import type { Iron, Thread } from '../stores/index.js'
 
 /** stop: it can't be made or won't fit. look: it can, but a maker would want to know. tip: worth trying. */
@@ -62,13 +62,13 @@ export interface Check<Code extends string, Data> {
   /** Where it is settled, besides the Draft. */
   readonly screen?: Screen
   readonly find: (derived: Derived) => readonly Found<Data>[]
-  readonly say: (finding: Found<Data>, unit: LengthUnit) => Saying
+  readonly say: (finding: Found<Data>, unit: Units) => Saying
   /** Ways out worth trying; those that turn out not to help are left out by `fixesOf`. */
   readonly fixes: (
     finding: Found<Data>,
     derived: Derived,
     tryOut: TryOut,
-    unit: LengthUnit,
+    unit: Units,
     shelf: FixShelf,
   ) => readonly Fix[]
 }

@@ -1,7 +1,7 @@
 import { firstOf } from '../lists/index.js'
 import { type Edit, applyEdit, withFollowing } from '../design/index.js'
 import { type Derived, derive } from '../derived/index.js'
-import type { LengthUnit } from '../measure/index.js'
+import type { Units } from '../measure/index.js'
 import { STARTER_STORES } from '../stores/index.js'
 import { CHECKS, type Code, type Finding } from './checks.js'
 import type { Fix, FixShelf, Rank, Saying, Screen } from './finding.js'
@@ -35,7 +35,7 @@ const reasonFor = ({ design }: Derived, key: string): string | undefined =>
   design.overruled.find((o) => o.finding === key)?.reason
 
 /** What a finding says, in the maker's units. */
-export function sayFinding<One extends Code>(finding: Finding<One>, unit: LengthUnit): Saying {
+export function sayFinding<One extends Code>(finding: Finding<One>, unit: Units): Saying {
   const { what, why } = CHECKS[finding.code].say(finding, unit)
   return { what: `${what}${alikeSaid(finding.alike ?? [])}`, why }
 }
@@ -47,7 +47,7 @@ export function sayFinding<One extends Code>(finding: Finding<One>, unit: Length
 export function fixesOf<One extends Code>(
   finding: Finding<One>,
   derived: Derived,
-  unit: LengthUnit = 'mm',
+  unit: Units = 'mm',
   shelf: FixShelf = STARTER_STORES,
 ): readonly Fix[] {
   const tryOut = (edit: Edit): Derived | undefined => {

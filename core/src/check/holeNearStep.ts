@@ -1,7 +1,7 @@
 import { setField, valueAt } from '../design/index.js'
 import type { Derived } from '../derived/index.js'
 import { type Field, fieldsOf } from '../kinds/index.js'
-import { type LengthUnit, printLength, roundTo } from '../measure/index.js'
+import { type Units, printLength, roundTo } from '../measure/index.js'
 import type { Run, Step } from '../stitch/index.js'
 import { type Fix, type TryOut, type Found, check } from './finding.js'
 import { isSecondTwin, placeOnSheet } from './places.js'
@@ -75,7 +75,7 @@ function nearby(field: Field & { type: 'length' }, now: number): number[] {
   return around.map((v) => roundTo(v, 2)).filter((v) => v >= field.min && v <= field.max)
 }
 
-function fixBy(field: Field, derived: Derived, tryOut: TryOut, unit: LengthUnit): Fix[] {
+function fixBy(field: Field, derived: Derived, tryOut: TryOut, unit: Units): Fix[] {
   if (field.type !== 'length' || !field.mayMove) return []
   const now = valueAt(derived.design, field.path)
   if (typeof now !== 'number') return []
@@ -94,7 +94,7 @@ function fixBy(field: Field, derived: Derived, tryOut: TryOut, unit: LengthUnit)
 }
 
 /** Every step's finding is mended by the same moves, so they are sought once for a design and a unit. */
-const found = new WeakMap<Derived, Map<LengthUnit, readonly Fix[]>>()
+const found = new WeakMap<Derived, Map<Units, readonly Fix[]>>()
 
 /** A hole on or beside the step of a pocket: the stitch pulls the step open or tears out. */
 export const holeNearStep = check({
@@ -115,7 +115,7 @@ export const holeNearStep = check({
     why: 'The stitch pulls at the step and opens it, or tears out of its edge.',
   }),
   fixes: (_, derived, tryOut, unit) => {
-    const known = found.get(derived) ?? new Map<LengthUnit, readonly Fix[]>()
+    const known = found.get(derived) ?? new Map<Units, readonly Fix[]>()
     const fixes =
       known.get(unit) ??
       fieldsOf(derived.kind)

@@ -2,7 +2,7 @@ import { setField, setSkives } from '../design/index.js'
 import type { Derived } from '../derived/index.js'
 import { pointInside, pointMoved } from '../geometry/index.js'
 import { layersAt } from '../layup/index.js'
-import { type LengthUnit, decimal, printWeight } from '../measure/index.js'
+import { type Units, decimal, printWeight, systemOf } from '../measure/index.js'
 import type { Run } from '../stitch/index.js'
 import type { Iron } from '../stores/index.js'
 import { type Fix, type TryOut, check } from './finding.js'
@@ -63,7 +63,7 @@ function bandsUnder(derived: Derived, reach: number): { key: string; bears: numb
 const step = (mm: number): number => Math.floor(mm * 20 + 1e-9) / 20
 
 /** The lightest common skive of those bands that brings every run within reach, found by trying. */
-function skiveFix(derived: Derived, reach: number, tryOut: TryOut, unit: LengthUnit): Fix[] {
+function skiveFix(derived: Derived, reach: number, tryOut: TryOut, unit: Units): Fix[] {
   const bands = bandsUnder(derived, reach)
   const names = derived.panels.flatMap((p) => p.bands)
   for (const share of [0.1, 0.2, 0.3, 0.4, 0.5, 0.6, 0.7, 0.8, 0.9, 1]) {
@@ -102,7 +102,7 @@ function neededOnly(
 }
 
 /** The iron on the shelf nearest in pitch that reaches through everything. */
-function ironFix({ runs, design }: Derived, irons: readonly Iron[], unit: LengthUnit): Fix[] {
+function ironFix({ runs, design }: Derived, irons: readonly Iron[], unit: Units): Fix[] {
   const thickest = Math.max(...runs.filter((r) => r.ways.holes !== 'machine').map((r) => r.thickest))
   const off = (iron: Iron): number => Math.abs(iron.pitch - design.iron.pitch)
   const [nearest] = irons.filter((i) => i.reach >= thickest).toSorted((a, b) => off(a) - off(b))
@@ -141,7 +141,7 @@ export const stackTooThick = check({
     })
   },
   say: ({ about, data }, unit) => ({
-    what: `${unit === 'mm' ? `${decimal(data.thickness, 2)} mm` : printWeight(data.thickness, unit)} under the ${about}; the ${data.tool} reaches ${printWeight(data.reach, unit)}.`,
+    what: `${systemOf(unit, 'thickness') === 'mm' ? `${decimal(data.thickness, 2)} mm` : printWeight(data.thickness, unit)} under the ${about}; the ${data.tool} reaches ${printWeight(data.reach, unit)}.`,
     why:
       data.past === 'awl'
         ? 'Not even the awl comes through: it cannot be sewn like this.'

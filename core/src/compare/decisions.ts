@@ -5,7 +5,7 @@ import { type DecisionChange, drawnDecisions } from './drawn.js'
 import type { Derived } from '../derived/index.js'
 import { type Point, overlay } from '../geometry/index.js'
 import { type Field, fieldsOf, kindOf } from '../kinds/index.js'
-import { type LengthUnit, printLength, printWeight, trimmed } from '../measure/index.js'
+import { type Units, printLength, printWeight, trimmed } from '../measure/index.js'
 import { isUsual } from '../stores/index.js'
 
 /** How one piece differs between two drafts. */
@@ -100,7 +100,7 @@ function sewingLabel([, part, run, wish, ...inner]: readonly string[]): string {
 const fieldAt = (fields: readonly Field[], path: readonly string[]): Field | undefined =>
   fields.find((f) => f.path.length <= path.length && f.path.every((key, i) => key === path[i]))
 
-function said(value: unknown, field: Field | undefined, unit: LengthUnit, thickness: boolean): string {
+function said(value: unknown, field: Field | undefined, unit: Units, thickness: boolean): string {
   if (value === undefined) return 'not set'
   if (Array.isArray(value)) return `${value.length}`
   if (isPlain(value)) return typeof value.name === 'string' ? value.name : 'set'
@@ -131,7 +131,7 @@ const fieldsOfParts = (added: Design['added']): Field[] =>
 const PUT_ON = { type: 'count', min: 0, max: 1 } as const
 
 /** The decisions that two drafts of one kind do not share, in the order of the design. */
-export function compareDecisions(before: Design, now: Design, unit: LengthUnit): DecisionChange[] {
+export function compareDecisions(before: Design, now: Design, unit: Units): DecisionChange[] {
   const fields = [...fieldsOf(kindOf(now.kind)), ...fieldsOfParts({ ...before.added, ...now.added })]
   const leaves = differences(before, now).filter(
     ({ path }) => !['version', 'id', 'drawn', 'ties'].includes(firstOf(path)) && !followed(path, before, now),

@@ -1,5 +1,5 @@
 import type { DrawnFate, DrawnPanel } from '../drawn/index.js'
-import { type LengthUnit, printLength } from '../measure/index.js'
+import { type Units, printLength } from '../measure/index.js'
 
 /** One decision that differs: what it is about, and how it stands in each draft, in words. */
 export interface DecisionChange {
@@ -13,7 +13,7 @@ type Named = { readonly id: string; readonly name?: string; readonly text?: stri
 const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b)
 
 /** What becomes of an edge, in few words. */
-export function sayFate(fate: DrawnFate, unit: LengthUnit): string {
+export function sayFate(fate: DrawnFate, unit: Units): string {
   const mm = (v: number): string => printLength(v, unit)
   switch (fate.type) {
     case 'raw':
@@ -49,7 +49,7 @@ function listChanges(label: string, before: readonly Named[], now: readonly Name
   ]
 }
 
-function panelChanges(before: DrawnPanel, now: DrawnPanel, unit: LengthUnit): DecisionChange[] {
+function panelChanges(before: DrawnPanel, now: DrawnPanel, unit: Units): DecisionChange[] {
   const label = now.name
   const moved = now.nodes.filter((n, i) => !same(n, before.nodes[i])).length
   const outline: DecisionChange[] =
@@ -95,7 +95,7 @@ function panelChanges(before: DrawnPanel, now: DrawnPanel, unit: LengthUnit): De
 export function drawnDecisions(
   before: readonly DrawnPanel[],
   now: readonly DrawnPanel[],
-  unit: LengthUnit,
+  unit: Units,
 ): DecisionChange[] {
   return [
     ...now.flatMap((panel) => {

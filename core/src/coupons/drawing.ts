@@ -1,6 +1,6 @@
 import { type Drawn, hatch, stroke, text } from '../drawing/index.js'
 import { type Path, type Point, line, openPath, point, polygon } from '../geometry/index.js'
-import { type LengthUnit, printLength, printWeight } from '../measure/index.js'
+import { type Units, printLength, printWeight } from '../measure/index.js'
 import type { Iron, Leather } from '../stores/index.js'
 import { type CouponPlan, couponPlan } from './plan.js'
 
@@ -95,7 +95,7 @@ function holeRow(y: number, plan: CouponPlan, mm: (v: number) => string): Drawn[
 }
 
 /** One sheet of test pieces at 1:1, in mm from its upper left corner; what was measured is written beside each. */
-export function couponDrawing(leather: Leather, iron: Iron, unit: LengthUnit): Drawn[] {
+export function couponDrawing(leather: Leather, iron: Iron, unit: Units): Drawn[] {
   const plan = couponPlan(leather, iron)
   const mm = (v: number): string => printLength(v, unit)
   return [

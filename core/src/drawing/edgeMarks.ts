@@ -15,7 +15,7 @@ import {
   pathStart,
   polyline,
 } from '../geometry/index.js'
-import { type LengthUnit, printLength, printWeight, trimmed } from '../measure/index.js'
+import { type Units, printLength, printWeight, trimmed, systemOf } from '../measure/index.js'
 import type { PanelMark } from '../master/index.js'
 import type { Mark } from '../reckon/index.js'
 import type { Ask } from './place.js'
@@ -38,7 +38,7 @@ export const NOTHING: MarkDrawn = { strokes: [], asks: [] }
 
 /** How the words of a piece are written. */
 export interface Lettering {
-  readonly unit: LengthUnit
+  readonly unit: Units
   /** Read from the right, along a narrow upright piece. */
   readonly upright: boolean
   /** Type is no smaller than this, mm: what can be read from where one looks. */
@@ -62,8 +62,8 @@ export const words = (
   forms: [wordsForm(layer, [{ words: said, size: Math.max(size, min) }], upright)],
 })
 
-const thickness = (mm: number, unit: LengthUnit): string =>
-  unit === 'mm' ? trimmed(mm, 2) : printWeight(mm, unit)
+const thickness = (mm: number, unit: Units): string =>
+  systemOf(unit, 'thickness') === 'mm' ? trimmed(mm, 2) : printWeight(mm, unit)
 
 /** Strokes square to a skived edge, the denser the thinner it gets, and the thickness at both sides. */
 export function skiveEdgeDrawing(mark: Mark & { type: 'skiveEdge' }, lettering: Lettering): MarkDrawn {

@@ -1,5 +1,5 @@
 import { type Path, moveThen, point, polygon, shift } from '../geometry/index.js'
-import type { LengthUnit } from '../measure/index.js'
+import type { Units } from '../measure/index.js'
 import { type JobName, type Piece, arrangeInRows } from '../reckon/index.js'
 import { drawnMoved, pieceDrawing } from './piece.js'
 import type { Drawn } from './primitives.js'
@@ -9,7 +9,7 @@ import { drawnSpan } from './span.js'
 const [GAP, WIDE] = [8, 420] as const
 
 /** A rectangle round a piece and all its words. */
-export function lettered(piece: Piece, job: JobName, unit: LengthUnit = 'mm'): Path {
+export function lettered(piece: Piece, job: JobName, unit: Units = 'mm'): Path {
   const { left, top, right, bottom } = drawnSpan(pieceDrawing(piece, job, unit))
   return polygon([point(left, top), point(right, top), point(right, bottom), point(left, bottom)])
 }
@@ -24,7 +24,7 @@ export interface LaidOutPiece {
 export function laidOut(
   pieces: readonly Piece[],
   job: JobName,
-  unit: LengthUnit,
+  unit: Units,
   margin: number,
 ): { readonly pieces: readonly LaidOutPiece[]; readonly width: number; readonly height: number } {
   const items = pieces.map((piece) => ({

@@ -20,7 +20,7 @@ import {
   polyline,
 } from '../geometry/index.js'
 import type { PanelMark } from '../master/index.js'
-import { type LengthUnit, printWeight, trimmed } from '../measure/index.js'
+import { type Units, printWeight, trimmed, systemOf } from '../measure/index.js'
 import type { JobName, Mark, Piece, PieceHole } from '../reckon/index.js'
 import {
   type Lettering,
@@ -46,7 +46,7 @@ const SHORT_DASH = [2, 1.2] as const
 /** How a piece is lettered. */
 export interface PieceLettering {
   readonly job: JobName
-  readonly unit: LengthUnit
+  readonly unit: Units
   /** Type is no smaller than this, mm; what a pixel of a screen can show. */
   readonly min?: number
 }
@@ -82,7 +82,7 @@ export function pieceMarks(piece: Piece, { job, unit, min = 0 }: PieceLettering)
 }
 
 /** Everything drawn for a piece, in its own coordinates; each word where it lies over nothing else. */
-export function pieceDrawing(piece: Piece, job: JobName, unit: LengthUnit, min = 0): readonly Drawn[] {
+export function pieceDrawing(piece: Piece, job: JobName, unit: Units, min = 0): readonly Drawn[] {
   const known = drawings.get(piece) ?? new Map<string, readonly Drawn[]>()
   const key = `${job.name}\n${job.draft}\n${unit}\n${min}`
   let drawn = known.get(key)
@@ -191,7 +191,7 @@ function skiveDrawing(mark: Mark & { type: 'skive' }, full: number, lettering: L
   )
   const box = pathBox(mark.area)
   const print = (mm: number): string =>
-    lettering.unit === 'mm' ? trimmed(mm, 2) : printWeight(mm, lettering.unit)
+    systemOf(lettering.unit, 'thickness') === 'mm' ? trimmed(mm, 2) : printWeight(mm, lettering.unit)
   const x = boxWidth(box) > 16 || box.left < 1 ? box.right : box.left
   const toward = x === box.right ? 0 : Math.PI
   const figure = (y: number, thickness: number): Ask =>

@@ -10,7 +10,7 @@ import {
   pathBox,
   polyline,
 } from '../geometry/index.js'
-import { type LengthUnit, printLength, printPitch } from '../measure/index.js'
+import { type Units, printLength, printPitch } from '../measure/index.js'
 import type { Piece } from '../reckon/index.js'
 import { WEIGHT } from './edgeMarks.js'
 import type { PieceMarks } from './piece.js'
@@ -113,7 +113,7 @@ export function shortened(
   piece: Piece,
   marks: PieceMarks,
   lengths: readonly number[],
-  unit: LengthUnit,
+  unit: Units,
 ): PieceMarks | undefined {
   const box = pathBox(piece.cut)
   const [length, width] = [boxWidth(box), boxHeight(box)].sort((a, b) => b - a) as [number, number]
@@ -129,7 +129,7 @@ export function shortened(
   return undefined
 }
 
-function broken(piece: Piece, marks: PieceMarks, plain: Plain, length: number, unit: LengthUnit): PieceMarks {
+function broken(piece: Piece, marks: PieceMarks, plain: Plain, length: number, unit: Units): PieceMarks {
   const { level, from, to } = plain
   const by = to - from
   const middle = from

@@ -3,7 +3,7 @@ import { type Change, type Design, type Edit, applyEdit } from '../design/index.
 import { type Derived, derive } from '../derived/index.js'
 import { boxHeight, boxWidth, pathBox } from '../geometry/index.js'
 import { nth } from '../lists/index.js'
-import { type LengthUnit, printPitch } from '../measure/index.js'
+import { type Units, printPitch } from '../measure/index.js'
 import type { Iron } from '../stores/index.js'
 import { type Setting, settable, settingAt, withSettings } from './settable.js'
 
@@ -203,7 +203,7 @@ function whyNot(setting: Setting | undefined, value: number): Why {
 }
 
 /** Why a reading is not met, in a sentence. */
-export function sayWhy(why: Why, unit: LengthUnit): string {
+export function sayWhy(why: Why, unit: Units): string {
   if (why.type === 'follows') return 'No setting moves it by itself: it follows from others.'
   if (why.type === 'ends') return `The setting “${why.setting}” goes no further.`
   if (why.type === 'together') return 'It can’t be had together with the others.'

@@ -1,4 +1,4 @@
-import { type LengthUnit, printLength, printWeight } from '../measure/index.js'
+import { type Units, printLength, printWeight } from '../measure/index.js'
 import type { LyingFault } from './judge.js'
 
 const FLAW_WORDS = {
@@ -20,7 +20,7 @@ export interface FaultWords {
   readonly other: string | undefined
   /** Room for the knife, mm. */
   readonly gap: number
-  readonly unit: LengthUnit
+  readonly unit: Units
 }
 
 /** What is wrong with where a piece lies, and why it matters. */

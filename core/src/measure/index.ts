@@ -17,5 +17,16 @@ export {
   trimmed,
 } from './print.js'
 export { type MeasureError, type Parsed, measureSentence, refused, understood } from './result.js'
-export { INCH, type LengthUnit, OUNCE, roundTo } from './units.js'
+export {
+  INCH,
+  OUNCE,
+  type System,
+  TOLD_APART,
+  type ToldApart,
+  type Units,
+  isUnits,
+  roundTo,
+  systemOf,
+  withSystem,
+} from './units.js'
 export { type WeightRange, parseWeight, weightMiddle } from './weight.js'

@@ -1,6 +1,6 @@
 import { type Parsed, refused, understood } from './result.js'
 import { type Token, tokens, twoSigns } from './tokens.js'
-import { INCH, type LengthUnit, lengthUnitMaybe } from './units.js'
+import { INCH, type Units, lengthUnitMaybe, systemOf } from './units.js'
 
 /** A value on its way to being a length: `bare` numbers take the default unit once they are added or finished. */
 interface Quantity {
@@ -112,7 +112,7 @@ const EXAMPLE = '97 + 2*3, 2 7/16 in or 85.6 mm'
  * Reads a length as makers write it: `85.6`, `8,5 cm`, `2 7/16 in`, `2-7/16"`, `97 + 2*3`. Bare numbers are in
  * `unit`. Gives millimetres.
  */
-export function parseLength(text: string, unit: LengthUnit = 'mm'): Parsed<number> {
+export function parseLength(text: string, unit: Units = 'mm'): Parsed<number> {
   if (text.trim() === '') return refused('EMPTY', text, text, EXAMPLE)
   // Nought times ten is a number of another base, mistyped: nobody means nothing by it.
   const based = BASED.exec(text)
@@ -122,7 +122,7 @@ export function parseLength(text: string, unit: LengthUnit = 'mm'): Parsed<numbe
   const read = tokens(text)
   if ('stoppedAt' in read) return refused('NOT_UNDERSTOOD', text, read.stoppedAt, EXAMPLE)
   try {
-    return understood(new Reader(read, text.trim(), unit === 'in' ? INCH : 1).read())
+    return understood(new Reader(read, text.trim(), systemOf(unit) === 'in' ? INCH : 1).read())
   } catch (error) {
     if (error instanceof Misread) return refused(error.code, text, error.near, EXAMPLE)
     throw error

@@ -1,7 +1,7 @@
 import { type Parsed, refused, understood } from './result.js'
 import { parseLength } from './length.js'
 import { trimmed } from './print.js'
-import { INCH, type LengthUnit, POUCE } from './units.js'
+import { INCH, type Units, POUCE, systemOf } from './units.js'
 
 const EXAMPLE = '3.0 mm, 7 spi or No. 9'
 const PER_INCH = /^(\d+(?:[.,]\d+)?)\s*(?:spi|per inch|per in|tpi)$/
@@ -28,5 +28,5 @@ export function parsePitch(text: string): Parsed<number> {
 }
 
 /** A pitch in the maker's way of counting. */
-export const printPitch = (mm: number, unit: LengthUnit): string =>
-  unit === 'mm' ? `${trimmed(mm, 2)} mm` : `${trimmed(INCH / mm, 1)} spi`
+export const printPitch = (mm: number, unit: Units): string =>
+  systemOf(unit) === 'mm' ? `${trimmed(mm, 2)} mm` : `${trimmed(INCH / mm, 1)} spi`

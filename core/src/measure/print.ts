@@ -1,4 +1,4 @@
-import { INCH, type LengthUnit, OUNCE, roundTo } from './units.js'
+import { INCH, type System, type ToldApart, type Units, OUNCE, roundTo, systemOf } from './units.js'
 
 const greatestCommonDivisor = (a: number, b: number): number =>
   b === 0 ? a : greatestCommonDivisor(b, a % b)
@@ -22,23 +22,24 @@ export const decimal = (value: number, places = 1): string => {
 }
 
 /** A length in the maker's unit with its unit, `203.9 mm` or `8 1/32 in`. */
-export const printLength = (mm: number, unit: LengthUnit, places = 1): string =>
-  unit === 'mm' ? `${decimal(mm, places)} mm` : `${inchFraction(mm)} in`
+export const printLength = (mm: number, unit: Units, places = 1): string =>
+  systemOf(unit) === 'mm' ? `${decimal(mm, places)} mm` : `${inchFraction(mm)} in`
 
 /** The same without the unit, for tables and sums. */
-export const printBare = (mm: number, unit: LengthUnit, places = 1): string =>
-  unit === 'mm' ? decimal(mm, places) : inchFraction(mm)
+export const printBare = (mm: number, unit: Units, places = 1): string =>
+  systemOf(unit) === 'mm' ? decimal(mm, places) : inchFraction(mm)
 
-/** The other unit, shown small beside a measure. */
-export const otherUnit = (unit: LengthUnit): LengthUnit => (unit === 'mm' ? 'in' : 'mm')
+/** The other system, shown small beside a measure. */
+export const otherUnit = (unit: Units, what: ToldApart = 'length'): System =>
+  systemOf(unit, what) === 'mm' ? 'in' : 'mm'
 
 /** Thickness of leather: `1.4 mm`, or in the maker's ounces `3.5 oz`. */
-export const printWeight = (mm: number, unit: LengthUnit): string =>
-  `${printWeightBare(mm, unit)} ${unit === 'mm' ? 'mm' : 'oz'}`
+export const printWeight = (mm: number, unit: Units): string =>
+  `${printWeightBare(mm, unit)} ${systemOf(unit, 'thickness') === 'mm' ? 'mm' : 'oz'}`
 
 /** The same without its unit, for where that stands beside it. */
-export const printWeightBare = (mm: number, unit: LengthUnit): string =>
-  unit === 'mm' ? trimmed(mm, 2) : trimmed(mm / OUNCE, 1)
+export const printWeightBare = (mm: number, unit: Units): string =>
+  systemOf(unit, 'thickness') === 'mm' ? trimmed(mm, 2) : trimmed(mm / OUNCE, 1)
 
 /** As few decimals as say the same, at most `places`, at least one. */
 export function trimmed(value: number, places: number): string {
@@ -50,12 +51,14 @@ const YARD = 36 * INCH
 const SQUARE_FOOT = (12 * INCH) ** 2
 
 /** A long length such as that of thread: `8.6 m`, or `9.4 yd`. */
-export const printLong = (mm: number, unit: LengthUnit, places = 1): string =>
-  unit === 'mm' ? `${decimal(mm / 1000, places)} m` : `${decimal(mm / YARD, places)} yd`
+export const printLong = (mm: number, unit: Units, places = 1): string =>
+  systemOf(unit, 'thread') === 'mm' ? `${decimal(mm / 1000, places)} m` : `${decimal(mm / YARD, places)} yd`
 
 /** An area given in mm²: `24.6 dm²`, or `2.6 sq ft`. */
-export const printArea = (area: number, unit: LengthUnit): string =>
-  unit === 'mm' ? `${decimal(area / 10_000, 1)} dm²` : `${decimal(area / SQUARE_FOOT, 2)} sq ft`
+export const printArea = (area: number, unit: Units): string =>
+  systemOf(unit, 'area') === 'mm'
+    ? `${decimal(area / 10_000, 1)} dm²`
+    : `${decimal(area / SQUARE_FOOT, 2)} sq ft`
 
 /** Stitches are told by the hour at this pitch, mm. */
 const PACE_PITCH = 3
@@ -64,9 +67,11 @@ const PACE_PITCH = 3
 export const secondsAStitch = (mmAnHour: number): number => (3600 * PACE_PITCH) / mmAnHour
 
 /** What a pace in seconds a stitch comes to in an hour, at a pitch of 3 mm: `31 cm an hour`. */
-export function printPace(seconds: number, unit: LengthUnit): string {
+export function printPace(seconds: number, unit: Units): string {
   const hour = (3600 * PACE_PITCH) / seconds
-  return unit === 'mm' ? `${decimal(hour / 10, 0)} cm an hour` : `${decimal(hour / INCH, 0)} in an hour`
+  return systemOf(unit) === 'mm'
+    ? `${decimal(hour / 10, 0)} cm an hour`
+    : `${decimal(hour / INCH, 0)} in an hour`
 }
 
 /** A count with its noun: `1 page`, `2 pages`. */

@@ -7,7 +7,32 @@ export const IRON = INCH / 48
 /** The old French inch that numbers pricking irons, as makers round it; docs/formulas.md §1. */
 export const POUCE = 27.07
 
-export type LengthUnit = 'mm' | 'in'
+/** One of the two systems a measure can be told in. */
+export type System = 'mm' | 'in'
+/**
+ * How measures are told: all in one system, or each its own way, in the order length, thickness, area, thread:
+ * “mm in mm mm” has lengths in millimetres and thicknesses in ounces.
+ */
+export type Units = System | `${System} ${System} ${System} ${System}`
+/** What can be told in a system of its own. */
+export const TOLD_APART = ['length', 'thickness', 'area', 'thread'] as const
+export type ToldApart = (typeof TOLD_APART)[number]
+
+/** The system one sort of measure is told in. */
+export function systemOf(units: Units, what: ToldApart = 'length'): System {
+  const parts = units.split(' ') as System[]
+  return parts[TOLD_APART.indexOf(what)] ?? parts[0]!
+}
+
+/** The same measures with one sort of them told otherwise; in one word where all are alike. */
+export function withSystem(units: Units, what: ToldApart, system: System): Units {
+  const all = TOLD_APART.map((one) => (one === what ? system : systemOf(units, one)))
+  return all.every((s) => s === all[0]) ? system : (all.join(' ') as Units)
+}
+
+/** Whether words say how measures are told. */
+export const isUnits = (text: unknown): text is Units =>
+  typeof text === 'string' && /^(mm|in)( (mm|in)){3}$|^(mm|in)$/.test(text)
 
 const LENGTH_UNITS: Readonly<Record<string, number>> = {
   mm: 1,

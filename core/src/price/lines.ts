@@ -1,5 +1,5 @@
 import type { Derived } from '../derived/index.js'
-import type { LengthUnit } from '../measure/index.js'
+import type { Units } from '../measure/index.js'
 import { coinsOf } from '../money/index.js'
 import type { Steps } from '../steps/index.js'
 import type { Hide } from '../stores/index.js'
@@ -34,7 +34,7 @@ export interface PriceAsked {
   /** It was never made: drawing and learning count. */
   readonly first: boolean
   /** In whose units workings are told; millimetres where left out. */
-  readonly unit?: LengthUnit
+  readonly unit?: Units
 }
 
 /** How hours and waste are taken: as reckoned, or at an end of their range. */

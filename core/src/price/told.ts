@@ -1,4 +1,4 @@
-import { type LengthUnit, decimal } from '../measure/index.js'
+import { type Units, decimal, systemOf } from '../measure/index.js'
 import type { Measured } from './trade.js'
 
 /** How a material is told: its short word, the same in a working, and how many of what it is counted in one of that is. */
@@ -22,10 +22,11 @@ const IMPERIAL: Readonly<Record<Measured, Told>> = {
 }
 
 /** How a material is told to makers who measure in millimetres or in inches. */
-export const toldIn = (unit: Measured, units: LengthUnit): Told => (units === 'in' ? IMPERIAL : METRIC)[unit]
+export const toldIn = (unit: Measured, units: Units): Told =>
+  (systemOf(units, unit === 'mm' ? 'thread' : 'area') === 'in' ? IMPERIAL : METRIC)[unit]
 
 /** “5.7 m”, “12”, “3.2 g”, “1.4 sq ft”. */
-export function amountSaid(amount: number, unit: Measured, units: LengthUnit): string {
+export function amountSaid(amount: number, unit: Measured, units: Units): string {
   const { word, scale } = toldIn(unit, units)
   const value = amount / scale
   const places = unit === 'pieces' || Math.abs(value) >= 100 ? 0 : 1

@@ -1,4 +1,4 @@
-import { type LengthUnit, printWeight } from '../measure/index.js'
+import { type Units, printWeight } from '../measure/index.js'
 import type { Piece } from './piece.js'
 
 /** Which job and draft a piece belongs to. */
@@ -8,7 +8,7 @@ export interface JobName {
 }
 
 /** What is printed on every piece: name, how many, leather, job and draft. */
-export function pieceLabel(piece: Piece, job: JobName, unit: LengthUnit): readonly string[] {
+export function pieceLabel(piece: Piece, job: JobName, unit: Units): readonly string[] {
   const flip = piece.flipped > 0 ? `, ${piece.flipped} turned over` : ''
   const weight = piece.thickness === undefined ? '' : `, ${printWeight(piece.thickness, unit)}`
   return [

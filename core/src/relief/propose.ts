@@ -1,7 +1,7 @@
 import { type Path, pathMoved } from '../geometry/index.js'
 import { type Edit, applyEdit } from '../design/index.js'
 import { type Derived, derive } from '../derived/index.js'
-import { type LengthUnit, printWeight } from '../measure/index.js'
+import { type Units, printWeight } from '../measure/index.js'
 import { type Candidate, type Sample, candidatesOf, samplesOf } from './candidates.js'
 
 /** One skive that is proposed. */
@@ -91,7 +91,7 @@ export function proposeSkives(
   derived: Derived,
   ids: readonly string[],
   wanted: number,
-  unit: LengthUnit = 'mm',
+  unit: Units = 'mm',
 ): SkiveProposal {
   const runs = derived.runs.filter((r) => ids.includes(r.join.id))
   const now = seamThickness(derived, ids)

@@ -3,7 +3,7 @@ import { type Edit, valueAt, applyEdit, setField } from '../design/index.js'
 import { leatherAt } from '../stores/index.js'
 import { type Derived, derive } from '../derived/index.js'
 import { fieldsInPlay } from '../kinds/index.js'
-import { type LengthUnit, printWeight } from '../measure/index.js'
+import { type Units, printWeight } from '../measure/index.js'
 import { seamThickness } from './propose.js'
 
 /** Something else than skiving that would make seams thinner. */
@@ -23,7 +23,7 @@ const THINNEST = 0.4
 const WORTH = 0.05
 
 /** Every single decision that could be taken otherwise: other choices, one fewer, a thinner leather. */
-function otherDecisions({ design, kind }: Derived, unit: LengthUnit): { label: string; edit: Edit }[] {
+function otherDecisions({ design, kind }: Derived, unit: Units): { label: string; edit: Edit }[] {
   return fieldsInPlay(kind, design.params)
     .filter((f) => f.path[0] === 'params' || f.type === 'leather')
     .flatMap((field) => {
@@ -66,7 +66,7 @@ export function otherWays(
   derived: Derived,
   ids: readonly string[],
   wanted: number,
-  unit: LengthUnit = 'mm',
+  unit: Units = 'mm',
 ): OtherWay[] {
   const stops = new Set(findingsOf(derived).flatMap((f) => (f.rank === 'stop' ? [f.key] : [])))
   const now = seamThickness(derived, ids)

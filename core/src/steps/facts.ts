@@ -1,5 +1,5 @@
 import type { Derived } from '../derived/index.js'
-import type { LengthUnit } from '../measure/index.js'
+import type { Units } from '../measure/index.js'
 import type { EdgeWork } from '../edges/index.js'
 import {
   type Path,
@@ -34,7 +34,7 @@ export interface Part {
 /** What the order of work follows from, worked out once. */
 export interface Facts {
   readonly derived: Derived
-  readonly unit: LengthUnit
+  readonly unit: Units
   readonly parts: readonly Part[]
   readonly guides: readonly Panel[]
   readonly partOf: (panelId: string) => Part | undefined
@@ -59,7 +59,7 @@ export const holds = (join: Join): boolean => sheetsOf(join).length > 1 || join.
 
 const areaOf = (panel: Panel): number => Math.abs(pathArea(panel.outline))
 
-export function factsOf(derived: Derived, unit: LengthUnit): Facts {
+export function factsOf(derived: Derived, unit: Units): Facts {
   const { edges, runs, works } = derived
   const sheets = new Map<string, string>()
   for (const work of works)

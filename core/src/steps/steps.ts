@@ -1,5 +1,5 @@
 import type { Derived } from '../derived/index.js'
-import type { LengthUnit } from '../measure/index.js'
+import type { Units } from '../measure/index.js'
 import { type Reckoned, remembered } from '../working/index.js'
 import { factsOf } from './facts.js'
 import { circles, gathered, ordered } from './graph.js'
@@ -217,7 +217,7 @@ function circlesOf(tasks: readonly Task[], before: readonly Before[]): Circle[] 
 }
 
 /** Every step of a design for so many things made together, in order, with all reasons for it. */
-export function stepsOf(derived: Derived, copies = 1, unit: LengthUnit = 'mm'): Steps {
+export function stepsOf(derived: Derived, copies = 1, unit: Units = 'mm'): Steps {
   if (derived.panels.length === 0) return { steps: [], reasons: [], circles: [] }
   const { tasks, before } = tasksOf(factsOf(derived, unit))
   const ids = tasks.map((t) => t.id)

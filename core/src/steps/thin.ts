@@ -3,7 +3,7 @@ import { pathLength } from '../geometry/index.js'
 import { firstOf } from '../lists/index.js'
 import { bandLength, skivedStrips } from '../make/index.js'
 import { type PanelMark, edgeChain } from '../master/index.js'
-import { type LengthUnit, printLength, printWeight } from '../measure/index.js'
+import { type Units, printLength, printWeight } from '../measure/index.js'
 import type { Facts } from './facts.js'
 import { task } from './prepare.js'
 import type { Task } from './task.js'
@@ -87,7 +87,7 @@ const isPunched = (mark: PanelMark): boolean =>
   mark.type === 'slot' || mark.type === 'hole' || mark.type === 'window' || mark.type === 'hardware'
 
 /** How many cuts a mark asks for, and which punch. */
-const punches = (mark: PanelMark, unit: LengthUnit): { count: number; tool: string }[] => {
+const punches = (mark: PanelMark, unit: Units): { count: number; tool: string }[] => {
   if (mark.type === 'slot')
     return [{ count: 1, tool: `round punch ${printLength(mark.punch, unit)} for the ends, then the knife` }]
   if (mark.type === 'hole') return [{ count: 1, tool: `punch ${printLength(mark.punch, unit)}` }]

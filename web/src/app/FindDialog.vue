@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { otherUnit, systemOf } from '@drumlin/core/measure'
 import { computed, nextTick, ref, shallowRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { FORMATS } from '@drumlin/core/exchange/formats'
@@ -54,9 +55,9 @@ const acts = computed((): Act[] => [
       ]
     : []),
   {
-    title: settings.unit === 'mm' ? 'Measure in inches' : 'Measure in millimetres',
+    title: systemOf(settings.unit) === 'mm' ? 'Measure in inches' : 'Measure in millimetres',
     words: 'units mm in',
-    act: () => settings.setUnit(settings.unit === 'mm' ? 'in' : 'mm'),
+    act: () => settings.setUnit(otherUnit(settings.unit)),
   },
   {
     title: settings.light === 'lamp' ? 'Daylight' : 'Lamp: dark colours for the evening',

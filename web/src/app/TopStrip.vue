@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { otherUnit, systemOf } from '@drumlin/core/measure'
 import {
   mdiDotsVertical,
   mdiLightbulbOutline,
@@ -15,6 +16,7 @@ import { useBench } from '../job/bench.js'
 import NameField from '../sentence/NameField.vue'
 import { SCREENS } from './screens.js'
 import { useSettings } from './settings.js'
+import UnitsMenu from './UnitsMenu.vue'
 
 const props = defineProps<{ jobId: string | undefined }>()
 const emit = defineEmits<{ find: []; keys: []; trail: [] }>()
@@ -112,7 +114,7 @@ const changeLight = (): void => settings.setLight(settings.light === 'lamp' ? 'c
     </template>
     <v-btn-toggle
       v-if="!smAndDown"
-      :model-value="settings.unit"
+      :model-value="systemOf(settings.unit)"
       mandatory
       variant="text"
       aria-label="Units"
@@ -121,6 +123,7 @@ const changeLight = (): void => settings.setLight(settings.light === 'lamp' ? 'c
       <v-btn value="mm">mm</v-btn>
       <v-btn value="in">in</v-btn>
     </v-btn-toggle>
+    <UnitsMenu v-if="!smAndDown" />
     <v-btn
       v-if="lgAndUp"
       variant="plain"
@@ -153,8 +156,8 @@ const changeLight = (): void => settings.setLight(settings.light === 'lamp' ? 'c
         </template>
         <v-list-item
           v-if="smAndDown"
-          :title="settings.unit === 'mm' ? 'Inches' : 'Millimetres'"
-          @click="settings.setUnit(settings.unit === 'mm' ? 'in' : 'mm')"
+          :title="systemOf(settings.unit) === 'mm' ? 'Inches' : 'Millimetres'"
+          @click="settings.setUnit(otherUnit(settings.unit))"
         />
         <v-list-item :title="lightSays" @click="changeLight" />
         <v-list-item title="Keys" @click="emit('keys')" />

@@ -1,7 +1,7 @@
 import { type Finding, sayFinding } from '@drumlin/core/check'
 import type { Derived } from '@drumlin/core/derived'
 import { type Field, fieldsOf } from '@drumlin/core/kinds'
-import type { LengthUnit } from '@drumlin/core/measure'
+import type { Units } from '@drumlin/core/measure'
 import { ENTRIES } from '@drumlin/core/pocketbook'
 import type { RouteLocationRaw } from 'vue-router'
 import { type Hit, placeOf } from './found.js'
@@ -22,7 +22,7 @@ interface Known {
   readonly stores: Readonly<
     Record<keyof typeof SHELVES, readonly { readonly id: string; readonly name: string }[]>
   >
-  readonly unit: LengthUnit
+  readonly unit: Units
   readonly acts: readonly Act[]
 }
 

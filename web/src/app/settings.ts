@@ -1,7 +1,7 @@
 import { defineStore } from 'pinia'
 import { ref, watch } from 'vue'
 import type { PaperId } from '@drumlin/core/exchange/paper'
-import type { LengthUnit } from '@drumlin/core/measure'
+import { type Units, isUnits, systemOf } from '@drumlin/core/measure'
 import { useTrouble } from './trouble.js'
 import { readSetting, writeSetting } from '../storage/settings.js'
 
@@ -15,14 +15,14 @@ const inTheDark = (): boolean => matchMedia('(prefers-color-scheme: dark)').matc
 
 /** What belongs to the person at the screen, not to a design: units and light. A first visit follows the country and the system. */
 export const useSettings = defineStore('settings', () => {
-  const unit = ref<LengthUnit>('mm')
+  const unit = ref<Units>('mm')
   const light = ref<Light>('chalk')
-  watch(unit, (now) => (document.documentElement.dataset.unit = now), { immediate: true })
+  watch(unit, (now) => (document.documentElement.dataset.unit = systemOf(now)), { immediate: true })
   watch(light, (now) => (document.documentElement.dataset.light = now), { immediate: true })
 
   async function load(): Promise<void> {
     const [keptUnit, keptLight] = [await readSetting('unit'), await readSetting('light')]
-    unit.value = keptUnit === 'in' || (keptUnit === undefined && IN_INCHES) ? 'in' : 'mm'
+    unit.value = isUnits(keptUnit) ? keptUnit : IN_INCHES ? 'in' : 'mm'
     light.value = keptLight === 'lamp' || (keptLight === undefined && inTheDark()) ? 'lamp' : 'chalk'
   }
   /** Shown at once; where it can't be kept for the next visit, that is said. */
@@ -30,7 +30,7 @@ export const useSettings = defineStore('settings', () => {
     void useTrouble().attempt('Your setting holds only until this page is closed', () =>
       writeSetting(key, to),
     )
-  function setUnit(to: LengthUnit): void {
+  function setUnit(to: Units): void {
     unit.value = to
     keep('unit', to)
   }

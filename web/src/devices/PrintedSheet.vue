@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { systemOf } from '@drumlin/core/measure'
 import { computed, ref, useTemplateRef } from 'vue'
 import { useSettings } from '../app/settings.js'
 import type { PrintedPage } from '@drumlin/core/devices'
@@ -34,7 +35,9 @@ const read = computed(() => {
 const settings = useSettings()
 /** As fine as a good rule is read. */
 const ruled = (mm: number): string =>
-  settings.unit === 'mm' ? `${mm.toFixed(1)} mm` : `${(mm / 25.4).toFixed(3)} in, ${mm.toFixed(1)} mm`
+  systemOf(settings.unit) === 'mm'
+    ? `${mm.toFixed(1)} mm`
+    : `${(mm / 25.4).toFixed(3)} in, ${mm.toFixed(1)} mm`
 /** The long lines of a page, for whoever lays the rule without a pointer. */
 const bars = computed(() =>
   props.page.lines

@@ -1,3 +1,4 @@
+import { type Units, systemOf } from '@drumlin/core/measure'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import { z } from 'zod'
@@ -55,9 +56,9 @@ const OTHERS = 400
 const written = ({ what, value }: DeviceReading): string =>
   // Grams stand alone in their fields, a length says what it is in.
   what === 'weight' ? value.toFixed(1) : `${value.toFixed(2)} mm`
-const shown = (reading: DeviceReading, unit: 'mm' | 'in'): string => {
+const shown = (reading: DeviceReading, unit: Units): string => {
   if (reading.what === 'weight') return `${written(reading)} g`
-  return unit === 'mm' ? written(reading) : `${(reading.value / 25.4).toFixed(3)} in`
+  return systemOf(unit) === 'mm' ? written(reading) : `${(reading.value / 25.4).toFixed(3)} in`
 }
 
 /** The devices at the bench: which are connected, what they said, and where it went. */

@@ -2,7 +2,7 @@
 import { computed, ref } from 'vue'
 import type { Derived } from '@drumlin/core/derived'
 import type { Transect, TransectLayer } from '@drumlin/core/layup'
-import { OUNCE, printWeight, trimmed } from '@drumlin/core/measure'
+import { OUNCE, printWeight, trimmed, systemOf } from '@drumlin/core/measure'
 import { useSettings } from '../app/settings.js'
 import TakeDrawing from '../parts/TakeDrawing.vue'
 import TransectTry from './TransectTry.vue'
@@ -66,7 +66,8 @@ const label = (layer: TransectLayer) => {
   }
 }
 
-const print = (mm: number): string => (settings.unit === 'mm' ? trimmed(mm, 2) : trimmed(mm / OUNCE, 1))
+const print = (mm: number): string =>
+  systemOf(settings.unit, 'thickness') === 'mm' ? trimmed(mm, 2) : trimmed(mm / OUNCE, 1)
 
 /** Layers going round folds and turned edges: half rings, true to thickness, as wide as the section makes them. */
 const rings = computed(() =>

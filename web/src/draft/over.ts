@@ -2,7 +2,7 @@ import type { Finding } from '@drumlin/core/check'
 import type { Derived } from '@drumlin/core/derived'
 import { pathData } from '@drumlin/core/drawing'
 import { type Point, boxHeight, boxWidth, pathBox, pathMoved, pointMoved } from '@drumlin/core/geometry'
-import { type LengthUnit, printLength } from '@drumlin/core/measure'
+import { type Units, printLength } from '@drumlin/core/measure'
 import type { Piece, Placed } from '@drumlin/core/reckon'
 
 type PlacedOf = (id: string) => Placed<Piece> | undefined
@@ -29,7 +29,7 @@ export const ringsOf = (
   )
 
 /** A piece as it is read aloud. */
-export function described(p: Piece, unit: LengthUnit): string {
+export function described(p: Piece, unit: Units): string {
   const box = pathBox(p.cut)
   return `${p.name}, cut ${p.count}, ${printLength(boxWidth(box), unit)} by ${printLength(boxHeight(box), unit)}`
 }

@@ -2,7 +2,7 @@ import { type Ref, type ShallowRef, ref, shallowRef, watch } from 'vue'
 import type { Finding, Fix, FixShelf } from '@drumlin/core/check'
 import type { SizeRange } from '@drumlin/core/derived'
 import type { Design } from '@drumlin/core/design'
-import type { LengthUnit } from '@drumlin/core/measure'
+import type { Units } from '@drumlin/core/measure'
 import { reasonOf } from '../app/reason.js'
 import { helper, wasStopped } from '../workers/ask.js'
 import type { FindingsAsked } from '../workers/findings.worker.js'
@@ -28,7 +28,7 @@ const WAYS_LIMIT = 60_000
 export const fixesFor = (
   finding: Finding,
   design: Design,
-  unit: LengthUnit,
+  unit: Units,
   shelf: FixShelf,
 ): Promise<readonly Fix[]> => {
   const question: FindingsAsked = { what: 'fixes', finding, design, unit, shelf }

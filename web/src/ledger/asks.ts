@@ -1,7 +1,7 @@
 import type { Design } from '@drumlin/core/design'
 import type { Figures, Learnable, Lessons } from '@drumlin/core/learning'
 import type { Making, MakingRecord } from '@drumlin/core/makings'
-import type { LengthUnit } from '@drumlin/core/measure'
+import type { Units } from '@drumlin/core/measure'
 import type { Bill, Trade } from '@drumlin/core/price'
 import type { Hide } from '@drumlin/core/stores'
 import { helper } from '../workers/ask.js'
@@ -26,7 +26,7 @@ export const askBills = (
     readonly trade: Trade
     readonly hides: readonly Hide[]
     readonly first: boolean
-    readonly unit?: LengthUnit
+    readonly unit?: Units
   },
 ): Promise<readonly Bill[]> => asked({ what: 'bills', design, counts, ...rest })
 

@@ -1,5 +1,5 @@
 import type { Design } from '@drumlin/core/design'
-import type { LengthUnit } from '@drumlin/core/measure'
+import type { Units } from '@drumlin/core/measure'
 import type { Hours, Plan, ToDo } from '@drumlin/core/schedule'
 import { helper } from '../workers/ask.js'
 import type { MakeAsked, Worked } from '../workers/make.worker.js'
@@ -11,7 +11,7 @@ const worker = helper(
 )
 
 /** The order of work with its pictures, worked out away from the screen's own thread. */
-export const askSteps = (design: Design, count: number, unit: LengthUnit): Promise<Worked> =>
+export const askSteps = (design: Design, count: number, unit: Units): Promise<Worked> =>
   worker.ask({ what: 'steps', design, count, unit } satisfies MakeAsked, { limit: LIMIT })
 
 export const askPlan = (todos: readonly ToDo[], hours: Hours, from: number): Promise<Plan> =>

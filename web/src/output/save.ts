@@ -6,7 +6,7 @@ import type { PagePreview } from '@drumlin/core/exchange/pdf'
 import type { Sheet } from '@drumlin/core/exchange/books'
 import type { Quote } from '@drumlin/core/ledger'
 import type { Evening } from '@drumlin/core/makings'
-import type { LengthUnit } from '@drumlin/core/measure'
+import type { Units } from '@drumlin/core/measure'
 import type { Iron, Leather } from '@drumlin/core/stores'
 import { askOnce } from '../workers/ask.js'
 import type { PlanWanted, WriteAsked } from '../workers/write.worker.js'
@@ -69,7 +69,7 @@ const today = (): string => new Date().toISOString().slice(0, 10)
 /** The pattern on paper as it is wanted, as a file. */
 export const patternPdf = async (
   design: Design,
-  { print, paper, unit }: { print: PrintWish; paper: PaperId; unit: LengthUnit },
+  { print, paper, unit }: { print: PrintWish; paper: PaperId; unit: Units },
   signal: AbortSignal,
 ): Promise<Blob> =>
   new Blob([await written<BlobPart>({ design, format: 'pdf', print, paper, unit, date: today() }, signal)], {
@@ -81,13 +81,13 @@ export const savePattern = (design: Design, pdf: Blob, on: string): void =>
 /** The pages of a pattern as they will be printed. */
 export const pagesToSee = (
   design: Design,
-  { print, paper, unit }: { print: PrintWish; paper: PaperId; unit: LengthUnit },
+  { print, paper, unit }: { print: PrintWish; paper: PaperId; unit: Units },
   signal: AbortSignal,
 ): Promise<readonly PagePreview[]> => asked({ design, preview: print, paper, unit, date: today() }, signal)
 
 /** The page that a printer is measured by. */
 export const calibrationPdf = async (
-  { unit, paper }: { unit: LengthUnit; paper: PaperId },
+  { unit, paper }: { unit: Units; paper: PaperId },
   signal: AbortSignal,
 ): Promise<Blob> =>
   new Blob([await written<BlobPart>({ calibration: true, paper, unit, date: today() }, signal)], {
@@ -99,7 +99,7 @@ export const saveCalibration = (pdf: Blob, paper: PaperId): void =>
 /** A design in one of the formats; on that paper where it is for paper. */
 export async function saveAs(
   format: Format & { readonly id: FormatId },
-  { design, paper, unit }: { design: Design; paper: PaperId | undefined; unit: LengthUnit },
+  { design, paper, unit }: { design: Design; paper: PaperId | undefined; unit: Units },
   signal: AbortSignal,
 ): Promise<void> {
   const question = { design, format: format.id, paper: paper ?? 'a4', unit, date: today() } as const
@@ -116,7 +116,7 @@ const PLAN_TYPES = { pdf: 'application/pdf', svg: 'image/svg+xml', dxf: 'image/v
 export async function savePlan(
   design: Design,
   plan: PlanWanted,
-  { unit, paper }: { unit: LengthUnit; paper: PaperId },
+  { unit, paper }: { unit: Units; paper: PaperId },
   signal: AbortSignal,
 ): Promise<void> {
   const contents = await written({ design, plan, paper, unit, date: today() }, signal)
@@ -128,7 +128,7 @@ export async function savePlan(
 export async function saveCoupons(
   leather: Leather,
   iron: Iron,
-  { unit, paper }: { unit: LengthUnit; paper: PaperId },
+  { unit, paper }: { unit: Units; paper: PaperId },
   signal: AbortSignal,
 ): Promise<void> {
   const bytes = await written({ leather, iron, paper, unit, date: today() }, signal)
@@ -136,7 +136,7 @@ export async function saveCoupons(
 }
 
 const WORK_TYPES = { pdf: 'application/pdf', csv: 'text/csv', ics: 'text/calendar' } as const
-type OnPaper = { readonly unit: LengthUnit; readonly paper: PaperId }
+type OnPaper = { readonly unit: Units; readonly paper: PaperId }
 
 /** The order of work of a design, for so many made together. */
 export async function saveSteps(
@@ -210,14 +210,14 @@ export const saveWorkshop = (zip: Blob, at: Date): void =>
 /** What a cutter is told of a design, to look at. */
 export const cutToSee = (
   design: Design,
-  { cutter, unit }: { cutter: CutterWish; unit: LengthUnit },
+  { cutter, unit }: { cutter: CutterWish; unit: Units },
   signal: AbortSignal,
 ): Promise<CutPreview> => asked({ design, cutter, as: 'plan', paper: 'a4', unit, date: today() }, signal)
 
 /** The same as a cutter is told it. */
 export const hpglText = (
   design: Design,
-  { cutter, unit }: { cutter: CutterWish; unit: LengthUnit },
+  { cutter, unit }: { cutter: CutterWish; unit: Units },
   signal: AbortSignal,
 ): Promise<string> =>
   written<string>({ design, cutter, as: 'hpgl', paper: 'a4', unit, date: today() }, signal)

@@ -3,7 +3,7 @@ import type { Bill, Trade } from '@drumlin/core/price'
 import { dayNumber, dayOf } from '@drumlin/core/schedule'
 import type { Derived } from '@drumlin/core/derived'
 import { figuresOf } from '@drumlin/core/overview'
-import { type LengthUnit, printLength } from '@drumlin/core/measure'
+import { type Units, printLength } from '@drumlin/core/measure'
 import { freeId } from '../shelf/ids.js'
 import { today } from '../make/makings.js'
 
@@ -22,12 +22,7 @@ export interface Words {
 export function quoteOf(
   derived: Derived,
   bill: Bill,
-  {
-    trade,
-    quotes,
-    unit,
-    example,
-  }: { trade: Trade; quotes: readonly Quote[]; unit: LengthUnit; example: boolean },
+  { trade, quotes, unit, example }: { trade: Trade; quotes: readonly Quote[]; unit: Units; example: boolean },
   asked: Words,
 ): Quote {
   const day = today()

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { EChartsOption } from 'echarts'
 import { computed, defineAsyncComponent } from 'vue'
-import { INCH, OUNCE, printLength, printWeight } from '@drumlin/core/measure'
+import { INCH, OUNCE, printLength, printWeight, systemOf } from '@drumlin/core/measure'
 import type { SeamProfile } from '@drumlin/core/relief'
 import type { Run } from '@drumlin/core/stitch'
 import { useSettings } from '../app/settings.js'
@@ -32,7 +32,8 @@ const stepOf = (top: number, unit: number): number => {
 }
 const option = computed(() => (ink: (token: string) => string): EChartsOption => {
   const { seam, run, wanted, reach } = props
-  const metric = settings.unit === 'mm'
+  const metric = systemOf(settings.unit) === 'mm'
+  const thickMetric = systemOf(settings.unit, 'thickness') === 'mm'
   const top = Math.max(seam.thickest, wanted ?? 0, reach) * 1.15
   const axis = {
     axisLine: { show: true, lineStyle: { color: ink('quiet') } },
@@ -77,15 +78,15 @@ const option = computed(() => (ink: (token: string) => string): EChartsOption =>
       type: 'value',
       min: 0,
       max: top,
-      interval: stepOf(top, metric ? 1 : OUNCE),
-      name: metric ? 'mm' : 'oz',
+      interval: stepOf(top, thickMetric ? 1 : OUNCE),
+      name: thickMetric ? 'mm' : 'oz',
       nameTextStyle: { color: ink('quiet') },
       nameGap: 6,
       ...axis,
       axisLabel: {
         ...axis.axisLabel,
         showMaxLabel: false,
-        formatter: (v: number) => String(Math.round((v / (metric ? 1 : OUNCE)) * 10) / 10),
+        formatter: (v: number) => String(Math.round((v / (thickMetric ? 1 : OUNCE)) * 10) / 10),
       },
     },
     series: [

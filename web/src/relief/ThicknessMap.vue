@@ -4,7 +4,7 @@ import { computed, ref, useTemplateRef, watch } from 'vue'
 import { pathData } from '@drumlin/core/drawing'
 import type { Path, Point } from '@drumlin/core/geometry'
 import { type LaidUp, layersAt } from '@drumlin/core/layup'
-import { printWeight, printWeightBare } from '@drumlin/core/measure'
+import { printWeight, printWeightBare, systemOf } from '@drumlin/core/measure'
 import type { Survey } from '@drumlin/core/relief'
 import { useSettings } from '../app/settings.js'
 import { arrowStep } from '../sheet/arrows.js'
@@ -107,7 +107,8 @@ function pressed(event: KeyboardEvent): void {
         <span class="colour" :style="{ background: bandColour(i - 1, bands) }" />
       </span>
       <span class="quiet said"
-        >{{ settings.unit === 'mm' ? 'mm' : 'oz' }} · contour every {{ print(interval) }}</span
+        >{{ systemOf(settings.unit, 'thickness') === 'mm' ? 'mm' : 'oz' }} · contour every
+        {{ print(interval) }}</span
       >
     </div>
     <div

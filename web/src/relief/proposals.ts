@@ -1,6 +1,6 @@
 import { type Ref, ref, shallowRef, watch } from 'vue'
 import type { Design } from '@drumlin/core/design'
-import type { LengthUnit } from '@drumlin/core/measure'
+import type { Units } from '@drumlin/core/measure'
 import type { OtherWay, SkiveProposal } from '@drumlin/core/relief'
 import { wasStopped } from '../workers/ask.js'
 import { useReliefBench } from './bench.js'
@@ -11,7 +11,7 @@ export interface Sought {
   readonly design: Design
   readonly runs: readonly string[]
   readonly wanted: number
-  readonly unit: LengthUnit
+  readonly unit: Units
 }
 
 /** How long the hand rests before ways are sought, ms. */

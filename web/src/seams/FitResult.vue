@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import { type Derived, derive } from '@drumlin/core/derived'
 import { applyEdit } from '@drumlin/core/design'
 import { type Fitted, type RunHoles, type Wish, holesChanged } from '@drumlin/core/fit'
-import { printLength, trimmed } from '@drumlin/core/measure'
+import { printLength, trimmed, systemOf } from '@drumlin/core/measure'
 import { useSettings } from '../app/settings.js'
 import { useJob } from '../job/job.js'
 import { pitchWords } from './words.js'
@@ -17,7 +17,7 @@ const trying = computed(() => props.fitted.edit !== undefined && job.preview ===
 const look = (): void => void (job.preview = trying.value ? undefined : props.fitted.edit)
 /** A knife keeps less than a tenth of a millimetre, so hundredths are shown. */
 const print = (mm: number): string =>
-  settings.unit === 'mm' ? `${trimmed(mm, 2)} mm` : printLength(mm, settings.unit)
+  systemOf(settings.unit) === 'mm' ? `${trimmed(mm, 2)} mm` : printLength(mm, settings.unit)
 function take(): void {
   if (props.fitted.edit) job.edit(props.fitted.edit)
 }

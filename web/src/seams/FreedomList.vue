@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Freedom } from '@drumlin/core/fit'
-import { printLength, trimmed } from '@drumlin/core/measure'
+import { printLength, trimmed, systemOf } from '@drumlin/core/measure'
 import { useSettings } from '../app/settings.js'
 import MeasureField from '../sentence/MeasureField.vue'
 
@@ -10,7 +10,7 @@ const emit = defineEmits<{ change: [id: string, by: number] }>()
 const settings = useSettings()
 /** A knife keeps less than a tenth of a millimetre, so hundredths are shown. */
 const print = (mm: number): string =>
-  settings.unit === 'mm' ? `${trimmed(mm, 2)} mm` : printLength(mm, settings.unit)
+  systemOf(settings.unit) === 'mm' ? `${trimmed(mm, 2)} mm` : printLength(mm, settings.unit)
 </script>
 
 <template>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, nextTick, onMounted, useTemplateRef, watch } from 'vue'
 import type { SeamPlan, SeamRow } from '@drumlin/core/derived'
-import { printWeightBare } from '@drumlin/core/measure'
+import { printWeightBare, systemOf } from '@drumlin/core/measure'
 import { useSettings } from '../app/settings.js'
 
 const props = defineProps<{ plan: SeamPlan; chosen: string }>()
@@ -24,19 +24,20 @@ async function inSight(): Promise<void> {
 onMounted(inSight)
 watch(() => props.chosen, inSight)
 /** Thread is sold by the metre or by the yard. */
-const far = (mm: number): string => (mm / (settings.unit === 'mm' ? 1000 : 914.4)).toFixed(2)
+const far = (mm: number): string =>
+  (mm / (systemOf(settings.unit, 'thread') === 'mm' ? 1000 : 914.4)).toFixed(2)
 const headers = computed(() => [
   { title: 'No.', key: 'number', value: (r: SeamRow) => r.number, width: 44 },
   { title: 'Run', key: 'name', value: (r: SeamRow) => r.run.join.name, align: 'start' as const },
   {
-    title: `${settings.unit === 'mm' ? 'mm' : 'oz'} thick`,
+    title: `${systemOf(settings.unit, 'thickness') === 'mm' ? 'mm' : 'oz'} thick`,
     key: 'thick',
     value: (r: SeamRow) => r.run.thickest,
     align: 'end' as const,
   },
   { title: 'Holes', key: 'holes', value: (r: SeamRow) => r.run.holes.length, align: 'end' as const },
   {
-    title: `${settings.unit === 'mm' ? 'm' : 'yd'} thread`,
+    title: `${systemOf(settings.unit, 'thread') === 'mm' ? 'm' : 'yd'} thread`,
     key: 'thread',
     value: (r: SeamRow) => r.run.thread.value,
     align: 'end' as const,

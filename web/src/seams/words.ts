@@ -1,5 +1,5 @@
 import type { LayersThere, SeamRow } from '@drumlin/core/derived'
-import { type LengthUnit, printBare, printLength } from '@drumlin/core/measure'
+import { type Units, printBare, printLength, systemOf } from '@drumlin/core/measure'
 import type { Run, Strikes } from '@drumlin/core/stitch'
 
 export const times = (n: number, one: string, many = `${one}s`): string => `${n} ${n === 1 ? one : many}`
@@ -30,7 +30,7 @@ export function sharedWords(row: SeamRow, runs: readonly Run[]): string[] {
 }
 
 /** “13 holes through body 0.9 of 1.8 mm and gusset 0.9 of 1.8 mm: 1.8 mm, as thick as one”. */
-export function layerWords({ holes, layers, together, asOne }: LayersThere, unit: LengthUnit): string {
+export function layerWords({ holes, layers, together, asOne }: LayersThere, unit: Units): string {
   const names = layers.map(({ name, thickness, whole, thinned }) =>
     thinned ? `${name} ${printBare(thickness, unit)} of ${printLength(whole, unit)}` : name,
   )
@@ -39,5 +39,5 @@ export function layerWords({ holes, layers, together, asOne }: LayersThere, unit
   return `${times(holes, 'hole')} through ${through}${sum}${asOne ? ', as thick as one' : ''}`
 }
 
-export const pitchWords = (pitches: readonly number[], unit: LengthUnit): string =>
-  [...new Set(pitches.map((p) => (unit === 'mm' ? p.toFixed(2) : printLength(p, unit))))].join(', ')
+export const pitchWords = (pitches: readonly number[], unit: Units): string =>
+  [...new Set(pitches.map((p) => (systemOf(unit) === 'mm' ? p.toFixed(2) : printLength(p, unit))))].join(', ')

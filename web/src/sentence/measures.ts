@@ -1,5 +1,5 @@
 import {
-  type LengthUnit,
+  type Units,
   measureSentence,
   otherUnit,
   printPace,
@@ -13,6 +13,7 @@ import {
   secondsAStitch,
   trimmed,
   weightMiddle,
+  systemOf,
 } from '@drumlin/core/measure'
 
 /** How a number is read and printed where it stands in a sentence. */
@@ -22,11 +23,11 @@ export type MeasureSort =
 export type Reading =
   { readonly ok: true; readonly value: number } | { readonly ok: false; readonly why: string }
 
-export function printMeasure(value: number, sort: MeasureSort, unit: LengthUnit): string {
+export function printMeasure(value: number, sort: MeasureSort, unit: Units): string {
   if (sort === 'length') return printLength(value, unit)
   if (sort === 'long') return printLong(value, unit, 2)
   if (sort === 'half') return printHalves(value)
-  if (sort === 'fine') return unit === 'mm' ? `${trimmed(value, 3)} mm` : printLength(value, unit)
+  if (sort === 'fine') return systemOf(unit) === 'mm' ? `${trimmed(value, 3)} mm` : printLength(value, unit)
   if (sort === 'thickness') return printWeight(value, unit)
   if (sort === 'pitch') return printPitch(value, unit)
   if (sort === 'pace') return `${trimmed(value, 1).replace(/\.0$/, '')} s a stitch`
@@ -35,11 +36,11 @@ export function printMeasure(value: number, sort: MeasureSort, unit: LengthUnit)
 }
 
 /** The same in the other unit, small beside it. */
-export function printOther(value: number, sort: MeasureSort, unit: LengthUnit): string {
+export function printOther(value: number, sort: MeasureSort, unit: Units): string {
   if (sort === 'length' || sort === 'fine') return printLength(value, otherUnit(unit))
-  if (sort === 'long') return printLong(value, otherUnit(unit), 2)
+  if (sort === 'long') return printLong(value, otherUnit(unit, 'thread'), 2)
   if (sort === 'pace') return printPace(value, unit)
-  return sort === 'thickness' ? printWeight(value, otherUnit(unit)) : ''
+  return sort === 'thickness' ? printWeight(value, otherUnit(unit, 'thickness')) : ''
 }
 
 const printHalves = (value: number): string =>
@@ -85,7 +86,7 @@ function readPace(text: string): Reading {
     : { ok: false, why: `“${text}” was not understood. Try 31 cm an hour, or 35 s a stitch.` }
 }
 
-function readMeasure(text: string, sort: MeasureSort, unit: LengthUnit): Reading {
+function readMeasure(text: string, sort: MeasureSort, unit: Units): Reading {
   if (sort === 'pace') return readPace(text)
   if (sort === 'half') return readHalves(text)
   if (sort === 'count' || sort === 'share') return readPlain(text, sort === 'count')
@@ -98,14 +99,17 @@ function readMeasure(text: string, sort: MeasureSort, unit: LengthUnit): Reading
     return pitch.ok ? pitch : { ok: false, why: measureSentence(pitch.error) }
   }
   if (sort === 'thickness') {
-    const bare = unit === 'in' && /^[\d.,/\s-]+$/.test(text) ? `${text} oz` : text
+    const bare = systemOf(unit, 'thickness') === 'in' && /^[\d.,/\s-]+$/.test(text) ? `${text} oz` : text
     const weight = parseWeight(bare)
     return weight.ok
       ? { ok: true, value: weightMiddle(weight.value) }
       : { ok: false, why: measureSentence(weight.error) }
   }
   // A bare number is read in the unit that was printed.
-  const long = sort === 'long' && /^[\d.,\s]+$/.test(text) ? `${text} ${unit === 'mm' ? 'm' : 'yd'}` : text
+  const long =
+    sort === 'long' && /^[\d.,\s]+$/.test(text)
+      ? `${text} ${systemOf(unit, 'thread') === 'mm' ? 'm' : 'yd'}`
+      : text
   const length = parseLength(long, unit)
   return length.ok ? length : { ok: false, why: measureSentence(length.error) }
 }
@@ -114,7 +118,7 @@ function readMeasure(text: string, sort: MeasureSort, unit: LengthUnit): Reading
 export function readWithin(
   text: string,
   sort: MeasureSort,
-  unit: LengthUnit,
+  unit: Units,
   label: string,
   min: number,
   max: number,

@@ -1,21 +1,21 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { LengthUnit } from '@drumlin/core/measure'
+import { type Units, systemOf, type System } from '@drumlin/core/measure'
 
 const props = defineProps<{
   way: 'across' | 'down'
   start: number
   scale: number
   length: number
-  unit: LengthUnit
+  unit: Units
 }>()
 
 /** Distance between figures in mm: the smallest of these that leaves room for them. */
-const STEPS: Readonly<Record<LengthUnit, readonly number[]>> = {
+const STEPS: Readonly<Record<System, readonly number[]>> = {
   mm: [1, 5, 10, 20, 50, 100, 200, 500, 1000],
   in: [0.25, 0.5, 1, 2, 4, 8, 16, 40].map((inches) => inches * 25.4),
 }
-const step = computed(() => STEPS[props.unit].find((s) => s * props.scale >= 64) ?? 1000)
+const step = computed(() => STEPS[systemOf(props.unit)].find((s) => s * props.scale >= 64) ?? 1000)
 const ticks = computed(() => {
   const small = step.value / 5
   const first = Math.ceil(props.start / small)
@@ -24,7 +24,7 @@ const ticks = computed(() => {
     const index = first + i
     const mm = index * small
     const main = index % 5 === 0
-    const figure = props.unit === 'mm' ? Math.round(mm) : Math.round((mm / 25.4) * 100) / 100
+    const figure = systemOf(props.unit) === 'mm' ? Math.round(mm) : Math.round((mm / 25.4) * 100) / 100
     return {
       at: (mm - props.start) * props.scale,
       main,

@@ -1,7 +1,7 @@
 import { sayTime } from '../parts/time.js'
 import type { Design } from '@drumlin/core/design'
 import type { Field } from '@drumlin/core/kinds'
-import { type LengthUnit, printLength, printWeight } from '@drumlin/core/measure'
+import { type Units, printLength, printWeight } from '@drumlin/core/measure'
 import { moneySaid } from '@drumlin/core/money'
 import type { Weighed } from './weighed.js'
 
@@ -13,7 +13,7 @@ export interface Row {
 }
 
 /** What is compared, from how it is carried to how long it takes. */
-export function rowsIn(unit: LengthUnit, currency: string): readonly Row[] {
+export function rowsIn(unit: Units, currency: string): readonly Row[] {
   const money = (v: number): string => moneySaid(v, currency)
   const mm = (v: number): string => printLength(v, unit)
   const thick = (v: number): string => printWeight(v, unit)
@@ -46,7 +46,7 @@ export function sayDifference({ of, say }: Row, from: Weighed, to: Weighed): str
 }
 
 /** How a setting of a design is said: a choice by its label, a leather by name and thickness. */
-export function sayValue(design: Design, field: Field, unit: LengthUnit): string {
+export function sayValue(design: Design, field: Field, unit: Units): string {
   if (field.type === 'leather') {
     const leather = design.leathers[field.role]
     return leather ? `${leather.name}, ${printWeight(leather.thickness, unit)}` : 'none'

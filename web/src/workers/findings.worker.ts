@@ -2,7 +2,7 @@ import { type Finding, type FixShelf, findingsOf, fixesOf } from '@drumlin/core/
 import { derive, sizeRanges } from '@drumlin/core/derived'
 import type { Design } from '@drumlin/core/design'
 import { readDesignData, recordSentence } from '@drumlin/core/exchange/json'
-import type { LengthUnit } from '@drumlin/core/measure'
+import type { Units } from '@drumlin/core/measure'
 import { cardOf } from '@drumlin/core/overview'
 import { answering } from './answer.js'
 
@@ -13,7 +13,7 @@ export type FindingsAsked =
       readonly what: 'fixes'
       readonly design: Design
       readonly finding: Finding
-      readonly unit: LengthUnit
+      readonly unit: Units
       readonly shelf: FixShelf
     }
   | { readonly what: 'card'; readonly design: unknown }

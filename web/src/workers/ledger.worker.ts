@@ -3,7 +3,7 @@ import type { Design } from '@drumlin/core/design'
 import { begunRecord } from '@drumlin/core/ledger'
 import { type Figures, type Learnable, type Lessons, lessonsOf } from '@drumlin/core/learning'
 import type { Making, MakingRecord } from '@drumlin/core/makings'
-import type { LengthUnit } from '@drumlin/core/measure'
+import type { Units } from '@drumlin/core/measure'
 import { type Bill, type Trade, billOf } from '@drumlin/core/price'
 import { stepsOf } from '@drumlin/core/steps'
 import type { Hide } from '@drumlin/core/stores'
@@ -19,7 +19,7 @@ export type LedgerAsked =
       readonly trade: Trade
       readonly hides: readonly Hide[]
       readonly first: boolean
-      readonly unit?: LengthUnit
+      readonly unit?: Units
     }
   | { readonly what: 'lessons'; readonly makings: readonly Learnable[]; readonly figures: Figures }
   | { readonly what: 'minutes'; readonly designs: readonly Design[] }

@@ -1,7 +1,7 @@
 import { derive } from '@drumlin/core/derived'
 import type { Design } from '@drumlin/core/design'
 import type { Drawn } from '@drumlin/core/drawing'
-import type { LengthUnit } from '@drumlin/core/measure'
+import type { Units } from '@drumlin/core/measure'
 import { type Hours, type Plan, type ToDo, plan } from '@drumlin/core/schedule'
 import { type Steps, stepPicture, stepsOf } from '@drumlin/core/steps'
 import { answering } from './answer.js'
@@ -11,7 +11,7 @@ export const PICTURE = { width: 80, height: 46 } as const
 
 /** The order of work of a design for so many, with a picture of each step; or when all is done. */
 export type MakeAsked =
-  | { readonly what: 'steps'; readonly design: Design; readonly count: number; readonly unit: LengthUnit }
+  | { readonly what: 'steps'; readonly design: Design; readonly count: number; readonly unit: Units }
   | { readonly what: 'plan'; readonly todos: readonly ToDo[]; readonly hours: Hours; readonly from: number }
 
 export interface Worked {

@@ -2,7 +2,7 @@ import { findingsOf, overruledFor } from '@drumlin/core/check'
 import { derive } from '@drumlin/core/derived'
 import type { Design } from '@drumlin/core/design'
 import { cutFigures } from '@drumlin/core/hide'
-import type { LengthUnit } from '@drumlin/core/measure'
+import type { Units } from '@drumlin/core/measure'
 import { figuresOf } from '@drumlin/core/overview'
 import {
   type Asked,
@@ -18,7 +18,7 @@ import { answering } from './answer.js'
 export interface WantedAlong {
   readonly runs: readonly string[]
   readonly wanted: number
-  readonly unit: LengthUnit
+  readonly unit: Units
 }
 
 /** What can be asked of this worker. */

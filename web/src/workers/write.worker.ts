@@ -20,7 +20,7 @@ import { planCsv, stepsCsv, writeIcs } from '@drumlin/core/exchange/work'
 import type { Evening } from '@drumlin/core/makings'
 import { stepsOf } from '@drumlin/core/steps'
 import { writePlanDxf, writePlanSvg } from '@drumlin/core/exchange/plan'
-import type { LengthUnit } from '@drumlin/core/measure'
+import type { Units } from '@drumlin/core/measure'
 import type { Iron, Leather } from '@drumlin/core/stores'
 import { pdfFonts } from '../output/fonts.js'
 import { answering } from './answer.js'
@@ -34,7 +34,7 @@ export interface PlanWanted {
 /** A design in one of the formats, its cutting plan, its order of work, the test pieces of a leather, or evenings at the bench. */
 export type WriteAsked = {
   readonly paper: PaperId
-  readonly unit: LengthUnit
+  readonly unit: Units
   readonly date: string
 } & (
   | { readonly design: Design; readonly format: FormatId; readonly print?: PrintWish }

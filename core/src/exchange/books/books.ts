@@ -1,5 +1,5 @@
 import { type Client, type Entry, dayOfEntry, earned, hoursBy, wasteOf } from '../../ledger/index.js'
-import { type LengthUnit, decimal } from '../../measure/index.js'
+import { type Units, decimal } from '../../measure/index.js'
 import { coinsOf } from '../../money/index.js'
 import { amountSaid, toldIn } from '../../price/index.js'
 import type { Level, Purchase } from '../../stock/index.js'
@@ -59,7 +59,7 @@ export const yearCsv = (entries: readonly Entry[], tax: number): string =>
   ])
 
 /** What to buy as a table. */
-export const shoppingCsv = (all: readonly Purchase[], currency: string, units: LengthUnit): string =>
+export const shoppingCsv = (all: readonly Purchase[], currency: string, units: Units): string =>
   csvOf([
     ['what', 'amount', 'unit', 'packs', 'pack', 'price', 'currency', 'wanted from', 'why'],
     ...all.map((p) => [
@@ -76,7 +76,7 @@ export const shoppingCsv = (all: readonly Purchase[], currency: string, units: L
   ])
 
 /** The list as one takes it along. */
-export const shoppingText = (all: readonly Purchase[], units: LengthUnit): string =>
+export const shoppingText = (all: readonly Purchase[], units: Units): string =>
   `${all
     .map(
       (p) =>
@@ -85,7 +85,7 @@ export const shoppingText = (all: readonly Purchase[], units: LengthUnit): strin
     .join('\n')}\n`
 
 /** The shelf as a table. */
-export const stockCsv = (levels: readonly Level[], units: LengthUnit): string =>
+export const stockCsv = (levels: readonly Level[], units: Units): string =>
   csvOf([
     ['what', 'unit', 'on the shelf', 'reserved', 'low below', 'missing', 'wanted from'],
     ...levels.map((l) => [

@@ -1,6 +1,6 @@
 import { type Client, dayOfEntry, entryOf, hoursBy } from '../../ledger/index.js'
 import type { Making } from '../../makings/index.js'
-import { type LengthUnit, decimal, printLength, printWeight } from '../../measure/index.js'
+import { type Units, decimal, printLength, printWeight } from '../../measure/index.js'
 import { moneySaid } from '../../money/index.js'
 
 /** A sheet of words under headings, for a client or the book of the workshop. */
@@ -40,7 +40,7 @@ const moneyOf = (making: Making): string[] => {
 }
 
 /** What was agreed with a client, to be printed and sent. */
-export const briefSheet = (making: Making, client: Client | undefined, unit: LengthUnit): Sheet => ({
+export const briefSheet = (making: Making, client: Client | undefined, unit: Units): Sheet => ({
   title: `Brief: ${making.design.name}`,
   heading: `Brief: ${called(making)}`,
   parts: [
@@ -100,7 +100,7 @@ export const careSheet = (making: Making, maker: string): Sheet => ({
 })
 
 /** The record of a making, as a page one can show. */
-export function recordSheet(making: Making, unit: LengthUnit, picture: Uint8Array | undefined): Sheet {
+export function recordSheet(making: Making, unit: Units, picture: Uint8Array | undefined): Sheet {
   const { record } = making
   const [hours] = hoursBy([entryOf(making)])
   const size = (s: (typeof record.sizes)[number], value: number): string =>

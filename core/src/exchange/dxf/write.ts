@@ -6,7 +6,7 @@ import {
   SplineFlags,
   TextHorizontalAlignment,
   TextVerticalAlignment,
-  Units,
+  Units as DxfUnits,
   point2d,
   point3d,
 } from '@tarikjabiri/dxf'
@@ -22,7 +22,7 @@ import {
   pathBox,
   segmentPart,
 } from '../../geometry/index.js'
-import { type LengthUnit, oneLine } from '../../measure/index.js'
+import { type Units, oneLine } from '../../measure/index.js'
 
 /** The remark every DXF of ours begins with (group 999). */
 const MARK = '999\nDrumlin\n'
@@ -153,7 +153,7 @@ function addWords(dxf: DxfWriter, drawn: Drawn & { type: 'text' }, layerName: st
  * All pieces at 1:1 as DXF in mm, a layer for each sort of line: outlines as one closed polyline or spline each. The
  * dots of glue areas are left out: nobody cuts them.
  */
-export function writeDxf(derived: Derived, unit: LengthUnit = 'mm'): string {
+export function writeDxf(derived: Derived, unit: Units = 'mm'): string {
   const { pieces } = laidOut(derived.pieces, derived.design, unit, 0)
   return dxfOf(
     pieces.flatMap(({ drawn }) => drawn),
@@ -164,7 +164,7 @@ export function writeDxf(derived: Derived, unit: LengthUnit = 'mm'): string {
 /** Strokes and words as DXF in mm, each on its layer; what is cut all round is told apart by `outlines`. */
 export function dxfOf(drawing: readonly Drawn[], outlines: ReadonlySet<Path>): string {
   const dxf = new DxfWriter()
-  dxf.setUnits(Units.Millimeters)
+  dxf.setUnits(DxfUnits.Millimeters)
   const all = drawing.filter((d) => d.type !== 'dots')
   const layers = new Set(all.map((d) => layerOf(d, outlines)))
   for (const [name, elements] of Object.entries(LINES))

@@ -1,5 +1,5 @@
 import type { Derived } from '../../derived/index.js'
-import type { LengthUnit } from '../../measure/index.js'
+import type { Units } from '../../measure/index.js'
 import { isOurDesign, writeDesign } from '../json/index.js'
 import type { PaperId, PrintWish } from '../paper/index.js'
 import type { FontFiles } from '../pdf/index.js'
@@ -9,7 +9,7 @@ export interface WriteOptions {
   readonly paper: PaperId
   /** How a pattern is wanted on paper, where that is more than the paper. */
   readonly print?: PrintWish
-  readonly unit: LengthUnit
+  readonly unit: Units
   /** The day it is written, as it is to stand on paper. */
   readonly date: string
   /** The faces of the lettering, fetched where the format sets type. */

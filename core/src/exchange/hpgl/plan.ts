@@ -18,6 +18,7 @@ import {
   polygon,
   shift,
 } from '../../geometry/index.js'
+import type { Units } from '../../measure/index.js'
 import type { Piece } from '../../reckon/index.js'
 import { plansOf } from '../plan/index.js'
 import { axisOf, begun, bridged } from './blade.js'
@@ -103,7 +104,7 @@ interface LaidOut {
   readonly inner: readonly { readonly pass: Pass; readonly path: Path }[]
 }
 
-function inItsRow({ piece, move }: Placed, unit: 'mm' | 'in', job: Derived['design']): LaidOut {
+function inItsRow({ piece, move }: Placed, unit: Units, job: Derived['design']): LaidOut {
   const marks = pieceMarks(piece, { job, unit })
   const inner = marks.strokes.flatMap((drawn) => {
     const pass = passOf(drawn, marks.outline)
@@ -114,11 +115,7 @@ function inItsRow({ piece, move }: Placed, unit: 'mm' | 'in', job: Derived['desi
 }
 
 /** What lies on a hide as it was laid out there, its length along the bed; what reaches over the bed is left. */
-function onItsHide(
-  derived: Derived,
-  wish: CutterWish,
-  unit: 'mm' | 'in',
-): { laid: LaidOut[]; left: string[] } {
+function onItsHide(derived: Derived, wish: CutterWish, unit: Units): { laid: LaidOut[]; left: string[] } {
   const plan = plansOf(derived, unit).find(({ hide }) => hide.id === wish.hide)
   if (!plan) return { laid: [], left: [] }
   const box = pathBox(polygon(plan.hide.outline))
@@ -192,11 +189,7 @@ function inTurn(strokes: readonly Stroke[]): Stroke[] {
 }
 
 /** Pieces in rows on the bed, and what has no room there. */
-function inAllRows(
-  derived: Derived,
-  wish: CutterWish,
-  unit: 'mm' | 'in',
-): { laid: LaidOut[]; left: string[] } {
+function inAllRows(derived: Derived, wish: CutterWish, unit: Units): { laid: LaidOut[]; left: string[] } {
   const wanted = wish.pieces && new Set(wish.pieces)
   const pieces = derived.pieces.filter((p) => !wanted || wanted.has(p.id))
   const { placed, left } = inRows(pieces.flatMap(copiesOf), wish)
@@ -207,7 +200,7 @@ function inAllRows(
 }
 
 /** Everything a cutter is told of a design: every copy of its pieces in rows on the bed, or as they lie on a hide. */
-export function cutPlan(derived: Derived, wish: CutterWish, unit: 'mm' | 'in'): CutPlan {
+export function cutPlan(derived: Derived, wish: CutterWish, unit: Units): CutPlan {
   const { laid, left } =
     wish.hide === undefined ? inAllRows(derived, wish, unit) : onItsHide(derived, wish, unit)
   const over = wish.mirrored ? flipAbout(wish.wide / 2) : STAY

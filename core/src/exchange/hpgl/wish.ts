@@ -1,4 +1,4 @@
-import { type LengthUnit, printLength } from '../../measure/index.js'
+import { type Units, printLength } from '../../measure/index.js'
 /** What cuts, and how. Lengths mm, speeds mm a second. */
 export interface CutterWish {
   /** The bed: its width across, and how long it is. */
@@ -59,7 +59,7 @@ export const CUTTER_LIMITS = {
 } as const satisfies Partial<Record<keyof CutterWish, readonly [number, number]>>
 
 /** What is wrong with a wish, in words; nothing where it can be cut so. */
-export function cutterProblem(wish: CutterWish, unit: LengthUnit = 'mm'): string | undefined {
+export function cutterProblem(wish: CutterWish, unit: Units = 'mm'): string | undefined {
   for (const [key, [min, max]] of Object.entries(CUTTER_LIMITS)) {
     const [value, of] = [wish[key as keyof typeof CUTTER_LIMITS], key as keyof typeof CUTTER_LIMITS]
     const said = (n: number): string => (UNITS[of] ? `${n}${UNITS[of]}` : printLength(n, unit, 2))

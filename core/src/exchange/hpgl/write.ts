@@ -1,3 +1,4 @@
+import type { Units } from '../../measure/index.js'
 import type { Derived } from '../../derived/index.js'
 import { type CutPlan, PASSES, type Pass, cutPlan } from './plan.js'
 import type { CutterWish } from './wish.js'
@@ -30,5 +31,5 @@ export function hpglOf({ strokes, long }: CutPlan, wish: CutterWish): string {
 }
 
 /** The pieces of a design for a cutter, in rows on its bed. */
-export const writeHpgl = (derived: Derived, wish: CutterWish, unit: 'mm' | 'in'): string =>
+export const writeHpgl = (derived: Derived, wish: CutterWish, unit: Units): string =>
   hpglOf(cutPlan(derived, wish, unit), wish)

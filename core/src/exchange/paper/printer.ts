@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { type LengthUnit, printLength } from '../../measure/index.js'
+import { type Units, printLength } from '../../measure/index.js'
 
 /**
  * What a printer makes of a page: a length is printed `across` times as long over the width of its paper and `along` times
@@ -52,7 +52,7 @@ export function barProblem(
   read: number,
   nominal: number,
   which: string,
-  unit: LengthUnit = 'mm',
+  unit: Units = 'mm',
 ): string | undefined {
   if (!off(read, nominal)) return undefined
   const share = Number.isFinite(read) ? per(read / nominal) : 'nothing'
@@ -60,10 +60,7 @@ export function barProblem(
 }
 
 /** The printer’s error from what was read, or what is wrong with the readings. */
-export function errorOf(
-  read: PrinterRead,
-  unit: LengthUnit = 'mm',
-): PrinterError | { readonly problem: string } {
+export function errorOf(read: PrinterRead, unit: Units = 'mm'): PrinterError | { readonly problem: string } {
   const { across, along, falling, rising } = read
   const problem =
     barProblem(across, CALIBRATION.across, 'across', unit) ??
@@ -97,7 +94,7 @@ export const toFit = ({ across, along }: Pick<PrinterError, 'across' | 'along'>)
 const BAR_LETS = 0.3
 
 /** What a bar of 100 mm read off a print says of it; nothing where it is true. */
-export function barSaid(read: number, unit: LengthUnit = 'mm'): string | undefined {
+export function barSaid(read: number, unit: Units = 'mm'): string | undefined {
   const wrong = barProblem(read, 100, 'on the cover', unit)
   if (wrong) return wrong
   const by = read - 100

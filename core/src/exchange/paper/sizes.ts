@@ -1,4 +1,4 @@
-import { type LengthUnit, printLength } from '../../measure/index.js'
+import { type Units, printLength } from '../../measure/index.js'
 /** A sheet, portrait, or a roll; mm. */
 export interface PaperSize {
   readonly name: string
@@ -42,7 +42,7 @@ export const paperOf = (paper: Paper): PaperSize =>
 export const isRoll = (paper: Paper): boolean => paperOf(paper).height === 0
 
 /** What is wrong with a paper of one’s own, in words; nothing where it can be printed on. */
-export function paperProblem({ width, height }: OwnPaper, unit: LengthUnit = 'mm'): string | undefined {
+export function paperProblem({ width, height }: OwnPaper, unit: Units = 'mm'): string | undefined {
   const { least, widest, longest } = OWN_PAPER
   const said = (mm: number): string => printLength(mm, unit, 0)
   if (!(width >= least && width <= widest))

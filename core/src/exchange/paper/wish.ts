@@ -1,4 +1,4 @@
-import { type LengthUnit, printLength } from '../../measure/index.js'
+import { type Units, printLength } from '../../measure/index.js'
 import { type Paper, isRoll, paperOf, paperProblem } from './sizes.js'
 import type { Printer } from './printer.js'
 
@@ -28,7 +28,7 @@ const MOST = { border: 30, overlap: 40 } as const
 /** What can’t be printed so, in words; nothing where it can. */
 export function wishProblem(
   { paper, border, overlap, pieces }: PrintWish,
-  unit: LengthUnit = 'mm',
+  unit: Units = 'mm',
 ): string | undefined {
   const said = (mm: number): string => printLength(mm, unit)
   const own = typeof paper === 'string' ? undefined : paperProblem(paper, unit)

@@ -10,7 +10,7 @@ import {
   pathMoved,
   point,
 } from '../../geometry/index.js'
-import type { LengthUnit } from '../../measure/index.js'
+import type { Units } from '../../measure/index.js'
 import { type PaperId, type PrintWish, USUAL_PRINT, isRoll, paperOf } from '../paper/index.js'
 import { type PagePlace, joinMarks } from './joins.js'
 import { type PageOf, ROOM, type Tile, pageOf } from './paper.js'
@@ -30,7 +30,7 @@ export const wishOf = (paper: PaperId | PrintWish): PrintWish =>
   typeof paper === 'string' ? { ...USUAL_PRINT, paper } : paper
 
 /** Upright or lying paper, whichever is asked for or takes fewer pages; upright where they are equal, and always on a roll. */
-export function planPrint(derived: Derived, paper: PaperId | PrintWish, unit: LengthUnit): PrintPlan {
+export function planPrint(derived: Derived, paper: PaperId | PrintWish, unit: Units): PrintPlan {
   const wish = wishOf(paper)
   const wanted = wish.pieces && new Set(wish.pieces)
   const pieces = wanted ? derived.pieces.filter((p) => wanted.has(p.id)) : derived.pieces

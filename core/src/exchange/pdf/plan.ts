@@ -2,7 +2,7 @@ import { PDFDocument } from 'pdf-lib'
 import type { Derived } from '../../derived/index.js'
 import { type Drawn, drawnMoved, stroke, text } from '../../drawing/index.js'
 import { line, openPath, point, shift } from '../../geometry/index.js'
-import { type LengthUnit, printArea, printLength } from '../../measure/index.js'
+import { type Units, printArea, printLength, systemOf } from '../../measure/index.js'
 import { type HidePlan, planDrawing, plansOf } from '../plan/index.js'
 import { paperOf } from '../paper/index.js'
 import { columnWidth, flowed, paragraph, tableRow } from './cover/block.js'
@@ -30,10 +30,10 @@ function scaleOf({ long, wide }: HidePlan, tile: Tile): number {
   return 1 / (steps.find((s) => 1 / s <= most) ?? 100)
 }
 
-function picture(plan: HidePlan, tile: Tile, unit: LengthUnit, mirrored: boolean): Drawn[] {
+function picture(plan: HidePlan, tile: Tile, unit: Units, mirrored: boolean): Drawn[] {
   const scale = scaleOf(plan, tile)
   const { hide, material, figures, long, wide } = plan
-  const bar = unit === 'mm' ? 100 : 101.6
+  const bar = systemOf(unit) === 'mm' ? 100 : 101.6
   const y = HEAD + wide * scale + 8
   const { drawn } = planDrawing(plan, { scale, type: TYPE, mirrored, marks: false })
   return [
@@ -58,7 +58,7 @@ function picture(plan: HidePlan, tile: Tile, unit: LengthUnit, mirrored: boolean
   ]
 }
 
-const list = (plan: HidePlan, unit: LengthUnit, width: number) => ({
+const list = (plan: HidePlan, unit: Units, width: number) => ({
   heading: `Order of cutting: ${plan.hide.name}`,
   rows: [
     paragraph(

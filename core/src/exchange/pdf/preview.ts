@@ -1,7 +1,7 @@
 import type { Derived } from '../../derived/index.js'
 import { type StrokeGroup, type TextDrawn, drawnMoved, gathered, stroke } from '../../drawing/index.js'
 import { point, polygon, shift } from '../../geometry/index.js'
-import type { LengthUnit } from '../../measure/index.js'
+import type { Units } from '../../measure/index.js'
 import type { PrintWish } from '../paper/index.js'
 import { drawnPages, planPrint } from './pages.js'
 
@@ -18,7 +18,7 @@ export interface PagePreview {
 }
 
 /** Every page of the pattern, without the cover. A printer’s error is left out: so it comes out of it. */
-export function previewPages(derived: Derived, wish: PrintWish, unit: LengthUnit): PagePreview[] {
+export function previewPages(derived: Derived, wish: PrintWish, unit: Units): PagePreview[] {
   const plan = planPrint(derived, wish, unit)
   const { border } = plan.page
   return drawnPages(derived, plan, wish).map(

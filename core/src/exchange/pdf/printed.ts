@@ -8,7 +8,7 @@ import {
   stroke,
 } from '../../drawing/index.js'
 import { type Path, boxHeight, boxWidth, pathBox } from '../../geometry/index.js'
-import type { LengthUnit } from '../../measure/index.js'
+import type { Units } from '../../measure/index.js'
 import { type JobName, type Piece, alikePieces } from '../../reckon/index.js'
 import { ROOM, type Tile } from './paper.js'
 
@@ -30,7 +30,7 @@ const lengthsOf = (tile: Tile): number[] => {
 /** Letters beyond the ends of a strap, mm. */
 const LETTERS = 5
 
-function item(piece: Piece, job: JobName, unit: LengthUnit, lengths: readonly number[]): PrintItem {
+function item(piece: Piece, job: JobName, unit: Units, lengths: readonly number[]): PrintItem {
   const outline = pieceOutline(piece)
   const box = pathBox(outline)
   const short: PieceMarks | undefined =
@@ -54,7 +54,7 @@ function item(piece: Piece, job: JobName, unit: LengthUnit, lengths: readonly nu
 export const printItems = (
   pieces: readonly Piece[],
   job: JobName,
-  unit: LengthUnit,
+  unit: Units,
   tile: Tile,
   /** On a roll a long strap is as long as it is. */
   whole = false,

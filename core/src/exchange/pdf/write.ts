@@ -2,7 +2,7 @@ import { PDFDocument } from 'pdf-lib'
 import type { Derived } from '../../derived/index.js'
 import type { Drawn } from '../../drawing/index.js'
 import { point } from '../../geometry/index.js'
-import type { LengthUnit } from '../../measure/index.js'
+import type { Units } from '../../measure/index.js'
 import { coverPages } from './cover/index.js'
 import { type FontFiles, Fonts } from './fonts.js'
 import { type PaperId, type PrintWish, paperOf } from '../paper/index.js'
@@ -12,7 +12,7 @@ import { PT, Pen } from './pen.js'
 
 export interface PdfOptions {
   readonly paper: PaperId
-  readonly unit: LengthUnit
+  readonly unit: Units
   readonly fonts: FontFiles
   /** The day it is printed, as it is to stand on the cover. */
   readonly date?: string

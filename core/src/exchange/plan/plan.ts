@@ -34,7 +34,7 @@ import {
   laidThere,
   pieceName,
 } from '../../hide/index.js'
-import type { LengthUnit } from '../../measure/index.js'
+import type { Units } from '../../measure/index.js'
 import type { Hide } from '../../stores/index.js'
 
 /** A piece on a plan: its number in the order of cutting, where it lies and how large it is there, mm. */
@@ -64,7 +64,7 @@ export interface HidePlan {
 }
 
 /** The plans of all hides that something lies on. */
-export const plansOf = (derived: Derived, unit: LengthUnit = 'mm'): HidePlan[] =>
+export const plansOf = (derived: Derived, unit: Units = 'mm'): HidePlan[] =>
   groupsOf(derived).flatMap((group) =>
     group.hides
       .filter((hide) => group.asked.lying.some((l) => l.hide === hide.id))
@@ -82,7 +82,7 @@ const MARKS: ReadonlySet<LayerName> = new Set([
   'grain',
 ])
 
-function marksOf({ design, pieces }: Derived, unit: LengthUnit, w: Wanted, lying: Lying): readonly Drawn[] {
+function marksOf({ design, pieces }: Derived, unit: Units, w: Wanted, lying: Lying): readonly Drawn[] {
   const piece = w.id.startsWith(`${design.id}/`) ? pieces.find((p) => p.id === w.demand.key) : undefined
   if (!piece) return []
   const over = w.over ? flipAbout(0) : STAY

@@ -1,6 +1,6 @@
 import type { Derived } from '../../derived/index.js'
 import { type Drawn, INKS, LAYERS, type LayerName, laidOut, pathData, wordInk } from '../../drawing/index.js'
-import { type LengthUnit, oneLine, roundTo } from '../../measure/index.js'
+import { type Units, oneLine, roundTo } from '../../measure/index.js'
 
 /** The comment every SVG of ours begins with. */
 const MARK = '<!-- Drumlin: 1 user unit is 1 mm -->'
@@ -63,7 +63,7 @@ export interface SvgGroup {
  * All pieces at 1:1 as SVG: a user unit is a millimetre, a named group for each piece and in it for each layer, in the
  * inks of the line language; text as text, arcs as arcs.
  */
-export function writeSvg(derived: Derived, unit: LengthUnit = 'mm'): string {
+export function writeSvg(derived: Derived, unit: Units = 'mm'): string {
   const { pieces, width, height } = laidOut(derived.pieces, derived.design, unit, MARGIN)
   const groups = pieces.map(({ piece: { id, name }, drawn }) => ({ id, name, drawn }))
   return svgOf(derived.design.name, { width, height }, groups)

@@ -1,18 +1,18 @@
-import { type LengthUnit, decimal } from '../../measure/index.js'
+import { type Units, decimal, printLong } from '../../measure/index.js'
 import { type Evening, timesOf } from '../../makings/index.js'
 import { csvOf } from '../csv/index.js'
 import { REASONS, type Steps, type Supply } from '../../steps/index.js'
 
 /** “thread Haar 0.6, 5.2 m”, “2 × ring 25”, or only what it is. */
-export const supplySaid = ({ what, amount, unit }: Supply, units: LengthUnit): string =>
+export const supplySaid = ({ what, amount, unit }: Supply, units: Units): string =>
   unit === 'mm'
-    ? `${what}, ${units === 'mm' ? `${decimal(amount / 1000, 1)} m` : `${decimal(amount / 914.4, 1)} yd`}`
+    ? `${what}, ${printLong(amount, units)}`
     : unit === 'pieces'
       ? `${decimal(amount, 0)} × ${what}`
       : what
 
 /** Steps in order as CSV: what, minutes, wait, what has to come before. */
-export function stepsCsv({ steps, reasons }: Steps, unit: LengthUnit): string {
+export function stepsCsv({ steps, reasons }: Steps, unit: Units): string {
   const number = new Map(steps.map((s, i) => [s.id, i + 1]))
   return csvOf([
     [

@@ -1,6 +1,6 @@
 import { type EventAttributes, createEvents } from 'ics'
 import { type Evening, timesOf } from '../../makings/index.js'
-import type { LengthUnit } from '../../measure/index.js'
+import type { Units } from '../../measure/index.js'
 import { minuteAt } from '../../schedule/index.js'
 import { supplySaid } from './csv.js'
 
@@ -10,7 +10,7 @@ function written(day: string, minute: number): [number, number, number, number, 
   return [y, m, d, Math.floor(minute / 60), Math.round(minute % 60)]
 }
 
-function described(evening: Evening, unit: LengthUnit): string {
+function described(evening: Evening, unit: Units): string {
   const lines = evening.items.map(
     (i) => `${timesOf(i)} ${i.step.says} (${i.making.design.name})${i.goesOn ? ', goes on' : ''}`,
   )
@@ -25,7 +25,7 @@ function described(evening: Evening, unit: LengthUnit): string {
 }
 
 /** One event an evening as iCalendar (RFC 5545), at local times; `stamp` is when it was written, `20270322T193000Z`. Throws where the writer refuses. */
-export function writeIcs(evenings: readonly Evening[], unit: LengthUnit, stamp: string): string {
+export function writeIcs(evenings: readonly Evening[], unit: Units, stamp: string): string {
   const events = evenings.map((evening): EventAttributes => {
     const end = minuteAt(evening.to) === 0 ? 1439 : minuteAt(evening.to)
     const names = [...new Set(evening.items.map((i) => i.making.design.name))]

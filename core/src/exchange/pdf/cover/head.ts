@@ -2,7 +2,7 @@ import type { Derived } from '../../../derived/index.js'
 import { type Drawn, stroke, text, textWidth, wrapped } from '../../../drawing/index.js'
 import { figuresOf } from '../../../overview/index.js'
 import { type Path, line, openPath, point, polygon } from '../../../geometry/index.js'
-import { type LengthUnit, printLength } from '../../../measure/index.js'
+import { type Units, printLength } from '../../../measure/index.js'
 import { paragraph } from './block.js'
 
 export const rectangle = (x: number, y: number, w: number, h: number): Path =>
@@ -34,7 +34,7 @@ const TEST_BARS =
 export interface HeadWords {
   readonly paper: string
   readonly pages: number
-  readonly unit: LengthUnit
+  readonly unit: Units
   /** As it is to be printed; none where left out. */
   readonly date: string | undefined
   /** The printer it was made true for, in words. */
@@ -83,7 +83,7 @@ export function head(
 }
 
 /** Width and height as it is carried, and its thickness; nothing for what has no finished state. */
-function finishedSize(derived: Derived, unit: LengthUnit): string {
+function finishedSize(derived: Derived, unit: Units): string {
   const { width, height, empty } = figuresOf(derived)
   if (!(width > 0 && height > 0)) return ''
   const [w, h, d] = [width, height, empty].map((mm) => printLength(mm, unit))

@@ -2,14 +2,7 @@ import { findingsOf, overruledFor, sayFinding } from '../../../check/index.js'
 import { type Derived, toBuy } from '../../../derived/index.js'
 import type { Drawn } from '../../../drawing/index.js'
 import { pathArea } from '../../../geometry/index.js'
-import {
-  type LengthUnit,
-  counted,
-  printArea,
-  printLong,
-  printPitch,
-  printWeight,
-} from '../../../measure/index.js'
+import { type Units, counted, printArea, printLong, printPitch, printWeight } from '../../../measure/index.js'
 import { type Piece, alikePieces } from '../../../reckon/index.js'
 import type { Tile } from '../paper.js'
 import { type PrintSheet, pageCount } from '../sheets.js'
@@ -34,7 +27,7 @@ function pagesOf(piece: Piece, sheets: readonly PrintSheet[]): string {
   return first === last ? `sheet ${first}` : `sheets ${first}–${last}`
 }
 
-function cutRows(derived: Derived, sheets: readonly PrintSheet[], unit: LengthUnit, width: number): Row[] {
+function cutRows(derived: Derived, sheets: readonly PrintSheet[], unit: Units, width: number): Row[] {
   return alikePieces(derived.pieces).map((p) => {
     const flip = p.flipped > 0 ? ` (${p.flipped} turned over)` : ''
     const weight = p.thickness === undefined ? '' : `, ${printWeight(p.thickness, unit)}`
@@ -43,7 +36,7 @@ function cutRows(derived: Derived, sheets: readonly PrintSheet[], unit: LengthUn
 }
 
 /** Runs sewn by hand and by machine, each told with its own tools. */
-function sewRows({ design, runs }: Derived, unit: LengthUnit, width: number): Row[] {
+function sewRows({ design, runs }: Derived, unit: Units, width: number): Row[] {
   const byHand = runs.filter((r) => r.ways.holes !== 'machine')
   const machine = runs.filter((r) => r.ways.holes === 'machine')
   const holes = byHand.reduce((sum, r) => sum + r.holes.length + (r.other?.holes.length ?? 0), 0)
@@ -65,7 +58,7 @@ function sewRows({ design, runs }: Derived, unit: LengthUnit, width: number): Ro
 }
 
 /** Leather to cut, all copies of all pieces, by what it is cut from. */
-function leatherRows({ pieces }: Derived, unit: LengthUnit, width: number): Row[] {
+function leatherRows({ pieces }: Derived, unit: Units, width: number): Row[] {
   const areas = new Map<string, number>()
   for (const p of pieces)
     if (p.panel.role !== 'guide' && !p.panel.stock)
@@ -75,14 +68,14 @@ function leatherRows({ pieces }: Derived, unit: LengthUnit, width: number): Row[
   )
 }
 
-const amount = (count: number, unit: string, units: LengthUnit): string =>
+const amount = (count: number, unit: string, units: Units): string =>
   unit === 'pieces'
     ? `${count} ×`
     : unit === 'mm'
       ? printLong(count, units)
       : printArea(count * 10_000, units)
 
-function hardwareRows(derived: Derived, unit: LengthUnit, width: number): Row[] {
+function hardwareRows(derived: Derived, unit: Units, width: number): Row[] {
   return toBuy(derived).map((b) => {
     const note = b.note ? `, ${b.note}` : ''
     return b.unit === 'pieces'
@@ -92,7 +85,7 @@ function hardwareRows(derived: Derived, unit: LengthUnit, width: number): Row[] 
 }
 
 /** Stops that nobody overruled: what is printed can't be made as it stands. */
-function stopRows(derived: Derived, unit: LengthUnit, width: number): Row[] {
+function stopRows(derived: Derived, unit: Units, width: number): Row[] {
   return findingsOf(derived)
     .filter((f) => f.rank === 'stop' && overruledFor(derived, f) === undefined)
     .map((f) => paragraph(`• ${sayFinding(f, unit).what}`, width))

@@ -1,0 +1,73 @@
+<script setup lang="ts">
+import { mdiChevronDown } from '@mdi/js'
+import { ref } from 'vue'
+import { type System, type ToldApart, systemOf, withSystem } from '@drumlin/core/measure'
+import ChoiceField from '../sentence/ChoiceField.vue'
+import { useSettings } from './settings.js'
+
+/** Lengths, thicknesses, areas and thread, each told in its own way where a maker likes it so. */
+const settings = useSettings()
+const open = ref(false)
+const ROWS: readonly {
+  readonly what: ToldApart
+  readonly label: string
+  readonly said: Record<System, string>
+}[] = [
+  { what: 'length', label: 'Lengths', said: { mm: 'millimetres', in: 'inches' } },
+  { what: 'thickness', label: 'thickness of leather', said: { mm: 'millimetres', in: 'ounces' } },
+  { what: 'area', label: 'leather by the', said: { mm: 'square decimetre', in: 'square foot' } },
+  { what: 'thread', label: 'thread by the', said: { mm: 'metre', in: 'yard' } },
+]
+const set = (what: ToldApart, system: System): void =>
+  settings.setUnit(withSystem(settings.unit, what, system))
+</script>
+
+<template>
+  <v-menu v-model="open" :close-on-content-click="false">
+    <template #activator="{ props: opener }">
+      <v-btn
+        v-bind="opener"
+        icon
+        variant="plain"
+        size="small"
+        class="opener"
+        aria-label="What is measured in which units"
+      >
+        <v-icon :icon="mdiChevronDown" size="20" />
+        <v-tooltip activator="parent" location="bottom" text="Each in its own units" />
+      </v-btn>
+    </template>
+    <v-card class="units" role="dialog" aria-label="Units">
+      <p v-for="row in ROWS" :key="row.what">
+        {{ row.label }}
+        {{ row.what === 'length' || row.what === 'thickness' ? 'in ' : ''
+        }}<ChoiceField
+          :value="systemOf(settings.unit, row.what)"
+          :label="`units of ${row.what}`"
+          :options="[
+            { value: 'mm' as const, label: row.said.mm },
+            { value: 'in' as const, label: row.said.in },
+          ]"
+          @change="(system) => set(row.what, system)"
+        />
+      </p>
+      <p class="quiet">
+        Workings add lengths and thicknesses, so both stand there in the unit of lengths. Whatever stands
+        here, any unit can be written.
+      </p>
+    </v-card>
+  </v-menu>
+</template>
+
+<style scoped>
+.units {
+  padding: 12px 18px;
+  max-width: 340px;
+}
+p {
+  margin: 6px 0;
+}
+.opener {
+  margin-left: -8px;
+}
+</style>
