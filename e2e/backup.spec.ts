@@ -46,3 +46,52 @@ test('the whole workshop into a file, and into another browser; a damaged file c
   await expect(other.locator('.cards > li')).toHaveCount(2)
   await other.context().close()
 })
+
+test('kept up to date in a folder, and a folder that can’t be written leaves what stood there', async ({
+  page,
+}) => {
+  // A folder of the browser’s own stands in for one of the disk: the same calls, without the system’s dialogue.
+  await page.addInitScript(() => {
+    const pick = async (): Promise<FileSystemDirectoryHandle> =>
+      (await navigator.storage.getDirectory()).getDirectoryHandle('my-workshop', { create: true })
+    Object.assign(window, { showDirectoryPicker: pick })
+  })
+  const size = (): Promise<number> =>
+    page.evaluate(async () => {
+      const folder = await (await navigator.storage.getDirectory()).getDirectoryHandle('my-workshop')
+      return (await (await folder.getFileHandle('drumlin-workshop.zip')).getFile()).size
+    })
+  await page.goto(BARE)
+  await startNew(page, 'Card sleeve')
+  await saved(page)
+  await page.goto(BARE)
+  await page.getByRole('button', { name: 'Everything in one file' }).click()
+  await page.getByRole('button', { name: 'Choose a folder' }).click()
+  await expect(page.getByText(/in the folder “my-workshop” is kept up to date/)).toBeVisible()
+  const first = await size()
+  expect(first).toBeGreaterThan(1000)
+
+  // Another job; as the tab is left for another the folder follows.
+  await startNew(page, 'Tote')
+  await saved(page)
+  await page.evaluate(() => {
+    Object.defineProperty(document, 'visibilityState', { value: 'hidden', configurable: true })
+    document.dispatchEvent(new Event('visibilitychange'))
+  })
+  await expect.poll(size, { timeout: 20_000 }).toBeGreaterThan(first)
+  const second = await size()
+
+  // No room: said, and the file is the one before.
+  await page.goto(BARE)
+  await page.addInitScript(() => {
+    FileSystemWritableFileStream.prototype.write = () =>
+      Promise.reject(new DOMException('full', 'QuotaExceededError'))
+  })
+  await startNew(page, 'Portfolio')
+  await saved(page)
+  await page.goto(BARE)
+  await page.getByRole('button', { name: 'Everything in one file' }).click()
+  await expect(page.getByText(/could not be written: the storage .* is full/)).toBeVisible()
+  expect(await size()).toBe(second)
+  await accessible(page)
+})

@@ -16,6 +16,7 @@ import WorkTrail from './WorkTrail.vue'
 import { keepFocus } from './focus.js'
 import { wasRenewed } from './older.js'
 import { useKeys } from './keys.js'
+import { keepFolderUpToDate } from '../backup/folder.js'
 
 /** `begun`: the shelves and the person's settings have been read. */
 const props = defineProps<{ begun: boolean }>()
@@ -94,6 +95,7 @@ useDropZone(document.body, {
 const visibility = useDocumentVisibility()
 watch(visibility, (now) => now === 'visible' && bench.value?.awake())
 
+keepFolderUpToDate()
 keepFocus('main')
 useKeys({
   '/': () => (finding.value = true),

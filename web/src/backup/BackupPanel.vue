@@ -1,9 +1,11 @@
 <script setup lang="ts">
 import { useFileDialog } from '@vueuse/core'
-import { computed, onMounted } from 'vue'
+import { computed, onMounted, ref } from 'vue'
 import { offline } from '../app/offline.js'
 import FoldPart from '../parts/FoldPart.vue'
 import ChoiceField from '../sentence/ChoiceField.vue'
+import { KEPT_FILE, allowFolder, chooseFolder, folderState, hasFolders, leaveFolder } from './folder.js'
+import { reasonOf } from '../app/reason.js'
 import { PART_WORDS } from './form.js'
 import { useBackup } from './useBackup.js'
 
@@ -23,6 +25,24 @@ const size = (bytes: number): string =>
       : `${(bytes / 1e9).toFixed(1)} GB`
 const day = (at: number | string): string =>
   new Date(at).toLocaleString(undefined, { dateStyle: 'medium', timeStyle: 'short' })
+const why = ref('')
+async function folder(act: () => Promise<void>): Promise<void> {
+  why.value = ''
+  try {
+    await act()
+    await backup.look()
+  } catch (error) {
+    why.value = reasonOf(error)
+  }
+}
+/** A file this old, or so many jobs that are in none, and one is reminded. */
+const [OLD, MANY] = [14 * 86_400_000, 3]
+const due = computed(
+  () =>
+    folderState.value.is !== 'kept' &&
+    changed.value > 0 &&
+    (last.value === undefined ? changed.value >= MANY : Date.now() - last.value.at > OLD),
+)
 const WAYS = [
   { value: 'merge' as const, label: 'beside what is here; of two the same job, the one changed last' },
   { value: 'replace' as const, label: 'in place of everything that is here' },
@@ -47,6 +67,15 @@ async function take(): Promise<void> {
 </script>
 
 <template>
+  <p v-if="due" role="note" class="due">
+    {{ changed }} {{ changed === 1 ? 'job lies' : 'jobs lie' }} in this browser only.
+    {{
+      last
+        ? `The last file of everything was made ${day(last.at)} (${size(last.bytes)}).`
+        : 'No file of everything was made yet.'
+    }}
+    <v-btn variant="plain" :disabled="doing !== undefined" @click="backup.save()">Save it now</v-btn>
+  </p>
   <FoldPart title="Everything in one file" class="backup">
     <p>
       Jobs with their drafts and every step, shelves, makings, photographs, quotes and settings lie in this
@@ -67,6 +96,26 @@ async function take(): Promise<void> {
       >
       <v-btn :disabled="doing !== undefined" @click="picker.open()">Open such a file</v-btn>
     </p>
+    <p v-if="hasFolders()">
+      <template v-if="folderState.is === 'none'"
+        >It can be kept up to date in a folder of yours:
+        <v-btn @click="folder(chooseFolder)">Choose a folder</v-btn></template
+      >
+      <template v-else>
+        <span role="status">{{
+          folderState.is === 'kept'
+            ? `${KEPT_FILE} in the folder “${folderState.name}” is kept up to date while Drumlin is open.`
+            : folderState.is === 'asks'
+              ? `The browser asks again before Drumlin may write into “${folderState.name}”.`
+              : `${KEPT_FILE} in “${folderState.name}” could not be written: ${folderState.why}. What stood there is as it was.`
+        }}</span>
+        <v-btn v-if="folderState.is !== 'kept'" variant="flat" @click="folder(allowFolder)"
+          >Write into it again</v-btn
+        >
+        <v-btn variant="plain" @click="folder(leaveFolder)">No longer</v-btn>
+      </template>
+    </p>
+    <p v-if="why" role="alert" class="refused">The folder can’t be used: {{ why }}.</p>
     <p v-if="doing" role="status">
       <v-progress-linear :model-value="100 * doing.share" color="primary" :aria-label="doing.label" />
       {{ doing.label }} … <v-btn @click="backup.stop()">Stop</v-btn>
@@ -123,6 +172,12 @@ async function take(): Promise<void> {
 .backup {
   max-width: 820px;
   margin-top: 18px;
+}
+.due {
+  max-width: 820px;
+  margin: 14px 0 0;
+  padding: 6px 12px;
+  border-left: 3px solid var(--gorse-mark);
 }
 .row {
   display: flex;

@@ -11,7 +11,7 @@ const HANDED = 4 * 1024 * 1024
 const AT_ONCE = 50
 
 /** Settings that belong to this browser and not to the workshop. */
-const OWN_SETTINGS: ReadonlySet<IDBValidKey> = new Set(['visited', 'backup'])
+const OWN_SETTINGS: ReadonlySet<IDBValidKey> = new Set(['visited', 'backup', 'backup-folder', 'devices'])
 
 /** Objects with their keys in order, so that the same record gives the same words. */
 function inOrder(value: unknown): unknown {

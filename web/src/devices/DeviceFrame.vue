@@ -97,6 +97,9 @@ h3 {
     grid-template-columns: minmax(0, 1fr);
   }
 }
+.beside :deep(.v-selection-control) {
+  display: flex;
+}
 .log {
   list-style: none;
   margin: 0;
