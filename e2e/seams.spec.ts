@@ -82,3 +82,17 @@ test('a run by keyboard: another school, parted, a second row, a line; undone by
   await expect(page.locator('[data-run^="line-"]')).toHaveCount(0)
   await accessible(page)
 })
+
+test('tables go onto the clipboard, for a table program', async ({ page, context }) => {
+  await context.grantPermissions(['clipboard-read', 'clipboard-write'])
+  await openDemo(page)
+  await page.getByRole('link', { name: /^Seams/ }).click()
+  await page.getByRole('button', { name: 'Copy: All runs' }).click()
+  await expect(page.getByText(/^Copied, \d+ rows/)).toBeVisible()
+  const rows = (await page.evaluate(() => navigator.clipboard.readText()))
+    .split('\n')
+    .map((r) => r.split('\t'))
+  expect(rows[0]).toContain('Holes')
+  expect(rows.length).toBeGreaterThan(3)
+  for (const row of rows) expect(row.length).toBe(rows[0]!.length)
+})

@@ -9,6 +9,7 @@ import { STARTER_STORES } from '@drumlin/core/stores'
 import { keptRows, largestRows } from '../src/draft/arrange.js'
 import { firstCut } from '../src/draft/cut.js'
 import { freshId, idOf, useDrawn } from '../src/drawing/drawn.js'
+import { tableForms } from '../src/output/table.js'
 import { FATES, choiceOf, fateFor } from '../src/drawing/fates.js'
 import { useJob } from '../src/job/job.js'
 import { arrowStep } from '../src/sheet/arrows.js'
@@ -144,5 +145,18 @@ describe('while a point is held', () => {
     expect(from.x).toBeCloseTo(to.x, 9)
     expect(Math.abs(from.y - to.y)).toBeCloseTo(42, 9)
     expect(firstCut(folded, 'open').from.x).toBeCloseTo(firstCut(folded, 'open').to.x, 9)
+  })
+})
+
+describe('a table for the clipboard', () => {
+  test('cells apart by tabs, and as a table with its first row as head', () => {
+    const { plain, html } = tableForms([
+      ['run', 'holes'],
+      ['side & <foot>', '12'],
+    ])
+    expect(plain).toBe('run\tholes\nside & <foot>\t12')
+    expect(html).toBe(
+      '<table><tr><th>run</th><th>holes</th></tr><tr><td>side &amp; &lt;foot&gt;</td><td>12</td></tr></table>',
+    )
   })
 })

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import TakeTable from '../parts/TakeTable.vue'
 import { computed } from 'vue'
 import type { AlikeFittings, SetFitting } from '@drumlin/core/fittings'
 import { printLength, printWeight } from '@drumlin/core/measure'
@@ -83,7 +84,7 @@ const headers = COLUMNS.map(([key, title]) => ({
 
 <template>
   <section aria-labelledby="fitted-title">
-    <h2 id="fitted-title">Where each is set</h2>
+    <h2 id="fitted-title">Where each is set <TakeTable name="Where each is set" /></h2>
     <v-data-table
       class="fitted"
       :headers="headers"

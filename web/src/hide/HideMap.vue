@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import TakeDrawing from '../parts/TakeDrawing.vue'
 import { computed, shallowRef, useTemplateRef, watch } from 'vue'
 import type { Point } from '@drumlin/core/geometry'
 import { type HideAt, type Lying, sayFault, worldOf } from '@drumlin/core/hide'
@@ -153,6 +154,7 @@ const said = computed(() => {
     <div class="zoom" role="group" aria-label="The map">
       <v-btn @click="view.fit()">All</v-btn>
       <ZoomButtons @zoom="(by) => view.zoom(by)" />
+      <TakeDrawing :drawing="() => svg ?? undefined" :name="`layout of the ${group.material}`" />
     </div>
     <p v-if="said" class="said" role="status">{{ said }}</p>
   </div>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import TakeTable from '../parts/TakeTable.vue'
 import { computed } from 'vue'
 import { type Entry, clashes, dayOfEntry, earned, hoursBy } from '@drumlin/core/ledger'
 import { yearCsv } from '@drumlin/core/exchange/books'
@@ -45,8 +46,9 @@ const csv = (): void =>
   <p v-if="seen.length === 0">
     Nothing was made yet. A job’s Make says how many and for whom; from then on it stands here.
   </p>
+  <p v-else class="take"><TakeTable name="Makings" /></p>
   <v-data-table
-    v-else
+    v-if="seen.length > 0"
     :headers="headers"
     :items="[...seen]"
     item-value="id"

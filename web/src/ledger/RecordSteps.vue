@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import TakeTable from '../parts/TakeTable.vue'
 import { computed } from 'vue'
 import { minutesSaid } from '../parts/time.js'
 import MeasureField from '../sentence/MeasureField.vue'
@@ -31,7 +32,8 @@ const took = computed(() => rows.value.reduce((sum, r) => sum + r.actual, 0))
     <p v-if="rows.length === 0">
       Its steps were not planned with this program: what is written down beside stands without them.
     </p>
-    <v-table v-else density="compact" fixed-header aria-label="Steps, planned and taken">
+    <TakeTable v-if="rows.length > 0" name="Steps, planned and taken" />
+    <v-table v-if="rows.length > 0" density="compact" fixed-header aria-label="Steps, planned and taken">
       <thead>
         <tr>
           <th scope="col">Step</th>

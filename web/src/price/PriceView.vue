@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import TakeTable from '../parts/TakeTable.vue'
 import { computed, onMounted, ref } from 'vue'
 import { moneySaid } from '@drumlin/core/money'
 import { explainLine } from '@drumlin/core/working'
@@ -56,6 +57,7 @@ const said = (value: number): string => moneySaid(value, trade.value.currency)
       <p v-if="bill && bill.missing.length > 0" role="status" class="lacks">
         Left out of the sum, since no price is known: {{ bill.missing.join(', ') }}.
       </p>
+      <p class="take"><TakeTable name="The bill" /></p>
       <BillTable :bills="bills" />
     </div>
     <template #side>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import TakeDrawing from '../parts/TakeDrawing.vue'
 import { useElementSize } from '@vueuse/core'
 import { computed, useTemplateRef } from 'vue'
 import type { Derived, SeamRow } from '@drumlin/core/derived'
@@ -129,6 +130,7 @@ const here = computed(() => {
       data-ring
     />
   </svg>
+  <TakeDrawing :drawing="() => drawing ?? undefined" name="where the runs go" />
 </template>
 
 <style scoped>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import TakeTable from '../parts/TakeTable.vue'
 import { computed, nextTick, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import { type Finding, isAbout, overruledFor } from '@drumlin/core/check'
@@ -109,7 +110,7 @@ async function show(finding: Finding): Promise<void> {
         <ZipDrawing v-model:chosen="hole" :zip="zip" :run="row.run" />
         <div class="middle">
           <div>
-            <h2>Where it runs <WordHelp word="run" /></h2>
+            <h2>Where it runs <WordHelp word="run" /> <TakeTable name="All runs" /></h2>
             <RunMap :derived="derived" :rows="plan.rows" :run="row.run" :hole="hole" @choose="choose" />
           </div>
           <RunTable :plan="plan" :chosen="row.run.join.id" @choose="choose" />

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import TakeTable from '../parts/TakeTable.vue'
 import { computed, onMounted, ref, shallowRef, watch } from 'vue'
 import { fieldsInPlay, fieldsOf } from '@drumlin/core/kinds'
 import { useRouter } from 'vue-router'
@@ -103,13 +104,14 @@ focusWanted()
         other back.
       </p>
       <v-btn :disabled="variants.length >= MOST" @click="add">Put another beside it</v-btn>
+      <TakeTable name="Variants side by side" />
     </header>
     <p v-if="failed" role="alert" class="failed">{{ failed }}</p>
     <p v-if="unweighed" role="alert" class="failed">
       The figures could not be worked out: {{ unweighed }}.
       <v-btn @click="weigh">Try again</v-btn>
     </p>
-    <v-table>
+    <v-table aria-label="Variants side by side">
       <thead>
         <tr>
           <td class="corner" />
