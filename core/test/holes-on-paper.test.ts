@@ -56,10 +56,15 @@ function single(derived: Derived): string[] {
       .filter((f) => f.code === 'holds-one-layer' || f.code === 'run-line')
       .map((f) => f.run),
   )
+  // A border that has no room to be turned is told of its edge.
+  const turned = (id: string) =>
+    derived.works.some((w) => w.sheets.some((s) => s.part === 'turn' && s.sheet.id === id))
   return derived.runs
-    .filter(
-      ({ join }) => !join.decor && !/^zip-(front|back)-tape$|-seam-top/.test(join.id) && !told.has(join.id),
-    )
+    .filter(({ join: { id, decor, course } }) => {
+      const alone =
+        /^zip-(front|back)-tape$|-seam-top/.test(id) || (id.startsWith('hem') && !turned(course.sheet))
+      return !decor && !alone && !told.has(id)
+    })
     .filter((run) => layersAlong(derived, run).every((l) => l.layers.length < 2))
     .map((run) => run.join.id)
 }

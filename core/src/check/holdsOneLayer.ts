@@ -21,8 +21,7 @@ export const holdsOneLayer = check({
       if (join.decor || !holdsMore(derived, join)) return []
       const along = layersAlong(derived, run)
       const [only] = along.find(({ layers }) => layers.length === 1)?.layers ?? []
-      // Where nothing lies at all the line itself is told.
-      if (!only || along.some(({ layers }) => layers.length !== 1)) return []
+      if (!only || along.some(({ layers }) => layers.length > 1)) return []
       return [
         {
           key: `holds-one-layer:${join.id}`,

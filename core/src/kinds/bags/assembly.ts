@@ -108,6 +108,8 @@ export interface Body extends Part {
   readonly left: Face
   /** The height of the foot's stitch line or fold, and from middle to middle of the leather at the top, mm. */
   readonly flap: Flap | undefined
+  /** Rows that join its panels while they lie flat, before it is closed. */
+  readonly flat?: readonly Join[]
   /** The flat of the foot; sides that fold leave none. */
   readonly foot: Foot | undefined
   /** Middle to middle of the leather of front and back at the top edge, mm. */

@@ -42,7 +42,7 @@ export const IN_PLAY: InPlay<BagParams> = {
   pens: hasPlaces,
   board: (p) => p.base === 'board' || p.base === 'cushioned',
   foam: (p) => p.base === 'cushioned',
-  baseLap: (p) => p.base === 'overlapping',
+  baseLap: (p) => p.base === 'overlapping' || p.base === 'lapped',
   handles: hasHandle,
   handleWide: hasHandle,
   handleBy: hasHandle,

@@ -4,7 +4,7 @@ import type { Concern, Join, Master } from '../../master/index.js'
 import { type Reckon, type Reckoned, given } from '../../working/index.js'
 import type { Materials } from '../kind.js'
 import { type Bag, LEFT_OUT, bagOf, isBoxed, isFan, isSetIn } from './bag.js'
-import { boardBase, feet, overlappingBase } from './parts/base.js'
+import { boardBase, feet, lappedNeedsTwo, overlappingBase } from './parts/base.js'
 import { boxedBody } from './bodies/boxed.js'
 import { outerCompartment } from './parts/compartment.js'
 import { divider } from './parts/divider.js'
@@ -77,11 +77,13 @@ function partsOf(bag: Bag): Part {
           asked: true,
           full: p.pocket === 'full' ? p.fullness : 0,
           // A row of the base panel would go through the pocket too.
-          above: p.base === 'overlapping' ? p.baseLap + 14 : 0,
+          above: p.base === 'overlapping' || p.base === 'lapped' ? p.baseLap + 14 : 0,
         }),
     p.organiser === 'covered' ? organiser(bag, front, loopAt(body, closed)) : part({}),
     p.divider === 'none' ? part({}) : divider(bag, body),
+    part({ joins: body.flat ?? [] }),
     p.base === 'overlapping' ? overlappingBase(bag, body) : part({}),
+    p.base === 'lapped' && !body.flat ? lappedNeedsTwo(body) : part({}),
     sewn ? sewn.part : part({}),
     ...outside,
     p.base === 'board' || p.base === 'cushioned' ? boardBase(bag) : part({}),

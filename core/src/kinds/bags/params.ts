@@ -189,6 +189,7 @@ export const BAG = {
     ['board', 'a board in a cover', 'lies in the foot'],
     ['cushioned', 'a board and foam in a cover', 'softer for a computer'],
     ['overlapping', 'a panel over the foot, lapped up', 'takes the wear; sewn on before the body is closed'],
+    ['lapped', 'a panel that front and back end in', 'laps up both, two rows each; less leather of the body'],
   ]),
   feet: choice('feet', 'none', [
     ['none', 'no feet', 'stands on its leather'],

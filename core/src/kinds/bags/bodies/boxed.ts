@@ -1,10 +1,12 @@
 import { firstOf } from '../../../lists/index.js'
 import { point, point3 } from '../../../geometry/index.js'
+import type { Concern, Panel } from '../../../master/index.js'
 import { X, Y, Z, minus } from '../axes.js'
 import { type Bag, outsideSizes } from '../bag.js'
 import { panelOf, wholePanel } from './boxedPanels.js'
 import { meetings, seams } from './boxedSeams.js'
-import { boxOf, facesOf, type Face } from './boxedSizes.js'
+import { boxOf, facesOf } from './boxedSizes.js'
+import type { Box, Face, LappedBase } from './boxedTypes.js'
 import { standing } from './boxedStand.js'
 import { onPanel } from '../parts/onFace.js'
 import { alone, part, type Body, type Face as Place, type Foot } from '../assembly.js'
@@ -14,22 +16,26 @@ export function boxedBody(bag: Bag): Body {
   const box = boxOf(bag)
   const faces = facesOf(bag, box)
   const panels =
-    bag.p.body === 'boxed' ? [panelOf(bag, box, 'front'), panelOf(bag, box, 'back')] : [wholePanel(bag, box)]
+    bag.p.body === 'boxed'
+      ? [panelOf(bag, box, 'front'), panelOf(bag, box, 'back'), ...(box.base ? [box.base.panel] : [])]
+      : [wholePanel(bag, box)]
   const { s } = bag
   const made = part({
     panels,
     piles: panels.map((q) => alone(q)),
     joins: seams(bag, box, faces),
     meetings: meetings(box, faces),
+    concerns: box.base ? rowsOnLap(bag, box.base) : [],
     sizes: [
       ...[s.wide, s.high, s.deep, box.c, box.w0, box.h0].map((size) => ({
         panelId: firstOf(panels).id,
         size,
       })),
       ...outsideSizes(s, firstOf(panels).id),
-      ...(box.flap ? [{ panelId: panels.at(-1)!.id, size: box.flap.over }] : []),
+      ...(box.base ? [{ panelId: box.base.panel.id, size: box.base.high }] : []),
+      ...(box.flap ? [{ panelId: (panels[1] ?? firstOf(panels)).id, size: box.flap.over }] : []),
     ],
-    stood: (opened) => standing(bag, box, faces, 1 - opened),
+    stood: (opened) => [...standing(bag, box, faces, 1 - opened), ...(box.base ? [box.base.stood()] : [])],
   })
   const neutral = bag.body.neutral * bag.body.thickness
   const z = neutral + box.c.value - box.bend / 2
@@ -73,9 +79,36 @@ export function boxedBody(bag: Bag): Body {
     flap: box.flap,
     apart: 2 * z,
     lean: 0,
-    foot: { wide: (box.xr - box.xl) / 2, deep: box.c.value / 2, at: footAt(front, back, box.c.value / 2) },
+    ...(box.base ? { flat: box.base.rows(faces) } : {}),
+    foot: {
+      wide: (box.xr - box.xl) / 2,
+      deep: box.c.value / 2,
+      at: box.base ? onBase(box.base.panel, box.base.high.value, box) : footAt(front, back, box.c.value / 2),
+    },
   }
 }
+
+/** A lap that is too short for the two rows it should have. */
+const rowsOnLap = ({ p }: Bag, { oneRow, panel }: LappedBase): Concern[] =>
+  oneRow === undefined
+    ? []
+    : [
+        {
+          id: 'base-one-row',
+          rank: 'look',
+          panelId: panel.id,
+          at: point(20, 4),
+          what: 'The lap of the base panel, {lap}, has room for one row only',
+          lengths: { lap: p.baseLap },
+          why: 'One row lets its edge lift where it is set down. A longer lap takes two.',
+          remedy: { field: 'baseLap', value: oneRow, said: 'a longer lap' },
+        },
+      ]
+
+/** Places of a foot that is a panel of its own. */
+const onBase =
+  ({ id }: Panel, high: number, { xl, xr, m }: Box): Foot['at'] =>
+  (x, z) => ({ sheet: id, at: point((xr - xl) / 2 + m + x, high / 2 - z) })
 
 /** Places of the foot: in the middle of a body folded there, else on the half of it that each of the two panels has. */
 const footAt =

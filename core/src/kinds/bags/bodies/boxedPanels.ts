@@ -2,14 +2,16 @@ import { type Path, pathEnd, pathStart, point, polyline } from '../../../geometr
 import { type Panel, type PanelMark } from '../../../master/index.js'
 import { outlineOf, plainPanel, type Named } from '../../parts/shape.js'
 import { type Bag } from '../bag.js'
-import { type Box } from './boxedSizes.js'
+import type { Box } from './boxedTypes.js'
 import { seamSkives } from '../skiving.js'
 import { flapCorners, flapFolded, isFlapEdge } from '../parts/flap.js'
 import { cutMarks } from './profile.js'
 
 /** The corner points of one face below its top edge, from its right end to its left. */
-const footCorners = ({ w, c, m, fold, h0 }: Box, foot: number): Named[] =>
-  [
+const footCorners = (box: Box, foot: number): Named[] => {
+  const { w, c, m, fold, h0, base } = box
+  if (base) return endsInBase(box, base.endsAt)
+  return [
     { x: w, y: fold + m, edge: 'foot-right-side' },
     { x: w - c.value, y: fold + m, edge: 'foot-right-base' },
     { x: w - c.value, y: foot, edge: 'foot' },
@@ -17,6 +19,17 @@ const footCorners = ({ w, c, m, fold, h0 }: Box, foot: number): Named[] =>
     { x: c.value, y: fold + m, edge: 'foot-left-side' },
     { x: 0, y: fold + m, edge: 'left' },
   ].filter((q) => q.y <= Math.max(foot, h0.value + m))
+}
+
+/** A face without a foot: its sides go down to the T seam, between them it ends under the base panel. */
+const endsInBase = ({ w, m, fold, xl, xr }: Box, end: number): Named[] => [
+  { x: w, y: fold + m, edge: 'foot-right-side' },
+  { x: xr, y: fold + m, edge: 'end-right' },
+  { x: xr, y: end, edge: 'end' },
+  { x: xl, y: end, edge: 'end-left' },
+  { x: xl, y: fold + m, edge: 'foot-left-side' },
+  { x: 0, y: fold + m, edge: 'left' },
+]
 
 export function panelOf(bag: Bag, box: Box, id: 'front' | 'back'): Panel {
   const { flap, w, h0, m } = box
@@ -35,7 +48,7 @@ export function panelOf(bag: Bag, box: Box, id: 'front' | 'back'): Panel {
     ...shape,
     ...thinned(bag, shape, id),
     ...flapFolded(flapped, w, bag.body.thickness),
-    marks: cornerMarks(innerSnips(box, bag.p.cornerHole), bag.p.cornerHole),
+    marks: box.base ? [] : cornerMarks(innerSnips(box, bag.p.cornerHole), bag.p.cornerHole),
     labelAt: point(w / 2, box.fold * 0.4),
   })
 }
@@ -49,7 +62,7 @@ function thinned(bag: Bag, { edges }: Pick<Panel, 'edges'>, id: string): Pick<Pa
 }
 
 const fateOf = (bag: Bag, edge: string) =>
-  isFlapEdge(edge) ? bag.plain : edge.startsWith('top') ? bag.topFate : bag.seamed
+  isFlapEdge(edge) || edge.startsWith('end') ? bag.plain : edge.startsWith('top') ? bag.topFate : bag.seamed
 
 /** From the inner corners of the squares towards the stitch lines' corner, stopping short of it or in a hole. */
 const innerSnips = ({ w, c, m, fold }: Box, hole: number) => {

@@ -3,12 +3,15 @@ import { point, polyline, type Point } from '../../../geometry/index.js'
 import { type Join } from '../../../master/index.js'
 import { lineSeam } from '../../parts/seams.js'
 import { type Bag } from '../bag.js'
-import { type Box, type Face } from './boxedSizes.js'
+import type { Box, Face } from './boxedTypes.js'
 import { type Meeting } from '../assembly.js'
 import { TOP_IN } from '../seam.js'
 
 export function seams(bag: Bag, box: Box, [front, back]: Face[]): Join[] {
-  const { w, m, c, fold, h0, xl, xr } = box
+  const { w, m, c, fold, h0, xl, xr, base } = box
+  /** The foot of a face: on the same panel, or on the base panel that the face ends in. */
+  const footOf = (face: Face): Face =>
+    base ? { ...face, sheet: base.panel.id, place: (q) => base.onFoot(face.id, q) } : face
   const line = (face: Face, ...points: Point[]) => points.map(face.place)
   const seam = (
     id: string,
@@ -36,7 +39,8 @@ export function seams(bag: Bag, box: Box, [front, back]: Face[]): Join[] {
   const pair = { right: 'left', left: 'right' } as const
   /** All of it `by` out in the allowances; the rows nearest to a snip stop short of it. */
   const rowsAt = (by: number, suffix: string, words: string): Join[] => {
-    const clear = by > 0 ? by + SNIPPED.root : 0
+    // At a face that ends in a base panel the corner is an edge of both.
+    const clear = Math.max(by > 0 ? by + SNIPPED.root : 0, base ? bag.p.margin : 0)
     const of = (id: string) => (by > 0 ? { beside: id } : {})
     const side = (way: 'right' | 'left'): Join => {
       const [x, mate] = way === 'right' ? [w - m + by, m - by] : [m - by, w - m + by]
@@ -65,14 +69,14 @@ export function seams(bag: Bag, box: Box, [front, back]: Face[]): Join[] {
         begins ? first! : then!,
         `T seam at the foot, ${way}, ${face.id} half from the middle${words}`,
         [face, point(edge, fold + by), point(inner + out * clear, fold + by)],
-        [face, point(inner + out * by, fold + c.value), point(inner + out * by, fold + clear)],
+        [footOf(face), point(inner + out * by, fold + c.value), point(inner + out * by, fold + clear)],
         { back: [0, 2], ...(begins ? {} : { onward: first! }), ...of(`t-${face.id}-${way}`) },
       )
     }
     return [
       side('right'),
       side('left'),
-      ...(bag.p.body === 'boxed' ? [foot()] : []),
+      ...(bag.p.body === 'boxed' && !base ? [foot()] : []),
       ...[front!, back!].flatMap((face) => [corner(face, 'right'), corner(face, 'left')]),
     ]
   }
@@ -85,7 +89,7 @@ export function seams(bag: Bag, box: Box, [front, back]: Face[]): Join[] {
 }
 
 /** The ends of the side seams and of the foot, where the T seam meets them. */
-export const meetings = ({ w, m, fold, h0, xl, xr }: Box, [front, back]: Face[]): Meeting[] => [
+export const meetings = ({ w, m, fold, h0, xl, xr, base }: Box, [front, back]: Face[]): Meeting[] => [
   ...(
     [
       ['right', w - m, m],
@@ -96,7 +100,7 @@ export const meetings = ({ w, m, fold, h0, xl, xr }: Box, [front, back]: Face[])
     a: { sheet: front!.sheet, at: front!.place(point(a, fold / 2)) },
     b: { sheet: back!.sheet, at: back!.place(point(b, fold / 2)) },
   })),
-  ...(front!.sheet === back!.sheet
+  ...(front!.sheet === back!.sheet || base
     ? []
     : [
         {

@@ -1,23 +1,8 @@
 import { point, type Point } from '../../../geometry/index.js'
-import { type Reckoned } from '../../../working/index.js'
 import { type Bag } from '../bag.js'
-import { flapOf, type Flap } from '../parts/flap.js'
-
-/** A boxed corner between stitch lines: the flat panel, and the square that is cut out of its foot, mm. */
-export interface Box {
-  readonly w0: Reckoned
-  readonly h0: Reckoned
-  readonly c: Reckoned
-  readonly m: number
-  /** The whole panel with its allowances. */
-  readonly w: number
-  /** Where the sides and the base are folded. */
-  readonly xl: number
-  readonly xr: number
-  readonly fold: number
-  readonly bend: number
-  readonly flap: Flap | undefined
-}
+import { flapOf } from '../parts/flap.js'
+import type { Box, Face } from './boxedTypes.js'
+import { isLapped, lappedBase } from './lappedBase.js'
 
 export function boxOf(bag: Bag): Box {
   const { s, size, margin, body, p } = bag
@@ -36,7 +21,7 @@ export function boxOf(bag: Bag): Box {
   const w = w0.value + 2 * m
   const bend = (Math.PI / 2) * body.neutral * body.thickness
   const apart = 2 * (body.neutral * body.thickness + c.value - bend / 2)
-  return {
+  const box = {
     w0,
     h0,
     c,
@@ -48,14 +33,7 @@ export function boxOf(bag: Bag): Box {
     bend,
     flap: p.flap === 'one' ? flapOf(bag, apart, w) : undefined,
   }
-}
-
-/** A face of the bag and how its own coordinates lie on its sheet: the back of a one-piece bag is turned round. */
-export interface Face {
-  readonly id: 'front' | 'back'
-  readonly sheet: string
-  readonly place: (p: Point) => Point
-  readonly way: (v: Point) => Point
+  return { ...box, base: isLapped(bag) ? lappedBase(bag, box) : undefined }
 }
 
 export function facesOf(bag: Bag, { w, h0 }: Box): Face[] {

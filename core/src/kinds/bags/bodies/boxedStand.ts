@@ -2,7 +2,7 @@ import { courseOf, point, point3, point3Along, type Point3 } from '../../../geom
 import { type Stood, type StoodPart } from '../../../master/index.js'
 import { X, Y, Z, minus } from '../axes.js'
 import { type Bag } from '../bag.js'
-import { type Box, type Face } from './boxedSizes.js'
+import type { Box, Face } from './boxedTypes.js'
 import { flapPart } from '../parts/flap.js'
 
 export function standing(bag: Bag, box: Box, faces: readonly Face[], shut: number): Stood[] {

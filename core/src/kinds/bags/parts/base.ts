@@ -138,6 +138,22 @@ export function overlappingBase(bag: Bag, body: Body): Part {
   })
 }
 
+/** A base panel that front and back end in has to have two that end. */
+export const lappedNeedsTwo = (body: Body): Part =>
+  part({
+    concerns: [
+      {
+        id: 'base-needs-two-panels',
+        rank: 'stop',
+        panelId: body.front.sheet,
+        at: onPanel(body.front, 0, body.front.high),
+        what: 'A base panel that front and back end in needs two panels with boxed corners',
+        why: 'Here the foot is of one piece with them, or a gusset lies between. Lay the panel over the foot, or build it of two panels.',
+        remedy: { field: 'body', value: 'boxed', said: 'two panels with boxed corners' },
+      },
+    ],
+  })
+
 /** Four feet near the corners of the foot, through body and board. */
 export function feet(bag: Bag, body: Body): Part {
   const { p } = bag
