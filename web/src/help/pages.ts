@@ -4,6 +4,7 @@ import glossary from '../../../docs/glossary.md?raw'
 import hides from '../../../docs/hides.md?raw'
 import ledger from '../../../docs/ledger.md?raw'
 import making from '../../../docs/making.md?raw'
+import devices from '../../../docs/devices.md?raw'
 import paper from '../../../docs/paper.md?raw'
 import parts from '../../../docs/parts.md?raw'
 import settings from '../../../docs/settings.md?raw'
@@ -18,6 +19,7 @@ export const PAGES = [
   { id: 'making', label: 'Making', text: making },
   { id: 'ledger', label: 'Price and Ledger', text: ledger },
   { id: 'paper', label: 'Paper and files', text: paper },
+  { id: 'devices', label: 'Devices', text: devices },
   { id: 'words', label: 'Words', text: glossary },
   { id: 'formulas', label: 'Formulas', text: formulas },
   { id: 'settings', label: 'Settings', text: settings },
