@@ -12,6 +12,7 @@ const HOUSE = [
   '/ledger/stock',
   '/ledger/making/example-making-15',
   '/pocket-book',
+  '/devices',
   '/help',
   '/help/formulas',
   '/help/words',

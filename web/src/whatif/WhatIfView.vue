@@ -253,7 +253,6 @@ td.figure {
 }
 .is {
   margin: 0 0 6px;
-  font-size: 14px;
 }
 .is .quiet {
   display: block;
