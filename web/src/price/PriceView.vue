@@ -106,6 +106,10 @@ const said = (value: number): string => moneySaid(value, trade.value.currency)
 </template>
 
 <style scoped>
+.take {
+  margin: 0;
+  text-align: right;
+}
 .table {
   overflow: auto;
   flex: 1;

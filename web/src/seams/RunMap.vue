@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import TakeDrawing from '../parts/TakeDrawing.vue'
 import { useElementSize } from '@vueuse/core'
 import { computed, useTemplateRef } from 'vue'
 import type { Derived, SeamRow } from '@drumlin/core/derived'
@@ -78,6 +77,7 @@ const here = computed(() => {
   const hole = props.hole === undefined ? undefined : props.run.holes[props.hole]
   return hole && lying(hole.at)
 })
+defineExpose({ drawing })
 </script>
 
 <template>
@@ -130,7 +130,6 @@ const here = computed(() => {
       data-ring
     />
   </svg>
-  <TakeDrawing :drawing="() => drawing ?? undefined" name="where the runs go" />
 </template>
 
 <style scoped>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
+import TakeDrawing from '../parts/TakeDrawing.vue'
 import TakeTable from '../parts/TakeTable.vue'
-import { computed, nextTick, ref, watch } from 'vue'
+import { computed, nextTick, ref, watch, useTemplateRef } from 'vue'
 import { useRoute } from 'vue-router'
 import { type Finding, isAbout, overruledFor } from '@drumlin/core/check'
 import { seamPlan, zipFor } from '@drumlin/core/derived'
@@ -98,6 +99,7 @@ async function show(finding: Finding): Promise<void> {
   await nextTick()
   hole.value = at ?? Math.floor((run?.holes.length ?? 0) / 2)
 }
+const map = useTemplateRef<InstanceType<typeof RunMap>>('map')
 </script>
 
 <template>
@@ -110,8 +112,19 @@ async function show(finding: Finding): Promise<void> {
         <ZipDrawing v-model:chosen="hole" :zip="zip" :run="row.run" />
         <div class="middle">
           <div>
-            <h2>Where it runs <WordHelp word="run" /> <TakeTable name="All runs" /></h2>
-            <RunMap :derived="derived" :rows="plan.rows" :run="row.run" :hole="hole" @choose="choose" />
+            <h2>
+              Where it runs <WordHelp word="run" />
+              <TakeDrawing :drawing="() => map?.drawing ?? undefined" name="where the runs go" />
+              <TakeTable name="All runs" />
+            </h2>
+            <RunMap
+              ref="map"
+              :derived="derived"
+              :rows="plan.rows"
+              :run="row.run"
+              :hole="hole"
+              @choose="choose"
+            />
           </div>
           <RunTable :plan="plan" :chosen="row.run.join.id" @choose="choose" />
         </div>
