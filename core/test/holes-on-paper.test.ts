@@ -69,12 +69,26 @@ function single(derived: Derived): string[] {
     .map((run) => run.join.id)
 }
 
+/** Pieces that have a slot twice at one place. */
+const twice = ({ pieces }: Derived): string[] =>
+  pieces
+    .filter(({ holes }) =>
+      holes.some(
+        (h, i) =>
+          holes.findIndex(
+            (o) => pointDistance(o.at, h.at) < 1e-4 && Math.abs(Math.sin(o.angle - h.angle)) < 1e-4,
+          ) < i,
+      ),
+    )
+    .map((p) => p.id)
+
 describe('every seam', () => {
   test('of every demo and kind has the holes of both its edges on paper, and holds two layers', () => {
     for (const { name, design } of everyDesign()) {
       const derived = derive(design)
       expect(missingOnPaper(derived), name).toEqual([])
       expect(single(derived), name).toEqual([])
+      expect(twice(derived), name).toEqual([])
     }
   })
   test.each(madeKinds)('of any %s, likewise', (kind) =>
@@ -83,6 +97,7 @@ describe('every seam', () => {
         const derived = derive(design)
         expect(missingOnPaper(derived)).toEqual([])
         expect(single(derived)).toEqual([])
+        expect(twice(derived)).toEqual([])
       }),
       { numRuns: 25 },
     ),

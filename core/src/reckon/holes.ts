@@ -58,7 +58,20 @@ export function markedHoles(panel: Panel, work: LaidUp, runs: readonly Run[]): P
   const shared = (first?.byRun ?? []).filter(({ holes }) =>
     copies.every((c) => c.byRun.some((other) => sameSet(holes, other.holes))),
   )
-  return [...parts, ...shared].flatMap(({ holes, iron }) => holes.map((h) => slot(h, iron)))
+  return once([...parts, ...shared].flatMap(({ holes, iron }) => holes.map((h) => slot(h, iron))))
+}
+
+/** Slots nearer than this in place and turn are one: two runs share it, mm and radians. */
+const FINE = 1e-3
+
+/** A hole that two runs share is marked, and cut, once. */
+function once(holes: readonly PieceHole[]): PieceHole[] {
+  const seen = new Set<string>()
+  return holes.filter(({ at, angle }) => {
+    const turned = ((angle % Math.PI) + Math.PI) % Math.PI
+    const key = [at.x, at.y, turned].map((n) => Math.round(n / FINE)).join()
+    return seen.has(key) ? false : seen.add(key)
+  })
 }
 
 /** Lines a machine sews along, where they cross a panel: its needle makes the holes. */
