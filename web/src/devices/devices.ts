@@ -99,7 +99,7 @@ export const useDevices = defineStore('devices', () => {
     }, OTHERS)
   }
 
-  function listener({ id, name, bare }: Connection): Listener {
+  function listener({ id, name, bare, does }: Connection): Listener {
     let rest = NOTHING_HEARD
     let waits: ReturnType<typeof setTimeout> | undefined
     const stopped = (): void => {
@@ -120,6 +120,8 @@ export const useDevices = defineStore('devices', () => {
             answer(line)
             continue
           }
+          // What a cutter answers is for the tab that asked it.
+          if (does !== 'measures') continue
           const read = readLine(line, bare)
           if (read.ok) took(name, read.reading)
           else tell(`${name}: ${read.why}`, true)

@@ -37,14 +37,13 @@ export function lappedBase(bag: Bag, box: Omit<Box, 'base'>): LappedBase {
   )
   const wide = xr - xl + 2 * m
   const middle = high.value / 2
-  const foot = middle - lap
   const onFoot: LappedBase['onFoot'] = (face, { x, y }) => {
     const off = fold + c.value - y
     return face === 'front' ? point(x - c.value, middle - off) : point(w - x - c.value, middle + off)
   }
   const lapped = rows({ bag, box, wide, lap, high: high.value, base: base.thickness * base.neutral })
   return {
-    panel: panelOf(bag, { wide, high: high.value, m, lap, foot }),
+    panel: panelOf(bag, { wide, high: high.value, m, lap }),
     high,
     endsAt: fold - SHORT,
     onFoot,
@@ -57,7 +56,6 @@ interface Sized {
   readonly high: number
   readonly m: number
   readonly lap: number
-  readonly foot: number
 }
 
 /** A foot with its allowances at both ends, and a lap in front and behind between the folds of the sides. */
