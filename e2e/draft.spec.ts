@@ -203,3 +203,18 @@ test('hardware is ringed on its pieces, with the number of its row', async ({ pa
   await expect(page.locator('tr.chosen')).toContainText('snap at the back')
   await accessible(page)
 })
+
+test('lengths in millimetres, leather in ounces: each in its own units, and so again on the next visit', async ({
+  page,
+}) => {
+  await openDemo(page)
+  await page.getByRole('button', { name: 'Each in its own units' }).click()
+  await choose(page, 'units of thickness', 'ounces')
+  await accessible(page)
+  await page.keyboard.press('Escape')
+  const thickness = page.getByRole('textbox', { name: /^thickness of the Tarn calf/ }).first()
+  await expect(thickness).toHaveValue('3.5 oz')
+  await expect(page.getByText('208.2 mm · 8 13/64 in')).toBeVisible()
+  await page.reload()
+  await expect(thickness).toHaveValue('3.5 oz')
+})

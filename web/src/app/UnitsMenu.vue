@@ -31,7 +31,7 @@ const set = (what: ToldApart, system: System): void =>
         variant="plain"
         size="small"
         class="opener"
-        aria-label="What is measured in which units"
+        aria-label="Each in its own units"
       >
         <v-icon :icon="mdiChevronDown" size="20" />
         <v-tooltip activator="parent" location="bottom" text="Each in its own units" />
