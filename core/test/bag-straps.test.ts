@@ -79,6 +79,19 @@ describe('a filler between the layers of a handle', () => {
     const thin = of('tote', { handle: 'doubled', handleFill: 1.5, handleWide: 25, margin: 4 })
     expect(thin.panels.some((p) => p.id === 'handle-under')).toBe(false)
   })
+  test('riveted, has the holes of its rivets in both of its layers', () => {
+    const riveted = of('tote', {
+      handle: 'doubled',
+      handleFill: 4,
+      handleWide: 25,
+      margin: 4,
+      handleFix: 'riveted',
+    })
+    const punched = (id: string) =>
+      riveted.pieces.find((p) => p.id === id)!.marks.filter((m) => m.type === 'set')
+    expect(punched('handle').length).toBeGreaterThan(0)
+    expect(punched('handle-under').length).toBe(punched('handle').length)
+  })
   test('between rings, where one strip is both layers, is told instead', () => {
     const ring = of('tote', { handle: 'ring', handleFill: 4, handleWide: 25, margin: 4 })
     expect(said(ring).join()).toContain('the upper half of the handle needs 2.5 mm more at each edge')

@@ -1,5 +1,7 @@
 import { describe, expect, test } from 'vitest'
 import { derive, layersAlong } from '@drumlin/core/derived'
+import { alongRun } from '@drumlin/core/relief'
+import { laidUpOf } from '../src/layup/index.js'
 import { freshOf } from './support/designs.js'
 import { everyDesign } from './support/all.js'
 
@@ -27,6 +29,13 @@ describe('what a run goes through', () => {
         expect(told.reduce((sum, l) => sum + l.holes, 0)).toBe(run.holes.length)
         const thickest = Math.max(0, ...told.map((l) => l.together))
         expect(Math.abs(thickest - run.thickest)).toBeLessThan(0.3)
+        // And what is drawn along it says no other at its holes.
+        const { points } = alongRun(run, laidUpOf(derived.works, run.join.layup))
+        for (const hole of run.holes) {
+          const near = points.filter(([d]) => Math.abs(d - hole.distance) < 0.6).map(([, t]) => t)
+          expect(hole.stack).toBeGreaterThan(Math.min(...near) - 0.3)
+          expect(hole.stack).toBeLessThan(Math.max(...near) + 0.3)
+        }
       }
     }
   })

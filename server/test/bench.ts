@@ -11,11 +11,14 @@ writeFileSync(join(web, 'index.html'), '<!doctype html><title>Drumlin</title>')
 mkdirSync(join(web, 'assets'))
 
 export let app: FastifyInstance
-beforeEach(async () => {
-  app = await buildApp({ ...DEFAULT_PLACES, web, examples: false })
-  await app.ready()
-})
-afterEach(() => app.close())
+/** A server with its devices for each test of a file, as new. */
+export function eachWithBench(): void {
+  beforeEach(async () => {
+    app = await buildApp({ ...DEFAULT_PLACES, web, examples: false })
+    await app.ready()
+  })
+  afterEach(() => app.close())
+}
 
 /** The server answers only under names of this machine. */
 const HERE = { headers: { host: 'localhost' } }

@@ -3,7 +3,9 @@ import { cutDrawingSchema, cutterAnswer, readLine } from '@drumlin/core/devices'
 import { PASSES, USUAL_CUTTER, cutPlan, hpglOf } from '@drumlin/core/exchange/hpgl'
 import { derive } from '@drumlin/core/derived'
 import { demoDesign } from '../../core/test/support/all.js'
-import { app, hand, listening, mischief, press, settled, state } from './bench.js'
+import { app, eachWithBench, hand, listening, mischief, press, settled, state } from './bench.js'
+
+eachWithBench()
 
 describe('a caliper, a gauge, a scale', () => {
   test.each([

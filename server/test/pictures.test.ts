@@ -7,7 +7,9 @@ import { writeCalibration, writePdf } from '@drumlin/core/exchange/pdf'
 import { pdfFonts } from '../../cli/src/fonts.js'
 import { demoDesign } from '../../core/test/support/all.js'
 import { HIDE_OUTLINE, toPicture, toTable } from '../src/devices/scenes.js'
-import { app, hand, mischief, press, state } from './bench.js'
+import { app, eachWithBench, hand, mischief, press, state } from './bench.js'
+
+eachWithBench()
 
 describe('a printer', async () => {
   const options = { paper: 'a4' as const, unit: 'mm' as const, fonts: await pdfFonts() }

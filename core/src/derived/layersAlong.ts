@@ -1,6 +1,5 @@
 import { nth } from '../lists/index.js'
-import { type LaidUp, laidUpOf, sheetThickness } from '../layup/index.js'
-import type { Point } from '../geometry/index.js'
+import { type LaidUp, type SeamPlace, laidUpOf, sheetUnder } from '../layup/index.js'
 import type { Run } from '../stitch/index.js'
 import type { Derived } from './derive.js'
 
@@ -26,21 +25,11 @@ const ALIKE = 0.05
 /** Leather thinned by less isn’t told as thinned, mm. */
 const THINNED = 0.1
 
-/** Where a hole lies, and where its other edge lies; `itself` where that is another edge of the same sheet. */
-interface Place {
-  readonly here: Point
-  readonly there: Point | undefined
-  readonly itself: boolean
-}
-
-function layersAt(work: LaidUp, { here, there, itself }: Place, of: ReadonlySet<string>) {
+function layersAt(work: LaidUp, place: SeamPlace, of: ReadonlySet<string>) {
   return work.sheets.flatMap((laid): LayerThere[] => {
     if (!of.has(laid.sheet.id)) return []
     const { thickness: whole, sheet } = laid
-    const [own, other] = [sheetThickness(laid, here), there ? sheetThickness(laid, there) : 0]
-    // What lies at the other edge of a seam is sewn with it: once, but where two edges of one sheet are sewn onto each other.
-    const layers = itself ? [own, other] : [own || other]
-    return layers
+    return sheetUnder(laid, place)
       .filter((thickness) => thickness > 0)
       .map((thickness) => ({ name: sheet.name, thickness, whole, thinned: thickness < whole - THINNED }))
   })

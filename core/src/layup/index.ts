@@ -8,6 +8,7 @@ export {
   thicknessAt,
   laidUpOf,
 } from './laid.js'
+export { type SeamPlace, sheetUnder } from './seamPlace.js'
 export { type SkiveWishes, withSkives } from './skived.js'
 export {
   type LayerSpan,

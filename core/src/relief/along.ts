@@ -1,5 +1,5 @@
-import { type Point, pathPlaceAt } from '../geometry/index.js'
-import { type LaidUp, sheetThickness } from '../layup/index.js'
+import { pathPlaceAt } from '../geometry/index.js'
+import { type LaidUp, sheetUnder } from '../layup/index.js'
 import type { Run } from '../stitch/index.js'
 
 /** Thickness of what a run sews, along it: distance from its start and thickness there, mm. */
@@ -17,7 +17,9 @@ const STEP = 0.5
 /** The thickness under a run from its start to its end; a step is read on both of its sides. */
 export function alongRun(run: Run, work: LaidUp, step = STEP): SeamProfile {
   const sheets = work.sheets.filter((s) => run.join.through.includes(s.sheet.id))
+  // The other edge of a seam that lies apart is sewn with this one.
   const other = run.join.mate ? run.other : undefined
+  const itself = other?.sheet === run.join.course.sheet
   const count = Math.max(1, Math.ceil(run.length / step))
   const even = Array.from({ length: count + 1 }, (_, i) => (run.length * i) / count)
   const beside = run.steps.flatMap((s) => [s.distance - 0.02, s.distance + 0.02])
@@ -26,11 +28,9 @@ export function alongRun(run: Run, work: LaidUp, step = STEP): SeamProfile {
     .sort((a, b) => a - b)
     .map((d): readonly [number, number] => {
       const { at } = pathPlaceAt(run.path, d)
-      // The other edge of a seam that lies apart is sewn with this one.
       const there = other && pathPlaceAt(other.path, (d * other.length) / run.length).at
-      const under = (place: Point | undefined): number =>
-        place ? sheets.reduce((sum, laid) => sum + sheetThickness(laid, place), 0) : 0
-      return [d, under(at) + under(there)]
+      const place = { here: at, there, itself }
+      return [d, sheets.reduce((sum, laid) => sum + sheetUnder(laid, place).reduce((a, b) => a + b), 0)]
     })
   return {
     run: run.join.id,

@@ -30,18 +30,24 @@ export const mateLine = ({ join, panels, work }: Laid, beside = 0): Path | undef
   join.mate && courseMaybe(join.mate, panels, work.layup.sheets, beside)
 
 /**
- * The other edge's line of a second row `by` mm beside the first. Along edges that is further in on either; a line has
- * it further in too where two edges are sewn onto each other, and on the same hand where a piece is lapped onto another.
+ * On which hand of the other edge’s line lies what is right of a join’s own: 1 the same, as where a piece is lapped onto
+ * another, −1 where two edges are sewn onto each other, one the mirror of the other.
  */
+function handOf({ join, panels, work }: Laid): 1 | -1 {
+  const own = edgeSide(courseMaybe(join.course, panels, work.layup.sheets), work, join.course.sheet)
+  const other = join.mate && edgeSide(mateLine({ join, panels, work }), work, join.mate.sheet)
+  if (!own || !other) return 1
+  // As far from their edges as each other, and further in lies on opposite hands.
+  return Math.abs(own.margin - other.margin) < SAME_MARGIN && own.inward !== other.inward ? -1 : 1
+}
+
+/** The other edge’s line of a second row `by` mm beside the first: further in along edges, to the right of a line. */
 export function besideMate(laid: Laid, by: number): Path | undefined {
   const { join, panels, work } = laid
   if (!join.mate || join.mate.type === 'edges') return mateLine(laid, by)
   const own = edgeSide(courseMaybe(join.course, panels, work.layup.sheets), work, join.course.sheet)
-  const other = edgeSide(mateLine(laid), work, join.mate.sheet)
-  if (!own || !other) return mateLine(laid, by)
-  const right = join.course.type === 'edges' ? own.inward * by : by
-  const mirrored = Math.abs(own.margin - other.margin) < SAME_MARGIN && own.inward !== other.inward
-  return mateLine(laid, mirrored ? -right : right)
+  const right = join.course.type === 'edges' ? (own?.inward ?? 1) * by : by
+  return mateLine(laid, handOf(laid) * right)
 }
 
 /** How far the middle of a line lies from its sheet’s edge, and on which hand is further in. */
@@ -59,8 +65,8 @@ function edgeSide(
   return { margin: margin(0), inward: margin(SAME_MARGIN) >= margin(-SAME_MARGIN) ? 1 : -1 }
 }
 
-/** A row that goes off from the ends of a straight line, as it lies on the other edge: that line moved onto this one. */
-export function mateAlong(row: Path, from: Path, to: Path): Path | undefined {
+/** A row that goes off from an end of a join’s straight line `from`, as it lies on the other edge, whose line is `to`. */
+export function mateAlong(laid: Laid, row: Path, from: Path, to: Path): Path | undefined {
   const [a, b, c, d] = [pathStart(from), pathEnd(from), pathStart(to), pathEnd(to)]
   const [length, other] = [pointDistance(a, b), pointDistance(c, d)]
   if (length < 1e-6 || other < 1e-6) return undefined
@@ -68,9 +74,10 @@ export function mateAlong(row: Path, from: Path, to: Path): Path | undefined {
     point((b.x - a.x) / length, (b.y - a.y) / length),
     point((d.x - c.x) / other, (d.y - c.y) / other),
   ]
+  const hand = handOf(laid)
   const there = (p: Point): Point => {
     const along = (p.x - a.x) * u.x + (p.y - a.y) * u.y
-    const right = (p.y - a.y) * u.x - (p.x - a.x) * u.y
+    const right = hand * ((p.y - a.y) * u.x - (p.x - a.x) * u.y)
     const on = (along * other) / length
     return point(c.x + on * v.x - right * v.y, c.y + on * v.y + right * v.x)
   }

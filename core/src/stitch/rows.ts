@@ -46,7 +46,7 @@ function rowsOf(join: Join, panels: readonly Panel[], work: LaidUp, ways: RunWay
       suffix: i === 0 ? '' : '~2',
       name: `${join.name}, row ${i + 1} along the pull`,
       path,
-      mate: mate && mateAlong(path, first, mate),
+      mate: mate && mateAlong(course, path, first, mate),
     }))
   const { second = 0 } = wish
   const beside = second === 0 ? undefined : begun(courseMaybe(join.course, panels, work.layup.sheets, second))

@@ -8,7 +8,14 @@ import {
   pointMoved,
   segmentLength,
 } from '../geometry/index.js'
-import { type LaidSheet, type LaidUp, layersAt, sheetThickness, laidUpOf } from '../layup/index.js'
+import {
+  type LaidSheet,
+  type LaidUp,
+  layersAt,
+  sheetThickness,
+  sheetUnder,
+  laidUpOf,
+} from '../layup/index.js'
 import type { Join, Panel } from '../master/index.js'
 import type { Reckon, Reckoned } from '../working/index.js'
 import { type OtherSide, otherSideMaybe } from './apart.js'
@@ -85,10 +92,7 @@ function stacked(places: readonly HolePlace[], sheets: readonly LaidSheet[]): Ho
   })
 }
 
-/**
- * What lies at the other edge is sewn with it: its thickness counts at every hole, each sheet once. Where two edges of
- * one sheet are sewn onto each other (a side seam of a folded body), whatever lies at either counts.
- */
+/** What lies at the other edge is sewn with it: its thickness counts at every hole. */
 function withMateStack(
   run: Join,
   holes: readonly Hole[],
@@ -99,10 +103,12 @@ function withMateStack(
   const last = Math.max(1, holes.length - 1)
   return holes.map((hole, i) => {
     const there = other.holes[Math.round((i * (other.holes.length - 1)) / last)]
-    let { stack } = hole
-    if (there)
-      for (const laid of sheets)
-        if (itself || !hole.sheets.includes(laid.sheet.id)) stack += sheetThickness(laid, there.at)
+    const place = { here: hole.at, there: there?.at, itself }
+    let stack = 0
+    for (const laid of sheets) {
+      const [own, other] = sheetUnder(laid, place)
+      stack += own + other
+    }
     return { at: hole.at, angle: hole.angle, distance: hole.distance, stack, sheets: hole.sheets }
   })
 }

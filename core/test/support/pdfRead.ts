@@ -1,5 +1,6 @@
-import { inflateSync } from 'node:zlib'
-import { PDFArray, PDFDocument, type PDFPage, type PDFRawStream } from 'pdf-lib'
+import { PDFDocument, type PDFPage } from 'pdf-lib'
+import { type Move, STAY, moveThen, pointMoved } from '@drumlin/core/geometry'
+import { contentOf, moveOf } from '../../../server/src/devices/page.js'
 
 /** Millimetres in a point of paper. */
 const MM = 25.4 / 72
@@ -15,53 +16,28 @@ export interface ReadLine {
   readonly onPage: readonly Seen[]
 }
 
-type Matrix = readonly [number, number, number, number, number, number]
-const IDENTITY: Matrix = [1, 0, 0, 1, 0, 0]
-const times = (m: Matrix, n: Matrix): Matrix => [
-  m[0] * n[0] + m[1] * n[2],
-  m[0] * n[1] + m[1] * n[3],
-  m[2] * n[0] + m[3] * n[2],
-  m[2] * n[1] + m[3] * n[3],
-  m[4] * n[0] + m[5] * n[2] + n[4],
-  m[4] * n[1] + m[5] * n[3] + n[5],
-]
-
-function contentOf(page: PDFPage): string {
-  const contents = page.node.Contents()
-  const parts =
-    contents instanceof PDFArray ? contents.asArray().map((ref) => page.doc.context.lookup(ref)) : [contents]
-  return parts
-    .map((part) => {
-      const stream = part as PDFRawStream
-      const bytes = stream.contents
-      const packed = stream.dict.toString().includes('FlateDecode')
-      return Buffer.from(packed ? inflateSync(bytes) : bytes).toString('latin1')
-    })
-    .join('\n')
-}
-
 /** Lines of a page, walked operator by operator; knows nothing of how they were written. */
 function linesOf(page: PDFPage): ReadLine[] {
   const height = page.getHeight()
   const found: ReadLine[] = []
-  let [matrix, weight]: [Matrix, number] = [IDENTITY, 1]
-  const kept: [Matrix, number][] = []
+  let [matrix, weight]: [Move, number] = [STAY, 1]
+  const kept: [Move, number][] = []
   let asked: Seen[] = []
   const args: string[] = []
   const numbers = (n: number): number[] => args.slice(-n).map(Number)
   const act: Readonly<Record<string, () => void>> = {
     q: () => void kept.push([matrix, weight]),
-    Q: () => void ([matrix, weight] = kept.pop() ?? [IDENTITY, 1]),
-    cm: () => void (matrix = times(numbers(6) as unknown as Matrix, matrix)),
+    Q: () => void ([matrix, weight] = kept.pop() ?? [STAY, 1]),
+    cm: () => void (matrix = moveThen(moveOf(numbers(6)), matrix)),
     w: () => void (weight = numbers(1)[0]!),
     m: () => void (asked = [{ x: numbers(2)[0]!, y: numbers(2)[1]! }]),
     l: () => void asked.push({ x: numbers(2)[0]!, y: numbers(2)[1]! }),
     c: () => void asked.push({ x: numbers(2)[0]!, y: numbers(2)[1]! }),
     S: () => {
-      const onPage = asked.map(({ x, y }) => ({
-        x: (matrix[0] * x + matrix[2] * y + matrix[4]) * MM,
-        y: (height - (matrix[1] * x + matrix[3] * y + matrix[5])) * MM,
-      }))
+      const onPage = asked.map((p) => {
+        const { x, y } = pointMoved(p, matrix)
+        return { x: x * MM, y: (height - y) * MM }
+      })
       found.push({ weight, asked, onPage })
     },
   }

@@ -1,5 +1,6 @@
 import { inflateSync } from 'node:zlib'
 import type { PrintedPage } from '@drumlin/core/devices'
+import { type Move, type Point, STAY, moveThen, pointMoved } from '@drumlin/core/geometry'
 import { PDFArray, PDFDict, PDFDocument, PDFName, type PDFPage, PDFRawStream } from 'pdf-lib'
 
 /** Millimetres in a point of paper. */
@@ -7,28 +8,13 @@ const MM = 25.4 / 72
 /** A curve is drawn as so many straight pieces. */
 const PIECES = 8
 
-type Matrix = readonly [number, number, number, number, number, number]
-const IDENTITY: Matrix = [1, 0, 0, 1, 0, 0]
-const times = (m: Matrix, n: Matrix): Matrix => [
-  m[0] * n[0] + m[1] * n[2],
-  m[0] * n[1] + m[1] * n[3],
-  m[2] * n[0] + m[3] * n[2],
-  m[2] * n[1] + m[3] * n[3],
-  m[4] * n[0] + m[5] * n[2] + n[4],
-  m[4] * n[1] + m[5] * n[3] + n[5],
-]
-
-interface Place {
-  readonly x: number
-  readonly y: number
-}
-
 function bytesOf(stream: PDFRawStream): string {
   const packed = stream.dict.toString().includes('FlateDecode')
   return Buffer.from(packed ? inflateSync(stream.contents) : stream.contents).toString('latin1')
 }
 
-function contentOf(page: PDFPage): string {
+/** The operators of a page as they are written. */
+export function contentOf(page: PDFPage): string {
   const contents = page.node.Contents()
   const parts =
     contents instanceof PDFArray ? contents.asArray().map((ref) => page.doc.context.lookup(ref)) : [contents]
@@ -57,30 +43,40 @@ function fontsOf(page: PDFPage): ReadonlyMap<string, ReadonlyMap<string, string>
   )
 }
 
+/** Six numbers of a page as they move what follows. */
+export const moveOf = ([a, b, c, d, e, f]: readonly number[]): Move => ({
+  a: a ?? 1,
+  b: b ?? 0,
+  c: c ?? 0,
+  d: d ?? 1,
+  e: e ?? 0,
+  f: f ?? 0,
+})
+
 /** A page as its operators are walked: lines and words, where they come to lie in points from its lower left. */
 class Walk {
-  readonly lines: { weight: number; points: Place[] }[] = []
-  readonly words: { at: Place; size: number; text: string }[] = []
-  private matrix: Matrix = IDENTITY
+  readonly lines: { weight: number; points: Point[] }[] = []
+  readonly words: { at: Point; size: number; text: string }[] = []
+  private matrix: Move = STAY
   private weight = 1
-  private readonly kept: (readonly [Matrix, number])[] = []
-  private open: Place[][] = []
+  private readonly kept: (readonly [Move, number])[] = []
+  private open: Point[][] = []
   private font = ''
   private size = 1
-  private text: Matrix = IDENTITY
+  private text: Move = STAY
 
   constructor(private readonly fonts: ReadonlyMap<string, ReadonlyMap<string, string>>) {}
 
-  private placed(x: number, y: number, m = this.matrix): Place {
-    return { x: m[0] * x + m[2] * y + m[4], y: m[1] * x + m[3] * y + m[5] }
+  private placed(x: number, y: number): Point {
+    return pointMoved({ x, y }, this.matrix)
   }
   private drawn(): void {
-    const scale = Math.hypot(this.matrix[0], this.matrix[1])
+    const scale = Math.hypot(this.matrix.a, this.matrix.b)
     for (const points of this.open)
       if (points.length > 1) this.lines.push({ weight: this.weight * scale, points })
     this.open = []
   }
-  private onward(p: Place): void {
+  private onward(p: Point): void {
     this.open.at(-1)?.push(p)
   }
   private curve([x1, y1, x2, y2, x3, y3]: readonly number[]): void {
@@ -100,8 +96,8 @@ class Walk {
     const letters = this.fonts.get(this.font) ?? new Map<string, string>()
     const codes = hex.replace(/[<>]/g, '').toUpperCase().match(/.{4}/g) ?? []
     const text = codes.map((c) => letters.get(c) ?? '').join('')
-    const all = times(this.text, this.matrix)
-    this.words.push({ at: this.placed(0, 0, all), size: this.size * Math.hypot(all[2], all[3]), text })
+    const { c, d, e, f } = moveThen(this.text, this.matrix)
+    this.words.push({ at: { x: e, y: f }, size: this.size * Math.hypot(c, d), text })
   }
 
   /** One operator with what stands before it; those that change nothing of a line or a word are passed over. */
@@ -111,9 +107,9 @@ class Walk {
       case 'q':
         return void this.kept.push([this.matrix, this.weight])
       case 'Q':
-        return void ([this.matrix, this.weight] = this.kept.pop() ?? [IDENTITY, 1])
+        return void ([this.matrix, this.weight] = this.kept.pop() ?? [STAY, 1])
       case 'cm':
-        return void (this.matrix = times(numbers as unknown as Matrix, this.matrix))
+        return void (this.matrix = moveThen(moveOf(numbers), this.matrix))
       case 'w':
         return void (this.weight = numbers[0] ?? 1)
       case 'm':
@@ -133,9 +129,9 @@ class Walk {
         this.font = args[0] ?? ''
         return void (this.size = numbers[1] ?? 1)
       case 'BT':
-        return void (this.text = IDENTITY)
+        return void (this.text = STAY)
       case 'Tm':
-        return void (this.text = numbers as unknown as Matrix)
+        return void (this.text = moveOf(numbers))
       case 'Tj':
         return this.word(args[0] ?? '')
     }
@@ -158,7 +154,7 @@ function pageRead(page: PDFPage): PrintedPage {
     }
   }
   const { width, height } = page.getSize()
-  const onPage = ({ x, y }: Place): Place => ({ x: x * MM, y: (height - y) * MM })
+  const onPage = ({ x, y }: Point): Point => ({ x: x * MM, y: (height - y) * MM })
   return {
     width: width * MM,
     height: height * MM,

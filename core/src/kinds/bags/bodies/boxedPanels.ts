@@ -1,5 +1,5 @@
 import { type Path, pathEnd, pathStart, point, polyline } from '../../../geometry/index.js'
-import { type Panel, type PanelMark } from '../../../master/index.js'
+import { type EdgeTreatment, type Panel, type PanelMark } from '../../../master/index.js'
 import { outlineOf, plainPanel, type Named } from '../../parts/shape.js'
 import { type Bag } from '../bag.js'
 import type { Box } from './boxedTypes.js'
@@ -61,8 +61,17 @@ function thinned(bag: Bag, { edges }: Pick<Panel, 'edges'>, id: string): Pick<Pa
   return skives.length > 0 ? { skives } : {}
 }
 
+/** What ends under a base panel is seen by nobody. */
+const COVERED: EdgeTreatment = { type: 'raw', finish: 'left', trim: 0 }
+
 const fateOf = (bag: Bag, edge: string) =>
-  isFlapEdge(edge) || edge.startsWith('end') ? bag.plain : edge.startsWith('top') ? bag.topFate : bag.seamed
+  isFlapEdge(edge)
+    ? bag.plain
+    : edge.startsWith('end')
+      ? COVERED
+      : edge.startsWith('top')
+        ? bag.topFate
+        : bag.seamed
 
 /** From the inner corners of the squares towards the stitch lines' corner, stopping short of it or in a hole. */
 const innerSnips = ({ w, c, m, fold }: Box, hole: number) => {

@@ -1,5 +1,5 @@
 import { BOOK_FOLD, PIPED_COVER } from '../../../formulas/index.js'
-import { flipAbout, point, polyline } from '../../../geometry/index.js'
+import { flipAbout, point, polyline, shift } from '../../../geometry/index.js'
 import { type Panel, type PanelMark, type PanelSheet, clipAt, clipMoved } from '../../../master/index.js'
 import type { Leather } from '../../../stores/index.js'
 import { type Reckoned, given } from '../../../working/index.js'
@@ -114,20 +114,12 @@ export function handlePanels(bag: Bag, cut: Cut): Panel[] {
   const corner = rolled || ring ? 0 : Math.min(wide.value / 2 - 0.5, 10)
   const common = { grain: 0, pull: 0 }
   if (over) {
-    const under = rectanglePanel(
-      bag,
-      'handle-under',
-      'Handle, under layer',
-      'straps',
-      length.value,
-      wide.value,
-      {
-        ...common,
-        count: p.handles,
-        corner,
-      },
-    )
-    return [{ ...upperPanel(bag, cut, corner), ...common, count: p.handles }, under]
+    const each = { ...common, count: p.handles }
+    const [long, high] = [length.value, wide.value]
+    return [
+      { ...upperPanel(bag, { ...cut, over }, corner), ...each },
+      rectanglePanel(bag, 'handle-under', 'Handle, under layer', 'straps', long, high, { ...each, corner }),
+    ]
   }
   return [
     rectanglePanel(bag, 'handle', 'Handle', 'straps', length.value, wide.value, {
@@ -144,9 +136,13 @@ export function handlePanels(bag: Bag, cut: Cut): Panel[] {
 }
 
 /** As wide as the under layer at its ends, wider between them: its ends lie flat, its middle goes over the filler. */
-function upperPanel(bag: Bag, { length, wide, over }: Cut, radius: number): Panel {
+function upperPanel(
+  bag: Bag,
+  { length, wide, over }: Pick<Cut, 'length' | 'wide'> & { readonly over: Reckoned },
+  radius: number,
+): Panel {
   const { lap } = bag.p
-  const [long, o] = [length.value, over!.value]
+  const [long, o] = [length.value, over.value]
   const [near, far] = [o, o + wide.value]
   const [from, to] = [lap - TAPER, lap + TAPER]
   const foot = 2 * o + wide.value
@@ -158,7 +154,7 @@ function upperPanel(bag: Bag, { length, wide, over }: Cut, radius: number): Pane
       [
         { x: 0, y: near, radius, edge: 'top-left', corner: 'top-left-round' },
         { x: from, y: near, edge: 'rises-left' },
-        { x: lap + TAPER, y: 0, edge: 'top' },
+        { x: to, y: 0, edge: 'top' },
         { x: long - to, y: 0, edge: 'rises-right' },
         { x: long - from, y: near, edge: 'top-right' },
         { x: long, y: near, radius, edge: 'right', corner: 'top-right-round' },
@@ -179,7 +175,7 @@ function upperPanel(bag: Bag, { length, wide, over }: Cut, radius: number): Pane
 export function underSheets({ id, ring, layers, length, over }: Cut): PanelSheet[] {
   if (layers === 2) {
     const panelId = over ? 'handle-under' : 'handle'
-    const move = { a: 1, b: 0, c: 0, d: 1, e: 0, f: over?.value ?? 0 }
+    const move = shift(0, over?.value ?? 0)
     return [panelSheet(`${id}-under`, 'handle, under layer', panelId, move, false)]
   }
   if (!ring) return []

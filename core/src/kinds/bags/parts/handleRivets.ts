@@ -5,29 +5,18 @@ import { hardwareOf } from '../../kind.js'
 import { needed, present } from '../../parts/fits.js'
 import { type Bag } from '../bag.js'
 import { firstSeam } from './closure.js'
+import { type Cut, fullWide } from './handleCut.js'
 import { BENCH, type Hand } from './handlePlaces.js'
 import { onPanel } from './onFace.js'
 import { type Body } from '../assembly.js'
-
-/** A handle as far as its rivets depend on it; lengths mm. */
-interface Riveted {
-  readonly id: string
-  readonly layers: number
-  readonly length: number
-  readonly wide: number
-}
 
 /** Caps keep so far apart, mm. */
 const APART = 1.5
 
 /** Rivets at both ends of a handle: two along its length, or one in the middle where two caps have no room. */
-export function handleRivets(
-  bag: Bag,
-  body: Body,
-  hand: Hand,
-  { id, layers, length, wide }: Riveted,
-): Fitting[] {
+export function handleRivets(bag: Bag, body: Body, hand: Hand, cut: Cut): Fitting[] {
   const { p, materials } = bag
+  const { id } = cut
   const { across } = hardwareOf(materials, 'rivet')
   const top = BENCH.under
   const shares = p.lap * (0.75 - 0.3) >= across + APART ? [0.3, 0.75] : [0.5]
@@ -42,11 +31,7 @@ export function handleRivets(
       up: -Math.PI / 2,
       through: [
         { sheet: face.sheet, times: 1 },
-        {
-          sheet: id,
-          times: layers,
-          at: point(way < 0 ? p.lap * (1 - share) : length - p.lap * (1 - share), wide / 2),
-        },
+        ...layersOf(cut, p.lap * (1 - share), way),
         ...(p.top === 'doubled' && !hand.flat && top + p.lap * share < p.topBand
           ? [{ sheet: `facing-${hand.suffix}`, times: 1 }]
           : []),
@@ -55,6 +40,17 @@ export function handleRivets(
       ...(firstSeam(body) ? { before: firstSeam(body)! } : {}),
     }))
   })
+}
+
+/** The layers of a handle that a rivet goes through, so far from its end: of two pieces that differ each for itself. */
+function layersOf(cut: Cut, fromEnd: number, way: -1 | 1): Fitting['through'] {
+  const { id, layers, length, wide, over } = cut
+  const on = (sheet: string, times: number, high: number) => ({
+    sheet,
+    times,
+    at: point(way < 0 ? fromEnd : length.value - fromEnd, high / 2),
+  })
+  return over ? [on(`${id}-under`, 1, wide.value), on(id, 1, fullWide(cut))] : [on(id, layers, wide.value)]
 }
 
 /** A cap lies on the handle with leather beside it. */

@@ -1,4 +1,4 @@
-import { STAY, pathMoved, point, polyline, shift } from '../../../geometry/index.js'
+import { type Point, STAY, point, polyline } from '../../../geometry/index.js'
 import type { Join } from '../../../master/index.js'
 import { panelSheet } from '../../parts/sheets.js'
 import { type Bag } from '../bag.js'
@@ -74,43 +74,38 @@ const straddled = (half: number, pitch: number): number => {
   return steps < 1 ? half : ((steps - (steps % 2 === 0 ? 1 : 0)) * pitch) / 2
 }
 
-/** A row along an edge of a handle, `y` mm down its upper layer, as far as it can be reached. */
-function edgeRow({ p, s }: Bag, cut: Cut, i: number, y: number): Join {
-  const { id, ring, rolled, length, hand } = cut
+/** Where a row along an edge of a handle runs, `y` mm down a layer of it, as far as it can be reached. */
+function edgePoints({ p, s }: Bag, { ring, rolled, length }: Cut, y: number): Point[] {
   const from = ring
     ? length.value / 2 - straddled(length.value / 4 - 4, s.pitch.value)
     : p.lap + (rolled ? 6 : 4)
-  return row(
-    `${id}-edge-${i + 1}`,
-    `edge row${rolled ? '' : ` ${i + 1}`} of the handle ${hand.words}`.trim(),
-    id,
-    [point(from, y), point(length.value - from, y)],
-    sheetsOf(cut),
-  )
+  return [point(from, y), point(length.value - from, y)]
 }
 
 /** Rows along both edges of a handle of two layers; the edges of a cover round a cord are sewn to each other in one. */
 function edgeRows(bag: Bag, cut: Cut): Join[] {
-  const { p } = bag
-  const { id, ring, rolled, layers, wide, over } = cut
+  const { id, ring, rolled, layers, wide, over, hand } = cut
   if (layers === 1 && !ring && !rolled) return []
-  const ys = [p.margin, fullWide(cut) - p.margin]
-  const rows = ys.map((y, i) => edgeRow(bag, cut, i, y))
-  const line = (i: number) => {
-    const { course } = rows[i]!
-    if (course.type !== 'line') throw new RangeError('rows of a handle follow lines')
-    return course.line
-  }
-  if (rolled) return [{ ...rows[0]!, mate: { type: 'line', sheet: id, line: line(1) } }]
-  if (!over) return rows
-  return rows.map((one, i) => ({
-    ...one,
-    mate: {
-      type: 'line',
-      sheet: `${id}-under`,
-      line: pathMoved(line(i), shift(0, i === 0 ? 0 : wide.value - fullWide(cut))),
-    },
-  }))
+  const m = bag.p.margin
+  const edge = (number: string, y: number, meets?: { readonly sheet: string; readonly y: number }): Join => ({
+    ...row(
+      `${id}-edge-${number || 1}`,
+      `edge row ${number} of the handle ${hand.words}`.replace(/ +/g, ' ').trim(),
+      id,
+      edgePoints(bag, cut, y),
+      sheetsOf(cut),
+    ),
+    ...(meets
+      ? { mate: { type: 'line', sheet: meets.sheet, line: polyline(edgePoints(bag, cut, meets.y)) } }
+      : {}),
+  })
+  const full = fullWide(cut)
+  if (rolled) return [edge('', m, { sheet: id, y: full - m })]
+  const under = `${id}-under`
+  return [
+    edge('1', m, over && { sheet: under, y: m }),
+    edge('2', full - m, over && { sheet: under, y: wide.value - m }),
+  ]
 }
 
 /** A handle over its two ends; what is alike in a second one is said with the first. */
@@ -121,10 +116,7 @@ function handle(bag: Bag, body: Body, hand: Hand, first: boolean): Part {
   const filler = fillerOf(bag, cut)
   const seams =
     ring || p.handleFix !== 'sewn' ? [] : (['left', 'right'] as const).map((side) => endSeam(bag, cut, side))
-  const riveted =
-    !ring && p.handleFix !== 'sewn'
-      ? handleRivets(bag, body, hand, { id, layers, length: length.value, wide: fullWide(cut) })
-      : undefined
+  const riveted = !ring && p.handleFix !== 'sewn' ? handleRivets(bag, body, hand, cut) : undefined
   const sizes = [arc, ...(ring ? [back] : []), length, ...(rolled ? [wide] : []), ...(over ? [over] : [])]
   return part({
     panels: first ? [...handlePanels(bag, cut), ...(filler ? [filler.panel] : [])] : [],
