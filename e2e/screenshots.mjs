@@ -21,11 +21,12 @@ const args = [
   '--disable-sync',
 ]
 const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args })
-const page = await browser.newPage({
+const context = await browser.newContext({
   locale: 'en-GB',
   viewport: { width: 1280, height: 800 },
   reducedMotion: 'reduce',
 })
+const page = await context.newPage()
 const shot = async (name) => {
   await page.mouse.move(0, 0)
   await page.waitForTimeout(500)
@@ -142,8 +143,16 @@ await bench.getByRole('button', { name: 'Leave the bench' }).click()
 await page.goto(`http://localhost:${PORT}/devices`)
 await page.getByRole('heading', { name: 'Digital caliper' }).waitFor()
 await page.getByRole('checkbox', { name: 'Drumlin listens to it' }).first().check()
+// A field waits in another tab.
+const other = await context.newPage()
+await other.goto(`http://localhost:${PORT}/job/deckhands-fold/draft`)
+await other.getByRole('textbox', { name: 'corner radius' }).first().focus()
+await page.bringToFront()
+const jaws = page.getByRole('textbox', { name: 'between the jaws of the digital caliper' })
+await jaws.fill('6.5')
+await jaws.press('Enter')
 await page.getByRole('button', { name: 'Send' }).first().click()
-await page.waitForTimeout(1000)
+await page.getByText(/into “corner radius”/).waitFor()
 await shot('devices')
 
 await browser.close()

@@ -1,6 +1,6 @@
 import { FORMAT_IDS, type FormatId } from '@drumlin/core/exchange/formats'
 import { PAPERS as PAPER_SIZES, type Paper, type PaperId, paperProblem } from '@drumlin/core/exchange/paper'
-import { measureSentence, parseLength } from '@drumlin/core/measure'
+import { type Units, measureSentence, parseLength } from '@drumlin/core/measure'
 import { type Entry, type Input, entryMaybe, inputProblem } from '@drumlin/core/pocketbook'
 import { shortly, strictly } from './words.js'
 import {
@@ -11,7 +11,7 @@ import {
   priceAsked,
   stepsAsked,
 } from './workOptions.js'
-import { UNITS, type Words, type Wrong, one, sorted, wrong } from './read.js'
+import { type Words, type Wrong, one, sorted, unitsProblem, wrong } from './read.js'
 
 /** What was asked for, or one line that says why it can't be done. */
 export type Asked =
@@ -33,7 +33,7 @@ export interface ExportAsked {
   readonly to: FormatId
   readonly out: string
   readonly paper: Paper
-  readonly unit: 'mm' | 'in'
+  readonly unit: Units
   /** Whether a file that is not Drumlin's own may be written over. */
   readonly replace: boolean
 }
@@ -68,7 +68,7 @@ export interface LayAskedWords {
   readonly effort: number | undefined
   readonly mirrored: boolean
   readonly paper: PaperId
-  readonly unit: 'mm' | 'in'
+  readonly unit: Units
   readonly replace: boolean
 }
 
@@ -94,15 +94,15 @@ function exportAsked(words: Words, file: string, replace: boolean): Asked {
   if (!out) return wrong('export needs --out PATH')
   const on = paperWord(paper)
   if (typeof on !== 'string' && 'why' in on) return wrong(on.why)
-  if (!UNITS.includes(unit as 'mm'))
-    return wrong(`--unit must be one of ${UNITS.join(', ')}, not ${shortly(unit)}`)
+  const units = unitsProblem(unit)
+  if (units !== undefined) return wrong(units)
   return {
     command: 'export',
     file,
     to: to as FormatId,
     out,
     paper: on,
-    unit: unit as 'mm' | 'in',
+    unit: unit as Units,
     replace,
   }
 }
@@ -166,8 +166,8 @@ function layAsked(argv: readonly string[]): Asked {
     return wrong(`--effort must be a whole number from 1 to ${MOST_EFFORT}, not ${shortly(rounds ?? '')}`)
   if (!PAPERS.includes(paper as PaperId))
     return wrong(`--paper must be one of ${PAPERS.join(', ')}, not ${shortly(paper)}`)
-  if (!UNITS.includes(unit as 'mm'))
-    return wrong(`--unit must be one of ${UNITS.join(', ')}, not ${shortly(unit)}`)
+  const units = unitsProblem(unit)
+  if (units !== undefined) return wrong(units)
   return {
     command: 'lay',
     files: words.files,
@@ -177,7 +177,7 @@ function layAsked(argv: readonly string[]): Asked {
     effort,
     mirrored: argv.includes('--mirrored'),
     paper: paper as PaperId,
-    unit: unit as 'mm' | 'in',
+    unit: unit as Units,
     replace: argv.includes('--replace'),
   }
 }

@@ -1,6 +1,11 @@
+import { isUnits } from '@drumlin/core/measure'
 import { shortly } from './words.js'
 
-export const UNITS = ['mm', 'in'] as const
+/** Why words don’t say how measures are told; nothing where they do. */
+export const unitsProblem = (text: string): string | undefined =>
+  isUnits(text)
+    ? undefined
+    : `--unit must be one of mm, in, or four of them in a row for length, thickness, area and thread, not ${shortly(text)}`
 
 /** One line that says why what was asked can’t be done. */
 export interface Wrong {

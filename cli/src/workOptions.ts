@@ -1,5 +1,6 @@
+import type { Units } from '@drumlin/core/measure'
 import { type Hours, dayNumber, readHours } from '@drumlin/core/schedule'
-import { UNITS, type Words, type Wrong, one, sorted, wrong } from './read.js'
+import { type Words, type Wrong, one, sorted, unitsProblem, wrong } from './read.js'
 import { shortly, strictly } from './words.js'
 
 /** The order of work of a design for so many made together. */
@@ -8,7 +9,7 @@ export interface StepsAsked {
   readonly file: string
   readonly count: number
   readonly json: boolean
-  readonly unit: 'mm' | 'in'
+  readonly unit: Units
 }
 
 /** What it costs and what to ask for it. */
@@ -17,7 +18,7 @@ export interface PriceAsked {
   readonly file: string
   readonly count: number
   readonly json: boolean
-  readonly unit: 'mm' | 'in'
+  readonly unit: Units
   /** It was made before: drawing and learning are paid. */
   readonly again: boolean
   /** A file of how prices are made; what is usual where left out. */
@@ -36,7 +37,7 @@ export interface PlanAsked {
   readonly from: string
   readonly due: string | undefined
   readonly ics: string | undefined
-  readonly unit: 'mm' | 'in'
+  readonly unit: Units
   readonly replace: boolean
 }
 
@@ -44,13 +45,12 @@ export interface PlanAsked {
 const MOST_MADE = 200
 
 /** How many and in which unit; or why not. */
-function made(words: Words): { readonly count: number; readonly unit: 'mm' | 'in' } | string {
+function made(words: Words): { readonly count: number; readonly unit: Units } | string {
   const { '--count': many = '1', '--unit': unit = 'mm' } = words.options
   const count = strictly(many)
   if (!(Number.isInteger(count) && count >= 1 && count <= MOST_MADE))
     return `--count must be a whole number from 1 to ${MOST_MADE}, not ${shortly(many)}`
-  if (!UNITS.includes(unit as 'mm')) return `--unit must be one of ${UNITS.join(', ')}, not ${shortly(unit)}`
-  return { count, unit: unit as 'mm' | 'in' }
+  return unitsProblem(unit) ?? { count, unit: unit as Units }
 }
 
 export function stepsAsked(argv: readonly string[]): StepsAsked | Wrong {

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { otherUnit, systemOf } from '@drumlin/core/measure'
+import { otherUnit, systemOf, withSystem } from '@drumlin/core/measure'
 import { computed, nextTick, ref, shallowRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { FORMATS } from '@drumlin/core/exchange/formats'
@@ -9,6 +9,7 @@ import { listJobs } from '../storage/records.js'
 import { type Hit, foundIn } from './found.js'
 import { type Act, hitsOf } from './hits.js'
 import { useSettings } from './settings.js'
+import { UNIT_ROWS } from './unitWords.js'
 import { returnFocus } from './focus.js'
 
 const props = defineProps<{ jobId: string | undefined }>()
@@ -59,6 +60,14 @@ const acts = computed((): Act[] => [
     words: 'units mm in',
     act: () => settings.setUnit(otherUnit(settings.unit)),
   },
+  ...UNIT_ROWS.filter((row) => row.what !== 'length').map(({ what, label, said }) => {
+    const other = otherUnit(settings.unit, what)
+    return {
+      title: `Tell ${label} ${said[other]}`,
+      words: `units ${said.mm} ${said.in} oz`,
+      act: () => settings.setUnit(withSystem(settings.unit, what, other)),
+    }
+  }),
   {
     title: settings.light === 'lamp' ? 'Daylight' : 'Lamp: dark colours for the evening',
     words: 'theme dark light',

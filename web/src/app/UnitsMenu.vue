@@ -4,20 +4,11 @@ import { ref } from 'vue'
 import { type System, type ToldApart, systemOf, withSystem } from '@drumlin/core/measure'
 import ChoiceField from '../sentence/ChoiceField.vue'
 import { useSettings } from './settings.js'
+import { UNIT_ROWS } from './unitWords.js'
 
 /** Lengths, thicknesses, areas and thread, each told in its own way where a maker likes it so. */
 const settings = useSettings()
 const open = ref(false)
-const ROWS: readonly {
-  readonly what: ToldApart
-  readonly label: string
-  readonly said: Record<System, string>
-}[] = [
-  { what: 'length', label: 'Lengths', said: { mm: 'millimetres', in: 'inches' } },
-  { what: 'thickness', label: 'thickness of leather', said: { mm: 'millimetres', in: 'ounces' } },
-  { what: 'area', label: 'leather by the', said: { mm: 'square decimetre', in: 'square foot' } },
-  { what: 'thread', label: 'thread by the', said: { mm: 'metre', in: 'yard' } },
-]
 const set = (what: ToldApart, system: System): void =>
   settings.setUnit(withSystem(settings.unit, what, system))
 </script>
@@ -38,10 +29,9 @@ const set = (what: ToldApart, system: System): void =>
       </v-btn>
     </template>
     <v-card class="units" role="dialog" aria-label="Units">
-      <p v-for="row in ROWS" :key="row.what">
+      <p v-for="row in UNIT_ROWS" :key="row.what" class="row">
         {{ row.label }}
-        {{ row.what === 'length' || row.what === 'thickness' ? 'in ' : ''
-        }}<ChoiceField
+        <ChoiceField
           :value="systemOf(settings.unit, row.what)"
           :label="`units of ${row.what}`"
           :options="[
@@ -66,6 +56,9 @@ const set = (what: ToldApart, system: System): void =>
 }
 p {
   margin: 6px 0;
+}
+.row::first-letter {
+  text-transform: uppercase;
 }
 .opener {
   margin-left: -8px;

@@ -41,9 +41,9 @@ const folder = async (): Promise<Folder | undefined> => {
   const kept = await readSetting(SETTING).catch(() => undefined)
   return isFolder(kept) ? kept : undefined
 }
+/** Where the browser asks for no leave there is nothing to be asked. */
 const mayWrite = async (one: Folder): Promise<boolean> =>
-  (await one.queryPermission?.({ mode: 'readwrite' })) !== 'denied' &&
-  (one.queryPermission === undefined || (await one.queryPermission({ mode: 'readwrite' })) === 'granted')
+  !one.queryPermission || (await one.queryPermission({ mode: 'readwrite' })) === 'granted'
 
 /** When it was last kept, ms; 0 where never. */
 async function lastKept(): Promise<number> {

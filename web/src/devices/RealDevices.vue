@@ -2,8 +2,9 @@
 import { computed, ref } from 'vue'
 import { reasonOf } from '../app/reason.js'
 import ChoiceField from '../sentence/ChoiceField.vue'
-import { type Connection, useDevices } from './devices.js'
+import { type Connection, OWN_CAMERA, useDevices } from './devices.js'
 import { hasSerial } from './line.js'
+import { hasCamera } from './ownCamera.js'
 
 /** Devices of the maker's own: over a serial port, or typing like a keyboard. */
 const devices = useDevices()
@@ -20,6 +21,8 @@ async function connect(): Promise<void> {
     why.value = reasonOf(error)
   }
 }
+const setCamera = (on: boolean): void =>
+  void (on ? devices.connect(OWN_CAMERA) : devices.disconnect(OWN_CAMERA))
 const DOES = [
   { value: 'measures' as const, label: 'measures' },
   { value: 'cuts' as const, label: 'cuts, told in HPGL' },
@@ -53,6 +56,13 @@ const BAUDS = [1200, 2400, 4800, 9600, 19200, 38400, 115200].map((b) => ({ value
     </p>
     <p v-else class="quiet">
       This browser has no serial ports; Chromium’s have. Everything else works as it does.
+    </p>
+    <p v-if="hasCamera">
+      <v-checkbox-btn
+        :model-value="devices.isConnected(OWN_CAMERA)"
+        label="Drumlin takes photographs with the camera of this machine"
+        @update:model-value="(on: unknown) => setCamera(on === true)"
+      />
     </p>
     <p v-if="why" role="alert" class="refused">{{ why }}.</p>
     <p v-for="c in own" :key="c.id">

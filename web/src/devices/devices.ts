@@ -1,21 +1,14 @@
-import { type Units, systemOf } from '@drumlin/core/measure'
 import { defineStore } from 'pinia'
-import { computed, ref, shallowRef } from 'vue'
+import { computed, shallowRef } from 'vue'
 import { z } from 'zod'
-import {
-  ASK_ERROR,
-  NOTHING_HEARD,
-  cutterAnswer,
-  type DeviceReading,
-  heard,
-  readLine,
-} from '@drumlin/core/devices'
+import { ASK_ERROR, NOTHING_HEARD, cutterAnswer, heard, readLine } from '@drumlin/core/devices'
 import { reasonOf } from '../app/reason.js'
 import { useSettings } from '../app/settings.js'
 import { useTrouble } from '../app/trouble.js'
-import { waiting } from '../sentence/waiting.js'
 import { readSetting, writeSetting } from '../storage/settings.js'
+import { ownPhotograph } from './ownCamera.js'
 import { type Line, type Listener, serialLine, standInLine } from './line.js'
+import { useReadings } from './readings.js'
 import { printOnStandIn, standInPhotograph } from './standIns.js'
 
 /** A device that Drumlin listens to or speaks with. */
@@ -25,12 +18,6 @@ export interface Connection {
   /** What a number without a unit is taken as, of one that measures. */
   readonly bare: 'mm' | 'in' | 'g'
   readonly does: 'measures' | 'cuts' | 'prints' | 'photographs'
-}
-
-/** What is said of the last reading, and whether it went anywhere. */
-interface Said {
-  readonly text: string
-  readonly wrong: boolean
 }
 
 /** A line that has begun and does not end for so long was broken off, ms. */
@@ -49,55 +36,20 @@ const STAND_INS: readonly Connection[] = [
   { id: 'printer', name: 'Printer', bare: 'mm', does: 'prints' },
   { id: 'camera', name: 'Camera', bare: 'mm', does: 'photographs' },
 ]
-
-/** Another tab that takes a reading is given so long to say so, ms. */
-const OTHERS = 400
-
-const written = ({ what, value }: DeviceReading): string =>
-  // Grams stand alone in their fields, a length says what it is in.
-  what === 'weight' ? value.toFixed(1) : `${value.toFixed(2)} mm`
-const shown = (reading: DeviceReading, unit: Units): string => {
-  if (reading.what === 'weight') return `${written(reading)} g`
-  return systemOf(unit) === 'mm' ? written(reading) : `${(reading.value / 25.4).toFixed(3)} in`
-}
+/** The camera of this machine, as the browser gives it. */
+export const OWN_CAMERA = 'own-camera'
+const KEPT: readonly Connection[] = [
+  ...STAND_INS,
+  { id: OWN_CAMERA, name: 'Camera of this machine', bare: 'mm', does: 'photographs' },
+]
 
 /** The devices at the bench: which are connected, what they said, and where it went. */
 export const useDevices = defineStore('devices', () => {
   const settings = useSettings()
   const connected = shallowRef<readonly Connection[]>([])
-  const said = ref<Said>()
+  const { said, tell, take } = useReadings()
   const lines = new Map<string, Line>()
   const answers = new Map<string, (line: string) => void>()
-
-  const tell = (text: string, wrong = false): void => void (said.value = { text, wrong })
-
-  /** Every tab hears a device: the one whose field took a reading tells the others. */
-  const tabs = new BroadcastChannel('drumlin-readings')
-  let elsewhere = 0
-  tabs.onmessage = ({ data }: MessageEvent<Said>) => {
-    elsewhere = Date.now()
-    said.value = data
-  }
-
-  /** A reading goes into the field that waits for one of its kind. */
-  function took(name: string, reading: DeviceReading): void {
-    const reads = `${name}: ${shown(reading, settings.unit)}${reading.held ? ', which it holds' : ''}`
-    const field = waiting.value
-    if (field?.what === reading.what) {
-      const taken = field.write(written(reading))
-      tell(
-        taken ? `${reads}, into “${field.label}”.` : `${reads}, which “${field.label}” does not take.`,
-        !taken,
-      )
-      tabs.postMessage({ ...said.value })
-      return
-    }
-    const at = Date.now()
-    setTimeout(() => {
-      if (elsewhere < at)
-        tell(`${reads}. No field waits for a ${reading.what}: go into one, then measure.`, true)
-    }, OTHERS)
-  }
 
   function listener({ id, name, bare, does }: Connection): Listener {
     let rest = NOTHING_HEARD
@@ -123,7 +75,7 @@ export const useDevices = defineStore('devices', () => {
           // What a cutter answers is for the tab that asked it.
           if (does !== 'measures') continue
           const read = readLine(line, bare)
-          if (read.ok) took(name, read.reading)
+          if (read.ok) take(name, read.reading, settings.unit)
           else tell(`${name}: ${read.why}`, true)
         }
       },
@@ -140,7 +92,7 @@ export const useDevices = defineStore('devices', () => {
     void useTrouble().attempt('Your devices stay connected only until this page is closed', () =>
       writeSetting(
         'devices',
-        connected.value.map((c) => c.id).filter((id) => STAND_INS.some((s) => s.id === id)),
+        connected.value.map((c) => c.id).filter((id) => KEPT.some((s) => s.id === id)),
       ),
     )
   const isConnected = (id: string): boolean => connected.value.some((c) => c.id === id)
@@ -149,9 +101,9 @@ export const useDevices = defineStore('devices', () => {
     connected.value = [...connected.value.filter((c) => c.id !== one.id), one]
   }
 
-  /** Connects one of the stand-ins. Throws where it can’t be reached. */
+  /** Connects one of the stand-ins, or the machine’s camera. Throws where it can’t be reached. */
   async function connect(id: string): Promise<void> {
-    const one = STAND_INS.find((s) => s.id === id)
+    const one = KEPT.find((s) => s.id === id)
     if (!one || isConnected(id)) return
     const speaks = one.does === 'measures' || one.does === 'cuts'
     join(one, speaks ? await standInLine(id, listener(one)) : undefined)
@@ -185,7 +137,7 @@ export const useDevices = defineStore('devices', () => {
     await Promise.allSettled(kept.data.map(connect))
   }
 
-  const doing = (does: Connection['does']) => computed(() => connected.value.find((c) => c.does === does))
+  const doing = (does: Connection['does']) => computed(() => connected.value.findLast((c) => c.does === does))
   const [cutter, printer, camera] = [doing('cuts'), doing('prints'), doing('photographs')]
 
   /** Sends a job to the cutter and asks what became of it. Throws where it can’t be sent or the cutter complains. */
@@ -209,7 +161,8 @@ export const useDevices = defineStore('devices', () => {
   /** A photograph, or why there is none. */
   async function photograph(): Promise<File | string> {
     try {
-      return await standInPhotograph()
+      // The one that was connected last.
+      return camera.value?.id === OWN_CAMERA ? await ownPhotograph() : await standInPhotograph()
     } catch (error) {
       return reasonOf(error)
     }

@@ -32,7 +32,7 @@ const took = computed(() => rows.value.reduce((sum, r) => sum + r.actual, 0))
     <p v-if="rows.length === 0">
       Its steps were not planned with this program: what is written down beside stands without them.
     </p>
-    <TakeTable v-if="rows.length > 0" name="Steps, planned and taken" />
+    <TakeTable v-else name="Steps, planned and taken" />
     <v-table v-if="rows.length > 0" density="compact" fixed-header aria-label="Steps, planned and taken">
       <thead>
         <tr>
