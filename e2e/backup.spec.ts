@@ -78,7 +78,7 @@ test('kept up to date in a folder, and a folder that can’t be written leaves w
     Object.defineProperty(document, 'visibilityState', { value: 'hidden', configurable: true })
     document.dispatchEvent(new Event('visibilitychange'))
   })
-  await expect.poll(size, { timeout: 20_000 }).toBeGreaterThan(first)
+  await expect.poll(size).toBeGreaterThan(first)
   const second = await size()
 
   // No room: said, and the file is the one before.

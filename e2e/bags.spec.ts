@@ -89,6 +89,11 @@ test('a wallet can be looked at in the round too', async ({ page }) => {
   await page.getByRole('link', { name: /^Round/ }).click()
   await expect(page.getByRole('img', { name: /Deckhand’s fold in the round/ })).toBeVisible()
   await page.getByRole('slider', { name: 'how far it is open' }).press('End')
+  const inside = page.getByRole('checkbox', { name: 'what is inside' })
+  await inside.check()
+  await expect(page.getByText(/Seen through the leather: .*6 × card\./)).toBeVisible()
+  await inside.uncheck()
+  await expect(page.getByText(/Seen through/)).toHaveCount(0)
   await expect(page.getByRole('alert')).toHaveCount(0)
 })
 

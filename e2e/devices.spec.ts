@@ -104,10 +104,11 @@ test('pieces are sent to a cutter, which complains of an empty holder, and cuts 
   page,
   context,
 }) => {
+  // The work is open before anything is connected: its tab hears of it.
+  await openDemo(page)
   const devices = await bench(context, /cuts on it/)
   const cutter = thing(devices, 'Cutter')
   await cutter.getByRole('checkbox', { name: 'no knife in holder 2' }).check()
-  await openDemo(page)
   await page.getByRole('button', { name: 'Cut the pieces with a machine' }).click()
   const dialog = page.getByRole('dialog')
   await dialog.getByRole('button', { name: 'Send to the cutter' }).click()
@@ -117,6 +118,9 @@ test('pieces are sent to a cutter, which complains of an empty holder, and cuts 
   await expect(dialog.getByText('It was sent, and the cutter has no complaint.')).toBeVisible()
   await expect(cutter.getByText(/^\d\d+ lines/)).toBeVisible()
   await expect(cutter.getByRole('list', { name: 'Complaints' })).toHaveCount(0)
+  // What is let go of in one tab is so in the other.
+  await devices.getByRole('checkbox', { name: /cuts on it/ }).uncheck()
+  await expect(dialog.getByRole('button', { name: 'Send to the cutter' })).toHaveCount(0)
   // Its answer is no reading, in no tab.
   for (const tab of [page, devices]) await expect(tab.getByText(/^Cutter: /)).toHaveCount(0)
 })

@@ -215,6 +215,16 @@ test('lengths in millimetres, leather in ounces: each in its own units, and so a
   const thickness = page.getByRole('textbox', { name: /^thickness of the Tarn calf/ }).first()
   await expect(thickness).toHaveValue('3.5 oz')
   await expect(page.getByText('208.2 mm · 8 13/64 in')).toBeVisible()
+  // How they are kept is nobody's to read.
+  await expect(page.getByText('mm in mm mm')).toHaveCount(0)
+  // Decimals in the way of the country, in the same place; typed with either mark they are the same.
+  await page.getByRole('button', { name: 'Each in its own units' }).click()
+  await choose(page, 'decimals', 'comma, 1,4')
+  await page.keyboard.press('Escape')
   await page.reload()
-  await expect(thickness).toHaveValue('3.5 oz')
+  await expect(thickness).toHaveValue('3,5 oz')
+  await expect(page.getByText('208,2 mm · 8 13/64 in')).toBeVisible()
+  await thickness.fill('4,5 oz')
+  await thickness.press('Enter')
+  await expect(thickness).toHaveValue('4,5 oz')
 })

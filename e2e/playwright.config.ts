@@ -11,7 +11,7 @@ export default defineConfig({
   workers: 2,
   // Times several times what a quiet machine takes: a loaded one is slow, not wrong.
   timeout: 240_000,
-  expect: { timeout: 20_000 },
+  expect: { timeout: 60_000 },
   reporter: [['list']],
   use: {
     baseURL: `http://localhost:${PORT}`,

@@ -27,7 +27,7 @@ test('find the clash, fit to the iron, see the zip straighten, print the templat
   await side.getByText('Fit to the iron').click()
   await side.getByRole('button', { name: 'Find the smallest changes' }).click()
   const fitted = side.locator('[data-fitted]')
-  await expect(fitted).toContainText('It fits', { timeout: 20_000 })
+  await expect(fitted).toContainText('It fits')
   await fitted.getByRole('button', { name: 'Try it' }).click()
   await expect(zip).toHaveAttribute('aria-label', /inside, 54 holes; against outside, 54 holes; all meet/)
   await fitted.getByRole('button', { name: 'Take it' }).click()

@@ -62,7 +62,7 @@ test('a thicker leather: the outside grows by its working, a finding appears, it
   expect(file.suggestedFilename()).toBe('deckhands-fold.drumlin.json')
   const design = await readDownload(file)
   expect(JSON.parse(design.toString())).toMatchObject({
-    version: 13,
+    version: 15,
     leathers: { outside: { thickness: 1.8 } },
   })
   const [pdf] = await Promise.all([

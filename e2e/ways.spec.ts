@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { accessible, choose, openDemo, readDownload, saved, startNew } from './support.js'
+import { accessible, choose, openDemo, readDownload, saved, startNew, write } from './support.js'
 
 test('a second compartment takes what is put into it, says when that doesn’t fit, and is made larger; all of it as data', async ({
   page,
@@ -43,6 +43,31 @@ test('a strap-bound wallet with a second pocket and its strap sewn on: in order,
   await expect(page.getByText('strap to the tab of the back').first()).toBeVisible()
   await expect(page.getByText('second pocket on the back').first()).toBeVisible()
   await accessible(page)
+  await saved(page)
+})
+
+test('a case on a flat foot, with a facing behind its flap, from an empty job to order of work and paper', async ({
+  page,
+}) => {
+  await page.goto('/')
+  await startNew(page, 'Gusseted case')
+  await choose(page, /^foot/, /^flat, front and back in one piece/)
+  await choose(page, /^behind the flap/, /^a facing/)
+  await write(page, 'holes in the corners of the gusset', '5')
+  await page.getByRole('link', { name: /^Draft ,/ }).click()
+  await expect(page.locator('[data-piece=front]')).toHaveCount(0)
+  await expect(page.locator('[data-piece=facing]')).toBeVisible()
+  await expect(
+    page.getByText(/has room for holes of 2\.2 mm in its corners, not of 5\.0 mm/).first(),
+  ).toBeVisible()
+  await accessible(page)
+  await page.getByRole('link', { name: /^Seams/ }).click()
+  await expect(page.getByText('facing of the flap').first()).toBeVisible()
+  await expect(page.getByText('right gusset').first()).toBeVisible()
+  await page.getByRole('link', { name: /^Round/ }).click()
+  await expect(page.getByText('All 2 seams meet.')).toBeVisible()
+  await page.getByRole('link', { name: /^Make/ }).click()
+  await expect(page.getByText(/facing of the flap/).first()).toBeVisible()
   await saved(page)
 })
 

@@ -7,9 +7,11 @@ import { stepsOf } from '@drumlin/core/steps'
 import { sewingOrder } from '../src/stitch/index.js'
 import { anyDesign, madeKinds } from './support/all.js'
 import { faultsOfAssembly } from './support/assembly.js'
+import { many } from './support/long.js'
+import { vanished } from './support/vanished.js'
 
 /** With DRUMLIN_LONG=1 sixty of each kind. */
-const RUNS = process.env.DRUMLIN_LONG === undefined ? 6 : 60
+const RUNS = many(5, 60)
 
 /** What is reckoned, or nothing where it can’t be made with nothing put on it either. */
 function made(design: Design): Derived | undefined {
@@ -31,6 +33,7 @@ describe('whatever is put on whatever piece', () => {
           const derived = made(design)
           if (!derived) return
           expect(derived.pieces.every((p) => p.cut.segments.length > 0)).toBe(true)
+          expect(vanished(derived)).toEqual([])
           for (const f of findingsOf(derived))
             expect(sayFinding(f, 'mm').what).not.toMatch(/NaN|undefined|Infinity/)
           const { steps, circles } = stepsOf(derived)

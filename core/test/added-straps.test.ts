@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest'
 import { SORTS, sortOf } from '@drumlin/core/added'
 import { findingsOf, sayFinding } from '@drumlin/core/check'
-import { type Derived, derive } from '@drumlin/core/derived'
+import { type Derived, derive, toBuy } from '@drumlin/core/derived'
 import { type Design, putOn, setField } from '@drumlin/core/design'
 import { boxHeight, boxWidth, pathBox } from '@drumlin/core/geometry'
 import { stepsOf } from '@drumlin/core/steps'
@@ -189,4 +189,52 @@ describe('a tab', () => {
 test('every sort says what it is in a line, and no two are called alike', () => {
   expect(new Set(SORTS.map((s) => s.name)).size).toBe(SORTS.length)
   expect(SORTS.every((s) => s.about.length > 10 && !s.about.endsWith('.'))).toBe(true)
+})
+
+describe('on a piece that does not lie in the work laid open', () => {
+  /** A strap that binds the closed wallet, and two pieces that lie nowhere in the work. */
+  const PIECES = [
+    ['strap-wallet', 'strap', { strapFix: 'through' }],
+    ['narrow-strap', 'keeper', {}],
+    ['wrap-wallet', 'band', {}],
+  ] as const
+  const on = (kind: string, panel: string, params: object, sort: string, values = {}): Derived =>
+    derive(put(freshOf(kind, { ...params }), sort, panel, values))
+
+  test.each(PIECES)(
+    'of a %s, its %s: a tab is put on it once, with its holes on both',
+    (kind, panel, params) => {
+      const derived = on(kind, panel, params, 'tab', { 'params.wide': 6, 'params.margin': 1.5 })
+      const sewn = derived.runs.filter((r) => r.join.id.startsWith('added-'))
+      expect(sewn.map((r) => r.join.id)).toEqual(['added-1-seam-1', 'added-1-seam-2'])
+      const holes = (id: string) => derived.pieces.find((p) => p.id === id)!.holes.length
+      const all = sewn.reduce((sum, r) => sum + r.holes.length, 0)
+      // Both leaves of the tab are one piece: each row is on it twice.
+      expect(holes('added-1')).toBe(2 * all)
+      expect(holes(panel)).toBe(
+        sewn.flatMap((r) => r.holes.filter((h) => h.sheets.includes(`${panel}-alone`))).length,
+      )
+      expect(stepsOf(derived).circles).toEqual([])
+    },
+  )
+  test.each(PIECES)('of a %s, its %s: a rivet is reckoned, bought and marked', (kind, panel, params) => {
+    const derived = on(kind, panel, params, 'rivet', { inward: 3 })
+    const [rivet] = derived.fittings.filter((f) => f.fitting.id === 'added-1')
+    const { role } = derived.panels.find((p) => p.id === panel)!
+    expect(rivet!.stack!.value).toBeCloseTo(derived.design.leathers[role]!.thickness, 6)
+    expect(toBuy(derived).some((b) => b.what === rivet!.hardware.name)).toBe(true)
+    expect(derived.pieces.find((p) => p.id === panel)!.marks.some((m) => m.type === 'set')).toBe(true)
+    expect(derived.works.map((w) => w.layup.name)).toContain(
+      `the ${derived.panels.find((p) => p.id === panel)!.name.toLowerCase()} by itself`,
+    )
+  })
+  test('a rivet on a tab on it goes through all that lies there', () => {
+    const tabbed = put(freshOf('strap-wallet', { strapFix: 'through' }), 'tab', 'strap', {
+      'params.held': 'riveted',
+    })
+    const derived = derive(put(tabbed, 'rivet', 'added-1', { inward: 12 }))
+    const [rivet] = derived.fittings.filter((f) => f.fitting.id === 'added-2')
+    expect(rivet!.fitting.through.map((t) => t.sheet)).toContain('strap-alone')
+    expect(derived.works.filter((w) => w.layup.id.startsWith('alone-'))).toHaveLength(1)
+  })
 })

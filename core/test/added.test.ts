@@ -19,6 +19,7 @@ import type { Panel, PanelMark } from '@drumlin/core/master'
 import { stepsOf } from '@drumlin/core/steps'
 import { STARTER_STORES, leatherAt } from '../src/stores/index.js'
 import { done, freshOf } from './support/designs.js'
+import { vanished } from './support/vanished.js'
 
 const panelIn = ({ panels }: Derived, id: string): Panel => panels.find((p) => p.id === id)!
 /** A part put on a panel, with values at places of it. */
@@ -52,7 +53,9 @@ describe('everything on a piece of every kind, and something on every piece', ()
         // All of it on the first piece, on the others one after the other.
         const offered = offeredFor(panel).filter((_, k, all) => i === 0 || k === i % all.length)
         for (const sort of offered) {
-          const derived = derive(done(bare, putOn(bare, sort, panel, STARTER_STORES)))
+          const design = done(bare, putOn(bare, sort, panel, STARTER_STORES))
+          const derived = derive(design)
+          expect(vanished(derived), `${sort.id} on ${panel.id}`).toEqual([])
           expect(derived.pieces.length, `${sort.id} on ${panel.id}`).toBeGreaterThanOrEqual(panels.length)
         }
       })
@@ -143,6 +146,38 @@ describe('what it is', () => {
     const { steps } = stepsOf(derived)
     const first = (what: string) => steps.findIndex((s) => s.rows.some((r) => r.task.includes(what)))
     expect(first('sew:added-1-top')).toBeLessThan(first('sew:added-1-seam'))
+  })
+  test.each([
+    // 110 less a margin of 3 for every side that is sewn; what is sewn is as long as those sides and the foot.
+    ['top', 104, ['left', 'right', 'foot']],
+    ['left', 107, ['right', 'foot']],
+    ['right', 107, ['left', 'foot']],
+    ['sides', 110, ['foot']],
+  ] as const)('a pocket open at %s: its room, and holes along what is sewn alone', (open, room, sewn) => {
+    const derived = derive(
+      put(tote, 'pocket', 'front', { 'params.open': open, 'params.corner': 0, inward: 60 }),
+    )
+    expect(derived.master.sizes.find((s) => s.size.key === 'added-1.room')!.size.value).toBe(room)
+    const pocket = derived.pieces.find((p) => p.id === 'added-1')!
+    const { left, right, bottom } = box(derived, 'added-1')
+    const near = {
+      left: (x: number, y: number) => x - left < 4 && y < bottom - 20,
+      right: (x: number, y: number) => right - x < 4 && y < bottom - 20,
+      foot: (_: number, y: number) => bottom - y < 4,
+    }
+    for (const side of ['left', 'right', 'foot'] as const)
+      expect(
+        pocket.holes.some(({ at }) => near[side](at.x, at.y)),
+        side,
+      ).toBe((sewn as readonly string[]).includes(side))
+    expect(said(derived).filter((s) => /pocket/i.test(s) && /crosses|can’t/.test(s))).toEqual([])
+    // Edges nobody sews down are finished before the pocket is sewn on: their face to the body can't be reached after.
+    const { steps, circles } = stepsOf(derived)
+    expect(circles).toEqual([])
+    const tasks = steps.flatMap((s) => s.rows.map((r) => r.task))
+    const last = tasks.findLastIndex((task) => task.startsWith('edge:added-1:'))
+    expect(last).toBeGreaterThan(-1)
+    expect(last).toBeLessThan(tasks.indexOf('sew:added-1-seam'))
   })
   test('a tab: twice its ends and the bend round the ring; two layers under its rows', () => {
     const derived = derive(put(tote, 'tab', 'front', { inward: 40 }))

@@ -7,6 +7,7 @@ import { stepsOf } from '@drumlin/core/steps'
 import { coverings, sewingOrder } from '../src/stitch/index.js'
 import { anyDesign, everyDesign } from './support/all.js'
 import { freshOf, sizeOf } from './support/designs.js'
+import { many } from './support/long.js'
 
 const mixed = (kind: string, more: Readonly<Record<string, unknown>> = {}) =>
   derive(
@@ -35,7 +36,7 @@ describe('front turned, back with raw edges out', () => {
   })
 
   test('what lies over the back seam and is sewn inside can’t be reached: whenever there is no order, that is told', () => {
-    const any = fc.sample(anyDesign('flap-bag'), { seed: 2, numRuns: 60 }).map((design) => ({
+    const any = fc.sample(anyDesign('flap-bag'), { seed: 2, numRuns: many(24, 120) }).map((design) => ({
       ...design,
       params: { ...design.params, body: 'wrap', seam: 'turned', backSeam: 'raw' },
       added: {},
@@ -47,7 +48,7 @@ describe('front turned, back with raw edges out', () => {
       if (stuck) told += 1
       else expect(stepsOf(one).circles).toEqual([])
     }
-    expect(told).toBeGreaterThan(2)
+    expect(told).toBeGreaterThan(many(0, 4))
   })
 
   test('the depth is that of half a turned and half a raw seam', () => {

@@ -113,7 +113,7 @@ describe('whatever body a bag has', () => {
 describe('whatever is put on it', () => {
   const anyParts = fc.record({
     kind: fc.constantFrom('tote', 'flap-bag', 'briefcase', 'rucksack'),
-    top: fc.constantFrom('single', 'doubled', 'rolled'),
+    top: fc.constantFrom('single', 'doubled', 'banded', 'rolled'),
     handleFix: fc.constantFrom('sewn', 'riveted'),
     pocket: fc.constantFrom('none', 'flat', 'full'),
     divider: fc.constantFrom('none', 'one'),

@@ -98,6 +98,70 @@ describe('what is put on', () => {
     expect(rows('rolled')).toEqual(['hem-front', 'hem-back'])
     expect(rows('single')).toEqual([])
   })
+  test('a band into the seams is as wide as its panel, and lies in the seams as far as it reaches', () => {
+    for (const body of ['boxed', 'boxed-folded'] as const) {
+      const d = bagOf('tote', { ...BARE, body, top: 'banded', wide: 300, deep: 100, topBand: 30 })
+      const between = sizeOf(d, 'boxed.wide')
+      expect(spanOf(d, 'facing-front')).toEqual({ wide: expect.closeTo(between + 2 * 8, 6), high: 30 })
+      expect(spanOf(d, 'facing-back').wide).toBeCloseTo(between + 2 * 8, 6)
+      const side = d.runs.find((r) => r.join.id === 'side-right')!
+      // Two panels and two bands of 1.8 at the mouth, two panels below the bands; from 2 under the top edge.
+      const at = (down: number) => side.holes.find((h) => h.distance >= down)!.stack
+      expect([at(0), at(35)]).toEqual([expect.closeTo(7.2, 6), expect.closeTo(3.6, 6)])
+    }
+  })
+  test('bands into the seams double every piece with a top edge: gusset ends and sides that are set in too', () => {
+    const bands = (kind: string, params: Record<string, unknown>) =>
+      bagOf(kind, { ...BARE, top: 'banded', ...params })
+        .pieces.map((p) => p.id)
+        .filter((id) => id.startsWith('facing'))
+    const all = ['facing-front', 'facing-back', 'facing-right', 'facing-left']
+    expect(bands('tote', { body: 'wrap' })).toEqual(all)
+    expect(bands('tote', { body: 'set-in' })).toEqual(all)
+    expect(bands('flap-bag', { body: 'bellows' })).toEqual(all.slice(0, 2))
+    expect(bands('flap-bag', { body: 'wrap', flap: 'one' })).toEqual(all.filter((id) => id !== 'facing-back'))
+    // A gusset of 120 at the top and 60 at the foot, 220 high: its band narrows by 60 × 30 / 220.
+    const tapered = bagOf('tote', {
+      ...BARE,
+      body: 'tapered',
+      top: 'banded',
+      topDeep: 120,
+      deep: 60,
+      high: 220,
+      topBand: 30,
+    })
+    const [a, b, c, e] = panelOf(tapered, 'facing-right').outline.segments.map((s) => s.from)
+    const [top, foot] = [b!.x - a!.x, c!.x - e!.x]
+    expect(top - foot).toBeGreaterThan(5)
+    expect(top - foot).toBeLessThan(10)
+  })
+  test('where the back is sewn raw, bands have its margin and its trim on that side', () => {
+    const d = bagOf('tote', {
+      ...BARE,
+      body: 'wrap',
+      seam: 'turned',
+      backSeam: 'raw',
+      trim: 2,
+      top: 'banded',
+    })
+    const fateOf = (id: string, edge: string) => panelOf(d, id).edges.find((e) => e.id === edge)!.fate
+    const back = { type: 'sewn', margin: 4, trim: 2 }
+    const front = { type: 'sewn', margin: 8, trim: 0 }
+    expect([fateOf('facing-back', 'left'), fateOf('facing-front', 'left')]).toMatchObject([back, front])
+    // Seen from inside, the band of the right side has the back on its left.
+    expect([fateOf('facing-right', 'left'), fateOf('facing-right', 'right')]).toMatchObject([back, front])
+    expect([fateOf('facing-left', 'left'), fateOf('facing-left', 'right')]).toMatchObject([front, back])
+  })
+  test('bands into the seams: each hole of a seam stands on them where they lie', () => {
+    const d = bagOf('tote', { ...BARE, body: 'boxed-folded', top: 'banded', topBand: 30 })
+    for (const id of ['facing-front', 'facing-back']) {
+      const holes = d.pieces.find((p) => p.id === id)!.holes
+      const span = spanOf(d, id).wide
+      const left = holes.filter((h) => Math.abs(h.at.x - 8) < 0.01).length
+      const right = holes.filter((h) => Math.abs(h.at.x - (span - 8)) < 0.01).length
+      expect([left, right].every((n) => n >= 8 && n <= 12)).toBe(true)
+    }
+  })
   test('bands of a zip share the depth, and the zip stops short of the sides', () => {
     const d = bagOf('tote', { ...BARE, body: 'wrap', closure: 'zip', wide: 280, deep: 80 })
     expect(sizeOf(d, 'zip.band')).toBeCloseTo((sizeOf(d, 'bag.deep') - 6) / 2 + 12, 9)

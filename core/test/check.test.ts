@@ -32,7 +32,7 @@ describe.each([
     'hole-near-step',
     'stop',
     demoWith({ 'params.reveal': 13 }),
-    /^A hole falls 0\.\d mm from the edge of the card pocket 2 \(seam beside the fold, both sides\)/,
+    /^A hole falls 0\.\d\d mm from the edge of the card pocket 2 \(seam beside the fold, both sides\)/,
   ],
   [
     'margin-too-small',

@@ -24,6 +24,7 @@ import { transect } from '@drumlin/core/layup'
 import { writeDxf } from '@drumlin/core/exchange/dxf'
 import { pathBox, pathNearest, pathPoints } from '../src/geometry/index.js'
 import { drawingOf, layer, panelOf, turned } from './support/drawing.js'
+import { many } from './support/long.js'
 
 /** Evenly spread: a double of the library is a hair above nothing nearly always, and draws what has no area. */
 const mm = (min: number, max: number) =>
@@ -152,7 +153,7 @@ describe('whatever is drawn', () => {
         for (const found of findingsOf(d)) expect(sayFinding(found, 'in').what).not.toMatch(/undefined|NaN/)
         for (const work of d.works) transect(work, { x: -150, y: 40 }, { x: 150, y: 50 }, true)
       }),
-      { seed: 31, numRuns: process.env.DRUMLIN_LONG === undefined ? 90 : 150 },
+      { seed: 31, numRuns: many(45, 150) },
     ))
   test('it is saved and read back the same, and goes out as SVG and DXF', () =>
     fc.assert(

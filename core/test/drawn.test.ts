@@ -50,8 +50,10 @@ describe('shapes with measures', () => {
       for (const r of readings)
         expect(pathNearest(path(p), { x: r.width / 2, y: r.down - 10 }).distance).toBeLessThan(1e-3)
     }
-    expect(readingsProblem([readings[1]!, readings[0]!])).toMatch(/Reading 2 lies at 10 mm, not farther down/)
-    expect(readingsProblem([readings[0]!])).toMatch(/At least two readings/)
+    expect(readingsProblem([readings[1]!, readings[0]!], 'mm')).toMatch(
+      /Reading 2 lies at 10\.0 mm, not farther down/,
+    )
+    expect(readingsProblem([readings[0]!], 'in')).toMatch(/At least two readings/)
   })
   test('points clicked, whole or half', () => {
     const points = [

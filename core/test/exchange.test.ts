@@ -30,7 +30,7 @@ describe('a design file', () => {
     [
       'newer',
       changed((d) => (d.version = 99)),
-      /saved by a newer Drumlin \(form 99; this one reads up to 13\).*left as it is/,
+      /saved by a newer Drumlin \(form 99; this one reads up to 15\).*left as it is/,
     ],
     ['older than any', changed((d) => (d.version = 0)), /form 0, which this Drumlin no longer reads/],
     ['with half a version', changed((d) => (d.version = '2')), /version: a whole number is needed/],

@@ -53,7 +53,7 @@ describe('a book fold, by pencil: 1.2 mm leather over 2 mm', () => {
     const draped = cover([foldAt(0, { school: 'draped' })])
     expect(width(draped) - width(cover([foldAt(0)]))).toBeCloseTo(Math.PI * 1.2 * 0.25 + 3, 6)
     expect(derived(draped).pieces[0]!.marks.find((m) => m.type === 'fold')).toMatchObject({
-      note: 'cut 3.9 mm long, mark on the work',
+      note: 'cut {3.9} long, mark on the work',
     })
   })
   test('an edge left long already is left long by both', () => {

@@ -1,5 +1,8 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
+import { derive } from '@drumlin/core/derived'
+import { kindIds } from '../src/kinds/index.js'
+import { freshOf } from './support/designs.js'
 import {
   flipAbout,
   flipAboutLevel,
@@ -110,13 +113,40 @@ describe('a panel folded up', () => {
       strips: stripsOf(['flap', 'back'], [40, 60], [10]),
     }
     expect(stripBend(folded, 0)).toMatchObject({ sheets: ['body.1', 'body.2'], at: { y: 50 } })
-    expect(foldsOf(folded, 0, 80, 'valley')).toMatchObject([
-      { from: { x: 0, y: 45 }, to: { x: 80, y: 45 }, width: 10, rises: 'valley' },
+    expect(foldsOf(folded, 0, 80)).toMatchObject([
+      { from: { x: 0, y: 45 }, to: { x: 80, y: 45 }, width: 10, rises: 'mountain' },
     ])
   })
   test('turning over twice about one line changes nothing', () => {
     const once = flipAboutLevel(31)
     expect(pointMoved(pointMoved(point(4, 7), once), once)).toEqual({ x: 4, y: 7 })
+  })
+})
+
+describe('which way a fold is said to rise', () => {
+  /** At a bend of the closed work: grain outside is a mountain, grain inside a valley, whichever side is looked at. */
+  const laid = (kind: string) => {
+    const { master, panels } = derive(freshOf(kind))
+    return master.layups.flatMap(({ sheets, bends = [] }) =>
+      bends.flatMap(({ sheets: [a, b] }) => {
+        const upper = sheets.findLast((s) => s.id === a || s.id === b)!
+        const panel = upper.type === 'panel' && panels.find((p) => p.id === upper.panelId)
+        return panel
+          ? panel.folds.map((f) => [f.name, f.rises, upper.grainUp ? 'mountain' : 'valley'] as const)
+          : []
+      }),
+    )
+  }
+  test.each(kindIds())('%s: as it lies when closed', (kind) => {
+    for (const [name, said, is] of laid(kind)) expect([name, said]).toEqual([name, is])
+  })
+  test('folds are looked at in four kinds', () => {
+    expect(kindIds().filter((kind) => laid(kind).length > 0)).toEqual([
+      'bifold',
+      'strap-wallet',
+      'wrap-wallet',
+      'gusseted-case',
+    ])
   })
 })
 

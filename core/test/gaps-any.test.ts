@@ -7,6 +7,7 @@ import { bagDesign } from './support/bags.js'
 const BODIES = ['wrap', 'wrap-three', 'tapered', 'set-in', 'boxed', 'folded', 'bellows'] as const
 const CARRIED = [
   { handle: 'flat', handles: 2, flap: 'none', top: 'doubled' },
+  { flap: 'none', top: 'banded', handle: 'none' },
   { handle: 'doubled', flap: 'sewn', divider: 'one' },
   { handle: 'ring', flap: 'one', organiser: 'covered' },
   { handle: 'flat', flap: 'one', strap: 'pair', strapPad: 'pad' },

@@ -6,7 +6,9 @@ import { pointDistance, pointMoved } from '../src/geometry/index.js'
 import { type LaidSheet, sheetThickness } from '../src/layup/index.js'
 import type { Run } from '../src/stitch/index.js'
 import { anyDesign, everyDesign, madeKinds } from './support/all.js'
+import { BARE, bagOf } from './support/bags.js'
 import { freshOf } from './support/designs.js'
+import { many } from './support/long.js'
 
 /** Sheets of a run's work that are drawn as they lie: formed ones are cut bigger, copies differ among themselves. */
 function drawnSheets({ works }: Derived, run: Run): LaidSheet[] {
@@ -99,9 +101,23 @@ describe('every seam', () => {
         expect(single(derived)).toEqual([])
         expect(twice(derived)).toEqual([])
       }),
-      { numRuns: 25 },
+      { numRuns: many(7, 75) },
     ),
   )
+})
+
+test('a hole that two rows share is marked once, wherever it falls between two thousandths', () => {
+  // A row of the flap runs along the row of the band behind it: at 134.7425 from one end and 134.74249999 from the other.
+  const bag = bagOf('flap-bag', {
+    ...BARE,
+    ...{ body: 'folded', seam: 'raw', flap: 'sewn', top: 'doubled', topBand: 8 },
+    ...{ wide: 271.485, high: 60, deep: 0, margin: 2.655, radius: 0 },
+  })
+  expect(twice(bag)).toEqual([])
+  const band = bag.pieces.find((p) => p.id === 'facing-back')!
+  // The rows of band and flap lie in one line, half a pitch apart but where they share one.
+  const row = bag.runs.find((r) => r.join.id === 'facing-back-top')!
+  expect(band.holes.filter((h) => Math.abs(h.at.y - 2.655) < 0.01).length).toBe(2 * row.holes.length - 1)
 })
 
 describe('a body folded at the foot', () => {

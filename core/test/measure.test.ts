@@ -6,9 +6,13 @@ import {
   parseLength,
   parsePitch,
   parseWeight,
+  lengthSaid,
+  printFine,
   printLength,
   printPitch,
   printWeight,
+  thicknessSaid,
+  withLengths,
 } from '../src/measure/index.js'
 
 const mm = (text: string, unit: 'mm' | 'in' = 'mm'): number => {
@@ -134,4 +138,20 @@ describe('pitch', () => {
     expect(read.ok && read.value).toBeCloseTo(pitch, 9)
   })
   test.each(['0 spi', '-3', 'No.', ''])('“%s” is refused', (text) => expect(parsePitch(text).ok).toBe(false))
+})
+
+test('a distance less than a rule shows is told to hundredths of a millimetre, or thousandths of an inch', () => {
+  expect([printFine(0.17, 'mm'), printFine(0.9676, 'mm,'), printFine(1, 'mm')]).toEqual([
+    '0.17 mm',
+    '0,97 mm',
+    '1.0 mm',
+  ])
+  expect([printFine(0.17, 'in'), printFine(1, 'in')]).toEqual(['0.007 in', '0.039 in'])
+})
+
+test('lengths in the middle of words are told as the maker reads them', () => {
+  const words = `cut ${lengthSaid(12)} long, split to ${thicknessSaid(1.2)}, washers ${lengthSaid(0.75)} thick`
+  expect(withLengths(words, 'mm')).toBe('cut 12.0 mm long, split to 1.2 mm, washers 0.75 mm thick')
+  expect(withLengths(words, 'in')).toBe('cut 15/32 in long, split to 3.0 oz, washers 1/32 in thick')
+  expect(withLengths('its {name} stays', 'in')).toBe('its {name} stays')
 })

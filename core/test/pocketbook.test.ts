@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { pathBox } from '@drumlin/core/geometry'
+import { pathBox, point } from '@drumlin/core/geometry'
 import {
   ENTRIES,
   GROUPS,
@@ -8,6 +8,7 @@ import {
   inputProblem,
   prefilled,
   reckonEntry,
+  sketchWord,
   usedFor,
 } from '@drumlin/core/pocketbook'
 import { explainLine } from '@drumlin/core/working'
@@ -159,4 +160,21 @@ test('every reckoner stands in one group, in the order of the work', () => {
   expect(grouped.toSorted()).toEqual(ENTRIES.map((e) => e.id).toSorted())
   expect(new Set(grouped).size).toBe(grouped.length)
   expect(GROUPS.every((g) => g.entries.length > 0)).toBe(true)
+})
+
+test('drawings are written in the maker’s units and with the maker’s decimal sign', () => {
+  let read = 0
+  for (const entry of ENTRIES) {
+    const { sketch } = reckonEntry(entry, Object.fromEntries(entry.inputs.map((i) => [i.id, i.value])))
+    for (const word of sketch.words) {
+      // A number stands beside the words, never in them: it would be of one unit for everybody.
+      expect(word.text, entry.id).not.toMatch(/\d\.\d|\bmm\b/)
+      if (word.mm === undefined) continue
+      read += 1
+      expect(sketchWord(word, 'in'), entry.id).toMatch(/ in\b/)
+      expect(sketchWord(word, 'mm,'), entry.id).toMatch(/\d,\d mm/)
+    }
+  }
+  expect(read).toBeGreaterThan(20)
+  expect(sketchWord({ at: point(0, 0), text: '{}', area: 950_000 }, 'mm,')).toBe('95,0 dm²')
 })

@@ -28,6 +28,7 @@ import { alikePieces } from '../src/reckon/index.js'
 import { anyDesign, demoNames, everyDesign, madeKinds } from './support/all.js'
 import { freshOf } from './support/designs.js'
 import { planned } from './support/print.js'
+import { some } from './support/long.js'
 
 const fonts = await pdfFonts()
 const SIZES: Partial<Record<PaperId, readonly [number, number]>> = { a4: [210, 297], letter: [215.9, 279.4] }
@@ -81,7 +82,7 @@ describe('everything prints', () => {
     }
   })
   test('as large as their settings go, they do too', async () => {
-    for (const id of ['briefcase', 'rucksack']) {
+    for (const id of some(['rucksack', 'briefcase'], 2)) {
       const [design] = fc.sample(anyDesign(id), { seed: 5, numRuns: 1 }) as [Design]
       const pages = await readBack(derive(design), 'letter', 'mm')
       expect(pages.length).toBeGreaterThan(1)

@@ -32,6 +32,7 @@ const picture = (sheets: Picture['sheets'], stitches: readonly number[] = []): P
   hardware: [],
   stitches: new Float32Array(stitches),
   strapStitches: new Float32Array(),
+  things: [],
 })
 const at = (shot: { width: number; pixels: Uint8ClampedArray }, x: number, y: number): number[] => [
   ...shot.pixels.slice((y * shot.width + x) * 4, (y * shot.width + x) * 4 + 4),

@@ -13,8 +13,8 @@ describe('to have ready', () => {
   test('halves of a snap, rings, a buckle, strap leather in all and its longest piece', () => {
     const bag = bagOf('flap-bag', { ...BARE, flap: 'one', closure: 'snap', strap: 'shoulder' })
     const list = toBuy(bag).map((row) => [row.what, row.count, row.note])
-    expect(list).toContainEqual(['ring snap, 12.5 mm', 1, 'upper half, post 5 mm'])
-    expect(list).toContainEqual(['ring snap, 12.5 mm', 1, 'lower half, post 5 mm'])
+    expect(list).toContainEqual(['ring snap, 12.5 mm', 1, 'upper half, post 5.0 mm'])
+    expect(list).toContainEqual(['ring snap, 12.5 mm', 1, 'lower half, post 5.0 mm'])
     expect(list).toContainEqual(['D-ring, 35 mm', 2, ''])
     expect(list).toContainEqual(['roller buckle, 35 mm', 1, ''])
     const straps = list.find(([what]) => what === 'strap leather in all')!
@@ -36,7 +36,7 @@ describe('to have ready', () => {
       1,
     )
     expect(list.find((row) => row.what.startsWith('metal zip'))!.note).toBe(
-      `${Math.round(sizeOf(bag, 'zip.length'))} mm from stop to stop`,
+      `${Math.round(sizeOf(bag, 'zip.length'))}.0 mm from stop to stop`,
     )
   })
 })

@@ -67,7 +67,7 @@ describe('test pieces', () => {
     [{ type: 'thread', stitches: 20, pitch: 3, stack: 3, used: 800 }, /3.29 times what the formula says/],
     [{ type: 'skive', wanted: 0, left: 3 }, /More is left than the leather is thick/],
   ] as const)('a measurement that can’t be right is refused in words', (trial, words) =>
-    expect(trialProblem(leather([]), trial)).toMatch(words),
+    expect(trialProblem(leather([]), trial, 'mm')).toMatch(words),
   )
   test('the sheet asks for what the leather is expected to do now', () => {
     const plan = couponPlan(leatherOf(1.5), STARTER_STORES.irons[1]!)

@@ -111,3 +111,36 @@ describe('a wrap wallet whose first turn is a pocket', () => {
     expect(holes).toHaveLength(4 * runOf(pocket, 'turn-left').holes.length)
   })
 })
+
+describe('a wrap wallet with a pocket and note flaps', () => {
+  const both = derive(freshOf('wrap-wallet', { noteFlaps: 'both', folds: 5, cards: 8, notes: 10 }))
+  const body = both.panels.find((p) => p.id === 'body')!
+  test('its flaps are on the third panel, their folds round the notes', () => {
+    expect(stops(both)).toEqual([])
+    const flaps = body.folds.filter((f) => f.id.startsWith('note'))
+    const bends = [1, 2].map((i) => sizeOf(both, `bend.${i}`))
+    const third = 2 * sizeOf(both, 'flat') + bends[0]! + bends[1]!
+    for (const { from, to } of flaps) {
+      expect(Math.min(from.y, to.y)).toBeCloseTo(third + 1, 6)
+      expect(Math.max(from.y, to.y)).toBeCloseTo(third + sizeOf(both, 'flat') - 1, 6)
+    }
+    // π × (0.3 × 10 notes of 0.11 folded once / 2 + half of 1.1)
+    expect(flaps[0]!.width).toBeCloseTo(Math.PI * ((0.3 * 20 * 0.11) / 2 + 0.45), 6)
+  })
+  test('the sides of the first turn are sewn through two layers, the flaps’ turned edges through their own', () => {
+    expect(both.runs.map((r) => r.join.id)).toEqual(['turn-left', 'turn-right', 'note-left', 'note-right'])
+    const stacks = both.runs.map((r) => new Set(r.holes.map((h) => h.stack.toFixed(2))).size)
+    expect(stacks).toEqual([1, 1, 1, 1])
+  })
+  test('glue of the pocket ends above the flaps', () => {
+    for (const { glue } of both.runs.map((r) => r.join).filter((j) => j.id.startsWith('turn')))
+      for (const { chain } of glue) expect(['right', 'left-after']).toContain(chain[0])
+  })
+  test('wrapped, the flaps lie over the first panel, the notes between them and the third', () => {
+    const order = both.works[1]!.sheets.filter((s) => s.part === 'whole').map((s) => s.sheet.id)
+    const at = (id: string) => order.indexOf(id)
+    expect(at('body.1')).toBeLessThan(at('body.left'))
+    expect(at('body.left')).toBeLessThan(at('notes'))
+    expect(at('notes')).toBeLessThan(at('body.3'))
+  })
+})

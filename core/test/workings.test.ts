@@ -9,6 +9,7 @@ import { everyDesign, madeKinds } from './support/all.js'
 import { freshOf, variantsOf } from './support/designs.js'
 import { formulaOf } from '../src/formulas/index.js'
 import { valueOf } from '../src/expression/index.js'
+import { some } from './support/long.js'
 
 const UNITS = ['mm', 'in'] as const
 /** Result, its degrees sign, its fraction, and the words that say how it comes about. */
@@ -90,7 +91,7 @@ const wrong = (all: readonly Reckoned[]): string[] =>
 describe('a pencil follows every working to its last digit, in one unit', () => {
   test.each(everyDesign())('of $name', ({ design }) => expect(wrong(allOf(derive(design)))).toEqual([]))
   test.each(madeKinds)('of a %s with each of its choices', (id) => {
-    const bad = variantsOf(freshOf(id)).flatMap((design: Design) => wrong(sizesOf(derive(design))))
+    const bad = some(variantsOf(freshOf(id)), 3).flatMap((design: Design) => wrong(sizesOf(derive(design))))
     expect([...new Set(bad)]).toEqual([])
   })
   test('sewn by machine', () => {

@@ -52,3 +52,15 @@ export async function state<S extends 'teller' | 'cutter' | 'printer' | 'camera'
   socket.terminate()
   return devicesSchema.parse(JSON.parse(first)).find((d) => d.id === id) as DeviceOf<S>
 }
+
+/** What whoever watches was shown last. */
+export async function watching<S extends 'teller' | 'cutter' | 'printer' | 'camera'>(id: string) {
+  let last = '[]'
+  const socket = await app.injectWS('/device/watch', HERE, {
+    onInit: (ws) => ws.on('message', (d) => (last = String(d))),
+  })
+  return {
+    socket,
+    last: () => devicesSchema.parse(JSON.parse(last)).find((d) => d.id === id) as DeviceOf<S>,
+  }
+}

@@ -3,7 +3,7 @@ import { cutDrawingSchema, cutterAnswer, readLine } from '@drumlin/core/devices'
 import { PASSES, USUAL_CUTTER, cutPlan, hpglOf } from '@drumlin/core/exchange/hpgl'
 import { derive } from '@drumlin/core/derived'
 import { demoDesign } from '../../core/test/support/all.js'
-import { app, eachWithBench, hand, listening, mischief, press, settled, state } from './bench.js'
+import { app, eachWithBench, hand, listening, mischief, press, settled, state, watching } from './bench.js'
 
 eachWithBench()
 
@@ -100,6 +100,14 @@ describe('a cutter', () => {
   }
   const drawn = async () => cutDrawingSchema.parse((await app.inject('/device/cutter/drawing')).json())
 
+  test('whoever watches is shown the lines of a job that asks for no answer', async () => {
+    const { socket, last } = await watching<'cutter'>('cutter')
+    const line = await listening('cutter')
+    line.socket.send('IN;SP1;PA400,400;PD800,400;PU;')
+    await settled()
+    expect(last().lines).toBe(1)
+    for (const s of [socket, line.socket]) s.terminate()
+  })
   test('draws the lines it was sent, each where it was asked for', async () => {
     const plan = cutPlan(derived, { ...wish, tool: 'pen' }, 'mm')
     expect(await send(hpglOf(plan, { ...wish, tool: 'pen' }))).toEqual({ fine: true })

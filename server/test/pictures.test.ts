@@ -7,7 +7,7 @@ import { writeCalibration, writePdf } from '@drumlin/core/exchange/pdf'
 import { pdfFonts } from '../../cli/src/fonts.js'
 import { demoDesign } from '../../core/test/support/all.js'
 import { HIDE_OUTLINE, toPicture, toTable } from '../src/devices/scenes.js'
-import { app, eachWithBench, hand, mischief, press, state } from './bench.js'
+import { app, eachWithBench, hand, mischief, press, state, settled, watching } from './bench.js'
 
 eachWithBench()
 
@@ -82,6 +82,13 @@ describe('a printer', async () => {
     await print(made)
     const nearest = (lengths: number[]) => Math.min(...lengths.map((l) => Math.abs(l - 100)))
     expect(nearest(await bars(1))).toBeLessThan(0.05)
+  })
+  test('whoever watches is shown what lies in its tray, not what lay there before', async () => {
+    const { socket, last } = await watching<'printer'>('printer')
+    await print(await writeCalibration(options))
+    await settled()
+    expect(last().pages).toBe(1)
+    socket.terminate()
   })
   test('its words can be read on the page', async () => {
     await print(await writeCalibration(options))

@@ -82,7 +82,7 @@ describe('drawing on the bench', () => {
       example: false,
       updated: 2,
     })
-    expect((await readJob('old'))!.design.version).toBe(13)
+    expect((await readJob('old'))!.design.version).toBe(15)
     expect((await listJobs()).map((j) => [j.id, (j.raw as JobRecord).design.drawn?.length ?? 0])).toEqual([
       ['old', 0],
       ['drawing', 1],

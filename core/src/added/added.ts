@@ -10,6 +10,7 @@ import { spotsOf } from './place.js'
 import type { Added } from './schema.js'
 import type { Asked, Brought } from './sort.js'
 import { sortOf } from './sorts.js'
+import { worksiteOf } from './worksite.js'
 
 /** What parts are made of. */
 export interface AddedMaterials {
@@ -34,7 +35,8 @@ export function withAdded(
   return inOrder(added).reduce((work, [id, part]) => {
     const asked = askedOf(work, id, part, materials, reckon)
     if (!asked) return { ...work, concerns: [...(work.concerns ?? []), lost(work, id, part)] }
-    return laidDown(work, asked, sortOf(part.sort).make(asked), put)
+    const brought = sortOf(part.sort).make(asked)
+    return laidDown(work, asked, brought, put)
   }, master)
 }
 
@@ -75,9 +77,10 @@ function lost({ panels }: Master, id: string, part: Added): Concern {
 function laidDown(master: Master, asked: Asked, brought: Brought, put: Map<string, string>): Master {
   const { id, host, spots } = asked
   const pieces = brought.pieces ?? []
-  const copies = copiesOf(id, master.layups, host.id, spots)
+  const site = worksiteOf(master.layups, asked, brought)
+  const copies = copiesOf(id, site, host.id, spots, pieces)
   const before = new Map(put)
-  let layups: readonly Layup[] = master.layups
+  let layups = site.layups
   const caught = new Map<string, string>()
   for (const lying of pieces) {
     const was = layups
@@ -88,7 +91,7 @@ function laidDown(master: Master, asked: Asked, brought: Brought, put: Map<strin
     }
   }
   const own = newSheets(master.layups, layups, copies)
-  const [open] = layups
+  const open = layups.find((l) => l.id === site.at)
   const on = marked(master.panels, open, brought, asked, copies)
   const count = host.count * spots.length
   const panels = [

@@ -109,8 +109,6 @@ export function joinsOf(
       ...join,
       layup: layup.id,
       ...(join.through.includes(copy.host) ? { puts: own } : {}),
-      // Where glue goes is marked on the laid-out work.
-      glue: layup === layups[0] ? join.glue : [],
     }))
   })
 }

@@ -1,54 +1,76 @@
-import { type Point, moveBack, moveThen, placeInside, pointMoved } from '../geometry/index.js'
-import { type Clip, type Layup, type Panel, type PanelSheet, type Sheet, clipMoved } from '../master/index.js'
+import { type Point, moveBack, moveThen, placeInside, pointDistance, pointMoved } from '../geometry/index.js'
+import {
+  type Clip,
+  type Layup,
+  type Panel,
+  type PanelSheet,
+  type Sheet,
+  clipMoved,
+  clipsHave,
+  sheetsOf,
+} from '../master/index.js'
 import { panelSheet } from '../kinds/index.js'
 import type { Spot } from './place.js'
 import type { Lying } from './sort.js'
+import { type Worksite, isOnOnePart } from './worksite.js'
 
 /** Whether a place of the laid-out work is on this sheet. */
 export function liesOn(sheet: Sheet, place: Point, panels: readonly Panel[]): boolean {
   const panel = sheet.type === 'panel' ? panels.find((p) => p.id === sheet.panelId) : undefined
   if (!panel) return false
   const local = pointMoved(place, moveBack(sheet.move))
-  return withinClips(sheet.clips, place) && placeInside(local.x, local.y, panel.outline)
+  return clipsHave(sheet.clips, place) && placeInside(local.x, local.y, panel.outline)
 }
-
-const withinClips = (clips: readonly Clip[], p: Point): boolean =>
-  clips.every(({ at, inward }) => (p.x - at.x) * inward.x + (p.y - at.y) * inward.y >= -1e-9)
 
 /** A place of a part on one sheet of its host; `id` is what its own sheets there are called. */
 export interface Copy {
   readonly id: string
   readonly host: string
   readonly spot: Spot
-  /** In the first state that its host lies in: there it is sewn on. Elsewhere the same lies again. */
+  /** In the state that it is made fast in. Elsewhere the same lies again. */
   readonly main: boolean
+  /** What of it lies on this part of its host, in the coordinates of the work; empty for all of it. */
+  readonly clips: readonly Clip[]
 }
 
 /** Where a part lies in the laid-out work: once for each of its places on every sheet of its host. */
 export function copiesOf(
   partId: string,
-  layups: readonly Layup[],
+  { layups, at }: Worksite,
   hostId: string,
   spots: readonly Spot[],
+  pieces: readonly Lying[],
 ): Copy[] {
   const found: Copy[] = []
-  const first = layups.find((l) => l.sheets.some((s) => s.type === 'panel' && s.panelId === hostId))
-  for (const layup of layups)
-    for (const sheet of layup.sheets) {
-      if (sheet.type !== 'panel' || sheet.panelId !== hostId) continue
-      for (const spot of spots) {
-        if (found.some((c) => c.host === sheet.id && c.spot === spot)) continue
-        // Of a sheet that lies in parts, the part that the place is on.
+  const taken: { readonly layup: Layup; readonly spot: Spot; readonly place: Point }[] = []
+  for (const layup of layups.toSorted((a, b) => Number(b.id === at) - Number(a.id === at))) {
+    const sheets = sheetsOf(layup, hostId)
+    for (const spot of spots) {
+      const parted = sheets.length > 0 && !sheets.some((s) => isOnOnePart(s, spot, pieces))
+      for (const sheet of sheets) {
+        // Of a sheet that lies in parts, the part that the place is on; on each of them what lies on both.
         const place = pointMoved(spot.at, sheet.move)
-        if (!withinClips(sheet.clips, place)) continue
+        if (!parted && !clipsHave(sheet.clips, place)) continue
+        if (parted && pieces.length === 0) continue
+        if (found.some((c) => c.host === sheet.id && c.spot === spot)) continue
+        // A piece that goes round the work lies there twice in parts: what is on it is on one of them.
+        const part = sheet.clips.length > 0 && !parted ? { layup, spot, place } : undefined
+        if (
+          part &&
+          taken.some((t) => t.layup === layup && t.spot === spot && pointDistance(t.place, place) < 1e-6)
+        )
+          continue
+        if (part) taken.push(part)
         found.push({
           id: found.length === 0 ? partId : `${partId}~${found.length + 1}`,
           host: sheet.id,
           spot,
-          main: layup === first,
+          main: layup.id === at,
+          clips: parted ? sheet.clips : [],
         })
       }
     }
+  }
   return found
 }
 
@@ -70,7 +92,7 @@ function sheetsOn(
         panel.id,
         moveThen(move, host.move),
         above !== turned,
-        clips.map((c) => clipMoved(c, host.move)),
+        [...clips.map((c) => clipMoved(c, host.move)), ...copy.clips],
       ),
       ...(loose ? { loose } : {}),
     }))

@@ -7,6 +7,7 @@ import {
   polygonHalved,
 } from '../geometry/index.js'
 import type { Concern, Panel } from '../master/index.js'
+import type { Spot } from './place.js'
 import type { Asked, Laid, Lying } from './sort.js'
 
 /** Reaching past an edge by less is no matter, mm. */
@@ -19,6 +20,10 @@ function pointsKept({ outline }: Panel, { move, clips }: Laid): readonly Point[]
     pathPoints(pathMoved(outline, move), 0.2),
   )
 }
+
+/** What of a piece lies on the panel it is put on, as points of its outline there; what hangs free is on nothing. */
+export const keptOf = ({ panel, lies }: Lying, spot: Spot): readonly Point[] =>
+  lies(spot).flatMap((laid) => (laid.loose ? [] : pointsKept(panel, laid)))
 
 /** By how much a piece reaches past the edge of what it is put on, mm; nothing where it lies on it whole. */
 function pastBy({ host, spots }: Asked, { panel, lies, within = false }: Lying): number {

@@ -1,5 +1,5 @@
 import { type Point, pathNearest } from '../geometry/index.js'
-import { type Panel, edgeChain } from '../master/index.js'
+import { type Panel, type PanelMark, edgeChain } from '../master/index.js'
 import { printLength } from '../measure/index.js'
 import { check } from './finding.js'
 
@@ -10,9 +10,15 @@ interface Opening {
   readonly what: string
 }
 
+/** A hole that a cut ends in relieves a corner of an allowance: glue does no harm there. */
+const relieves = ({ marks = [] }: Panel, { at, punch }: PanelMark & { type: 'hole' }): boolean =>
+  marks.some((m) => m.type === 'cuts' && m.paths.some((path) => pathNearest(path, at).distance <= punch / 2))
+
 const openingsOf = (panel: Panel): Opening[] =>
   (panel.marks ?? []).flatMap((m) =>
-    m.type === 'slot' || m.type === 'hole' ? [{ id: m.id, at: m.at, what: m.type }] : [],
+    m.type === 'slot' || (m.type === 'hole' && !relieves(panel, m))
+      ? [{ id: m.id, at: m.at, what: m.type }]
+      : [],
   )
 
 /** Glue that would run into a slot or a hole: it closes it, or comes out at the front. */

@@ -5,7 +5,7 @@ import { check } from './finding.js'
 export const heldByNothing = check({
   code: 'held-by-nothing',
   find: ({ design, master, fittings, works }) => {
-    const sheets = (works[0]?.layup.sheets ?? []).filter((s) => s.type === 'panel')
+    const sheets = works.flatMap(({ layup }) => layup.sheets).filter((s) => s.type === 'panel')
     const held = new Set([
       ...master.joins.flatMap((j) =>
         [j.course.sheet, ...j.through].length > 1 ? [j.course.sheet, ...j.through] : [],

@@ -1,7 +1,7 @@
 import { setField, valueAt } from '../design/index.js'
 import type { Derived } from '../derived/index.js'
 import { type Field, fieldsOf } from '../kinds/index.js'
-import { type Units, printLength, roundTo } from '../measure/index.js'
+import { type Units, printFine, printLength, roundTo } from '../measure/index.js'
 import type { Run, Step } from '../stitch/index.js'
 import { type Fix, type TryOut, type Found, check } from './finding.js'
 import { isSecondTwin, placeOnSheet } from './places.js'
@@ -111,7 +111,7 @@ export const holeNearStep = check({
     })
   },
   say: ({ about, data }, unit) => ({
-    what: `A hole falls ${printLength(data.distance, unit)} from the edge of the ${data.step} (${about}); wanted at least ${printLength(data.clearance, unit)}.`,
+    what: `A hole falls ${printFine(data.distance, unit)} from the edge of the ${data.step} (${about}); wanted at least ${printFine(data.clearance, unit)}.`,
     why: 'The stitch pulls at the step and opens it, or tears out of its edge.',
   }),
   fixes: (_, derived, tryOut, unit) => {

@@ -60,7 +60,7 @@ export const pitchOff = check({
     })
   },
   say: ({ about, data }, unit) => ({
-    what: `${printPitch(data.pitch, unit)} from hole to hole on the ${about}; the ${data.tool} steps ${printPitch(data.iron, unit)}, and ${decimal(100 * data.play, 0)} % is let pass.`,
+    what: `${printPitch(data.pitch, unit)} from hole to hole on the ${about}; the ${data.tool} steps ${printPitch(data.iron, unit)}, and ${decimal(100 * data.play, 0, unit)} % is let pass.`,
     why: 'The prongs can’t fall in the last holes: they are marked with dividers and opened one by one, or the row shows where it was squeezed.',
   }),
   fixes: ({ run, runs }, derived): Fix[] => {

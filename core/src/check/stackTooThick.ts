@@ -141,7 +141,7 @@ export const stackTooThick = check({
     })
   },
   say: ({ about, data }, unit) => ({
-    what: `${systemOf(unit, 'thickness') === 'mm' ? `${decimal(data.thickness, 2)} mm` : printWeight(data.thickness, unit)} under the ${about}; the ${data.tool} reaches ${printWeight(data.reach, unit)}.`,
+    what: `${systemOf(unit, 'thickness') === 'mm' ? `${decimal(data.thickness, 2, unit)} mm` : printWeight(data.thickness, unit)} under the ${about}; the ${data.tool} reaches ${printWeight(data.reach, unit)}.`,
     why:
       data.past === 'awl'
         ? 'Not even the awl comes through: it cannot be sewn like this.'

@@ -34,8 +34,8 @@ export const threadUnsuited = check({
       },
     ]
   },
-  say: ({ about, data }) => ({
-    what: `${data.thread} is ${decimal(data.diameter, 2)} mm thick; for the stitches of the ${about} ${decimal(data.min, 2)} to ${decimal(data.max, 2)} mm suit.`,
+  say: ({ about, data }, unit) => ({
+    what: `${data.thread} is ${decimal(data.diameter, 2, unit)} mm thick; for the stitches of the ${about} ${decimal(data.min, 2, unit)} to ${decimal(data.max, 2, unit)} mm suit.`,
     why:
       data.diameter > data.max
         ? 'Thread too heavy for its stitch crowds the holes and stands up in beads.'

@@ -5,7 +5,7 @@ import { type DecisionChange, drawnDecisions } from './drawn.js'
 import type { Derived } from '../derived/index.js'
 import { type Point, overlay } from '../geometry/index.js'
 import { type Field, fieldsOf, kindOf } from '../kinds/index.js'
-import { type Units, printLength, printWeight, trimmed } from '../measure/index.js'
+import { type Units, printLength, printWeight, compact } from '../measure/index.js'
 import { isUsual } from '../stores/index.js'
 
 /** How one piece differs between two drafts. */
@@ -109,10 +109,8 @@ function said(value: unknown, field: Field | undefined, unit: Units, thickness: 
       ? (field.choices.find((c) => c.value === value)?.label ?? String(value))
       : String(value)
   if (thickness) return printWeight(value, unit)
-  if (field?.type === 'percent') return `${trimmed(100 * value, 2).replace(/\.0$/, '')} %`
-  return field?.type === 'count' || field?.type === 'share'
-    ? trimmed(value, 3).replace(/\.0$/, '')
-    : printLength(value, unit)
+  if (field?.type === 'percent') return `${compact(100 * value, 2)} %`
+  return field?.type === 'count' || field?.type === 'share' ? compact(value, 3) : printLength(value, unit)
 }
 
 /** What a leather usually does follows from its thickness and temper: nobody decided it. */

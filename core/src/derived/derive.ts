@@ -71,7 +71,7 @@ export function derive(design: Design): Derived {
   const runs = runsOf(master.joins, panels, works, design, reckon)
   let set: readonly SetFitting[] | undefined
   const fittings = (): readonly SetFitting[] =>
-    (set ??= fittingsOf(master, design.hardware, works[0], runs, reckon))
+    (set ??= fittingsOf(master, design.hardware, works, runs, reckon))
   let cut: readonly Piece[] | undefined
   return {
     design,
@@ -89,9 +89,9 @@ export function derive(design: Design): Derived {
       return (cut ??= pieces({
         master,
         works: edges,
-        open: works[0],
+        states: works,
         runs,
-        hardware: hardwareMarks(fittings(), works[0]),
+        hardware: hardwareMarks(fittings(), works),
       }))
     },
   }

@@ -11,13 +11,11 @@ export {
   tiedRun,
   zipFor,
 } from './seams.js'
+export { type PackedRoom, packedRooms, packingOf, thingsInside } from './rooms.js'
 export {
   type StrapLength,
   hangingOf,
   makeRoom,
-  type PackedRoom,
-  packedRooms,
-  packingOf,
   sideMade,
   smallestFor,
   strapsOf,

@@ -1,82 +1,21 @@
 import { nth } from '../lists/index.js'
 import { type Derived } from './derive.js'
-import type { Design, Edit } from '../design/index.js'
+import { inBody, standingIn } from './rooms.js'
+import type { Edit } from '../design/index.js'
+import type { Units } from '../measure/index.js'
 import type { Room, StrapRun } from '../master/index.js'
 import {
   type Box3,
   type Hang,
-  type Packed,
-  type Packing,
   type ToBuy,
   type Turnable,
   hangsOf,
   longestRun,
-  packInto,
   shoppingList,
   smallestRoom,
   turnableOf,
 } from '../whole/index.js'
 import { reckoner } from '../working/index.js'
-
-/** What goes into a bag as it stands in it; undefined for a thing that says nothing of its room. */
-export function packingOf({ master, design }: Derived): Packing | undefined {
-  const { room } = master
-  return room && packedIn(room, inBody(design, room))
-}
-
-const packedIn = (room: Room, contents: Design['contents']): Packing =>
-  packInto(
-    contents,
-    { wide: room.wide.value, high: room.high.value, deep: room.deep.value },
-    room.ease,
-    room.dividers,
-  )
-
-/** What goes into the body: all of it where there is no second compartment. */
-const inBody = ({ contents }: Design, room: Room): Design['contents'] =>
-  room.second ? contents.filter((c) => c.where !== 'outer') : contents
-
-/** A compartment with what goes into it. */
-export interface PackedRoom {
-  readonly room: Room
-  /** What it is called where there are two; empty for the only one. */
-  readonly name: string
-  readonly packing: Packing
-}
-
-/** Every compartment of a bag as it is packed. */
-export function packedRooms({ master, design }: Derived): readonly PackedRoom[] {
-  const { room } = master
-  if (!room) return []
-  const { second } = room
-  return [
-    { room, name: second ? 'main compartment' : '', packing: packedIn(room, inBody(design, room)) },
-    ...(second
-      ? [
-          {
-            room: second,
-            name: 'outer compartment',
-            packing: packedIn(
-              second,
-              design.contents.filter((c) => c.where === 'outer'),
-            ),
-          },
-        ]
-      : []),
-  ]
-}
-
-/** Things where they stand in the room of the body: those of a second compartment before it. */
-function standingIn(derived: Derived): readonly Packed[] {
-  const { room } = derived.master
-  return packedRooms(derived).flatMap(({ packing }, i) => {
-    const { second } = room ?? {}
-    if (i === 0 || !room || !second) return packing.packed
-    const aside = (room.wide.value - second.wide.value) / 2
-    const out = room.deep.value + second.before
-    return packing.packed.map((q) => ({ ...q, x: q.x + aside, y: q.y + second.above, z: q.z + out }))
-  })
-}
 
 const SIDES = ['wide', 'high', 'deep'] as const
 type Side = (typeof SIDES)[number]
@@ -146,7 +85,8 @@ export const turningOf = ({ master, design }: Derived): Turnable | undefined =>
   turnableOf(master, design.leathers, reckoner(design.overrides))
 
 /** What has to be bought for it besides leather and thread. */
-export const toBuy = ({ fittings, edges, master }: Derived): ToBuy[] => shoppingList(fittings, edges, master)
+export const toBuy = ({ fittings, edges, master }: Derived, unit: Units = 'mm'): ToBuy[] =>
+  shoppingList(fittings, edges, master, unit)
 
 /** A length of strap with its leather, and the longest run the hides give, mm; undefined where none are chosen. */
 export interface StrapLength extends StrapRun {

@@ -59,6 +59,10 @@ const SINCE_13: Readonly<Record<string, Plain>> = {
     strapLong: 0,
   },
 }
+/** What kinds were before version 14 asked. */
+const SINCE_14: Readonly<Record<string, Plain>> = {
+  'gusseted-case': { foot: 'point', footDeep: 14, relief: 2, facing: 'none' },
+}
 const withMore = (more: Readonly<Record<string, Plain>>, kind: unknown, params: unknown): unknown =>
   isPlain(params) && typeof kind === 'string' && more[kind] ? { ...more[kind], ...params } : params
 
@@ -82,13 +86,16 @@ const SORTS_SINCE_12: Readonly<Record<string, Plain>> = {
   magnet: PRONGS_SINCE_12,
   tab: { holds: 'ring', tongue: 'slot' },
 }
-const addedOf11 = (added: unknown): Plain =>
+/** Pockets that are put on opened at the top alone. */
+const SORTS_SINCE_15: Readonly<Record<string, Plain>> = { pocket: { open: 'top' } }
+
+const addedWith = (since: Readonly<Record<string, Plain>>, added: unknown): Plain =>
   Object.fromEntries(
     values(added).map(([id, part]) => [
       id,
       {
         ...part,
-        params: { ...SORTS_SINCE_12[String(part.sort)], ...(isPlain(part.params) ? part.params : {}) },
+        params: { ...since[String(part.sort)], ...(isPlain(part.params) ? part.params : {}) },
       },
     ]),
   )
@@ -233,7 +240,7 @@ const STEPS: readonly ((design: Plain) => Plain)[] = [
     ...eleven,
     version: 12,
     params: paramsOf11(eleven.kind, eleven.params),
-    added: addedOf11(eleven.added),
+    added: addedWith(SORTS_SINCE_12, eleven.added),
     ...materialsOf11({
       ...eleven,
       hardware: BAGS.has(eleven.kind)
@@ -243,6 +250,10 @@ const STEPS: readonly ((design: Plain) => Plain)[] = [
   }),
   // Version 12 sized a strap-bound wallet by its notes, its strap through both tabs.
   (twelve) => ({ ...twelve, version: 13, params: withMore(SINCE_13, twelve.kind, twelve.params) }),
+  // Version 13 had cases that end in a seam at the foot only.
+  (thirteen) => ({ ...thirteen, version: 14, params: withMore(SINCE_14, thirteen.kind, thirteen.params) }),
+  // Version 14 had pockets that open at the top only.
+  (fourteen) => ({ ...fourteen, version: 15, added: addedWith(SORTS_SINCE_15, fourteen.added) }),
 ]
 
 /** The oldest version that can still be read. */

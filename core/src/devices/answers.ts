@@ -12,16 +12,16 @@ const ERRORS: Readonly<Record<number, string>> = {
 /** What a cutter is asked after a job: its error, if any. */
 export const ASK_ERROR = 'OE;'
 
-/** What a cutter answered: nothing wrong, what is, or a sentence that it was no answer. */
+/** What a cutter answered: nothing wrong, or what is, as the end of a sentence. */
 export type CutterAnswer = { readonly fine: true } | { readonly fine: false; readonly why: string }
 
 /** Reads what a cutter answers to being asked for its error. */
 export function cutterAnswer(line: string): CutterAnswer {
   const said = line.trim()
   if (!/^\d{1,3}$/.test(said))
-    return { fine: false, why: `It answered “${said.slice(0, 40)}”, which is no number of an error.` }
+    return { fine: false, why: `it answered “${said.slice(0, 40)}”, which is no number of an error` }
   const code = Number(said)
   if (code === 0) return { fine: true }
   const why = ERRORS[code] ?? 'its own manual says what that is'
-  return { fine: false, why: `It complains (${code}): ${why}. What it cut so far may be wrong.` }
+  return { fine: false, why: `it complains (${code}): ${why}; what it cut so far may be wrong` }
 }

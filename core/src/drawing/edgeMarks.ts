@@ -63,7 +63,7 @@ export const words = (
 })
 
 const thickness = (mm: number, unit: Units): string =>
-  systemOf(unit, 'thickness') === 'mm' ? trimmed(mm, 2) : printWeight(mm, unit)
+  systemOf(unit, 'thickness') === 'mm' ? trimmed(mm, 2, unit) : printWeight(mm, unit)
 
 /** Strokes square to a skived edge, the denser the thinner it gets, and the thickness at both sides. */
 export function skiveEdgeDrawing(mark: Mark & { type: 'skiveEdge' }, lettering: Lettering): MarkDrawn {

@@ -20,7 +20,7 @@ import {
   polyline,
 } from '../geometry/index.js'
 import type { PanelMark } from '../master/index.js'
-import { type Units, printWeight, trimmed, systemOf } from '../measure/index.js'
+import { type Units, printWeight, trimmed, systemOf, withLengths } from '../measure/index.js'
 import type { JobName, Mark, Piece, PieceHole } from '../reckon/index.js'
 import {
   type Lettering,
@@ -178,7 +178,7 @@ function foldDrawing(
       ...[-1, 1].flatMap((side) => [chevron(from, side, 1), chevron(to, side, -1)]),
     ],
     asks: [
-      words('fold', beside, note ? `${rises}, ${note}` : rises, lettering, {
+      words('fold', beside, note ? `${rises}, ${withLengths(note, lettering.unit)}` : rises, lettering, {
         toward: Math.atan2(-aside.y, -aside.x),
       }),
     ],
@@ -191,7 +191,9 @@ function skiveDrawing(mark: Mark & { type: 'skive' }, full: number, lettering: L
   )
   const box = pathBox(mark.area)
   const print = (mm: number): string =>
-    systemOf(lettering.unit, 'thickness') === 'mm' ? trimmed(mm, 2) : printWeight(mm, lettering.unit)
+    systemOf(lettering.unit, 'thickness') === 'mm'
+      ? trimmed(mm, 2, lettering.unit)
+      : printWeight(mm, lettering.unit)
   const x = boxWidth(box) > 16 || box.left < 1 ? box.right : box.left
   const toward = x === box.right ? 0 : Math.PI
   const figure = (y: number, thickness: number): Ask =>

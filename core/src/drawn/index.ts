@@ -11,6 +11,7 @@ export {
   setRise,
   wholeDrawn,
 } from './draw.js'
+export { type ByMark, layingsByMark, liesSo } from './byMarks.js'
 export { copiedDrawn, turnedDrawn } from './copied.js'
 export { type Grip, gripPlace, gripsAt, moveGrip } from './grips.js'
 export { edgeBroughtTo, tiesFollowed } from './follow.js'

@@ -1,3 +1,4 @@
+import { lengthSaid, roundTo, thicknessSaid } from '../measure/index.js'
 import { firstOf, nth } from '../lists/index.js'
 import {
   type Path,
@@ -101,7 +102,7 @@ function withDraping(edges: readonly Edge[], opened: Opened, folds: readonly Fol
 }
 
 const drapeNote = (f: FoldNumbers): string | undefined =>
-  f.draped ? `cut ${f.draped.value.toFixed(1)} mm long, mark on the work` : undefined
+  f.draped ? `cut ${lengthSaid(roundTo(f.draped.value, 1))} long, mark on the work` : undefined
 
 /** Works a drawn panel out to the master panel and its component pieces. */
 export function makeDrawn(drawn: DrawnPanel, leathers: Leathers, reckon: Reckon): DrawnMade {
@@ -139,7 +140,7 @@ export function makeDrawn(drawn: DrawnPanel, leathers: Leathers, reckon: Reckon)
     bands: bandsOf(drawn, own.thickness, folds, opened),
     grain: drawn.grain,
     ...(drawn.pull === undefined ? {} : { pull: drawn.pull }),
-    notes: drawn.split === null ? [] : [`split to ${own.thickness} mm`],
+    notes: drawn.split === null ? [] : [`split to ${thicknessSaid(own.thickness)}`],
     core,
     letIns: opened.letIns,
     ...(drawn.split === null ? {} : { split: drawn.split }),

@@ -1,3 +1,4 @@
+import { type Units, printLength } from '../measure/index.js'
 import { firstOf, lastOf, nth } from '../lists/index.js'
 import type { Point } from '../geometry/index.js'
 import { tidy, tidyPoint } from './draw.js'
@@ -189,16 +190,16 @@ export interface Reading {
 }
 
 /** What is wrong with a list of readings, in words; undefined where a shape can be made of them. */
-export function readingsProblem(readings: readonly Reading[]): string | undefined {
+export function readingsProblem(readings: readonly Reading[], unit: Units): string | undefined {
   if (readings.length < 2)
     return 'At least two readings are needed: the width at the top and the width at the foot.'
   const back = readings.findIndex((r, i) => i > 0 && r.down <= nth(readings, i - 1).down)
   if (back > 0)
-    return `Reading ${back + 1} lies at ${nth(readings, back).down} mm, not farther down than the one before it.`
+    return `Reading ${back + 1} lies at ${printLength(nth(readings, back).down, unit)}, not farther down than the one before it.`
   const none = readings.findIndex((r) => r.width < 0 || r.width > 4000)
   return none < 0
     ? undefined
-    : `Reading ${none + 1} says ${nth(readings, none).width} mm wide; that can't be.`
+    : `Reading ${none + 1} says ${printLength(nth(readings, none).width, unit)} wide; that can't be.`
 }
 
 /** A thing measured with calipers from its top down, drawn as a half: straight between readings, or one smooth side. */

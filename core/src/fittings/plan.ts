@@ -171,18 +171,22 @@ function setOne(
   }
 }
 
+/** The first state that a sheet lies in: some pieces lie only in the closed work. */
+const stateOf = (sheet: string, states: readonly LaidUp[]): LaidUp | undefined =>
+  states.find((state) => laidOf(state, sheet) !== undefined)
+
 /** All hardware of a work at its places; a part without hardware of its own is left out. */
 export function fittingsOf(
   master: Master,
   hardware: Readonly<Record<string, Hardware>>,
-  open: LaidUp | undefined,
+  states: readonly LaidUp[],
   runs: readonly Run[],
   reckon: Reckon,
 ): SetFitting[] {
-  if (!open) return []
   return (master.fittings ?? []).flatMap((fitting) => {
     const ware = Object.hasOwn(hardware, fitting.role) ? hardware[fitting.role] : undefined
-    return ware ? (setOne(fitting, ware, open, runs, reckon) ?? []) : []
+    const open = stateOf(fitting.sheet, states)
+    return ware && open ? (setOne(fitting, ware, open, runs, reckon) ?? []) : []
   })
 }
 
@@ -220,11 +224,12 @@ function markOf(
 /** Holes, slots and outlines of hardware on every piece it goes through, by panel; and which way is up. */
 export function hardwareMarks(
   set: readonly SetFitting[],
-  open: LaidUp | undefined,
+  states: readonly LaidUp[],
 ): ReadonlyMap<string, readonly PanelMark[]> {
   const marks = new Map<string, PanelMark[]>()
   for (const one of set) {
     const { fitting } = one
+    const open = stateOf(fitting.sheet, states)
     const base = open && laidOf(open, fitting.sheet)
     if (!base) continue
     const place = pointMoved(fitting.at, base.sheet.move)

@@ -11,7 +11,7 @@ import {
   pointMoved,
 } from '../geometry/index.js'
 import { type EdgeProfile, type EdgeWork, profileDistance, profileLevel } from '../edges/index.js'
-import type { Band, Layup, Sheet } from '../master/index.js'
+import { type Band, type Layup, type Sheet, clipHas } from '../master/index.js'
 
 /** A sheet ready to be asked how thick it is at a place. */
 export interface LaidSheet {
@@ -93,17 +93,10 @@ function bandLevel(band: Band, local: Point): number {
   return Infinity
 }
 
-/** Nearer to the border of two parts of a sheet a place lies on it: it belongs to one of them, and always the same, mm. */
-const ON_BORDER = 1e-9
-
 /** Whether the sheet lies at a place of the laid-up work. Asked for every layer at every hole: it makes no objects. */
 function liesAt({ box, sheet, toSheet, outline }: LaidSheet, { x, y }: Point): boolean {
   if (x < box.left || x > box.right || y < box.top || y > box.bottom) return false
-  for (const { at, inward } of sheet.clips) {
-    const depth = (x - at.x) * inward.x + (y - at.y) * inward.y
-    if (depth < -ON_BORDER || (depth <= ON_BORDER && (inward.x < 0 || (inward.x === 0 && inward.y < 0))))
-      return false
-  }
+  for (const clip of sheet.clips) if (!clipHas(clip, x, y)) return false
   const { a, b, c, d, e, f } = toSheet
   return placeInside(a * x + c * y + e, b * x + d * y + f, outline)
 }

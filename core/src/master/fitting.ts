@@ -77,6 +77,10 @@ export interface Room {
   readonly mouthDeep: Reckoned
   /** Kept free round what goes in, mm. */
   readonly ease: number
+  /** How high its floor lies over the foot: what a base is thick, mm. */
+  readonly floor: number
+  /** How deep it is so far over its floor, open by so much, where its walls lean apart; things in it stand against its back or in the middle. */
+  readonly leans?: { readonly from: 'middle' | 'back'; readonly to: (opened: number, up: number) => number }
   /** Walls that part it into compartments of one depth, and how thick each is, mm. */
   readonly dividers: { readonly count: number; readonly thickness: number }
   /** What makes it larger. */

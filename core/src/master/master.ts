@@ -54,7 +54,17 @@ export interface Layup {
   readonly sheets: readonly Sheet[]
   /** Folds that are closed in this state. */
   readonly bends?: readonly Bend[]
+  /** One piece worked on before it is in the work: all that is done there is marked on it. */
+  readonly alone?: true
 }
+
+/** Where a panel lies in a state: more than once where it lies in parts, or is cut twice. */
+export const sheetsOf = ({ sheets }: Layup, panelId: string): PanelSheet[] =>
+  sheets.filter((s): s is PanelSheet => s.type === 'panel' && s.panelId === panelId)
+
+/** Whether a panel lies in a state: some lie only in the closed work. */
+export const liesIn = ({ sheets }: Layup, panelId: string): boolean =>
+  sheets.some((s) => s.type === 'panel' && s.panelId === panelId)
 
 /** Follows edges of a placed panel, `margin` mm in, from the start of the first named edge, less what is trimmed off. */
 export interface EdgeCourse {

@@ -25,6 +25,27 @@ export interface StoodPart {
   readonly frame: Frame
   /** What lies further across than these is a flange that stands out square, its flesh away from the middle, mm. */
   readonly flanges?: { readonly from: number; readonly to: number }
+  /** Across its course it is wound round a core, between the flat ends of it. */
+  readonly wound?: Wound
+  /** At its ends it is turned a quarter round its course, so that its grain looks where its right side did. */
+  readonly twisted?: Ends
+}
+
+/** How a strap goes over from its flat ends: its course between them, how far it goes on as it lies there, and how soon it is over after that, mm. */
+export interface Ends {
+  readonly length: number
+  readonly flat: number
+  readonly ramp: number
+}
+
+/** Leather wound round a core under it, its two edges laid together below. Lengths mm, angle radians. */
+export interface Wound {
+  /** From the middle of the core to the middle of the leather, and how far round it lies on either side. */
+  readonly radius: number
+  readonly angle: number
+  /** From there straight to where the edges lie together; what is left hangs down. */
+  readonly straight: number
+  readonly ends: Ends
 }
 
 /** A placed panel as it stands in the finished work. */
@@ -43,8 +64,17 @@ export interface Riding {
   readonly on: string
 }
 
+/** Something that is carried, as it stands in the finished work: the four corners of its foot, and those of its top over them. */
+export interface InsideThing {
+  readonly name: string
+  readonly foot: readonly Point3[]
+  readonly top: readonly Point3[]
+}
+
 /** The finished work in space. */
 export interface Standing {
   readonly stood: readonly Stood[]
   readonly riding: readonly Riding[]
+  /** What a kind knows to stand in it; what is packed into a room is reckoned later. */
+  readonly inside?: readonly InsideThing[]
 }

@@ -2,12 +2,15 @@ export { oneLine } from './oneLine.js'
 export { parseLength } from './length.js'
 export { parsePitch, pitchOfNumber, pitchOfSpi, printPitch } from './pitch.js'
 export {
+  compact,
   counted,
   decimal,
   inchFraction,
+  marked,
   otherUnit,
   printArea,
   printBare,
+  printFine,
   printLength,
   printLong,
   printPace,
@@ -24,9 +27,12 @@ export {
   TOLD_APART,
   type ToldApart,
   type Units,
+  hasComma,
   isUnits,
   roundTo,
   systemOf,
+  withComma,
   withSystem,
 } from './units.js'
 export { type WeightRange, parseWeight, weightMiddle } from './weight.js'
+export { lengthSaid, thicknessSaid, withLengths } from './said.js'

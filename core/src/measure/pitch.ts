@@ -29,4 +29,4 @@ export function parsePitch(text: string): Parsed<number> {
 
 /** A pitch in the maker's way of counting. */
 export const printPitch = (mm: number, unit: Units): string =>
-  systemOf(unit) === 'mm' ? `${trimmed(mm, 2)} mm` : `${trimmed(INCH / mm, 1)} spi`
+  systemOf(unit) === 'mm' ? `${trimmed(mm, 2, unit)} mm` : `${trimmed(INCH / mm, 1, unit)} spi`

@@ -1,4 +1,4 @@
-import { INCH, type System, type ToldApart, type Units, OUNCE, roundTo, systemOf } from './units.js'
+import { INCH, type ToldApart, type Units, OUNCE, hasComma, roundTo, systemOf, withComma } from './units.js'
 
 const greatestCommonDivisor = (a: number, b: number): number =>
   b === 0 ? a : greatestCommonDivisor(b, a % b)
@@ -15,23 +15,31 @@ export function inchFraction(mm: number, parts = 64): string {
   return `${sign}${whole === 0 ? '' : `${whole} `}${fraction}`
 }
 
-/** A number with `places` decimals and a true minus sign; -0 prints as 0. */
-export const decimal = (value: number, places = 1): string => {
+/** Numbers in words with the decimals of these units: “2.5” stays, or is “2,5”. */
+export const marked = (words: string, unit: Units): string =>
+  hasComma(unit) ? words.replace(/(\d)\.(?=\d)/g, '$1,') : words
+
+/** A number with `places` decimals and a true minus sign; -0 prints as 0. With a point where no units are told. */
+export const decimal = (value: number, places = 1, unit: Units = 'mm'): string => {
   const rounded = roundTo(value, places)
-  return `${rounded < 0 ? '−' : ''}${Math.abs(rounded).toFixed(places)}`
+  return marked(`${rounded < 0 ? '−' : ''}${Math.abs(rounded).toFixed(places)}`, unit)
 }
 
 /** A length in the maker's unit with its unit, `203.9 mm` or `8 1/32 in`. */
 export const printLength = (mm: number, unit: Units, places = 1): string =>
-  systemOf(unit) === 'mm' ? `${decimal(mm, places)} mm` : `${inchFraction(mm)} in`
+  systemOf(unit) === 'mm' ? `${decimal(mm, places, unit)} mm` : `${inchFraction(mm)} in`
+
+/** A distance that is less than what a rule shows: `0.17 mm`, or thousandths of an inch, `0.007 in`. */
+export const printFine = (mm: number, unit: Units): string =>
+  systemOf(unit) === 'mm' ? `${trimmed(mm, 2, unit)} mm` : `${decimal(mm / INCH, 3, unit)} in`
 
 /** The same without the unit, for tables and sums. */
 export const printBare = (mm: number, unit: Units, places = 1): string =>
-  systemOf(unit) === 'mm' ? decimal(mm, places) : inchFraction(mm)
+  systemOf(unit) === 'mm' ? decimal(mm, places, unit) : inchFraction(mm)
 
 /** The other system, shown small beside a measure. */
-export const otherUnit = (unit: Units, what: ToldApart = 'length'): System =>
-  systemOf(unit, what) === 'mm' ? 'in' : 'mm'
+export const otherUnit = (unit: Units, what: ToldApart = 'length'): Units =>
+  withComma(systemOf(unit, what) === 'mm' ? 'in' : 'mm', hasComma(unit))
 
 /** Thickness of leather: `1.4 mm`, or in the maker's ounces `3.5 oz`. */
 export const printWeight = (mm: number, unit: Units): string =>
@@ -39,26 +47,31 @@ export const printWeight = (mm: number, unit: Units): string =>
 
 /** The same without its unit, for where that stands beside it. */
 export const printWeightBare = (mm: number, unit: Units): string =>
-  systemOf(unit, 'thickness') === 'mm' ? trimmed(mm, 2) : trimmed(mm / OUNCE, 1)
+  systemOf(unit, 'thickness') === 'mm' ? trimmed(mm, 2, unit) : trimmed(mm / OUNCE, 1, unit)
 
 /** As few decimals as say the same, at most `places`, at least one. */
-export function trimmed(value: number, places: number): string {
+export function trimmed(value: number, places: number, unit: Units = 'mm'): string {
   const text = decimal(value, places)
-  return text.replace(/(\.\d+?)0+$/, '$1')
+  return marked(text.replace(/(\.\d+?)0+$/, '$1'), unit)
 }
+/** As few decimals as say the same, none where it is whole. */
+export const compact = (value: number, places: number, unit: Units = 'mm'): string =>
+  marked(trimmed(value, places).replace(/\.0$/, ''), unit)
 
 const YARD = 36 * INCH
 const SQUARE_FOOT = (12 * INCH) ** 2
 
 /** A long length such as that of thread: `8.6 m`, or `9.4 yd`. */
 export const printLong = (mm: number, unit: Units, places = 1): string =>
-  systemOf(unit, 'thread') === 'mm' ? `${decimal(mm / 1000, places)} m` : `${decimal(mm / YARD, places)} yd`
+  systemOf(unit, 'thread') === 'mm'
+    ? `${decimal(mm / 1000, places, unit)} m`
+    : `${decimal(mm / YARD, places, unit)} yd`
 
 /** An area given in mm²: `24.6 dm²`, or `2.6 sq ft`. */
 export const printArea = (area: number, unit: Units): string =>
   systemOf(unit, 'area') === 'mm'
-    ? `${decimal(area / 10_000, 1)} dm²`
-    : `${decimal(area / SQUARE_FOOT, 2)} sq ft`
+    ? `${decimal(area / 10_000, 1, unit)} dm²`
+    : `${decimal(area / SQUARE_FOOT, 2, unit)} sq ft`
 
 /** Stitches are told by the hour at this pitch, mm. */
 const PACE_PITCH = 3

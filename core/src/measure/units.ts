@@ -9,30 +9,39 @@ export const POUCE = 27.07
 
 /** One of the two systems a measure can be told in. */
 export type System = 'mm' | 'in'
+/** How measures are told: all in one system, or each its own way, in the order length, thickness, area, thread. */
+type Systems = System | `${System} ${System} ${System} ${System}`
 /**
- * How measures are told: all in one system, or each its own way, in the order length, thickness, area, thread:
- * “mm in mm mm” has lengths in millimetres and thicknesses in ounces.
+ * How measures are told: “mm in mm mm” has lengths in millimetres and thicknesses in ounces. A comma after them has
+ * decimals written with one, “mm,” 1,4 mm and “mm” 1.4 mm; fractions of an inch have none.
  */
-export type Units = System | `${System} ${System} ${System} ${System}`
+export type Units = Systems | `${Systems},`
 /** What can be told in a system of its own. */
 export const TOLD_APART = ['length', 'thickness', 'area', 'thread'] as const
 export type ToldApart = (typeof TOLD_APART)[number]
 
+/** The systems alone, and whether decimals are written with a comma. */
+const bareOf = (units: Units): Systems => units.replace(',', '') as Systems
+export const hasComma = (units: Units): boolean => units.endsWith(',')
+/** The same units, decimals with a comma or a point. */
+export const withComma = (units: Units, comma: boolean): Units =>
+  comma ? `${bareOf(units)},` : bareOf(units)
+
 /** The system one sort of measure is told in. */
 export function systemOf(units: Units, what: ToldApart = 'length'): System {
-  const parts = units.split(' ') as System[]
+  const parts = bareOf(units).split(' ') as System[]
   return parts[TOLD_APART.indexOf(what)] ?? parts[0]!
 }
 
 /** The same measures with one sort of them told otherwise; in one word where all are alike. */
 export function withSystem(units: Units, what: ToldApart, system: System): Units {
   const all = TOLD_APART.map((one) => (one === what ? system : systemOf(units, one)))
-  return all.every((s) => s === all[0]) ? system : (all.join(' ') as Units)
+  return withComma(all.every((s) => s === all[0]) ? system : (all.join(' ') as Units), hasComma(units))
 }
 
 /** Whether words say how measures are told. */
 export const isUnits = (text: unknown): text is Units =>
-  typeof text === 'string' && /^(mm|in)( (mm|in)){3}$|^(mm|in)$/.test(text)
+  typeof text === 'string' && /^(mm|in)(( (mm|in)){3})?,?$/.test(text)
 
 const LENGTH_UNITS: Readonly<Record<string, number>> = {
   mm: 1,

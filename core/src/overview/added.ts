@@ -3,7 +3,7 @@ import { derive, unworkable } from '../derived/index.js'
 import { type Design, applyEdit, putOn } from '../design/index.js'
 import { pathData, pieceMarks } from '../drawing/index.js'
 import { type Box, type Point, boxGrown, moveBack, moveThen, pathBox, pathMoved } from '../geometry/index.js'
-import type { Panel, PanelSheet } from '../master/index.js'
+import { type Panel, type PanelSheet, liesIn } from '../master/index.js'
 import type { Hardware } from '../stores/index.js'
 import type { Derived } from '../derived/index.js'
 
@@ -25,7 +25,9 @@ const isSheet = (sheet: { readonly type: string }): sheet is PanelSheet => sheet
 
 /** Outlines of what was put on the panel, in its own coordinates. */
 function laidOn(derived: Derived, panelId: string, id: string): AddedPicture['laid'] {
-  const sheets = (derived.works[0]?.layup.sheets ?? []).filter(isSheet)
+  const states = derived.works.filter(({ layup }) => liesIn(layup, panelId))
+  const state = states.find(({ layup }) => layup.alone) ?? states[0]
+  const sheets = (state?.layup.sheets ?? []).filter(isSheet)
   const host = sheets.find((s) => s.panelId === panelId)
   if (!host) return []
   return sheets.flatMap((s) => {

@@ -1,4 +1,5 @@
 import type { Path, Point } from '../geometry/index.js'
+import { type Units, printArea, printLength } from '../measure/index.js'
 import { type Given, type Quantity, type Reckoned, type Term, given, reckoner } from '../working/index.js'
 
 /** How a thing that is asked for is written: lengths in mm, angles in degrees, shares of one, plain numbers. */
@@ -13,10 +14,18 @@ export interface Input {
   readonly max: number
 }
 
+/** A word of a drawing: `{}` in it is a length in mm, or an area in mm², as the maker reads them. */
+export interface SketchWord {
+  readonly at: Point
+  readonly text: string
+  readonly mm?: number
+  readonly area?: number
+}
+
 /** A small drawing, true to the numbers, in mm. */
 export interface Sketch {
   readonly strokes: readonly { readonly path: Path; readonly style: 'leather' | 'line' | 'mark' | 'hole' }[]
-  readonly words: readonly { readonly at: Point; readonly text: string }[]
+  readonly words: readonly SketchWord[]
 }
 
 /** What is asked for, by input id, as reckoned with: mm, radians, shares. */
@@ -172,6 +181,12 @@ function numbersOf(one: Entry, values: Values): { readonly rule: AnswerRule; rea
     if (rule.as) terms[rule.as] = number
     return [{ rule, number }]
   })
+}
+
+/** A word of a drawing as it is read, in the maker’s units. */
+export function sketchWord({ text, mm, area }: SketchWord, unit: Units): string {
+  const value = mm !== undefined ? printLength(mm, unit) : area !== undefined ? printArea(area, unit) : ''
+  return text.replace('{}', value)
 }
 
 const NO_SKETCH: Sketch = { strokes: [], words: [] }

@@ -63,7 +63,7 @@ export const FOLDS: readonly Entry[] = [
     says: 'a leather softer when pressed than when pulled keeps a deeper layer',
     inputs: { ratio: { ...number('stiffness pressed / pulled', 0.5), min: 0.01, max: 10 } },
     answers: [answer('k', NEUTRAL_FROM_STIFFNESS, { quantity: 'share' })],
-    draw: (_, [k = 0]) => strip([10 * k, 10 * (1 - k)], 4),
+    draw: (_, [k = 0]) => ({ ...strip([10 * k, 10 * (1 - k)], 4), words: [] }),
   }),
   entry({
     id: 'bulge',
@@ -72,7 +72,7 @@ export const FOLDS: readonly Entry[] = [
     says: 'how high an excess stands over a free span',
     inputs: { span: { ...mm('free span', 40), min: 1 }, excess: { ...thin('excess', 0.5), min: 0 } },
     answers: [answer('height', BULGE)],
-    draw: (v, [h = 0]) => board(v.span, h, h.toFixed(2)),
+    draw: (v, [h = 0]) => board(v.span, h, '{}', { mm: h }),
   }),
   entry({
     id: 'book-fold',

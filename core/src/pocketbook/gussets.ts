@@ -111,7 +111,7 @@ export const GUSSETS: readonly Entry[] = [
       answer('along the middle', TAPER_ALONG),
       answer('half width', TAPER_HALF),
     ],
-    draw: (_, [c = 0, y = 0]) => board(c, 2 * y, (2 * y).toFixed(1)),
+    draw: (_, [c = 0, y = 0]) => board(c, 2 * y, '{}', { mm: 2 * y }),
   }),
   entry({
     id: 'bellows',
@@ -155,7 +155,7 @@ export const GUSSETS: readonly Entry[] = [
       answer('outside depth', BOXED_OUTSIDE),
       answer('inside depth', BOXED_INSIDE),
     ],
-    draw: (v) => board(v.width, v.height, `${v.square.toFixed(0)} out of each corner`),
+    draw: (v) => board(v.width, v.height, '{} out of each corner', { mm: v.square }),
     conditions: [
       {
         holds: (v) => 2 * v.square < v.width && v.square < v.height,

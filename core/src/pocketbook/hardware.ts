@@ -47,7 +47,7 @@ export const HARDWARE: readonly Entry[] = [
       setting: thin('left for setting', 2.5),
     },
     answers: [answer('post', POST)],
-    draw: (_, [p = 0]) => board(4, p, p.toFixed(1)),
+    draw: (_, [p = 0]) => board(4, p, '{}', { mm: p }),
   }),
   entry({
     id: 'dome',
@@ -142,7 +142,7 @@ export const HARDWARE: readonly Entry[] = [
         also: { foot: given('a square foot', SQUARE_FOOT_DM2, 'share') },
       }),
     ],
-    draw: (_, [a = 0]) => board(Math.sqrt(a) * 100, Math.sqrt(a) * 100, `${a.toFixed(0)} dm²`),
+    draw: (_, [a = 0]) => board(Math.sqrt(a) * 100, Math.sqrt(a) * 100, '{}', { area: a * 10_000 }),
   }),
   entry({
     id: 'edge-loss',

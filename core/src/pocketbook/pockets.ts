@@ -35,7 +35,7 @@ export const POCKETS: readonly Entry[] = [
       cards: { ...count('cards', 3), min: 1 },
     },
     answers: [answer('between the stitches', NARROWEST)],
-    draw: (_, [w = 0]) => board(w, 46, w.toFixed(1)),
+    draw: (_, [w = 0]) => board(w, 46, '{}', { mm: w }),
   }),
   entry({
     id: 'top-card',

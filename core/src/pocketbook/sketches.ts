@@ -9,7 +9,7 @@ import {
   point,
   polygon,
 } from '../geometry/index.js'
-import type { Sketch } from './entry.js'
+import type { Sketch, SketchWord } from './entry.js'
 
 const rectangle = (x: number, y: number, w: number, h: number): Path =>
   polygon([point(x, y), point(x + w, y), point(x + w, y + h), point(x, y + h)])
@@ -60,7 +60,7 @@ export function strip(lengths: readonly number[], height: number): Sketch {
   const words = lengths.map((length) => {
     const at = point(x + length / 2, height / 2)
     x += length
-    return { at, text: length.toFixed(1) }
+    return { at, text: '{}', mm: length }
   })
   let at = 0
   const marks = lengths.slice(0, -1).map((length) => {
@@ -111,14 +111,19 @@ export function corner(radius: number, inside: number, outside: number): Sketch 
       path: quarter(r),
       style: i === kept.length - 1 ? ('line' as const) : r === radius ? ('line' as const) : ('mark' as const),
     })),
-    words: [{ at: point(radius * 0.3, -radius * 0.3), text: `R ${radius.toFixed(1)}` }],
+    words: [{ at: point(radius * 0.3, -radius * 0.3), text: 'R {}', mm: radius }],
   }
 }
 
-/** A panel with measures written in it. */
-export const board = (width: number, height: number, text: string): Sketch => ({
+/** A panel with a measure written in it: words in which `{}` is a length, mm, or an area, mm². */
+export const board = (
+  width: number,
+  height: number,
+  text: string,
+  measure: Pick<SketchWord, 'mm' | 'area'> = {},
+): Sketch => ({
   strokes: [{ path: rectangle(0, 0, Math.max(width, 0.1), Math.max(height, 0.1)), style: 'leather' }],
-  words: [{ at: point(width / 2, height / 2), text }],
+  words: [{ at: point(width / 2, height / 2), text, ...measure }],
 })
 
 /** Round things from the front: cord and cover, tube and flange, shank and head. */
@@ -131,7 +136,8 @@ export const rounds = (...diameters: readonly number[]): Sketch => ({
     })),
   words: diameters.map((d, i) => ({
     at: point(Math.max(...diameters) * 0.62, i * Math.max(...diameters) * 0.22),
-    text: d.toFixed(1),
+    text: '{}',
+    mm: d,
   })),
 })
 
@@ -145,7 +151,7 @@ export function wall(height: number, slope: number, width: number): Sketch {
   ])
   return {
     strokes: [{ path, style: 'line' }],
-    words: [{ at: point(run + width / 2, -height / 2), text: height.toFixed(1) }],
+    words: [{ at: point(run + width / 2, -height / 2), text: '{}', mm: height }],
   }
 }
 
@@ -159,6 +165,6 @@ export function handle(chord: number, rise: number): Sketch {
       { path: openPath([arc(point(0, 0), point(chord, 0), centre, angle)]), style: 'leather' },
       { path: stroke(point(0, 0), point(chord, 0)), style: 'mark' },
     ],
-    words: [{ at: point(chord / 2, -rise / 2), text: rise.toFixed(1) }],
+    words: [{ at: point(chord / 2, -rise / 2), text: '{}', mm: rise }],
   }
 }

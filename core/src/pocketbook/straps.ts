@@ -52,7 +52,7 @@ export const STRAPS: readonly Entry[] = [
       k: neutral,
     },
     answers: [answer('cut', `${KEEPER} + {overlap} overlap`)],
-    draw: (v, [l = 0]) => board(l, 12, `${v.width.toFixed(0)} strap`),
+    draw: (v, [l = 0]) => board(l, 12, '{} strap', { mm: v.width }),
   }),
   entry({
     id: 'turn-back',

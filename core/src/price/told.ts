@@ -30,5 +30,5 @@ export function amountSaid(amount: number, unit: Measured, units: Units): string
   const { word, scale } = toldIn(unit, units)
   const value = amount / scale
   const places = unit === 'pieces' || Math.abs(value) >= 100 ? 0 : 1
-  return `${decimal(value, places)}${word ? ` ${word}` : ''}`
+  return `${decimal(value, places, units)}${word ? ` ${word}` : ''}`
 }

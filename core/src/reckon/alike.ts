@@ -43,21 +43,26 @@ const together = (names: readonly string[]): string => {
   return own.length <= 2 ? own.join(' and ') : `${own.slice(0, -1).join(', ')} and ${lastOf(own)}`
 }
 
-/** Pieces that are drawn the same, once each with their count; all others as they are. */
-export function alikePieces(pieces: readonly Piece[]): readonly Piece[] {
+/** Pieces in groups that one drawing on paper does for, in their own order. */
+export function alikeGroups(pieces: readonly Piece[]): readonly (readonly Piece[])[] {
   const groups = new Map<string, Piece[]>()
   for (const piece of pieces) {
     const key = drawnKey(piece)
     groups.set(key, [...(groups.get(key) ?? []), piece])
   }
-  return [...groups.values()].map((same) =>
-    same.length === 1
-      ? firstOf(same)
-      : {
-          ...firstOf(same),
-          name: together(same.map((p) => p.name)),
-          count: same.reduce((sum, p) => sum + p.count, 0),
-          flipped: same.reduce((sum, p) => sum + p.flipped, 0),
-        },
-  )
+  return [...groups.values()]
 }
+
+/** A group as one piece: the first of it, with all names and counts. */
+export const asOne = (same: readonly Piece[]): Piece =>
+  same.length === 1
+    ? firstOf(same)
+    : {
+        ...firstOf(same),
+        name: together(same.map((p) => p.name)),
+        count: same.reduce((sum, p) => sum + p.count, 0),
+        flipped: same.reduce((sum, p) => sum + p.flipped, 0),
+      }
+
+/** Pieces that are drawn the same, once each with their count; all others as they are. */
+export const alikePieces = (pieces: readonly Piece[]): readonly Piece[] => alikeGroups(pieces).map(asOne)

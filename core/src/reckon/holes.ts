@@ -47,7 +47,10 @@ function sheetsOf(panel: Panel, work: LaidUp, runs: readonly Run[]): SheetHoles[
  * whole sheets are copies cut from one drawing, so only runs whose holes fall alike on every copy are marked. The rest
  * are punched through with the layers below.
  */
-export function markedHoles(panel: Panel, work: LaidUp, runs: readonly Run[]): PieceHole[] {
+export const markedHoles = (panel: Panel, works: readonly LaidUp[], runs: readonly Run[]): PieceHole[] =>
+  once(works.flatMap((work) => holesIn(panel, work, runs)))
+
+function holesIn(panel: Panel, work: LaidUp, runs: readonly Run[]): PieceHole[] {
   const sheets = sheetsOf(panel, work, runs)
   const parts = sheets
     .filter((s) => s.clipped)
@@ -58,21 +61,33 @@ export function markedHoles(panel: Panel, work: LaidUp, runs: readonly Run[]): P
   const shared = (first?.byRun ?? []).filter(({ holes }) =>
     copies.every((c) => c.byRun.some((other) => sameSet(holes, other.holes))),
   )
-  return once([...parts, ...shared].flatMap(({ holes, iron }) => holes.map((h) => slot(h, iron))))
+  return [...parts, ...shared].flatMap(({ holes, iron }) => holes.map((h) => slot(h, iron)))
 }
 
 /** Slots nearer than this in place and turn are one: two runs share it, mm and radians. */
 const FINE = 1e-3
 
+/** Both in the same place, their slots along the same line. */
+const same = (a: PieceHole, b: PieceHole): boolean =>
+  pointDistance(a.at, b.at) < FINE && Math.abs(Math.sin(a.angle - b.angle)) < FINE
+
 /** A hole that two runs share is marked, and cut, once. */
 function once(holes: readonly PieceHole[]): PieceHole[] {
-  const seen = new Set<string>()
-  return holes.filter(({ at, angle }) => {
-    const turned = ((angle % Math.PI) + Math.PI) % Math.PI
-    const key = [at.x, at.y, turned].map((n) => Math.round(n / FINE)).join()
-    return seen.has(key) ? false : seen.add(key)
+  // Looked for among those nearby only, in squares much larger than what is told apart.
+  const squares = new Map<string, PieceHole[]>()
+  const nearby = (hole: PieceHole): PieceHole[] =>
+    [-FINE, FINE].flatMap((dx) =>
+      [-FINE, FINE].flatMap((dy) => squares.get(squareOf(hole.at.x + dx, hole.at.y + dy)) ?? []),
+    )
+  return holes.filter((hole) => {
+    if (nearby(hole).some((other) => same(hole, other))) return false
+    const key = squareOf(hole.at.x, hole.at.y)
+    squares.set(key, [...(squares.get(key) ?? []), hole])
+    return true
   })
 }
+
+const squareOf = (x: number, y: number): string => `${Math.floor(x)},${Math.floor(y)}`
 
 /** Lines a machine sews along, where they cross a panel: its needle makes the holes. */
 export function machineLines(panel: Panel, work: LaidUp, runs: readonly Run[]): Mark[] {

@@ -1,4 +1,4 @@
-import { type Units, printWeight } from '../measure/index.js'
+import { type Units, printWeight, withLengths } from '../measure/index.js'
 import type { Piece } from './piece.js'
 
 /** Which job and draft a piece belongs to. */
@@ -16,6 +16,6 @@ export function pieceLabel(piece: Piece, job: JobName, unit: Units): readonly st
     `cut ${piece.count}${flip}`,
     `${piece.material}${weight}`,
     `${job.name}, ${job.draft}`,
-    ...piece.panel.notes,
+    ...piece.panel.notes.map((note) => withLengths(note, unit)),
   ]
 }

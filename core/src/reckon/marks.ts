@@ -52,10 +52,14 @@ function glueStrip(panel: Panel, { chain, limit, startFree = 0, endFree = 0 }: G
 }
 
 /** The strips of this panel that glue may cover, each once however many copies of the panel there are. */
-export function glueMarks(panel: Panel, master: Master, work: LaidUp): Mark[] {
+export function glueMarks(panel: Panel, { joins, layups }: Master): Mark[] {
   const strips = new Map<string, Path>()
-  for (const glue of master.joins.flatMap((join) => join.glue)) {
-    if (panelSheetOf(work.layup.sheets, glue.sheet).panelId !== panel.id) continue
+  const glued = joins.flatMap((join) => {
+    // Glued in the state that it is sewn in.
+    const sheets = layups.find((l) => l.id === join.layup)?.sheets ?? []
+    return join.glue.filter((glue) => panelSheetOf(sheets, glue.sheet).panelId === panel.id)
+  })
+  for (const glue of glued) {
     const key = `${glue.chain.join()} ${glue.limit}`
     const area = strips.has(key) ? undefined : glueStrip(panel, glue)
     if (area) strips.set(key, area)

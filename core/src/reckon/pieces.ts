@@ -1,6 +1,6 @@
 import type { EdgeWork } from '../edges/index.js'
 import type { LaidUp } from '../layup/index.js'
-import type { Master, PanelMark } from '../master/index.js'
+import { type Master, type PanelMark, liesIn } from '../master/index.js'
 import type { Run } from '../stitch/index.js'
 import { alikePieces } from './alike.js'
 import { blockMarks, doubledMarks, edgeSkiveMarks, turnMarks } from './edgeMarks.js'
@@ -12,8 +12,8 @@ import { templatePieces } from './templates.js'
 export interface PieceInputs {
   readonly master: Master
   readonly works: readonly EdgeWork[]
-  /** The work laid open; a design without panels has none. */
-  readonly open: LaidUp | undefined
+  /** The work in its states, the first as it is laid open; a design without panels has none. */
+  readonly states: readonly LaidUp[]
   readonly runs: readonly Run[]
   /** Hardware on each panel, by id. */
   readonly hardware: ReadonlyMap<string, readonly PanelMark[]>
@@ -22,7 +22,7 @@ export interface PieceInputs {
 /** Every piece to cut, with all its marks. */
 export function pieces(inputs: PieceInputs): Piece[] {
   const all = inputs.works.map((work) => pieceOf(work, inputs))
-  return [...toldApart(all), ...templatePieces(inputs.runs, inputs.open)]
+  return [...toldApart(all), ...templatePieces(inputs.runs, inputs.states[0])]
 }
 
 /** Pieces of one name that are not the same are numbered: `Tab of a ring 1`, `Tab of a ring 2`. */
@@ -35,8 +35,12 @@ function toldApart(all: readonly Piece[]): readonly Piece[] {
   return all.map((p) => (numbers.has(p) ? { ...p, name: `${p.name} ${numbers.get(p)!}` } : p))
 }
 
-function pieceOf(work: EdgeWork, { master, open, runs, hardware }: PieceInputs): Piece {
+function pieceOf(work: EdgeWork, { master, states, runs, hardware }: PieceInputs): Piece {
   const { panel, stock } = work
+  const lain = states.filter(({ layup }) => liesIn(layup, panel.id))
+  const open = lain[0] ?? states[0]
+  // What is sewn in later states is opened there, through the layers below.
+  const marked = lain.filter(({ layup }, i) => i === 0 || layup.alone)
   return {
     panel,
     work,
@@ -50,20 +54,21 @@ function pieceOf(work: EdgeWork, { master, open, runs, hardware }: PieceInputs):
     finished: panel.outline,
     cut: work.cut,
     marks: [
-      ...(open ? glueMarks(panel, master, open) : []),
+      ...glueMarks(panel, master),
       ...turnMarks(work),
       ...skiveMarks(panel),
       ...edgeSkiveMarks(work),
       ...foldMarks(panel),
       ...doubledMarks(panel),
-      ...(open ? [...notchMarks(panel, master, open), ...stopMarks(panel, open, runs)] : []),
+      ...(open ? notchMarks(panel, master, open) : []),
+      ...marked.flatMap((work) => stopMarks(panel, work, runs)),
       ...[...(panel.marks ?? []), ...(hardware.get(panel.id) ?? [])].map(
         (mark) => ({ type: 'set', mark }) as const,
       ),
       ...(stock?.leather ? [grainMark(panel)] : []),
-      ...(open ? machineLines(panel, open, runs) : []),
+      ...marked.flatMap((work) => machineLines(panel, work, runs)),
       ...blockMarks(work),
     ],
-    holes: open ? markedHoles(panel, open, runs) : [],
+    holes: markedHoles(panel, marked, runs),
   }
 }

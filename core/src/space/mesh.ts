@@ -17,6 +17,7 @@ import type { Clip } from '../master/index.js'
 import { type ReadyPart, onCourse, placeOnPart } from './place.js'
 import { SHADE } from './shade.js'
 import { cells } from './slabs.js'
+import { acrossBreaks, rampBreaks } from './wound.js'
 
 /** Faces of a piece of leather in space: three numbers a corner, three corners a face. Lengths mm. */
 export interface Mesh {
@@ -157,6 +158,9 @@ export function meshOf(parts: readonly ReadyPart[], covered: Covered): Mesh {
   }
 }
 
+const endBreaks = ({ wound, twisted }: ReadyPart): number[] =>
+  [wound?.ends, twisted].flatMap((e) => (e ? rampBreaks(e) : []))
+
 function addPart(
   part: ReadyPart,
   whole: readonly Point[],
@@ -185,8 +189,12 @@ function addPart(
         return [covered.off(flat), covered.thickness(flat)]
       })
     : [[], []]
-  const along = [...courseBreaks(part.walk), ...even]
-  const across = [...(part.flanges ? [part.flanges.from, part.flanges.to] : []), ...evenAcross]
+  const along = [...courseBreaks(part.walk), ...even, ...endBreaks(part)]
+  const across = [
+    ...(part.flanges ? [part.flanges.from, part.flanges.to] : []),
+    ...evenAcross,
+    ...(part.wound ? acrossBreaks(part.wound) : []),
+  ]
   const known = new Map<string, Corner3>()
   const corner = (p: Point): Corner3 => {
     const key = `${p.x.toFixed(4)} ${p.y.toFixed(4)}`

@@ -5,18 +5,20 @@ import {
   offsetSidesMaybe,
   pointMoved,
   point3Along,
+  point3Dot,
   point3Subtract,
   point3Unit,
 } from '../geometry/index.js'
 import { type LaidUp, sheetThickness } from '../layup/index.js'
-import { type Clip, type Master, type Panel, clipMoved } from '../master/index.js'
+import { type Clip, type InsideThing, type Master, type Panel, clipMoved } from '../master/index.js'
 import type { SetFitting } from '../fittings/index.js'
 import type { Run } from '../stitch/index.js'
 import type { HardwareSort } from '../stores/index.js'
 import { type Mesh, meshOf } from './mesh.js'
-import { edgeShadeOf } from './shade.js'
+import { SHADE, edgeShadeOf } from './shade.js'
 import { type OnStage, onStage } from './stage.js'
 import { placeInSpace } from './place.js'
+import { type PictureThing, thingMesh } from './things.js'
 
 /** A piece of leather in the picture. */
 export interface PictureSheet {
@@ -47,6 +49,8 @@ export interface Picture {
   /** Stitches as pairs of places, three numbers each; those of seams that end up inside are left out. */
   readonly stitches: Float32Array
   readonly strapStitches: Float32Array
+  /** What is carried, where it was asked for. */
+  readonly things: readonly PictureThing[]
 }
 
 /** What shows of a panel once it is sewn: less what ends up inside. */
@@ -68,7 +72,10 @@ const isInside = (run: Run, panels: readonly Panel[], stage: readonly OnStage[])
   return edge?.fate.type === 'sewn' && edge.fate.inside === true
 }
 
-/** The picture of a work, shut (0) to open (1). `panels` and `runs` as they were reckoned, `open` laid out. */
+/**
+ * The picture of a work, shut (0) to open (1). `panels` and `runs` as they were reckoned, `open` laid out. With `inside`
+ * what is carried is in it: that, what the kind knows to stand there, and what lies between the sheets of flat work.
+ */
 export function pictureOf(
   {
     master,
@@ -83,9 +90,11 @@ export function pictureOf(
   },
   open: LaidUp,
   opened: number,
+  inside?: readonly InsideThing[],
 ): Picture {
-  const stage = onStage(master, open, opened)
-  const sheets = stage.map((one): PictureSheet => {
+  const stage = onStage(master, open, opened, inside !== undefined)
+  const leather = stage.filter((s) => s.laid.work)
+  const sheets = leather.map((one): PictureSheet => {
     const { laid, toHost } = one
     const { sheet } = laid
     const host = stage.find((s) => s.parts === one.parts && !s.rides)
@@ -127,8 +136,34 @@ export function pictureOf(
     ),
     stitches: new Float32Array(own),
     strapStitches: new Float32Array(straps),
+    things: inside
+      ? [
+          ...stage.filter((s) => !s.laid.work).map(laidIn),
+          ...[...(master.standing?.(opened).inside ?? []), ...inside].map((thing) => ({
+            name: thing.name,
+            mesh: thingMesh(thing),
+          })),
+        ]
+      : [],
   }
 }
+
+/** It is drawn so much off the leather on either side, so that it does not show through its faces, mm. */
+const CLEAR = 0.15
+
+/** Something that lies between the sheets of flat work. */
+const laidIn = ({ laid, parts, toHost, off }: OnStage): PictureThing => ({
+  name: laid.sheet.name,
+  mesh: meshOf(parts, {
+    outline: laid.outline,
+    move: toHost,
+    clips: laid.sheet.clips,
+    thickness: () => Math.max(laid.thickness / 2, laid.thickness - 2 * CLEAR),
+    off,
+    edge: () => SHADE.flesh,
+    follows: true,
+  }),
+})
 
 /** A panel cut more than once may stand in several places: the stage with each of its copies alone, and with it that of whatever stands as often. */
 function copiesOf(stage: readonly OnStage[], sheet: string): readonly (readonly OnStage[])[] {
@@ -164,11 +199,26 @@ function hardwareIn({ fitting, hardware }: SetFitting, stage: readonly OnStage[]
       on.toHost,
     ),
     level,
-  ).at
+  )
   const { id } = fitting
   const { sort, across, high, bar } = hardware
-  return [{ id, sort, at, out: grain, up: point3Unit(point3Subtract(ahead, at)), across, high, bar }]
+  const up = point3Unit(point3Subtract(ahead.at, at))
+  // Where leather goes round its bar it hangs in the bend: on past it, and flat as the leather on either side.
+  const hangs = fitting.held === true && point3Dot(grain, ahead.grain) < BENT
+  return hangs
+    ? [
+        {
+          ...{ id, sort, across, high, bar },
+          at: point3Along(at, grain, across / 2 - on.laid.thickness),
+          out: up,
+          up: grain,
+        },
+      ]
+    : [{ id, sort, at, out: grain, up, across, high, bar }]
 }
+
+/** Leather that turns further than this within half a millimetre goes round a bar: the cosine. */
+const BENT = 1 - 5e-4
 
 /** Thread lies this far off the leather so that it shows, mm. */
 const PROUD = 0.25

@@ -4,13 +4,16 @@ import {
   pointDot,
   pointRight,
   pointSubtract,
+  point3Add,
   point3Along,
   point3Cross,
+  point3Scale,
   type Coursed,
   courseAt,
   coursed,
 } from '../geometry/index.js'
 import type { Clip, Stood, StoodPart } from '../master/index.js'
+import { overFrom, woundAt } from './wound.js'
 
 /** A place of a panel in space, and the unit vector out of its grain side there. */
 export interface Placed3 {
@@ -47,17 +50,38 @@ export function placeOnPart(part: ReadyPart, { s, r }: { s: number; r: number },
     y: rise.y * way.x - along.y * way.y,
     z: rise.z * way.x - along.z * way.y,
   }
-  const on = (across: number): Point3 =>
-    point3Along(point3Along(point3Along(origin, along, at.x), rise, at.y), part.across, across)
-  const { flanges } = part
+  const { across, looks } = turnedAt(part, s, grain)
+  const on = (r: number): Point3 =>
+    point3Along(point3Along(point3Along(origin, along, at.x), rise, at.y), across, r)
+  const { flanges, wound } = part
+  if (wound) {
+    const w = woundAt(wound, s, r)
+    const out = point3Add(point3Scale(across, w.grain.x), point3Scale(looks, w.grain.y))
+    return { at: point3Along(point3Along(on(w.at.x), looks, w.at.y), out, off), grain: out }
+  }
   const edge = flanges ? Math.min(flanges.to, Math.max(flanges.from, r)) : r
-  if (edge === r) return { at: point3Along(on(r), grain, off), grain }
+  if (edge === r) return { at: point3Along(on(r), looks, off), grain: looks }
   // A flange stands out of the grain side; its own grain looks back over the leather.
   const out = edge === flanges!.to ? -1 : 1
   const turned = { x: part.across.x * out, y: part.across.y * out, z: part.across.z * out }
   return {
     at: point3Along(point3Along(on(edge), grain, Math.abs(r - edge)), turned, off),
     grain: turned,
+  }
+}
+
+/** Which way it runs across, and which way its grain looks, where it may be turned round its course. */
+function turnedAt(
+  { across, twisted }: ReadyPart,
+  s: number,
+  grain: Point3,
+): { across: Point3; looks: Point3 } {
+  if (!twisted) return { across, looks: grain }
+  const angle = (Math.PI / 2) * (1 - overFrom(twisted, s))
+  const [c, sn] = [Math.cos(angle), Math.sin(angle)]
+  return {
+    across: point3Add(point3Scale(across, c), point3Scale(grain, -sn)),
+    looks: point3Add(point3Scale(grain, c), point3Scale(across, sn)),
   }
 }
 

@@ -29,14 +29,19 @@ export interface OnStage {
   readonly group: 'straps' | undefined
 }
 
-/** The whole work on its stage: every leather sheet of the laid-out state that stands or lies on one that does. */
-export function onStage(master: Master, open: LaidUp, opened: number): OnStage[] {
+/**
+ * The whole work on its stage: every leather sheet of the laid-out state that stands or lies on one that does. `filled`
+ * puts in what lies between the sheets of flat work, so that they lie over it.
+ */
+export function onStage(master: Master, open: LaidUp, opened: number, filled = false): OnStage[] {
   const standing = master.standing?.(opened)
-  return standing ? bagOnStage(standing, open) : flatOnStage(open, opened)
+  return standing ? bagOnStage(standing, open) : flatOnStage(open, opened, filled)
 }
 
-const leatherSheets = (open: LaidUp): LaidSheet[] =>
-  open.sheets.filter((s) => s.part === 'whole' && s.sheet.type === 'panel' && s.thickness > 0)
+const leatherSheets = (open: LaidUp): LaidSheet[] => wholeSheets(open).filter((s) => s.sheet.type === 'panel')
+
+const wholeSheets = (open: LaidUp): LaidSheet[] =>
+  open.sheets.filter((s) => s.part === 'whole' && s.thickness > 0)
 
 function bagOnStage({ stood, riding }: Standing, open: LaidUp): OnStage[] {
   const sheets = leatherSheets(open)
@@ -70,29 +75,51 @@ function bagOnStage({ stood, riding }: Standing, open: LaidUp): OnStage[] {
 }
 
 /** Work that has no place in space of its own lies as it is laid out and is folded along the folds of what carries it. */
-function flatOnStage(open: LaidUp, opened: number): OnStage[] {
-  const sheets = leatherSheets(open)
+function flatOnStage(open: LaidUp, opened: number, filled: boolean): OnStage[] {
+  const sheets = filled ? wholeSheets(open) : leatherSheets(open)
   const carrier = sheets.find((s) => s.sheet.type === 'panel' && s.sheet.panelId === open.layup.carrier)
   const parts = readyParts({ sheet: '', seamOffset: 0, parts: foldedParts(carrier, 1 - opened) })
   const base = carrier ? sheets.indexOf(carrier) : 0
+  const formed = sheets.some((s) => isRaised(s))
   return sheets.map((laid, i): OnStage => {
-    const raised = laid.sheet.type === 'panel' && laid.sheet.raised !== undefined
-    // What was formed over a block does not follow what lies under the block.
+    const content = laid.sheet.type === 'content'
+    // What was formed over a block does not follow what lies under the block; nor does what took its place.
+    const raised = isRaised(laid) || (content && formed)
+    // What is put in lies where the sheet below it was pushed to.
+    const bed = content ? sheets[i - 1] : laid
     const between = sheets.slice(Math.min(i, base), Math.max(i, base)).filter((s) => !raised || s === carrier)
     const way = i >= base ? 1 : -1
     return {
       laid,
       parts,
       toHost: laid.sheet.move,
-      off: (p) =>
-        way * between.reduce((sum, s) => sum + sheetThickness(s, p), 0) +
-        laid.thickness / 2 +
-        raisedAt(laid, p),
+      off: (p) => way * lifted(between, p) + laid.thickness / 2 + (bed ? raisedAt(bed, p) : 0),
       rides: sheets.length > 1,
       group: undefined,
     }
   })
 }
+
+/** Leather over what is put in comes down from it at this slope, and so far round a place it is looked at, mm. */
+const SLOPE = 0.6
+const ROUND = [2, 4, 7]
+const WAYS = Array.from({ length: 8 }, (_, k) => (k * Math.PI) / 4)
+
+/** How high sheets lie over a place, mm; over what is put in leather does not sag into the gaps beside it. */
+function lifted(between: readonly LaidSheet[], p: Point): number {
+  const at = (q: Point): number => between.reduce((sum, s) => sum + sheetThickness(s, q), 0)
+  if (!between.some((s) => s.sheet.type === 'content')) return at(p)
+  return ROUND.reduce(
+    (max, d) =>
+      WAYS.reduce(
+        (most, a) => Math.max(most, at({ x: p.x + d * Math.cos(a), y: p.y + d * Math.sin(a) }) - SLOPE * d),
+        max,
+      ),
+    at(p),
+  )
+}
+
+const isRaised = ({ sheet }: LaidSheet): boolean => sheet.type === 'panel' && sheet.raised !== undefined
 
 /** How far a place of a formed sheet was pushed up over its block, mm. */
 function raisedAt({ sheet }: LaidSheet, p: Point): number {

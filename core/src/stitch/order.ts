@@ -32,12 +32,33 @@ function coversOf(run: Run, work: LaidUp): readonly { id: string; name: string }
     .map(({ sheet }) => ({ id: sheet.id, name: sheet.name }))
 }
 
+/** What is sewn onto a piece by itself comes before the piece is sewn into the work. */
+function withAlone(all: readonly Covered[], works: readonly LaidUp[]): readonly Covered[] {
+  const alone = works.filter(({ layup }) => layup.alone)
+  if (alone.length === 0) return all
+  const panels = new Map(
+    works.flatMap(({ sheets }) =>
+      sheets.flatMap(({ sheet }) => (sheet.type === 'panel' ? [[sheet.id, sheet.panelId] as const] : [])),
+    ),
+  )
+  const apart = ({ run }: Covered): boolean => alone.some(({ layup }) => layup.id === run.join.layup)
+  const later = all.filter((one) => !apart(one))
+  return all.map((one): Covered => {
+    if (!apart(one)) return one
+    const own = new Set(one.run.join.through.map((id) => panels.get(id)))
+    const before = later.flatMap(({ run: { join } }) =>
+      join.through.some((id) => own.has(panels.get(id))) ? [join.id] : [],
+    )
+    return { ...one, before: [...new Set([...one.before, ...before])] }
+  })
+}
+
 /**
  * Which runs must be sewn before which: one whose holes are covered by a sheet that is later held to the same work. What
  * covers it and is held to something else altogether can still be folded away.
  */
-export function coverings(runs: readonly Run[], works: readonly LaidUp[]): Covered[] {
-  return runs.map((run) => {
+export function coverings(runs: readonly Run[], works: readonly LaidUp[]): readonly Covered[] {
+  const covered = runs.map((run): Covered => {
     const work = works.find((w) => w.layup.id === run.join.layup)!
     const covers = coversOf(run, work).flatMap((cover) => {
       const holding = runs.filter(
@@ -54,6 +75,7 @@ export function coverings(runs: readonly Run[], works: readonly LaidUp[]): Cover
       before: [...new Set(covers.flatMap((c) => c.before))],
     }
   })
+  return withAlone(covered, works)
 }
 
 /** An order to sew in: each run before those that cover it, else as they stand. */

@@ -1,3 +1,4 @@
+import { type Units, decimal, printWeight } from '../measure/index.js'
 import { neutralFromStrip, throughWork } from '../formulas/index.js'
 import type { Leather, Trial } from './leather.js'
 
@@ -95,7 +96,7 @@ export function withLessons(leather: Leather): Leather {
 }
 
 /** A trial that can't be right for this leather, in words; undefined where it may be. */
-export function trialProblem(leather: Leather, trial: Trial): string | undefined {
+export function trialProblem(leather: Leather, trial: Trial, unit: Units): string | undefined {
   const k =
     trial.type === 'fold'
       ? neutralFromStrip(trial.used, trial.angle, trial.radius, leather.thickness)
@@ -103,13 +104,13 @@ export function trialProblem(leather: Leather, trial: Trial): string | undefined
         ? neutralFromTurn(trial.added, trial.landed, trial.core, leather.thickness)
         : undefined
   if (k !== undefined && (k < 0.1 || k > 1))
-    return `That would put the layer that keeps its length at ${k.toFixed(2)} of the thickness; it lies between 0.3 and 0.75. Measure again, and check that the leather really is ${leather.thickness.toFixed(2)} mm.`
+    return `That would put the layer that keeps its length at ${decimal(k, 2, unit)} of the thickness; it lies between ${decimal(0.3, 1, unit)} and ${decimal(0.75, 2, unit)}. Measure again, and check that the leather really is ${printWeight(leather.thickness, unit)}.`
   if (trial.type === 'thread') {
     const factor = trial.used / rowOf(trial.stitches, trial.pitch, trial.stack)
     if (factor < 0.7 || factor > 1.5)
-      return `That is ${factor.toFixed(2)} times what the formula says; count the stitches again and leave the tails out.`
+      return `That is ${decimal(factor, 2, unit)} times what the formula says; count the stitches again and leave the tails out.`
   }
   if (trial.type === 'skive' && trial.left > leather.thickness)
-    return `More is left than the leather is thick (${leather.thickness.toFixed(2)} mm).`
+    return `More is left than the leather is thick (${printWeight(leather.thickness, unit)}).`
   return undefined
 }

@@ -12,7 +12,7 @@ import {
   pointMoved,
 } from '../geometry/index.js'
 import type { LaidUp } from '../layup/index.js'
-import type { Master } from '../master/index.js'
+import type { Master, Room } from '../master/index.js'
 import { type OnStage, onStage, placeInSpace } from '../space/index.js'
 import { type Leather, densityOf } from '../stores/index.js'
 import type { Packed } from './packing.js'
@@ -68,12 +68,16 @@ const balanceOf = (masses: readonly Mass[]): Mass => {
   return { grams, at: grams > 0 ? point3Scale(at, 1 / grams) : at }
 }
 
-/** Things as they stand in the room: its back lies at z = −deep / 2, its left side at x = −wide / 2, its foot at y = 0. */
+/** Where the left lower back corner of a bag’s room stands in space, mm: its middle lies over the middle of the bag’s foot. */
+export const roomCorner = ({ wide, deep, floor }: Room): Point3 =>
+  point3(-wide.value / 2, floor, -deep.value / 2)
+
+/** Things as they stand in the room with that corner. */
 const massOfThing =
-  (room: { readonly wide: number; readonly deep: number }) =>
+  (corner: Point3) =>
   ({ thing, x, y, z, wide, high, deep }: Packed): Mass => ({
     grams: thing.grams,
-    at: point3(x + wide / 2 - room.wide / 2, y + high / 2, z + deep / 2 - room.deep / 2),
+    at: point3Add(corner, point3(x + wide / 2, y + high / 2, z + deep / 2)),
   })
 
 /** How the work hangs from each of what it can be carried by, with things in it. */
@@ -87,8 +91,7 @@ export function hangsOf(
   if (hanging.length === 0 || !master.standing) return []
   const stage = onStage(master, open, 0)
   const leather = balanceOf(stage.flatMap((s) => (s.group ? [] : (massOf(s, leathers) ?? []))))
-  const size = { wide: room?.wide.value ?? 0, deep: room?.deep.value ?? 0 }
-  const contents = balanceOf(packed.map(massOfThing(size)))
+  const contents = balanceOf(packed.map(massOfThing(room ? roomCorner(room) : point3(0, 0, 0))))
   const all = balanceOf([leather, contents])
   return hanging.flatMap(({ name, points }) => {
     const places = points.flatMap(({ sheet, at }) => {

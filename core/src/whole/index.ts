@@ -1,4 +1,4 @@
-export { type Hang, hangsOf } from './hang.js'
+export { type Hang, hangsOf, roomCorner } from './hang.js'
 export { longestRun } from './hideRun.js'
 export { type Box3, type Carried, type Packed, type Packing, packInto, smallestRoom } from './packing.js'
 export { sharedOut } from './compartments.js'

@@ -2,7 +2,7 @@ import { pathArea } from '../geometry/index.js'
 import type { EdgeWork } from '../edges/index.js'
 import type { SetFitting } from '../fittings/index.js'
 import type { Master } from '../master/index.js'
-import { roundTo } from '../measure/index.js'
+import { type Units, lengthSaid, roundTo, withLengths } from '../measure/index.js'
 
 /** Something to buy or to take from the shelf. */
 export interface ToBuy {
@@ -13,11 +13,12 @@ export interface ToBuy {
   readonly note: string
 }
 
-/** Hardware, washers, zips, board and foam of a work, each once with how many. */
+/** Hardware, washers, zips, board and foam of a work, each once with how many, told in the maker’s units. */
 export function shoppingList(
   set: readonly SetFitting[],
   edges: readonly EdgeWork[],
   { strapRuns = [] }: Pick<Master, 'strapRuns'>,
+  unit: Units,
 ): ToBuy[] {
   const rows = new Map<string, ToBuy>()
   const add = (what: string, count: number, note: string, unit: ToBuy['unit'] = 'pieces'): void => {
@@ -28,29 +29,33 @@ export function shoppingList(
     // Two halves of a snap, a magnet or a lock are bought as one.
     if (fitting.half === 'lower' && hardware.sort !== 'snap' && hardware.sort !== 'rivet') {
       if (washers > 0)
-        add(`washer for the ${hardware.name}`, washers * fitting.count, `${hardware.washer} mm thick`)
+        add(
+          `washer for the ${hardware.name}`,
+          washers * fitting.count,
+          `${lengthSaid(hardware.washer)} thick`,
+        )
       continue
     }
     const note =
       hardware.sort === 'zip' && fitting.length
-        ? `${roundTo(fitting.length.value, 0)} mm from stop to stop`
+        ? `${lengthSaid(roundTo(fitting.length.value, 0))} from stop to stop`
         : post !== undefined
           ? fitting.half
-            ? `${fitting.half} half, post ${post} mm`
-            : `post ${post} mm`
+            ? `${fitting.half} half, post ${lengthSaid(post)}`
+            : `post ${lengthSaid(post)}`
           : wanted
-            ? `post of at least ${roundTo(wanted.value, 1)} mm`
+            ? `post of at least ${lengthSaid(roundTo(wanted.value, 1))}`
             : ''
     add(hardware.name, fitting.count, note)
     if (washers > 0)
-      add(`washer for the ${hardware.name}`, washers * fitting.count, `${hardware.washer} mm thick`)
+      add(`washer for the ${hardware.name}`, washers * fitting.count, `${lengthSaid(hardware.washer)} thick`)
   }
   for (const { panel } of edges)
     if (panel.stock)
       add(
         panel.stock.name,
         roundTo((panel.count * Math.abs(pathArea(panel.outline))) / 10_000, 2),
-        `${panel.stock.thickness} mm thick`,
+        `${lengthSaid(panel.stock.thickness)} thick`,
         'dm²',
       )
   const straps = strapRuns.reduce((sum, run) => {
@@ -62,9 +67,9 @@ export function shoppingList(
     add(
       'strap leather in all',
       roundTo(straps, 0),
-      `longest piece ${roundTo(longest.length.value, 0)} mm, ${longest.name}`,
+      `longest piece ${lengthSaid(roundTo(longest.length.value, 0))}, ${longest.name}`,
       'mm',
     )
   }
-  return [...rows.values()]
+  return [...rows.values()].map((row) => ({ ...row, note: withLengths(row.note, unit) }))
 }

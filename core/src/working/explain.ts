@@ -3,6 +3,7 @@ import {
   type Units,
   decimal,
   inchFraction,
+  marked,
   printLong,
   roundTo,
   systemOf,
@@ -44,7 +45,7 @@ function written(value: number, quantity: Quantity, unit: Units, more = 0): stri
   const short =
     TRIMMED.has(quantity) || more > 0 ? text.replace(/(\.\d*?)0+$/, '$1').replace(/\.$/, '') : text
   const whole = placesOf(value, quantity, unit) > 0 && !short.includes('.') ? `${short}.0` : short
-  return quantity === 'angle' ? `${short}°` : quantity === 'count' ? short : whole
+  return marked(quantity === 'angle' ? `${short}°` : quantity === 'count' ? short : whole, unit)
 }
 
 /** The number that is read back from what was written. */
@@ -78,13 +79,14 @@ function handedOn({ formula, inputs }: Reckoned): string | undefined {
 
 /** The words with the inputs written in; one below nothing stands in brackets after a sign. */
 function filledIn(words: string, { key, inputs }: Reckoned, unit: Units, more: number): string {
-  return words.replace(INPUT, (_all: string, name: string, named: string | undefined, at: number) => {
+  const said = words.replace(INPUT, (_all: string, name: string, named: string | undefined, at: number) => {
     const term = inputs[name]
     if (!term) throw new Error(`working ${key} names {${name}} but has no such input`)
     const number = written(term.value, term.quantity, unit, more)
     const signed = number.startsWith('−') && /[+−×/]\s*$/.test(words.slice(0, at)) ? `(${number})` : number
     return named ? `${signed} “${term.label}”` : signed
   })
+  return marked(said, unit)
 }
 
 /**

@@ -15,9 +15,10 @@ import {
   sharedWithin,
   wantedFrom,
 } from '../support/hides.js'
+import { many } from '../support/long.js'
 
 /** With DRUMLIN_LONG=1 a thousand of them. */
-const LAYOUTS = process.env.DRUMLIN_LONG === undefined ? 350 : 1000
+const LAYOUTS = many(200, 1000)
 /** An area below this is a line that touches, mm². */
 const TOUCHES = 0.6
 

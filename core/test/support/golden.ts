@@ -1,8 +1,9 @@
 import { findingsOf, overruledFor, sayFinding } from '@drumlin/core/check'
 import { type Derived, derive, seamPlan, toBuy, zipFor } from '@drumlin/core/derived'
 import type { Design } from '@drumlin/core/design'
+import { withLengths } from '@drumlin/core/measure'
 import { figuresOf } from '@drumlin/core/overview'
-import { ENTRIES, reckonEntry } from '@drumlin/core/pocketbook'
+import { ENTRIES, reckonEntry, sketchWord } from '@drumlin/core/pocketbook'
 import type { Piece } from '@drumlin/core/reckon'
 import { STARTER_STORES } from '@drumlin/core/stores'
 import { explainLine } from '@drumlin/core/working'
@@ -150,7 +151,7 @@ export function goldenOf(design: Design): string {
   const { weight: _weight, time: _time, carries, ...figures } = figuresOf(of)
   return [
     'figures',
-    `  ${said(figures)}; ${carries.join('; ')}`,
+    `  ${said(figures)}; ${withLengths(carries.join('; '), 'mm')}`,
     `  fits ${of.master.fits.map((f) => `${f.id} ${f.rank}: ${n(f.needs.value)} in ${n(f.has.value)}`).join('; ')}`,
     `  to buy ${said(toBuy(of))}`,
     'workings',
@@ -190,7 +191,7 @@ export const pocketBookGolden = (): string =>
             .map((l) => l.trim())
             .join(' ')}`,
       ),
-      ...sketch.words.map((w) => `    ${at(w.at)} “${w.text}”`),
+      ...sketch.words.map((w) => `    ${at(w.at)} “${sketchWord(w, 'mm')}”`),
     ]
   }).join('\n') + '\n'
 

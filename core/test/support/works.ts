@@ -131,7 +131,7 @@ export const WORKS: readonly Work[] = [
     id: 'W09',
     name: 'Bosun’s rolled wallet',
     kind: 'wrap-wallet',
-    params: { folds: 5, noteFlaps: 'turned', ear: 10 },
+    params: { folds: 5, noteFlaps: 'both', ear: 10 },
     sizes: { flat: 91.6, 'bend.1': 2.85, 'bend.5': 9.12 },
   },
   {
@@ -155,8 +155,8 @@ export const WORKS: readonly Work[] = [
     id: 'W11',
     name: 'Helmsman’s spectacles',
     kind: 'gusseted-case',
-    params: { bridge: 'bridge', closure: 'snap', pockets: 2 },
-    sizes: { width: 165.5, 'flap.bend': 40.6, 'closed.flat': 7.2 },
+    params: { bridge: 'bridge', closure: 'snap', pockets: 2, foot: 'flat', footDeep: 16, facing: 'facing' },
+    sizes: { width: 165.06, 'flap.bend': 40.6, 'closed.flat': 7.2 },
   },
   ...WORKS_FROM_W12,
 ]

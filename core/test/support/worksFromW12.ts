@@ -90,7 +90,7 @@ export const WORKS_FROM_W12: readonly Work[] = [
     id: 'W18',
     name: 'Galley’s boxed tote',
     kind: 'tote',
-    params: { body: 'boxed', top: 'doubled', topBand: 35, cornerHole: 4 },
+    params: { body: 'boxed', top: 'banded', topBand: 35, cornerHole: 4 },
     set: { 'work.ways.oil': 'pieces' },
     put: [['patch', 'front', 'top', { inward: 120, 'params.wide': 60, 'params.high': 40 }]],
   },

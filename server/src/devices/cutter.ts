@@ -113,6 +113,7 @@ class Cutter implements StandIn {
     this.rest = parts.pop() ?? ''
     this.bench.note('told', `${text.length} characters`)
     for (const part of parts) this.obey(part.trim())
+    this.bench.show()
   }
 
   private spoilt(text: string): string {

@@ -64,9 +64,10 @@ class Printer implements StandIn {
       this.bench.note('device', 'what it got is no PDF')
       return 'what it got is no PDF that it can read'
     }
-    this.bench.note('told', `a PDF of ${pages.length} ${pages.length === 1 ? 'page' : 'pages'}`)
     const out = this.bench.is('jam') ? pages.slice(0, 1) : pages
+    // Whoever watches is told with the note: what is noted has to be so by then.
     this.tray = [...this.tray, ...out.map((p) => this.printed(p))].slice(-MOST_PAGES)
+    this.bench.note('told', `a PDF of ${pages.length} ${pages.length === 1 ? 'page' : 'pages'}`)
     if (out.length === pages.length) return undefined
     this.bench.note('device', 'paper jam')
     return `it jammed: ${out.length} of ${pages.length} pages came out`

@@ -42,6 +42,10 @@ export class Bench {
     this.entries.splice(0, this.entries.length - KEPT)
     this.changed()
   }
+  /** Whoever watches is shown how it stands now. */
+  show(): void {
+    this.changed()
+  }
   /** Says something over the line, to whoever listens. */
   say(text: string): void {
     this.note('device', text.trim())

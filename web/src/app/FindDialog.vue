@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { otherUnit, systemOf, withSystem } from '@drumlin/core/measure'
+import { hasComma, withComma, otherUnit, systemOf, withSystem } from '@drumlin/core/measure'
 import { computed, nextTick, ref, shallowRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { FORMATS } from '@drumlin/core/exchange/formats'
@@ -61,13 +61,18 @@ const acts = computed((): Act[] => [
     act: () => settings.setUnit(otherUnit(settings.unit)),
   },
   ...UNIT_ROWS.filter((row) => row.what !== 'length').map(({ what, label, said }) => {
-    const other = otherUnit(settings.unit, what)
+    const other = systemOf(otherUnit(settings.unit, what), what)
     return {
       title: `Tell ${label} ${said[other]}`,
       words: `units ${said.mm} ${said.in} oz`,
       act: () => settings.setUnit(withSystem(settings.unit, what, other)),
     }
   }),
+  {
+    title: hasComma(settings.unit) ? 'Decimals with a point, 1.4' : 'Decimals with a comma, 1,4',
+    words: 'numbers decimal point comma',
+    act: () => settings.setUnit(withComma(settings.unit, !hasComma(settings.unit))),
+  },
   {
     title: settings.light === 'lamp' ? 'Daylight' : 'Lamp: dark colours for the evening',
     words: 'theme dark light',

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { mdiChevronDown } from '@mdi/js'
 import { ref } from 'vue'
-import { type System, type ToldApart, systemOf, withSystem } from '@drumlin/core/measure'
+import { type System, type ToldApart, hasComma, systemOf, withComma, withSystem } from '@drumlin/core/measure'
 import ChoiceField from '../sentence/ChoiceField.vue'
 import { useSettings } from './settings.js'
 import { UNIT_ROWS } from './unitWords.js'
@@ -41,9 +41,21 @@ const set = (what: ToldApart, system: System): void =>
           @change="(system) => set(row.what, system)"
         />
       </p>
+      <p class="row">
+        decimals with a
+        <ChoiceField
+          :value="hasComma(settings.unit) ? ('comma' as const) : ('point' as const)"
+          label="decimals"
+          :options="[
+            { value: 'point' as const, label: 'point, 1.4' },
+            { value: 'comma' as const, label: 'comma, 1,4' },
+          ]"
+          @change="(mark) => settings.setUnit(withComma(settings.unit, mark === 'comma'))"
+        />
+      </p>
       <p class="quiet">
         Workings add lengths and thicknesses, so both stand there in the unit of lengths. Whatever stands
-        here, any unit can be written.
+        here, any unit can be written, with a point or a comma.
       </p>
     </v-card>
   </v-menu>

@@ -1,7 +1,7 @@
 import { defineStore } from 'pinia'
 import { ref, watch } from 'vue'
 import type { PaperId } from '@drumlin/core/exchange/paper'
-import { type Units, isUnits, systemOf } from '@drumlin/core/measure'
+import { type Units, isUnits, systemOf, withComma } from '@drumlin/core/measure'
 import { useTrouble } from './trouble.js'
 import { readSetting, writeSetting } from '../storage/settings.js'
 
@@ -11,6 +11,8 @@ export type Light = 'chalk' | 'lamp'
 const IN_INCHES = /-(US|LR|MM)\b/.test(navigator.language)
 /** Countries whose printers hold Letter: North America, and what took its sizes over. */
 const ON_LETTER = /-(US|CA|MX|PH|CL|CO|CR|DO|GT|NI|PA|PR|SV|VE)\b/.test(navigator.language)
+/** Countries that write decimals with a comma. */
+const WITH_COMMA = new Intl.NumberFormat(navigator.language).format(1.5).includes(',')
 const inTheDark = (): boolean => matchMedia('(prefers-color-scheme: dark)').matches
 
 /** What belongs to the person at the screen, not to a design: units and light. A first visit follows the country and the system. */
@@ -22,7 +24,7 @@ export const useSettings = defineStore('settings', () => {
 
   async function load(): Promise<void> {
     const [keptUnit, keptLight] = [await readSetting('unit'), await readSetting('light')]
-    unit.value = isUnits(keptUnit) ? keptUnit : IN_INCHES ? 'in' : 'mm'
+    unit.value = isUnits(keptUnit) ? keptUnit : withComma(IN_INCHES ? 'in' : 'mm', WITH_COMMA)
     light.value = keptLight === 'lamp' || (keptLight === undefined && inTheDark()) ? 'lamp' : 'chalk'
   }
   /** Shown at once; where it can't be kept for the next visit, that is said. */

@@ -1,3 +1,4 @@
+import { threadFor } from '../workers/thread.js'
 import { onScopeDispose, ref } from 'vue'
 import { useEventListener, useIntervalFn } from '@vueuse/core'
 import { reasonOf } from '../app/reason.js'
@@ -56,11 +57,7 @@ async function lastKept(): Promise<number> {
 async function write(one: Folder): Promise<void> {
   const now = new Date()
   const asked: BackupAsked = { save: now.toISOString() }
-  const zip = await askOnce<Blob>(
-    () => new Worker(new URL('../workers/backup.worker.ts', import.meta.url), { type: 'module' }),
-    asked,
-    { limit: LIMIT },
-  )
+  const zip = await askOnce<Blob>(() => threadFor('backup'), asked, { limit: LIMIT })
   const file = await one.getFileHandle(KEPT_FILE, { create: true })
   const writable = await file.createWritable()
   try {

@@ -1,3 +1,4 @@
+import { threadFor } from '../workers/thread.js'
 import { computed, ref, shallowRef } from 'vue'
 import { reasonOf } from '../app/reason.js'
 import { saveWorkshop } from '../output/save.js'
@@ -30,9 +31,7 @@ interface RoomNow {
 
 /** The whole workshop out to a file and in again. */
 export function useBackup() {
-  const worker = helper(
-    () => new Worker(new URL('../workers/backup.worker.ts', import.meta.url), { type: 'module' }),
-  )
+  const worker = helper(() => threadFor('backup'))
   const last = ref<LastKept>()
   /** Jobs changed since then. */
   const changed = ref(0)

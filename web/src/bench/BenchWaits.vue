@@ -1,6 +1,8 @@
 <script setup lang="ts">
+import { useFigures } from '../app/figures.js'
 import type { useRinging } from './ringing.js'
 
+const figure = useFigures()
 /** Waits that run on while other steps are done; what is over rings until it is heard. */
 defineProps<{
   waits: readonly { readonly says: string; readonly left: number; readonly of: string }[]
@@ -8,7 +10,7 @@ defineProps<{
 }>()
 const said = (seconds: number): string =>
   seconds >= 5400
-    ? `${(seconds / 3600).toFixed(1)} h`
+    ? `${figure(seconds / 3600, 1)} h`
     : `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`
 </script>
 

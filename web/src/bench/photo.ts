@@ -1,12 +1,11 @@
+import { threadFor } from '../workers/thread.js'
 import { TooLong, helper } from '../workers/ask.js'
 
 /** What is not read at all, bytes. */
 const LARGEST = 60_000_000
 const LIMIT = 30_000
 
-const worker = helper(
-  () => new Worker(new URL('../workers/photo.worker.ts', import.meta.url), { type: 'module' }),
-)
+const worker = helper(() => threadFor('photo'))
 
 export type Shrunk =
   { readonly ok: true; readonly picture: Blob } | { readonly ok: false; readonly why: string }

@@ -1,11 +1,13 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { withLengths } from '@drumlin/core/measure'
 import { pathData } from '@drumlin/core/drawing'
 import { boxUnion, pathBox, pathMoved } from '@drumlin/core/geometry'
 import type { LaidSheet } from '@drumlin/core/layup'
 import ContentsPanel from '../contents/ContentsPanel.vue'
 import { useOpenFindings } from '../job/about.js'
 import { useJob } from '../job/job.js'
+import { useSettings } from '../app/settings.js'
 import FindingNote from '../parts/FindingNote.vue'
 import SentenceLine from '../sentence/SentenceLine.vue'
 import MeasuredPanel from './MeasuredPanel.vue'
@@ -18,6 +20,7 @@ import { focusWanted } from '../sentence/wanted.js'
 type Clip = LaidSheet['sheet']['clips'][number]
 defineProps<{ id: string }>()
 const job = useJob()
+const settings = useSettings()
 const derived = computed(() => job.derived!)
 const first = computed(() => derived.value.pieces[0])
 const sizes = computed(() =>
@@ -116,7 +119,7 @@ focusWanted()
         </template>
       </svg>
       <p v-if="derived.kind.brief.length > 0 && derived.master.carries.length > 0">
-        It takes {{ derived.master.carries.join(', ') || 'nothing yet' }}.
+        It takes {{ withLengths(derived.master.carries.join(', '), settings.unit) || 'nothing yet' }}.
       </p>
       <WorkingBox v-for="s in sizes" :key="s.key" :reckoned="s" />
       <FindingNote v-for="f in unfit" :key="f.key" :finding="f" />

@@ -1,3 +1,4 @@
+import { threadFor } from '../workers/thread.js'
 import type { Reproduced } from '@drumlin/core/fit'
 import type { MeasuredQuestion } from '../workers/measured.worker.js'
 import { useSeeking } from '../workers/seeking.js'
@@ -6,8 +7,4 @@ import { useSeeking } from '../workers/seeking.js'
 const LIMIT = 60_000
 
 /** Seeks the settings of a thing that was measured, away from the screen's own thread; can be stopped. */
-export const useMeasuring = () =>
-  useSeeking<MeasuredQuestion, Reproduced>(
-    () => new Worker(new URL('../workers/measured.worker.ts', import.meta.url), { type: 'module' }),
-    LIMIT,
-  )
+export const useMeasuring = () => useSeeking<MeasuredQuestion, Reproduced>(() => threadFor('measured'), LIMIT)

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useFigures } from '../app/figures.js'
 import { computed, ref } from 'vue'
 import { hangingOf, makeRoom, packedRooms, smallestFor } from '@drumlin/core/derived'
 import { setField } from '@drumlin/core/design'
@@ -10,6 +11,7 @@ import { useStores } from '../job/stores.js'
 import ChoiceField from '../sentence/ChoiceField.vue'
 import PackedRoom from './PackedRoom.vue'
 
+const figure = useFigures()
 const job = useJob()
 const stores = useStores()
 const settings = useSettings()
@@ -104,10 +106,10 @@ function fit(): void {
     <template v-if="contents.length > 0">
       <PackedRoom v-for="r in rooms" :key="r.name" :packed="r" />
       <p v-for="h in hangs" :key="h.name">
-        Hung from its {{ h.name }} with {{ (h.contents / 1000).toFixed(1) }} kg in it, it
+        Hung from its {{ h.name }} with {{ figure(h.contents / 1000, 1) }} kg in it, it
         <template v-if="Math.abs(h.tilt) < 1">hangs level.</template
         ><template v-else
-          >leans {{ Math.abs(h.tilt).toFixed(1) }}° to the {{ h.tilt > 0 ? 'front' : 'back' }}.</template
+          >leans {{ figure(Math.abs(h.tilt), 1) }}° to the {{ h.tilt > 0 ? 'front' : 'back' }}.</template
         >
       </p>
     </template>

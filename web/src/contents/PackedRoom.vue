@@ -1,12 +1,14 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, useTemplateRef } from 'vue'
 import type { PackedRoom } from '@drumlin/core/derived'
 import { printLength } from '@drumlin/core/measure'
 import { useSettings } from '../app/settings.js'
+import TakeDrawing from '../parts/TakeDrawing.vue'
 
 /** One compartment with what stands in it, from the front and from above. */
 const props = defineProps<{ packed: PackedRoom }>()
 const settings = useSettings()
+const drawing = useTemplateRef<SVGSVGElement>('drawing')
 const room = computed(() => props.packed.room)
 const packing = computed(() => props.packed.packing)
 const mm = (value: number): string => printLength(value, settings.unit)
@@ -36,8 +38,12 @@ const picture = computed(
         ><template v-if="packing.walls.length > 0">, parted by its divider</template>.</template
       >
     </p>
+    <p v-if="packing.packed.length > 0">
+      <TakeDrawing :drawing="() => drawing ?? undefined" :name="`things inside ${packed.name}`.trim()" />
+    </p>
     <svg
       v-if="packing.packed.length > 0"
+      ref="drawing"
       :viewBox="`-4 -4 ${room.wide.value * scale * 2 + 40} 162`"
       role="img"
       :aria-label="picture"

@@ -18,7 +18,7 @@ watch(
   { immediate: true },
 )
 const settings = useSettings()
-const size = (mm: number): string => printLength(mm, settings.unit)
+const size = (mm: number): string => printLength(mm, settings.unit, 0)
 const HOLDS = { pen: 'a pen', knife: 'a trailing knife', nothing: 'nothing' } as const
 const path = (tool: 'pen' | 'knife'): string =>
   drawn.value
@@ -39,6 +39,7 @@ const path = (tool: 'pen' | 'knife'): string =>
     </p>
     <svg
       class="bed"
+      :style="{ aspectRatio: `${device.bed.wide} / ${device.bed.long}` }"
       :viewBox="`0 0 ${device.bed.wide} ${device.bed.long}`"
       role="img"
       :aria-label="`Its bed, ${device.lines} lines drawn and cut`"
@@ -63,8 +64,9 @@ const path = (tool: 'pen' | 'knife'): string =>
 
 <style scoped>
 .bed {
-  width: 100%;
-  max-height: 300px;
+  display: block;
+  max-width: 100%;
+  height: 420px;
   background: var(--paper);
   box-shadow: 0 0 0 1px var(--hairline);
 }

@@ -22,7 +22,7 @@ async function attempt(act: () => Promise<unknown>): Promise<void> {
 const set = (on: boolean): Promise<void> =>
   attempt(async () => {
     if (on) await devices.connect(props.device.id)
-    else devices.disconnect(props.device.id)
+    else await devices.disconnect(props.device.id)
   })
 const mischief = (id: string, on: boolean): Promise<void> =>
   attempt(() => handle(props.device.id, { act: 'mischief', id, on }))

@@ -13,16 +13,17 @@ const bare = ref<Connection['bare']>('mm')
 const baud = ref(9600)
 const why = ref('')
 const own = computed(() => devices.connected.filter((c) => c.id.startsWith('serial-')))
-async function connect(): Promise<void> {
+async function attempt(act: () => Promise<void>): Promise<void> {
   why.value = ''
   try {
-    await devices.connectSerial(does.value, bare.value, baud.value)
+    await act()
   } catch (error) {
     why.value = reasonOf(error)
   }
 }
-const setCamera = (on: boolean): void =>
-  void (on ? devices.connect(OWN_CAMERA) : devices.disconnect(OWN_CAMERA))
+const connect = (): Promise<void> => attempt(() => devices.connectSerial(does.value, bare.value, baud.value))
+const setCamera = (on: boolean): Promise<void> =>
+  attempt(() => (on ? devices.connect(OWN_CAMERA) : devices.disconnect(OWN_CAMERA)))
 const DOES = [
   { value: 'measures' as const, label: 'measures' },
   { value: 'cuts' as const, label: 'cuts, told in HPGL' },

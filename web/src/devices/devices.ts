@@ -88,13 +88,17 @@ export const useDevices = defineStore('devices', () => {
     }
   }
 
-  const keep = (): void =>
-    void useTrouble().attempt('Your devices stay connected only until this page is closed', () =>
-      writeSetting(
-        'devices',
-        connected.value.map((c) => c.id).filter((id) => KEPT.some((s) => s.id === id)),
-      ),
+  /** What is connected in one tab is so in all: they hear of it once it is kept. */
+  const tabs = new BroadcastChannel('drumlin-devices')
+  tabs.onmessage = () => void load()
+  const kept = (): string[] => connected.value.map((c) => c.id).filter((id) => KEPT.some((s) => s.id === id))
+  async function keep(): Promise<void> {
+    const done = await useTrouble().attempt(
+      'Your devices stay connected only until this page is closed',
+      () => writeSetting('devices', kept()),
     )
+    if (done) tabs.postMessage(undefined)
+  }
   const isConnected = (id: string): boolean => connected.value.some((c) => c.id === id)
   function join(one: Connection, line?: Line): void {
     if (line) lines.set(one.id, line)
@@ -107,7 +111,11 @@ export const useDevices = defineStore('devices', () => {
     if (!one || isConnected(id)) return
     const speaks = one.does === 'measures' || one.does === 'cuts'
     join(one, speaks ? await standInLine(id, listener(one)) : undefined)
-    keep()
+  }
+  /** The same, and for the next time. */
+  async function connectAndKeep(id: string): Promise<void> {
+    await connect(id)
+    await keep()
   }
   /** Connects a real device over a serial port that the maker picks. */
   async function connectSerial(
@@ -124,17 +132,21 @@ export const useDevices = defineStore('devices', () => {
     }
     join(one, await serialLine(baud, listener(one)))
   }
-  function disconnect(id: string): void {
+  function drop(id: string): void {
     lines.get(id)?.close()
     lines.delete(id)
     connected.value = connected.value.filter((c) => c.id !== id)
-    keep()
   }
-  /** Takes up again what was connected when the page was closed; a server that is not there is no trouble. */
+  async function disconnect(id: string): Promise<void> {
+    drop(id)
+    await keep()
+  }
+  /** Takes up what is kept as connected and lets go of what is not; a server that is not there is no trouble. */
   async function load(): Promise<void> {
-    const kept = z.array(z.string()).safeParse(await readSetting('devices').catch(() => undefined))
-    if (!kept.success) return
-    await Promise.allSettled(kept.data.map(connect))
+    const read = z.array(z.string()).safeParse(await readSetting('devices').catch(() => undefined))
+    if (!read.success) return
+    for (const id of kept()) if (!read.data.includes(id)) drop(id)
+    await Promise.allSettled(read.data.map(connect))
   }
 
   const doing = (does: Connection['does']) => computed(() => connected.value.findLast((c) => c.does === does))
@@ -174,7 +186,7 @@ export const useDevices = defineStore('devices', () => {
     printer,
     camera,
     isConnected,
-    connect,
+    connect: connectAndKeep,
     connectSerial,
     disconnect,
     load,

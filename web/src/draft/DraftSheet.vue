@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { systemOf } from '@drumlin/core/measure'
 import { computed, ref, watch } from 'vue'
 import type { Finding } from '@drumlin/core/check'
 import type { Derived } from '@drumlin/core/derived'
@@ -120,7 +121,7 @@ const lettered = useLettered(() => props.derived.design)
 
 <template>
   <div class="frame">
-    <div class="corner quiet" aria-hidden="true">{{ settings.unit }}</div>
+    <div class="corner quiet" aria-hidden="true">{{ systemOf(settings.unit) }}</div>
     <RulerEdge
       way="across"
       :start="view.left.value"

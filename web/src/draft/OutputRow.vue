@@ -11,6 +11,7 @@ import { useWriting } from '../output/writing.js'
 
 /** Only whoever wants more than a click gets it. */
 const CutterDialog = defineAsyncComponent(() => import('../print/CutterDialog.vue'))
+const DieDialog = defineAsyncComponent(() => import('../print/DieDialog.vue'))
 const PrintDialog = defineAsyncComponent(() => import('../print/PrintDialog.vue'))
 
 const props = defineProps<{ derived: Derived }>()
@@ -19,6 +20,7 @@ const writing = useWriting()
 const { working } = writing
 const printing = ref(false)
 const cutting = ref(false)
+const ordering = ref(false)
 
 type Known = Format & { readonly id: FormatId }
 interface Offer {
@@ -75,11 +77,13 @@ watch(
         {{ offer.label }}
       </v-btn>
       <v-btn aria-label="Choose paper, pieces and printer, and see the pages" @click="printing = true"
-        >Paper …</v-btn
+        >Paper…</v-btn
       >
-      <v-btn aria-label="Cut the pieces with a machine" @click="cutting = true">Cutter …</v-btn>
+      <v-btn aria-label="Cut the pieces with a machine" @click="cutting = true">Cutter…</v-btn>
+      <v-btn aria-label="Order dies for a press" @click="ordering = true">Die…</v-btn>
     </div>
     <CutterDialog v-if="cutting" v-model="cutting" :derived="derived" />
+    <DieDialog v-if="ordering" v-model="ordering" :derived="derived" />
     <PrintDialog v-if="printing" v-model="printing" :derived="derived" />
     <WritingState :writing="writing" />
   </section>
@@ -93,11 +97,11 @@ watch(
 .row {
   display: flex;
   flex-wrap: wrap;
-  gap: 5px;
+  gap: 4px;
 }
 .row .v-btn {
-  padding: 3px 9px;
-  font-size: 14px;
+  padding: 3px 5px;
+  font-size: 13px;
   white-space: nowrap;
 }
 </style>

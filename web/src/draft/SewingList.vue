@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useFigures } from '../app/figures.js'
 import { computed } from 'vue'
 import { type Derived, seamOrder } from '@drumlin/core/derived'
 import { SEWING_SENTENCES } from '@drumlin/core/kinds'
@@ -8,6 +9,7 @@ import SentenceLine from '../sentence/SentenceLine.vue'
 import WorkingBox from '../sentence/WorkingBox.vue'
 import FoldPart from '../parts/FoldPart.vue'
 
+const figure = useFigures()
 /** The runs that go through a piece, with holes, thickness and thread. */
 const props = defineProps<{ derived: Derived; pieceId: string }>()
 const settings = useSettings()
@@ -57,7 +59,7 @@ const total = computed(() =>
           </th>
           <td class="figure">{{ r.holes.length }}</td>
           <td class="figure">{{ printWeight(r.thickest, settings.unit) }}</td>
-          <td class="figure">{{ (r.thread.value / 1000).toFixed(2) }} m</td>
+          <td class="figure">{{ figure(r.thread.value / 1000, 2) }} m</td>
         </tr>
       </tbody>
       <tfoot>
@@ -65,7 +67,7 @@ const total = computed(() =>
           <th scope="row">Together</th>
           <td class="figure">{{ total.holes }}</td>
           <td />
-          <td class="figure">{{ (total.thread / 1000).toFixed(2) }} m</td>
+          <td class="figure">{{ figure(total.thread / 1000, 2) }} m</td>
         </tr>
       </tfoot>
     </v-table>

@@ -26,7 +26,7 @@ const across = computed(() => WIDTH / Math.max(1, props.transect.length))
 const up = computed(() =>
   Math.min(stretch.value * across.value, (HEIGHT - 22) / Math.max(props.transect.thickest, props.reach, 0.5)),
 )
-const drawnAt = computed(() => trimmed(up.value / across.value, 1))
+const drawnAt = computed(() => trimmed(up.value / across.value, 1, settings.unit))
 const y = (mm: number): number => HEIGHT - 16 - mm * up.value
 
 /** Spans that follow each other are one stretch of the layer, drawn round once. */
@@ -67,7 +67,9 @@ const label = (layer: TransectLayer) => {
 }
 
 const print = (mm: number): string =>
-  systemOf(settings.unit, 'thickness') === 'mm' ? trimmed(mm, 2) : trimmed(mm / OUNCE, 1)
+  systemOf(settings.unit, 'thickness') === 'mm'
+    ? trimmed(mm, 2, settings.unit)
+    : trimmed(mm / OUNCE, 1, settings.unit)
 
 /** Layers going round folds and turned edges: half rings, true to thickness, as wide as the section makes them. */
 const rings = computed(() =>

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { printWeight } from '@drumlin/core/measure'
+import { useSettings } from '../app/settings.js'
 import { addLayer, removeLayer, setField } from '@drumlin/core/design'
 import { type DrawnLayer, type DrawnPanel, layerRole } from '@drumlin/core/drawn'
 import { useJob } from '../job/job.js'
@@ -7,6 +9,7 @@ import ChoiceField from '../sentence/ChoiceField.vue'
 import MeasureField from '../sentence/MeasureField.vue'
 import { freshId } from './drawn.js'
 
+const settings = useSettings()
 const props = defineProps<{ drawn: DrawnPanel }>()
 const emit = defineEmits<{ change: [name: string, panel: DrawnPanel, gesture?: string] }>()
 const job = useJob()
@@ -25,7 +28,7 @@ const leathers = () =>
   stores.all.leathers.map((l) => ({
     value: l.id,
     label: l.name,
-    why: `${l.tannage} tanned, ${l.temper}, ${l.thickness.toFixed(2)} mm`,
+    why: `${l.tannage} tanned, ${l.temper}, ${printWeight(l.thickness, settings.unit)}`,
   }))
 const leatherOf = (layer: DrawnLayer) => job.design?.leathers[layerRole(props.drawn, layer)]
 

@@ -1,5 +1,7 @@
 <script setup lang="ts">
-import type { DrawnPanel } from '@drumlin/core/drawn'
+import { computed } from 'vue'
+import { type DrawnPanel, layingsByMark, liesSo } from '@drumlin/core/drawn'
+import { useJob } from '../job/job.js'
 import ChoiceField from '../sentence/ChoiceField.vue'
 import MeasureField from '../sentence/MeasureField.vue'
 import FoldPart from '../parts/FoldPart.vue'
@@ -8,6 +10,26 @@ const props = defineProps<{ drawn: DrawnPanel }>()
 const emit = defineEmits<{ change: [name: string, panel: DrawnPanel, gesture?: string] }>()
 const set = (name: string, more: Partial<DrawnPanel>, gesture?: string): void =>
   emit('change', name, { ...props.drawn, ...more }, gesture)
+const job = useJob()
+/** Every mark of it with every mark that lies in the work. */
+const layings = computed(() => {
+  const { panels, master } = job.derived ?? {}
+  return panels && master ? layingsByMark(props.drawn, { panels, layups: master.layups }) : []
+})
+const BY_ITSELF = { value: '', label: 'where it was put', why: 'by the two distances' }
+const byMark = computed(() => layings.value.find((l) => liesSo(props.drawn, l))?.id ?? '')
+const byMarks = computed(() => [
+  BY_ITSELF,
+  ...layings.value.map((l) => ({
+    value: l.id,
+    label: `with ${l.said}`,
+    why: l.alike ? 'both marks have the same letters' : 'one mark comes to lie on the other',
+  })),
+])
+function layBy(id: string): void {
+  const laying = layings.value.find((l) => l.id === id)
+  if (laying) set(`lay ${laying.said}`, { lies: laying.lies })
+}
 const LIES = [
   { value: 'down', label: 'grain side down', why: 'seen from inside, as one glues the layers on' },
   { value: 'up', label: 'grain side up', why: 'seen from outside' },
@@ -47,6 +69,10 @@ const LIES = [
         then=";"
         @change="(v) => set('which side up', { lies: { ...drawn.lies, grainUp: v === 'up' } })"
       />
+      <template v-if="layings.length > 0">
+        laid
+        <ChoiceField :value="byMark" label="laid by its marks" :options="byMarks" then=";" @change="layBy" />
+      </template>
       its grain arrow points
       <MeasureField
         :value="Math.round((drawn.grain * 1800) / Math.PI) / 10"

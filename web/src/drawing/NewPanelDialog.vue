@@ -60,7 +60,7 @@ watch(open, (now) => {
 const valueOf = (id: string): number =>
   values.value[`${shape.value.id} ${id}`] ?? shape.value.fields.find((f) => f.id === id)!.value
 const problem = computed((): string | undefined => {
-  if (way.value === 'readings') return readingsProblem(readings.value)
+  if (way.value === 'readings') return readingsProblem(readings.value, settings.unit)
   if (way.value === 'points' && points.value.length < (half.value ? 2 : 3))
     return half.value
       ? 'A half needs at least two points: its upper and its lower end.'

@@ -1,14 +1,17 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, useTemplateRef } from 'vue'
 import { numbersFor, pathData } from '@drumlin/core/drawing'
 import { boxGrown, pathBox, pathMoved, pointMoved } from '@drumlin/core/geometry'
 import type { FittedPiece } from '@drumlin/core/overview'
 import { arrangeInRows } from '@drumlin/core/reckon'
+import TakeDrawing from '../parts/TakeDrawing.vue'
 import PieceDrawing from '../sheet/PieceDrawing.vue'
 
 /** The pieces that carry hardware, each place ringed with the number of its row in the table. */
 const props = defineProps<{ fitted: readonly FittedPiece[]; job: { name: string; draft: string } }>()
 const chosen = defineModel<number | undefined>('row', { required: true })
+
+const drawing = useTemplateRef<SVGSVGElement>('drawing')
 
 /** What says nothing about hardware is left off. */
 const LEFT_OFF: ReadonlySet<string> = new Set(['glue', 'skive', 'grain', 'notches', 'label'])
@@ -66,7 +69,9 @@ const rings = computed(() => {
 </script>
 
 <template>
+  <p class="take"><TakeDrawing :drawing="() => drawing ?? undefined" name="where hardware is set" /></p>
   <svg
+    ref="drawing"
     :viewBox="`${box.left} ${box.top} ${box.right - box.left} ${box.bottom - box.top}`"
     role="group"
     aria-label="The pieces that carry hardware, with the number of each place"
@@ -114,6 +119,12 @@ const rings = computed(() => {
 </template>
 
 <style scoped>
+.take {
+  display: flex;
+  justify-content: flex-end;
+  max-width: 1180px;
+  margin: 0;
+}
 svg {
   display: block;
   width: 100%;

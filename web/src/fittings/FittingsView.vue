@@ -2,7 +2,7 @@
 import { computed, ref } from 'vue'
 import { strapsOf, toBuy } from '@drumlin/core/derived'
 import { alikeFittings } from '@drumlin/core/fittings'
-import { printLength } from '@drumlin/core/measure'
+import { printLength, printArea } from '@drumlin/core/measure'
 import { fittedPieces } from '@drumlin/core/overview'
 import { useSettings } from '../app/settings.js'
 import { useOpenFindings } from '../job/about.js'
@@ -23,7 +23,7 @@ const rows = computed(() => derived.value.fittings)
 const roles = computed(() =>
   derived.value.kind.hardware.filter((r) => r.when?.(derived.value.design.params) ?? true),
 )
-const list = computed(() => toBuy(derived.value))
+const list = computed(() => toBuy(derived.value, settings.unit))
 const straps = computed(() => strapsOf(derived.value))
 const found = useOpenFindings('fittings')
 const mm = (value: number): string => printLength(value, settings.unit)
@@ -66,9 +66,14 @@ focusWanted()
       <h2 id="list-title">To have ready</h2>
       <ul>
         <li v-for="row in list" :key="`${row.what} ${row.note}`">
-          <span class="figure">{{ row.unit === 'mm' ? mm(row.count) : row.count }}</span>
-          {{ row.unit === 'dm²' ? 'dm²' : row.unit === 'mm' ? '' : '×' }} {{ row.what
-          }}{{ row.note ? `, ${row.note}` : '' }}
+          <span class="figure">{{
+            row.unit === 'mm'
+              ? mm(row.count)
+              : row.unit === 'dm²'
+                ? printArea(row.count * 10_000, settings.unit)
+                : `${row.count} ×`
+          }}</span>
+          {{ row.what }}{{ row.note ? `, ${row.note}` : '' }}
         </li>
       </ul>
     </section>

@@ -1,10 +1,12 @@
 <script setup lang="ts">
+import { useFigures } from '../app/figures.js'
 import { computed } from 'vue'
 import { type HideFigures, STRIP_WIDE, figuresOf } from '@drumlin/core/hide'
 import { printArea, printLength } from '@drumlin/core/measure'
 import { useSettings } from '../app/settings.js'
 import type { Laying } from './laying.js'
 
+const figure = useFigures()
 /** What is cut from each hide, what is wasted, what is left. */
 const props = defineProps<{ laying: Laying }>()
 const settings = useSettings()
@@ -28,7 +30,7 @@ const rectangle = ({ rectangle: r }: HideFigures): string =>
         >pieces {{ area(figures.pieces) }}, waste <strong>{{ percent(figures.waste) }}</strong> of what is
         used up, {{ area(figures.kept) }} to keep.
         <template v-if="figures.cost > 0">
-          Its share of the price: {{ figures.cost.toFixed(2) }} {{ hide.currency }}.</template
+          Its share of the price: {{ figure(figures.cost, 2) }} {{ hide.currency }}.</template
         ></template
       ><template v-else>nothing lies on it.</template>
       {{ hide.backbone === null ? 'Left' : 'Left along the backbone' }}: a strip {{ long(STRIP_WIDE) }} wide

@@ -1,10 +1,12 @@
 <script setup lang="ts">
+import { useFigures } from '../app/figures.js'
 import { computed, useId } from 'vue'
 import { pathData } from '@drumlin/core/drawing'
 import { type Point, polygon } from '@drumlin/core/geometry'
 import { bandOf, extentOf, flawOutline } from '@drumlin/core/hide'
 import type { Hide } from '@drumlin/core/stores'
 
+const figure = useFigures()
 /** A hide drawn as land: its border, zones as cover, the edge that is rarely used, backbone, flaws, spots. */
 const props = defineProps<{ hide: Hide; pixel: number; spots?: boolean }>()
 const id = useId()
@@ -67,7 +69,7 @@ const step = computed(() => 9 * props.pixel)
       <template v-for="(s, i) in hide.spots" :key="`s${i}`">
         <circle :cx="s.at.x" :cy="s.at.y" :r="2.5 * pixel" />
         <text :x="s.at.x + 5 * pixel" :y="s.at.y + 4 * pixel" :font-size="11 * pixel">
-          {{ s.thickness.toFixed(1) }}
+          {{ figure(s.thickness, 1) }}
         </text>
       </template>
     </g>

@@ -1,3 +1,4 @@
+import { threadFor } from '../workers/thread.js'
 import { computed, onScopeDispose, ref, shallowRef, watch } from 'vue'
 import { type Cutting, type Edit, layPieces } from '@drumlin/core/design'
 import {
@@ -17,8 +18,7 @@ import type { HideAsked, HideTold } from '../workers/hide.worker.js'
 /** How long a layout is sought, ms; by itself it ends far sooner. */
 const LIMIT = 600_000
 
-export const startHideWorker = (): Worker =>
-  new Worker(new URL('../workers/hide.worker.ts', import.meta.url), { type: 'module' })
+export const startHideWorker = (): Worker => threadFor('hide')
 
 /** What a layout found becomes in the saved design. */
 const saved = (lying: readonly Lying[], locked: readonly string[]): Cutting['lying'] =>

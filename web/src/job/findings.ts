@@ -1,3 +1,4 @@
+import { threadFor } from '../workers/thread.js'
 import { type Ref, type ShallowRef, ref, shallowRef, watch } from 'vue'
 import type { Finding, Fix, FixShelf } from '@drumlin/core/check'
 import type { SizeRange } from '@drumlin/core/derived'
@@ -15,8 +16,7 @@ export type Looking = { readonly is: 'looking' | 'there' } | { readonly is: 'fai
 
 const NONE: readonly Finding[] = []
 
-const startWorker = (): Worker =>
-  new Worker(new URL('../workers/findings.worker.ts', import.meta.url), { type: 'module' })
+const startWorker = (): Worker => threadFor('findings')
 
 /** One for what is found and one for the ways out, which take longer and are dropped when the work changes. */
 const finder = helper(startWorker)

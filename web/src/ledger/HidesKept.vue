@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useFigures } from '../app/figures.js'
 import { computed } from 'vue'
 import { hideArea } from '@drumlin/core/hide'
 import { moneySaid } from '@drumlin/core/money'
@@ -6,6 +7,7 @@ import type { Hide } from '@drumlin/core/stores'
 import { useStores } from '../job/stores.js'
 import { useBooks } from './books.js'
 
+const figure = useFigures()
 /** Hides, offcuts and sheets on the shelf, and what is laid out on them. */
 const books = useBooks()
 const stores = useStores()
@@ -41,7 +43,7 @@ const headers = [
       density="compact"
       aria-label="Hides"
     >
-      <template #[`item.area`]="{ item }">{{ (hideArea(item) / 10000).toFixed(1) }}</template>
+      <template #[`item.area`]="{ item }">{{ figure(hideArea(item) / 10000, 1) }}</template>
       <template #[`item.price`]="{ item }">{{
         item.price > 0 ? moneySaid(item.price, item.currency) : '–'
       }}</template>

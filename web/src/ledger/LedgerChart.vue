@@ -26,7 +26,7 @@ const label = (): string => `${props.title}. ${props.says}`
   <section class="chart" :aria-label="title">
     <h2>{{ title }}</h2>
     <p v-if="says" class="says">{{ says }}</p>
-    <ChartBox :option="option" :label="label()" :height="height" />
+    <ChartBox :option="option" :label="label()" :name="title" :height="height" />
     <FoldPart title="As a table" quiet>
       <v-table density="compact" :aria-label="`${title}, as a table`">
         <thead>

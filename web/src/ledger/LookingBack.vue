@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useFigures } from '../app/figures.js'
 import { computed } from 'vue'
 import {
   type Group,
@@ -20,6 +21,7 @@ import { useBooks } from './books.js'
 import { bars } from './chartParts.js'
 import { useLens } from './lens.js'
 
+const figure = useFigures()
 /** Few, plain charts of what was made, each with its sentence first. */
 const books = useBooks()
 const { seen } = useLens()
@@ -120,7 +122,7 @@ const earnChart = computed(() => {
       line: { at: books.trade.rate, name: 'wanted' },
     }),
     columns: ['what', 'when', 'paid', 'hours', 'an hour'],
-    rows: paid.value.map((p) => [p.name, dayOf(p), money(p.sum), p.hours.toFixed(1), money(p.each)]),
+    rows: paid.value.map((p) => [p.name, dayOf(p), money(p.sum), figure(p.hours, 1), money(p.each)]),
   }
 })
 const wasted = computed(() =>

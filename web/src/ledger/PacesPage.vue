@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useFigures } from '../app/figures.js'
 import { computed, onMounted } from 'vue'
 import { LEAST_MAKINGS, PACE_GROUPS, type Proposal, type Spread, barsOf } from '@drumlin/core/learning'
 import { minutesSaid } from '../parts/time.js'
@@ -10,6 +11,7 @@ import { ranges } from './chartParts.js'
 import { useLearnt } from './learnt.js'
 import { useOwnWays } from './ownWays.js'
 
+const figure = useFigures()
 /** What the makings teach, beside what is reckoned with now: taken or left, and given back. Nothing changes by itself. */
 const books = useBooks()
 const ways = useOwnWays()
@@ -139,8 +141,8 @@ const printer = computed(() => barsOf(books.entries.flatMap((e) => (e.record.bar
   </template>
   <GoodsLearnt />
   <p v-if="printer">
-    Your printer: the test bar comes out at {{ (100 * printer.along.value).toFixed(1) }} % along and
-    {{ (100 * printer.across.value).toFixed(1) }} % across ({{
+    Your printer: the test bar comes out at {{ figure(100 * printer.along.value, 1) }} % along and
+    {{ figure(100 * printer.across.value, 1) }} % across ({{
       countSaid(printer.along.makings, 'bar', 'bars')
     }}).
   </p>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useFigures } from '../app/figures.js'
 import { computed } from 'vue'
 import { earned, entryOf } from '@drumlin/core/ledger'
 import { moneySaid, toCoin } from '@drumlin/core/money'
@@ -11,6 +12,7 @@ import { askBills } from './asks.js'
 import { useBooks } from './books.js'
 import type { Recording } from './recording.js'
 
+const figure = useFigures()
 /** What was asked, paid down and paid, what the materials cost, and what an hour earned. */
 const props = defineProps<{ recording: Recording }>()
 const books = useBooks()
@@ -76,6 +78,6 @@ async function reckoned(): Promise<void> {
   </p>
   <p v-if="hour">
     An hour earned <strong>{{ moneySaid(hour.each, currency) }}</strong>, over
-    {{ hour.hours.toFixed(1) }} hours; you want {{ moneySaid(trade.rate, trade.currency) }}.
+    {{ figure(hour.hours, 1) }} hours; you want {{ moneySaid(trade.rate, trade.currency) }}.
   </p>
 </template>

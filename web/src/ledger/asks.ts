@@ -1,3 +1,4 @@
+import { threadFor } from '../workers/thread.js'
 import type { Design } from '@drumlin/core/design'
 import type { Figures, Learnable, Lessons } from '@drumlin/core/learning'
 import type { Making, MakingRecord } from '@drumlin/core/makings'
@@ -8,9 +9,7 @@ import { helper } from '../workers/ask.js'
 import type { LedgerAsked } from '../workers/ledger.worker.js'
 
 const LIMIT = 60_000
-const worker = helper(
-  () => new Worker(new URL('../workers/ledger.worker.ts', import.meta.url), { type: 'module' }),
-)
+const worker = helper(() => threadFor('ledger'))
 /** Plain data: what stands in a store comes wrapped, and can’t be sent. */
 const plain = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T
 const asked = <T>(question: LedgerAsked): Promise<T> => worker.ask<T>(plain(question), { limit: LIMIT })

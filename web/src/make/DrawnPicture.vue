@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { type Drawn, drawnSpan, gathered } from '@drumlin/core/drawing'
-import { PICTURE } from '../workers/make.worker.js'
+import { PICTURE } from './pictureSize.js'
 
 /** The pieces a step touches, what is touched of them drawn heavy. */
 const props = defineProps<{ drawn: readonly Drawn[]; label: string }>()

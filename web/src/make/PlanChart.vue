@@ -100,6 +100,7 @@ const option = (ink: (token: string) => string): EChartsOption => ({
   <ChartBox
     :option="option"
     :height="height"
+    name="evenings at the bench"
     :label="`Evenings at the bench, ${evenings.length} of them; each is listed below`"
   />
 </template>

@@ -1,3 +1,4 @@
+import { threadFor } from '../workers/thread.js'
 import type { Design } from '@drumlin/core/design'
 import type { Units } from '@drumlin/core/measure'
 import type { Hours, Plan, ToDo } from '@drumlin/core/schedule'
@@ -6,9 +7,7 @@ import type { MakeAsked, Worked } from '../workers/make.worker.js'
 
 const LIMIT = 60_000
 
-const worker = helper(
-  () => new Worker(new URL('../workers/make.worker.ts', import.meta.url), { type: 'module' }),
-)
+const worker = helper(() => threadFor('make'))
 
 /** The order of work with its pictures, worked out away from the screen's own thread. */
 export const askSteps = (design: Design, count: number, unit: Units): Promise<Worked> =>

@@ -43,11 +43,27 @@ function styled(from: Element, to: Element): void {
   })
 }
 
-/** A drawing of a screen as an SVG by itself, as large as it stands there, px. */
-export function drawingSvg(drawing: SVGSVGElement, title: string): string {
+/** A part of the plane of a drawing, in its own units. */
+export interface DrawingBox {
+  readonly x: number
+  readonly y: number
+  readonly width: number
+  readonly height: number
+}
+
+/** How large it comes out, px: as it stands on the screen, more where more of it is taken than shows there. */
+function sizeOf(drawing: SVGSVGElement, taken?: DrawingBox): { width: number; height: number } {
+  const { width, height } = drawing.getBoundingClientRect()
+  const shown = drawing.viewBox.baseVal
+  if (!taken || shown.width <= 0) return { width, height }
+  return { width: (width * taken.width) / shown.width, height: (height * taken.height) / shown.height }
+}
+
+/** A drawing of a screen as an SVG by itself, as large as it stands there, px; `taken` where more of it is to be seen than there. */
+export function drawingSvg(drawing: SVGSVGElement, title: string, taken?: DrawingBox): string {
   const copy = drawing.cloneNode(true) as SVGSVGElement
   styled(drawing, copy)
-  const { width, height } = drawing.getBoundingClientRect()
+  const { width, height } = sizeOf(drawing, taken)
   copy.setAttribute('xmlns', NAMESPACE)
   copy.setAttribute('width', String(Math.round(width)))
   copy.setAttribute('height', String(Math.round(height)))
@@ -56,7 +72,8 @@ export function drawingSvg(drawing: SVGSVGElement, title: string): string {
   const name = document.createElementNS(NAMESPACE, 'title')
   name.textContent = title
   const ground = document.createElementNS(NAMESPACE, 'rect')
-  const box = drawing.viewBox.baseVal
+  const box = taken ?? drawing.viewBox.baseVal
+  if (taken) copy.setAttribute('viewBox', `${taken.x} ${taken.y} ${taken.width} ${taken.height}`)
   const [x, y, w, h] = box.width > 0 ? [box.x, box.y, box.width, box.height] : [0, 0, width, height]
   // Where the drawing is narrower than its frame the ground fills that too.
   const wide = { x: x - w, y: y - h, width: 3 * w, height: 3 * h, fill: groundOf(drawing) }
@@ -69,9 +86,9 @@ export function drawingSvg(drawing: SVGSVGElement, title: string): string {
 const SHARP = 2
 
 /** The same as a PNG. Rejects where the browser can't draw it. */
-export async function drawingPng(drawing: SVGSVGElement, title: string): Promise<Blob> {
-  const { width, height } = drawing.getBoundingClientRect()
-  const url = URL.createObjectURL(new Blob([drawingSvg(drawing, title)], { type: 'image/svg+xml' }))
+export async function drawingPng(drawing: SVGSVGElement, title: string, taken?: DrawingBox): Promise<Blob> {
+  const { width, height } = sizeOf(drawing, taken)
+  const url = URL.createObjectURL(new Blob([drawingSvg(drawing, title, taken)], { type: 'image/svg+xml' }))
   try {
     const image = new Image()
     image.src = url

@@ -1,5 +1,7 @@
+import { threadFor } from '../workers/thread.js'
 import type { Design } from '@drumlin/core/design'
 import type { Format, FormatId } from '@drumlin/core/exchange/formats'
+import type { DiePreview, DieWish } from '@drumlin/core/exchange/die'
 import type { CutPreview, CutterWish } from '@drumlin/core/exchange/hpgl'
 import type { PaperId, PrintWish } from '@drumlin/core/exchange/paper'
 import type { PagePreview } from '@drumlin/core/exchange/pdf'
@@ -55,11 +57,7 @@ const LIMIT = 120_000
 
 /** Files are written in a worker, so that the sheet stays free to move meanwhile; aborting stops it. */
 const asked = <T>(question: WriteAsked, signal: AbortSignal): Promise<T> =>
-  askOnce(
-    () => new Worker(new URL('../workers/write.worker.ts', import.meta.url), { type: 'module' }),
-    question,
-    { limit: LIMIT, signal },
-  )
+  askOnce(() => threadFor('write'), question, { limit: LIMIT, signal })
 const written = <T extends BlobPart>(question: WriteAsked, signal: AbortSignal): Promise<T> =>
   asked<T>(question, signal)
 
@@ -108,6 +106,22 @@ export async function saveAs(
     format.type,
     `${fileName(design.name)}${paper ? `-${paper}` : ''}${format.ending}`,
   )
+}
+
+/** The dies of a design as they would be ordered. */
+export const diesToSee = (
+  design: Design,
+  { die, unit }: { die: DieWish; unit: Units },
+  signal: AbortSignal,
+): Promise<DiePreview> => asked({ design, die, as: 'plan', paper: 'a4', unit, date: today() }, signal)
+export async function saveDies(
+  design: Design,
+  { die, unit }: { die: DieWish; unit: Units },
+  as: 'dxf' | 'svg',
+  signal: AbortSignal,
+): Promise<void> {
+  const contents = await written({ design, die, as, paper: 'a4', unit, date: today() }, signal)
+  keep(contents, PLAN_TYPES[as], `${fileName(design.name)}-dies.${as}`)
 }
 
 const PLAN_TYPES = { pdf: 'application/pdf', svg: 'image/svg+xml', dxf: 'image/vnd.dxf' } as const

@@ -10,9 +10,10 @@ import {
 import { use } from 'echarts/core'
 import { SVGRenderer } from 'echarts/renderers'
 import type { EChartsOption } from 'echarts'
-import { computed } from 'vue'
+import { computed, useTemplateRef } from 'vue'
 import VChart from 'vue-echarts'
 import { useSettings } from '../app/settings.js'
+import TakeDrawing from './TakeDrawing.vue'
 
 use([
   AriaComponent,
@@ -29,8 +30,11 @@ use([
 const props = defineProps<{
   option: (ink: (token: string) => string) => EChartsOption
   label: string
+  /** What it is called where it is taken out. */
+  name: string
   height: number
 }>()
+const box = useTemplateRef<HTMLElement>('box')
 const settings = useSettings()
 const shown = computed((): EChartsOption => {
   // Asked anew when the light changes.
@@ -46,7 +50,22 @@ const shown = computed((): EChartsOption => {
 </script>
 
 <template>
-  <div role="img" :aria-label="label">
-    <v-chart :option="shown" autoresize :style="{ height: `${height}px` }" aria-hidden="true" />
+  <div class="chart">
+    <div ref="box" role="img" :aria-label="label">
+      <v-chart :option="shown" autoresize :style="{ height: `${height}px` }" aria-hidden="true" />
+    </div>
+    <p class="take"><TakeDrawing :drawing="() => box?.querySelector('svg') ?? undefined" :name="name" /></p>
   </div>
 </template>
+
+<style scoped>
+.chart {
+  position: relative;
+}
+.take {
+  position: absolute;
+  top: 0;
+  right: 0;
+  margin: 0;
+}
+</style>

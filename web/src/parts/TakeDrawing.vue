@@ -2,7 +2,7 @@
 import { ref } from 'vue'
 import { mdiExport } from '@mdi/js'
 import { reasonOf } from '../app/reason.js'
-import { drawingPng, drawingSvg } from '../output/drawing.js'
+import { type DrawingBox, drawingPng, drawingSvg } from '../output/drawing.js'
 import { saveDrawing } from '../output/save.js'
 
 /** A drawing of a screen taken out: as a file, or as a picture on the clipboard. */
@@ -11,6 +11,8 @@ const props = defineProps<{
   drawing: () => SVGSVGElement | undefined
   /** What it is called, in the menu and in the name of its file. */
   name: string
+  /** What of its plane is taken, where that is more than shows on the screen. */
+  taken?: DrawingBox
 }>()
 const said = ref('')
 async function take(what: string, act: (of: SVGSVGElement) => Promise<string>): Promise<void> {
@@ -24,17 +26,19 @@ async function take(what: string, act: (of: SVGSVGElement) => Promise<string>): 
 }
 const svg = (): Promise<void> =>
   take('SVG', async (of) => {
-    saveDrawing(drawingSvg(of, props.name), props.name)
+    saveDrawing(drawingSvg(of, props.name, props.taken), props.name)
     return 'Saved as SVG.'
   })
 const png = (): Promise<void> =>
   take('picture', async (of) => {
-    saveDrawing(await drawingPng(of, props.name), props.name)
+    saveDrawing(await drawingPng(of, props.name, props.taken), props.name)
     return 'Saved as a picture.'
   })
 const copy = (): Promise<void> =>
   take('picture', async (of) => {
-    await navigator.clipboard.write([new ClipboardItem({ 'image/png': drawingPng(of, props.name) })])
+    await navigator.clipboard.write([
+      new ClipboardItem({ 'image/png': drawingPng(of, props.name, props.taken) }),
+    ])
     return 'Copied.'
   })
 </script>

@@ -1,10 +1,12 @@
 <script setup lang="ts">
 import { RouterLink } from 'vue-router'
-import { computed, reactive, ref } from 'vue'
+import { computed, reactive, ref, useTemplateRef } from 'vue'
 import { type Entry, type Input, reckonEntry } from '@drumlin/core/pocketbook'
+import { systemOf } from '@drumlin/core/measure'
 import { type Reckoned, explainLine, printQuantity } from '@drumlin/core/working'
 import { useSettings } from '../app/settings.js'
 import MeasureField from '../sentence/MeasureField.vue'
+import TakeDrawing from '../parts/TakeDrawing.vue'
 import SketchDrawing from './SketchDrawing.vue'
 
 const props = defineProps<{
@@ -18,6 +20,7 @@ const emit = defineEmits<{ use: [value: number] }>()
 const settings = useSettings()
 const written = reactive<Record<string, number>>({ ...props.filled })
 const copied = ref('')
+const sketch = useTemplateRef<HTMLElement>('sketch')
 
 const result = computed(() => reckonEntry(props.entry, written))
 const sortOf = (input: Input) => (input.unit === 'mm' ? 'fine' : input.unit === 'count' ? 'count' : 'share')
@@ -26,7 +29,9 @@ const stepOf = (input: Input): number =>
 const unitOf = (input: Input): string => (input.unit === 'degrees' ? '°' : '')
 const print = (a: Reckoned): string => {
   const number = printQuantity(a.value, a.quantity, settings.unit)
-  return a.quantity === 'length' || a.quantity === 'thickness' ? `${number} ${settings.unit}` : number
+  return a.quantity === 'length' || a.quantity === 'thickness'
+    ? `${number} ${systemOf(settings.unit)}`
+    : number
 }
 const lines = computed(() => result.value.workings.map((a) => explainLine(a, settings.unit)))
 
@@ -63,11 +68,10 @@ async function copy(): Promise<void> {
         />{{ unitOf(input) }}
       </p>
     </div>
-    <SketchDrawing
-      v-if="result.sketch.strokes.length > 0"
-      :sketch="result.sketch"
-      :label="`${entry.title}, drawn to the numbers above`"
-    />
+    <div v-if="result.sketch.strokes.length > 0" ref="sketch" class="sketch">
+      <SketchDrawing :sketch="result.sketch" :label="`${entry.title}, drawn to the numbers above`" />
+      <p><TakeDrawing :drawing="() => sketch?.querySelector('svg') ?? undefined" :name="entry.title" /></p>
+    </div>
     <dl aria-live="polite">
       <div v-for="a in result.answers" :key="a.key" class="answer" :data-answer="a.label">
         <dt>{{ a.label }}</dt>
@@ -94,6 +98,9 @@ async function copy(): Promise<void> {
 </template>
 
 <style scoped>
+a {
+  color: var(--loch);
+}
 .panel {
   max-width: 720px;
 }

@@ -2,9 +2,11 @@
 import { computed } from 'vue'
 import { pathData } from '@drumlin/core/drawing'
 import { pathBox } from '@drumlin/core/geometry'
-import type { Sketch } from '@drumlin/core/pocketbook'
+import { type Sketch, sketchWord } from '@drumlin/core/pocketbook'
+import { useSettings } from '../app/settings.js'
 
 const props = defineProps<{ sketch: Sketch; label: string }>()
+const settings = useSettings()
 const box = computed(() => {
   const boxes = props.sketch.strokes.map((s) => pathBox(s.path))
   const [left, top] = [Math.min(...boxes.map((b) => b.left)), Math.min(...boxes.map((b) => b.top))]
@@ -29,7 +31,7 @@ const type = computed(() => 13 * Math.max(box.value.width / 460, box.value.heigh
       text-anchor="middle"
       dominant-baseline="middle"
     >
-      {{ w.text }}
+      {{ sketchWord(w, settings.unit) }}
     </text>
   </svg>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useFigures } from '../app/figures.js'
 import { computed } from 'vue'
 import { moneySaid } from '@drumlin/core/money'
 import type { Bill, BillLine, UnitPrice } from '@drumlin/core/price'
@@ -7,6 +8,7 @@ import { useSettings } from '../app/settings.js'
 import PackPrice from './PackPrice.vue'
 import type { Bills } from './bills.js'
 
+const figure = useFigures()
 /** The bill of one piece, line by line, beside each other for several numbers made together; a line opens to its working. */
 const props = defineProps<{ bills: Bills }>()
 const settings = useSettings()
@@ -120,7 +122,7 @@ const total = (b: Bill): string => explainLine(b.price, settings.unit)
       </tr>
       <tr class="range">
         <th scope="row">hours for one</th>
-        <td v-for="b in all" :key="b.count">{{ b.hours.toFixed(1) }} h</td>
+        <td v-for="b in all" :key="b.count">{{ figure(b.hours, 1) }} h</td>
       </tr>
       <tr class="range">
         <th scope="row">an hour earns at that price</th>

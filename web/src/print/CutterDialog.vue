@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, onMounted, ref, shallowRef, toRaw, watch } from 'vue'
+import { computed, ref, shallowRef, toRaw, watch } from 'vue'
 import type { Derived } from '@drumlin/core/derived'
 import {
   CUTTER_LIMITS,
@@ -11,7 +11,6 @@ import {
 } from '@drumlin/core/exchange/hpgl'
 import { groupsOf } from '@drumlin/core/hide'
 import { useSettings } from '../app/settings.js'
-import { useTrouble } from '../app/trouble.js'
 import { useDevices } from '../devices/devices.js'
 import { cutToSee, hpglText, saveHpgl } from '../output/save.js'
 import { useWriting } from '../output/writing.js'
@@ -22,7 +21,7 @@ import PieceTicks from './PieceTicks.vue'
 import TwoSides from './TwoSides.vue'
 import CutterWays from './CutterWays.vue'
 import { minutesSaid } from '../parts/time.js'
-import { readSetting, writeSetting } from '../storage/settings.js'
+import { useKeptWays } from './keptWays.js'
 
 /** The pieces for a machine that cuts: its bed, its tool, and the way it will go. */
 const props = defineProps<{ derived: Derived }>()
@@ -30,22 +29,15 @@ const open = defineModel<boolean>({ required: true })
 const settings = useSettings()
 const writing = useWriting()
 const looking = useWriting()
-const how = ref<CutterWish>(USUAL_CUTTER)
+const { how, set } = useKeptWays(
+  'cutter',
+  USUAL_CUTTER,
+  (ways) => cutterProblem(ways) === undefined,
+  'How you cut',
+)
 const without = ref<readonly string[]>([])
 const seen = shallowRef<CutPreview>()
 const air = ref(false)
-
-onMounted(async () => {
-  const kept = await readSetting<Partial<CutterWish>>('cutter').catch(() => undefined)
-  const mine = { ...USUAL_CUTTER, ...(typeof kept === 'object' ? kept : {}) }
-  if (cutterProblem(mine) === undefined) how.value = mine
-})
-function set(more: Partial<CutterWish>): void {
-  how.value = { ...how.value, ...more }
-  void useTrouble().attempt('How you cut holds only until this page is closed', () =>
-    writeSetting('cutter', { ...how.value }),
-  )
-}
 const PASS_WORDS: Readonly<Record<Pass, string>> = {
   marks: 'marks drawn',
   holes: 'holes',
@@ -181,6 +173,7 @@ const limits = CUTTER_LIMITS
           <v-checkbox-btn v-model="air" label="way through the air" />
           <svg
             class="bed"
+            :style="{ aspectRatio: `${how.wide} / ${Math.max(100, seen.long)}` }"
             :viewBox="`0 0 ${how.wide} ${Math.max(100, seen.long)}`"
             role="img"
             aria-label="The bed with the lines that are cut"
@@ -196,7 +189,8 @@ const limits = CUTTER_LIMITS
 
 <style scoped>
 .bed {
-  width: 100%;
+  display: block;
+  max-width: 100%;
   max-height: 62vh;
   background: var(--chalk);
   box-shadow: 0 0 0 1px var(--hairline);

@@ -1,9 +1,15 @@
 <script setup lang="ts">
+import { computed } from 'vue'
 import type { PagePreview } from '@drumlin/core/exchange/pdf'
-import { INKS, wordInk } from '@drumlin/core/drawing'
+import SnapshotPicture from '../parts/SnapshotPicture.vue'
+import InkedDrawing from '../sheet/InkedDrawing.vue'
 
 /** A page as it will come out of the printer. */
-defineProps<{ page: PagePreview; lines: boolean }>()
+const props = defineProps<{ page: PagePreview; lines: boolean }>()
+/** All lines, or only those that are cut. */
+const strokes = computed(() =>
+  props.page.strokes.filter((s) => props.lines || s.layer === 'cut' || s.layer === 'notches'),
+)
 </script>
 
 <template>
@@ -13,28 +19,16 @@ defineProps<{ page: PagePreview; lines: boolean }>()
     role="img"
     :aria-label="`Page ${page.number}: ${page.names}`"
   >
-    <template v-for="s in page.strokes" :key="s.key">
-      <path
-        v-if="lines || s.layer === 'cut' || s.layer === 'notches'"
-        :d="s.d"
-        fill="none"
-        :stroke="INKS[s.layer]"
-        :stroke-width="s.weight"
-        :stroke-dasharray="s.dash"
-        :stroke-linecap="s.round ? 'round' : 'butt'"
-      />
-    </template>
-    <text
-      v-for="(t, i) in page.texts"
-      :key="i"
-      :transform="`translate(${t.at.x} ${t.at.y}) rotate(${(t.angle * 180) / Math.PI})`"
-      :font-size="t.size"
-      :font-weight="t.bold ? 700 : 400"
-      :text-anchor="t.anchor"
-      :fill="wordInk(t.layer)"
+    <foreignObject
+      v-if="page.picture"
+      :x="page.picture.x"
+      :y="page.picture.y"
+      :width="page.picture.width"
+      :height="(page.picture.width * page.picture.shot.height) / page.picture.shot.width"
     >
-      {{ t.text }}
-    </text>
+      <SnapshotPicture :picture="page.picture.shot" />
+    </foreignObject>
+    <InkedDrawing :strokes="strokes" :texts="page.texts" />
   </svg>
 </template>
 

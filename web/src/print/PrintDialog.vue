@@ -35,6 +35,8 @@ const looking = useWriting()
 const pages = shallowRef<readonly PagePreview[]>([])
 /** Pieces that are left out, by id: those that come later are printed. */
 const without = ref<readonly string[]>([])
+/** How often a piece is printed, where that isn’t once. */
+const copies = ref<Readonly<Record<string, number>>>({})
 const measuring = ref(false)
 /** What the bar on the print was read as. */
 const bar = ref<number>()
@@ -66,7 +68,11 @@ const printerOptions = computed(() => [
 const pieces = computed(() => props.derived.pieces)
 const wish = computed(() => {
   const wanted = pieces.value.filter((p) => !without.value.includes(p.id)).map((p) => p.id)
-  return { ...printers.wish, ...(wanted.length < pieces.value.length ? { pieces: wanted } : {}) }
+  return {
+    ...printers.wish,
+    ...(wanted.length < pieces.value.length ? { pieces: wanted } : {}),
+    ...(Object.keys(copies.value).length > 0 ? { copies: copies.value } : {}),
+  }
 })
 const problem = computed(() => wishProblem(wish.value, settings.unit) ?? '')
 /** What the bar on the print says of it; nothing where it is true. */
@@ -181,7 +187,17 @@ const print = (): Promise<void> =>
         >
       </p>
       <PrinterPanel v-if="measuring" @done="measuring = false" />
-      <PieceTicks v-model="without" :pieces="pieces" />
+      <PieceTicks v-model="without" v-model:copies="copies" :pieces="pieces" copied />
+      <v-checkbox-btn
+        :model-value="printers.ways.templates ?? false"
+        label="templates of card besides: corners, what is laid in, the pitch"
+        @update:model-value="(templates: boolean | null) => printers.set({ templates: templates === true })"
+      />
+      <v-checkbox-btn
+        :model-value="printers.ways.box ?? false"
+        label="a page for the box that the pattern is kept in"
+        @update:model-value="(box: boolean | null) => printers.set({ box: box === true })"
+      />
     </template>
     <template #comes>
       <p v-if="pages.length > 0" role="status">

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useFigures } from '../app/figures.js'
 import { computed, ref } from 'vue'
 import { CALIBRATION, PAPERS, type PrinterRead, errorOf, toFit } from '@drumlin/core/exchange/paper'
 import { useSettings } from '../app/settings.js'
@@ -10,6 +11,7 @@ import TakenField from '../sentence/TakenField.vue'
 import { freeId } from '../shelf/ids.js'
 import { usePrinters } from './printers.js'
 
+const figure = useFigures()
 /** A printer measured by a page that it printed: what it makes of lengths, and how it is told. */
 const emit = defineEmits<{ done: [] }>()
 const settings = useSettings()
@@ -31,10 +33,10 @@ const found = computed(() => {
 })
 const problem = computed(() => (found.value && 'problem' in found.value ? found.value.problem : ''))
 const error = computed(() => (found.value && !('problem' in found.value) ? found.value : undefined))
-const per = (share: number): string => `${(100 * share).toFixed(2)} %`
+const per = (share: number): string => `${figure(100 * share, 2)} %`
 const said = computed(() =>
   error.value
-    ? `${per(error.value.across)} across, ${per(error.value.along)} along, ${((Math.atan(error.value.skew) * 180) / Math.PI).toFixed(2)}° skew`
+    ? `${per(error.value.across)} across, ${per(error.value.along)} along, ${figure((Math.atan(error.value.skew) * 180) / Math.PI, 2)}° skew`
     : '',
 )
 const today = (): string => new Date().toISOString().slice(0, 10)

@@ -22,6 +22,9 @@ interface Ways {
   readonly overlap: number
   /** The printer patterns are made true for. */
   readonly printer: string | undefined
+  /** Pages that are printed besides the pattern. */
+  readonly templates?: boolean | undefined
+  readonly box?: boolean | undefined
 }
 const waysSchema = z.object({
   paper: z.union([
@@ -32,6 +35,15 @@ const waysSchema = z.object({
   border: z.number(),
   overlap: z.number(),
   printer: z.string().optional(),
+  templates: z.boolean().optional(),
+  box: z.boolean().optional(),
+})
+
+/** The ways as a wish, what isn’t asked for left out. */
+const wishBy = ({ templates, box, ...rest }: Omit<Ways, 'printer'>): PrintWish => ({
+  ...rest,
+  ...(templates ? { templates } : {}),
+  ...(box ? { box } : {}),
 })
 
 /** Printers that were measured, and how patterns are put on paper. */
@@ -48,7 +60,7 @@ export const usePrinters = defineStore('printers', () => {
     if (!how.success) return
     const { printer, ...rest } = how.data
     // What was kept and can’t be printed on is not taken up again.
-    if (wishProblem(rest) === undefined) ways.value = { ...rest, printer }
+    if (wishProblem(wishBy(rest)) === undefined) ways.value = { ...rest, printer }
   }
   /** Asked for once; where it can’t be read, it is as it usually is. */
   const load = (): Promise<void> => (loaded ??= read().catch(() => undefined))
@@ -74,7 +86,7 @@ export const usePrinters = defineStore('printers', () => {
   /** How a pattern is printed now. */
   const wish = computed((): PrintWish => {
     const { printer: _, ...rest } = ways.value
-    return { ...rest, ...(chosen.value ? { printer: chosen.value } : {}) }
+    return { ...wishBy(rest), ...(chosen.value ? { printer: chosen.value } : {}) }
   })
   return { all, ways, chosen, wish, load, set, add, forget }
 })

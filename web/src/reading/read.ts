@@ -1,3 +1,4 @@
+import { threadFor } from '../workers/thread.js'
 import type { Design } from '@drumlin/core/design'
 import type { FoundResult } from '@drumlin/core/exchange/outlines'
 import { reasonOf } from '../app/reason.js'
@@ -26,11 +27,7 @@ async function readFile<T extends { readonly ok: boolean }>(
     }
   try {
     const question: ReadAsked = { what, text: await file.text() }
-    return await askOnce<T>(
-      () => new Worker(new URL('../workers/read.worker.ts', import.meta.url), { type: 'module' }),
-      question,
-      { limit: LIMIT, signal },
-    )
+    return await askOnce<T>(() => threadFor('read'), question, { limit: LIMIT, signal })
   } catch (error) {
     return {
       ok: false,

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef, useTemplateRef, watch } from 'vue'
 import { laidUpOf } from '@drumlin/core/layup'
-import { printWeight } from '@drumlin/core/measure'
+import { printWeight, withLengths } from '@drumlin/core/measure'
 import type { Survey } from '@drumlin/core/relief'
 import WordHelp from '../help/WordHelp.vue'
 import { useSettings } from '../app/settings.js'
@@ -179,7 +179,7 @@ const reads = computed(
             As it is carried it is <strong>{{ print(whole.closed.empty) }}</strong> thick empty<template
               v-if="hasContents"
               >, <strong>{{ print(whole.closed.full) }}</strong> with
-              {{ derived.master.carries.join(', ') }}</template
+              {{ withLengths(derived.master.carries.join(', '), settings.unit) }}</template
             >. It weighs <strong>{{ Math.round(whole.weight.value) }} g</strong>.
           </p>
           <WorkingBox v-if="whole" :reckoned="whole.weight" />

@@ -124,5 +124,5 @@ const option = computed(() => (ink: (token: string) => string): EChartsOption =>
 </script>
 
 <template>
-  <ChartBox :option="option" :label="label" :height="190" />
+  <ChartBox :option="option" :label="label" name="thickness along the seam" :height="190" />
 </template>

@@ -4,15 +4,19 @@ import { computed, ref, useTemplateRef, watch } from 'vue'
 import { pathData } from '@drumlin/core/drawing'
 import type { Path, Point } from '@drumlin/core/geometry'
 import { type LaidUp, layersAt } from '@drumlin/core/layup'
-import { printWeight, printWeightBare, systemOf } from '@drumlin/core/measure'
+import { printWeight, printWeightBare } from '@drumlin/core/measure'
 import type { Survey } from '@drumlin/core/relief'
 import { useSettings } from '../app/settings.js'
+import TakeDrawing from '../parts/TakeDrawing.vue'
 import { arrowStep } from '../sheet/arrows.js'
+import MapLegend from './MapLegend.vue'
+import { LEGEND_ROW, legendRows } from './legend.js'
+import { colouredMap } from './coloured.js'
 import { bandColour, bandCount, bandOf, inkOn } from './ramp.js'
 
 const props = defineProps<{ survey: Survey; work: LaidUp; areas: readonly Path[] }>()
 const settings = useSettings()
-const canvas = useTemplateRef<HTMLCanvasElement>('canvas')
+const drawing = useTemplateRef<SVGSVGElement>('drawing')
 const thickest = computed(() => props.survey.spots[0]!)
 const interval = computed(() => props.survey.asked.interval)
 const bands = computed(() => bandCount(thickest.value.height, interval.value))
@@ -21,31 +25,19 @@ const box = computed(() => {
   return { left, top, width: columns * step, height: rows * step }
 })
 const print = (mm: number): string => printWeightBare(mm, settings.unit)
-const { width: shownWidth } = useElementSize(canvas, { width: 760, height: 400 })
+const { width: shownWidth } = useElementSize(drawing, { width: 760, height: 400 })
 /** A screen pixel in mm. */
 const pixel = computed(() => box.value.width / Math.max(1, shownWidth.value))
 
-watch(
-  () => [props.survey, canvas.value] as const,
-  ([{ map }, element]) => {
-    const pen = element?.getContext('2d')
-    if (!element || !pen) return
-    element.width = map.columns
-    element.height = map.rows
-    const image = pen.createImageData(map.columns, map.rows)
-    const colours = Array.from({ length: bands.value }, (_, i) => {
-      const hex = bandColour(i, bands.value)
-      return [1, 3, 5].map((at) => Number.parseInt(hex.slice(at, at + 2), 16))
-    })
-    map.heights.forEach((height, i) => {
-      if (height <= 0) return
-      const [r, g, b] = colours[Math.min(bands.value - 1, bandOf(height, interval.value))]!
-      image.data.set([r!, g!, b!, 255], i * 4)
-    })
-    pen.putImageData(image, 0, 0)
-  },
-  { immediate: true, flush: 'post' },
-)
+const coloured = computed(() => colouredMap(props.survey.map, interval.value, bands.value))
+
+/** The key to its colours stands below the map and is taken out with it. */
+const key = computed(() => Array.from({ length: bands.value }, (_, i) => bandColour(i, bands.value)))
+const keyHigh = computed(() => 12 + legendRows(bands.value, shownWidth.value) * LEGEND_ROW)
+const taken = computed(() => {
+  const { left, top, width, height } = box.value
+  return { x: left, y: top, width, height: height + keyHigh.value * pixel.value }
+})
 
 const lines = computed(() =>
   props.survey.contours.map(({ level, points }) => ({
@@ -101,16 +93,6 @@ function pressed(event: KeyboardEvent): void {
 
 <template>
   <div class="whole">
-    <div class="legend" aria-hidden="true">
-      <span v-for="i in bands" :key="i" class="swatch">
-        <span class="figure">{{ print((i - 1) * interval) }}</span>
-        <span class="colour" :style="{ background: bandColour(i - 1, bands) }" />
-      </span>
-      <span class="quiet said"
-        >{{ systemOf(settings.unit, 'thickness') === 'mm' ? 'mm' : 'oz' }} · contour every
-        {{ print(interval) }}</span
-      >
-    </div>
     <div
       class="map"
       tabindex="0"
@@ -120,13 +102,21 @@ function pressed(event: KeyboardEvent): void {
       :style="{
         aspectRatio: `${box.width} / ${box.height}`,
         maxWidth: `calc(max(400px, 52dvh) * ${box.width / box.height})`,
+        marginBottom: `${keyHigh}px`,
       }"
       @pointermove="pointed"
       @pointerdown="pointed"
       @keydown="pressed"
     >
-      <canvas ref="canvas" />
-      <svg :viewBox="`${box.left} ${box.top} ${box.width} ${box.height}`" aria-hidden="true">
+      <svg ref="drawing" :viewBox="`${box.left} ${box.top} ${box.width} ${box.height}`" aria-hidden="true">
+        <image
+          :href="coloured"
+          :x="box.left"
+          :y="box.top"
+          :width="box.width"
+          :height="box.height"
+          preserveAspectRatio="none"
+        />
         <path
           v-for="(line, i) in lines"
           :key="i"
@@ -166,18 +156,26 @@ function pressed(event: KeyboardEvent): void {
             :d="`M${reading.at.x - 12 * pixel} ${reading.at.y}h${24 * pixel}M${reading.at.x} ${reading.at.y - 12 * pixel}v${24 * pixel}`"
           />
         </g>
+        <MapLegend :colours="key" :interval="interval" :under="box" :pixel="pixel" />
       </svg>
     </div>
-    <p class="reading" role="status" data-reading>
-      <template v-if="reading">
-        <strong class="figure">{{ printWeight(reading.total, settings.unit) }}</strong>
-        <span v-if="reading.layers.length > 0"> from the top: {{ reading.layers.join(' · ') }}</span>
-        <span v-else class="quiet"> nothing lies here</span>
-      </template>
-      <span v-else class="quiet"
-        >Point at the map, or give it the focus and use the arrow keys, to read any place.</span
-      >
-    </p>
+    <div class="below">
+      <p class="reading" role="status" data-reading>
+        <template v-if="reading">
+          <strong class="figure">{{ printWeight(reading.total, settings.unit) }}</strong>
+          <span v-if="reading.layers.length > 0"> from the top: {{ reading.layers.join(' · ') }}</span>
+          <span v-else class="quiet"> nothing lies here</span>
+        </template>
+        <span v-else class="quiet"
+          >Point at the map, or give it the focus and use the arrow keys, to read any place.</span
+        >
+      </p>
+      <TakeDrawing
+        :drawing="() => drawing ?? undefined"
+        :name="`relief, ${work.layup.name}`"
+        :taken="taken"
+      />
+    </div>
   </div>
 </template>
 
@@ -185,26 +183,11 @@ function pressed(event: KeyboardEvent): void {
 .whole {
   min-width: 0;
 }
-.legend {
+.below {
   display: flex;
-  flex-wrap: wrap;
-  align-items: flex-end;
-  margin-bottom: 10px;
-  font-size: 12px;
-}
-.swatch {
-  display: flex;
-  flex-direction: column;
-  width: 30px;
-}
-.colour {
-  height: 12px;
-  border: 1px solid color-mix(in srgb, var(--ink) 25%, transparent);
-  border-left-width: 0;
-}
-.said {
-  margin-left: 14px;
-  font-size: 13px;
+  justify-content: space-between;
+  align-items: flex-start;
+  gap: 14px;
 }
 .map {
   position: relative;
@@ -213,8 +196,8 @@ function pressed(event: KeyboardEvent): void {
   touch-action: none;
   background: var(--surface);
 }
-canvas,
 svg {
+  overflow: visible;
   position: absolute;
   inset: 0;
   width: 100%;

@@ -1,3 +1,4 @@
+import { threadFor } from '../workers/thread.js'
 import { onScopeDispose } from 'vue'
 import type { Finding } from '@drumlin/core/check'
 import type { Design } from '@drumlin/core/design'
@@ -13,9 +14,7 @@ const LIMIT = 60_000
 
 /** Everything that follows from a design and takes too long for the screen's own thread. */
 export function useReliefBench() {
-  const worker = helper(
-    () => new Worker(new URL('../workers/relief.worker.ts', import.meta.url), { type: 'module' }),
-  )
+  const worker = helper(() => threadFor('relief'))
   const ask = <T>(design: Design, question: Question): Promise<T> =>
     worker.ask<T>({ design, ...question }, { limit: LIMIT })
   onScopeDispose(worker.stop)

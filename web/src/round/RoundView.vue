@@ -1,8 +1,9 @@
 <script setup lang="ts">
+import { useFigures } from '../app/figures.js'
 import { computed, nextTick, onBeforeUnmount, onMounted, ref, shallowRef, useTemplateRef, watch } from 'vue'
-import { hangingOf, turningOf } from '@drumlin/core/derived'
+import { hangingOf, thingsInside, turningOf } from '@drumlin/core/derived'
 import { printLength } from '@drumlin/core/measure'
-import { gapsOf, pictureOf } from '@drumlin/core/space'
+import { gapsOf, namesInside, pictureOf } from '@drumlin/core/space'
 import { useSettings } from '../app/settings.js'
 import { useOpenFindings } from '../job/about.js'
 import { useJob } from '../job/job.js'
@@ -12,7 +13,9 @@ import type { RoundScene } from './scene.js'
 import { reasonOf } from '../app/reason.js'
 import FindingNote from '../parts/FindingNote.vue'
 import SidePane from '../parts/SidePane.vue'
+import RoundBar from './RoundBar.vue'
 
+const figure = useFigures()
 defineProps<{ id: string }>()
 const job = useJob()
 const settings = useSettings()
@@ -20,6 +23,7 @@ const derived = computed(() => job.derived!)
 const bag = computed(() => derived.value.master.standing !== undefined)
 const opened = ref(bag.value ? 0 : 0.35)
 const straps = ref(true)
+const through = ref(false)
 const canvas = useTemplateRef<HTMLCanvasElement>('canvas')
 const frame = useTemplateRef<HTMLElement>('frame')
 const scene = shallowRef<RoundScene>()
@@ -28,9 +32,16 @@ const hasStraps = computed(
   () => derived.value.master.standing?.(0).stood.some((s) => s.group === 'straps') ?? false,
 )
 
+const packed = computed(() => thingsInside(derived.value, opened.value))
+const carried = computed(() => {
+  const [open] = derived.value.works
+  return open ? namesInside(derived.value.master, open, packed.value) : []
+})
 const picture = computed(() => {
   const [open] = derived.value.works
-  return open ? pictureOf(derived.value, open, opened.value) : undefined
+  return open
+    ? pictureOf(derived.value, open, opened.value, through.value ? packed.value : undefined)
+    : undefined
 })
 const gaps = computed(() => {
   const [open] = derived.value.works
@@ -59,6 +70,7 @@ function show(): void {
       thread: derived.value.design.thread.colour,
       stop: token('--rowan') || '#b4431f',
       metal: '#b9bcb4',
+      thing: token('--loch') || '#2f6f7e',
     },
     straps.value,
   )
@@ -130,21 +142,16 @@ const mm = (value: number): string => printLength(value, settings.unit)
         The picture needs WebGL, which this browser does not give ({{ failed }}). The sizes beside it hold all
         the same.
       </p>
-      <div class="bar" role="group" aria-label="The picture">
-        <span>shut</span>
-        <v-slider
-          v-model="opened"
-          class="opened"
-          :min="0"
-          :max="1"
-          :step="0.02"
-          aria-label="how far it is open"
-        />
-        <span>open</span>
-        <v-checkbox-btn v-if="hasStraps" v-model="straps" label="straps and handles" />
-        <v-btn :disabled="!scene" @click="scene?.frame()">All of it</v-btn>
-        <v-btn :disabled="!scene" @click="save">PNG</v-btn>
-      </div>
+      <RoundBar
+        v-model:opened="opened"
+        v-model:straps="straps"
+        v-model:through="through"
+        :has-straps="hasStraps"
+        :carries="carried.length > 0"
+        :ready="scene !== undefined"
+        @all="scene?.frame()"
+        @png="save"
+      />
     </div>
     <SidePane label="The finished thing"
       ><div class="side">
@@ -165,6 +172,10 @@ const mm = (value: number): string => printLength(value, settings.unit)
           <h2>Inside</h2>
           <WorkingBox v-for="s in [inside.wide, inside.high, inside.deep]" :key="s.key" :reckoned="s" />
         </template>
+        <p v-if="through && carried.length > 0">
+          Seen through the leather:
+          {{ carried.map((c) => (c.count > 1 ? `${c.count} × ${c.name}` : c.name)).join(', ') }}.
+        </p>
         <template v-if="turning">
           <h2>Turning it</h2>
           <p>
@@ -180,7 +191,7 @@ const mm = (value: number): string => printLength(value, settings.unit)
             inside;
             <template v-if="Math.abs(h.tilt) < 1">level.</template>
             <template v-else
-              >leans <span class="figure">{{ Math.abs(h.tilt).toFixed(1) }}°</span> to the
+              >leans <span class="figure">{{ figure(Math.abs(h.tilt), 1) }}°</span> to the
               {{ h.tilt > 0 ? 'front' : 'back' }}.</template
             >
           </p>
@@ -222,21 +233,6 @@ canvas {
   left: 20px;
   max-width: 40ch;
 }
-.bar {
-  position: absolute;
-  left: 14px;
-  bottom: 12px;
-  display: flex;
-  gap: 14px;
-  align-items: center;
-  padding: 6px 12px;
-  background: var(--surface);
-  border: 1px solid var(--hairline);
-  border-radius: 6px;
-}
-.opened {
-  width: 120px;
-}
 .side {
   overflow-y: auto;
   padding: 16px 18px;
@@ -251,12 +247,5 @@ h2 {
 .apart {
   border-left: 4px solid var(--rowan);
   padding-left: 10px;
-}
-@media (max-width: 900px) {
-  .bar {
-    right: 14px;
-    bottom: 64px;
-    flex-wrap: wrap;
-  }
 }
 </style>

@@ -34,6 +34,7 @@ export interface Look {
   readonly thread: string
   readonly stop: string
   readonly metal: string
+  readonly thing: string
 }
 
 /** Two places that should meet and don’t. */
@@ -84,8 +85,11 @@ function litColours(mesh: Picture['sheets'][number]['mesh'], swatch: string): Fl
   return colours
 }
 
-function leather(picture: Picture['sheets'][number], look: Look): Group {
-  const { mesh, swatch } = picture
+/** How much of what lies behind it leather hides where one looks through it. */
+const THROUGH = 0.3
+
+/** Faces of one colour with their outline, solid or seen through. */
+function solid(mesh: Picture['sheets'][number]['mesh'], swatch: string, look: Look, through: boolean): Group {
   const group = new Group()
   const geometry = new BufferGeometry()
   geometry.setAttribute('position', new BufferAttribute(mesh.positions, 3))
@@ -96,8 +100,9 @@ function leather(picture: Picture['sheets'][number], look: Look): Group {
     polygonOffset: true,
     polygonOffsetFactor: 1,
     polygonOffsetUnits: 1,
+    ...(through ? { transparent: true, opacity: THROUGH, depthWrite: false } : {}),
   })
-  group.add(new Mesh(geometry, material), lines(mesh.outline, look.ink, 0.75))
+  group.add(new Mesh(geometry, material), lines(mesh.outline, look.ink, through ? 0.45 : 0.75))
   return group
 }
 
@@ -189,8 +194,10 @@ export function roundScene(canvas: HTMLCanvasElement): RoundScene {
     show: (picture, apart, look, straps) => {
       clear()
       renderer.setClearColor(look.ground)
+      const through = picture.things.length > 0
       for (const sheet of picture.sheets)
-        if (straps || sheet.group !== 'straps') work.add(leather(sheet, look))
+        if (straps || sheet.group !== 'straps') work.add(solid(sheet.mesh, sheet.swatch, look, through))
+      for (const thing of picture.things) work.add(solid(thing.mesh, look.thing, look, false))
       for (const one of picture.hardware)
         if (straps || !HELD.has(one.sort)) work.add(hardware(one, look.metal))
       work.add(lines(picture.stitches, look.thread))

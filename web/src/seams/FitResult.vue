@@ -17,7 +17,7 @@ const trying = computed(() => props.fitted.edit !== undefined && job.preview ===
 const look = (): void => void (job.preview = trying.value ? undefined : props.fitted.edit)
 /** A knife keeps less than a tenth of a millimetre, so hundredths are shown. */
 const print = (mm: number): string =>
-  systemOf(settings.unit) === 'mm' ? `${trimmed(mm, 2)} mm` : printLength(mm, settings.unit)
+  systemOf(settings.unit) === 'mm' ? `${trimmed(mm, 2, settings.unit)} mm` : printLength(mm, settings.unit)
 function take(): void {
   if (props.fitted.edit) job.edit(props.fitted.edit)
 }

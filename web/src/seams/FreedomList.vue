@@ -10,7 +10,7 @@ const emit = defineEmits<{ change: [id: string, by: number] }>()
 const settings = useSettings()
 /** A knife keeps less than a tenth of a millimetre, so hundredths are shown. */
 const print = (mm: number): string =>
-  systemOf(settings.unit) === 'mm' ? `${trimmed(mm, 2)} mm` : printLength(mm, settings.unit)
+  systemOf(settings.unit) === 'mm' ? `${trimmed(mm, 2, settings.unit)} mm` : printLength(mm, settings.unit)
 </script>
 
 <template>

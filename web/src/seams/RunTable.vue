@@ -1,9 +1,11 @@
 <script setup lang="ts">
+import { useFigures } from '../app/figures.js'
 import { computed, nextTick, onMounted, useTemplateRef, watch } from 'vue'
 import type { SeamPlan, SeamRow } from '@drumlin/core/derived'
 import { printWeightBare, systemOf } from '@drumlin/core/measure'
 import { useSettings } from '../app/settings.js'
 
+const figure = useFigures()
 const props = defineProps<{ plan: SeamPlan; chosen: string }>()
 const emit = defineEmits<{ choose: [id: string] }>()
 const settings = useSettings()
@@ -25,7 +27,7 @@ onMounted(inSight)
 watch(() => props.chosen, inSight)
 /** Thread is sold by the metre or by the yard. */
 const far = (mm: number): string =>
-  (mm / (systemOf(settings.unit, 'thread') === 'mm' ? 1000 : 914.4)).toFixed(2)
+  figure(mm / (systemOf(settings.unit, 'thread') === 'mm' ? 1000 : 914.4), 2)
 const headers = computed(() => [
   { title: 'No.', key: 'number', value: (r: SeamRow) => r.number, width: 44 },
   { title: 'Run', key: 'name', value: (r: SeamRow) => r.run.join.name, align: 'start' as const },

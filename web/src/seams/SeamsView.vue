@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useFigures } from '../app/figures.js'
 import TakeDrawing from '../parts/TakeDrawing.vue'
 import TakeTable from '../parts/TakeTable.vue'
 import { computed, nextTick, ref, watch, useTemplateRef } from 'vue'
@@ -29,6 +30,7 @@ import ZipDrawing from './ZipDrawing.vue'
 import FoldPart from '../parts/FoldPart.vue'
 import SidePane from '../parts/SidePane.vue'
 
+const figure = useFigures()
 defineProps<{ id: string }>()
 const job = useJob()
 const route = useRoute()
@@ -151,8 +153,8 @@ const map = useTemplateRef<InstanceType<typeof RunMap>>('map')
         </p>
         <p v-if="zip.ease" class="sews">
           The {{ zip.ease.longer === 'front' ? zip.front.name : zip.back?.name }} is longer by
-          {{ printLength(zip.ease.by, settings.unit) }} ({{ (100 * zip.ease.share).toFixed(1) }} %; up to
-          {{ (100 * zip.ease.limit).toFixed(1) }} % eases in unseen).
+          {{ printLength(zip.ease.by, settings.unit) }} ({{ figure(100 * zip.ease.share, 1) }} %; up to
+          {{ figure(100 * zip.ease.limit, 1) }} % eases in unseen).
         </p>
         <ul v-if="own.length > 0" class="findings" aria-label="Findings">
           <FindingItem v-for="f in own" :key="f.key" :finding="f" :settled="settled" @show="show" />

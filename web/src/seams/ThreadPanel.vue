@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useFigures } from '../app/figures.js'
 import { computed } from 'vue'
 import type { Derived, SeamPlan } from '@drumlin/core/derived'
 import { trimmed } from '@drumlin/core/measure'
@@ -6,6 +7,7 @@ import { diameterOf, needleFor, suitsPitch, threadSizes } from '@drumlin/core/st
 import WorkingBox from '../sentence/WorkingBox.vue'
 import FoldPart from '../parts/FoldPart.vue'
 
+const figure = useFigures()
 const props = defineProps<{ derived: Derived; plan: SeamPlan }>()
 const thread = computed(() => props.derived.design.thread)
 const sizes = computed(() => threadSizes(thread.value))
@@ -21,7 +23,7 @@ const nameOf = (id: string): string => props.plan.rows.find((r) => r.run.join.id
   <FoldPart data-thread title="Thread and needles">
     <p class="colour">
       <span class="dot" :style="{ background: thread.colour }" aria-hidden="true" />{{ thread.name }},
-      {{ thread.fibre }}, {{ diameter.toFixed(2) }} mm.
+      {{ thread.fibre }}, {{ figure(diameter, 2) }} mm.
     </p>
     <p class="figure small">
       Tex {{ trimmed(sizes.tex, 1) }} · {{ Math.round(sizes.denier) }} den · Nm {{ trimmed(sizes.nm, 2) }} ·
@@ -31,9 +33,9 @@ const nameOf = (id: string): string => props.plan.rows.find((r) => r.run.join.id
       ><template v-if="plies.length > 0"> · as {{ plies.join(', ') }} linen</template>
     </p>
     <p>
-      At {{ trimmed(derived.design.iron.pitch, 2) }} mm from hole to hole {{ suits.min.toFixed(2) }} to
-      {{ suits.max.toFixed(2) }} mm suits. By hand a needle no thicker than the doubled thread,
-      {{ (2 * diameter).toFixed(1) }} mm; by machine a needle {{ needleFor(diameter) }}.
+      At {{ trimmed(derived.design.iron.pitch, 2) }} mm from hole to hole {{ figure(suits.min, 2) }} to
+      {{ figure(suits.max, 2) }} mm suits. By hand a needle no thicker than the doubled thread,
+      {{ figure(2 * diameter, 1) }} mm; by machine a needle {{ needleFor(diameter) }}.
     </p>
     <WorkingBox :reckoned="plan.supplies.thread" />
     <WorkingBox :reckoned="plan.supplies.spools" />

@@ -1,3 +1,4 @@
+import { threadFor } from '../workers/thread.js'
 import type { Design } from '@drumlin/core/design'
 import type { FitAsked, Fitted } from '@drumlin/core/fit'
 import type { FitQuestion } from '../workers/fit.worker.js'
@@ -9,7 +10,7 @@ const LIMIT = 120_000
 /** Fits a design to its iron away from the screen's own thread; can be stopped. */
 export function useFitting() {
   const { found, told, failed, seek, stop, forget } = useSeeking<FitQuestion, Fitted>(
-    () => new Worker(new URL('../workers/fit.worker.ts', import.meta.url), { type: 'module' }),
+    () => threadFor('fit'),
     LIMIT,
   )
   return {

@@ -1,5 +1,5 @@
 import type { LayersThere, SeamRow } from '@drumlin/core/derived'
-import { type Units, printBare, printLength, systemOf } from '@drumlin/core/measure'
+import { decimal, type Units, printBare, printLength, systemOf } from '@drumlin/core/measure'
 import type { Run, Strikes } from '@drumlin/core/stitch'
 
 export const times = (n: number, one: string, many = `${one}s`): string => `${n} ${n === 1 ? one : many}`
@@ -40,4 +40,6 @@ export function layerWords({ holes, layers, together, asOne }: LayersThere, unit
 }
 
 export const pitchWords = (pitches: readonly number[], unit: Units): string =>
-  [...new Set(pitches.map((p) => (systemOf(unit) === 'mm' ? p.toFixed(2) : printLength(p, unit))))].join(', ')
+  [
+    ...new Set(pitches.map((p) => (systemOf(unit) === 'mm' ? decimal(p, 2, unit) : printLength(p, unit)))),
+  ].join(', ')

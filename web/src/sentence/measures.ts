@@ -1,4 +1,5 @@
 import {
+  compact,
   type Units,
   measureSentence,
   otherUnit,
@@ -27,12 +28,13 @@ export function printMeasure(value: number, sort: MeasureSort, unit: Units): str
   if (sort === 'length') return printLength(value, unit)
   if (sort === 'long') return printLong(value, unit, 2)
   if (sort === 'half') return printHalves(value)
-  if (sort === 'fine') return systemOf(unit) === 'mm' ? `${trimmed(value, 3)} mm` : printLength(value, unit)
+  if (sort === 'fine')
+    return systemOf(unit) === 'mm' ? `${trimmed(value, 3, unit)} mm` : printLength(value, unit)
   if (sort === 'thickness') return printWeight(value, unit)
   if (sort === 'pitch') return printPitch(value, unit)
-  if (sort === 'pace') return `${trimmed(value, 1).replace(/\.0$/, '')} s a stitch`
-  if (sort === 'percent') return `${trimmed(100 * value, 2).replace(/\.0$/, '')} %`
-  return sort === 'count' ? String(value) : trimmed(value, 3)
+  if (sort === 'pace') return `${compact(value, 1, unit)} s a stitch`
+  if (sort === 'percent') return `${compact(100 * value, 2, unit)} %`
+  return sort === 'count' ? String(value) : trimmed(value, 3, unit)
 }
 
 /** The same in the other unit, small beside it. */

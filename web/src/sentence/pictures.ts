@@ -1,3 +1,4 @@
+import { threadFor } from '../workers/thread.js'
 import { type ShallowRef, onScopeDispose, shallowRef } from 'vue'
 import type { AddedPicture, ChoicePicture } from '@drumlin/core/overview'
 import { type Helper, helper } from '../workers/ask.js'
@@ -26,9 +27,7 @@ function usePictures<Picture, Asked extends PicturesAsked>(): Pictures<Picture, 
     const key = JSON.stringify(question)
     pictures.value = known.get(key) as Readonly<Record<string, Picture>> | undefined
     if (pictures.value) return
-    drawer ??= helper(
-      () => new Worker(new URL('../workers/pictures.worker.ts', import.meta.url), { type: 'module' }),
-    )
+    drawer ??= helper(() => threadFor('pictures'))
     // Without pictures the choices still say what they are.
     const drawn = await drawer
       .ask<Readonly<Record<string, Picture>>>(question, { limit: LIMIT })

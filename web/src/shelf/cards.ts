@@ -1,3 +1,4 @@
+import { threadFor } from '../workers/thread.js'
 import type { Design } from '@drumlin/core/design'
 import type { Card } from '@drumlin/core/overview'
 import { type Helper, helper } from '../workers/ask.js'
@@ -39,9 +40,7 @@ function inTurn<T>(act: () => Promise<T> | undefined): Promise<T | undefined> {
 }
 
 function asked(design: unknown): Promise<Carded> {
-  drawer ??= helper(
-    () => new Worker(new URL('../workers/findings.worker.ts', import.meta.url), { type: 'module' }),
-  )
+  drawer ??= helper(() => threadFor('findings'))
   const question: FindingsAsked = { what: 'card', design: design ?? null }
   return drawer.ask<Carded>(question, { limit: LIMIT })
 }

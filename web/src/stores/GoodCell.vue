@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useFigures } from '../app/figures.js'
 import { mdiChevronDown } from '@mdi/js'
 import { computed, ref } from 'vue'
 import { measureSentence, parseWeight, printWeight } from '@drumlin/core/measure'
@@ -15,6 +16,7 @@ import MeasureField from '../sentence/MeasureField.vue'
 import NameField from '../sentence/NameField.vue'
 import ChoiceField from '../sentence/ChoiceField.vue'
 
+const figure = useFigures()
 const props = defineProps<{ good: Good; column: Column }>()
 const emit = defineEmits<{ change: [value: unknown] }>()
 const settings = useSettings()
@@ -39,7 +41,7 @@ const sold = computed(() =>
   props.column.type === 'range'
     ? soldWeights((props.good as Leather).tannage).map(({ low, high, ticket }) => ({
         ticket,
-        title: `${low.toFixed(1)}–${high.toFixed(1)} mm`,
+        title: `${figure(low, 1)}–${figure(high, 1)} mm`,
         range: { low: Number(low.toFixed(1)), high: Number(high.toFixed(1)) },
       }))
     : [],

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useFigures } from '../app/figures.js'
 import { computed, defineAsyncComponent, ref, shallowRef } from 'vue'
 import { hideArea } from '@drumlin/core/hide'
 import { printArea } from '@drumlin/core/measure'
@@ -6,6 +7,7 @@ import type { Hide } from '@drumlin/core/stores'
 import { useSettings } from '../app/settings.js'
 import { useStores } from '../job/stores.js'
 
+const figure = useFigures()
 /** Fetched when a hide is described: most only look. */
 const HideDialog = defineAsyncComponent(() => import('../hide/HideDialog.vue'))
 
@@ -34,7 +36,7 @@ async function putBack(): Promise<void> {
   removed.value = undefined
 }
 const perDm2 = (h: Hide): string =>
-  h.price > 0 ? `${(h.price / (hideArea(h) / 10_000)).toFixed(2)} ${h.currency} per dm²` : ''
+  h.price > 0 ? `${figure(h.price / (hideArea(h) / 10_000), 2)} ${h.currency} per dm²` : ''
 </script>
 
 <template>

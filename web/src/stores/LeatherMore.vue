@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useFigures } from '../app/figures.js'
 import { computed, ref } from 'vue'
 import { printWeight } from '@drumlin/core/measure'
 import { type Leather, type Learnt, lessonsOf, withLessons } from '@drumlin/core/stores'
@@ -10,6 +11,7 @@ import HideParts from './HideParts.vue'
 import TrialForm from './TrialForm.vue'
 import { reasonOf } from '../app/reason.js'
 
+const figure = useFigures()
 const props = defineProps<{ leather: Leather }>()
 const emit = defineEmits<{ change: [leather: Leather] }>()
 const settings = useSettings()
@@ -37,8 +39,8 @@ const ROWS = [
 ] as const
 const sure = (l: Learnt, digits: number): string =>
   l.count === 1
-    ? `one piece only: ± ${l.error.toFixed(digits)} at the least`
-    : `± ${l.error.toFixed(digits)} from ${l.count} pieces`
+    ? `one piece only: ± ${figure(l.error, digits)} at the least`
+    : `± ${figure(l.error, digits)} from ${l.count} pieces`
 const known = computed(() => ROWS.some((r) => lessons.value[r.key] !== undefined))
 async function print(): Promise<void> {
   const iron = stores.all.irons[1] ?? stores.all.irons[0]
@@ -160,8 +162,8 @@ async function print(): Promise<void> {
           <template v-for="r in ROWS" :key="r.key">
             <tr v-if="lessons[r.key]" :data-lesson="r.key">
               <th scope="row">{{ r.label }}</th>
-              <td class="figure">{{ leather[r.key].toFixed(r.digits) }}</td>
-              <td class="figure">{{ lessons[r.key]!.value.toFixed(r.digits) }}</td>
+              <td class="figure">{{ figure(leather[r.key], r.digits) }}</td>
+              <td class="figure">{{ figure(lessons[r.key]!.value, r.digits) }}</td>
               <td>{{ sure(lessons[r.key]!, r.digits) }}</td>
             </tr>
           </template>

@@ -2,6 +2,8 @@
 import { computed, ref } from 'vue'
 import { couponPlan } from '@drumlin/core/coupons'
 import { type Leather, type Trial, trialProblem } from '@drumlin/core/stores'
+import { printLength, printWeight } from '@drumlin/core/measure'
+import { useSettings } from '../app/settings.js'
 import { useStores } from '../job/stores.js'
 import MeasureField from '../sentence/MeasureField.vue'
 import type { MeasureSort } from '../sentence/measures.js'
@@ -10,6 +12,8 @@ import ChoiceField from '../sentence/ChoiceField.vue'
 const props = defineProps<{ leather: Leather }>()
 const emit = defineEmits<{ change: [trials: Trial[]] }>()
 const stores = useStores()
+const settings = useSettings()
+const mm = (value: number): string => printLength(value, settings.unit)
 type Sort = Trial['type']
 
 interface Ask {
@@ -105,17 +109,17 @@ function trial(): Trial {
 }
 function add(): void {
   const one = trial()
-  problem.value = trialProblem(props.leather, one) ?? ''
+  problem.value = trialProblem(props.leather, one, settings.unit) ?? ''
   if (problem.value === '') emit('change', [...props.leather.trials, one])
 }
 const said = (t: Trial): string =>
   t.type === 'fold'
-    ? `${Math.round((t.angle * 180) / Math.PI)}° round ${t.radius}: ${t.used} mm used up`
+    ? `${Math.round((t.angle * 180) / Math.PI)}° round ${mm(t.radius)}: ${mm(t.used)} used up`
     : t.type === 'turn'
-      ? `cut ${t.added} beyond, landed at ${t.landed} mm`
+      ? `cut ${mm(t.added)} beyond, landed at ${mm(t.landed)}`
       : t.type === 'skive'
-        ? `${t.left} mm left where ${t.wanted} was wanted`
-        : `${t.stitches} stitches took ${t.used} mm`
+        ? `${printWeight(t.left, settings.unit)} left where ${printWeight(t.wanted, settings.unit)} was wanted`
+        : `${t.stitches} stitches took ${mm(t.used)}`
 </script>
 
 <template>

@@ -107,8 +107,13 @@ const sizesSaid = computed(
 
 <template>
   <div class="charts">
-    <ChartBox :option="time" :label="timeSaid" :height="90 + 44 * figures.length" />
-    <ChartBox :option="sizes" :label="sizesSaid" :height="220" />
+    <ChartBox
+      :option="time"
+      :label="timeSaid"
+      name="time of the variants"
+      :height="90 + 44 * figures.length"
+    />
+    <ChartBox :option="sizes" :label="sizesSaid" name="sizes of the variants" :height="220" />
   </div>
 </template>
 

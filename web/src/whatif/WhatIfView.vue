@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { withLengths } from '@drumlin/core/measure'
 import TakeTable from '../parts/TakeTable.vue'
 import { computed, onMounted, ref, shallowRef, watch } from 'vue'
 import { fieldsInPlay, fieldsOf } from '@drumlin/core/kinds'
@@ -11,6 +12,7 @@ import FiguresChart from './FiguresChart.vue'
 import TimeWorking from './TimeWorking.vue'
 import VariantColumn from './VariantColumn.vue'
 import { type Row, rowsIn, sayDifference, sayValue } from './rows.js'
+import { saidOf } from './troubles.js'
 import { useWeighed } from './weighed.js'
 import { NOTHING_CHANGED, type Variant, changedFields, variantOf } from './variants.js'
 import { focusWanted } from '../sentence/wanted.js'
@@ -76,14 +78,9 @@ function difference(row: Row, i: number): string {
   const [from, to] = [answers.value[0], answers.value[i]]
   return i > 0 && from && to ? sayDifference(row, from.figures, to.figures) : ''
 }
-const troubles = (i: number): string => {
-  const found = answers.value[i]?.findings
-  if (!found) return ''
-  const stops = found.filter((f) => f.rank === 'stop').length
-  const looks = found.filter((f) => f.rank === 'look').length
-  if (stops + looks === 0) return 'nothing to look at'
-  return [stops > 0 ? `${stops} stop` : '', looks > 0 ? `${looks} to look at` : ''].filter(Boolean).join(', ')
-}
+const troubles = (i: number): string => saidOf(answers.value[i]?.findings)
+const carries = (i: number): string =>
+  withLengths(answers.value[i]?.figures.carries.join(', ') ?? '', settings.unit)
 
 async function take(i: number): Promise<void> {
   const variant = variants.value[i]!
@@ -163,7 +160,7 @@ focusWanted()
         </tr>
         <tr>
           <th scope="row">Carries</th>
-          <td v-for="i in variants.length + 1" :key="i">{{ answers[i - 1]?.figures.carries.join(', ') }}</td>
+          <td v-for="i in variants.length + 1" :key="i">{{ carries(i - 1) }}</td>
         </tr>
         <tr>
           <th scope="row">Findings</th>

@@ -1,7 +1,7 @@
 import { sayTime } from '../parts/time.js'
 import type { Design } from '@drumlin/core/design'
 import type { Field } from '@drumlin/core/kinds'
-import { type Units, printLength, printWeight } from '@drumlin/core/measure'
+import { type Units, decimal, printLength, printWeight } from '@drumlin/core/measure'
 import { moneySaid } from '@drumlin/core/money'
 import type { Weighed } from './weighed.js'
 
@@ -23,15 +23,19 @@ export function rowsIn(unit: Units, currency: string): readonly Row[] {
     { label: 'Thick, empty', of: (f) => f.empty, say: thick },
     { label: 'Thick, full', of: (f) => f.full, say: thick },
     { label: 'Thickest seam', of: (f) => f.thickest, say: thick },
-    { label: 'Leather', of: (f) => f.area / 10000, say: (v) => `${v.toFixed(1)} dm²` },
+    { label: 'Leather', of: (f) => f.area / 10000, say: (v) => `${decimal(v, 1, unit)} dm²` },
     // What nobody chose hides for has no such figures.
-    { label: 'Hide used up', of: (f) => (f.cut?.used ?? NaN) / 10000, say: (v) => `${v.toFixed(1)} dm²` },
+    {
+      label: 'Hide used up',
+      of: (f) => (f.cut?.used ?? NaN) / 10000,
+      say: (v) => `${decimal(v, 1, unit)} dm²`,
+    },
     { label: 'Waste of it', of: (f) => f.cut?.waste ?? NaN, say: (v) => `${Math.round(100 * v)} %` },
     { label: 'Without a place', of: (f) => f.cut?.left ?? NaN, say: String },
     { label: 'Weight', of: (f) => f.weight.value, say: (v) => `${Math.round(v)} g` },
     { label: 'Pieces', of: (f) => f.pieces, say: String },
     { label: 'Holes', of: (f) => f.holes, say: String },
-    { label: 'Thread', of: (f) => f.thread / 1000, say: (v) => `${v.toFixed(1)} m` },
+    { label: 'Thread', of: (f) => f.thread / 1000, say: (v) => `${decimal(v, 1, unit)} m` },
     { label: 'Time at the bench', of: (f) => f.time.total.value, say: sayTime },
     { label: 'Cost of one', of: (f) => f.bill?.cost.value ?? NaN, say: money },
     { label: 'To ask for one', of: (f) => f.bill?.price.value ?? NaN, say: money },

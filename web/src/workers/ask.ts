@@ -1,3 +1,4 @@
+import { NOT_STARTED } from './notStarted.js'
 import { reasonOf } from '../app/reason.js'
 
 /** What a worker sends back: a note on the way, the answer, or why there is none. */
@@ -69,7 +70,7 @@ export function helper(start: () => Worker): Helper {
     }
     fresh.onerror = (event) => {
       event.preventDefault()
-      dead(new Error(event.message ? reasonOf(event) : 'its program could not be started'))
+      dead(new Error(event.message && !event.message.includes(NOT_STARTED) ? reasonOf(event) : NOT_STARTED))
     }
     fresh.onmessageerror = () => dead(new Error('what it answered could not be read'))
     return fresh

@@ -4,10 +4,8 @@ import type { Drawn } from '@drumlin/core/drawing'
 import type { Units } from '@drumlin/core/measure'
 import { type Hours, type Plan, type ToDo, plan } from '@drumlin/core/schedule'
 import { type Steps, stepPicture, stepsOf } from '@drumlin/core/steps'
+import { PICTURE } from '../make/pictureSize.js'
 import { answering } from './answer.js'
-
-/** How large a step's picture is made, mm: it is shown in any size. */
-export const PICTURE = { width: 80, height: 46 } as const
 
 /** The order of work of a design for so many, with a picture of each step; or when all is done. */
 export type MakeAsked =

@@ -1,6 +1,7 @@
 import { derive } from '@drumlin/core/derived'
 import type { Design } from '@drumlin/core/design'
 import { type FormatId, formatOf } from '@drumlin/core/exchange/formats'
+import { type DieWish, diePreview, writeDieDxf, writeDieSvg } from '@drumlin/core/exchange/die'
 import { type CutterWish, cutPlan, cutPreview, writeHpgl } from '@drumlin/core/exchange/hpgl'
 import type { PaperId, PrintWish } from '@drumlin/core/exchange/paper'
 import type { Sheet } from '@drumlin/core/exchange/books'
@@ -41,6 +42,7 @@ export type WriteAsked = {
   | { readonly design: Design; readonly preview: PrintWish }
   | { readonly calibration: true }
   | { readonly design: Design; readonly cutter: CutterWish; readonly as: 'plan' | 'hpgl' }
+  | { readonly design: Design; readonly die: DieWish; readonly as: 'plan' | 'dxf' | 'svg' }
   | { readonly design: Design; readonly plan: PlanWanted }
   | { readonly leather: Leather; readonly iron: Iron }
   | { readonly design: Design; readonly count: number; readonly steps: 'pdf' | 'csv' }
@@ -96,12 +98,18 @@ answering(async (asked: WriteAsked) => {
       ...(print ? { print } : {}),
     })
   }
-  if ('preview' in asked) return previewPages(derive(asked.design), asked.preview, unit)
+  if ('preview' in asked)
+    return previewPages(derive(asked.design), asked.preview, { unit, small: paper, date })
   if ('cutter' in asked) {
     const derived = derive(asked.design)
     return asked.as === 'hpgl'
       ? writeHpgl(derived, asked.cutter, unit)
       : cutPreview(cutPlan(derived, asked.cutter, unit))
+  }
+  if ('die' in asked) {
+    const derived = derive(asked.design)
+    if (asked.as === 'dxf') return writeDieDxf(derived, asked.die, unit)
+    return asked.as === 'svg' ? writeDieSvg(derived, asked.die, unit) : diePreview(derived, asked.die, unit)
   }
   if ('calibration' in asked) return writeCalibration({ paper, unit, date, fonts: await pdfFonts() })
   return writeCoupons(asked.leather, asked.iron, { paper, unit, date, fonts: await pdfFonts() })

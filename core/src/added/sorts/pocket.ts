@@ -1,7 +1,7 @@
 import { type Panel } from '../../master/index.js'
 import { edgeSeam, plainPanel, rectangleShape, turnedFate } from '../../kinds/index.js'
 import { choice, length, settings } from '../../settings/index.js'
-import { type Reckoned, given } from '../../working/index.js'
+import { type Given, type Reckon, type Reckoned, given } from '../../working/index.js'
 import { below, lyingAt } from '../place.js'
 import { type AddedSort, type Lying, defineSort, flat } from '../sort.js'
 import { FINISH, MARGIN, cutEdge, heldJoin, marginOf } from './common.js'
@@ -15,6 +15,20 @@ const SETTINGS = settings(
       ['raw', 'finished as cut', 'thin, and quick'],
       ['turned', 'turned over and sewn', 'strong, and clean from both sides'],
     ]),
+    open: choice('where it opens', 'top', [
+      ['top', 'at the top', 'sewn along its sides and foot'],
+      [
+        'left',
+        'at the top and on its left',
+        'sewn along its right side and foot: papers slide in from the side',
+      ],
+      [
+        'right',
+        'at the top and on its right',
+        'sewn along its left side and foot: papers slide in from the side',
+      ],
+      ['sides', 'at the top and on both sides', 'sewn along its foot alone: something long lies in it'],
+    ]),
     topTurn: length('width of the turn at its top', 4, 40, 10),
     lined: choice('lining', 'none', [
       ['none', 'unlined', 'one layer'],
@@ -26,14 +40,27 @@ const SETTINGS = settings(
   { inPlay: { topTurn: (p) => p.top === 'turned' } },
 )
 
-/** The ends of its seam stop so far below the mouth, mm. */
+/** The ends of its seam stop so far short of where it opens, mm. */
 const AT_MOUTH = 1.5
+
+/** What it is sewn along, and of how many seams its width loses a margin. */
+const SEWN = {
+  top: ['right', 'foot-right', 'foot', 'foot-left', 'left'],
+  left: ['right', 'foot-right', 'foot'],
+  right: ['foot', 'foot-left', 'left'],
+  sides: ['foot'],
+} as const
+const ROOM = {
+  top: '{wide} − 2 × {margin} to the seams',
+  left: '{wide} − {margin} to the seam',
+  right: '{wide} − {margin} to the seam',
+} as const
 
 /** A flat pocket sewn on along sides and foot: outside on a body, inside on a lining, on another pocket. */
 export const pocket: AddedSort = defineSort({
   id: 'pocket',
   name: 'pocket',
-  about: 'a flat pocket sewn on along its sides and foot',
+  about: 'a flat pocket, sewn on along its foot and the sides that are not open',
   takes: 'spot',
   sided: true,
   settings: SETTINGS,
@@ -44,6 +71,7 @@ export const pocket: AddedSort = defineSort({
   usual: { inward: 30 },
   says: [
     'It is {wide} wide and {high} high, its lower corners rounded by {corner}, and {lined}.',
+    'It opens {open}.',
     'Its top edge is {top}[, {topTurn} wide]; it is sewn on {margin} from its edge; cut edges are {finish}.',
   ],
   make: ({ id, name, p, side, reckon, leathers }) => {
@@ -56,9 +84,7 @@ export const pocket: AddedSort = defineSort({
         top && edge === 'top' && turned ? turnedFate(p.topTurn, 'even', leather, margin.value) : cut,
       )
     const panel = plainPanel({ id, name, role: id, ...shape(p.high, true) })
-    const chain = ['right', 'foot-right', 'foot', 'foot-left', 'left'].filter((e) =>
-      panel.edges.some((edge) => edge.id === e),
-    )
+    const chain = SEWN[p.open].filter((e) => panel.edges.some((edge) => edge.id === e))
     const liningId = `${id}-lining`
     const under = turned ? p.topTurn / 2 : 0
     const lining: Panel | undefined =
@@ -97,16 +123,7 @@ export const pocket: AddedSort = defineSort({
       sizes: [
         {
           panelId: id,
-          size: reckon(
-            {
-              key: `${id}.room`,
-              label: 'room between the seams',
-              formula: '{wide} − 2 × {margin} to the seams',
-              source: '§9',
-              measured: true,
-            },
-            { wide: given('width', p.wide), margin },
-          ),
+          size: roomOf(reckon, id, p.open, given('width', p.wide), margin),
         },
         {
           panelId: id,
@@ -125,6 +142,21 @@ export const pocket: AddedSort = defineSort({
     }
   },
 })
+
+/** How wide a thing in it can be. */
+function roomOf(
+  reckon: Reckon,
+  id: string,
+  open: keyof typeof SEWN,
+  wide: Given,
+  margin: Reckoned,
+): Reckoned {
+  const spec = { key: `${id}.room`, source: '§9', measured: true } as const
+  if (open === 'sides')
+    return reckon({ ...spec, label: 'room, open on both sides', formula: '{wide}' }, { wide })
+  const label = open === 'top' ? 'room between the seams' : 'room beside the seam'
+  return reckon({ ...spec, label, formula: ROOM[open] }, { wide, margin })
+}
 
 /** The row that holds a turned top, before the pocket is sewn on. */
 const topRow = (own: string, id: string, name: string, margin: Reckoned) =>

@@ -21,4 +21,4 @@ export {
   printerSchema,
   toFit,
 } from './printer.js'
-export { type PrintWay, type PrintWish, USUAL_PRINT, wishProblem } from './wish.js'
+export { MOST_COPIES, type PrintWay, type PrintWish, USUAL_PRINT, wishProblem } from './wish.js'

@@ -31,12 +31,13 @@ const REACHING: ReadonlySet<string> = new Set(['notches', 'fold', 'marks', 'open
 
 /** Cells of a piece, its letters and the room round it, turned as asked. */
 export function maskOf(item: PrintItem, turn: Move): Mask {
-  const known = masks.get(item) ?? new Map<Move, Mask>()
+  const known = masks.get(item.drawn) ?? new Map<Move, Mask>()
   const mask = known.get(turn) ?? freshMask(item, turn)
-  masks.set(item, known.set(turn, mask))
+  masks.set(item.drawn, known.set(turn, mask))
   return mask
 }
-const masks = new WeakMap<PrintItem, Map<Move, Mask>>()
+/** Copies of a piece are drawn alike. */
+const masks = new WeakMap<PrintItem['drawn'], Map<Move, Mask>>()
 
 function freshMask({ drawn, outline }: PrintItem, turn: Move): Mask {
   const rings: Point[][] = [[...pathPoints({ ...pathMoved(outline, turn), closed: true }, 0.2)]]

@@ -34,7 +34,10 @@ export function planPrint(derived: Derived, paper: PaperId | PrintWish, unit: Un
   const wish = wishOf(paper)
   const wanted = wish.pieces && new Set(wish.pieces)
   const pieces = wanted ? derived.pieces.filter((p) => wanted.has(p.id)) : derived.pieces
-  const items = printItems(pieces, derived.design, unit, pageOf(wish, false).tile, isRoll(wish.paper))
+  const items = printItems(pieces, derived.design, unit, pageOf(wish, false).tile, {
+    whole: isRoll(wish.paper),
+    ...(wish.copies ? { copies: wish.copies } : {}),
+  })
   const lying =
     isRoll(wish.paper) || wish.way === 'upright' ? [false] : wish.way === 'lying' ? [true] : [false, true]
   const ways = lying.map((landscape): PrintPlan => {
@@ -80,13 +83,17 @@ function patternOn(place: PagePlace, tile: Tile): Drawn[] {
   ]
 }
 
-/** “Front, part 2 of 4”: every sheet says what lies on it. */
+/** “Front, part 2 of 4 · Pocket × 2”: every sheet says what lies on it. */
 function namesOn({ sheet, page }: PagePlace): string {
-  return page.items
-    .map((item) => {
-      const on = sheet.pages.filter((p) => p.items.includes(item))
-      const part = on.length > 1 ? `, part ${on.indexOf(page) + 1} of ${on.length}` : ''
-      return `${item.piece.name}${part}`
+  const names = page.items.map((item) => {
+    const on = sheet.pages.filter((p) => p.items.includes(item))
+    const part = on.length > 1 ? `, part ${on.indexOf(page) + 1} of ${on.length}` : ''
+    return `${item.piece.name}${part}`
+  })
+  return [...new Set(names)]
+    .map((name) => {
+      const times = names.filter((n) => n === name).length
+      return times > 1 ? `${name} × ${times}` : name
     })
     .join(' · ')
 }

@@ -9,7 +9,7 @@ import {
 } from '../../drawing/index.js'
 import { type Path, boxHeight, boxWidth, pathBox } from '../../geometry/index.js'
 import type { Units } from '../../measure/index.js'
-import { type JobName, type Piece, alikePieces } from '../../reckon/index.js'
+import { type JobName, type Piece, alikeGroups, asOne } from '../../reckon/index.js'
 import { ROOM, type Tile } from './paper.js'
 
 /** Something drawn once on paper: a piece, or several that are the same. */
@@ -56,9 +56,21 @@ export const printItems = (
   job: JobName,
   unit: Units,
   tile: Tile,
-  /** On a roll a long strap is as long as it is. */
-  whole = false,
+  {
+    whole = false,
+    copies = {},
+  }: {
+    /** On a roll a long strap is as long as it is. */
+    readonly whole?: boolean
+    /** How often each is printed, by id; once where left out. */
+    readonly copies?: Readonly<Record<string, number>>
+  } = {},
 ): readonly PrintItem[] => {
   const lengths = whole ? [Infinity] : lengthsOf(tile)
-  return alikePieces(pieces).map((piece) => item(piece, job, unit, lengths))
+  return alikeGroups(pieces).flatMap((same) => {
+    const one = item(asOne(same), job, unit, lengths)
+    // What is drawn alike is had as often as any of it is asked for.
+    const times = Math.max(...same.map((p) => copies[p.id] ?? 1))
+    return Array.from({ length: times }, () => ({ ...one }))
+  })
 }

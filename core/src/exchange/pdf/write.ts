@@ -8,6 +8,7 @@ import { type FontFiles, Fonts } from './fonts.js'
 import { type PaperId, type PrintWish, paperOf } from '../paper/index.js'
 import { CREATOR } from './ours.js'
 import { coverPage, drawnPages, madeTrue, planPrint, wishOf } from './pages.js'
+import { extraPages, putPicture } from './extras/index.js'
 import { PT, Pen } from './pen.js'
 
 export interface PdfOptions {
@@ -43,7 +44,12 @@ export async function writePdf(derived: Derived, options: PdfOptions): Promise<U
       madeTrue: madeTrue(wish),
     })
   const plain = cover([])
-  const said = [...plain.flat(), ...pattern.flatMap(({ drawn, foot }) => [...drawn, ...foot])]
+  const extras = extraPages(derived, wish, { tile: front.tile, unit, date })
+  const said = [
+    ...plain.flat(),
+    ...pattern.flatMap(({ drawn, foot }) => [...drawn, ...foot]),
+    ...extras.flatMap(({ drawn }) => drawn),
+  ]
   // The words about letters that are missing are plain ones.
   const fonts = await Fonts.of(document, options.fonts, [...wordsIn(said), ...ALWAYS])
   const lacking = fonts.lacking(wordsIn(said))
@@ -59,6 +65,16 @@ export async function writePdf(derived: Derived, options: PdfOptions): Promise<U
     const window = { at, width: tile.width, height: tile.height }
     new Pen(page, fonts, point(border - at.x, border - at.y), window, error).draw(drawn)
     new Pen(page, fonts, point(border, border), undefined, error).draw(foot)
+  }
+  for (const { drawn, picture } of extras) {
+    const page = document.addPage([front.width * PT, front.height * PT])
+    if (picture)
+      putPicture(document, page, picture.shot, {
+        x: front.border + picture.at.x,
+        y: front.border + picture.at.y,
+        width: picture.width,
+      })
+    new Pen(page, fonts, point(front.border, front.border), undefined, front.error).draw(drawn)
   }
   return document.save()
 }

@@ -79,6 +79,8 @@ export interface Face {
   readonly move: Move
   readonly wide: number
   readonly high: number
+  /** Its cut edges left and right so far down, allowances and all: what goes into the seams beside it ends there. */
+  readonly edges?: (down: number) => readonly [number, number]
   /** Where its top middle stands between the stitch lines, and its directions in space. */
   readonly frame: (opened: number) => {
     readonly origin: Point3

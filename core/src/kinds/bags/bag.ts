@@ -78,6 +78,8 @@ export const isBackRaw = (p: BagParams): boolean =>
   p.seam === 'turned' && p.backSeam === 'raw' && hasOneGusset(p)
 export const isSetIn = (p: BagParams): boolean => p.body === 'set-in'
 export const isBoxed = (p: BagParams): boolean => p.body === 'boxed' || p.body === 'boxed-folded'
+/** Its top edges are of two layers. */
+export const isDoubled = (p: BagParams): boolean => p.top === 'doubled' || p.top === 'banded'
 export const isFan = (p: BagParams): boolean => p.body === 'folded' || p.body === 'bellows'
 /** Board and what covers it takes room from the height. */
 export const basePile = (p: BagParams): number =>

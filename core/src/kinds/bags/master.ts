@@ -212,16 +212,14 @@ function withLinings(all: Part, before: ReadonlySet<Join>): Part {
 
 /** A band behind the top lies in whatever is sewn through what it doubles: each counts it where it really lies. */
 function withBands(all: Part): Part {
-  const bands = new Map(
-    all.onto.filter((o) => o.sheet.panelId.startsWith('facing-')).map((o) => [o.on, o.sheet.id]),
-  )
-  if (bands.size === 0) return all
+  const bands = all.onto.filter((o) => o.sheet.panelId.startsWith('facing-'))
+  if (bands.length === 0) return all
   return {
     ...all,
     joins: all.joins.map((join) => {
-      const behind = join.through
-        .flatMap((id) => bands.get(id) ?? [])
-        .filter((id) => !join.through.includes(id))
+      const behind = bands
+        .filter((o) => join.through.includes(o.on) && !join.through.includes(o.sheet.id))
+        .map((o) => o.sheet.id)
       return behind.length > 0 ? { ...join, through: [...join.through, ...behind] } : join
     }),
   }

@@ -30,6 +30,7 @@ export const BAG = {
   cornerHole: length('hole where a boxed corner folds', 0, 8, 0),
   topBand: length('width of the band or the hem', 8, 80, 30, {
     step: 1,
+    mayMove: 4,
     goes: { with: 'high', power: 0.5, min: 12 },
   }),
   flapLength: length('how far the flap comes down', 20, 400, 160, {
@@ -139,6 +140,11 @@ export const BAG = {
   top: choice('top edges', 'single', [
     ['single', 'single, its edge finished', 'bevelled and finished before the seams'],
     ['doubled', 'doubled with a band', 'a firm mouth; two rows'],
+    [
+      'banded',
+      'doubled with a band into the seams',
+      'firm all round; its ends lie in the seams of the sides, which grow by it',
+    ],
     ['rolled', 'rolled', 'turned over and sewn'],
   ]),
   hemSkive: choice('how the hem is thinned', 'feather', [

@@ -5,6 +5,7 @@ import { type Reckoned, given } from '../../working/index.js'
 import { leatherOf } from '../kind.js'
 import { type Bag, basePile, isBackRaw, isBoxed, isFan } from './bag.js'
 import type { Part } from './assembly.js'
+import { fanOf } from './bodies/fanSide.js'
 
 const insideOf = (bag: Bag, key: 'wide' | 'high' | 'deep', label: string): Reckoned => {
   const { p, s, outcome, adds } = bag
@@ -29,6 +30,12 @@ export const insideSizes = (bag: Bag, { panels }: Part): MasterSize[] =>
       ['deep', 'depth'],
     ] as const
   ).map(([key, label]) => ({ panelId: firstOf(panels).id, size: insideOf(bag, key, label), of: 'inside' }))
+
+/** Front and back that stand apart on folded sides lean from each other at the foot. */
+function fanLeans(bag: Bag): NonNullable<Room['leans']> {
+  const { lean } = fanOf(bag)
+  return { from: 'middle', to: (opened, up) => 2 * up * Math.tan(lean * opened) }
+}
 
 /** The room inside and its mouth: a taper is as deep as its slimmer end lets a thing stand. */
 export function roomOf(bag: Bag, { panels, rooms: [second] }: Part): Room {
@@ -72,6 +79,8 @@ export function roomOf(bag: Bag, { panels, rooms: [second] }: Part): Room {
     mouthWide,
     mouthDeep,
     ease: p.ease,
+    floor: basePile(p),
+    ...(isFan(p) ? { leans: fanLeans(bag) } : {}),
     dividers:
       p.divider === 'one' && !isFan(p)
         ? { count: 1, thickness: leatherOf(bag.materials, 'inner').thickness }

@@ -67,6 +67,8 @@ export const BAG_SENTENCES: Readonly<Record<string, readonly Sentence[]>> = {
   ],
   'facing-front': TOP,
   'facing-back': TOP,
+  'facing-right': TOP,
+  'facing-left': TOP,
   pocket: POCKET,
   slip: ['Inside of the back: {slip}, cut from {leather-inner}.'],
   places: [

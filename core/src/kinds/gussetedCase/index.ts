@@ -1,6 +1,7 @@
+import { lengthSaid } from '../../measure/index.js'
 import { nth } from '../../lists/index.js'
 import { point } from '../../geometry/index.js'
-import type { Concern, Fit, Layup } from '../../master/index.js'
+import type { Concern, Fit, Fitting, Layup } from '../../master/index.js'
 import { type Reckon, given } from '../../working/index.js'
 import { type Role, defineKind, leatherOf } from '../kind.js'
 import { counted, sizeBy } from '../parts/basics.js'
@@ -14,11 +15,16 @@ import {
 } from '../pockets/index.js'
 import { caseJoins, caseLayups } from './lay.js'
 import { casePanels } from './panels.js'
+import { mostRelief } from './flatPanels.js'
+import { flatStanding } from './flatStand.js'
 import { caseStanding } from './stand.js'
-import { CASE, type CaseParams } from './params.js'
+import { CASE, type CaseParams, isFaced } from './params.js'
 import { BENCH, type CaseSizes, caseSizes } from './sizes.js'
 import { needed, present } from '../parts/fits.js'
 import { snapHalf, snapRole } from '../parts/snap.js'
+
+/** Front and back that lean out farther than this can’t stand, radians. */
+const LEANS = 1
 
 const ROLES: readonly Role<CaseParams>[] = [
   { id: 'body', label: 'Body', why: 'front, back and flap; 1.4 to 2 mm keeps its shape', usual: 1.6 },
@@ -57,7 +63,7 @@ function fits(p: CaseParams, s: CaseSizes, reckon: Reckon): Fit[] {
     panelId: 'back',
     keys: ['width'],
     remedy: { field: 'wide', value: Math.ceil(stack.sizes.pocketWidth.value) },
-    at: point(s.width.value / 2, s.bodyLength.value / 2),
+    at: point(s.width.value / 2, nth(s.strips, 1).from + s.height.value / 2),
     needs: size('fit.pile', 'needs', '{pocket} pockets + 2 × {margin} margin', '§9', {
       pocket: stack.sizes.pocketWidth,
       margin: s.margin,
@@ -70,7 +76,21 @@ function fits(p: CaseParams, s: CaseSizes, reckon: Reckon): Fit[] {
 
 function concerns(p: CaseParams, s: CaseSizes): Concern[] {
   const found: Concern[] = []
-  if (s.gussetTop.value >= s.height.value)
+  if (s.foot && s.foot.lean.value >= LEANS)
+    found.push({
+      id: 'leans-too-far',
+      rank: 'stop',
+      panelId: 'gusset',
+      at: point(s.gussetHalf.value, 4),
+      what: 'Front and back would lean out almost flat: the gusset is that much deeper at the top than at the foot',
+      why: 'It can’t stand like that. A deeper foot, a higher case or a shallower one.',
+      remedy: {
+        field: 'footDeep',
+        value: Math.min(80, Math.ceil(s.gussetTop.value / 2)),
+        said: 'a deeper foot',
+      },
+    })
+  if (!s.foot && s.gussetTop.value >= s.height.value)
     found.push({
       id: 'gusset-too-deep',
       rank: 'stop',
@@ -79,13 +99,13 @@ function concerns(p: CaseParams, s: CaseSizes): Concern[] {
       what: 'The gusset is deeper than the case is high',
       why: 'It can’t lie folded flat: half of it has to fit beside the front’s side. Make the case higher or shallower.',
     })
-  if (p.closure === 'snap' && p.flap - BENCH.snapIn > s.height.value - s.margin.value - 6)
+  if (p.closure === 'snap' && p.flap - BENCH.snapIn > s.height.value - (s.foot ? 0 : s.margin.value) - 6)
     found.push({
       id: 'snap-at-foot',
       rank: 'stop',
-      panelId: 'front',
-      at: point(s.width.value / 2, s.height.value - 6),
-      what: 'The snap comes to lie on the seam at the foot',
+      panelId: s.foot ? 'back' : 'front',
+      at: point(s.width.value / 2, s.foot ? s.bodyLength.value - s.height.value + 6 : s.height.value - 6),
+      what: `The snap comes to lie on the ${s.foot ? 'fold' : 'seam'} at the foot`,
       why: 'It can’t be set there. Shorten the flap.',
       remedy: {
         field: 'flap',
@@ -103,6 +123,21 @@ function concerns(p: CaseParams, s: CaseSizes): Concern[] {
       why: 'They would lie in the bend of the flap. Fewer pockets, or a smaller reveal.',
       remedy: { field: 'pockets', value: Math.max(0, p.pockets - 1), said: 'one pocket fewer' },
     })
+  if (s.foot && p.relief > mostRelief(s.margin.value) + 0.05)
+    found.push({
+      id: 'relief-too-large',
+      rank: 'look',
+      panelId: 'gusset',
+      at: point(s.gussetHalf.value, s.gussetHigh.value),
+      what: 'A flange {margin} wide has room for holes of {most} in its corners, not of {asked}',
+      lengths: { margin: s.margin.value, most: mostRelief(s.margin.value), asked: p.relief },
+      why: 'They would cut into the stitches or open at the edge; smaller ones are punched.',
+      remedy: {
+        field: 'relief',
+        value: Math.floor(mostRelief(s.margin.value) * 2) / 2,
+        said: 'smaller holes',
+      },
+    })
   return [...found, ...(s.stack ? pileConcerns(s.stack) : [])]
 }
 
@@ -111,6 +146,20 @@ const onTheBack = ([open]: readonly Layup[]): string[] =>
   (open?.sheets ?? []).flatMap((s) =>
     s.type === 'panel' && !/^(back|front|gusset-)/.test(s.id) ? [s.id] : [],
   )
+
+/** Both halves of the snap: through flap and facing, and on the front. */
+function snapHalves(p: CaseParams, s: CaseSizes): Fitting[] {
+  const x = s.width.value / 2
+  const down = p.flap - BENCH.snapIn
+  const [upper, lower] = s.foot ? ['side-right', 'side-right'] : ['back-left', 'front-left']
+  const cap = snapHalf('upper', 'cap of the snap', 'back', point(x, BENCH.snapIn), upper)
+  return [
+    isFaced(p) ? { ...cap, through: [...cap.through, { sheet: 'facing', times: 1 }] } : cap,
+    s.foot
+      ? snapHalf('lower', 'stud of the snap', 'back', point(x, s.bodyLength.value - down), lower)
+      : snapHalf('lower', 'stud of the snap', 'front', point(x, down), lower),
+  ]
+}
 
 /** A case for spectacles or tools, with gussets that fold flat and a flap over the top. */
 export const gussetedCase = defineKind({
@@ -122,19 +171,23 @@ export const gussetedCase = defineKind({
   hardware: [snapRole((params: CaseParams) => params.closure === 'snap')],
   brief: [
     'It takes a thing {wide} wide, {high} high and {deep} thick, with {ease} of room; inside {bridge}.',
-    'A flap of {flap} comes over the front, closed by {closure}.',
+    'Its foot is {foot}[, {footDeep} deep][, holes of {relief} in the corners of the gusset].',
+    'A flap of {flap} comes over the front, closed by {closure}; behind it {facing}.',
     'On the back {pockets} card pockets, {cardsPerPocket} to a pocket, each card showing {shown}, got out {grip}: {school}[; the front pocket is {front}][; behind each slit {pouch}].',
   ],
   sentences: {
     ...POCKET_SENTENCES,
     back: [
-      'Cut 1 from {leather-body}, the corners of the flap rounded {corner}; flap {flap}, closed by {closure}: {hardware-snap}.',
+      'Cut 1 from {leather-body}, the corners of the flap rounded {corner}; flap {flap}, closed by {closure}: {hardware-snap}; behind it {facing}; foot {foot}[, {footDeep} deep].',
       'Sides and foot sewn {margin} in with the {iron}; edges {finish}, cut {trim} over size where they are sewn.',
     ],
     front: ['Cut 1 from {leather-body}. Sides and foot sewn {margin} in; edges {finish}.'],
     gusset: [
       'Cut 2 from {leather-gusset}, for a thing {deep} thick with {ease} of room. Folds inwards along its middle.',
-      'Both sides sewn {margin} in; edges {finish}.',
+      'Sewn {margin} in; edges {finish}. The foot is {foot}[, {footDeep} deep][, holes of {relief} in its corners].',
+    ],
+    facing: [
+      'Cut 1 from {leather-gusset}: behind the flap {facing}, as long as the flap of {flap}, less what bends.',
     ],
     bridge: ['Cut 1 from {leather-gusset}: inside {bridge}.'],
   },
@@ -144,37 +197,22 @@ export const gussetedCase = defineKind({
     return {
       panels: casePanels(p, s, materials),
       layups,
-      standing: caseStanding(p, s, leatherOf(materials, 'body').thickness, onTheBack(layups)),
+      standing: s.foot
+        ? flatStanding(p, s, s.foot, { t: leatherOf(materials, 'body').thickness, riding: onTheBack(layups) })
+        : caseStanding(p, s, leatherOf(materials, 'body').thickness, onTheBack(layups)),
       joins: caseJoins(p, s),
       matches: [],
-      fittings:
-        p.closure === 'snap'
-          ? [
-              snapHalf(
-                'upper',
-                'cap of the snap',
-                'back',
-                point(s.width.value / 2, BENCH.snapIn),
-                'back-left',
-              ),
-              snapHalf(
-                'lower',
-                'stud of the snap',
-                'front',
-                point(s.width.value / 2, p.flap - BENCH.snapIn),
-                'front-left',
-              ),
-            ]
-          : [],
+      fittings: p.closure === 'snap' ? snapHalves(p, s) : [],
       fits: fits(p, s, reckon),
       concerns: concerns(p, s),
       carries: [
-        `a thing ${p.wide} × ${p.high} × ${p.deep} mm`,
+        `a thing ${[p.wide, p.high, p.deep].map(lengthSaid).join(' × ')}`,
         ...counted(p.pockets * p.cardsPerPocket, 'card'),
       ],
       sizes: [
         ...[s.bodyLength, s.width, s.flapBend, s.flat, s.full].map((size) => ({ panelId: 'back', size })),
-        ...[s.width, s.height].map((size) => ({ panelId: 'front', size })),
+        ...[s.width, s.height].map((size) => ({ panelId: s.foot ? 'back' : 'front', size })),
+        ...(s.foot ? [s.foot.deep, s.foot.corner].map((size) => ({ panelId: 'back', size })) : []),
         ...[s.gussetTop, s.gussetHigh].map((size) => ({ panelId: 'gusset', size })),
         ...(p.bridge === 'bridge' ? [s.bridge, s.rise].map((size) => ({ panelId: 'bridge', size })) : []),
         ...(s.stack ? stackSizesShown(s.stack) : []),

@@ -1,11 +1,12 @@
 import { type Move, STAY, flipAbout, moveThen, point, shift, turn } from '../../geometry/index.js'
 import { type Join, type Layup, type Sheet, clipAt, clipMoved } from '../../master/index.js'
-import { type FoldedPanel, stripBend, stripSheet } from '../parts/folding.js'
+import { type FoldedPanel, foldedMove, stripBend, stripSheet } from '../parts/folding.js'
 import { edgeSeam, lineSeam } from '../parts/seams.js'
 import { rectangle } from '../parts/shape.js'
 import { contentSheet, panelSheet, pileMoved, pileTurnedOver } from '../parts/sheets.js'
 import { type Pile, firstTop, pileJoins, pileSheets, pileSides, slitPanelTop } from '../pockets/index.js'
-import type { CaseParams } from './params.js'
+import { type OnBack, flatJoins, flatLayups } from './flatLay.js'
+import { type CaseParams, isFaced } from './params.js'
 import { backTop } from './panels.js'
 import { BENCH, type CaseSizes } from './sizes.js'
 
@@ -20,7 +21,9 @@ const PILE: Pile = { suffix: '', said: '', move: STAY, carriers: ['back'] }
 /** From a gusset to where its half lies folded flat along the side of the front; `behind` is the half at the back. */
 function gussetMove(s: CaseSizes, side: Side, behind: boolean): Move {
   const half = s.gussetHalf.value
-  const lean = Math.atan2(half - s.margin.value, s.gussetHigh.value)
+  // Over a flat foot a side slants by half of what its foot is shallower.
+  const slant = s.foot ? (s.gussetTop.value - s.foot.deep.value) / 2 : half - s.margin.value
+  const lean = Math.atan2(slant, s.gussetHigh.value)
   // The left half stands with its slanting edge upright at x = 0; the right half lies on it, turned over.
   const upright = moveThen(behind ? STAY : flipAbout(half), turn(lean))
   const placed = moveThen(upright, shift(0, backTop(s)))
@@ -81,13 +84,12 @@ export function caseLayups(p: CaseParams, s: CaseSizes): Layup[] {
     p.deep,
     shift((s.width.value - p.wide) / 2, backTop(s) + p.ease),
   )
+  const facing = facingSheets(p, folded)
+  const between: Sheet[] = [left!.behind, right!.behind, left!.before, right!.before, thing]
+  if (s.foot) return flatLayups(s, { below: pile, above: bridgeSheets(p, s), between, facing })
   const above: Sheet[] = [
     ...bridgeSheets(p, s),
-    left!.behind,
-    right!.behind,
-    left!.before,
-    right!.before,
-    thing,
+    ...between,
     panelSheet('front', 'front', 'front', shift(0, backTop(s)), true),
   ]
   return [
@@ -95,15 +97,49 @@ export function caseLayups(p: CaseParams, s: CaseSizes): Layup[] {
       id: 'open',
       name: 'folded flat, flap open',
       carrier: 'back',
-      sheets: [...pile, panelSheet('back', 'back', 'back', STAY, false), ...above],
+      sheets: [...pile, panelSheet('back', 'back', 'back', STAY, false), ...facing.open, ...above],
     },
     {
       id: 'closed',
       name: 'closed',
       carrier: 'back',
-      sheets: [...pile, stripSheet(folded, 1, false), ...above, stripSheet(folded, 0, false)],
+      sheets: [
+        ...pile,
+        stripSheet(folded, 1, false),
+        ...above,
+        ...facing.closed,
+        stripSheet(folded, 0, false),
+      ],
       bends: [stripBend(folded, 0)],
     },
+  ]
+}
+
+/** What is behind the flap, on its flesh side: laid out, and folded over with it. */
+function facingSheets(p: CaseParams, folded: FoldedPanel): OnBack['facing'] {
+  if (!isFaced(p)) return { open: [], closed: [] }
+  const sheet = (move: Move, grainUp: boolean): Sheet =>
+    panelSheet('facing', 'facing of the flap', 'facing', move, grainUp)
+  return { open: [sheet(STAY, true)], closed: [sheet(foldedMove(folded, 0), false)] }
+}
+
+/** Round the flap before anything is set in it. */
+function facingJoin(p: CaseParams, s: CaseSizes): Join[] {
+  if (!isFaced(p)) return []
+  const round = p.corner > 0
+  const chain = ['left', ...(round ? ['top-left'] : []), 'top', ...(round ? ['top-right'] : []), 'right']
+  const m = s.margin.value
+  return [
+    edgeSeam({
+      id: 'facing',
+      name: 'facing of the flap',
+      sheet: 'facing',
+      chain,
+      margin: s.margin,
+      trims: [m, m],
+      through: ['back', 'facing'],
+      glue: [{ sheet: 'facing', chain: [...chain, 'foot'], limit: 2 * m }],
+    }),
   ]
 }
 
@@ -143,9 +179,10 @@ export function caseJoins(p: CaseParams, s: CaseSizes): Join[] {
       { sheet: 'back', chain: ['foot'], limit: margin.value },
     ],
   })
+  const before = [...facingJoin(p, s), ...(s.stack ? pocketJoins(s) : []), ...bridgeJoins(p, s)]
+  if (s.foot) return [...before, ...flatJoins(s, s.foot)]
   return [
-    ...(s.stack ? pocketJoins(s) : []),
-    ...bridgeJoins(p, s),
+    ...before,
     ...SIDES.map((side) => seam(side, 'back')),
     ...SIDES.map((side) => ({ ...seam(side, 'front'), closes: true })),
     { ...foot, closes: true },

@@ -4,7 +4,8 @@ import { type Materials, leatherOf } from '../kind.js'
 import { type Basics, basicsOf, outcomeBy, sizeBy } from '../parts/basics.js'
 import { type Strip, stripsOf } from '../parts/folding.js'
 import { type Stack, hasOwnFront, stackSizes } from '../pockets/index.js'
-import type { CaseParams } from './params.js'
+import { type FlatFoot, flatFoot } from './flatFoot.js'
+import { type CaseParams, isFlat } from './params.js'
 
 /** Judgement values of the bench, mm. */
 export const BENCH = {
@@ -27,12 +28,14 @@ export interface CaseSizes extends Basics {
   readonly gussetHigh: Reckoned
   readonly flapBend: Reckoned
   readonly bodyLength: Reckoned
+  /** A flat foot, where front and back are one piece. */
+  readonly foot: FlatFoot | undefined
   readonly flat: Reckoned
   readonly full: Reckoned
   readonly rise: Reckoned
   readonly bridge: Reckoned
   readonly stack: Stack | undefined
-  /** Flap and back, with the bend between them. */
+  /** Flap and back, with the bend between them; with a flat foot that and the front too. */
   readonly strips: readonly Strip[]
 }
 
@@ -52,10 +55,11 @@ export function caseSizes(p: CaseParams, materials: Materials, reckon: Reckon): 
     '§8',
     { wide: given('wide', p.wide), ease, margin, hole },
   )
+  const flat = isFlat(p)
   const height = size(
     'height',
     'height of front and back',
-    '{high} + {ease} ease + {margin} margin + {hole} at the foot',
+    flat ? '{high} + {ease} ease' : '{high} + {ease} ease + {margin} margin + {hole} at the foot',
     '§8',
     { high: given('high', p.high), ease, margin, hole },
   )
@@ -66,19 +70,22 @@ export function caseSizes(p: CaseParams, materials: Materials, reckon: Reckon): 
     '§8',
     { deep: given('deep', p.deep), ease },
   )
-  const gussetHalf = size(
-    'gusset.half',
-    'half of the gusset at its top',
-    '{gussetTop} / 2 + {margin} margin',
-    '§8',
-    { gussetTop, margin },
-  )
+  const foot = flat ? flatFoot(p, { reckon, body }, { height, gussetTop }) : undefined
   const gussetHigh = outcome(
     'gusset.high',
     'gusset along its middle',
-    '√({height}² − ({gussetTop} / 2)², at least 1): so that its sides are as long as the front’s',
+    `√({height}² − (${foot ? '({gussetTop} − {foot})' : '{gussetTop}'} / 2)², at least 1): so that its sides are as long as the front’s`,
     '§8',
-    { height, gussetTop },
+    { height, gussetTop, foot: foot?.deep ?? given('foot', 0) },
+  )
+  const gussetHalf = size(
+    'gusset.half',
+    'half of the gusset at its top',
+    foot
+      ? '{gussetTop} / 2 + {margin} margin × {height} / {gussetHigh} along its slant'
+      : '{gussetTop} / 2 + {margin} margin',
+    '§8',
+    { gussetTop, margin, height, gussetHigh },
   )
   const flapBend = size('flap.bend', 'over the top, full', '{deep} + {t} front + π × {k} × {t}', '§3', {
     deep: given('deep', p.deep),
@@ -87,12 +94,20 @@ export function caseSizes(p: CaseParams, materials: Materials, reckon: Reckon): 
   })
   const bodyLength = outcome(
     'body.length',
-    'length of back and flap',
-    '{flap} flap + {flapBend} over the top + {height} back',
+    foot ? 'length of front, foot, back and flap' : 'length of back and flap',
+    foot
+      ? '{flap} flap + {flapBend} over the top + 2 × ({height} + {corner} round a corner) + {foot} foot'
+      : '{flap} flap + {flapBend} over the top + {height} back',
     '§3',
-    { flap: given('flap', p.flap), flapBend, height },
+    {
+      flap: given('flap', p.flap),
+      flapBend,
+      height,
+      corner: foot?.corner ?? given('corner', 0),
+      foot: foot?.deep ?? given('foot', 0),
+    },
   )
-  const flat = outcome('closed.flat', 'thickness folded flat', '3 × {t} + 2 × {tg} gusset', '§8', { t, tg })
+  const folded = outcome('closed.flat', 'thickness folded flat', '3 × {t} + 2 × {tg} gusset', '§8', { t, tg })
   const full = outcome('closed.full', 'thickness with the thing in it', '{deep} + 3 × {t}', '§8', {
     deep: given('deep', p.deep),
     t,
@@ -138,7 +153,13 @@ export function caseSizes(p: CaseParams, materials: Materials, reckon: Reckon): 
           trimmed: { left: false, right: false },
         }
       : undefined
-  const strips = stripsOf(['flap', 'back'], [p.flap, height.value], [flapBend.value])
+  const strips = foot
+    ? stripsOf(
+        ['flap', 'back', 'foot', 'front'],
+        [p.flap, height.value, foot.deep.value, height.value],
+        [flapBend.value, foot.corner.value, foot.corner.value],
+      )
+    : stripsOf(['flap', 'back'], [p.flap, height.value], [flapBend.value])
   return {
     ...basics,
     width,
@@ -148,7 +169,8 @@ export function caseSizes(p: CaseParams, materials: Materials, reckon: Reckon): 
     gussetHigh,
     flapBend,
     bodyLength,
-    flat,
+    foot,
+    flat: folded,
     full,
     rise,
     bridge,

@@ -1,5 +1,6 @@
 import {
   type Point3,
+  type Stretch,
   courseOf,
   point,
   point3,
@@ -10,7 +11,7 @@ import {
   point3Subtract,
   point3Unit,
 } from '../../geometry/index.js'
-import type { Standing, Stood, StoodPart } from '../../master/index.js'
+import type { InsideThing, Standing, Stood, StoodPart } from '../../master/index.js'
 import type { CaseParams } from './params.js'
 import type { CaseSizes } from './sizes.js'
 
@@ -43,11 +44,26 @@ const frontOf = ({ angle }: Filled) => ({
   up: point3(0, Math.cos(angle), Math.sin(angle)),
 })
 
+/** From the top of the back over what goes in and down with the flap, turning twice by so much, radians. */
+export function overTop(
+  p: CaseParams,
+  s: CaseSizes,
+  t: number,
+  [first, then]: readonly [number, number],
+): Stretch[] {
+  const over = s.flapBend.value
+  const bend = Math.max(0.2, (over - p.deep - t) / 2)
+  return [
+    { length: bend, turn: first },
+    { length: Math.max(0, over - 2 * bend) },
+    { length: bend, turn: then },
+    { length: p.flap },
+  ]
+}
+
 /** Back and flap in one: up from the foot, over what goes in, and down over the front as far as it is shut. */
 function backPart(p: CaseParams, s: CaseSizes, filled: Filled, shut: number): StoodPart {
-  const over = s.flapBend.value
   const { high, angle, t } = filled
-  const bend = Math.max(0.2, (over - p.deep - t) / 2)
   // The flap lies against the upper edge of the front, and hangs from there.
   const [reach, edge] = [p.deep + t, high * Math.sin(angle) + 1.2 * t]
   const lean = Math.atan2(Math.max(0, reach - edge), high * (1 - Math.cos(angle)))
@@ -57,10 +73,7 @@ function backPart(p: CaseParams, s: CaseSizes, filled: Filled, shut: number): St
     along: point(0, -1),
     course: courseOf([
       { length: high },
-      { length: bend, turn: (Math.PI / 2) * shut },
-      { length: Math.max(0, over - 2 * bend) },
-      { length: bend, turn: (Math.PI / 2 + Math.min(angle, lean)) * shut },
-      { length: p.flap },
+      ...overTop(p, s, t, [(Math.PI / 2) * shut, (Math.PI / 2 + Math.min(angle, lean)) * shut]),
     ]),
     frame: { origin: point3(0, 0, 0), along: UP, rise: point3(0, 0, -1) },
   }
@@ -86,6 +99,31 @@ function gussetPart(s: CaseSizes, filled: Filled, way: 1 | -1, at: 'back' | 'fro
     course: courseOf([{ length: fold.length }]),
     frame: { origin: foot, along, rise: point3Cross(across, along) },
   }
+}
+
+/** How high a level of a thing lies, and from where to where it reaches out there, mm. */
+export type Level = readonly [up: number, from: number, to: number]
+
+/** What goes into a case, from its foot to its top. */
+export function caseThing({ wide }: CaseParams, foot: Level, top: Level): InsideThing {
+  const corners = ([y, from, to]: Level): Point3[] =>
+    (
+      [
+        [-1, from],
+        [1, from],
+        [1, to],
+        [-1, to],
+      ] as const
+    ).map(([way, z]) => point3((way * wide) / 2, y, z))
+  return { name: 'what goes in', foot: corners(foot), top: corners(top) }
+}
+
+/** What goes in stands against the back; at the foot it is pressed together as far as front and back leave it room. */
+function pressed(p: CaseParams, s: CaseSizes, { angle }: Filled): InsideThing {
+  const top = s.height.value - p.ease
+  const to = (y: number): number => Math.min(p.deep, Math.max(0, y) * Math.tan(angle))
+  const level = (y: number): Level => [y, 0, to(y)]
+  return caseThing(p, level(top - p.high), level(top))
 }
 
 /** A case as it stands filled, shut (0) to open (1); `riding` lie on its back. */
@@ -122,5 +160,6 @@ export const caseStanding =
         ...([-1, 1] as const).flatMap((way) => [gusset(way, 'back'), gusset(way, 'front')]),
       ],
       riding: riding.map((sheet) => ({ sheet, on: 'back' })),
+      inside: [pressed(p, s, filled)],
     }
   }

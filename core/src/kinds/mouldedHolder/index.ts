@@ -1,3 +1,4 @@
+import { lengthSaid } from '../../measure/index.js'
 import { point } from '../../geometry/index.js'
 import type { Concern, Fit, MasterSize } from '../../master/index.js'
 import { type Reckon, given } from '../../working/index.js'
@@ -151,7 +152,7 @@ export const mouldedHolder = defineKind({
       matches: [],
       fits: fits(p, s, reckon, materials),
       concerns: concerns(p, materials),
-      carries: [`one thing ${p.wide} × ${p.high} × ${p.deep} mm`],
+      carries: [`one thing ${[p.wide, p.high, p.deep].map(lengthSaid).join(' × ')}`],
       sizes: [
         ...(p.formed === 'first' ? [s.blankWide, s.blankHigh, s.extra, s.flange] : [s.flange]).map(
           (size) => ({ panelId: 'front', size }),

@@ -1,3 +1,4 @@
+import { lengthSaid } from '../../measure/index.js'
 import { point } from '../../geometry/index.js'
 import type { Panel, PanelMark, Stock } from '../../master/index.js'
 import { type Materials, leatherOf } from '../kind.js'
@@ -116,7 +117,7 @@ export function holderPanels(p: HolderParams, s: HolderSizes, materials: Materia
             role: 'back',
             ...rectangleShape(BENCH.loopWide, s.loop.value, {}, cut),
             grain: Math.PI / 2,
-            notes: [`skive the last ${BENCH.loopLap} mm of both ends to half`],
+            notes: [`skive the last ${lengthSaid(BENCH.loopLap)} of both ends to half`],
           }),
         ]
       : []),
@@ -126,7 +127,7 @@ export function holderPanels(p: HolderParams, s: HolderSizes, materials: Materia
       role: 'guide',
       stock: board(p.deep),
       ...rectangleShape(p.wide, p.high, allRound(Math.min(BENCH.roundCorner, p.wide / 4)), plain),
-      notes: [`round its upper edge to a radius of ${p.edge} mm`],
+      notes: [`round its upper edge to a radius of ${lengthSaid(p.edge)}`],
     }),
     plainPanel({
       id: 'plate',

@@ -1,3 +1,4 @@
+import { lengthSaid } from '../../measure/index.js'
 import { point } from '../../geometry/index.js'
 import type { Concern, Fit } from '../../master/index.js'
 import { type Reckon, given } from '../../working/index.js'
@@ -125,7 +126,7 @@ export const narrowStrap = defineKind({
       matches: [],
       fits: fits(p, s, reckon),
       concerns: concerns(p),
-      carries: [`a girth of ${p.girth} mm`],
+      carries: [`a girth of ${lengthSaid(p.girth)}`],
       sizes: [
         ...[s.longCut, s.long, s.usual, s.around, s.min, s.max, s.thick].map((size) => ({
           panelId: 'tongue',

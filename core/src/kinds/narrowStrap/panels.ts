@@ -139,7 +139,7 @@ export function strapPanels(p: StrapParams, s: StrapSizes, materials: Materials)
       role: 'outside',
       ...tongueShape(p, s, 0, false, fate),
       ...common,
-      folds: foldsOf(tongueFolded(p, s), 0, p.wideEnd, 'mountain'),
+      folds: foldsOf(tongueFolded(p, s), 0, p.wideEnd),
       marks: holeMarks(p, s, bar),
       notes: ['punch the holes when it is lined and sewn'],
     }),
@@ -155,7 +155,7 @@ export function strapPanels(p: StrapParams, s: StrapSizes, materials: Materials)
       role: 'outside',
       ...buckleShape(p, s, 0, false, fate),
       ...common,
-      folds: foldsOf(buckleFolded(p, s), 0, p.wideEnd, 'mountain'),
+      folds: foldsOf(buckleFolded(p, s), 0, p.wideEnd),
       marks: [
         {
           type: 'slot',

@@ -74,13 +74,8 @@ export function stripBend(folded: FoldedPanel, i: number): Bend {
   return { sheets: [`${folded.panelId}.${i + 1}`, `${folded.panelId}.${i + 2}`], at, outward: inward }
 }
 
-/** The folds of such a panel as marks on the piece: each in the middle of its bend. */
-export const foldsOf = (
-  { strips }: Pick<FoldedPanel, 'strips'>,
-  left: number,
-  right: number,
-  rises: 'mountain' | 'valley',
-): Fold[] =>
+/** The folds of such a panel as marks on the piece: each in the middle of its bend. Its grain is outside. */
+export const foldsOf = ({ strips }: Pick<FoldedPanel, 'strips'>, left: number, right: number): Fold[] =>
   strips.slice(1).map((strip, i) => {
     const [end, y] = [nth(strips, i).to, (nth(strips, i).to + strip.from) / 2]
     return {
@@ -89,6 +84,6 @@ export const foldsOf = (
       from: point(left, y),
       to: point(right, y),
       width: strip.from - end,
-      rises,
+      rises: 'mountain',
     }
   })

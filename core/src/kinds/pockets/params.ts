@@ -26,7 +26,7 @@ export const POCKETS = {
   /** How a pocket's foot is held to what carries it. */
   feet: choice('feet of the pockets', 'both', [
     ['both', 'glued and sewn across', 'nothing moves while it is sewn; the usual way'],
-    ['sewn', 'sewn across, not glued', 'stays supple; has to be held while it is sewn'],
+    ['sewn', 'sewn across, the arms alone glued', 'stays supple; the arms hold it while it is sewn'],
     ['glued', 'glued only', 'no stitches show inside; the glue alone carries the card'],
   ]),
   reveal: length('reveal', 6, 30, 12, { mayMove: 2, hint: 'how much of a pocket shows above the next' }),

@@ -1,3 +1,4 @@
+import { lengthSaid } from '../../measure/index.js'
 import { STAY, flipAbout, point, shift } from '../../geometry/index.js'
 import { loopOf } from './loop.js'
 import type { Concern, Fit, Panel, PanelSheet } from '../../master/index.js'
@@ -183,7 +184,7 @@ export const sheath = defineKind({
       matches: [],
       fits: fits(p, s, reckon),
       concerns: concerns(p, s),
-      carries: [`a tool ${p.wide} mm wide, ${p.deep} mm of it inside`],
+      carries: [`a tool ${lengthSaid(p.wide)} wide, ${lengthSaid(p.deep)} of it inside`],
       sizes: [
         ...[s.mouth, s.tip, s.length].map((size) => ({ panelId: 'front', size })),
         ...[s.layers, s.weltThick].map((size) => ({ panelId: 'welt', size })),

@@ -50,7 +50,7 @@ export function strapWalletPanels(p: StrapWalletParams, s: StrapWalletSizes, mat
       name: 'Body',
       role: 'outside',
       ...body,
-      folds: foldsOf({ strips: strips(p, s) }, 0, w, 'valley'),
+      folds: foldsOf({ strips: strips(p, s) }, 0, w),
       bands: rimBands('body.rim', 'sides of the body', body, sides, t('outside')),
       notes: ['cut in one piece'],
       labelAt: point(w / 2, (flap!.to + front!.from) / 2),

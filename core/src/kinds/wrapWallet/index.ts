@@ -6,8 +6,9 @@ import type { Reckon } from '../../working/index.js'
 import { type Role, defineKind } from '../kind.js'
 import { counted, notesMaybe } from '../parts/basics.js'
 import { betweenSeams, needed, present } from '../parts/fits.js'
-import { wrapJoins, wrapLayups, wrapPanels } from './lay.js'
-import { WRAP, type WrapParams } from './params.js'
+import { wrapJoins, wrapLayups } from './lay.js'
+import { wrapPanels } from './panels.js'
+import { WRAP, type WrapParams, isSewn } from './params.js'
 import { type WrapSizes, wrapSizes } from './sizes.js'
 
 const ROLES: readonly Role<WrapParams>[] = [
@@ -35,7 +36,7 @@ function fits(p: WrapParams, s: WrapSizes, reckon: Reckon): Fit[] {
             'card-across',
             'a card across it',
             CARD.height,
-            p.noteFlaps === 'sewn' ? betweenSeams(reckon, 'fit.card-between', s.across, s, '§3') : s.across,
+            isSewn(p) ? betweenSeams(reckon, 'fit.card-between', s.across, s, '§3') : s.across,
           ),
         ]
       : []),

@@ -1,124 +1,48 @@
 import { firstOf, nth } from '../../lists/index.js'
-import { STAY, flipAbout, point, shift } from '../../geometry/index.js'
+import { STAY, flipAbout, moveThen, point, shift } from '../../geometry/index.js'
 import {
-  type EdgeTreatment,
-  type Fold,
+  type Glue,
   type Join,
   type Layup,
-  type Panel,
   type PanelSheet,
   type Sheet,
   clipAt,
   clipMoved,
 } from '../../master/index.js'
 import { CARD } from '../../stores/index.js'
-import { type Materials, leatherOf } from '../kind.js'
 import { notesMaybe } from '../parts/basics.js'
-import { type FoldedPanel, type Strip, foldsOf, stripBend, stripSheet } from '../parts/folding.js'
-import { edgeSeam, glueBetween, lineSeam } from '../parts/seams.js'
 import {
-  type Named,
-  finishedFate,
-  outlineOf,
-  plainPanel,
-  rectangle,
-  rectangleShape,
-  turnedFate,
-} from '../parts/shape.js'
+  type FoldedPanel,
+  type Strip,
+  foldedMove,
+  isTurnedOver,
+  stripBend,
+  stripSheet,
+} from '../parts/folding.js'
+import { edgeSeam, glueBetween, lineSeam } from '../parts/seams.js'
+import { rectangle } from '../parts/shape.js'
 import { cardOutline, contentSheet, panelSheet } from '../parts/sheets.js'
-import type { WrapParams } from './params.js'
-import { BENCH, type WrapSizes } from './sizes.js'
-
-const hasFlaps = (p: WrapParams): boolean => p.noteFlaps === 'turned'
-/** A flap reaches no farther than the middle of the panel it covers. */
-const flapWidth = (p: WrapParams, s: WrapSizes): number => Math.min(p.flapWidth, s.across.value / 2)
-const ear = (p: WrapParams, s: WrapSizes): number => Math.min(p.ear, flapWidth(p, s) - 2, s.flat.value / 3)
-
-export function wrapPanels(p: WrapParams, s: WrapSizes, materials: Materials): Panel[] {
-  const [w, h] = [s.across.value, s.length.value]
-  const second = nth(s.strips, 1)
-  const plain = finishedFate(p.finish, 0, () => false)
-  const width = Math.min(p.turn, flapWidth(p, s) / 2)
-  const turned = turnedFate(width, 'even', leatherOf(materials, 'body'), p.margin)
-  const fate = (edge: string): EdgeTreatment => (edge.startsWith('note-') ? turned : plain(edge))
-  const reach = s.sideBend.value + flapWidth(p, s)
-  const cut = ear(p, s)
-  const wing = (x: number, out: 1 | -1, side: string): Named[] => {
-    const corners: Named[] = [
-      { x, y: second.from + 1, edge: `${side}-ear-1` },
-      { x: x + out * (reach - cut), y: second.from + 1, edge: `${side}-ear-cut-1` },
-      { x: x + out * reach, y: second.from + 1 + cut, edge: `note-${side}` },
-      { x: x + out * reach, y: second.to - 1 - cut, edge: `${side}-ear-cut-2` },
-      { x: x + out * (reach - cut), y: second.to - 1, edge: `${side}-ear-2` },
-      { x, y: second.to - 1, edge: `${side}-after` },
-    ]
-    if (out === 1) return corners
-    // The left side is walked upwards: each edge begins at what was its other end.
-    const names = ['left-after', ...corners.map((c) => c.edge).slice(0, 5)]
-    return corners.map((c, i) => ({ ...c, edge: nth(names, i) })).reverse()
-  }
-  const corners: Named[] = [
-    { x: 0, y: 0, radius: p.corner, edge: 'top', corner: 'top-left' },
-    { x: w, y: 0, radius: p.corner, edge: 'right', corner: 'top-right' },
-    ...(hasFlaps(p) ? wing(w, 1, 'right') : []),
-    { x: w, y: h, radius: p.corner, edge: 'foot', corner: 'foot-right' },
-    { x: 0, y: h, radius: p.corner, edge: 'left', corner: 'foot-left' },
-    ...(hasFlaps(p) ? wing(0, -1, 'left') : []),
-  ]
-  const sideFold = (id: string, name: string, x: number): Fold => ({
-    id,
-    name,
-    from: point(x, second.from + 1),
-    to: point(x, second.to - 1),
-    width: s.sideBend.value,
-    rises: 'valley',
-  })
-  const half = s.sideBend.value / 2
-  return [
-    plainPanel({
-      id: 'body',
-      name: 'Body',
-      role: 'body',
-      ...outlineOf(corners, fate),
-      grain: Math.PI / 2,
-      folds: [
-        ...foldsOf({ strips: s.strips }, 0, w, 'valley'),
-        ...(hasFlaps(p)
-          ? [
-              sideFold('note-left', 'left note flap', -half),
-              sideFold('note-right', 'right note flap', w + half),
-            ]
-          : []),
-      ],
-      notes: ['grain out; fold from the top down'],
-    }),
-    ...(s.band
-      ? [
-          plainPanel({
-            id: 'band',
-            name: 'Loop',
-            role: 'body',
-            ...rectangleShape(s.band.value, BENCH.bandWide, {}, plain),
-            notes: [`skive ${BENCH.bandLap} mm at both ends to half and glue them over each other`],
-          }),
-        ]
-      : []),
-  ]
-}
+import { type WrapParams, hasFlaps, isSewn } from './params.js'
+import { flapsOn } from './panels.js'
+import type { WrapSizes } from './sizes.js'
 
 const folded = (s: WrapSizes): FoldedPanel => ({ panelId: 'body', name: 'body', strips: s.strips, stays: 1 })
 
-/** The note flaps folded in over what lies on the second panel. */
+/** The note flaps folded in over what lies on their panel, wherever that lies once it is wrapped. */
 function flapSheets(p: WrapParams, s: WrapSizes): PanelSheet[] {
   if (!hasFlaps(p)) return []
-  const [w, bend] = [s.across.value, s.sideBend.value]
+  const [w, bend, on] = [s.across.value, s.sideBend.value, flapsOn(p)]
+  const whole = folded(s)
+  const panel = nth(s.strips, on)
   const one = (side: string, fold: number, edge: number, inward: number): PanelSheet => {
-    const move = flipAbout(fold)
-    const second = nth(s.strips, 1)
-    return panelSheet(`body.${side}`, `${side} note flap`, 'body', move, true, [
-      clipMoved(clipAt(point(edge, 0), point(inward, 0)), move),
-      clipAt(point(0, second.from), point(0, 1)),
-      clipAt(point(0, second.to), point(0, -1)),
+    const move = moveThen(flipAbout(fold), foldedMove(whole, on))
+    const clip = (x: number, y: number, dx: number, dy: number) =>
+      clipMoved(clipAt(point(x, y), point(dx, dy)), move)
+    // On the second panel, which lies grain down, a flap shows its grain; on the third it lies under that.
+    return panelSheet(`body.${side}`, `${side} note flap`, 'body', move, !isTurnedOver(whole, on), [
+      clip(edge, 0, inward, 0),
+      clip(0, panel.from, 0, 1),
+      clip(0, panel.to, 0, -1),
     ])
   }
   return [one('left', -bend / 2, -bend, -1), one('right', w + bend / 2, w + bend, 1)]
@@ -179,7 +103,6 @@ function firstTurn(s: WrapSizes, cards: readonly Sheet[]): Layup {
 function turnJoins(p: WrapParams, s: WrapSizes): Join[] {
   const [first, second] = [firstOf(s.strips), nth(s.strips, 1)]
   const margin = s.margin.value
-  const body = { high: s.length.value, corner: p.corner, limit: margin }
   const mouth = second.from + first.to - first.from
   return (['left', 'right'] as const).map((side) => {
     const x = side === 'left' ? margin : s.across.value - margin
@@ -192,11 +115,29 @@ function turnJoins(p: WrapParams, s: WrapSizes): Join[] {
       twin: side === 'left' ? 'turn-right' : 'turn-left',
       pairName: 'both sides of the first turn',
       glue: [
-        glueBetween('body.1', side, [first.from, first.to], body),
-        glueBetween('body.2', side, [second.from, mouth], body),
+        sideGlue(p, s, 'body.1', side, [first.from, first.to]),
+        sideGlue(p, s, 'body.2', side, [second.from, mouth]),
       ],
     })
   })
+}
+
+/** Glue down a side between two heights: above the note flaps, where there are any, a side is an edge of its own. */
+function sideGlue(
+  p: WrapParams,
+  s: WrapSizes,
+  sheet: string,
+  side: 'left' | 'right',
+  [from, to]: readonly [number, number],
+): Glue {
+  const limit = s.margin.value
+  if (!hasFlaps(p))
+    return glueBetween(sheet, side, [from, to], { high: s.length.value, corner: p.corner, limit })
+  const above = Math.max(0, from - p.corner)
+  const below = Math.max(0, nth(s.strips, flapsOn(p)).from + 1 - to)
+  return side === 'right'
+    ? { sheet, chain: ['right'], limit, startFree: above, endFree: below }
+    : { sheet, chain: ['left-after'], limit, startFree: below, endFree: above }
 }
 
 /** Laid out flat; and wrapped: panels with even numbers below, odd ones above what they carry. */
@@ -206,17 +147,22 @@ export function wrapLayups(p: WrapParams, s: WrapSizes): Layup[] {
   const side = (x: number, inward: number) => clipAt(point(x, 0), point(inward, 0))
   const strip = (i: number): PanelSheet => {
     const sheet = stripSheet(closed, i, false)
-    // The second panel without its note flaps, which lie folded in.
-    return i === 1 && hasFlaps(p)
-      ? { ...sheet, clips: [...sheet.clips, side(0, 1), side(s.across.value, -1)] }
-      : sheet
+    // The panel without its note flaps, which lie folded in.
+    if (i !== flapsOn(p) || !hasFlaps(p)) return sheet
+    const move = foldedMove(closed, i)
+    return {
+      ...sheet,
+      clips: [...sheet.clips, ...[side(0, 1), side(s.across.value, -1)].map((c) => clipMoved(c, move))],
+    }
   }
   const below = s.strips.flatMap((_, i) => (i % 2 === 1 ? [strip(i)] : [])).reverse()
+  const flaps = flapSheets(p, s)
+  const third = flapsOn(p) === 2
   const above = s.strips.flatMap((_, i): Sheet[] =>
-    i % 2 === 0 ? [strip(i), ...(i === 0 ? notes : [])] : [],
+    i % 2 === 0 ? [strip(i), ...(i === 0 ? [...(third ? flaps : []), ...notes] : [])] : [],
   )
   return [
-    p.noteFlaps === 'sewn'
+    isSewn(p)
       ? firstTurn(s, cards)
       : {
           id: 'open',
@@ -228,28 +174,31 @@ export function wrapLayups(p: WrapParams, s: WrapSizes): Layup[] {
       id: 'closed',
       name: 'wrapped',
       carrier: 'body',
-      sheets: [...below, ...cards, ...flapSheets(p, s), ...above],
+      sheets: [...below, ...cards, ...(third ? [] : flaps), ...above],
       bends: s.bends.map((_, i) => stripBend(closed, i)),
     },
   ]
 }
 
-/** A row along the turned edge of each note flap, or down both sides of a turn that is a pocket. */
-export const wrapJoins = (p: WrapParams, s: WrapSizes): Join[] =>
-  p.noteFlaps === 'sewn'
-    ? turnJoins(p, s)
-    : hasFlaps(p)
-      ? (['left', 'right'] as const).map((side) =>
-          edgeSeam({
-            id: `note-${side}`,
-            name: `turned edge of the ${side} note flap`,
-            sheet: 'body',
-            chain: [`note-${side}`],
-            margin: s.margin,
-            trims: [s.margin.value, s.margin.value],
-            through: ['body'],
-            twin: `note-${side === 'left' ? 'right' : 'left'}`,
-            pairName: 'turned edges of the note flaps',
-          }),
-        )
-      : []
+/** Both sides of a turn that is a pocket, and a row along the turned edge of each note flap. */
+export const wrapJoins = (p: WrapParams, s: WrapSizes): Join[] => [
+  ...(isSewn(p) ? turnJoins(p, s) : []),
+  ...(hasFlaps(p) ? flapJoins(p, s) : []),
+]
+
+function flapJoins(p: WrapParams, s: WrapSizes): Join[] {
+  const sheet = isSewn(p) ? 'body.2' : 'body'
+  return (['left', 'right'] as const).map((side) =>
+    edgeSeam({
+      id: `note-${side}`,
+      name: `turned edge of the ${side} note flap`,
+      sheet,
+      chain: [`note-${side}`],
+      margin: s.margin,
+      trims: [s.margin.value, s.margin.value],
+      through: [sheet],
+      twin: `note-${side === 'left' ? 'right' : 'left'}`,
+      pairName: 'turned edges of the note flaps',
+    }),
+  )
+}

@@ -24,6 +24,11 @@ const DECIDED = {
     ],
     ['none', 'left straight', 'nothing holds the notes but the wrapping'],
     ['sewn', 'sewn to those of the first', 'the first turn is a pocket, open at its top: cards stay in'],
+    [
+      'both',
+      'sewn to those of the first, note flaps on the third',
+      'the first turn is a pocket for cards, the flaps of the third hold the notes in',
+    ],
   ]),
   flapWidth: length('width of a note flap', 15, 60, 30, { step: 1 }),
   ear: length('cut off each ear', 4, 30, 10),
@@ -34,12 +39,16 @@ const DECIDED = {
   ]),
 }
 export type WrapParams = ParamsOf<typeof DECIDED>
+type Sides = Pick<WrapParams, 'noteFlaps'>
+/** Whether the sides of the first turn are sewn, and whether there are note flaps. */
+export const isSewn = ({ noteFlaps }: Sides): boolean => noteFlaps === 'sewn' || noteFlaps === 'both'
+export const hasFlaps = ({ noteFlaps }: Sides): boolean => noteFlaps === 'turned' || noteFlaps === 'both'
 export const WRAP = settings(DECIDED, {
   usual: { notes: 6, corner: 8 },
   inPlay: {
     margin: (p) => p.noteFlaps !== 'none',
-    flapWidth: (p) => p.noteFlaps === 'turned',
-    ear: (p) => p.noteFlaps === 'turned',
-    turn: (p) => p.noteFlaps === 'turned',
+    flapWidth: hasFlaps,
+    ear: hasFlaps,
+    turn: hasFlaps,
   },
 })

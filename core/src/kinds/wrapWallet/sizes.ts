@@ -5,7 +5,7 @@ import { type Reckon, type Reckoned, given } from '../../working/index.js'
 import { type Materials, leatherOf } from '../kind.js'
 import { type Basics, basicsOf, notesMaybe, outcomeBy, sizeBy } from '../parts/basics.js'
 import { type Strip, stripsOf } from '../parts/folding.js'
-import type { WrapParams } from './params.js'
+import { type WrapParams, isSewn } from './params.js'
 
 /** Judgement values of the bench, mm. */
 export const BENCH = { bandWide: 16, bandLap: 12, bandEase: 1, min: 60 } as const
@@ -65,12 +65,7 @@ export function wrapSizes(p: WrapParams, materials: Materials, reckon: Reckon): 
       },
     )
   const flat = inner('flat', 'flat part of a panel', [CARD.width, (note?.long ?? 0) / 2])
-  const across = inner(
-    'across',
-    'width across',
-    [CARD.height, note?.short ?? 0],
-    p.noteFlaps === 'sewn' ? SEAMS : '',
-  )
+  const across = inner('across', 'width across', [CARD.height, note?.short ?? 0], isSewn(p) ? SEAMS : '')
   const contents = laidOn(p)
   const gaps = contents.map((_, j) =>
     size(`gap.${j + 1}`, `gap in fold ${j + 1}`, '{fill} × {inside} enclosed + {layers} × {t}', '§3', {
@@ -123,11 +118,15 @@ export function wrapSizes(p: WrapParams, materials: Materials, reckon: Reckon): 
   const sideBend = size(
     'side.bend',
     'used up by the fold of a note flap',
-    'π × ({fill} × {cards} / 2 + {k} × {t})',
+    'π × ({fill} × {inside} / 2 + {k} × {t})',
     '§3',
     {
       fill: given('fill', p.fill, 'share'),
-      cards: given('cards', firstOf(contents), 'thickness'),
+      inside: given(
+        p.noteFlaps === 'both' ? 'notes' : 'cards',
+        p.noteFlaps === 'both' ? nth(contents, 1) : firstOf(contents),
+        'thickness',
+      ),
       k,
       t,
     },

@@ -76,7 +76,7 @@ const amount = (count: number, unit: string, units: Units): string =>
       : printArea(count * 10_000, units)
 
 function hardwareRows(derived: Derived, unit: Units, width: number): Row[] {
-  return toBuy(derived).map((b) => {
+  return toBuy(derived, unit).map((b) => {
     const note = b.note ? `, ${b.note}` : ''
     return b.unit === 'pieces'
       ? tableRow(`${b.count} ×`, `${b.what}${note}`, '', width)

@@ -1,15 +1,18 @@
 import {
+  courseAt,
   courseOf,
+  coursed,
   point,
+  point3Along,
   point3Cross,
   point3Distance,
   point3Subtract,
   point3Unit,
   type Point3,
 } from '../../../geometry/index.js'
-import { type Stood } from '../../../master/index.js'
+import { type Frame, type Stood, type StoodPart } from '../../../master/index.js'
 
-/** Where a strap stands: from one place to another over an arc that its length makes. */
+/** Where a strap stands: from one place to another over an arc that its length makes, turning so far in all, radians. */
 export function arched(
   sheet: string,
   from: Point3,
@@ -17,7 +20,7 @@ export function arched(
   out: Point3,
   length: number,
   wide: number,
-): Stood {
+): Stood & { readonly parts: readonly [StoodPart]; readonly turn: number } {
   const chord = point3Distance(from, to)
   const way = point3Unit(point3Subtract(to, from))
   const turn = arcOver(length, chord)
@@ -28,6 +31,7 @@ export function arched(
     sheet,
     seamOffset: 0,
     group: 'straps',
+    turn,
     parts: [
       {
         clips: [],
@@ -37,6 +41,21 @@ export function arched(
         frame: { origin: from, along, rise: point3Cross(across, along) },
       },
     ],
+  }
+}
+
+/** A part goes on from here: the frame `s` mm along its course. */
+export function frameAlong({ course, frame: { origin, along, rise } }: StoodPart, s: number): Frame {
+  const { at, way } = courseAt(coursed(course), s)
+  const mix = (a: number, r: number): Point3 => ({
+    x: along.x * a + rise.x * r,
+    y: along.y * a + rise.y * r,
+    z: along.z * a + rise.z * r,
+  })
+  return {
+    origin: point3Along(point3Along(origin, along, at.x), rise, at.y),
+    along: mix(way.x, way.y),
+    rise: mix(-way.y, way.x),
   }
 }
 

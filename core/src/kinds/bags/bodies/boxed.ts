@@ -48,6 +48,7 @@ export function boxedBody(bag: Bag): Body {
       move: { a: x.x, b: x.y, c: y.x, d: y.y, e: o.x, f: o.y },
       wide: box.xr - box.xl,
       high: box.fold,
+      edges: () => [-box.w / 2, box.w / 2],
       seamOffset: bag.seamOffset.flat,
       frame: () => ({
         origin: point3(0, top, way * z),
@@ -60,7 +61,9 @@ export function boxedBody(bag: Bag): Body {
   const [front, back] = faces.map(place) as [Place, Place]
   // The side seam runs down the middle of a side: things are put beside it, on the back's half.
   const side = (way: 1 | -1): Place => ({
-    ...back,
+    sheet: back.sheet,
+    high: back.high,
+    seamOffset: back.seamOffset,
     move: { ...back.move, e: back.move.e - way * back.move.a * (box.w / 2 - box.m - box.c.value / 2) },
     wide: box.c.value - 2 * box.m,
     frame: () => ({

@@ -64,6 +64,7 @@ export function fanBody(bag: Bag): Body {
     move: shift(wide / 2 + aside, 0),
     wide: profile.span,
     high: profile.rise,
+    ...(aside === 0 ? { edges: () => [-wide / 2, wide / 2] as const } : {}),
     seamOffset: bag.seamOffset.flat,
     frame: (opened) => {
       const [c, sn] = [Math.cos(fan.lean * opened), Math.sin(fan.lean * opened)]

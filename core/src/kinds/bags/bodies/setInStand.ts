@@ -65,6 +65,7 @@ export const leafFace = ({ bag, profile, strip, wide, w }: SetIn, way: 1 | -1): 
   move: way > 0 ? { a: -1, b: 0, c: 0, d: -1, e: w / 2, f: strip.length.value } : shift(w / 2, 0),
   wide,
   high: profile.rise,
+  edges: () => [-w / 2, w / 2],
   seamOffset: bag.seamOffset.flat,
   frame: () => ({
     origin: point3(0, profile.rise, (way * profile.span) / 2),
@@ -80,6 +81,7 @@ export const sideFace = ({ bag, profile, wide, m }: SetIn, way: 1 | -1): Face =>
   move: shift(profile.span / 2 + m, 0),
   wide: profile.span,
   high: profile.rise,
+  edges: () => [-profile.span / 2 - m, profile.span / 2 + m],
   seamOffset: bag.seamOffset.walls,
   frame: () => ({
     origin: point3((way * wide) / 2, profile.rise, 0),

@@ -68,6 +68,7 @@ export function wrapBody(bag: Bag): Body {
     move: shift(span / 2 + (way > 0 ? m : mb), 0),
     wide: span,
     high: rise,
+    edges: () => (way > 0 ? [-span / 2 - m, span / 2 + m] : [-span / 2 - mb, span / 2 + mb]),
     seamOffset: way > 0 ? flat : behind,
     frame: () => ({
       origin: point3(0, rise * c, way * (half + rise * sn)),
@@ -86,6 +87,10 @@ export function wrapBody(bag: Bag): Body {
         : { a: 0, b: 1, c: -1, d: 0, e: strip.length.value - low, f: level },
     wide: 2 * halfAt(strip, low),
     high: rise - low,
+    edges: (down) => {
+      const half = halfAt(strip, low + down)
+      return way > 0 ? [-half - m, half + mb] : [-half - mb, half + m]
+    },
     seamOffset: bag.seamOffset.walls,
     frame: () => ({
       origin: point3((way * span) / 2, (rise - low) * c, 0),

@@ -1,6 +1,6 @@
 import { type Fitting } from '../../../master/index.js'
 import { given } from '../../../working/index.js'
-import { type Bag } from '../bag.js'
+import { type Bag, isDoubled } from '../bag.js'
 import { BENCH, strapped, type Tip } from './closingStrap.js'
 import { flapReach, type Flap } from './flap.js'
 import { onPanel } from './onFace.js'
@@ -39,7 +39,7 @@ export function closure(bag: Bag, body: Body, flap: Flap | undefined): Part {
     up: -Math.PI / 2,
     through: [
       { sheet, times: 1 },
-      ...(p.top === 'doubled' && !tip
+      ...(isDoubled(p) && !tip
         ? [{ sheet: which === 'lower' ? 'facing-front' : 'facing-back', times: 1 }]
         : []),
     ],

@@ -61,8 +61,9 @@ function compartmentOf(whole: Bag, body: Body): Compartment {
 /** The compartment’s front as a face: what shuts the bag is set on it where it covers the body’s front. */
 function outerFace(made: Compartment): Face {
   const { face, profile, drop, strip, bag } = made
+  const { edges: _, ...own } = face
   return {
-    ...face,
+    ...own,
     sheet: 'outer-front',
     move: shift(profile.span / 2 + bag.margin.value, -drop),
     frame: (opened) => {

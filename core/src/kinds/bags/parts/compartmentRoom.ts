@@ -40,6 +40,10 @@ export function roomIn({ bag, profile }: Sized, above: number): NonNullable<Room
     mouthWide: wide,
     mouthDeep: mouth,
     ease: p.ease,
+    floor: 0,
+    ...(tapers
+      ? { leans: { from: 'back' as const, to: (_: number, up: number) => (p.outerDeep * up) / profile.rise } }
+      : {}),
     dividers: { count: 0, thickness: 0 },
     settings: {
       wide: { fields: ['outerWide'], share: 1, besides: 2 * gusset.thickness },

@@ -1,5 +1,5 @@
 import { courseOf, point, point3Along, point3Cross } from '../../../geometry/index.js'
-import { type StoodPart } from '../../../master/index.js'
+import { type StoodPart, type Wound } from '../../../master/index.js'
 import { given, type Reckoned } from '../../../working/index.js'
 import { arcSizes } from '../../parts/arc.js'
 import { type Bag } from '../bag.js'
@@ -35,6 +35,8 @@ export interface OverSpan {
   readonly wide: number
   /** Length of each end that does not go over. */
   readonly end: number
+  /** How a cover lies round its cord, between its flat ends. */
+  readonly wound?: Omit<Wound, 'ends'>
 }
 /** Where the ends of a handle lie on the faces: from their top, and out from their middle, mm. */
 export interface LyingEnds {
@@ -49,14 +51,41 @@ export function arcParts(
   over: OverSpan,
   lying: LyingEnds | 'rings',
 ): StoodPart[] {
-  const arc = arcPart(hand, opened, over)
-  if (lying === 'rings') return [arc]
+  if (lying === 'rings') return [arcPart(hand, opened, over, STRAIGHT_ON)]
+  // On a wall it leaves its ends below the edge, on a flap further apart.
+  const arc = hand.flat
+    ? arcPart(hand, opened, { ...over, span: over.span + 2 * lying.top }, STRAIGHT_ON)
+    : arcPart(hand, opened, over, {
+        below: lying.top,
+        out: lying.out - hand.off,
+        twisted: true,
+      })
   return [arc, lyingEnd(hand, opened, over, lying, -1), lyingEnd(hand, opened, over, lying, 1)]
 }
 
-function arcPart(hand: Hand, opened: number, { span, length, end, wide }: OverSpan): StoodPart {
-  const { origin, right, up, grain } = hand.frame(opened)
+/** How its arc leaves the ends: how far below the edge, how far out, and turned from lying on the face. */
+interface Leaves {
+  readonly below: number
+  readonly out: number
+  readonly twisted: boolean
+}
+const STRAIGHT_ON: Leaves = { below: 0, out: 0, twisted: false }
+
+/** It goes on flat until it is so far clear of the edge, mm, and is over after so many of its widths. */
+const CLEAR_OF_EDGE = 4
+const RAMP = 2.5
+
+function arcPart(
+  hand: Hand,
+  opened: number,
+  { span, length, end, wide, wound }: OverSpan,
+  from: Leaves,
+): StoodPart {
+  const { origin: on, right, up, grain } = hand.frame(opened)
+  const origin = point3Along(point3Along(on, up, -from.below), grain, from.out)
   const free = length - 2 * end
+  const flat = from.below + CLEAR_OF_EDGE
+  const ends = { length: free, flat, ramp: Math.max(1, Math.min(RAMP * wide, free / 2 - flat)) }
   // Leather longer than half a circle over the span stands up in two legs.
   const half = (Math.PI * span) / 2
   const leg = Math.max(0, (free - half) / 2)
@@ -72,6 +101,8 @@ function arcPart(hand: Hand, opened: number, { span, length, end, wide }: OverSp
     along: point(1, 0),
     course: courseOf([{ length: leg }, { length: free - 2 * leg, turn }, { length: leg }]),
     frame: { origin: point3Along(origin, right, -span / 2), along, rise: point3Cross(grain, along) },
+    ...(wound ? { wound: { ...wound, ends } } : {}),
+    ...(from.twisted ? { twisted: ends } : {}),
   }
 }
 

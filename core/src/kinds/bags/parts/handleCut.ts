@@ -1,3 +1,4 @@
+import { lengthSaid } from '../../../measure/index.js'
 import { BOOK_FOLD, PIPED_COVER } from '../../../formulas/index.js'
 import { flipAbout, point, polyline, shift } from '../../../geometry/index.js'
 import { type Panel, type PanelMark, type PanelSheet, clipAt, clipMoved } from '../../../master/index.js'
@@ -128,7 +129,9 @@ export function handlePanels(bag: Bag, cut: Cut): Panel[] {
       corner,
       ...(ring ? { marks: meetingMarks(length.value, arc.value, wide.value) } : {}),
       notes: [
-        ...(rolled ? [`round a cord of ${p.handleCord} mm, ${Math.round(arc.value)} mm long`] : []),
+        ...(rolled
+          ? [`round a cord of ${lengthSaid(p.handleCord)}, ${lengthSaid(Math.round(arc.value))} long`]
+          : []),
         ...(ring ? ['its ends meet under the middle; edges sewn through both layers'] : []),
       ],
     }),

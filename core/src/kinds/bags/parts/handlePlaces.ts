@@ -22,6 +22,8 @@ export interface Hand {
   readonly frame: (opened: number) => { origin: Point3; right: Point3; up: Point3; grain: Point3 }
   /** On front or back the ends hang down; on a flap they lie outward along its top. */
   readonly flat: boolean
+  /** How far its frame stands off the middle of the face, mm. */
+  readonly off: number
 }
 
 export function onWall(bag: Bag, face: Face, suffix: string, words: string): Hand {
@@ -30,6 +32,7 @@ export function onWall(bag: Bag, face: Face, suffix: string, words: string): Han
     suffix,
     words,
     flat: false,
+    off: bag.body.thickness,
     ends: [
       { face, x: -half },
       { face, x: half },
@@ -93,5 +96,5 @@ export function onFlap(bag: Bag, body: Body, flap: Flap): Hand {
       },
     }
   }
-  return { suffix: 'flap', words: '', flat: true, ends: [end(-1), end(1)], frame }
+  return { suffix: 'flap', words: '', flat: true, off: 0, ends: [end(-1), end(1)], frame }
 }

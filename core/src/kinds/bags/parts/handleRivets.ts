@@ -3,7 +3,7 @@ import type { Fit, Fitting } from '../../../master/index.js'
 import { given } from '../../../working/index.js'
 import { hardwareOf } from '../../kind.js'
 import { needed, present } from '../../parts/fits.js'
-import { type Bag } from '../bag.js'
+import { type Bag, isDoubled } from '../bag.js'
 import { firstSeam } from './closure.js'
 import { type Cut, fullWide } from './handleCut.js'
 import { BENCH, type Hand } from './handlePlaces.js'
@@ -32,7 +32,7 @@ export function handleRivets(bag: Bag, body: Body, hand: Hand, cut: Cut): Fittin
       through: [
         { sheet: face.sheet, times: 1 },
         ...layersOf(cut, p.lap * (1 - share), way),
-        ...(p.top === 'doubled' && !hand.flat && top + p.lap * share < p.topBand
+        ...(isDoubled(p) && !hand.flat && top + p.lap * share < p.topBand
           ? [{ sheet: `facing-${hand.suffix}`, times: 1 }]
           : []),
       ],

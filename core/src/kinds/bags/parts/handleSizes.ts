@@ -1,6 +1,7 @@
 import { CORD_MIDDLE, CORD_REACH } from '../../../formulas/index.js'
 import { point } from '../../../geometry/index.js'
-import type { Fit } from '../../../master/index.js'
+import type { Fit, Wound } from '../../../master/index.js'
+import type { Leather } from '../../../stores/index.js'
 import { given } from '../../../working/index.js'
 import type { Bag } from '../bag.js'
 import type { Body } from '../assembly.js'
@@ -57,4 +58,19 @@ export function cordSizes(size: Bag['size'], cordThick: number, thickness: numbe
     { k, thickness: t, below: row },
   )
   return { middle, below: row, reach, k, thickness: t }
+}
+
+/** How the cover lies round its cord: as far as it touches it, straight to the stitches, and then down. */
+export function woundRound(
+  size: Bag['size'],
+  cord: number,
+  { thickness, neutral }: Leather,
+): Omit<Wound, 'ends'> {
+  const { middle, below, reach } = cordSizes(size, cord, thickness, neutral)
+  const angle = Math.PI - Math.acos(middle.value / reach.value) - Math.atan2(neutral * thickness, below.value)
+  return {
+    radius: middle.value,
+    angle,
+    straight: Math.sqrt(reach.value ** 2 - middle.value ** 2),
+  }
 }

@@ -1,12 +1,13 @@
 import { type Point, STAY, point, polyline } from '../../../geometry/index.js'
 import type { Join } from '../../../master/index.js'
+import { leatherOf } from '../../kind.js'
 import { panelSheet } from '../../parts/sheets.js'
 import { type Bag } from '../bag.js'
 import { type Flap } from './flap.js'
 import { arcParts } from './handleArc.js'
 import { type Cut, cutOf, fullWide, handlePanels, underSheets, upperClips } from './handleCut.js'
 import { BENCH, onFlap, onWall, type Hand } from './handlePlaces.js'
-import { onTheFace } from './handleSizes.js'
+import { onTheFace, woundRound } from './handleSizes.js'
 import { ringLoops } from './ringLoops.js'
 import { onPanel, row } from './onFace.js'
 import { part, together, type Body, type Part } from '../assembly.js'
@@ -160,6 +161,9 @@ function handle(bag: Bag, body: Body, hand: Hand, first: boolean): Part {
             length: length.value,
             wide: fullWide(cut),
             end: ring ? length.value / 4 : p.lap,
+            ...(rolled
+              ? { wound: woundRound(bag.size, p.handleCord, leatherOf(bag.materials, 'straps')) }
+              : {}),
           },
           ring ? 'rings' : { top: BENCH.under, out: bag.body.thickness / 2 + (layers - 1) * t },
         ),

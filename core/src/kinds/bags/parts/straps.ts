@@ -1,7 +1,5 @@
 import { point, point3Along, type Point3 } from '../../../geometry/index.js'
-import type { Fitting, Hanging, Stood, StoodPart } from '../../../master/index.js'
-import { leatherOf } from '../../kind.js'
-import { arched } from '../bodies/arches.js'
+import type { Fitting, Hanging } from '../../../master/index.js'
 import { type Bag } from '../bag.js'
 import { onPanel, putOn, rectanglePanel, row } from './onFace.js'
 import { alone, part, together, type Body, type Part } from '../assembly.js'
@@ -9,6 +7,7 @@ import { type RingLoops, LOOP_REACH, fitsThrough, ringLoops } from './ringLoops.
 import { padOf, padParts, slidingPad } from './pads.js'
 import { holesOff } from './strapHoles.js'
 import { backSeams, buckleAt, joinedOn, runsOf, strapPanels } from './strapPanels.js'
+import { hung } from './strapStand.js'
 import { BENCH, type Sizes, hasHooks, strapSizes } from './strapSizes.js'
 
 /** What every strap in two parts brings: its pieces, turn-backs, buckle and lengths, `count` times. */
@@ -92,51 +91,6 @@ function strapRings(bag: Bag, places: RingLoops['places']): Part {
     field: 'strapWide',
     places,
   })
-}
-
-/** The stretch of a strap that hangs free of its turn-backs, from one length to another. */
-const between = (from: number, to: number) => [
-  { at: point(0, from), inward: point(0, 1) },
-  { at: point(0, to), inward: point(0, -1) },
-]
-
-/**
- * Where a strap hangs from one place to another: both its parts lie on one arc, the long one from where it begins past
- * the buckle by the overlap; pads in the middle of it, one on either side.
- */
-function hung(bag: Bag, s: Sizes, from: Point3, to: Point3, out: Point3): Stood[] {
-  const { p, materials } = bag
-  const whole = arched('strap-long', from, to, out, p.carried, p.strapWide)
-  const [one] = whole.parts as readonly [StoodPart]
-  const put = (sheet: string, seamOffset: number, more: Partial<StoodPart>): Stood => ({
-    ...whole,
-    sheet,
-    seamOffset,
-    parts: [{ ...one, ...more }],
-  })
-  const pad = padOf(bag, s)
-  const [strap, cover] = ['straps', 'inner'].map((role) => leatherOf(materials, role).thickness)
-  const seamOffset = (strap! + cover!) / 2 + BENCH.padFoam
-  const pads = pad
-    ? [1, -1].map((side) =>
-        put(side > 0 ? 'pad' : 'pad-under', side * seamOffset, {
-          from: point(pad.wide / 2, s.back.value - pad.from),
-        }),
-      )
-    : []
-  return [
-    put('strap-long', 0, {
-      clips: between(s.back.value, s.back.value + s.usual.value + s.overlap.value),
-      from: point(p.strapWide / 2, s.back.value),
-    }),
-    put('strap-short', -2, {
-      // It comes from the other end and meets the long part at the buckle.
-      clips: between(s.back.value, s.back.value + p.strapShort),
-      from: point(p.strapWide / 2, s.back.value + p.carried),
-      along: point(0, -1),
-    }),
-    ...pads,
-  ]
 }
 
 /** A strap over the shoulder, its two parts hung from rings at the sides. */
