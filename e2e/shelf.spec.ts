@@ -43,7 +43,7 @@ test('examples are marked, can go and come back, and leave the maker’s own wor
   await page.goto('/')
   await startNew(page, 'Bifold wallet')
   await page.getByRole('link', { name: 'Shelf', exact: true }).click()
-  await expect(page.getByText('example', { exact: true })).toHaveCount(15)
+  await expect(page.getByText('example', { exact: true })).toHaveCount(17)
   await accessible(page)
   await page.getByRole('button', { name: 'Remove the examples' }).click()
   await expect(page.getByRole('link', { name: 'Deckhand’s fold' })).toHaveCount(0)

@@ -20,6 +20,12 @@ describe.each(WORKS)('$id $name', (work) => {
     const told = stops.filter((f) => !work.stops?.includes(f.code)).map((f) => sayFinding(f, 'mm').what)
     expect(told).toEqual([])
   })
+  test('nothing told of it says “the both”, or an article twice', () => {
+    for (const finding of findingsOf(derived)) {
+      const { what, why } = sayFinding(finding, 'mm')
+      expect(`${what} ${why}`).not.toMatch(/\b(the|a|an) (both|the|a|an) /i)
+    }
+  })
   test('is sewn in some order', () => expect(steps.circles).toEqual([]))
   test('goes to paper, every piece of it', () => {
     const { sheets } = planned(design)

@@ -86,7 +86,7 @@ export function flatJoins(s: CaseSizes, foot: FlatFoot): Join[] {
         through: ['back', sheet],
         glue: [{ sheet, chain, limit: m }],
         twin: `side-${side === 'right' ? 'left' : 'right'}`,
-        pairName: 'both gussets',
+        pairName: 'left and right gusset',
       }),
       ease: 'corners' as const,
       extra: 2 * foot.corner.figured,

@@ -43,7 +43,7 @@ export function strapWalletJoins(p: StrapWalletParams, s: StrapWalletSizes): Joi
       points: [point(x, back!.to - margin.value), point(x, back!.to - s.front.value + margin.value)],
       through: ['body.1', ...inner, 'body.2'],
       twin: which === 'left' ? 'side-right' : 'side-left',
-      pairName: 'both sides',
+      pairName: 'left and right side',
       glue: [
         glueBetween('body.1', which, [back!.to - s.front.value, back!.to], body),
         glueBetween('body.2', which, [front!.from, front!.to], body),

@@ -113,7 +113,7 @@ function turnJoins(p: WrapParams, s: WrapSizes): Join[] {
       points: [point(x, second.from + margin), point(x, mouth - Math.max(margin, p.corner))],
       through: ['body.2', 'body.1'],
       twin: side === 'left' ? 'turn-right' : 'turn-left',
-      pairName: 'both sides of the first turn',
+      pairName: 'left and right side of the first turn',
       glue: [
         sideGlue(p, s, 'body.1', side, [first.from, first.to]),
         sideGlue(p, s, 'body.2', side, [second.from, mouth]),
