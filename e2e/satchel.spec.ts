@@ -49,6 +49,25 @@ test('a bag with its front turned and its back raw, riveted tabs and a second co
   await page.getByRole('button', { name: /^Undo/ }).click()
   await expect(page.locator('[data-piece=added-2-washer]')).toBeVisible()
 
+  // Dragged on the sheet it says where it lies, and goes on by the arrows; a drag is undone at once.
+  const hold = page.getByRole('slider', { name: /^Rivet: drag it/ })
+  const was = (await hold.getAttribute('aria-valuetext'))!
+  expect(was).toMatch(/ mm from the .+, in its middle$/)
+  const { x, y, width, height } = (await hold.boundingBox())!
+  await page.mouse.move(x + width / 2, y + height / 2)
+  await page.mouse.down()
+  await page.mouse.move(x + width / 2 + 30, y + height / 2 + 30, { steps: 5 })
+  await page.mouse.up()
+  await expect(hold).toHaveAttribute(
+    'aria-valuetext',
+    /, \d+\.[05] mm (to the (right|left) of|above|below) its middle$/,
+  )
+  await page.getByRole('button', { name: /^Undo “lay the rivet elsewhere”/ }).click()
+  await expect(hold).toHaveAttribute('aria-valuetext', was)
+  await hold.press('ArrowDown')
+  await expect(hold).not.toHaveAttribute('aria-valuetext', was)
+  await page.getByRole('button', { name: /^Undo “lay the rivet elsewhere”/ }).click()
+
   // The front is sewn and turned before the back is sewn on.
   const [pdf] = await Promise.all([
     page.waitForEvent('download'),

@@ -6,7 +6,9 @@ import {
   flipAbout,
   inwardSide,
   moveThen,
+  pathDistanceOf,
   pathLength,
+  pathNearest,
   pathPlaceAt,
   point,
 } from '../geometry/index.js'
@@ -47,6 +49,55 @@ function spotAt(panel: Panel, { edge, inward, turned }: Where, aside: number): S
     down: point(Math.cos(down + by), Math.sin(down + by)),
   }
 }
+
+/** A place as one says it: as far in from an edge, and as far to the right of the edge's middle, mm. */
+export type Whereabouts = Pick<Where, 'inward' | 'aside'>
+
+/**
+ * How a place of a panel is said from one of its edges: from where the edge is nearest, or from its line beyond an end. The
+ * other way round it is what `spotsOf` makes a place of. The panel has the edge.
+ */
+export function whereFrom(panel: Panel, edge: string, place: Point): Whereabouts {
+  const path = edgeChain(panel, [edge])
+  const [length, side] = [pathLength(path), inwardSide(panel.outline)]
+  const near = pathDistanceOf(path, pathNearest(path, place))
+  const { at, angle } = pathPlaceAt(path, near)
+  const off = point(place.x - at.x, place.y - at.y)
+  const ahead = off.x * Math.cos(angle) + off.y * Math.sin(angle)
+  // Off the edge it is straight in; beyond an end, as far past it.
+  const past = near < BEYOND ? Math.min(0, ahead) : near > length - BEYOND ? Math.max(0, ahead) : 0
+  return {
+    inward: side * (off.y * Math.cos(angle) - off.x * Math.sin(angle)),
+    aside: side * (near + past - length / 2),
+  }
+}
+
+/** A way on a piece as it is drawn. */
+export type DrawnWay = 'right of' | 'left of' | 'above' | 'below'
+/** The other way. */
+export const AGAINST: Readonly<Record<DrawnWay, DrawnWay>> = {
+  'right of': 'left of',
+  'left of': 'right of',
+  above: 'below',
+  below: 'above',
+}
+
+/** As it stands before “its middle”. */
+export const waySaid = (way: DrawnWay): string => (way === 'above' || way === 'below' ? way : `to the ${way}`)
+
+/** Which way of the piece as it is drawn a part goes that is put farther aside of the middle of an edge. */
+export function asideWay(panel: Panel, edge: string): DrawnWay {
+  const where = { edge, inward: 0, turned: 0, both: false }
+  const [first] = spotsOf(panel, { ...where, aside: 0 })
+  if (!first) return 'right of'
+  const { x, y } = first.right
+  // Neither quite across nor quite upright: the nearer of the two.
+  if (Math.abs(x) >= Math.abs(y)) return x > 0 ? 'right of' : 'left of'
+  return y > 0 ? 'below' : 'above'
+}
+
+/** Nearer than this to an end of an edge is at its end, mm. */
+const BEYOND = 1e-6
 
 /** The places of a part, one or two; none where the panel has no such edge. */
 export function spotsOf(panel: Panel, where: Where): Spot[] {

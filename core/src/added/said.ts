@@ -1,5 +1,6 @@
 import type { Panel } from '../master/index.js'
 import { type Field, type Sentence, choice, length, number } from '../settings/index.js'
+import { AGAINST, asideWay, waySaid } from './place.js'
 import type { Added } from './schema.js'
 import { sortOf } from './sorts.js'
 
@@ -12,15 +13,14 @@ const BOTH = choice('once or twice', 'once', [
   ['mirrored', 'and once more as far to the other side', 'for what stands in pairs'],
 ])
 const INWARD = length('how far in from the edge', -100, 2000, 20)
-const ASIDE = length('how far to the right of its middle', -2000, 2000, 0, {
-  hint: 'less than nothing is to the left',
-})
+const ASIDE = length('how far aside of its middle', -2000, 2000, 0)
 const TURNED = number('degrees turned', -180, 180, 0, 5)
 
 /** The settings of a part where it lies on its panel, each at its place in the saved design. */
 export function addedFields(id: string, part: Added, panel: Panel | undefined): readonly Field[] {
   const sort = sortOf(part.sort)
   const at = (key: string): string[] => ['added', id, key]
+  const way = panel && asideWay(panel, part.edge)
   const edge: Field = {
     type: 'choice',
     id: 'edge',
@@ -35,7 +35,15 @@ export function addedFields(id: string, part: Added, panel: Panel | undefined): 
   const place: Field[] = [
     edge,
     INWARD.field('inward', at('inward')),
-    ASIDE.field('aside', at('aside')),
+    {
+      ...ASIDE.field('aside', at('aside')),
+      ...(way
+        ? {
+            label: `how far ${waySaid(way)} its middle`,
+            hint: `less than nothing is ${waySaid(AGAINST[way])} it`,
+          }
+        : {}),
+    },
     TURNED.field('turned', at('turned')),
     BOTH.field('both', at('both')),
     SIDE.field('side', at('side')),
@@ -62,16 +70,17 @@ export function addedFields(id: string, part: Added, panel: Panel | undefined): 
 }
 
 /** Where a part lies, in a sentence. */
-export function addedPlaceSentence(part: Added): Sentence {
+function placeSentence(part: Added, panel: Panel | undefined): Sentence {
   const sort = sortOf(part.sort)
+  const way = waySaid(panel ? asideWay(panel, part.edge) : 'right of')
   if (sort.takes === 'edge') return `Along the {edge}${sort.sided ? ', {side}' : ''}.`
-  if (sort.takes === 'rim') return `At the {edge}, {aside} to the right of its middle, {both}.`
+  if (sort.takes === 'rim') return `At the {edge}, {aside} ${way} its middle, {both}.`
   const side = sort.sided ? ', {side}' : ''
-  return `{inward} from the {edge}, {aside} to the right of its middle, turned by {turned} degrees, {both}${side}.`
+  return `{inward} from the {edge}, {aside} ${way} its middle, turned by {turned} degrees, {both}${side}.`
 }
 
 /** What is said of a part of this sort, with its settings in place. */
-export function addedSentences(part: Added): readonly Sentence[] {
+export function addedSentences(part: Added, panel: Panel | undefined): readonly Sentence[] {
   const sort = sortOf(part.sort)
   const materials = [
     ...(sort.leathers.some((l) => l.suffix === '') ? ['Of {leather}[, lined with {leather-lining}].'] : []),
@@ -85,7 +94,7 @@ export function addedSentences(part: Added): readonly Sentence[] {
         : m.replace('[, lined with {leather-lining}]', ''),
     ),
     ...sort.says,
-    addedPlaceSentence(part),
+    placeSentence(part, panel),
   ]
 }
 

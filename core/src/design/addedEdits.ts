@@ -1,6 +1,7 @@
 import type { Point } from '../geometry/index.js'
-import { type Added, type AddedSort, freshAdded, inOrder, sortOf } from '../added/index.js'
+import { type Added, type AddedSort, freshAdded, inOrder, sortOf, whereFrom } from '../added/index.js'
 import type { Panel } from '../master/index.js'
+import { roundTo } from '../measure/index.js'
 import { type Hardware, type Leather, STARTER_STORES } from '../stores/index.js'
 import type { Change, Edit } from './edit.js'
 import type { Design } from './schema.js'
@@ -61,6 +62,44 @@ export function putOn(
         value: hardwareFor(shelf, own.sort),
       })),
       { path: ['added', id], value: part },
+    ],
+  }
+}
+
+/** How a part is laid elsewhere. */
+interface Laying {
+  /** 1 where the second of two that mirror each other is. */
+  readonly which: 0 | 1
+  /** Measures of its place are whole steps, mm. */
+  readonly step: number
+  /** Nearer than this to the middle of its edge it is in the middle, mm. */
+  readonly middle: number
+}
+/** How far from an edge a part can be put, mm. */
+const REACH = { inward: [-100, 2000], aside: [-2000, 2000] } as const
+
+/** A part laid so that it is at a place of its panel, as that is said from its edge; the panel has the edge. */
+export function layPart(
+  { added }: Design,
+  id: string,
+  panel: Panel,
+  place: Point,
+  { which, step, middle }: Laying,
+): Edit {
+  const part = added[id]
+  if (!part) throw new Error(`there is no part “${id}”`)
+  const there = whereFrom(panel, part.edge, place)
+  const held = (value: number, [min, max]: readonly [number, number]): number =>
+    roundTo(Math.min(max, Math.max(min, Math.round(value / step) * step)), 4)
+  const aside =
+    Math.abs(there.aside) < middle ? 0 : held(which === 1 ? -there.aside : there.aside, REACH.aside)
+  return {
+    name: `lay the ${part.name.toLowerCase()} elsewhere`,
+    changes: [
+      ...(sortOf(part.sort).takes === 'rim'
+        ? []
+        : [{ path: ['added', id, 'inward'], value: held(there.inward, REACH.inward) }]),
+      { path: ['added', id, 'aside'], value: aside },
     ],
   }
 }

@@ -1,4 +1,4 @@
-export { nextAddedId, putOn, takeOff } from './addedEdits.js'
+export { nextAddedId, putOn, takeOff, layPart } from './addedEdits.js'
 export { withFollowing } from './follow.js'
 export {
   addCopied,

@@ -28,7 +28,7 @@ const away = (): void => void (job.design && job.edit(takeOff(job.design, props.
       />
     </h2>
     <SentenceLine
-      v-for="s in addedSentences(part)"
+      v-for="s in addedSentences(part, host)"
       :key="s"
       :sentence="s"
       :fields="fields"

@@ -22,10 +22,11 @@ const edges = computed(() => {
     d: pathData({ segments: segments.slice(e.first, e.last + 1), closed: false }),
   }))
 })
-/** The measure stands in a gap of its own line. */
+/** The measure stands in a gap of its own line; over a narrow piece it begins beside what that is moved by. */
 const measure = computed(() => {
   const { left, right, top } = box.value
-  const [middle, gap, y] = [(left + right) / 2, size.value.length * 4.2 * props.pixel, top - 13 * props.pixel]
+  const [gap, y] = [size.value.length * 4.2 * props.pixel, top - 13 * props.pixel]
+  const middle = Math.max((left + right) / 2, left + gap)
   const tick = (x: number): string => `M${x} ${y - 5 * props.pixel}v${10 * props.pixel}`
   return {
     middle,

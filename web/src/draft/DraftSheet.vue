@@ -16,9 +16,11 @@ import { useSheetView } from '../sheet/view.js'
 import { ROOM, largestRows, sheetsOver } from './arrange.js'
 import ChosenPiece from './ChosenPiece.vue'
 import type { Cut } from './cut.js'
+import FaintOutlines from './FaintOutlines.vue'
 import { useLaid } from './laid.js'
 import FindingRings from './FindingRings.vue'
 import MoveHandle from './MoveHandle.vue'
+import PartHandles from './PartHandles.vue'
 import SheetActs from './SheetActs.vue'
 import TapeMeasure from './TapeMeasure.vue'
 import { described, ghostsOf, ringsOf } from './over.js'
@@ -34,7 +36,11 @@ const props = defineProps<{
   /** The drawing of the chosen piece, where it is drawn by hand. */
   drawn: DrawnPanel | undefined
 }>()
-const emit = defineEmits<{ change: [name: string, panel: DrawnPanel, gesture?: string]; draw: [] }>()
+const emit = defineEmits<{
+  change: [name: string, panel: DrawnPanel, gesture?: string]
+  draw: []
+  refused: [why: string]
+}>()
 const point = defineModel<number | undefined>('point', { required: true })
 const piece = defineModel<string>('piece', { required: true })
 const edge = defineModel<string | undefined>('edge', { required: true })
@@ -162,8 +168,7 @@ const lettered = useLettered(() => props.derived.design)
       >
         <PieceDrawing :piece="item" :job="lettered" :pixel="pixel" :hidden="hidden" />
       </g>
-      <path v-for="(d, i) in ghosts" :key="`g${i}`" :d="d" class="ghost" />
-      <path v-for="(d, i) in lying" :key="`l${i}`" :d="d" class="lying" />
+      <FaintOutlines :before="ghosts" :lying="lying" />
       <ChosenPiece
         v-if="chosen"
         v-model:edge="edge"
@@ -177,6 +182,14 @@ const lettered = useLettered(() => props.derived.design)
         :pixel="pixel"
         :to-sheet="view.toSheet"
         @move="(by) => lay(piece, by)"
+      />
+      <PartHandles
+        v-if="chosen && !before"
+        :placed="chosen"
+        :pixel="pixel"
+        :to-sheet="view.toSheet"
+        @hold="(on) => (held = on)"
+        @refused="(why) => emit('refused', why)"
       />
       <DrawHandles
         v-if="chosen && drawn"
@@ -247,20 +260,5 @@ const lettered = useLettered(() => props.derived.design)
 .hold:focus-visible {
   outline: 2px solid var(--heather);
   outline-offset: 3px;
-}
-.ghost,
-.lying {
-  fill: none;
-  pointer-events: none;
-}
-.ghost {
-  stroke: var(--heather);
-  stroke-dasharray: 1.5 1;
-  stroke-width: 0.35;
-}
-.lying {
-  stroke: var(--line);
-  stroke-opacity: 0.45;
-  stroke-width: 0.2;
 }
 </style>

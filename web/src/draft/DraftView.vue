@@ -121,6 +121,7 @@ onBeforeUnmount(() => (job.preview = undefined))
         :state="state"
         @change="redraw"
         @draw="drawing = true"
+        @refused="(why) => (refusal = why)"
       />
       <TransectPane
         v-if="section"

@@ -20,11 +20,18 @@ const emit = defineEmits<{
   step: [by: Point]
   /** To a place of the sheet; freely where Alt is held. */
   drag: [to: Point, freely: boolean]
+  /** Taken hold of, or let go. */
+  hold: [on: boolean]
 }>()
 const held = ref(false)
 function grab(event: PointerEvent): void {
   ;(event.currentTarget as Element).setPointerCapture(event.pointerId)
   held.value = true
+  emit('hold', true)
+}
+function release(): void {
+  if (held.value) emit('hold', false)
+  held.value = false
 }
 function dragged(event: PointerEvent): void {
   if (held.value) emit('drag', props.toSheet(event.clientX, event.clientY), event.altKey)
@@ -55,8 +62,8 @@ function keyed(event: KeyboardEvent): void {
     @keydown="keyed"
     @pointerdown="grab"
     @pointermove="dragged"
-    @pointerup="held = false"
-    @pointercancel="held = false"
+    @pointerup="release"
+    @pointercancel="release"
   />
 </template>
 
