@@ -8,8 +8,11 @@ export function vanished({ design, master, panels, fittings }: Derived): string[
     if (lost.has(`${id}-lost`) || !host || host.role === 'guide') return []
     const of = (name: string): boolean =>
       name === id || name.startsWith(`${id}-`) || name.startsWith(`${id}~`)
+    // Rivets through it are put on by the maker; that nothing holds it yet is told.
     const held =
-      master.joins.some((j) => of(j.id)) || fittings.some((f) => of(f.fitting.role) || of(f.fitting.id))
+      part.params.held === 'riveted' ||
+      master.joins.some((j) => of(j.id)) ||
+      fittings.some((f) => of(f.fitting.role) || of(f.fitting.id))
     const set = fittings.some((f) => of(f.fitting.id))
     return [
       ...(held || !panels.some((p) => p.id === id) ? [] : [`${id}, a ${part.sort}, is not held`]),
