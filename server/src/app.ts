@@ -84,6 +84,7 @@ export async function buildApp(
   await app.register(serveFiles, {
     root: web,
     prefix: '/',
+    preCompressed: true,
     cacheControl: false,
     setHeaders: (reply, file) => void reply.header('cache-control', ageOf(web, file)),
   })
