@@ -154,6 +154,13 @@ test('the example drawn by hand: folds, marks, a turn tried in the transect, tie
   await expect(page.locator('[data-bend]')).toHaveCount(2)
   await choose(page, 'work', 'open')
 
+  // Turned in the work it stays where it was, about its middle.
+  await page.getByRole('button', { name: 'Where it lies' }).click()
+  await write(page, 'lies turned, degrees', '15')
+  await expect(page.getByRole('textbox', { name: 'lies turned, degrees' })).toHaveValue('15.0')
+  await page.getByRole('button', { name: 'Undo “how it lies”' }).click()
+  await expect(page.getByRole('textbox', { name: 'lies turned, degrees' })).toHaveValue('0.0')
+
   await choose(page, 'What to try', 'turn of the foot, back and flap')
   await write(page, 'try: turn of the foot, back and flap', '12')
   await expect(

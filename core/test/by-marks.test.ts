@@ -15,11 +15,15 @@ const notch = (id: string, text: string, x: number, y: number): DrawnMark => ({
   width: 0,
   punch: 0,
 })
-const panel = (id: string, lies: { x: number; y: number }, marks: readonly DrawnMark[]): DrawnPanel =>
+const panel = (
+  id: string,
+  lies: { x: number; y: number; turn?: number },
+  marks: readonly DrawnMark[],
+): DrawnPanel =>
   panelOf(
     'rectangle',
     { width: 100, height: 60 },
-    { id, name: id, lies: { ...lies, grainUp: true }, marks: [...marks] },
+    { id, name: id, lies: { turn: 0, ...lies, grainUp: true }, marks: [...marks] },
   )
 const layingsOf = (panels: readonly DrawnPanel[], of: number) => {
   const { panels: made, master } = derive(drawingOf(panels))
@@ -35,7 +39,7 @@ describe('a panel laid on another by a mark of each', () => {
       ['its b on b of the back', true],
       ['its b on a of the back', false],
     ])
-    expect(found[0]!.lies).toEqual({ x: 75, y: 44, grainUp: true })
+    expect(found[0]!.lies).toEqual({ x: 75, y: 44, turn: 0, grainUp: true })
     expect([liesSo(pocket, found[0]!), liesSo({ ...pocket, lies: found[0]!.lies }, found[0]!)]).toEqual([
       false,
       true,
@@ -58,10 +62,14 @@ describe('a panel laid on another by a mark of each', () => {
             y: fc.double({ min: 1, max: 59, noNaN: true }),
           }),
           up: fc.boolean(),
+          turns: fc.tuple(
+            fc.double({ min: -3, max: 3, noNaN: true }),
+            fc.double({ min: -3, max: 3, noNaN: true }),
+          ),
         }),
-        ({ at, own, up }) => {
-          const base = { ...back, lies: { ...at, grainUp: up } }
-          const laid = panel('pocket', { x: 300, y: 0 }, [notch('m', 'a', own.x, own.y)])
+        ({ at, own, up, turns }) => {
+          const base = { ...back, lies: { ...at, turn: turns[0], grainUp: up } }
+          const laid = panel('pocket', { x: 300, y: 0, turn: turns[1] }, [notch('m', 'a', own.x, own.y)])
           const [way] = layingsOf([base, laid], 1)
           const { panels, master } = derive(drawingOf([base, { ...laid, lies: way!.lies }]))
           const placeOf = (id: string) => {

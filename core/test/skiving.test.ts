@@ -208,7 +208,7 @@ describe('drawn for the bench', () => {
     const d = derive(
       drawingOf([
         withFate(base, turned(8)),
-        panelOf('flap', {}, { id: 'flap', lies: { x: 200, y: 0, grainUp: true } }),
+        panelOf('flap', {}, { id: 'flap', lies: { x: 200, y: 0, turn: 0, grainUp: true } }),
       ]),
     )
     const sheet = () => writeCoupons(STARTER_STORES.leathers[0]!, STARTER_STORES.irons[0]!, options)

@@ -160,6 +160,14 @@ function mountains(value: unknown): unknown {
   )
 }
 
+/** Version 14 laid what was drawn by hand as it was drawn. */
+function unturned(value: unknown): unknown {
+  if (Array.isArray(value)) return value.map(unturned)
+  if (!isPlain(value)) return value
+  if ('x' in value && 'y' in value && 'grainUp' in value) return { turn: 0, ...value }
+  return Object.fromEntries(Object.entries(value).map(([key, one]) => [key, unturned(one)]))
+}
+
 /** A leather without the parts that version 8 kept with it. */
 function withoutParts(leather: unknown): unknown {
   if (!isPlain(leather)) return leather
@@ -252,8 +260,13 @@ const STEPS: readonly ((design: Plain) => Plain)[] = [
   (twelve) => ({ ...twelve, version: 13, params: withMore(SINCE_13, twelve.kind, twelve.params) }),
   // Version 13 had cases that end in a seam at the foot only.
   (thirteen) => ({ ...thirteen, version: 14, params: withMore(SINCE_14, thirteen.kind, thirteen.params) }),
-  // Version 14 had pockets that open at the top only.
-  (fourteen) => ({ ...fourteen, version: 15, added: addedWith(SORTS_SINCE_15, fourteen.added) }),
+  // Version 14 had pockets that open at the top only, and drawings that lay as they were drawn.
+  (fourteen) => ({
+    ...fourteen,
+    version: 15,
+    added: addedWith(SORTS_SINCE_15, fourteen.added),
+    drawn: unturned(fourteen.drawn),
+  }),
 ]
 
 /** The oldest version that can still be read. */
@@ -268,7 +281,7 @@ export function editUpToDate(edit: Edit): Edit {
   const leather = (value: unknown): unknown =>
     isPlain(value) && 'tannage' in value ? withoutParts(leatherOf1(value)) : value
   const changes = edit.changes.map((change) => {
-    if (change.path[0] === 'drawn') return { ...change, value: mountains(change.value) }
+    if (change.path[0] === 'drawn') return { ...change, value: unturned(mountains(change.value)) }
     if (change.path[0] !== 'leathers' || !isPlain(change.value)) return change
     const value =
       change.path.length === 1

@@ -1,5 +1,6 @@
-import { type Move, pointDistance, pointMoved } from '../geometry/index.js'
+import { type Move, moveBack, moveThen, pointDistance, pointMoved, turn } from '../geometry/index.js'
 import type { Layup, Panel, PanelMark } from '../master/index.js'
+import { lieOf } from './lies.js'
 import type { DrawnPanel } from './schema.js'
 
 /** A panel as it lies in the work. */
@@ -48,22 +49,26 @@ function othersIn({ sheets }: Layup, panels: readonly Panel[], own: Panel): Laid
 
 /**
  * Every way to lay a panel drawn by hand on another by one mark of each, those first whose letters are the same. It is
- * shifted, not turned. None where it isn’t laid out with the others.
+ * shifted, and stays turned as it is. None where it isn’t laid out with the others.
  */
 export function layingsByMark(
   drawn: DrawnPanel,
   { panels, layups: [open] }: { readonly panels: readonly Panel[]; readonly layups: readonly Layup[] },
 ): ByMark[] {
   const own = panels.find((p) => p.id === drawn.id)
-  if (!own || !open) return []
+  const sheet = open?.sheets.find((s) => s.type === 'panel' && s.panelId === drawn.id)
+  if (!own || !open || !sheet) return []
+  // The work may lie in the coordinates of another panel than those that drawings are laid in.
+  const toLaid = moveThen(moveBack(sheet.move), lieOf(drawn))
   const pairs = matchMarks(own).flatMap((mark) =>
     othersIn(open, panels, own).flatMap(({ panel, move }) =>
       matchMarks(panel).map((other): ByMark => {
-        const there = pointMoved(other.at, move)
+        const there = pointMoved(pointMoved(other.at, move), toLaid)
+        const at = pointMoved(mark.at, turn(drawn.lies.turn))
         return {
           id: `${mark.id} ${panel.id} ${other.id}`,
           said: `its ${nameOf(mark, own)} on ${nameOf(other, panel)} of the ${panel.name.toLowerCase()}`,
-          lies: { ...drawn.lies, x: tidy(there.x - mark.at.x), y: tidy(there.y - mark.at.y) },
+          lies: { ...drawn.lies, x: tidy(there.x - at.x), y: tidy(there.y - at.y) },
           alike: alike(mark, other),
         }
       }),

@@ -35,7 +35,7 @@ export const barePanel = (
   grain: 0,
   split: null,
   block: 0,
-  lies: { x: 0, y: 0, grainUp: false },
+  lies: { x: 0, y: 0, turn: 0, grainUp: false },
   ...panel,
 })
 

@@ -12,6 +12,7 @@ export {
   wholeDrawn,
 } from './draw.js'
 export { type ByMark, layingsByMark, liesSo } from './byMarks.js'
+export { lieBeside, lieOf, turnedInPlace } from './lies.js'
 export { copiedDrawn, turnedDrawn } from './copied.js'
 export { type Grip, gripPlace, gripsAt, moveGrip } from './grips.js'
 export { edgeBroughtTo, tiesFollowed } from './follow.js'

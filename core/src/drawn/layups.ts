@@ -19,6 +19,7 @@ import {
   clipAt,
   clipMoved,
 } from '../master/index.js'
+import { lieOf } from './lies.js'
 import { isEnclosed, layersInOrder } from './materials.js'
 import type { DrawnMade } from './panel.js'
 
@@ -103,8 +104,8 @@ export function foldsInOrder({ opened }: DrawnMade): boolean {
 
 /** The sheets of one panel laid open where it lies in the work. */
 export function openSheets(made: DrawnMade): PanelSheet[] {
-  const { x, y, grainUp } = made.drawn.lies
-  const lie = shift(x, y)
+  const { grainUp } = made.drawn.lies
+  const lie = lieOf(made.drawn)
   if (made.folds.length === 0 || made.layers.length === 0 || !foldsInOrder(made))
     return sheetsOf(made, '', grainUp, () => ({ move: lie, clips: [] }))
   return stripsOf(made).flatMap((strip, i) =>

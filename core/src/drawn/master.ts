@@ -1,8 +1,17 @@
+import { moveBack, moveThen } from '../geometry/index.js'
 import { firstOf, nth } from '../lists/index.js'
-import type { Layup, Master, Panel, PanelSheet, Sheet } from '../master/index.js'
+import {
+  type Layup,
+  type Master,
+  type Panel,
+  type PanelSheet,
+  type Sheet,
+  clipMoved,
+} from '../master/index.js'
 import { type Reckon, remembered } from '../working/index.js'
 import { bindingsOf } from './bindings.js'
 import { drawnJoins } from './joins.js'
+import { lieOf } from './lies.js'
 import { closedLayup, openSheets } from './layups.js'
 import { type Leathers, layerRole, layersInOrder, isEnclosed } from './materials.js'
 import { type DrawnMade, makeDrawn } from './panel.js'
@@ -67,7 +76,14 @@ function layupsWith(
   const [first, ...rest] = known
   if (first) return [{ ...first, sheets: [...first.sheets, ...beside] }, ...rest]
   if (added.length === 0) return []
-  const open: Layup = { id: 'open', name: 'laid open', carrier: firstOf(added).panel.id, sheets: beside }
+  // It lies in the coordinates of the panel that carries it, wherever that was laid.
+  const back = moveBack(lieOf(firstOf(added).drawn))
+  const sheets = beside.map((sheet) => ({
+    ...sheet,
+    move: moveThen(sheet.move, back),
+    clips: sheet.clips.map((clip) => clipMoved(clip, back)),
+  }))
+  const open: Layup = { id: 'open', name: 'laid open', carrier: firstOf(added).panel.id, sheets }
   const folded = added.find((m) => m.folds.length > 0)
   const closed = folded && closedLayup(folded)
   return closed ? [open, closed] : [open]

@@ -154,8 +154,8 @@ export const drawnPanelSchema = z.strictObject({
   pull: angle.optional(),
   split: mm(0.2, 8).nullable(),
   block: mm(0, 60),
-  /** Where it lies in the work, and whether its grain side is up there. */
-  lies: z.strictObject({ x: coordinate, y: coordinate, grainUp: z.boolean() }),
+  /** Where it lies in the work, turned about its origin by so much before it is moved, and whether its grain side is up there. */
+  lies: z.strictObject({ x: coordinate, y: coordinate, turn: angle, grainUp: z.boolean() }),
 })
 export type DrawnPanel = z.infer<typeof drawnPanelSchema>
 

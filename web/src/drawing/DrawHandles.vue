@@ -7,21 +7,14 @@ import {
   drawnSegments,
   gripPlace,
   gripsAt,
+  lieBeside,
   moveGrip,
   outlineOf,
   readingsAt,
   removePoint,
   snapPoint,
 } from '@drumlin/core/drawn'
-import {
-  type Move,
-  type Path,
-  type Point,
-  moveBack,
-  pathMoved,
-  pointMoved,
-  shift,
-} from '@drumlin/core/geometry'
+import { type Move, type Path, type Point, moveBack, pathMoved, pointMoved } from '@drumlin/core/geometry'
 import { type Panel, placeOnPanel } from '@drumlin/core/master'
 import { printLength } from '@drumlin/core/measure'
 import { useSettings } from '../app/settings.js'
@@ -86,7 +79,7 @@ const neighbours = computed((): { name: string; path: Path }[] =>
     .filter((d) => d.id !== props.drawn.id)
     .map((d) => ({
       name: d.name,
-      path: pathMoved(outlineOf(d).path, shift(d.lies.x - props.drawn.lies.x, d.lies.y - props.drawn.lies.y)),
+      path: pathMoved(outlineOf(d).path, lieBeside(d, props.drawn)),
     })),
 )
 const said = ref<readonly string[]>([])

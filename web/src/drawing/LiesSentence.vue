@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { type DrawnPanel, layingsByMark, liesSo } from '@drumlin/core/drawn'
+import { type DrawnPanel, layingsByMark, liesSo, turnedInPlace } from '@drumlin/core/drawn'
 import { useJob } from '../job/job.js'
 import ChoiceField from '../sentence/ChoiceField.vue'
 import MeasureField from '../sentence/MeasureField.vue'
@@ -61,7 +61,17 @@ const LIES = [
         drag
         @change="(y, g) => set('where it lies', { lies: { ...drawn.lies, y } }, g)"
       />
-      down,
+      down, turned by
+      <MeasureField
+        :value="Math.round((drawn.lies.turn * 1800) / Math.PI) / 10"
+        label="lies turned, degrees"
+        sort="share"
+        :min="-180"
+        :max="180"
+        :step="5"
+        drag
+        @change="(v, g) => set('how it lies', { lies: turnedInPlace(drawn, (v * Math.PI) / 180) }, g)"
+      />°,
       <ChoiceField
         :value="drawn.lies.grainUp ? 'up' : 'down'"
         label="which side up"

@@ -11,8 +11,10 @@ import {
   fromReadings,
   outlineOf,
   readingsProblem,
+  lieOf,
+  type DrawnPanel,
 } from '@drumlin/core/drawn'
-import { boxHeight, boxWidth, pathBox } from '@drumlin/core/geometry'
+import { boxHeight, boxWidth, pathBox, pathMoved } from '@drumlin/core/geometry'
 import { printLength } from '@drumlin/core/measure'
 import { useSettings } from '../app/settings.js'
 import { useJob } from '../job/job.js'
@@ -97,12 +99,17 @@ const preview = computed(() => {
 })
 
 /** Beside what already lies there, so that nothing covers anything. */
-function freePlace(): { x: number; y: number; grainUp: boolean } {
-  const rights = (job.design?.drawn ?? []).map((d) => pathBox(outlineOf(d).path).right + d.lies.x)
+function freePlace(): DrawnPanel['lies'] {
+  const rights = (job.design?.drawn ?? []).map((d) => pathBox(pathMoved(outlineOf(d).path, lieOf(d))).right)
   const left = outlined.value
     ? pathBox(outlineOf(barePanel({ id: 'x', name: 'x', role: 'x', ...outlined.value })).path).left
     : 0
-  return { x: rights.length > 0 ? Math.round(Math.max(...rights) + 20 - left) : 0, y: 0, grainUp: false }
+  return {
+    x: rights.length > 0 ? Math.round(Math.max(...rights) + 20 - left) : 0,
+    y: 0,
+    turn: 0,
+    grainUp: false,
+  }
 }
 function make(): void {
   const { design, derived } = job
