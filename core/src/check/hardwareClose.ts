@@ -1,3 +1,4 @@
+import { sheetIn } from '../layup/index.js'
 import { printLength } from '../measure/index.js'
 import type { SetFitting } from '../fittings/index.js'
 import type { Derived } from '../derived/index.js'
@@ -13,7 +14,7 @@ const tooNear = (f: SetFitting): 'edge' | 'seam' | undefined => {
 }
 
 export const panelOfSheet = ({ works }: Derived, sheet: string): string => {
-  const found = works[0]?.sheets.find((s) => s.sheet.id === sheet)?.sheet
+  const found = sheetIn(works, sheet)?.laid.sheet
   return found?.type === 'panel' ? found.panelId : sheet
 }
 

@@ -1,4 +1,5 @@
 import { type Point, pointDistance, pointMoved } from '../geometry/index.js'
+import { sheetIn } from '../layup/index.js'
 import { printLength } from '../measure/index.js'
 import type { SetFitting } from '../fittings/index.js'
 import type { Derived } from '../derived/index.js'
@@ -13,27 +14,39 @@ const reach = ({ hardware: { across, high } }: SetFitting): number => Math.max(a
 /** Where hardware lies in the laid-out work, and what it goes through. */
 interface Lies {
   readonly set: SetFitting
+  /** The state of the work, and the panel, that it is set in. */
+  readonly state: string
+  readonly panelId: string
   readonly place: Point
   readonly sheets: ReadonlySet<string>
 }
 
-function lying({ fittings, works }: Derived): Lies[] {
-  const sheets = works[0]?.sheets ?? []
+function lying(derived: Derived): Lies[] {
+  const { fittings, works } = derived
   return fittings
     .filter((f) => !f.fitting.held)
     .flatMap((set): Lies[] => {
       const { sheet, at, through } = set.fitting
-      const laid = sheets.find((s) => s.sheet.id === sheet)
-      return laid
+      const found = sheetIn(works, sheet)
+      return found
         ? [
             {
               set,
-              place: pointMoved(at, laid.sheet.move),
+              state: found.work.layup.id,
+              panelId: panelOfSheet(derived, sheet),
+              place: pointMoved(at, found.laid.sheet.move),
               sheets: new Set([sheet, ...through.map((t) => t.sheet)]),
             },
           ]
         : []
     })
+}
+
+/** How far their middles are apart where both go through one leather, mm: in one state of the work, or on one panel whatever the state. */
+function apartBy(one: Lies, other: Lies): number | undefined {
+  if (one.state !== other.state)
+    return one.panelId === other.panelId ? pointDistance(one.set.fitting.at, other.set.fitting.at) : undefined
+  return [...one.sheets].some((s) => other.sheets.has(s)) ? pointDistance(one.place, other.place) : undefined
 }
 
 /** Two pieces of hardware in one leather whose caps meet. */
@@ -44,8 +57,9 @@ export const hardwareMeets = check({
     const all = lying(derived)
     return all.flatMap((one, i) =>
       all.slice(i + 1).flatMap((other) => {
-        const clear = pointDistance(one.place, other.place) - reach(one.set) - reach(other.set)
-        if (clear >= LEAST || ![...one.sheets].some((s) => other.sheets.has(s))) return []
+        const apart = apartBy(one, other)
+        const clear = apart === undefined ? Infinity : apart - reach(one.set) - reach(other.set)
+        if (clear >= LEAST) return []
         const { fitting } = other.set
         return [
           {

@@ -13,7 +13,7 @@ import {
   pointInside,
   pointMoved,
 } from '../geometry/index.js'
-import { layersAt } from '../layup/index.js'
+import { layersAt, sheetIn } from '../layup/index.js'
 import { type Panel, type PanelMark, edgeChain } from '../master/index.js'
 import { type Found, check } from './finding.js'
 
@@ -63,7 +63,7 @@ function cutThrough(derived: Derived, panel: Panel, { along, half }: Stamped): s
   const piece = derived.pieces.find((p) => p.panel.id === panel.id)
   if (piece?.holes.some((h) => pathNearest(along, h.at).distance < half + h.width / 2)) return 'a seam'
   const reach = derived.fittings.find(({ fitting, hardware }) => {
-    const laid = derived.works[0]?.sheets.find((s) => s.sheet.id === fitting.sheet)
+    const laid = sheetIn(derived.works, fitting.sheet)?.laid
     if (fitting.held || laid?.sheet.type !== 'panel' || laid.sheet.panelId !== panel.id) return false
     return pathNearest(along, fitting.at).distance < half + hardware.across / 2
   })

@@ -7,7 +7,7 @@ import {
   pointInside,
   pointMoved,
 } from '../geometry/index.js'
-import { type LaidSheet, type LaidUp, sheetThickness } from '../layup/index.js'
+import { type LaidSheet, type LaidUp, sheetIn, sheetThickness } from '../layup/index.js'
 import type { Fitting, HardwareMark, Master, PanelMark } from '../master/index.js'
 import type { Run } from '../stitch/index.js'
 import { type Hardware, POSTED } from '../stores/index.js'
@@ -171,10 +171,6 @@ function setOne(
   }
 }
 
-/** The first state that a sheet lies in: some pieces lie only in the closed work. */
-const stateOf = (sheet: string, states: readonly LaidUp[]): LaidUp | undefined =>
-  states.find((state) => laidOf(state, sheet) !== undefined)
-
 /** All hardware of a work at its places; a part without hardware of its own is left out. */
 export function fittingsOf(
   master: Master,
@@ -185,7 +181,7 @@ export function fittingsOf(
 ): SetFitting[] {
   return (master.fittings ?? []).flatMap((fitting) => {
     const ware = Object.hasOwn(hardware, fitting.role) ? hardware[fitting.role] : undefined
-    const open = stateOf(fitting.sheet, states)
+    const open = sheetIn(states, fitting.sheet)?.work
     return ware && open ? (setOne(fitting, ware, open, runs, reckon) ?? []) : []
   })
 }
@@ -229,7 +225,7 @@ export function hardwareMarks(
   const marks = new Map<string, PanelMark[]>()
   for (const one of set) {
     const { fitting } = one
-    const open = stateOf(fitting.sheet, states)
+    const open = sheetIn(states, fitting.sheet)?.work
     const base = open && laidOf(open, fitting.sheet)
     if (!base) continue
     const place = pointMoved(fitting.at, base.sheet.move)

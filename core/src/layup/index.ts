@@ -4,6 +4,7 @@ export {
   type Layer,
   layUp,
   layersAt,
+  sheetIn,
   sheetThickness,
   thicknessAt,
   laidUpOf,

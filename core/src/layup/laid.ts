@@ -37,6 +37,18 @@ export interface LaidUp {
   readonly sheets: readonly LaidSheet[]
 }
 
+/** A whole sheet in the first state that it lies in: some lie only in the closed work, or on a piece by itself. */
+export function sheetIn(
+  works: readonly LaidUp[],
+  id: string,
+): { readonly work: LaidUp; readonly laid: LaidSheet } | undefined {
+  for (const work of works) {
+    const laid = work.sheets.find((s) => s.part === 'whole' && s.sheet.id === id)
+    if (laid) return { work, laid }
+  }
+  return undefined
+}
+
 /** One sheet's share of the thickness at a place. */
 export interface Layer {
   readonly laid: LaidSheet

@@ -14,6 +14,7 @@ import { type Clip, type InsideThing, type Master, type Panel, clipMoved } from 
 import type { SetFitting } from '../fittings/index.js'
 import type { Run } from '../stitch/index.js'
 import type { HardwareSort } from '../stores/index.js'
+import { fittingsInWork, runsInWork } from './byItself.js'
 import { type Mesh, meshOf } from './mesh.js'
 import { SHADE, edgeShadeOf } from './shade.js'
 import { type OnStage, onStage } from './stage.js'
@@ -82,11 +83,13 @@ export function pictureOf(
     panels,
     runs,
     fittings,
+    works,
   }: {
     master: Master
     panels: readonly Panel[]
     runs: readonly Run[]
     fittings: readonly SetFitting[]
+    works: readonly LaidUp[]
   },
   open: LaidUp,
   opened: number,
@@ -120,7 +123,7 @@ export function pictureOf(
     }
   })
   const [own, straps] = [[] as number[], [] as number[]]
-  for (const run of runs) {
+  for (const run of runsInWork(runs, works, open)) {
     if (run.join.decor !== true && isInside(run, panels, stage)) continue
     for (const copy of copiesOf(stage, run.join.course.sheet))
       sewn(
@@ -131,7 +134,7 @@ export function pictureOf(
   }
   return {
     sheets,
-    hardware: fittings.flatMap((f) =>
+    hardware: fittingsInWork(fittings, works, open).flatMap((f) =>
       copiesOf(stage, f.fitting.sheet).flatMap((copy) => hardwareIn(f, copy)),
     ),
     stitches: new Float32Array(own),
