@@ -90,14 +90,20 @@ test('a printer that prints small is measured on its page, and what it prints th
   await printer.getByRole('button', { name: 'Empty the tray' }).click()
   await dialog.getByRole('button', { name: 'Print on the stand-in' }).click()
   await expect(printer.getByText(/Page 1 of \d+ in its tray/)).toBeVisible()
-  // The bar of 100 mm is on the cover, which comes first.
+  // The bar of 100 mm is on the cover, which comes first; the page is drawn a moment after it is said to be there.
   const bars = printer.getByRole('button', { name: /^Rule along line/ })
-  const read: number[] = []
-  for (let i = 0; i < (await bars.count()); i += 1) {
-    await bars.nth(i).click()
-    read.push(Number(/([\d.]+) mm/.exec((await printer.getByText(/The rule reads/).textContent())!)![1]))
-  }
-  expect(read).toContain(100)
+  await expect(bars.first()).toBeVisible()
+  await expect
+    .poll(async () => {
+      const read: number[] = []
+      for (let i = 0; i < (await bars.count()); i += 1) {
+        await bars.nth(i).click()
+        const said = (await printer.getByText(/The rule reads/).textContent())!
+        read.push(Number(/([\d.]+) mm/.exec(said)![1]))
+      }
+      return read
+    })
+    .toContain(100)
 })
 
 test('pieces are sent to a cutter, which complains of an empty holder, and cuts once it has a knife', async ({
