@@ -13,6 +13,8 @@ export interface PartHandle {
   readonly which: 0 | 1
   /** In the panel's coordinates. */
   readonly at: Point
+  /** The same as it is said from the part's edge. */
+  readonly where: Whereabouts
 }
 
 /** Where parts on a panel can be taken hold of, in the order they were put on; what goes all along an edge can't. */
@@ -25,6 +27,7 @@ export const handlesOf = (added: Readonly<Record<string, Added>>, panel: Panel):
           name: part.name,
           which: i === 0 ? 0 : 1,
           at,
+          where: { inward: part.inward, aside: i === 0 ? part.aside : -part.aside },
         })),
   )
 

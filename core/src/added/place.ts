@@ -50,6 +50,9 @@ function spotAt(panel: Panel, { edge, inward, turned }: Where, aside: number): S
   }
 }
 
+/** How far from an edge and from its middle a part can be put, mm. */
+export const REACH = { inward: [-100, 2000], aside: [-2000, 2000] } as const
+
 /** A place as one says it: as far in from an edge, and as far to the right of the edge's middle, mm. */
 export type Whereabouts = Pick<Where, 'inward' | 'aside'>
 

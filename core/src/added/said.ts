@@ -1,6 +1,6 @@
 import type { Panel } from '../master/index.js'
 import { type Field, type Sentence, choice, length, number } from '../settings/index.js'
-import { AGAINST, asideWay, waySaid } from './place.js'
+import { AGAINST, REACH, asideWay, waySaid } from './place.js'
 import type { Added } from './schema.js'
 import { sortOf } from './sorts.js'
 
@@ -12,8 +12,8 @@ const BOTH = choice('once or twice', 'once', [
   ['once', 'once', 'there only'],
   ['mirrored', 'and once more as far to the other side', 'for what stands in pairs'],
 ])
-const INWARD = length('how far in from the edge', -100, 2000, 20)
-const ASIDE = length('how far aside of its middle', -2000, 2000, 0)
+const INWARD = length('how far in from the edge', ...REACH.inward, 20)
+const ASIDE = length('how far aside of its middle', ...REACH.aside, 0)
 const TURNED = number('degrees turned', -180, 180, 0, 5)
 
 /** The settings of a part where it lies on its panel, each at its place in the saved design. */

@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { wordsSchema } from '../stores/index.js'
+import { REACH } from './place.js'
 import { sortIds } from './sorts.js'
 
 /** What the maker put on a panel: what it is, where, and its own settings. Lengths mm, degrees. */
@@ -10,8 +11,8 @@ export const addedSchema = z.strictObject({
   on: z.string().min(1).max(120),
   side: z.enum(['grain', 'flesh']),
   edge: z.string().min(1).max(120),
-  inward: z.number().min(-100).max(2000),
-  aside: z.number().min(-2000).max(2000),
+  inward: z.number().min(REACH.inward[0]).max(REACH.inward[1]),
+  aside: z.number().min(REACH.aside[0]).max(REACH.aside[1]),
   turned: z.number().min(-180).max(180),
   both: z.enum(['once', 'mirrored']),
   params: z.record(z.string(), z.unknown()),

@@ -1,5 +1,5 @@
 import type { Point } from '../geometry/index.js'
-import { type Added, type AddedSort, freshAdded, inOrder, sortOf, whereFrom } from '../added/index.js'
+import { type Added, type AddedSort, REACH, freshAdded, inOrder, sortOf, whereFrom } from '../added/index.js'
 import type { Panel } from '../master/index.js'
 import { roundTo } from '../measure/index.js'
 import { type Hardware, type Leather, STARTER_STORES } from '../stores/index.js'
@@ -75,8 +75,6 @@ interface Laying {
   /** Nearer than this to the middle of its edge it is in the middle, mm. */
   readonly middle: number
 }
-/** How far from an edge a part can be put, mm. */
-const REACH = { inward: [-100, 2000], aside: [-2000, 2000] } as const
 
 /** A part laid so that it is at a place of its panel, as that is said from its edge; the panel has the edge. */
 export function layPart(

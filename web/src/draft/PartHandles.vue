@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { type PartHandle, handlesOf, placeSaid, whereFrom } from '@drumlin/core/added'
+import { type PartHandle, handlesOf, placeSaid } from '@drumlin/core/added'
 import { layPart } from '@drumlin/core/design'
 import { type Point, moveBack, pointMoved } from '@drumlin/core/geometry'
 import { systemOf } from '@drumlin/core/measure'
@@ -34,9 +34,9 @@ const handles = computed(() =>
     says: said(handle),
   })),
 )
-function said({ id, at }: PartHandle): string {
+function said({ id, where }: PartHandle): string {
   const part = job.design?.added[id]
-  return part ? placeSaid(part, panel.value, whereFrom(panel.value, part.edge, at), settings.unit) : ''
+  return part ? placeSaid(part, panel.value, where, settings.unit) : ''
 }
 
 const held = ref<{ id: string; which: 0 | 1; gesture: string }>()

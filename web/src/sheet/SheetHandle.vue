@@ -77,6 +77,10 @@ function keyed(event: KeyboardEvent): void {
   fill-opacity: 0;
   cursor: move;
 }
+.reach:focus-visible {
+  outline: 2px solid currentcolor;
+  outline-offset: 2px;
+}
 .reach.ring {
   fill-opacity: 0.15;
   stroke: currentcolor;
