@@ -7,6 +7,7 @@ import {
   parsePitch,
   parseWeight,
   lengthSaid,
+  printBoth,
   printFine,
   printLength,
   printPitch,
@@ -24,6 +25,27 @@ const why = (text: string): string => {
   const read = parseLength(text)
   return read.ok ? 'understood' : measureSentence(read.error)
 }
+
+describe('two lengths that are compared', () => {
+  test('are told as any length where that tells them apart, finer where it does not', () => {
+    expect(printBoth(0.9, 1.2, 'mm')).toEqual(['0.9 mm', '1.2 mm'])
+    expect(printBoth(1.18, 1.2, 'mm')).toEqual(['1.18 mm', '1.2 mm'])
+    expect(printBoth(1.1, 1.2, 'in')).toEqual(['0.043 in', '0.047 in'])
+    expect(printBoth(3, 25.4, 'in')).toEqual(['1/8 in', '1 in'])
+  })
+  test('are never the same figure where they differ by a thousandth of a millimetre', () =>
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0, max: 500, noNaN: true }),
+        fc.double({ min: 0.001, max: 3, noNaN: true }),
+        fc.constantFrom<'mm' | 'in'>('mm', 'in'),
+        (mm, more, unit) => {
+          const [one, other] = printBoth(mm, mm + more, unit)
+          expect(one).not.toBe(other)
+        },
+      ),
+    ))
+})
 
 describe('lengths as makers write them', () => {
   test.each([

@@ -1,7 +1,7 @@
 import { firstOf, nth } from '../lists/index.js'
 import { setField } from '../design/index.js'
 import { fieldsOf } from '../kinds/index.js'
-import { printLength } from '../measure/index.js'
+import { printBoth, printLength } from '../measure/index.js'
 import type { Room } from '../master/index.js'
 import type { Packing } from '../whole/index.js'
 import { packedRooms, sideMade } from '../derived/index.js'
@@ -88,11 +88,11 @@ export const contentsFit = check({
   say: ({ about, data }, unit) =>
     data.sort === 'mouth'
       ? {
-          what: `The ${about} does not go through the mouth${data.where ? ` of ${data.where}` : ''}, which is ${printLength(data.has, unit)} ${data.along}: it needs ${printLength(data.needs, unit)}.`,
+          what: `The ${about} does not go through the mouth${data.where ? ` of ${data.where}` : ''}, which is ${printBoth(data.has, data.needs, unit)[0]} ${data.along}: it needs ${printBoth(data.has, data.needs, unit)[1]}.`,
           why: 'It fits inside, but can’t be put in or pulled out.',
         }
       : {
-          what: `What goes in${data.where ? `to ${data.where}` : ''} needs ${printLength(data.needs, unit)} of ${data.side[1]}; there are ${printLength(data.has, unit)}.`,
+          what: `What goes in${data.where ? `to ${data.where}` : ''} needs ${printBoth(data.needs, data.has, unit)[0]} of ${data.side[1]}; there are ${printBoth(data.needs, data.has, unit)[1]}.`,
           why: 'Room round it is counted. Make the bag larger, or carry less.',
         },
   fixes: ({ data }, derived, _tryOut, unit): Fix[] => {

@@ -1,7 +1,7 @@
 import { setField } from '../design/index.js'
 import { SNIPPED } from '../formulas/index.js'
 import { fieldsOf } from '../kinds/index.js'
-import { printLength } from '../measure/index.js'
+import { printBoth, printLength } from '../measure/index.js'
 import { check } from './finding.js'
 
 /** A corner has to be so many times as round as firm, medium or soft leather is thick (J); docs/formulas.md §20. */
@@ -37,7 +37,7 @@ export const cornerTight = check({
       ]
     }),
   say: ({ about, data }, unit) => ({
-    what: `The ${about} have a radius of ${printLength(data.radius, unit)} at the stitch line; ${data.leather}, ${printLength(data.thickness, unit)} thick, wants ${printLength(data.min, unit)}.`,
+    what: `The ${about} have a radius of ${printBoth(data.radius, data.min, unit)[0]} at the stitch line; ${data.leather}, ${printLength(data.thickness, unit)} thick, wants ${printBoth(data.radius, data.min, unit)[1]}.`,
     why:
       data.uncut > SNIPPED.root
         ? 'A tighter corner puckers: its cuts must stop short of the second row. Round it more, or sew one row.'

@@ -1,7 +1,7 @@
 import { firstOf } from '../lists/index.js'
 import { giveBack } from '../design/index.js'
 import { pointBetween } from '../geometry/index.js'
-import { printLength } from '../measure/index.js'
+import { printBoth } from '../measure/index.js'
 import type { Reckoned } from '../working/index.js'
 import { check } from './finding.js'
 
@@ -36,7 +36,7 @@ export const foldWithoutAllowance = check({
       }),
     ),
   say: ({ about, data }, unit) => ({
-    what: `The ${data.panel.toLowerCase()} has ${printLength(data.has, unit)} for the ${about}; the working says ${printLength(data.figured, unit)}.`,
+    what: `The ${data.panel.toLowerCase()} has ${printBoth(data.has, data.figured, unit)[0]} for the ${about}; the working says ${printBoth(data.has, data.figured, unit)[1]}.`,
     why: 'It will not fold flat: the inside buckles, or the seams pull at the fold until they tear.',
   }),
   fixes: ({ data }) => [

@@ -1,5 +1,5 @@
 import { sheetIn } from '../layup/index.js'
-import { printLength } from '../measure/index.js'
+import { printBoth, printLength } from '../measure/index.js'
 import type { SetFitting } from '../fittings/index.js'
 import type { Derived } from '../derived/index.js'
 import { check } from './finding.js'
@@ -44,8 +44,8 @@ export const hardwareClose = check({
     what:
       data.clear < 0
         ? `The ${about} reaches ${printLength(-data.clear, unit)} past ${data.what}.`
-        : `Only ${printLength(data.clear, unit)} of leather stand between the ${about} and ${data.what}.`,
-    why: `It tears out there, or lies on the thread. Leave ${printLength(data.min, unit)} at least.`,
+        : `Only ${printBoth(data.clear, data.min, unit)[0]} of leather stand between the ${about} and ${data.what}.`,
+    why: `It tears out there, or lies on the thread. Leave ${printBoth(data.clear, data.min, unit)[1]} at least.`,
   }),
   fixes: () => [],
 })

@@ -1,6 +1,6 @@
 import { type Point, pointDistance, pointMoved } from '../geometry/index.js'
 import { sheetIn } from '../layup/index.js'
-import { printLength } from '../measure/index.js'
+import { printBoth, printLength } from '../measure/index.js'
 import type { SetFitting } from '../fittings/index.js'
 import type { Derived } from '../derived/index.js'
 import { check } from './finding.js'
@@ -77,8 +77,8 @@ export const hardwareMeets = check({
     what:
       data.clear < 0
         ? `The ${about} and the ${data.other} lie ${printLength(-data.clear, unit)} over each other.`
-        : `Only ${printLength(data.clear, unit)} lie between the ${about} and the ${data.other}.`,
-    why: `Neither can be set beside the other. Leave ${printLength(LEAST, unit)} between their rims at least.`,
+        : `Only ${printBoth(data.clear, LEAST, unit)[0]} lie between the ${about} and the ${data.other}.`,
+    why: `Neither can be set beside the other. Leave ${printBoth(data.clear, LEAST, unit)[1]} between their rims at least.`,
   }),
   fixes: () => [],
 })

@@ -1,7 +1,7 @@
 import { overrideNumber, setField } from '../design/index.js'
 import type { Derived } from '../derived/index.js'
 import { fieldsOf } from '../kinds/index.js'
-import { printLength } from '../measure/index.js'
+import { printBoth, printLength } from '../measure/index.js'
 import type { EdgeCourse } from '../master/index.js'
 import type { Run } from '../stitch/index.js'
 import { type Fix, check } from './finding.js'
@@ -62,7 +62,7 @@ export const marginTooSmall = check({
     })
   },
   say: ({ about, data, rank }, unit) => ({
-    what: `The ${about} runs ${printLength(data.margin, unit)} from the edge; ${printLength(data.wanted, unit)} is wanted for this leather and ${data.by}.`,
+    what: `The ${about} runs ${printBoth(data.margin, data.wanted, unit)[0]} from the edge; ${printBoth(data.margin, data.wanted, unit)[1]} is wanted for this leather and ${data.by}.`,
     why:
       rank === 'stop'
         ? `The ${data.by === 'iron' ? 'slots' : 'holes'} break out when the edge is bevelled.`

@@ -1,4 +1,4 @@
-import { printLength } from '../measure/index.js'
+import { printBoth, printLength } from '../measure/index.js'
 import { check } from './finding.js'
 import { panelOfSheet } from './hardwareClose.js'
 
@@ -23,7 +23,7 @@ export const postTooShort = check({
         },
       })),
   say: ({ about, data }, unit) => ({
-    what: `The ${about} needs a post of ${printLength(data.wanted, unit)}; the longest ${data.ware} has ${printLength(data.longest, unit)}.`,
+    what: `The ${about} needs a post of ${printBoth(data.wanted, data.longest, unit)[0]}; the longest ${data.ware} has ${printBoth(data.wanted, data.longest, unit)[1]}.`,
     why: `${printLength(data.stack, unit)} of leather lie there. A shorter post does not close; skive what lies there, or take other hardware.`,
   }),
   fixes: () => [],

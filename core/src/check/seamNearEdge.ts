@@ -2,7 +2,7 @@ import { nth } from '../lists/index.js'
 import type { Derived } from '../derived/index.js'
 import { distanceWithin } from '../geometry/index.js'
 import { type LaidSheet, sheetThickness, laidUpOf } from '../layup/index.js'
-import { printLength } from '../measure/index.js'
+import { printBoth } from '../measure/index.js'
 import type { Run } from '../stitch/index.js'
 import { holeOf, leastMargin } from './holes.js'
 import { check } from './finding.js'
@@ -74,7 +74,7 @@ export const seamNearEdge = check({
     })
   },
   say: ({ about, data }, unit) => ({
-    what: `The ${about} comes within ${printLength(data.distance, unit)} of the edge of the ${data.panel}; the ${data.by === 'iron' ? 'slots want' : 'needle wants'} ${printLength(data.min, unit)}.`,
+    what: `The ${about} comes within ${printBoth(data.distance, data.min, unit)[0]} of the edge of the ${data.panel}; the ${data.by === 'iron' ? 'slots want' : 'needle wants'} ${printBoth(data.distance, data.min, unit)[1]}.`,
     why: 'The holes break out there when the edge is bevelled: give the seam a wider margin, the corner a smaller radius, or both pieces the same outline.',
   }),
   // Which of the two pieces is right only the maker knows.

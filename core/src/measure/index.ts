@@ -10,6 +10,7 @@ export {
   otherUnit,
   printArea,
   printBare,
+  printBoth,
   printFine,
   printLength,
   printLong,

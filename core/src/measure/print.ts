@@ -33,6 +33,15 @@ export const printLength = (mm: number, unit: Units, places = 1): string =>
 export const printFine = (mm: number, unit: Units): string =>
   systemOf(unit) === 'mm' ? `${trimmed(mm, 2, unit)} mm` : `${decimal(mm / INCH, 3, unit)} in`
 
+/** Two lengths that are compared, each as any length is told; finer where both would be told as the same figure. */
+export function printBoth(one: number, other: number, unit: Units): readonly [string, string] {
+  const finest = (mm: number): string =>
+    systemOf(unit) === 'mm' ? `${trimmed(mm, 4, unit)} mm` : `${decimal(mm / INCH, 5, unit)} in`
+  const tellings = [(mm: number) => printLength(mm, unit), (mm: number) => printFine(mm, unit), finest]
+  const apart = tellings.find((tell) => tell(one) !== tell(other)) ?? finest
+  return [apart(one), apart(other)]
+}
+
 /** The same without the unit, for tables and sums. */
 export const printBare = (mm: number, unit: Units, places = 1): string =>
   systemOf(unit) === 'mm' ? decimal(mm, places, unit) : inchFraction(mm)
