@@ -14,6 +14,10 @@ const CODES = Object.keys(CHECKS) as readonly Code[]
 const foundBy = <One extends Code>(code: One, derived: Derived): readonly Finding<One>[] =>
   CHECKS[code].find(derived).map((found) => ({ code, ...found }))
 
+/** What is left of a finding in another design: only what is found by the same check is asked. */
+const stillFound = ({ code, key }: { code: Code; key: string }, derived: Derived): Finding | undefined =>
+  together(foundBy(code, derived)).find((f) => f.key === key)
+
 /** Everything found in a design, stops first. Overruled ones are among them; `design.overruled` says which. */
 export const findingsOf = (derived: Derived): readonly Finding[] =>
   together(CODES.flatMap((code): readonly Finding[] => foundBy(code, derived))).toSorted(
@@ -63,7 +67,7 @@ export function fixesOf<One extends Code>(
   }
   const helps = ({ edit }: Fix): boolean => {
     const tried = tryOut(edit)
-    const left = tried && findingsOf(tried).find((f) => f.key === finding.key)
+    const left = tried && stillFound(finding, tried)
     return tried !== undefined && (!left || ORDER[left.rank] > ORDER[finding.rank])
   }
   return CHECKS[finding.code].fixes(finding, derived, tryOut, unit, shelf).filter(helps)

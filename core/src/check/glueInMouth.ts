@@ -1,4 +1,4 @@
-import { type Point, pathNearest } from '../geometry/index.js'
+import { type Point, isNear, pathNearest } from '../geometry/index.js'
 import { type Panel, type PanelMark, edgeChain } from '../master/index.js'
 import { printLength } from '../measure/index.js'
 import { check } from './finding.js'
@@ -37,7 +37,7 @@ export const glueInMouth = check({
         if (!panel || !glue.chain.every((id) => panel.edges.some((e) => e.id === id))) return []
         const edge = edgeChain(panel, glue.chain)
         return [...openingsOf(panel), ...hardwareOn(glue.sheet)]
-          .filter((m) => pathNearest(edge, m.at).distance < glue.limit && !seen.has(`${panel.id} ${m.id}`))
+          .filter((m) => isNear(edge, m.at, glue.limit) && !seen.has(`${panel.id} ${m.id}`))
           .map((m) => {
             seen.add(`${panel.id} ${m.id}`)
             return {

@@ -1,4 +1,4 @@
-import { type Derived, layersAlong } from '../derived/index.js'
+import { type Derived, onlyLayers } from '../derived/index.js'
 import { laidUpOf } from '../layup/index.js'
 import { nth } from '../lists/index.js'
 import type { Join } from '../master/index.js'
@@ -19,9 +19,8 @@ export const holdsOneLayer = check({
     derived.runs.flatMap((run) => {
       const { join } = run
       if (join.decor || !holdsMore(derived, join)) return []
-      const along = layersAlong(derived, run)
-      const [only] = along.find(({ layers }) => layers.length === 1)?.layers ?? []
-      if (!only || along.some(({ layers }) => layers.length > 1)) return []
+      const [only] = onlyLayers(derived, run)
+      if (only === undefined) return []
       return [
         {
           key: `holds-one-layer:${join.id}`,
@@ -29,7 +28,7 @@ export const holdsOneLayer = check({
           run: join.id,
           places: placeOnSheet(derived, join, join.course.sheet, nth(run.holes, 0).at),
           about: join.name,
-          data: { layer: only.name },
+          data: { layer: only },
         },
       ]
     }),

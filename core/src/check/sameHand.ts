@@ -1,13 +1,5 @@
 import { firstOf } from '../lists/index.js'
-import {
-  type Path,
-  flipAbout,
-  pathBox,
-  pathMoved,
-  pathNearest,
-  pathPoints,
-  boxCentre,
-} from '../geometry/index.js'
+import { type Path, flipAbout, pathBox, pathMoved, isNear, pathPoints, boxCentre } from '../geometry/index.js'
 import { check } from './finding.js'
 
 /** An outline differs from its mirror image by more than this, mm. */
@@ -15,7 +7,7 @@ const SYMMETRIC = 0.3
 
 const isSymmetric = (outline: Path): boolean => {
   const mirrored = pathMoved(outline, flipAbout(boxCentre(pathBox(outline)).x))
-  return pathPoints(mirrored, 1).every((p) => pathNearest(outline, p).distance < SYMMETRIC)
+  return pathPoints(mirrored, 1).every((p) => isNear(outline, p, SYMMETRIC))
 }
 
 /** Both of a pair cut with the same hand, where the work takes a left one and a right one. */

@@ -19,17 +19,20 @@ interface Near {
  * is a step, and told as one. Holes of the other edge are asked on what lies there.
  */
 function nearestOn(run: Run, laid: LaidSheet, reach: number): Near | undefined {
-  const crossings = run.steps.filter((s) => s.sheets.includes(laid.sheet.id)).map((s) => s.distance)
-  const there = run.join.mate?.sheet === laid.sheet.id ? run.other?.holes : undefined
-  const holes = there
-    ? there.map((h) => ({ at: h.at, distance: -Infinity, inIt: sheetThickness(laid, h.at) > 0 }))
-    : run.holes.map((h) => ({ ...h, inIt: h.sheets.includes(laid.sheet.id) }))
+  const { id } = laid.sheet
+  const crossings = run.steps.filter((s) => s.sheets.includes(id)).map((s) => s.distance)
+  const there = run.join.mate?.sheet === id ? run.other?.holes : undefined
+  const asked = there
+    ? (hole: number): boolean => sheetThickness(laid, nth(there, hole).at) > 0
+    : (hole: number): boolean => {
+        const { sheets, distance } = nth(run.holes, hole)
+        return sheets.includes(id) && !crossings.some((c) => Math.abs(c - distance) < 2 * run.ways.pitch)
+      }
   let found: Near | undefined
-  holes.forEach(({ at, distance: along, inIt }, hole) => {
-    if (!inIt) return
-    if (crossings.some((c) => Math.abs(c - along) < 2 * run.ways.pitch)) return
+  ;(there ?? run.holes).forEach(({ at }, hole) => {
+    // The quick question first: few holes are near an edge.
     const distance = distanceWithin(laid.placed, at, found?.distance ?? reach)
-    if (distance < Infinity) found = { laid, hole, distance }
+    if (distance < Infinity && asked(hole)) found = { laid, hole, distance }
   })
   return found
 }

@@ -8,7 +8,7 @@ import {
   pathBox,
   boxCentre,
   pathLength,
-  pathNearest,
+  isNear,
   pathPlaceAt,
   pointInside,
   pointMoved,
@@ -61,11 +61,11 @@ const spoiltBy = (derived: Derived, panel: Panel, one: Stamped): Pick<Data, 'by'
 /** What goes through the stamp or thins it: a seam, hardware, a skive. */
 function cutThrough(derived: Derived, panel: Panel, { along, half }: Stamped): string | undefined {
   const piece = derived.pieces.find((p) => p.panel.id === panel.id)
-  if (piece?.holes.some((h) => pathNearest(along, h.at).distance < half + h.width / 2)) return 'a seam'
+  if (piece?.holes.some((h) => isNear(along, h.at, half + h.width / 2))) return 'a seam'
   const reach = derived.fittings.find(({ fitting, hardware }) => {
     const laid = sheetIn(derived.works, fitting.sheet)?.laid
     if (fitting.held || laid?.sheet.type !== 'panel' || laid.sheet.panelId !== panel.id) return false
-    return pathNearest(along, fitting.at).distance < half + hardware.across / 2
+    return isNear(along, fitting.at, half + hardware.across / 2)
   })
   if (reach) return `the ${reach.fitting.name}`
   const points = placesOf(along)
@@ -75,7 +75,7 @@ function cutThrough(derived: Derived, panel: Panel, { along, half }: Stamped): s
   if (band) return `the skive “${band.name}”`
   const skive = (panel.skives ?? []).find((s) => {
     const edge = edgeChain(panel, s.chain)
-    return points.some((p) => pathNearest(edge, p).distance < s.width + half - 1e-6)
+    return points.some((p) => isNear(edge, p, s.width + half - 1e-6))
   })
   return skive ? `the skive “${skive.name}”` : undefined
 }

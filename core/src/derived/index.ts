@@ -1,5 +1,5 @@
 export { type Derived, type Mastered, derive, mastered } from './derive.js'
-export { type LayersThere, layersAlong } from './layersAlong.js'
+export { type LayersThere, layersAlong, onlyLayers } from './layersAlong.js'
 export { type SizeRange, sizeRanges } from './range.js'
 export {
   type Faces,

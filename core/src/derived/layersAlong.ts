@@ -46,21 +46,41 @@ function told(holes: number, layers: readonly LayerThere[]): LayersThere {
   return { holes, layers, together, asOne }
 }
 
+/** The places of a run's holes, with where its other edge lies at each. */
+function placesOf({ holes, other, join }: Run): SeamPlace[] {
+  const others = other?.holes ?? []
+  const last = Math.max(1, holes.length - 1)
+  const itself = other?.sheet === join.course.sheet
+  return holes.map(({ at }, i) => ({
+    here: at,
+    there: others.length > 0 ? nth(others, Math.round((i * (others.length - 1)) / last)).at : undefined,
+    itself,
+  }))
+}
+
 /** What a run goes through from its first hole on, and how thick each layer is left there by its skives. */
 export function layersAlong({ works }: Pick<Derived, 'works'>, run: Run): LayersThere[] {
   const work = laidUpOf(works, run.join.layup)
   const of = new Set(run.join.through)
-  const others = run.other?.holes ?? []
-  const last = Math.max(1, run.holes.length - 1)
-  const itself = run.other?.sheet === run.join.course.sheet
   const groups: { holes: number; layers: LayerThere[] }[] = []
-  run.holes.forEach((hole, i) => {
-    const across =
-      others.length > 0 ? nth(others, Math.round((i * (others.length - 1)) / last)).at : undefined
-    const layers = layersAt(work, { here: hole.at, there: across, itself }, of)
+  for (const place of placesOf(run)) {
+    const layers = layersAt(work, place, of)
     const group = groups.at(-1)
     if (group && alike(group.layers, layers)) group.holes += 1
     else groups.push({ holes: 1, layers })
-  })
+  }
   return groups.map(({ holes, layers }) => told(holes, layers))
+}
+
+/** Names of the only layers that lie under holes of a run, where nowhere two lie together; none where two do. */
+export function onlyLayers({ works }: Pick<Derived, 'works'>, run: Run): readonly string[] {
+  const work = laidUpOf(works, run.join.layup)
+  const of = new Set(run.join.through)
+  const alone = new Set<string>()
+  for (const place of placesOf(run)) {
+    const [one, another] = layersAt(work, place, of)
+    if (another) return []
+    if (one) alone.add(one.name)
+  }
+  return [...alone]
 }

@@ -138,6 +138,10 @@ export function distanceWithin({ segments }: Path, p: Point, reach: number): num
   return min < reach ? min : Infinity
 }
 
+/** Whether a path passes p nearer than `reach`, mm. */
+export const isNear = (path: Path, p: Point, reach: number): boolean =>
+  distanceWithin(path, p, reach) < Infinity
+
 /** How far a place lies outside a box; 0 inside it. */
 function boxDistance(box: Box, p: Point): number {
   const dx = Math.max(box.left - p.x, 0, p.x - box.right)

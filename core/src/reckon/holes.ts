@@ -74,20 +74,26 @@ const same = (a: PieceHole, b: PieceHole): boolean =>
 /** A hole that two runs share is marked, and cut, once. */
 function once(holes: readonly PieceHole[]): PieceHole[] {
   // Looked for among those nearby only, in squares much larger than what is told apart.
-  const squares = new Map<string, PieceHole[]>()
-  const nearby = (hole: PieceHole): PieceHole[] =>
-    [-FINE, FINE].flatMap((dx) =>
-      [-FINE, FINE].flatMap((dy) => squares.get(squareOf(hole.at.x + dx, hole.at.y + dy)) ?? []),
-    )
+  const squares = new Map<number, PieceHole[]>()
+  const isThere = (hole: PieceHole): boolean => {
+    const { x, y } = hole.at
+    for (let i = Math.floor(x - FINE); i <= Math.floor(x + FINE); i += 1)
+      for (let k = Math.floor(y - FINE); k <= Math.floor(y + FINE); k += 1)
+        if (squares.get(i * SQUARES + k)?.some((other) => same(hole, other))) return true
+    return false
+  }
   return holes.filter((hole) => {
-    if (nearby(hole).some((other) => same(hole, other))) return false
-    const key = squareOf(hole.at.x, hole.at.y)
-    squares.set(key, [...(squares.get(key) ?? []), hole])
+    if (isThere(hole)) return false
+    const key = Math.floor(hole.at.x) * SQUARES + Math.floor(hole.at.y)
+    const there = squares.get(key)
+    if (there) there.push(hole)
+    else squares.set(key, [hole])
     return true
   })
 }
 
-const squareOf = (x: number, y: number): string => `${Math.floor(x)},${Math.floor(y)}`
+/** More squares of 1 mm than any piece has either way: each has a number of its own. */
+const SQUARES = 2 ** 20
 
 /** Lines a machine sews along, where they cross a panel: its needle makes the holes. */
 export function machineLines(panel: Panel, work: LaidUp, runs: readonly Run[]): Mark[] {

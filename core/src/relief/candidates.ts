@@ -2,7 +2,7 @@ import {
   type Path,
   type Point,
   pathLength,
-  pathNearest,
+  isNear,
   pathPlaceAt,
   pointInside,
   pointMoved,
@@ -87,7 +87,7 @@ function drawnOf(panel: Panel, drawn: DrawnPanel, { full, bears, ways }: Skivabl
         bears,
         minutes: (to) => skiveMinutes(length, Math.max(0, full - to), panel.count, ways),
         areas: inner ? [stripBetween(path, inner)] : [],
-        covers: (local) => pathNearest(path, local).distance < EDGE_WIDTH - 0.01,
+        covers: (local) => isNear(path, local, EDGE_WIDTH - 0.01),
         change: (to, design) => {
           const index = design.drawn.findIndex((d) => d.id === drawn.id)
           const skives = design.drawn[index]!.skives.filter((s) => s.id !== id)

@@ -1,3 +1,4 @@
+import { firstOf } from '../lists/index.js'
 import {
   type Point,
   type Point3,
@@ -87,10 +88,23 @@ function turnedAt(
 
 const insideBy = (p: Point, { at, inward }: Clip): number => (p.x - at.x) * inward.x + (p.y - at.y) * inward.y
 
+/** How far inside a part’s own side a place lies, mm; less than nothing outside it. */
+function depthIn({ clips }: ReadyPart, p: Point): number {
+  let depth = Infinity
+  for (const clip of clips) depth = Math.min(depth, insideBy(p, clip))
+  return depth
+}
+
 /** The part of a stood panel that a place belongs to; the nearest where it lies on no part's own side. */
 export function partAt(parts: readonly ReadyPart[], p: Point): ReadyPart {
-  const depth = (part: ReadyPart): number => Math.min(Infinity, ...part.clips.map((c) => insideBy(p, c)))
-  return parts.reduce((a, b) => (depth(b) > depth(a) && depth(a) < 0 ? b : a))
+  let found = firstOf(parts)
+  let deep = depthIn(found, p)
+  for (const part of parts) {
+    if (deep >= 0) break
+    const depth = depthIn(part, p)
+    if (depth > deep) [found, deep] = [part, depth]
+  }
+  return found
 }
 
 /** Where a place of a panel comes to stand, `off` mm out of the grain side of the skeleton. */

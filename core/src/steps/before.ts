@@ -1,4 +1,4 @@
-import { pathNearest, pointMoved } from '../geometry/index.js'
+import { isNear, pointMoved } from '../geometry/index.js'
 import { coverings } from '../stitch/index.js'
 import { type EdgePlan, type Facts, type Part, holds, sheetsOf } from './facts.js'
 import { closesHalf } from './hold.js'
@@ -126,9 +126,7 @@ export function turnsFirst({ facts, tasks, say, on }: Asking): void {
       for (const run of facts.derived.runs.filter((r) => facts.panelsOf(r.join).includes(panel.id)))
         if (
           laid.some((own) =>
-            run.holes.some(
-              (h) => pathNearest(turned.finished, pointMoved(h.at, own.toSheet)).distance < reach,
-            ),
+            run.holes.some((h) => isNear(turned.finished, pointMoved(h.at, own.toSheet), reach)),
           )
         )
           for (const seam of [`glue:${run.join.id}`, `holes:${run.join.id}`, `sew:${run.join.id}`])

@@ -6,7 +6,7 @@ import {
   type Point,
   pathArea,
   pathLength,
-  pathNearest,
+  isNear,
   pathPlaceAt,
   pointMoved,
 } from '../geometry/index.js'
@@ -166,9 +166,7 @@ function sheetsOver(part: Pick<Part, 'laid'>, path: Path, among: readonly LaidSh
     const places = samples(path).map((p) => pointMoved(p, own.sheet.move))
     return among
       .filter((s) => s !== own && s.part === 'whole' && s.sheet.type === 'panel')
-      .filter((s) =>
-        places.every((p) => sheetThickness(s, p) > 0 && pathNearest(s.placed, p).distance > ALONG),
-      )
+      .filter((s) => places.every((p) => sheetThickness(s, p) > 0 && !isNear(s.placed, p, ALONG)))
       .map((s) => s.sheet.id)
   })
   return [...new Set(found)]
@@ -197,7 +195,7 @@ const SEAM_NEAR = 9
 /** A seam beside an edge that lies on the edge of something else it is sewn to. */
 function meets(run: Run, part: Pick<Part, 'laid'>, path: Path, among: readonly LaidSheet[]): boolean {
   const near = (border: Path, places: readonly Point[]): boolean =>
-    places.every((p) => pathNearest(border, p).distance < SEAM_NEAR)
+    places.every((p) => isNear(border, p, SEAM_NEAR))
   return part.laid
     .filter((own) => run.join.through.includes(own.sheet.id))
     .some((own) => {
@@ -267,5 +265,5 @@ const runsAlong = (run: Run, { laid }: Pick<Part, 'laid'>, path: Path): boolean 
   laid.some(
     (own) =>
       own.sheet.id === run.join.course.sheet &&
-      samples(path).every((p) => pathNearest(run.path, pointMoved(p, own.sheet.move)).distance < SEAM_NEAR),
+      samples(path).every((p) => isNear(run.path, pointMoved(p, own.sheet.move), SEAM_NEAR)),
   )

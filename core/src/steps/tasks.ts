@@ -51,6 +51,7 @@ export function tasksOf(facts: Facts): Tasks {
   const tasks = SOURCES.flatMap((source) => source(facts))
   const known = new Set(tasks.map((t) => t.id))
   const before = new Map<string, Before>()
+  const next = new Map<string, string[]>()
   const touching = new Map<string, Task[]>()
   for (const t of tasks)
     for (const id of new Set(t.touches.map((touch) => touch.panelId)))
@@ -60,12 +61,13 @@ export function tasksOf(facts: Facts): Tasks {
     tasks,
     say: (first, then, why) => {
       const key = `${first} > ${then}`
-      if (first !== then && known.has(first) && known.has(then) && !before.has(key))
-        before.set(key, { first, then, why })
+      if (first === then || !known.has(first) || !known.has(then) || before.has(key)) return
+      before.set(key, { first, then, why })
+      const after = next.get(first)
+      if (after) after.push(then)
+      else next.set(first, [then])
     },
     afterAny: (ids) => {
-      const next = new Map<string, string[]>()
-      for (const { first, then } of before.values()) next.set(first, [...(next.get(first) ?? []), then])
       const seen = new Set<string>()
       const open = [...ids]
       for (let id = open.pop(); id !== undefined; id = open.pop()) {
