@@ -1,8 +1,8 @@
 import { expect, test } from '@playwright/test'
-import { accessible, choose, readDownload, saved, startNew } from './support.js'
+import { BARE, accessible, choose, readDownload, saved, startNew } from './support.js'
 
 test('from what goes in to the printed pattern of a flap bag', async ({ page }) => {
-  await page.goto('/')
+  await page.goto(BARE)
   await startNew(page, 'Flap bag')
   await expect(page.getByRole('heading', { name: 'Put things in' })).toBeVisible()
 
@@ -52,8 +52,7 @@ test('from what goes in to the printed pattern of a flap bag', async ({ page }) 
 test('turned in the round by keys, opened and shut, taken out as a picture', async ({ page }) => {
   const errors: string[] = []
   page.on('pageerror', (e) => errors.push(e.message))
-  await page.goto('/')
-  await page.getByRole('link', { name: 'Pilot’s flap bag' }).click()
+  await page.goto('/job/pilots-bag/draft')
   await page.getByRole('link', { name: /^Round/ }).click()
   const picture = page.getByRole('img', { name: /in the round, put together from its pieces/ })
   await expect(picture).toBeVisible()
@@ -84,8 +83,7 @@ test('turned in the round by keys, opened and shut, taken out as a picture', asy
 })
 
 test('a wallet can be looked at in the round too', async ({ page }) => {
-  await page.goto('/')
-  await page.getByRole('link', { name: 'Deckhand’s fold' }).click()
+  await page.goto('/job/deckhands-fold/draft')
   await page.getByRole('link', { name: /^Round/ }).click()
   await expect(page.getByRole('img', { name: /Deckhand’s fold in the round/ })).toBeVisible()
   await page.getByRole('slider', { name: 'how far it is open' }).press('End')

@@ -192,8 +192,7 @@ test('a piece is laid elsewhere by hand and stays; a term of a working is follow
 })
 
 test('hardware is ringed on its pieces, with the number of its row', async ({ page }) => {
-  await page.goto('/')
-  await page.getByRole('link', { name: 'Galley tote' }).click()
+  await page.goto('/job/galley-tote/draft')
   await page.getByRole('link', { name: /^Fittings/ }).click()
   const rings = page.getByRole('button', { name: /^1: snap/ })
   await expect(rings).toHaveCount(4)

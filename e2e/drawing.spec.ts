@@ -1,6 +1,7 @@
 import { type Page, expect, test } from '@playwright/test'
 import { readFileSync } from 'node:fs'
 import {
+  BARE,
   accessible,
   choose,
   chooseFile,
@@ -14,7 +15,7 @@ import {
 
 /** An empty drawing by hand, started from the shelf. */
 async function startDrawing(page: Page): Promise<void> {
-  await page.goto('/')
+  await page.goto(BARE)
   await startNew(page, 'Drawing by hand')
   await expect(page.getByRole('heading', { name: 'Nothing is drawn yet' })).toBeVisible()
 }
@@ -145,8 +146,7 @@ test('a kind’s panel taken over, redrawn and given back; the pattern goes out 
 })
 
 test('the example drawn by hand: folds, marks, a turn tried in the transect, ties', async ({ page }) => {
-  await page.goto('/')
-  await page.getByRole('link', { name: 'Chart pouch' }).click()
+  await page.goto('/job/chart-pouch/draft')
   await expect(page.locator('[data-drawn]')).toBeVisible()
   await page.locator('[data-part="folds"] .v-expansion-panel-title').click()
   await write(page, 'fold of the flap, what lies in it', '10')

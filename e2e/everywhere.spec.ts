@@ -1,30 +1,26 @@
 import { readFileSync, readdirSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
 import { type Page, expect, test } from '@playwright/test'
-import { accessible, openDemo } from './support.js'
+import { NOWHERE, accessible, openDemo, walk } from './support.js'
 
-const JOB = ['brief', 'draft', 'seams', 'relief', 'fittings', 'round', 'price', 'what-if', 'drafts'] as const
-const HOUSE = [
-  '/',
-  '/stores',
-  '/ledger',
+/** What stands for the job and the making in the addresses of screens; a page of its own is left out. */
+const STANDS: Readonly<Record<string, string>> = { id: 'deckhands-fold', making: 'example-making-15' }
+/** Every address there is, read where they are declared, and pages of those that have several. */
+const ADDRESSES: readonly string[] = [
+  ...[
+    ...readFileSync(new URL('../web/src/app/screens.ts', import.meta.url), 'utf8').matchAll(
+      /path: '([^']+)'/g,
+    ),
+  ].map(([, path = '']) =>
+    path.replace(/\/:\w+\?/, '').replace(/:(\w+)/g, (_, name: string) => STANDS[name] ?? name),
+  ),
   '/ledger/looking-back',
   '/ledger/stock',
-  '/ledger/making/example-making-15',
-  '/pocket-book',
-  '/devices',
-  '/help',
   '/help/formulas',
   '/help/words',
-  '/nowhere/at/all',
-] as const
+  NOWHERE,
+]
 
-/** Every address there is, with a job on the bench. */
-async function addresses(page: Page): Promise<string[]> {
-  await openDemo(page)
-  const job = new URL(page.url()).pathname.replace(/\/[^/]+$/, '')
-  return [...JOB.map((s) => `${job}/${s}`), ...HOUSE]
-}
 const settled = async (page: Page): Promise<void> => {
   await expect(page.getByRole('heading').first()).toBeVisible()
   await expect(page.locator('.v-skeleton-loader')).toHaveCount(0)
@@ -48,8 +44,9 @@ for (const light of ['light', 'dark'] as const)
     test.slow()
     const context = await browser.newContext({ colorScheme: light, locale: 'en-GB', reducedMotion: 'reduce' })
     const page = await context.newPage()
-    for (const at of await addresses(page)) {
-      await page.goto(at)
+    await openDemo(page)
+    for (const at of ADDRESSES) {
+      await walk(page, at)
       await settled(page)
       // The dark only has other colours.
       await accessible(page, light === 'dark' ? ['color-contrast'] : undefined)
@@ -104,9 +101,9 @@ test('dialogs and menus: axe finds nothing, Escape leaves, the focus comes back'
 test('on a phone, a tablet and at 400 % nothing is cut off sideways, and the trail is at hand', async ({
   page,
 }) => {
-  const all = await addresses(page)
-  for (const at of all) {
-    await page.goto(at)
+  await openDemo(page)
+  for (const at of ADDRESSES) {
+    await walk(page, at)
     await expect(page.getByRole('heading').first()).toBeAttached()
     for (const [width, height] of [
       [390, 844],
@@ -118,7 +115,7 @@ test('on a phone, a tablet and at 400 % nothing is cut off sideways, and the tra
     }
   }
   await page.setViewportSize({ width: 390, height: 844 })
-  await page.goto(all[1]!)
+  await page.goto('/job/deckhands-fold/draft')
   await page.getByRole('button', { name: 'The trail' }).click()
   await page.getByRole('link', { name: /^Seams/ }).click()
   await page.getByRole('button', { name: 'The chosen run' }).click()

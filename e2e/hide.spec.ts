@@ -153,8 +153,7 @@ test('from a photograph to a hide, two designs laid out, one moved and locked, t
 test('by keyboard: a piece nudged onto another is told at once, undone, put aside and taken in again', async ({
   page,
 }) => {
-  await page.goto('/')
-  await page.getByRole('link', { name: 'Galley tote' }).click()
+  await page.goto('/job/galley-tote/draft')
   await hideOf(page).click()
   const band = page.locator('[data-piece$="/front#1"]')
   await band.focus()

@@ -1,10 +1,10 @@
 import { expect, test } from '@playwright/test'
-import { accessible, choose, saved, startNew } from './support.js'
+import { BARE, accessible, choose, saved, startNew } from './support.js'
 
 test('a bag like one that is there: its settings from what was measured, straps and a zipped pocket put on it', async ({
   page,
 }) => {
-  await page.goto('/')
+  await page.goto(BARE)
   await startNew(page, 'Flap bag')
   await page.getByRole('button', { name: 'Measured from a thing' }).click()
   const measured = async (what: string, value: string): Promise<void> => {

@@ -1,10 +1,11 @@
+import { readdirSync } from 'node:fs'
 import { expect, test } from '@playwright/test'
-import { accessible, openDemo, saved, startNew, write } from './support.js'
+import { BARE, walk, accessible, openDemo, saved, startNew, write } from './support.js'
 
 test('a card sleeve: from what goes in to the relief, a skive proposal looked at, taken and undone', async ({
   page,
 }) => {
-  await page.goto('/')
+  await page.goto(BARE)
   await startNew(page, 'Card sleeve')
   await expect(page.getByRole('heading', { name: 'What goes in it' })).toBeVisible()
   await write(page, 'card pockets a side', '3')
@@ -57,8 +58,7 @@ test('a card sleeve: from what goes in to the relief, a skive proposal looked at
 })
 
 test('what if: two variants beside the work, one of them taken', async ({ page }) => {
-  await page.goto('/')
-  await page.getByRole('link', { name: 'Deckhand’s fold' }).click()
+  await page.goto('/job/deckhands-fold/draft')
   await page.getByRole('link', { name: 'What if' }).click()
   const cell = (row: string, column: number) => page.locator(`[data-figure="${row} ${column}"]`)
   await expect(cell('Thickest seam', 1)).toContainText('3.65 mm')
@@ -80,20 +80,13 @@ test('what if: two variants beside the work, one of them taken', async ({ page }
 
 test('every example opens on its pieces and on its relief', async ({ page }) => {
   test.slow()
-  const names = [
-    'Harbour office fold',
-    'Skipper’s long wallet',
-    'Bosun’s wrap',
-    'Signal lamp holder',
-    'Mate’s spectacles case',
-    'Engineer’s watch strap',
-    'Chart pouch',
-  ]
+  const ids = readdirSync(new URL('../demo/designs/', import.meta.url)).map((f) => f.replace(/\..*/, ''))
+  expect(ids.length).toBeGreaterThan(10)
   const broken: string[] = []
   page.on('pageerror', (error) => broken.push(error.message))
-  for (const name of names) {
-    await page.goto('/')
-    await page.getByRole('link', { name }).click()
+  await page.goto('/')
+  for (const id of ids) {
+    await walk(page, `/job/${id}/draft`)
     await expect(page.locator('[data-piece]').first()).toBeVisible()
     await page.getByRole('link', { name: /^Relief/ }).click()
     await expect(page.locator('[data-thickest]')).toContainText('mm at the thickest')

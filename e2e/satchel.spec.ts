@@ -1,10 +1,10 @@
 import { expect, test } from '@playwright/test'
-import { accessible, choose, readDownload, saved, startNew, write } from './support.js'
+import { BARE, accessible, choose, readDownload, saved, startNew, write } from './support.js'
 
 test('a bag with its front turned and its back raw, riveted tabs and a second compartment: to paper', async ({
   page,
 }) => {
-  await page.goto('/')
+  await page.goto(BARE)
   await startNew(page, 'Flap bag')
   await choose(page, 'how the body is sewn', /^inside out/)
   await choose(page, 'outer compartment', /^a compartment that runs out/)

@@ -3,11 +3,29 @@ import { type Download, type Page, expect } from '@playwright/test'
 
 export const BARE = 'http://localhost:4392'
 
-/** A first visit, the demo opened on its draft. */
+/** A first visit straight to the demo's draft: the shelf would draw seventeen cards first. */
 export async function openDemo(page: Page): Promise<void> {
-  await page.goto('/')
-  await page.getByRole('link', { name: 'Deckhand’s fold' }).click()
+  await page.goto('/job/deckhands-fold/draft')
   await expect(page.getByRole('heading', { level: 1, name: 'Outside' })).toBeVisible()
+}
+
+/** An address without a screen. */
+export const NOWHERE = '/nowhere/at/all'
+
+/** To another screen as by a link: loading everything anew at each takes three times as long. */
+export async function walk(page: Page, to: string): Promise<void> {
+  const nothing = page.getByRole('heading', { name: 'There is nothing at this address' })
+  const go = (at: string): Promise<void> =>
+    page.evaluate((url) => {
+      history.pushState(null, '', url)
+      dispatchEvent(new PopStateEvent('popstate'))
+    }, at)
+  // By way of nowhere: once that is gone what was asked for is there.
+  await go(NOWHERE)
+  await expect(nothing).toBeVisible()
+  if (to === NOWHERE) return
+  await go(to)
+  await expect(nothing).toHaveCount(0)
 }
 
 /** Asks for a new job of a kind on the shelf, whether it can be kept or not. */

@@ -1,10 +1,10 @@
 import { expect, test } from '@playwright/test'
-import { accessible, choose, openDemo, readDownload, saved, startNew, write } from './support.js'
+import { BARE, accessible, choose, openDemo, readDownload, saved, startNew, write } from './support.js'
 
 test('a second compartment takes what is put into it, says when that doesn’t fit, and is made larger; all of it as data', async ({
   page,
 }) => {
-  await page.goto('/')
+  await page.goto(BARE)
   await startNew(page, 'Flap bag')
   await choose(page, /^outer compartment/, /^a compartment with a gusset/)
   await choose(page, 'what to put in', /^notebook, A5/)
@@ -33,7 +33,7 @@ test('a second compartment takes what is put into it, says when that doesn’t f
 test('a strap-bound wallet with a second pocket and its strap sewn on: in order, and in the Seams', async ({
   page,
 }) => {
-  await page.goto('/')
+  await page.goto(BARE)
   await startNew(page, 'Strap-bound long wallet')
   await choose(page, /^between notes and cards/, /^a second pocket laid on the back/)
   await choose(page, /^the strap/, /^is sewn to the tab/)
@@ -49,7 +49,7 @@ test('a strap-bound wallet with a second pocket and its strap sewn on: in order,
 test('a case on a flat foot, with a facing behind its flap, from an empty job to order of work and paper', async ({
   page,
 }) => {
-  await page.goto('/')
+  await page.goto(BARE)
   await startNew(page, 'Gusseted case')
   await choose(page, /^foot/, /^flat, front and back in one piece/)
   await choose(page, /^behind the flap/, /^a facing/)
