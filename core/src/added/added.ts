@@ -1,4 +1,4 @@
-import type { Concern, Layup, Master, Standing } from '../master/index.js'
+import type { Concern, Layup, Master, Panel, Standing } from '../master/index.js'
 import type { Hardware, Leather } from '../stores/index.js'
 import type { Reckon } from '../working/index.js'
 import { fittingsOf } from './fitted.js'
@@ -33,7 +33,7 @@ export function withAdded(
 ): Master {
   const put = new Map<string, string>()
   return inOrder(added).reduce((work, [id, part]) => {
-    const asked = askedOf(work, id, part, materials, reckon)
+    const asked = askedOf(work.panels, id, part, materials, reckon)
     if (!asked) return { ...work, concerns: [...(work.concerns ?? []), lost(work, id, part)] }
     const brought = sortOf(part.sort).make(asked)
     return laidDown(work, asked, brought, put)
@@ -41,7 +41,7 @@ export function withAdded(
 }
 
 function askedOf(
-  { panels }: Master,
+  panels: readonly Panel[],
   id: string,
   part: Added,
   { leathers, hardware }: AddedMaterials,
@@ -54,6 +54,17 @@ function askedOf(
   const thickness = host.split ?? host.stock?.thickness ?? leathers[host.role]?.thickness ?? 1
   const { name, params, side, edge } = part
   return { id, name, p: params, host, side, edge, spots, thickness, leathers, hardware, reckon }
+}
+
+/** Whether a part would lie on its panel whole, without reaching past an edge of it. */
+export function liesWhole(
+  panel: Panel,
+  [id, part]: readonly [string, Added],
+  materials: AddedMaterials,
+  reckon: Reckon,
+): boolean {
+  const asked = askedOf([panel], id, part, materials, reckon)
+  return asked !== undefined && pastEdges(asked, sortOf(part.sort).make(asked).pieces ?? []).length === 0
 }
 
 /** A part whose place is gone: its panel is not made any more, or has no such edge. */

@@ -11,22 +11,41 @@ const STEP = 5
 /** What has no size of its own takes so much room, mm. */
 const SMALL = 12
 
-/** How much room a part takes as it first comes, along the edge and in from it, mm. */
-function roomOf({ settings }: AddedSort): { readonly wide: number; readonly high: number } {
-  const usual = (...names: string[]): number =>
-    Number(names.map((n) => settings.usual[n]).find((v) => typeof v === 'number') ?? SMALL)
-  return { wide: usual('wide', 'length', 'opening'), high: usual('high', 'end', 'deep') }
+/** Where a part has no room as large as it usually is, these shares of its size are tried. */
+const SHARES = [1, 0.8, 0.65, 0.5, 0.4, 0.3, 0.2] as const
+/** Before it is made smaller it is put nearer to the edge, by shares of how far in it usually is. */
+const NEARER = [0.6, 0.4, 0.25, 0.12] as const
+
+/** What is known of where a part is put first. */
+export interface FreshAsked {
+  /** The edge that was chosen, where one was. */
+  readonly edge?: string | undefined
+  /** What is there already (holes, hardware), in the panel’s coordinates. */
+  readonly taken?: readonly Point[]
+  /** Whether a part lies on the panel whole. */
+  readonly fits: (part: Added) => boolean
+}
+
+/** How much room a part takes, along the edge and in from it, mm. */
+function roomOf(params: Added['params']): { readonly wide: number; readonly high: number } {
+  const of = (...names: string[]): number =>
+    Number(names.map((n) => params[n]).find((v) => typeof v === 'number') ?? SMALL)
+  return { wide: of('wide', 'length', 'opening'), high: of('high', 'end', 'deep') }
+}
+
+/** The usual settings, those that say how large it is a share of that in whole millimetres, and no less than they can be. */
+function sizedBy({ settings, usual }: AddedSort, share: number): Added['params'] {
+  const smaller = settings.fields.flatMap((field) => {
+    const size = settings.usual[field.id]
+    if (field.type !== 'length' || typeof size !== 'number' || !usual?.size?.includes(field.id)) return []
+    return [[field.id, share === 1 ? size : Math.max(field.min, Math.round(size * share))] as const]
+  })
+  return { ...settings.usual, ...Object.fromEntries(smaller) }
 }
 
 /** As far in from the edge as is usual, or farther, where nothing that is there already lies under it. */
-function freeInward(
-  sort: AddedSort,
-  panel: Panel,
-  edge: string,
-  inward: number,
-  taken: readonly Point[],
-): number {
-  const { wide, high } = roomOf(sort)
+function freeInward({ params, edge, inward }: Added, panel: Panel, taken: readonly Point[]): number {
+  const { wide, high } = roomOf(params)
   const [first] = spotsOf(panel, { edge, inward, aside: 0, turned: 0, both: false })
   if (!first) return inward
   const covers = (by: number): boolean => {
@@ -47,30 +66,33 @@ function freeInward(
 }
 
 /**
- * A part of a sort as it is first put on a panel: at the middle of an edge, clear of what is there already (holes, hardware; in the
- * panel's coordinates) where it has room. The panel has an edge.
+ * A part of a sort as it is first put on a panel: at the middle of an edge, clear of what is there already where it has room;
+ * nearer to the edge, and then smaller, where it would reach past the panel. The panel has an edge.
  */
-export function freshAdded(
-  sort: AddedSort,
-  panel: Panel,
-  edge?: string,
-  taken: readonly Point[] = [],
-): Added {
+export function freshAdded(sort: AddedSort, panel: Panel, { edge, taken = [], fits }: FreshAsked): Added {
   const { usual = {} } = sort
-  const along = panel.edges.find((e) => e.id === edge)?.id ?? firstEdge(panel)
-  const inward = usual.inward ?? 20
-  return {
+  const first: Added = {
     sort: sort.id,
     name: sort.name.charAt(0).toUpperCase() + sort.name.slice(1),
     on: panel.id,
     side: usual.side ?? 'grain',
-    edge: along,
-    inward: sort.takes !== 'spot' ? 0 : freeInward(sort, panel, along, inward, taken),
+    edge: panel.edges.find((e) => e.id === edge)?.id ?? firstEdge(panel),
+    inward: sort.takes === 'spot' ? (usual.inward ?? 20) : 0,
     aside: 0,
     turned: 0,
     both: 'once',
     params: sort.settings.usual,
   }
+  if (sort.takes !== 'spot') return first
+  for (const share of SHARES) {
+    const sized = { ...first, params: sizedBy(sort, share) }
+    const clear = { ...sized, inward: freeInward(sized, panel, taken) }
+    const nearer = NEARER.map((by) => ({ ...sized, inward: Math.round(by * first.inward) }))
+    const lies = [clear, sized, ...nearer].find(fits)
+    if (lies) return lies
+  }
+  // It has no room there however small: what is wrong is told.
+  return { ...first, params: sizedBy(sort, Math.min(...SHARES)) }
 }
 
 /** The upper edge where it has one of that name, else its first. */

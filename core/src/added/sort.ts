@@ -127,6 +127,8 @@ export interface AddedSort<P = RawParams> {
   readonly says: readonly Sentence[]
   /** Where it is put if nobody said: mm in from the edge and aside of its middle. */
   readonly usual?: {
+    /** Settings that say how large it is: it comes smaller where there is less room. */
+    readonly size?: readonly string[]
     readonly inward?: number
     readonly side?: 'grain' | 'flesh'
   }

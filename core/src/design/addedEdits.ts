@@ -1,8 +1,18 @@
 import type { Point } from '../geometry/index.js'
-import { type Added, type AddedSort, REACH, freshAdded, inOrder, sortOf, whereFrom } from '../added/index.js'
+import {
+  type Added,
+  type AddedSort,
+  REACH,
+  freshAdded,
+  inOrder,
+  liesWhole,
+  sortOf,
+  whereFrom,
+} from '../added/index.js'
 import type { Panel } from '../master/index.js'
 import { roundTo } from '../measure/index.js'
 import { type Hardware, type Leather, STARTER_STORES } from '../stores/index.js'
+import { reckoner } from '../working/index.js'
 import type { Change, Edit } from './edit.js'
 import type { Design } from './schema.js'
 
@@ -48,19 +58,24 @@ export function putOn(
   { edge, taken = [] }: Asked = {},
 ): Edit {
   const id = nextAddedId(design)
-  const fresh = freshAdded(sort, panel, edge, taken)
+  const leathers = sort.leathers.map((own) => [`${id}${own.suffix}`, leatherFor(design, panel.role)] as const)
+  const hardware = (sort.hardware ?? []).flatMap((own) => {
+    const one = hardwareFor(shelf, own.sort)
+    return one ? [[`${id}${own.suffix}`, one] as const] : []
+  })
+  const materials = {
+    leathers: { ...design.leathers, ...Object.fromEntries(leathers) },
+    hardware: Object.fromEntries(hardware),
+  }
+  const reckon = reckoner(design.overrides)
+  const fits = (part: Added): boolean => liesWhole(panel, [id, part], materials, reckon)
+  const fresh = freshAdded(sort, panel, { edge, taken, fits })
   const part: Added = { ...fresh, name: freeName(design, fresh.name) }
   return {
     name: `${sort.name} on the ${panel.name.toLowerCase()}`,
     changes: [
-      ...sort.leathers.map((own): Change => ({
-        path: ['leathers', `${id}${own.suffix}`],
-        value: leatherFor(design, panel.role),
-      })),
-      ...(sort.hardware ?? []).map((own): Change => ({
-        path: ['hardware', `${id}${own.suffix}`],
-        value: hardwareFor(shelf, own.sort),
-      })),
+      ...leathers.map(([role, value]): Change => ({ path: ['leathers', role], value })),
+      ...hardware.map(([role, value]): Change => ({ path: ['hardware', role], value })),
       { path: ['added', id], value: part },
     ],
   }

@@ -1,4 +1,4 @@
-export { type AddedPicture, addedPictures, takenOn } from './added.js'
+export { type AddedPicture, addedPictures, partPictures, takenOn } from './added.js'
 export { type Card, type CardPiece, cardOf } from './card.js'
 export { type ChoicePicture, type PieceShape, choicePictures } from './choices.js'
 export { type Figures, figuresOf } from './figures.js'

@@ -2,7 +2,7 @@ import { readdirSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
 import fc from 'fast-check'
 import { type AddedSort, SORTS } from '@drumlin/core/added'
-import { derive } from '@drumlin/core/derived'
+import { mastered } from '@drumlin/core/derived'
 import { type Design, nextAddedId, putOn } from '@drumlin/core/design'
 import { readDesign } from '@drumlin/core/exchange/json'
 import { type Field, fieldsOf, kindOf } from '@drumlin/core/kinds'
@@ -76,12 +76,12 @@ const anyPart: fc.Arbitrary<AnyPart> = fc.constantFrom(...SORTS).chain((sort) =>
 const at = <T>(list: readonly T[], part: number): T => list[Math.floor(part * list.length)]!
 
 const lies = (design: Design, id: string): boolean =>
-  !(derive(design).master.concerns ?? []).some((c) => c.id.startsWith(id))
+  !(mastered(design).master.concerns ?? []).some((c) => c.id.startsWith(id))
 
 /** What can't be made carries nothing either. */
 function panelsOf(design: Design): readonly Panel[] {
   try {
-    return derive(design).panels
+    return mastered(design).panels
   } catch {
     return []
   }

@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { ChoicePicture } from '@drumlin/core/overview'
+import type { AddedPicture, ChoicePicture } from '@drumlin/core/overview'
+import AddedDrawing from '../added/AddedDrawing.vue'
 import SnapshotPicture from '../parts/SnapshotPicture.vue'
 
 /** What a choice would look like, small: said by its name beside it. */
-const props = defineProps<{ drawing: ChoicePicture }>()
+const props = defineProps<{ drawing: ChoicePicture | AddedPicture }>()
 const shape = computed(() => ('shape' in props.drawing ? props.drawing.shape : undefined))
 const box = computed(() => {
   if (!shape.value) return ''
@@ -16,6 +17,7 @@ const box = computed(() => {
 
 <template>
   <SnapshotPicture v-if="'picture' in drawing" :picture="drawing.picture" />
+  <AddedDrawing v-else-if="'host' in drawing" :drawing="drawing" />
   <svg v-else-if="shape" :viewBox="box" aria-hidden="true">
     <path :d="shape.d" :fill="shape.swatch" />
   </svg>

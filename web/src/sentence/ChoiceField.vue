@@ -1,6 +1,6 @@
 <script setup lang="ts" generic="T extends string | number">
 import { computed, ref, watch } from 'vue'
-import type { ChoicePicture } from '@drumlin/core/overview'
+import type { AddedPicture, ChoicePicture } from '@drumlin/core/overview'
 import ChoiceDrawing from './ChoiceDrawing.vue'
 
 /** One of several, said in a sentence. Typing in the open menu goes to what begins with that. */
@@ -12,13 +12,13 @@ const props = defineProps<{
   then?: string
   /** Whether pictures of the choices are being drawn, and what was drawn of them. */
   drawing?: boolean
-  pictures?: Readonly<Record<string, ChoicePicture>> | undefined
+  pictures?: Readonly<Record<string, ChoicePicture | AddedPicture>> | undefined
 }>()
 const emit = defineEmits<{ change: [value: T]; open: [] }>()
 const chosen = computed(() => props.options.find((o) => o.value === props.value))
 const said = computed(() => chosen.value?.label ?? String(props.value))
 
-const pictureOf = (value: T): ChoicePicture | undefined => props.pictures?.[String(value)]
+const pictureOf = (value: T): ChoicePicture | AddedPicture | undefined => props.pictures?.[String(value)]
 
 const open = ref(false)
 watch(open, (now) => now && emit('open'))

@@ -149,11 +149,18 @@ const uses = computed<Option[]>(() => {
     { value: 'own', label: 'your own', why: 'the number written here' },
   ]
 })
-/** Only what is chosen of the thing itself can be pictured; how it is sewn or reckoned can't. */
-const shaped = computed(() => props.field.type === 'choice' && props.field.path[0] === 'params')
+/** The part put on the thing that it is a setting of, where it is one. */
+const part = computed(() => (props.field.path[0] === 'added' ? props.field.path[1] : undefined))
+/** Only what is chosen of the thing itself, or of a part put on it, can be pictured; how it is sewn or reckoned can’t. */
+const shaped = computed(
+  () => props.field.type === 'choice' && (props.field.path[0] === 'params' || part.value !== undefined),
+)
 const { pictures, draw } = useChoicePictures()
 function opened(): void {
-  if (shaped.value && target.design.value) void draw({ design: target.design.value, field: props.field.id })
+  const design = target.design.value
+  if (!shaped.value || !design) return
+  const field = props.field.id
+  void draw(part.value === undefined ? { design, field } : { design, part: part.value, field })
 }
 const current = computed(() => (props.field.type === 'choice' ? String(value.value) : stocked.value.id))
 </script>

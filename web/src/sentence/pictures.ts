@@ -44,7 +44,7 @@ function usePictures<Picture, Asked extends PicturesAsked>(): Pictures<Picture, 
 type OfField = Extract<PicturesAsked, { field: string }>
 type OfPanel = Extract<PicturesAsked, { panel: string }>
 
-/** Pictures of the choices of a setting. */
-export const useChoicePictures = (): Pictures<ChoicePicture, OfField> => usePictures()
+/** Pictures of the choices of a setting, of the thing or of a part put on it. */
+export const useChoicePictures = (): Pictures<ChoicePicture | AddedPicture, OfField> => usePictures()
 /** Pictures of what can be put on a panel. */
 export const useAddedPictures = (): Pictures<AddedPicture, OfPanel> => usePictures()

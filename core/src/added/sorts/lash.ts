@@ -35,7 +35,7 @@ export const lash: AddedSort = defineSort({
   sided: false,
   settings: SETTINGS,
   leathers: [{ suffix: '', label: 'lash tab' }],
-  usual: { inward: 30 },
+  usual: { inward: 30, size: ['strap', 'apart', 'rim', 'corner'] },
   says: [
     'For a strap {strap} wide, its slots {apart} apart, punched {punch} round; {rim} of leather round them, corners rounded by {corner}.',
     'It is {held}[, {margin} from its edge]; its edges are {finish}. Its arrow says which end is up.',

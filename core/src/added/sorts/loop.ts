@@ -64,7 +64,7 @@ export const loop: AddedSort = defineSort({
   sided: true,
   settings: SETTINGS,
   leathers: [{ suffix: '', label: 'loop' }],
-  usual: { inward: 15 },
+  usual: { inward: 15, size: ['wide', 'room', 'end'] },
   says: [
     'It is {wide} wide, for what is {room} wide and {thick} thick.',
     'Its ends are {end} long, {ends}[, the slots punched {punch} round], {thinned}; rows {margin} from its edges, which are {finish}.',

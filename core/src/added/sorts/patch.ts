@@ -36,7 +36,7 @@ export const patch: AddedSort = defineSort({
   sided: true,
   settings: SETTINGS,
   leathers: [{ suffix: '', label: 'patch' }],
-  usual: { inward: 20 },
+  usual: { inward: 20, size: ['wide', 'high', 'corner'] },
   says: [
     'It is {shape}, {wide} wide[ and {high} high][, its corners rounded by {corner}].',
     'It is {held}[, {margin} from its edge]; its edges are {finish}.',

@@ -68,7 +68,7 @@ export const pocket: AddedSort = defineSort({
     { suffix: '', label: 'pocket' },
     { suffix: '-lining', label: 'lining of the pocket', when: (p) => p.lined === 'lined' },
   ],
-  usual: { inward: 30 },
+  usual: { inward: 30, size: ['wide', 'high', 'corner'] },
   says: [
     'It is {wide} wide and {high} high, its lower corners rounded by {corner}, and {lined}.',
     'It opens {open}.',

@@ -22,7 +22,7 @@ export const reinforcement: AddedSort = defineSort({
   sided: true,
   settings: SETTINGS,
   leathers: [{ suffix: '', label: 'reinforcement' }],
-  usual: { inward: 20, side: 'flesh' },
+  usual: { inward: 20, side: 'flesh', size: ['wide', 'high', 'corner'] },
   says: ['It is {wide} wide and {high} high, its corners rounded by {corner}, and glued down all over.'],
   make: ({ id, name, p, side, reckon }) => {
     const r = { topLeft: p.corner, topRight: p.corner, footLeft: p.corner, footRight: p.corner }

@@ -33,7 +33,7 @@ export const strip: AddedSort = defineSort({
   sided: true,
   settings: SETTINGS,
   leathers: [{ suffix: '', label: 'strap' }],
-  usual: { inward: 30 },
+  usual: { inward: 30, size: ['wide', 'end'] },
   says: [
     'It is {wide} wide; its end, {end} long, is {held}, and {free} of it are free.',
     'The free end is {tip}; rows {margin} from its edges, which are {finish}.',

@@ -40,7 +40,7 @@ export const zipPocket: AddedSort = defineSort({
   settings: SETTINGS,
   leathers: [{ suffix: '', label: 'pocket' }],
   hardware: [{ suffix: '', sort: 'zip' }],
-  usual: { inward: 60 },
+  usual: { inward: 60, size: ['opening', 'deep', 'beside'] },
   says: [
     'The opening is {opening} long and {window} wide, sewn {frame} from it through zip and pocket.',
     'The pocket hangs {deep} below it and is {beside} wider on either side; its sides are sewn {margin} in.',
