@@ -1,8 +1,11 @@
 import { describe, expect, test } from 'vitest'
-import { derive, layersAlong } from '@drumlin/core/derived'
+import { sortOf } from '@drumlin/core/added'
+import { type Derived, derive, layersAlong } from '@drumlin/core/derived'
+import { putOn, setField } from '@drumlin/core/design'
 import { alongRun } from '@drumlin/core/relief'
 import { laidUpOf } from '../src/layup/index.js'
-import { freshOf } from './support/designs.js'
+import { STARTER_STORES } from '../src/stores/index.js'
+import { done, freshOf } from './support/designs.js'
 import { everyDesign } from './support/all.js'
 
 describe('what a run goes through', () => {
@@ -38,5 +41,33 @@ describe('what a run goes through', () => {
         }
       }
     }
+  })
+})
+
+describe('the tape of a zip', () => {
+  const run = (derived: Derived, id: string) => derived.runs.find((r) => r.join.id === id)!
+  test('lies under the seam that holds it to its band', () => {
+    const tote = done(freshOf('tote'), setField('zip', ['params', 'closure'], 'zip'))
+    const derived = derive(tote)
+    const held = run(derived, 'zip-front-tape')
+    const band = derived.panels.find((p) => p.id === 'zip-front')!
+    const thickness = tote.leathers[band.role]!.thickness
+    for (const hole of held.holes) expect(hole.stack).toBeCloseTo(thickness + 0.7, 9)
+    expect(layersAlong(derived, held).map((l) => l.layers.map((one) => one.name))).toEqual([
+      ['zip band, front', 'tape of the zip'],
+    ])
+    // The seam of the band to the front has none.
+    const names = layersAlong(derived, run(derived, 'zip-front-seam')).flatMap((l) =>
+      l.layers.map((one) => one.name),
+    )
+    expect(names).not.toContain('tape of the zip')
+  })
+  test('and under the frame of a zipped pocket, where more thread goes through', () => {
+    const tote = freshOf('tote')
+    const front = derive(tote).panels.find((p) => p.id === 'front')!
+    const derived = derive(done(tote, putOn(tote, sortOf('zip-pocket'), front, STARTER_STORES)))
+    const frame = run(derived, 'added-1-seam')
+    const [pocket, body] = [derived.design.leathers['added-1']!, derived.design.leathers[front.role]!]
+    for (const hole of frame.holes) expect(hole.stack).toBeCloseTo(pocket.thickness + body.thickness + 0.7, 9)
   })
 })

@@ -1,5 +1,6 @@
 import { nth } from '../lists/index.js'
 import { type LaidUp, type SeamPlace, laidUpOf, sheetUnder } from '../layup/index.js'
+import type { Join } from '../master/index.js'
 import type { Run } from '../stitch/index.js'
 import type { Derived } from './derive.js'
 
@@ -25,14 +26,15 @@ const ALIKE = 0.05
 /** Leather thinned by less isn’t told as thinned, mm. */
 const THINNED = 0.1
 
-function layersAt(work: LaidUp, place: SeamPlace, of: ReadonlySet<string>) {
-  return work.sheets.flatMap((laid): LayerThere[] => {
-    if (!of.has(laid.sheet.id)) return []
+function layersAt(work: LaidUp, place: SeamPlace, { through, tapes = [] }: Join): readonly LayerThere[] {
+  const layers = work.sheets.flatMap((laid): LayerThere[] => {
+    if (!through.includes(laid.sheet.id)) return []
     const { thickness: whole, sheet } = laid
     return sheetUnder(laid, place)
       .filter((thickness) => thickness > 0)
       .map((thickness) => ({ name: sheet.name, thickness, whole, thinned: thickness < whole - THINNED }))
   })
+  return [...layers, ...tapes.map((tape) => ({ ...tape, whole: tape.thickness, thinned: false }))]
 }
 
 const alike = (a: readonly LayerThere[], b: readonly LayerThere[]): boolean =>
@@ -61,10 +63,9 @@ function placesOf({ holes, other, join }: Run): SeamPlace[] {
 /** What a run goes through from its first hole on, and how thick each layer is left there by its skives. */
 export function layersAlong({ works }: Pick<Derived, 'works'>, run: Run): LayersThere[] {
   const work = laidUpOf(works, run.join.layup)
-  const of = new Set(run.join.through)
-  const groups: { holes: number; layers: LayerThere[] }[] = []
+  const groups: { holes: number; layers: readonly LayerThere[] }[] = []
   for (const place of placesOf(run)) {
-    const layers = layersAt(work, place, of)
+    const layers = layersAt(work, place, run.join)
     const group = groups.at(-1)
     if (group && alike(group.layers, layers)) group.holes += 1
     else groups.push({ holes: 1, layers })
@@ -75,10 +76,9 @@ export function layersAlong({ works }: Pick<Derived, 'works'>, run: Run): Layers
 /** Names of the only layers that lie under holes of a run, where nowhere two lie together; none where two do. */
 export function onlyLayers({ works }: Pick<Derived, 'works'>, run: Run): readonly string[] {
   const work = laidUpOf(works, run.join.layup)
-  const of = new Set(run.join.through)
   const alone = new Set<string>()
   for (const place of placesOf(run)) {
-    const [one, another] = layersAt(work, place, of)
+    const [one, another] = layersAt(work, place, run.join)
     if (another) return []
     if (one) alone.add(one.name)
   }

@@ -19,6 +19,7 @@ export type {
   Match,
   PanelSheet,
   Sheet,
+  Tape,
 } from './master.js'
 export {
   type Band,

@@ -97,6 +97,12 @@ export interface Glue {
   readonly endFree?: number
 }
 
+/** What no sheet is and yet is sewn in all along a seam: the tape of a zip. Thickness in mm. */
+export interface Tape {
+  readonly name: string
+  readonly thickness: number
+}
+
 /** Edges or inside lines of two or more panels that are sewn together in one run. */
 export interface Join {
   readonly id: string
@@ -107,6 +113,7 @@ export interface Join {
   readonly mate?: EdgeCourse | LineCourse
   /** Sheets that the thread goes through where they lie under the line, or under that of the mate. */
   readonly through: readonly string[]
+  readonly tapes?: readonly Tape[]
   /** Edges glued down before the run is sewn. */
   readonly glue: readonly Glue[]
   readonly backstitches: { readonly start: number; readonly end: number }

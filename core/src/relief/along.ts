@@ -1,6 +1,6 @@
 import { pathPlaceAt } from '../geometry/index.js'
 import { type LaidUp, sheetUnder } from '../layup/index.js'
-import type { Run } from '../stitch/index.js'
+import { type Run, tapesOf } from '../stitch/index.js'
 
 /** Thickness of what a run sews, along it: distance from its start and thickness there, mm. */
 export interface SeamProfile {
@@ -30,7 +30,8 @@ export function alongRun(run: Run, work: LaidUp, step = STEP): SeamProfile {
       const { at } = pathPlaceAt(run.path, d)
       const there = other && pathPlaceAt(other.path, (d * other.length) / run.length).at
       const place = { here: at, there, itself }
-      return [d, sheets.reduce((sum, laid) => sum + sheetUnder(laid, place).reduce((a, b) => a + b), 0)]
+      const under = sheets.reduce((sum, laid) => sum + sheetUnder(laid, place).reduce((a, b) => a + b), 0)
+      return [d, under + tapesOf(run.join)]
     })
   return {
     run: run.join.id,

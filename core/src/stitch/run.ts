@@ -71,11 +71,14 @@ export interface Run {
   readonly other?: OtherSide
 }
 
+/** Thickness of what is sewn in all along a run besides its sheets, mm. */
+export const tapesOf = ({ tapes = [] }: Join): number => tapes.reduce((all, { thickness }) => all + thickness, 0)
+
 /** What lies under each hole. Holes beside each other mostly go through the same sheets: they share one list of them. */
-function stacked(places: readonly HolePlace[], sheets: readonly LaidSheet[]): Hole[] {
+function stacked(places: readonly HolePlace[], sheets: readonly LaidSheet[], tapes: number): Hole[] {
   const lists = new Map<number, readonly string[]>()
   return places.map(({ at, angle, distance }) => {
-    let stack = 0
+    let stack = tapes
     let there = 0
     for (let i = 0; i < sheets.length; i += 1) {
       const thickness = sheetThickness(sheets[i]!, at)
@@ -104,7 +107,7 @@ function withMateStack(
   return holes.map((hole, i) => {
     const there = other.holes[Math.round((i * (other.holes.length - 1)) / last)]
     const place = { here: hole.at, there: there?.at, itself }
-    let stack = 0
+    let stack = tapesOf(run)
     for (const laid of sheets) {
       const [own, other] = sheetUnder(laid, place)
       stack += own + other
@@ -216,7 +219,7 @@ function timesSewn(sheets: readonly LaidSheet[], work: LaidUp): number {
 function runOf(plan: Planned, work: LaidUp, panels: readonly Panel[], all: SewingWays, reckon: Reckon): Run {
   const { join, path } = plan
   const sheets = work.sheets.filter((s) => join.through.includes(s.sheet.id))
-  const alone = stacked(plan.holes, sheets)
+  const alone = stacked(plan.holes, sheets, tapesOf(join))
   const lengths =
     plan.ways.holes !== 'machine' && Object.hasOwn(all.lengths, join.id) ? all.lengths[join.id]! : 1
   const steps = stepsOf(path, work, sheets)

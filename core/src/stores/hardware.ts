@@ -21,6 +21,9 @@ export type HardwareSort = (typeof HARDWARE_SORTS)[number]
 /** Those that are set through a hole with a post or a shank. */
 export const POSTED: readonly HardwareSort[] = ['rivet', 'burr', 'snap', 'lock', 'magnet', 'foot']
 
+/** The woven tape of a zip is so thick (J), mm; docs/formulas.md §20. */
+export const ZIP_TAPE = 0.7
+
 /** A piece of hardware. Lengths in mm; 0 where a thing has no such part. */
 export const hardwareSchema = z.strictObject({
   id,

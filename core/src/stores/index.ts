@@ -1,5 +1,5 @@
 export { isUsual, leatherAt, splitFrom, leatherUsed, usualOf } from './leather.js'
-export { type Hardware, type HardwareSort, POSTED, hardwareSchema } from './hardware.js'
+export { type Hardware, type HardwareSort, POSTED, ZIP_TAPE, hardwareSchema } from './hardware.js'
 export { type Thing, thingSchema } from './things.js'
 export { densityOf } from './density.js'
 export type { Column, Shelf } from './column.js'

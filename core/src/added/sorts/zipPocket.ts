@@ -2,6 +2,7 @@ import { flipAboutLevel, moveThen, point } from '../../geometry/index.js'
 import { clipAt, clipMoved } from '../../master/index.js'
 import { lineSeam, needed, plainPanel, present, rectangleShape } from '../../kinds/index.js'
 import { length, settings } from '../../settings/index.js'
+import { ZIP_TAPE } from '../../stores/index.js'
 import { given } from '../../working/index.js'
 import { below, lyingAt } from '../place.js'
 import { type AddedSort, defineSort } from '../sort.js'
@@ -144,6 +145,7 @@ export const zipPocket: AddedSort = defineSort({
               sheet: own,
               points: [...frame, frame[0]!],
               through: [own, host, ...behind],
+              tapes: [{ name: 'tape of the zip', thickness: ZIP_TAPE }],
               back: [2, 1],
             }),
             ...[p.margin, w - p.margin].map((x, i) =>

@@ -1,5 +1,5 @@
 import { type Point, polyline } from '../../geometry/index.js'
-import type { Glue, Join } from '../../master/index.js'
+import type { Glue, Join, Tape } from '../../master/index.js'
 import type { Reckoned } from '../../working/index.js'
 
 interface SeamBase {
@@ -17,6 +17,7 @@ interface SeamBase {
   readonly beside?: string
   readonly away?: true
   readonly round?: readonly string[]
+  readonly tapes?: readonly Tape[]
 }
 
 const common = ({
@@ -33,6 +34,7 @@ const common = ({
   beside,
   away,
   round,
+  tapes,
 }: SeamBase) => ({
   id,
   name,
@@ -47,6 +49,7 @@ const common = ({
   ...(beside ? { beside } : {}),
   ...(away ? { away } : {}),
   ...(round ? { round } : {}),
+  ...(tapes ? { tapes } : {}),
 })
 
 /** A run along a line drawn through points on a sheet, in the sheet's own coordinates. */

@@ -1,4 +1,5 @@
 import { courseOf, point, polyline } from '../../../geometry/index.js'
+import { ZIP_TAPE } from '../../../stores/index.js'
 import { given } from '../../../working/index.js'
 import { type Bag } from '../bag.js'
 import { onPanel, rectanglePanel, row } from './onFace.js'
@@ -43,13 +44,16 @@ export function zipped(bag: Bag, body: Body): Part {
               line: polyline([onPanel(face, wide / 2 - 4, 6 + m), onPanel(face, 4 - wide / 2, 6 + m)]),
             },
           },
-          row(
-            `zip-${id}-tape`,
-            `zip to its band, ${id}`,
-            panel.id,
-            [point(4, band.value - 4), point(wide - 4, band.value - 4)],
-            [panel.id],
-          ),
+          {
+            ...row(
+              `zip-${id}-tape`,
+              `zip to its band, ${id}`,
+              panel.id,
+              [point(4, band.value - 4), point(wide - 4, band.value - 4)],
+              [panel.id],
+            ),
+            tapes: [{ name: 'tape of the zip', thickness: ZIP_TAPE }],
+          },
         ],
         sizes: [{ panelId: panel.id, size: band }, ...(i === 0 ? [{ panelId: panel.id, size: length }] : [])],
         fittings:
