@@ -14,6 +14,15 @@ const CODES = Object.keys(CHECKS) as readonly Code[]
 const foundBy = <One extends Code>(code: One, derived: Derived): readonly Finding<One>[] =>
   CHECKS[code].find(derived).map((found) => ({ code, ...found }))
 
+/** Whether there are pieces to cut; dearer to know than what is sewn, so asked of the few that help. */
+function canBeCut(derived: Derived): boolean {
+  try {
+    return derived.pieces.length > 0
+  } catch {
+    return false
+  }
+}
+
 /** What is left of a finding in another design: only what is found by the same check is asked. */
 const stillFound = ({ code, key }: { code: Code; key: string }, derived: Derived): Finding | undefined =>
   together(foundBy(code, derived)).find((f) => f.key === key)
@@ -58,8 +67,7 @@ export function fixesOf<One extends Code>(
     const edited = applyEdit(derived.design, withFollowing(derived.design, edit))
     if (!edited.ok) return undefined
     try {
-      const tried = derive(edited.design)
-      return tried.pieces.length > 0 ? tried : undefined
+      return derive(edited.design)
     } catch {
       // Nothing can be made with it: no way out.
       return undefined
@@ -67,8 +75,9 @@ export function fixesOf<One extends Code>(
   }
   const helps = ({ edit }: Fix): boolean => {
     const tried = tryOut(edit)
-    const left = tried && stillFound(finding, tried)
-    return tried !== undefined && (!left || ORDER[left.rank] > ORDER[finding.rank])
+    if (!tried || !canBeCut(tried)) return false
+    const left = stillFound(finding, tried)
+    return !left || ORDER[left.rank] > ORDER[finding.rank]
   }
   return CHECKS[finding.code].fixes(finding, derived, tryOut, unit, shelf).filter(helps)
 }

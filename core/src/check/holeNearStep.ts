@@ -96,6 +96,19 @@ function fixBy(field: Field, derived: Derived, tryOut: TryOut, unit: Units): Fix
   return []
 }
 
+/** So many ways out are enough to choose from. */
+const ENOUGH = 2
+
+/** The first settings that may move and mend it; no more are tried once there are enough. */
+function firstFixes(derived: Derived, tryOut: TryOut, unit: Units): readonly Fix[] {
+  const fixes: Fix[] = []
+  for (const field of fieldsOf(derived.kind)) {
+    if (fixes.length >= ENOUGH) break
+    fixes.push(...fixBy(field, derived, tryOut, unit))
+  }
+  return fixes
+}
+
 /** Every step's finding is mended by the same moves, so they are sought once for a design and a unit. */
 const found = new WeakMap<Derived, Map<Units, readonly Fix[]>>()
 
@@ -119,11 +132,7 @@ export const holeNearStep = check({
   }),
   fixes: (_, derived, tryOut, unit) => {
     const known = found.get(derived) ?? new Map<Units, readonly Fix[]>()
-    const fixes =
-      known.get(unit) ??
-      fieldsOf(derived.kind)
-        .flatMap((f) => fixBy(f, derived, tryOut, unit))
-        .slice(0, 2)
+    const fixes = known.get(unit) ?? firstFixes(derived, tryOut, unit)
     found.set(derived, known.set(unit, fixes))
     return fixes
   },
