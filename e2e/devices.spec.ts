@@ -1,5 +1,5 @@
 import { type BrowserContext, type Page, expect, test } from '@playwright/test'
-import { accessible, openDemo, saved, startNew, write } from './support.js'
+import { BARE, accessible, openDemo, saved, startNew, walk, write } from './support.js'
 
 /** The bench's devices in a tab of their own, those connected that are named. */
 async function bench(context: BrowserContext, ...links: RegExp[]): Promise<Page> {
@@ -147,4 +147,48 @@ test('the camera’s picture is traced as a photograph is; one cut short is told
   await camera.getByRole('checkbox', { name: 'its picture is cut short' }).uncheck()
   await page.getByRole('button', { name: 'Take one with the camera' }).click()
   await expect(page.getByRole('group', { name: 'The photograph' })).toBeVisible()
+})
+
+test('a caliper of one’s own over a serial port: connected, heard in the field that waits, let go, and connected again', async ({
+  page,
+}) => {
+  await page.addInitScript(() => {
+    let says: ReadableStreamDefaultController<Uint8Array> | undefined
+    const port = {
+      readable: null as ReadableStream<Uint8Array> | null,
+      writable: null,
+      open: async () => {
+        if (port.readable) throw new DOMException('open', 'InvalidStateError')
+        port.readable = new ReadableStream({ start: (c) => void (says = c) })
+      },
+      close: async () => {
+        if (port.readable?.locked) throw new TypeError('held')
+        port.readable = null
+      },
+    }
+    Object.defineProperty(navigator, 'serial', { value: { requestPort: async () => port } })
+    Object.assign(window, { portSays: (text: string) => says?.enqueue(new TextEncoder().encode(text)) })
+  })
+  const says = (text: string) =>
+    page.evaluate((t) => (window as unknown as { portSays: (s: string) => void }).portSays(t), text)
+  await page.goto(`${BARE}/devices`)
+  const own = page.getByRole('region', { name: 'Your own' })
+  const connect = async (): Promise<void> => {
+    await own.getByRole('button', { name: 'Choose its port' }).click()
+    await expect(own).toContainText('Device on a serial port is connected')
+  }
+  await connect()
+  await own.getByRole('button', { name: 'Let it go' }).click()
+  await expect(own).not.toContainText('is connected')
+  await connect()
+  await accessible(page)
+  await walk(page, '/')
+  await startNew(page, 'Drawing by hand')
+  await page.getByRole('button', { name: 'Draw a panel' }).first().click()
+  const dialog = page.getByRole('dialog')
+  await dialog.getByRole('radio', { name: 'from caliper readings' }).check()
+  await dialog.getByRole('textbox', { name: 'reading 1, width' }).focus()
+  await says('97')
+  await says('.5 mm\r\n')
+  await expect(dialog.getByRole('textbox', { name: 'reading 1, width' })).toHaveValue(/^97\.5/)
 })

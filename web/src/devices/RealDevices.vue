@@ -3,7 +3,7 @@ import { computed, ref } from 'vue'
 import { reasonOf } from '../app/reason.js'
 import ChoiceField from '../sentence/ChoiceField.vue'
 import { type Connection, OWN_CAMERA, useDevices } from './devices.js'
-import { hasSerial } from './line.js'
+import { type Flow, hasSerial } from './serial.js'
 import { hasCamera } from './ownCamera.js'
 
 /** Devices of the maker's own: over a serial port, or typing like a keyboard. */
@@ -11,6 +11,7 @@ const devices = useDevices()
 const does = ref<'measures' | 'cuts'>('measures')
 const bare = ref<Connection['bare']>('mm')
 const baud = ref(9600)
+const flow = ref<Flow>('hardware')
 const why = ref('')
 const own = computed(() => devices.connected.filter((c) => c.id.startsWith('serial-')))
 async function attempt(act: () => Promise<void>): Promise<void> {
@@ -21,7 +22,15 @@ async function attempt(act: () => Promise<void>): Promise<void> {
     why.value = reasonOf(error)
   }
 }
-const connect = (): Promise<void> => attempt(() => devices.connectSerial(does.value, bare.value, baud.value))
+const connect = (): Promise<void> =>
+  attempt(() =>
+    devices.connectSerial({
+      does: does.value,
+      bare: bare.value,
+      baud: baud.value,
+      flow: does.value === 'cuts' ? flow.value : 'none',
+    }),
+  )
 const setCamera = (on: boolean): Promise<void> =>
   attempt(() => (on ? devices.connect(OWN_CAMERA) : devices.disconnect(OWN_CAMERA)))
 const DOES = [
@@ -29,6 +38,18 @@ const DOES = [
   { value: 'cuts' as const, label: 'cuts, told in HPGL' },
 ]
 const UNITS = (['mm', 'in', 'g'] as const).map((u) => ({ value: u, label: u }))
+const FLOWS = [
+  {
+    value: 'hardware' as const,
+    label: 'waits while it is busy',
+    why: 'its cable has the wires that say so; few cutters hold a whole job',
+  },
+  {
+    value: 'none' as const,
+    label: 'sends on without asking',
+    why: 'for a cable of three wires, and a cutter that takes a whole job at once',
+  },
+]
 const BAUDS = [1200, 2400, 4800, 9600, 19200, 38400, 115200].map((b) => ({ value: b, label: String(b) }))
 </script>
 
@@ -39,7 +60,7 @@ const BAUDS = [1200, 2400, 4800, 9600, 19200, 38400, 115200].map((b) => ({ value
       A caliper, gauge or scale that types like a keyboard needs nothing: go into a field and measure. A
       printer is reached by the browser’s own dialogue, from Print on the Draft.
     </p>
-    <p v-if="hasSerial">
+    <p v-if="hasSerial()">
       Over a serial port, one that
       <ChoiceField :value="does" label="what it does" :options="DOES" @change="(v) => (does = v)" /><template
         v-if="does === 'measures'"
@@ -53,7 +74,14 @@ const BAUDS = [1200, 2400, 4800, 9600, 19200, 38400, 115200].map((b) => ({ value
         where it says none</template
       >, at
       <ChoiceField :value="baud" label="speed of the port" :options="BAUDS" @change="(v) => (baud = v)" />
-      baud. <v-btn @click="connect">Choose its port</v-btn>
+      baud<template v-if="does === 'cuts'"
+        >; Drumlin
+        <ChoiceField
+          :value="flow"
+          label="while the cutter is busy"
+          :options="FLOWS"
+          @change="(v) => (flow = v)" /></template
+      >. <v-btn @click="connect">Choose its port</v-btn>
     </p>
     <p v-else class="quiet">
       This browser has no serial ports; Chromium’s have. Everything else works as it does.

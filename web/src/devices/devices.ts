@@ -7,8 +7,9 @@ import { useSettings } from '../app/settings.js'
 import { useTrouble } from '../app/trouble.js'
 import { readSetting, writeSetting } from '../storage/settings.js'
 import { ownPhotograph } from './ownCamera.js'
-import { type Line, type Listener, serialLine, standInLine } from './line.js'
+import { type Line, type Listener, standInLine } from './line.js'
 import { useReadings } from './readings.js'
+import { type Flow, pickedPort, serialLine } from './serial.js'
 import { printOnStandIn, standInPhotograph } from './standIns.js'
 
 /** A device that Drumlin listens to or speaks with. */
@@ -20,12 +21,19 @@ export interface Connection {
   readonly does: 'measures' | 'cuts' | 'prints' | 'photographs'
 }
 
+/** How a device of one’s own speaks over a serial port. */
+export interface SerialAsked extends Pick<Connection, 'bare'> {
+  readonly does: 'measures' | 'cuts'
+  readonly baud: number
+  readonly flow: Flow
+}
+
 /** A line that has begun and does not end for so long was broken off, ms. */
 const PATIENCE = 2000
 /** A cutter is given so long to answer what went wrong, ms. */
 const ANSWERS = 20_000
-/** Sent to a cutter at once, characters. */
-const AT_ONCE = 40_000
+/** Sent to a cutter at once, characters: some seconds at the speeds they have. */
+const AT_ONCE = 4000
 
 /** The stand-ins that can be connected, by what they do. */
 const STAND_INS: readonly Connection[] = [
@@ -79,6 +87,12 @@ export const useDevices = defineStore('devices', () => {
           else tell(`${name}: ${read.why}`, true)
         }
       },
+      faulty: (why) => {
+        // What came before and after does not belong together.
+        clearTimeout(waits)
+        rest = NOTHING_HEARD
+        tell(`${name}: ${why}`, true)
+      },
       ended: (why) => {
         clearTimeout(waits)
         lines.delete(id)
@@ -117,12 +131,10 @@ export const useDevices = defineStore('devices', () => {
     await connect(id)
     await keep()
   }
-  /** Connects a real device over a serial port that the maker picks. */
-  async function connectSerial(
-    does: 'measures' | 'cuts',
-    bare: Connection['bare'],
-    baud: number,
-  ): Promise<void> {
+  /** Connects a real device over a serial port that the maker picks; nothing happens where none is picked. */
+  async function connectSerial({ does, bare, baud, flow }: SerialAsked): Promise<void> {
+    const port = await pickedPort()
+    if (!port) return
     const id = `serial-${connected.value.length + 1}-${Date.now()}`
     const one: Connection = {
       id,
@@ -130,10 +142,10 @@ export const useDevices = defineStore('devices', () => {
       bare,
       does,
     }
-    join(one, await serialLine(baud, listener(one)))
+    join(one, await serialLine(port, { baudRate: baud, flow }, listener(one)))
   }
   function drop(id: string): void {
-    lines.get(id)?.close()
+    void lines.get(id)?.close()
     lines.delete(id)
     connected.value = connected.value.filter((c) => c.id !== id)
   }

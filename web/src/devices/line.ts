@@ -1,11 +1,12 @@
 /** A line to a device: text goes both ways, as over a cable. */
 export interface Line {
   readonly say: (text: string) => Promise<void>
-  readonly close: () => void
+  readonly close: () => Promise<void>
 }
-/** Who listens: to what comes, and to the line’s end with why. */
+/** Who listens: to what comes, to what is wrong with it while the line goes on, and to the line’s end with why. */
 export interface Listener {
   readonly hear: (text: string) => void
+  readonly faulty: (why: string) => void
   readonly ended: (why: string) => void
 }
 
@@ -37,7 +38,7 @@ export function standInLine(id: string, { hear, ended }: Listener): Promise<Line
       open = true
       resolve({
         say: async (text) => socket.send(text),
-        close: () => {
+        close: async () => {
           socket.onclose = null
           socket.close()
         },
@@ -48,50 +49,4 @@ export function standInLine(id: string, { hear, ended }: Listener): Promise<Line
       else reject(new Error('the server that it stands behind does not answer'))
     }
   })
-}
-
-/** As much of a browser’s serial port as is used here. */
-interface SerialPort {
-  readonly readable: ReadableStream<Uint8Array>
-  readonly writable: WritableStream<Uint8Array>
-  open(options: { baudRate: number }): Promise<void>
-  close(): Promise<void>
-}
-interface SerialPorts {
-  requestPort(): Promise<SerialPort>
-}
-const ports = (navigator as Navigator & { readonly serial?: SerialPorts }).serial
-
-/** Whether this browser can speak over a serial port at all. */
-export const hasSerial = ports !== undefined
-
-/** A line over a serial port that the maker picks; the same text as a stand-in’s. */
-export async function serialLine(baudRate: number, { hear, ended }: Listener): Promise<Line> {
-  if (!ports) throw new Error('this browser has no serial ports')
-  const port = await ports.requestPort()
-  await port.open({ baudRate })
-  const reader = port.readable.getReader()
-  const decoder = new TextDecoder()
-  void (async () => {
-    try {
-      for (;;) {
-        const { value, done } = await reader.read()
-        if (done) break
-        hear(decoder.decode(value, { stream: true }))
-      }
-    } catch {
-      ended('its cable was pulled out')
-    }
-  })()
-  return {
-    say: async (text) => {
-      const writer = port.writable.getWriter()
-      try {
-        await writer.write(new TextEncoder().encode(text))
-      } finally {
-        writer.releaseLock()
-      }
-    },
-    close: () => void reader.cancel().then(() => port.close()),
-  }
 }
