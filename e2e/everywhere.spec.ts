@@ -1,7 +1,7 @@
 import { readFileSync, readdirSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
 import { type Page, expect, test } from '@playwright/test'
-import { NOWHERE, accessible, openDemo, walk } from './support.js'
+import { NOWHERE, accessible, openDemo, some, walk } from './support.js'
 
 /** What stands for the job and the making in the addresses of screens; a page of its own is left out. */
 const STANDS: Readonly<Record<string, string>> = { id: 'deckhands-fold', making: 'example-making-15' }
@@ -45,10 +45,10 @@ for (const light of ['light', 'dark'] as const)
     const context = await browser.newContext({ colorScheme: light, locale: 'en-GB', reducedMotion: 'reduce' })
     const page = await context.newPage()
     await openDemo(page)
-    for (const at of ADDRESSES) {
+    // The dark only has other colours, of the same parts.
+    for (const at of some(ADDRESSES, light === 'dark' ? 2 : 1)) {
       await walk(page, at)
       await settled(page)
-      // The dark only has other colours.
       await accessible(page, light === 'dark' ? ['color-contrast'] : undefined)
     }
     await context.close()

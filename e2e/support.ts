@@ -9,6 +9,10 @@ export async function openDemo(page: Page): Promise<void> {
   await expect(page.getByRole('heading', { level: 1, name: 'Outside' })).toBeVisible()
 }
 
+/** Every one of a list with DRUMLIN_LONG=1, else each so manieth: a hurried run has minutes. */
+export const some = <T>(all: readonly T[], each: number): readonly T[] =>
+  process.env.DRUMLIN_LONG === undefined ? all.filter((_, i) => i % each === 0) : all
+
 /** An address without a screen. */
 export const NOWHERE = '/nowhere/at/all'
 

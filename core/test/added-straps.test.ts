@@ -68,7 +68,9 @@ describe('a loop', () => {
   })
   test('longer than what it is put on: told by how much', () => {
     const wallet = freshOf('bifold')
-    expect(said(derive(put(wallet, 'loop', 'outside', { 'params.room': 120 })))).toMatch(/The loop reaches [\d.]+ mm past the edge/)
+    expect(said(derive(put(wallet, 'loop', 'outside', { 'params.room': 120 })))).toMatch(
+      /The loop reaches [\d.]+ mm past the edge/,
+    )
   })
 })
 

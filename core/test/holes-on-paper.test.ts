@@ -101,7 +101,7 @@ describe('every seam', () => {
         expect(single(derived)).toEqual([])
         expect(twice(derived)).toEqual([])
       }),
-      { numRuns: many(7, 75) },
+      { numRuns: many(5, 75) },
     ),
   )
 })

@@ -64,7 +64,7 @@ describe('every sentence, read for slips', () => {
     }
   })
   test.each(madeKinds)('of a %s with each of its choices', (id) => {
-    const said = some(variantsOf(freshOf(id)), 6).flatMap((design: Design, i) =>
+    const said = some(variantsOf(freshOf(id)), 12).flatMap((design: Design, i) =>
       saidBy(derive(design), UNITS[i % 2]!),
     )
     expect([...new Set(slipsIn(said))]).toEqual([])

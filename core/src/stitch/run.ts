@@ -72,7 +72,8 @@ export interface Run {
 }
 
 /** Thickness of what is sewn in all along a run besides its sheets, mm. */
-export const tapesOf = ({ tapes = [] }: Join): number => tapes.reduce((all, { thickness }) => all + thickness, 0)
+export const tapesOf = ({ tapes = [] }: Join): number =>
+  tapes.reduce((all, { thickness }) => all + thickness, 0)
 
 /** What lies under each hole. Holes beside each other mostly go through the same sheets: they share one list of them. */
 function stacked(places: readonly HolePlace[], sheets: readonly LaidSheet[], tapes: number): Hole[] {

@@ -8,6 +8,7 @@ import { benchTime } from '../../src/make/index.js'
 import { reckoner } from '@drumlin/core/working'
 import { anyDesign, everyDesign, madeKinds } from '../support/all.js'
 import { faultsOfAssembly } from '../support/assembly.js'
+import { many } from '../support/long.js'
 
 const all = everyDesign().map(({ name, design }) => ({ name, derived: derive(design) }))
 const tasksIn = (derived: Derived) => tasksOf(factsOf(derived, 'mm'))
@@ -95,7 +96,7 @@ describe.each(all)('$name', ({ derived }) => {
           expect(faultsOfAssembly(derived, so)).toEqual([])
         },
       ),
-      { numRuns: 6 },
+      { numRuns: many(3, 12) },
     )
     for (const reason of steps.reasons.slice(0, 12)) {
       const order = ids.filter((id) => id !== reason.then)
@@ -144,7 +145,7 @@ describe.each(madeKinds)('any %s', (kind) => {
         for (const s of steps)
           expect(Number.isFinite(s.minutes.value) && s.minutes.value >= 0, s.id).toBe(true)
       }),
-      { numRuns: 12 },
+      { numRuns: many(8, 40) },
     )
   })
 })

@@ -75,8 +75,11 @@ async function opened(port: SerialPort, baudRate: number, flowControl: Flow): Pr
   try {
     await port.open({ baudRate, flowControl })
   } catch (error) {
-    if (nameOf(error) === 'InvalidStateError') throw new Error('that port is connected already')
-    throw new Error('the port could not be opened: another program may hold it, or it was pulled out')
+    if (nameOf(error) === 'InvalidStateError')
+      throw new Error('that port is connected already', { cause: error })
+    throw new Error('the port could not be opened: another program may hold it, or it was pulled out', {
+      cause: error,
+    })
   }
 }
 
