@@ -17,6 +17,7 @@ const DEBIAN = [
   ['/usr/bin/chromium', 'chromium'],
   ['/usr/bin/pdftocairo', 'poppler-utils'],
   ['/usr/bin/rsvg-convert', 'librsvg2-bin'],
+  ['/usr/bin/hp2xx', 'hp2xx'],
   ['/usr/lib/python3/dist-packages/ezdxf', 'python3-ezdxf'],
 ]
 
