@@ -10,6 +10,10 @@ const CLEAR = 4
 const STEP = 5
 /** What has no size of its own takes so much room, mm. */
 const SMALL = 12
+/** Hardware stands so far from an edge, mm. */
+const RIM = 3
+/** A margin is at most this part of the smaller way of a piece. */
+const THIRD = 3
 
 /** Where a part has no room as large as it usually is, these shares of its size are tried. */
 const SHARES = [1, 0.8, 0.65, 0.5, 0.4, 0.3, 0.2] as const
@@ -22,6 +26,10 @@ export interface FreshAsked {
   readonly edge?: string | undefined
   /** What is there already (holes, hardware), in the panel’s coordinates. */
   readonly taken?: readonly Point[]
+  /** How far in seams are wanted in the leather that is there, mm. */
+  readonly margin: number
+  /** How large its hardware is there, mm; 0 where it has none. */
+  readonly hardware: number
   /** Whether a part lies on the panel whole. */
   readonly fits: (part: Added) => boolean
 }
@@ -31,6 +39,16 @@ function roomOf(params: Added['params']): { readonly wide: number; readonly high
   const of = (...names: string[]): number =>
     Number(names.map((n) => params[n]).find((v) => typeof v === 'number') ?? SMALL)
   return { wide: of('wide', 'length', 'opening'), high: of('high', 'end', 'deep') }
+}
+
+/** Its seam as far in as the leather wants it, but no farther than a third of what it is sewn to leaves room for, mm. */
+function sewnBy({ settings }: AddedSort, params: Added['params'], wanted: number): Added['params'] {
+  const field = settings.fields.find((f) => f.id === 'margin')
+  const usual = params['margin']
+  if (field?.type !== 'length' || typeof usual !== 'number') return params
+  const sizes = ['wide', 'high', 'end'].flatMap((n) => (typeof params[n] === 'number' ? [params[n]] : []))
+  const most = Math.max(field.min, Math.min(field.max, ...sizes.map((size) => Math.floor(size / THIRD))))
+  return { ...params, margin: Math.min(most, Math.max(usual, Math.ceil(wanted * 2) / 2)) }
 }
 
 /** The usual settings, those that say how large it is a share of that in whole millimetres, and no less than they can be. */
@@ -44,12 +62,17 @@ function sizedBy({ settings, usual }: AddedSort, share: number): Added['params']
 }
 
 /** As far in from the edge as is usual, or farther, where nothing that is there already lies under it. */
-function freeInward({ params, edge, inward }: Added, panel: Panel, taken: readonly Point[]): number {
-  const { wide, high } = roomOf(params)
+function freeInward(
+  { params, edge, inward }: Added,
+  panel: Panel,
+  { taken = [], hardware }: FreshAsked,
+): number {
+  // Hardware lies round its place, all else below it.
+  const { wide, high } = hardware > 0 ? { wide: hardware, high: hardware } : roomOf(params)
   const [first] = spotsOf(panel, { edge, inward, aside: 0, turned: 0, both: false })
   if (!first) return inward
   const covers = (by: number): boolean => {
-    const { at, right, down } = below(first, by)
+    const { at, right, down } = below(first, by - hardware / 2)
     return taken.some((p) => {
       const off = pointSubtract(p, at)
       const [x, y] = [pointDot(off, right), pointDot(off, down)]
@@ -69,30 +92,33 @@ function freeInward({ params, edge, inward }: Added, panel: Panel, taken: readon
  * A part of a sort as it is first put on a panel: at the middle of an edge, clear of what is there already where it has room;
  * nearer to the edge, and then smaller, where it would reach past the panel. The panel has an edge.
  */
-export function freshAdded(sort: AddedSort, panel: Panel, { edge, taken = [], fits }: FreshAsked): Added {
+export function freshAdded(sort: AddedSort, panel: Panel, asked: FreshAsked): Added {
+  const { edge, margin, hardware, fits } = asked
   const { usual = {} } = sort
+  const made = (share: number) => sewnBy(sort, sizedBy(sort, share), margin)
+  const inward = Math.max(usual.inward ?? 20, hardware > 0 ? Math.ceil(hardware / 2) + RIM : 0)
   const first: Added = {
     sort: sort.id,
     name: sort.name.charAt(0).toUpperCase() + sort.name.slice(1),
     on: panel.id,
     side: usual.side ?? 'grain',
     edge: panel.edges.find((e) => e.id === edge)?.id ?? firstEdge(panel),
-    inward: sort.takes === 'spot' ? (usual.inward ?? 20) : 0,
+    inward: sort.takes === 'spot' ? inward : 0,
     aside: 0,
     turned: 0,
     both: 'once',
-    params: sort.settings.usual,
+    params: made(1),
   }
   if (sort.takes !== 'spot') return first
   for (const share of SHARES) {
-    const sized = { ...first, params: sizedBy(sort, share) }
-    const clear = { ...sized, inward: freeInward(sized, panel, taken) }
+    const sized = { ...first, params: made(share) }
+    const clear = { ...sized, inward: freeInward(sized, panel, asked) }
     const nearer = NEARER.map((by) => ({ ...sized, inward: Math.round(by * first.inward) }))
     const lies = [clear, sized, ...nearer].find(fits)
     if (lies) return lies
   }
   // It has no room there however small: what is wrong is told.
-  return { ...first, params: sizedBy(sort, Math.min(...SHARES)) }
+  return { ...first, params: made(Math.min(...SHARES)) }
 }
 
 /** The upper edge where it has one of that name, else its first. */

@@ -1,10 +1,7 @@
 import type { Derived } from '../derived/index.js'
-import { halfAcross } from '../formulas/index.js'
+import { halfAcross, marginLeast } from '../formulas/index.js'
 import type { RunWays } from '../stitch/index.js'
 import { diameterOf, needleFor } from '../stores/index.js'
-
-/** What bevelling takes off an edge, mm (J). */
-const BEVEL = 0.5
 
 /** What makes the holes of a run, and half of what one takes across the seam, mm: a slot at its slant, or a round needle. */
 export interface HoleMade {
@@ -23,4 +20,4 @@ export function holeOf(
 }
 
 /** The least margin where a hole does not break into the bevel, mm. */
-export const leastMargin = ({ half }: HoleMade): number => half + BEVEL
+export const leastMargin = ({ half }: HoleMade): number => marginLeast(half)

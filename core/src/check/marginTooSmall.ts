@@ -1,5 +1,6 @@
 import { overrideNumber, setField } from '../design/index.js'
 import type { Derived } from '../derived/index.js'
+import { marginWanted } from '../formulas/index.js'
 import { fieldsOf } from '../kinds/index.js'
 import { printBoth, printLength } from '../measure/index.js'
 import type { EdgeCourse } from '../master/index.js'
@@ -7,11 +8,6 @@ import type { Run } from '../stitch/index.js'
 import { type Fix, check } from './finding.js'
 import { type HoleMade, holeOf, leastMargin } from './holes.js'
 import { isSecondTwin, placeOnSheet } from './places.js'
-
-/** Leather that must stay between the bevel and a hole, mm (J). */
-const LAND = 0.5
-/** A bevelled edge wants this many thicknesses of its leather to the holes (J); docs/formulas.md §7. */
-const THICKNESSES = 1.5
 
 /** A run along an edge, with what makes its holes. */
 interface Along {
@@ -32,8 +28,7 @@ function margins({ works }: Derived, { run, hole }: Along): { min: number; wante
   const thickest = Math.max(
     ...run.join.through.map((id) => sheets.find((s) => s.sheet.id === id)?.thickness ?? 0),
   )
-  const min = leastMargin(hole)
-  return { min, wanted: Math.max(min + LAND, THICKNESSES * thickest) }
+  return { min: leastMargin(hole), wanted: marginWanted(hole.half, thickest) }
 }
 
 /** Holes so near the edge that they break out when it is bevelled, or tear. */

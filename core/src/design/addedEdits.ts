@@ -9,9 +9,10 @@ import {
   sortOf,
   whereFrom,
 } from '../added/index.js'
+import { halfAcross, marginWanted } from '../formulas/index.js'
 import type { Panel } from '../master/index.js'
 import { roundTo } from '../measure/index.js'
-import { type Hardware, type Leather, STARTER_STORES } from '../stores/index.js'
+import { type Hardware, type Leather, POSTED, STARTER_STORES } from '../stores/index.js'
 import { reckoner } from '../working/index.js'
 import type { Change, Edit } from './edit.js'
 import type { Design } from './schema.js'
@@ -49,6 +50,13 @@ const leatherFor = (design: Design, role: string): Leather =>
 const hardwareFor = (shelf: Shelf, sort: string): Hardware | undefined =>
   shelf.hardware.find((h) => h.sort === sort) ?? STARTER_STORES.hardware.find((h) => h.sort === sort)
 
+/** How far in from an edge the iron wants a seam in the thicker of a panel and what is put on it, mm. */
+function marginIn({ iron, leathers }: Design, panel: Panel, put: readonly Leather[]): number {
+  const there = panel.split ?? panel.stock?.thickness ?? leathers[panel.role]?.thickness ?? 0
+  const half = halfAcross(iron.slotLength, (iron.slant * Math.PI) / 180)
+  return marginWanted(half, Math.max(there, ...put.map((l) => l.thickness)))
+}
+
 /** A part put on a panel, along the given edge where one was chosen; with the leather of what it lies on, to begin with. */
 export function putOn(
   design: Design,
@@ -69,7 +77,20 @@ export function putOn(
   }
   const reckon = reckoner(design.overrides)
   const fits = (part: Added): boolean => liesWhole(panel, [id, part], materials, reckon)
-  const fresh = freshAdded(sort, panel, { edge, taken, fits })
+  const fresh = freshAdded(sort, panel, {
+    edge,
+    taken,
+    margin: marginIn(
+      design,
+      panel,
+      leathers.map(([, leather]) => leather),
+    ),
+    hardware: Math.max(
+      0,
+      ...hardware.flatMap(([, h]) => (POSTED.includes(h.sort) ? [h.across, h.high] : [])),
+    ),
+    fits,
+  })
   const part: Added = { ...fresh, name: freeName(design, fresh.name) }
   return {
     name: `${sort.name} on the ${panel.name.toLowerCase()}`,
