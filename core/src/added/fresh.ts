@@ -1,5 +1,7 @@
 import { type Point, boxHeight, pathBox, placeInside, pointDot, pointSubtract } from '../geometry/index.js'
+import { halfAcross, marginWanted } from '../formulas/index.js'
 import type { Panel } from '../master/index.js'
+import type { Iron } from '../stores/index.js'
 import { below, spotsOf } from './place.js'
 import type { Added } from './schema.js'
 import type { AddedSort } from './sort.js'
@@ -26,8 +28,9 @@ export interface FreshAsked {
   readonly edge?: string | undefined
   /** What is there already (holes, hardware), in the panel’s coordinates. */
   readonly taken?: readonly Point[]
-  /** How far in seams are wanted in the leather that is there, mm. */
-  readonly margin: number
+  /** Its seam goes through leather of this thickness, mm, holed by this iron. */
+  readonly thickness: number
+  readonly iron: Iron
   /** How large its hardware is there, mm; 0 where it has none. */
   readonly hardware: number
   /** Whether a part lies on the panel whole. */
@@ -40,6 +43,10 @@ function roomOf(params: Added['params']): { readonly wide: number; readonly high
     Number(names.map((n) => params[n]).find((v) => typeof v === 'number') ?? SMALL)
   return { wide: of('wide', 'length', 'opening'), high: of('high', 'end', 'deep') }
 }
+
+/** How far in from an edge an iron wants a seam in leather of this thickness, mm. */
+const marginIn = ({ thickness, iron }: FreshAsked): number =>
+  marginWanted(halfAcross(iron.slotLength, (iron.slant * Math.PI) / 180), thickness)
 
 /** Its seam as far in as the leather wants it, but no farther than a third of what it is sewn to leaves room for, mm. */
 function sewnBy({ settings }: AddedSort, params: Added['params'], wanted: number): Added['params'] {
@@ -93,9 +100,9 @@ function freeInward(
  * nearer to the edge, and then smaller, where it would reach past the panel. The panel has an edge.
  */
 export function freshAdded(sort: AddedSort, panel: Panel, asked: FreshAsked): Added {
-  const { edge, margin, hardware, fits } = asked
+  const { edge, hardware, fits } = asked
   const { usual = {} } = sort
-  const made = (share: number) => sewnBy(sort, sizedBy(sort, share), margin)
+  const made = (share: number) => sewnBy(sort, sizedBy(sort, share), marginIn(asked))
   const inward = Math.max(usual.inward ?? 20, hardware > 0 ? Math.ceil(hardware / 2) + RIM : 0)
   const first: Added = {
     sort: sort.id,

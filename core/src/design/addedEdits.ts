@@ -9,7 +9,6 @@ import {
   sortOf,
   whereFrom,
 } from '../added/index.js'
-import { halfAcross, marginWanted } from '../formulas/index.js'
 import type { Panel } from '../master/index.js'
 import { roundTo } from '../measure/index.js'
 import { type Hardware, type Leather, POSTED, STARTER_STORES } from '../stores/index.js'
@@ -50,11 +49,10 @@ const leatherFor = (design: Design, role: string): Leather =>
 const hardwareFor = (shelf: Shelf, sort: string): Hardware | undefined =>
   shelf.hardware.find((h) => h.sort === sort) ?? STARTER_STORES.hardware.find((h) => h.sort === sort)
 
-/** How far in from an edge the iron wants a seam in the thicker of a panel and what is put on it, mm. */
-function marginIn({ iron, leathers }: Design, panel: Panel, put: readonly Leather[]): number {
+/** The thicker of a panel and what is put on it, mm. */
+function thickerOf({ leathers }: Design, panel: Panel, put: readonly Leather[]): number {
   const there = panel.split ?? panel.stock?.thickness ?? leathers[panel.role]?.thickness ?? 0
-  const half = halfAcross(iron.slotLength, (iron.slant * Math.PI) / 180)
-  return marginWanted(half, Math.max(there, ...put.map((l) => l.thickness)))
+  return Math.max(there, ...put.map((l) => l.thickness))
 }
 
 /** A part put on a panel, along the given edge where one was chosen; with the leather of what it lies on, to begin with. */
@@ -80,7 +78,8 @@ export function putOn(
   const fresh = freshAdded(sort, panel, {
     edge,
     taken,
-    margin: marginIn(
+    iron: design.iron,
+    thickness: thickerOf(
       design,
       panel,
       leathers.map(([, leather]) => leather),
