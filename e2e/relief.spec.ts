@@ -1,6 +1,6 @@
 import { readdirSync } from 'node:fs'
 import { expect, test } from '@playwright/test'
-import { BARE, some, walk, accessible, openDemo, saved, startNew, write } from './support.js'
+import { BARE, accessible, openDemo, saved, some, startNew, walk, write } from './support.js'
 
 test('a card sleeve: from what goes in to the relief, a skive proposal looked at, taken and undone', async ({
   page,

@@ -14,8 +14,8 @@ const STEP = 5
 const SMALL = 12
 /** Hardware stands so far from an edge, mm. */
 const RIM = 3
-/** A margin is at most this part of the smaller way of a piece. */
-const THIRD = 3
+/** A margin is at most this share of the smaller way of a piece. */
+const MOST_OF_PIECE = 1 / 3
 
 /** Where a part has no room as large as it usually is, these shares of its size are tried. */
 const SHARES = [1, 0.8, 0.65, 0.5, 0.4, 0.3, 0.2] as const
@@ -48,13 +48,16 @@ function roomOf(params: Added['params']): { readonly wide: number; readonly high
 const marginIn = ({ thickness, iron }: FreshAsked): number =>
   marginWanted(halfAcross(iron.slotLength, (iron.slant * Math.PI) / 180), thickness)
 
-/** Its seam as far in as the leather wants it, but no farther than a third of what it is sewn to leaves room for, mm. */
+/** The settings with its seam as far in as is wanted (mm), in halves of a millimetre, as far as a small piece leaves room. */
 function sewnBy({ settings }: AddedSort, params: Added['params'], wanted: number): Added['params'] {
   const field = settings.fields.find((f) => f.id === 'margin')
   const usual = params['margin']
   if (field?.type !== 'length' || typeof usual !== 'number') return params
   const sizes = ['wide', 'high', 'end'].flatMap((n) => (typeof params[n] === 'number' ? [params[n]] : []))
-  const most = Math.max(field.min, Math.min(field.max, ...sizes.map((size) => Math.floor(size / THIRD))))
+  const most = Math.max(
+    field.min,
+    Math.min(field.max, ...sizes.map((size) => Math.floor(size * MOST_OF_PIECE))),
+  )
   return { ...params, margin: Math.min(most, Math.max(usual, Math.ceil(wanted * 2) / 2)) }
 }
 

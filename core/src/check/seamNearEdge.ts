@@ -28,8 +28,9 @@ function nearestOn(run: Run, laid: LaidSheet, reach: number): Near | undefined {
         const { sheets, distance } = nth(run.holes, hole)
         return sheets.includes(id) && !crossings.some((c) => Math.abs(c - distance) < 2 * run.ways.pitch)
       }
+  const holes = there ?? run.holes
   let found: Near | undefined
-  ;(there ?? run.holes).forEach(({ at }, hole) => {
+  holes.forEach(({ at }, hole) => {
     // The quick question first: few holes are near an edge.
     const distance = distanceWithin(laid.placed, at, found?.distance ?? reach)
     if (distance < Infinity && asked(hole)) found = { laid, hole, distance }

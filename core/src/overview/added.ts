@@ -50,10 +50,9 @@ function laidOn(
   const state = states.find(({ layup }) => layup.alone) ?? states[0]
   const sheets = (state?.layup.sheets ?? []).filter(isSheet)
   const host = sheets.find((s) => s.panelId === panelId)
-  const own = sheets.filter((s) => s.panelId === id || s.panelId.startsWith(`${id}-`))
-  const there = host ? own : []
-  const on = there.flatMap((s) => {
-    const piece = derived.pieces.find((p) => p.id === s.panelId)
+  const on = sheets.flatMap((s) => {
+    const isIts = s.panelId === id || s.panelId.startsWith(`${id}-`)
+    const piece = isIts ? derived.pieces.find((p) => p.id === s.panelId) : undefined
     return piece && host ? [{ piece, move: moveThen(s.move, moveBack(host.move)) }] : []
   })
   return {

@@ -149,8 +149,11 @@ const uses = computed<Option[]>(() => {
     { value: 'own', label: 'your own', why: 'the number written here' },
   ]
 })
-/** The part put on the thing that it is a setting of, where it is one. */
-const part = computed(() => (props.field.path[0] === 'added' ? props.field.path[1] : undefined))
+/** The part put on the thing whose own setting it is; where a part lies is seen on the sheet. */
+const part = computed(() => {
+  const [of, id, own] = props.field.path
+  return of === 'added' && own === 'params' ? id : undefined
+})
 /** Only what is chosen of the thing itself, or of a part put on it, can be pictured; how it is sewn or reckoned can’t. */
 const shaped = computed(
   () => props.field.type === 'choice' && (props.field.path[0] === 'params' || part.value !== undefined),
