@@ -93,7 +93,7 @@ const BAUDS = [1200, 2400, 4800, 9600, 19200, 38400, 115200].map((b) => ({ value
         @update:model-value="(on: unknown) => setCamera(on === true)"
       />
     </p>
-    <p v-if="why" role="alert" class="refused">{{ why }}.</p>
+    <p v-if="why" role="alert" class="refused">That did not work: {{ why }}.</p>
     <p v-for="c in own" :key="c.id">
       {{ c.name }} is connected. <v-btn variant="plain" @click="devices.disconnect(c.id)">Let it go</v-btn>
     </p>
