@@ -43,6 +43,7 @@ await new Stryker({
   ignorePatterns: ['dist', 'web', 'docs', 'e2e', '.cache'],
   concurrency: Number(process.env.MUTANT_WORKERS ?? 2),
   timeoutMS: 20_000,
+  dryRunTimeoutMinutes: 30,
   tempDirName: '.cache/mutants',
   reporters: ['json', 'progress-append-only'],
   jsonReporter: { fileName: report },

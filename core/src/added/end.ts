@@ -13,6 +13,7 @@ import {
   polyline,
   segmentLength,
 } from '../geometry/index.js'
+import { firstOf, lastOf, nth } from '../lists/index.js'
 import { type Edge, type Panel, edgeChain } from '../master/index.js'
 import type { Spot } from './place.js'
 
@@ -54,12 +55,12 @@ function meetings(panel: Panel, spot: Spot, edge: string, reach: number): [numbe
   const middle = pathDistanceOf(outline, pathNearest(outline, middleOf(chain)))
   const ahead = (d: number): number => (d - middle + length) % length
   const after = found.toSorted((a, b) => ahead(a) - ahead(b))
-  return after.length < 2 ? undefined : [after[after.length - 1]!, after[0]!]
+  return after.length < 2 ? undefined : [lastOf(after), firstOf(after)]
 }
 
 const middleOf = (path: Path): Point => {
   const half = pathPart(path, 0, pathLength(path) / 2)
-  return half.segments[half.segments.length - 1]!.to
+  return lastOf(half.segments).to
 }
 
 /** The panel with corners where its outline is at these distances; edges that were parted there have a new one each. */
@@ -78,7 +79,7 @@ function withCorners(panel: Panel, at: readonly number[]): Pick<Parted, 'panel' 
       first = segments.length
     }
     for (let i = edge.first; i <= edge.last; i += 1) {
-      const [start, length] = [from[i]!, segmentLength(panel.outline.segments[i]!)]
+      const [start, length] = [nth(from, i), segmentLength(nth(panel.outline.segments, i))]
       const cuts = at
         .map((d) => d - start)
         .filter((d) => d > NEAR && d < length - NEAR)
@@ -86,7 +87,7 @@ function withCorners(panel: Panel, at: readonly number[]): Pick<Parted, 'panel' 
       let done = 0
       for (const cut of [...cuts, length]) {
         segments.push(
-          ...pathPart({ segments: [panel.outline.segments[i]!], closed: false }, done, cut).segments,
+          ...pathPart({ segments: [nth(panel.outline.segments, i)], closed: false }, done, cut).segments,
         )
         if (cut < length) close()
         done = cut
@@ -116,7 +117,7 @@ function edgesWithin(panel: Panel, end: Path): Edge[] {
   const edges: Edge[] = []
   let at = 0
   while (at < end.segments.length) {
-    const segment = end.segments[at]!
+    const segment = nth(end.segments, at)
     const index = panel.outline.segments.findIndex(
       (s) => pointDistance(s.from, segment.from) < 1e-4 && pointDistance(s.to, segment.to) < 1e-4,
     )

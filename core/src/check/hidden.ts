@@ -1,3 +1,4 @@
+import { tupleOf } from '../lists/index.js'
 import type { Derived } from '../derived/index.js'
 import { layersAt, laidUpOf } from '../layup/index.js'
 import type { Run } from '../stitch/index.js'
@@ -10,10 +11,12 @@ export function isHidden({ works }: Derived, run: Run): boolean {
   if (run.join.hidden) return true
   const work = laidUpOf(works, run.join.layup)
   const sewn = work.sheets.filter((s) => run.join.through.includes(s.sheet.id))
-  const [lowest, highest] = [sewn[0], sewn[sewn.length - 1]].map((s) => (s ? work.sheets.indexOf(s) : -1))
+  const [lowest, highest] = tupleOf([sewn[0], sewn[sewn.length - 1]], (s) =>
+    s ? work.sheets.indexOf(s) : -1,
+  )
   const covered = run.holes.filter((hole) => {
     const levels = layersAt(work, hole.at).map((l) => work.sheets.indexOf(l.laid))
-    return levels.some((l) => l < lowest!) && levels.some((l) => l > highest!)
+    return levels.some((l) => l < lowest) && levels.some((l) => l > highest)
   })
   return covered.length >= MOSTLY * run.holes.length
 }

@@ -1,3 +1,4 @@
+import { firstOf } from '../lists/index.js'
 import { boxCentre, pathBox } from '../geometry/index.js'
 import type { Derived } from '../derived/index.js'
 import { type Circle, noOrder } from '../steps/index.js'
@@ -15,13 +16,13 @@ const withHardware = ({ tasks }: Circle): boolean => tasks.some((t) => t.id.star
 const NAMED = 3
 
 function foundOf(code: string, { tasks }: Circle, { panels }: Derived): Found<Data> {
-  const [first] = tasks
-  const panel = panels.find((p) => p.id === first!.touches[0]?.panelId)
+  const first = firstOf(tasks)
+  const panel = panels.find((p) => p.id === first.touches[0]?.panelId)
   return {
-    key: `${code}:${first!.id}`,
+    key: `${code}:${first.id}`,
     rank: 'stop',
     places: panel ? [{ panelId: panel.id, at: boxCentre(pathBox(panel.outline)) }] : [],
-    about: first!.what,
+    about: first.what,
     data: { whats: tasks.slice(0, NAMED).map((t) => t.what), more: Math.max(0, tasks.length - NAMED) },
   }
 }

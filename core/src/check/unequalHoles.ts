@@ -1,3 +1,4 @@
+import { firstOf } from '../lists/index.js'
 import { setSchool, wishRuns } from '../design/index.js'
 import { printLength } from '../measure/index.js'
 import { tiedRun, zipFor } from '../derived/index.js'
@@ -20,24 +21,24 @@ export const unequalHoles = check({
       // A tie is told from the first of its two runs.
       for (const other of derived.runs)
         if (other.join.course.sheet === zip.back.sheet && !run.other) told.add(other.join.id)
-      const [first] = zip.extra
-      const at = (first!.on === 'front' ? zip.front : zip.back).holes[first!.hole]?.at
-      const onFront = first!.on === 'front' || run.other !== undefined
+      const first = firstOf(zip.extra)
+      const at = (first.on === 'front' ? zip.front : zip.back).holes[first.hole]?.at
+      const onFront = first.on === 'front' || run.other !== undefined
       return [
         {
           key: `unequal-holes:${run.join.id}`,
           rank: 'stop' as const,
           run: run.join.id,
           places: at && onFront ? placeOnSheet(derived, run.join, run.join.course.sheet, at) : [],
-          hole: first!.hole,
+          hole: first.hole,
           about: run.other && run.join.twin ? (run.join.pairName ?? run.join.name) : run.join.name,
           data: {
             front: { name: zip.front.name, holes: zip.front.holes.length },
             back: { name: zip.back.name, holes: zip.back.holes.length },
             many: zip.extra.length,
-            more: first!.on === 'front' ? zip.front.name : zip.back.name,
-            from: first!.between[0],
-            to: first!.between[1],
+            more: first.on === 'front' ? zip.front.name : zip.back.name,
+            from: first.between[0],
+            to: first.between[1],
           },
         },
       ]

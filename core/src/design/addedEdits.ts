@@ -9,6 +9,7 @@ import {
   sortOf,
   whereFrom,
 } from '../added/index.js'
+import { firstOf } from '../lists/index.js'
 import type { Panel } from '../master/index.js'
 import { roundTo } from '../measure/index.js'
 import { type Hardware, type Leather, POSTED, STARTER_STORES } from '../stores/index.js'
@@ -43,7 +44,7 @@ function freeName(design: Design, name: string): string {
 }
 
 const leatherFor = (design: Design, role: string): Leather =>
-  design.leathers[role] ?? Object.values(design.leathers)[0] ?? STARTER_STORES.leathers[0]!
+  design.leathers[role] ?? Object.values(design.leathers)[0] ?? firstOf(STARTER_STORES.leathers)
 
 /** The first of a sort on the shelf, or of common hardware where the shelf has none. */
 const hardwareFor = (shelf: Shelf, sort: string): Hardware | undefined =>

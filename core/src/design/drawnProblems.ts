@@ -1,5 +1,5 @@
-import { nth } from '../lists/index.js'
 import { type DrawnPanel, drawnRoles } from '../drawn/index.js'
+import { nth } from '../lists/index.js'
 
 interface Problem {
   readonly path: readonly (string | number)[]
@@ -17,12 +17,19 @@ function panelProblems(panel: DrawnPanel, index: number): Problem[] {
     layers: panel.layers,
     marks: panel.marks,
   }
-  const doubled = Object.entries(lists).flatMap(([name, list]): Problem[] => {
-    const at = twice(list.map((one) => one.id))
-    return at < 0
-      ? []
-      : [{ path: [index, name, at], message: `“${list[at]!.id}” stands twice; each needs a name of its own` }]
-  })
+  const doubled = Object.entries(lists).flatMap(
+    ([name, list]: [string, readonly { id: string }[]]): Problem[] => {
+      const at = twice(list.map((one) => one.id))
+      return at < 0
+        ? []
+        : [
+            {
+              path: [index, name, at],
+              message: `“${nth(list, at).id}” stands twice; each needs a name of its own`,
+            },
+          ]
+    },
+  )
   const lost = panel.nodes.findIndex((n) => !panel.edges.some((e) => e.id === n.edge))
   const unnamed: Problem[] =
     lost < 0

@@ -1,3 +1,4 @@
+import { firstOf } from '../lists/index.js'
 import { shared } from '../merge/index.js'
 import { problemWords } from '../stores/index.js'
 import { type Design, designSchema } from './schema.js'
@@ -54,11 +55,11 @@ export function applyEdit(design: Design, edit: Edit): Edited {
   }
   const checked = designSchema.safeParse(next)
   if (!checked.success) {
-    const [issue] = checked.error.issues
+    const issue = firstOf(checked.error.issues)
     return {
       ok: false,
-      where: issue!.path.join('.'),
-      why: problemWords(issue!),
+      where: issue.path.join('.'),
+      why: problemWords(issue),
     }
   }
   return { ok: true, design: shared(checked.data, design), inverse: { name: edit.name, changes: before } }

@@ -15,6 +15,7 @@ import {
   pathStart,
   polyline,
 } from '../geometry/index.js'
+import { nth } from '../lists/index.js'
 import { type Units, printLength, printWeight, trimmed, systemOf } from '../measure/index.js'
 import type { PanelMark } from '../master/index.js'
 import type { Mark } from '../reckon/index.js'
@@ -71,7 +72,7 @@ export function skiveEdgeDrawing(mark: Mark & { type: 'skiveEdge' }, lettering: 
   const path = polyline(profile.points)
   const { levels } = profile
   const thick = levels.findIndex((l) => l.thickness >= full - 1e-9)
-  const width = levels[thick < 0 ? levels.length - 1 : thick]!.from
+  const width = nth(levels, thick < 0 ? levels.length - 1 : thick).from
   if (width < 0.2) return NOTHING
   const length = pathLength(path)
   const count = Math.max(2, Math.floor(length / HATCH))
@@ -79,7 +80,7 @@ export function skiveEdgeDrawing(mark: Mark & { type: 'skiveEdge' }, lettering: 
     const { at, angle } = pathPlaceAt(path, ((i + 0.5) * length) / count)
     const into = angle + (inward * Math.PI) / 2
     const from = circlePoint(at, -outside, into)
-    return openPath([line(from, circlePoint(from, width * REACHES[i % REACHES.length]!, into))])
+    return openPath([line(from, circlePoint(from, width * nth(REACHES, i % REACHES.length), into))])
   })
   const { at, angle } = pathPlaceAt(path, length * 0.28)
   const into = angle + (inward * Math.PI) / 2
@@ -174,7 +175,7 @@ function windowPath({ at, angle, length, width }: PanelMark & { type: 'window' }
     corner(length / 2, width / 2),
     corner(-length / 2, width / 2),
   ]
-  return closedPath(points.map((p, i) => line(p, points[(i + 1) % 4]!)))
+  return closedPath(points.map((p, i) => line(p, nth(points, (i + 1) % 4))))
 }
 
 /** Small words in the thing they name. */

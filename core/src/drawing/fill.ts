@@ -14,6 +14,7 @@ import {
   pointUnit,
   pointSubtract,
 } from '../geometry/index.js'
+import { nth } from '../lists/index.js'
 
 /** Distance between dots of a glue stipple, mm. */
 const STIPPLE = 1.7
@@ -39,8 +40,8 @@ export function stipple(area: Path, without?: Path): Point[] {
     const stops = rings.flatMap((ring) => levelCrossings(ring, y)).sort((a, b) => a - b)
     for (let i = 0; i + 1 < stops.length; i += 2)
       for (
-        let x = Math.ceil((stops[i]! - shift) / STIPPLE) * STIPPLE + shift;
-        x <= stops[i + 1]!;
+        let x = Math.ceil((nth(stops, i) - shift) / STIPPLE) * STIPPLE + shift;
+        x <= nth(stops, i + 1);
         x += STIPPLE
       )
         points.push({ x, y })
@@ -81,7 +82,7 @@ export function hatch(area: Path, from: Point, to: Point, start: number, end: nu
     )
     const crossings = pathCrossings(openPath([cut]), area)
     for (let i = 0; i + 1 < crossings.length; i += 2)
-      lines.push(openPath([line(crossings[i]!.at, crossings[i + 1]!.at)]))
+      lines.push(openPath([line(nth(crossings, i).at, nth(crossings, i + 1).at)]))
   }
   return lines
 }

@@ -9,6 +9,7 @@ import {
   pathBox,
   pathPoints,
 } from '../geometry/index.js'
+import { nth } from '../lists/index.js'
 
 /** A sheet of so many cells at the most is kept of a piece: finer for a small one. */
 const CELLS = 16_000
@@ -29,8 +30,8 @@ class Sums {
     for (let r = 0; r < rows; r += 1) {
       let row = 0
       for (let c = 0; c < columns; c += 1) {
-        row += cells[r * columns + c]!
-        this.sums[(r + 1) * wide + c + 1] = this.sums[r * wide + c + 1]! + row
+        row += nth(cells, r * columns + c)
+        this.sums[(r + 1) * wide + c + 1] = nth(this.sums, r * wide + c + 1) + row
       }
     }
   }
@@ -38,7 +39,12 @@ class Sums {
   count(c0: number, r0: number, c1: number, r1: number): number {
     const wide = this.columns + 1
     const { sums } = this
-    return sums[r1 * wide + c1]! - sums[r0 * wide + c1]! - sums[r1 * wide + c0]! + sums[r0 * wide + c0]!
+    return (
+      nth(sums, r1 * wide + c1) -
+      nth(sums, r0 * wide + c1) -
+      nth(sums, r1 * wide + c0) +
+      nth(sums, r0 * wide + c0)
+    )
   }
 }
 
@@ -75,7 +81,7 @@ export class Ink {
   draw(path: Path): void {
     const points = pathPoints(path, CHORDS)
     const last = path.closed ? points.length : points.length - 1
-    for (let i = 0; i < last; i += 1) this.chord(points[i]!, points[(i + 1) % points.length]!)
+    for (let i = 0; i < last; i += 1) this.chord(nth(points, i), nth(points, (i + 1) % points.length))
     this.sums = undefined
   }
 

@@ -1,3 +1,4 @@
+import { tupleOf } from '../lists/index.js'
 import {
   type Point,
   boxCentre,
@@ -24,10 +25,7 @@ const MEASURE = 62
 function labelForms(piece: Piece, job: JobName, { unit, upright, min }: Lettering): Form[] {
   const [name, ...rest] = pieceLabel(piece, job, unit)
   const lines = (scale: number, kept: readonly string[]): Line[] => {
-    const [large, small] = [TYPE.name, TYPE.line].map((size) => Math.max(size * scale, min)) as [
-      number,
-      number,
-    ]
+    const [large, small] = tupleOf([TYPE.name, TYPE.line], (size) => Math.max(size * scale, min))
     const wide = Math.max(MEASURE * scale, 20 * min)
     return [
       ...wrapped(name!, wide, large, true).map((w) => ({ words: w, size: large, bold: true })),
@@ -45,10 +43,7 @@ function labelForms(piece: Piece, job: JobName, { unit, upright, min }: Letterin
     return [{ words: [name, ...rest].join(' · '), size, bold: false }]
   })
   const twoLines = SCALES.map((scale): Line[] => {
-    const [large, small] = [TYPE.name, TYPE.line].map((s) => Math.max(s * scale * 0.9, min)) as [
-      number,
-      number,
-    ]
+    const [large, small] = tupleOf([TYPE.name, TYPE.line], (s) => Math.max(s * scale * 0.9, min))
     return [
       { words: name!, size: large, bold: true },
       { words: rest.join(' · '), size: small },

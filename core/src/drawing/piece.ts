@@ -1,3 +1,4 @@
+import { tupleOf } from '../lists/index.js'
 import {
   type Box,
   type Move,
@@ -164,7 +165,7 @@ function foldDrawing(
     )
   }
   const shifted = (by: number): Drawn => {
-    const [a, b] = [from, to].map((p) => pointAdd(p, pointScale(aside, by))) as [Point, Point]
+    const [a, b] = tupleOf([from, to], (p) => pointAdd(p, pointScale(aside, by)))
     return stroke('fold', openPath([line(a, b)]), WEIGHT.fold, LONG_DASH)
   }
   const length = Math.hypot(to.x - from.x, to.y - from.y)

@@ -9,6 +9,7 @@ import {
   openPath,
   pathBox,
 } from '../geometry/index.js'
+import { firstOf } from '../lists/index.js'
 import { type Ink, inkRound } from './ink.js'
 import { type Drawn, type LayerName, stroke } from './primitives.js'
 
@@ -209,7 +210,7 @@ function placeOne(layout: Layout, ask: Ask): void {
 
 /** Beside everything: below the piece, one under the other, where there is always room. */
 function besideSpan(layout: Layout, { forms, about }: Ask): Found {
-  const form = forms[0]!
+  const form = firstOf(forms)
   for (let down = 2; ; down += 2) {
     const at = { x: about.x, y: layout.span.bottom + down + form.height / 2 }
     if (layout.fits(boxAt(form, at), 'outside', false)) return { form, at }

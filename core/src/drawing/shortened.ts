@@ -10,6 +10,7 @@ import {
   pathBox,
   polyline,
 } from '../geometry/index.js'
+import { firstOf, lastOf, nth } from '../lists/index.js'
 import { type Units, printLength, printPitch } from '../measure/index.js'
 import type { Piece } from '../reckon/index.js'
 import { WEIGHT } from './edgeMarks.js'
@@ -71,11 +72,11 @@ function unevenHoles(piece: Piece, level: boolean): { stops: number[]; pitch: nu
   let pitch: number | undefined
   for (const row of rows.values()) {
     row.sort((a, b) => a - b)
-    stops.push(row[0]!, row[row.length - 1]!)
-    const middle = row.length > 2 ? row[row.length >> 1]! - row[(row.length >> 1) - 1]! : undefined
+    stops.push(firstOf(row), lastOf(row))
+    const middle = row.length > 2 ? nth(row, row.length >> 1) - nth(row, (row.length >> 1) - 1) : undefined
     row.forEach((s, i) => {
-      if (middle !== undefined && i > 0 && Math.abs(s - row[i - 1]! - middle) > EVEN)
-        stops.push(s, row[i - 1]!)
+      if (middle !== undefined && i > 0 && Math.abs(s - nth(row, i - 1) - middle) > EVEN)
+        stops.push(s, nth(row, i - 1))
     })
     pitch ??= middle
   }
@@ -215,10 +216,10 @@ function brokenPath(
         x: moved.from.x + ((moved.to.x - moved.from.x) * (t - a)) / (b - a),
         y: moved.from.y + ((moved.to.y - moved.from.y) * (t - a)) / (b - a),
       })
-      parts[parts.length - 1]!.push(line(moved.from, place(at - (way * GAP) / 2)))
+      lastOf(parts).push(line(moved.from, place(at - (way * GAP) / 2)))
       parts.push([line(place(at + (way * GAP) / 2), moved.to)])
     } else if (kept(s.from) && kept(s.to) && !(hatched && Math.abs((a + b) / 2 - at) < GAP / 2))
-      parts[parts.length - 1]!.push(moved)
+      lastOf(parts).push(moved)
     else parts.push([])
   }
   const whole = parts.length === 1

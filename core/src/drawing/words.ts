@@ -1,4 +1,5 @@
 import type { Point } from '../geometry/index.js'
+import { lastOf, nth } from '../lists/index.js'
 import { ASCENT, DESCENT, textWidth } from './metrics.js'
 import type { Form } from './place.js'
 import { type Drawn, type LayerName, text } from './primitives.js'
@@ -25,10 +26,10 @@ export function wordsForm(layer: LayerName, lines: readonly Line[], upright = fa
     y += i === 0 ? ASCENT * l.size : LEADING * l.size
     baselines.push(y)
   })
-  const tall = y + DESCENT * lines[lines.length - 1]!.size
+  const tall = y + DESCENT * lastOf(lines).size
   const draw = (centre: Point): Drawn[] =>
     lines.map(({ words, size, bold }, i) => {
-      const down = baselines[i]! - tall / 2
+      const down = nth(baselines, i) - tall / 2
       const at = upright ? { x: centre.x + down, y: centre.y } : { x: centre.x, y: centre.y + down }
       return text(layer, at, words, size, 'middle', bold ?? false, upright ? -Math.PI / 2 : 0)
     })

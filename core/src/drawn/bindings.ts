@@ -1,3 +1,4 @@
+import { firstOf } from '../lists/index.js'
 import { FOLDED_CUT } from '../formulas/index.js'
 import { pathLength, point, polygon } from '../geometry/index.js'
 import { type Edge, type MasterSize, type Panel, chainsOf, edgeChain } from '../master/index.js'
@@ -23,16 +24,16 @@ export function bindingsOf(
   const own = panelStuff(drawn, leathers)
   const same = (a: Edge, b: Edge): boolean => JSON.stringify(a.fate) === JSON.stringify(b.fate)
   return chainsOf(panel, (e) => e.fate.type === 'bound', same).map((chain) => {
-    const [first] = chain
-    const fate = first!.fate as Extract<Edge['fate'], { type: 'bound' }>
-    const id = `${panel.id}-binding-${first!.id}`
+    const first = firstOf(chain)
+    const fate = first.fate as Extract<Edge['fate'], { type: 'bound' }>
+    const id = `${panel.id}-binding-${first.id}`
     const linings = drawn.layers
       .filter((l) => l.sort === 'lining')
       .reduce((sum, l) => sum + layerStuff(drawn, l, leathers).thickness, 0)
     const width = reckon(
       {
         key: `${id}.width`,
-        label: `binding width, ${first!.name}`,
+        label: `binding width, ${first.name}`,
         formula: FOLDED_CUT,
         source: '§2',
       },
@@ -46,7 +47,7 @@ export function bindingsOf(
     const length = reckon(
       {
         key: `${id}.length`,
-        label: `binding length, ${first!.name}`,
+        label: `binding length, ${first.name}`,
         formula: '{edge} along the edge + {over} to trim',
         source: '§2',
       },
@@ -94,7 +95,7 @@ export function bindingsOf(
         ],
         bands: [],
         grain: 0,
-        notes: [`wraps the ${first!.name}`],
+        notes: [`wraps the ${first.name}`],
         split: fate.binding,
       },
     }

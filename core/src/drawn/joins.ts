@@ -1,3 +1,4 @@
+import { firstOf } from '../lists/index.js'
 import { type Edge, type Join, type Panel, chainsOf } from '../master/index.js'
 import { type Reckon, given } from '../working/index.js'
 
@@ -39,10 +40,10 @@ export function drawnJoins(
   reckon: Reckon,
 ): Join[] {
   return chainsOf(panel, (e) => rowsOf(e).length > 0, sameRows).flatMap((chain) => {
-    const [first] = chain
+    const first = firstOf(chain)
     const round = chain.reduce((n, e) => n + e.last - e.first + 1, 0) === panel.outline.segments.length
-    return rowsOf(first!).map((row, i): Join => {
-      const id = `${panel.id}-${first!.id}-${i + 1}`
+    return rowsOf(first).map((row, i): Join => {
+      const id = `${panel.id}-${first.id}-${i + 1}`
       const margin = reckon(
         {
           key: `${id}.margin`,
@@ -68,7 +69,7 @@ export function drawnJoins(
         },
         through,
         glue:
-          first!.fate.type === 'sewn' ? [{ sheet, chain: chain.map((e) => e.id), limit: margin.value }] : [],
+          first.fate.type === 'sewn' ? [{ sheet, chain: chain.map((e) => e.id), limit: margin.value }] : [],
         backstitches: { start: 2, end: 2 },
       }
     })

@@ -23,12 +23,25 @@ export interface Shape {
   readonly make: (values: Readonly<Record<string, number>>) => Outlined
 }
 
-const field = (id: string, label: string, value: number, min = 5, max = 2000): ShapeField => ({
+type Measure = Omit<ShapeField, 'id'>
+const measure = (label: string, value: number, min = 5, max = 2000): Measure => ({ label, value, min, max })
+
+/** A shape that is made of the measures it asks for; one that isn't given has its usual value. */
+const shape = <Asked extends Readonly<Record<string, Measure>>>(
+  id: string,
+  label: string,
+  asked: Asked,
+  make: (values: Readonly<Record<keyof Asked, number>>) => Outlined,
+): Shape => ({
   id,
   label,
-  value,
-  min,
-  max,
+  fields: Object.entries(asked).map(([name, one]) => ({ id: name, ...one })),
+  make: (values) =>
+    make(
+      Object.fromEntries(
+        Object.entries(asked).map(([name, { value }]) => [name, values[name] ?? value]),
+      ) as Record<keyof Asked, number>,
+    ),
 })
 
 const NAMES: Readonly<Record<string, string>> = {
@@ -65,122 +78,118 @@ const QUARTER = 0.5523
 
 /** Shapes with measures, in the order they are offered. Lengths in mm. */
 export const SHAPES: readonly Shape[] = [
-  {
-    id: 'rectangle',
-    label: 'rectangle',
-    fields: [field('width', 'width', 200), field('height', 'height', 120)],
-    make: ({ width, height }) =>
+  shape(
+    'rectangle',
+    'rectangle',
+    { width: measure('width', 200), height: measure('height', 120) },
+    ({ width, height }) =>
       half([
         node(0, 0, 'top'),
-        node(width! / 2, 0, 'side'),
-        node(width! / 2, height!, 'foot'),
-        node(0, height!, 'foot'),
+        node(width / 2, 0, 'side'),
+        node(width / 2, height, 'foot'),
+        node(0, height, 'foot'),
       ]),
-  },
-  {
-    id: 'rounded',
-    label: 'rounded rectangle',
-    fields: [
-      field('width', 'width', 200),
-      field('height', 'height', 120),
-      field('radius', 'corner radius', 12, 0, 500),
-    ],
-    make: ({ width, height, radius }) =>
+  ),
+  shape(
+    'rounded',
+    'rounded rectangle',
+    {
+      width: measure('width', 200),
+      height: measure('height', 120),
+      radius: measure('corner radius', 12, 0, 500),
+    },
+    ({ width, height, radius }) =>
       half([
         node(0, 0, 'top'),
-        node(width! / 2, 0, 'side', radius!),
-        node(width! / 2, height!, 'foot', radius!),
-        node(0, height!, 'foot'),
+        node(width / 2, 0, 'side', radius),
+        node(width / 2, height, 'foot', radius),
+        node(0, height, 'foot'),
       ]),
-  },
-  {
-    id: 'tapered',
-    label: 'tapered panel',
-    fields: [
-      field('top', 'width at the top', 90),
-      field('foot', 'width at the foot', 60),
-      field('height', 'height', 240),
-      field('radius', 'corner radius at the foot', 8, 0, 300),
-    ],
-    make: ({ top, foot, height, radius }) =>
+  ),
+  shape(
+    'tapered',
+    'tapered panel',
+    {
+      top: measure('width at the top', 90),
+      foot: measure('width at the foot', 60),
+      height: measure('height', 240),
+      radius: measure('corner radius at the foot', 8, 0, 300),
+    },
+    ({ top, foot, height, radius }) =>
       half([
         node(0, 0, 'top'),
-        node(top! / 2, 0, 'side'),
-        node(foot! / 2, height!, 'foot', radius!),
-        node(0, height!, 'foot'),
+        node(top / 2, 0, 'side'),
+        node(foot / 2, height, 'foot', radius),
+        node(0, height, 'foot'),
       ]),
-  },
-  {
-    id: 'flap',
-    label: 'flap with a curved foot',
-    fields: [
-      field('width', 'width', 240),
-      field('height', 'height in the middle', 150),
-      field('side', 'height at the sides', 90),
-    ],
-    make: ({ width, height, side }) => {
-      const [w, drop] = [width! / 2, height! - side!]
+  ),
+  shape(
+    'flap',
+    'flap with a curved foot',
+    {
+      width: measure('width', 240),
+      height: measure('height in the middle', 150),
+      side: measure('height at the sides', 90),
+    },
+    ({ width, height, side }) => {
+      const [w, drop] = [width / 2, height - side]
       return half([
         node(0, 0, 'top'),
         node(w, 0, 'side'),
-        node(w, side!, 'foot', 0, curve({ x: w, y: side! + QUARTER * drop }, { x: QUARTER * w, y: height! })),
-        node(0, height!, 'foot'),
+        node(w, side, 'foot', 0, curve({ x: w, y: side + QUARTER * drop }, { x: QUARTER * w, y: height })),
+        node(0, height, 'foot'),
       ])
     },
-  },
-  {
-    id: 'trapezium',
-    label: 'trapezium',
-    fields: [
-      field('top', 'width at the top', 160),
-      field('foot', 'width at the foot', 220),
-      field('height', 'height', 140),
-    ],
-    make: ({ top, foot, height }) =>
+  ),
+  shape(
+    'trapezium',
+    'trapezium',
+    {
+      top: measure('width at the top', 160),
+      foot: measure('width at the foot', 220),
+      height: measure('height', 140),
+    },
+    ({ top, foot, height }) =>
       half([
         node(0, 0, 'top'),
-        node(top! / 2, 0, 'side'),
-        node(foot! / 2, height!, 'foot'),
-        node(0, height!, 'foot'),
+        node(top / 2, 0, 'side'),
+        node(foot / 2, height, 'foot'),
+        node(0, height, 'foot'),
       ]),
-  },
-  {
-    id: 'circle',
-    label: 'circle',
-    fields: [field('across', 'across', 80)],
-    make: ({ across }) =>
-      half([node(0, 0, 'round', 0, { type: 'arc', rise: tidy(across! / 2) }), node(0, across!, 'round')]),
-  },
-  {
-    id: 'strap-round',
-    label: 'strap with a round end',
-    fields: [field('width', 'width', 24, 5, 200), field('length', 'length', 300)],
-    make: ({ width, length }) => {
-      const r = width! / 2
+  ),
+  shape('circle', 'circle', { across: measure('across', 80) }, ({ across }) =>
+    half([node(0, 0, 'round', 0, { type: 'arc', rise: tidy(across / 2) }), node(0, across, 'round')]),
+  ),
+  shape(
+    'strap-round',
+    'strap with a round end',
+    { width: measure('width', 24, 5, 200), length: measure('length', 300) },
+    ({ width, length }) => {
+      const r = width / 2
       return half([
         node(0, 0, 'top'),
         node(r, 0, 'side'),
-        node(r, Math.max(0, length! - r), 'foot', 0, { type: 'arc', rise: tidy(r * (1 - Math.SQRT1_2)) }),
-        node(0, length!, 'foot'),
+        node(r, Math.max(0, length - r), 'foot', 0, { type: 'arc', rise: tidy(r * (1 - Math.SQRT1_2)) }),
+        node(0, length, 'foot'),
       ])
     },
-  },
-  {
-    id: 'strap-point',
-    label: 'strap with a pointed end',
-    fields: [
-      field('width', 'width', 24, 5, 200),
-      field('length', 'length', 300),
-      field('point', 'length of the point', 20, 2, 300),
-    ],
-    make: ({ width, length, point }) =>
+  ),
+  shape(
+    'strap-point',
+    'strap with a pointed end',
+    {
+      width: measure('width', 24, 5, 200),
+      length: measure('length', 300),
+      point: measure('length of the point', 20, 2, 300),
+    },
+    ({ width, length, point }) =>
       half([
         node(0, 0, 'top'),
-        node(width! / 2, 0, 'side'),
-        node(width! / 2, Math.max(1, length! - point!), 'foot'),
-        node(0, length!, 'foot'),
+        node(width / 2, 0, 'side'),
+        node(width / 2, Math.max(1, length - point), 'foot'),
+        node(0, length, 'foot'),
       ]),
-  },
+  ),
 ]
 
 /** One caliper reading: how wide the thing is so far from its top, mm. */

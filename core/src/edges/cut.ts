@@ -1,4 +1,3 @@
-import { firstOf, lastOf } from '../lists/index.js'
 import {
   type Path,
   type Point,
@@ -14,6 +13,7 @@ import {
   pointsMeet,
   polyline,
 } from '../geometry/index.js'
+import { firstOf, lastOf, nth } from '../lists/index.js'
 import type { EdgeTreatment, Panel } from '../master/index.js'
 import type { Turn } from './turn.js'
 
@@ -57,7 +57,7 @@ function meets(path: Path, from: Point, to: Point): Point | undefined {
  */
 export function withCornerCut(path: Path, points: readonly Point[]): Path {
   const middle = points.length === 3
-  const root = points[middle ? 1 : 0]!
+  const root = nth(points, middle ? 1 : 0)
   const start = middle ? meets(path, root, firstOf(points)) : root
   const end = meets(path, root, lastOf(points))
   if (!start || !end || pointsMeet(start, end, 1e-3)) return path

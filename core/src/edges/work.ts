@@ -90,8 +90,8 @@ export function workEdges(
   const chains = stock ? chainsOf(panel, (e) => isTurned(e.fate), sameTurn) : []
   const turns = new Map<string, Turn>()
   const turned = chains.map((edges) => {
-    const [first] = edges
-    const turn = turnOf(panel, first!, first!.fate as Turn['fate'], stock!, reckon)
+    const first = firstOf(edges)
+    const turn = turnOf(panel, first, first.fate as Turn['fate'], stock!, reckon)
     for (const edge of edges) turns.set(edge.id, turn)
     return turnedWork(panel, edges, turn, stock!.thickness)
   })

@@ -1,12 +1,18 @@
 import type { NamedFunction } from './tree.js'
 
+/** A number for each blank in the words. */
+type Blanks<Words extends string> = Words extends `${string}_${infer Rest}` ? [number, ...Blanks<Rest>] : []
+
 /** A function that words call: `_` stands for each of its numbers. `, rounded up` is said after its number. */
-export const phrase = (words: string, value: NamedFunction['value']): NamedFunction => ({
+export const phrase = <Words extends string>(
+  words: Words,
+  value: (...numbers: Blanks<Words>) => number,
+): NamedFunction => ({
   phrase: words
     .split('_')
     .slice(0, words.trimEnd().endsWith('_') ? -1 : undefined)
     .map((between) => between.replace(',', '').split(' ').filter(Boolean)),
-  value,
+  value: (...numbers) => value(...(numbers as Blanks<Words>)),
 })
 
 /** What rounding up forgives: sums that come to a whole number but for the last bits of it. */

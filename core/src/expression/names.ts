@@ -1,3 +1,4 @@
+import { nth } from '../lists/index.js'
 /** Names in braces in the words of a formula, as the compiler reads them; any where it only knows that it is text. */
 export type NamesIn<Words extends string> = string extends Words
   ? string
@@ -15,7 +16,7 @@ const known = new Map<string, readonly string[]>()
 export function namesIn(words: string): readonly string[] {
   const before = known.get(words)
   if (before) return before
-  const names = [...new Set([...words.matchAll(INPUT)].map((m) => m[1]!))]
+  const names = [...new Set([...words.matchAll(INPUT)].map((m) => nth(m, 1)))]
   known.set(words, names)
   return names
 }

@@ -1,4 +1,5 @@
 import { type Point, regionArea, regionGrown } from '../geometry/index.js'
+import { nth } from '../lists/index.js'
 import type { Hide } from '../stores/index.js'
 import { freeCells, largestRectangle, longestStrip } from './cells.js'
 import type { Wanted } from './demand.js'
@@ -55,7 +56,9 @@ export function figuresOf(
     strip: longestStrip(grid, STRIP_WIDE),
     rectangle: largestRectangle(grid),
     cost,
-    shares: Object.fromEntries(on.map(({ id }, i) => [id, pieces === 0 ? 0 : (cost * areas[i]!) / pieces])),
+    shares: Object.fromEntries(
+      on.map(({ id }, i) => [id, pieces === 0 ? 0 : (cost * nth(areas, i)) / pieces]),
+    ),
   }
 }
 

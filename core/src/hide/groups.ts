@@ -1,5 +1,6 @@
 import type { Asks, Cutting, Demand } from '../design/index.js'
 import type { Derived } from '../derived/index.js'
+import { firstOf } from '../lists/index.js'
 import type { Hide } from '../stores/index.js'
 import { type LayAsked } from './bench.js'
 import { type Wanted, asWished, wantedOf } from './demand.js'
@@ -54,7 +55,7 @@ export function groupsOf(derived: Derived): Group[] {
 }
 
 function groupOf(cutting: Cutting, of: string, wanted: readonly Wanted[]): Group {
-  const { demand } = wanted[0]!
+  const { demand } = firstOf(wanted)
   const hides = cutting.hides.filter((h) => h.of === of)
   const lying = lyingOf(cutting, wanted, hides)
   return {

@@ -1,4 +1,5 @@
 import type { Point } from '../geometry/index.js'
+import { nth } from '../lists/index.js'
 import { Board, Table } from '../packing/index.js'
 import type { HideFlaw } from '../stores/index.js'
 import { type Bench, type LayAsked, benchOf } from './bench.js'
@@ -97,15 +98,15 @@ function faultsAt(
   x: number,
   y: number,
 ): LyingFault[] {
-  const one = wanted[i]!
+  const one = nth(wanted, i)
   const { id } = one
   const faults: LyingFault[] = []
   const room = table.room(i, turn)
   const sorts = new Set<GroundSort>()
   for (let j = 0; j < table.total; j += 1) {
     if (j === i || table.depth(i, turn, x, y, j) <= SLIGHT) continue
-    if (j < table.count) faults.push({ what: 'near', id, other: wanted[j]!.id })
-    else sorts.add(GROUNDS[table.ground.stands[j - table.count]!.sort]!)
+    if (j < table.count) faults.push({ what: 'near', id, other: nth(wanted, j).id })
+    else sorts.add(nth(GROUNDS, nth(table.ground.stands, j - table.count).sort))
   }
   if (x < room.left - SLIGHT || x > room.right + SLIGHT || y < room.top - SLIGHT || y > room.bottom + SLIGHT)
     sorts.add('off')

@@ -1,3 +1,4 @@
+import { nth } from '../lists/index.js'
 import { type LandLaid, packLand } from '../packing/index.js'
 import { type Bench, type LayAsked, benchOf } from './bench.js'
 import { type Lying, laidThere, tidy } from './lying.js'
@@ -17,7 +18,7 @@ const round = (mm: number): number => Math.round(mm * 1000) / 1000
 function read({ world, wanted, asked }: Bench, { lying }: LandLaid): LaidOut {
   const left: string[] = []
   const all = lying.flatMap((thing, i) => {
-    const w = wanted[i]!
+    const w = nth(wanted, i)
     if (!thing) {
       if (!asked.ground.held[i]) left.push(w.id)
       return []

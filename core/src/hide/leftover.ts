@@ -8,6 +8,7 @@ import {
   regionUnion,
   regionWithout,
 } from '../geometry/index.js'
+import { nth } from '../lists/index.js'
 import type { Hide } from '../stores/index.js'
 import type { Wanted } from './demand.js'
 import { type Lying, laidThere } from './lying.js'
@@ -36,7 +37,7 @@ export function leftRegion(hide: Hide, cut: readonly (readonly Point[])[], gap: 
 
 const signed = (ring: readonly Point[]): number =>
   ring.reduce((sum, p, i) => {
-    const q = ring[(i + 1) % ring.length]!
+    const q = nth(ring, (i + 1) % ring.length)
     return sum + (p.x * q.y - q.x * p.y) / 2
   }, 0)
 

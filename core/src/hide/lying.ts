@@ -1,5 +1,6 @@
 import type { Point } from '../geometry/index.js'
 import type { Lies } from '../design/index.js'
+import { nth } from '../lists/index.js'
 import type { Wanted } from './demand.js'
 
 /** Where a piece lies on a hide: turned over where it is cut so, turned by `turn` radians, then moved; mm. */
@@ -55,7 +56,7 @@ export function liesAsAsked(wanted: Pick<Wanted, 'demand' | 'over'>, turn: numbe
 export function tidy(angle: number): number {
   const quarters = angle / (Math.PI / 2)
   const whole = Math.round(quarters)
-  if (Math.abs(quarters - whole) < 1e-6) return QUARTERS[((whole % 4) + 4) % 4]!
+  if (Math.abs(quarters - whole) < 1e-6) return nth(QUARTERS, ((whole % 4) + 4) % 4)
   return Math.round(Math.atan2(Math.sin(angle), Math.cos(angle)) * 1e9) / 1e9
 }
 const QUARTERS = [0, Math.PI / 2, Math.PI, -Math.PI / 2] as const

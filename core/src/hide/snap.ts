@@ -1,4 +1,5 @@
 import type { Point } from '../geometry/index.js'
+import { nth } from '../lists/index.js'
 import { type Table, found } from '../packing/index.js'
 
 /** Pushes out of what it meets, at the most. */
@@ -11,7 +12,7 @@ const OFF = 0
 function deepest(table: Table, i: number, turn: number, { x, y }: Point): Point | undefined {
   let [push, most] = [undefined as Point | undefined, FINE]
   for (let j = 0; j < table.total; j += 1) {
-    if (j === i || (j >= table.count && table.ground.stands[j - table.count]!.sort !== OFF)) continue
+    if (j === i || (j >= table.count && nth(table.ground.stands, j - table.count).sort !== OFF)) continue
     if (table.depth(i, turn, x, y, j) <= most) continue
     most = found.depth
     push = { x: found.x * found.depth, y: found.y * found.depth }

@@ -6,6 +6,7 @@ import {
   regionUnion,
   regionWithout,
 } from '../geometry/index.js'
+import { nth } from '../lists/index.js'
 import { FLAWS, type Hide, type HideFlaw } from '../stores/index.js'
 import { type HideAt, type World, extentOf } from './world.js'
 
@@ -38,7 +39,7 @@ export function standsOf(world: World): Stand[] {
     ...at.hide.flaws.flatMap((flaw) => moved([flawOutline(flaw)], at, flaw.sort)),
   ])
   const gaps = world.hides.slice(1).map((at, i): Stand => {
-    const [from, to] = [world.hides[i]!.right, at.left]
+    const [from, to] = [nth(world.hides, i).right, at.left]
     return { sort: 'off', outline: box(from, -BEYOND, to, world.width + BEYOND) }
   })
   return [...all, ...gaps]
@@ -66,11 +67,11 @@ export function eased(outline: readonly Point[]): readonly Point[] {
 /** Corners left out that lie within `by` mm of the line between their neighbours that stay. */
 function thinned(points: readonly Point[], by: number): Point[] {
   const farthest = (from: number, to: number): readonly [number, number] => {
-    const [a, b] = [points[from]!, points[to % points.length]!]
+    const [a, b] = [nth(points, from), nth(points, to % points.length)]
     const length = Math.hypot(b.x - a.x, b.y - a.y)
     let [at, most] = [-1, by]
     for (let k = from + 1; k < to; k += 1) {
-      const p = points[k]!
+      const p = nth(points, k)
       const off =
         length < 1e-9
           ? Math.hypot(p.x - a.x, p.y - a.y)
@@ -81,7 +82,7 @@ function thinned(points: readonly Point[], by: number): Point[] {
   }
   const kept = (from: number, to: number): Point[] => {
     const [at] = farthest(from, to)
-    return at < 0 ? [points[from]!] : [...kept(from, at), ...kept(at, to)]
+    return at < 0 ? [nth(points, from)] : [...kept(from, at), ...kept(at, to)]
   }
   const half = Math.floor(points.length / 2)
   return [...kept(0, half), ...kept(half, points.length)]
@@ -95,15 +96,15 @@ function offHide(at: HideAt, world: World): Stand[] {
   /** The corner farthest west or east, and of several the uppermost or the lowest: an end that is upright borders neither. */
   const end = (x: 1 | -1, y: 1 | -1): number =>
     clockwise.reduce((best, p, i) => {
-      const [q, far] = [clockwise[best]!, (p.x - clockwise[best]!.x) * x]
+      const [q, far] = [nth(clockwise, best), (p.x - nth(clockwise, best).x) * x]
       return far > UPRIGHT || (far > -UPRIGHT && (p.y - q.y) * y > 0) ? i : best
     }, 0)
   const [west, east] = [end(-1, -1), end(1, -1)]
   const chain = (from: number, to: number): Point[] =>
-    Array.from({ length: ((to - from + n) % n) + 1 }, (_, k) => clockwise[(from + k) % n]!)
+    Array.from({ length: ((to - from + n) % n) + 1 }, (_, k) => nth(clockwise, (from + k) % n))
   // With y pointing down, clockwise on the screen runs along the upper border from west to east.
   const [upper, lower] = [chain(west, east), chain(end(1, 1), end(-1, 1))]
-  const [left, right] = [clockwise[west]!.x, clockwise[east]!.x]
+  const [left, right] = [nth(clockwise, west).x, nth(clockwise, east).x]
   const stands: Stand[] = [
     { sort: 'off', outline: [...upper, { x: right, y: -BEYOND }, { x: left, y: -BEYOND }] },
     {
@@ -121,7 +122,7 @@ function offHide(at: HideAt, world: World): Stand[] {
 
 const twice = (points: readonly Point[]): number =>
   points.reduce((sum, p, i) => {
-    const q = points[(i + 1) % points.length]!
+    const q = nth(points, (i + 1) % points.length)
     return sum + p.x * q.y - q.x * p.y
   }, 0)
 

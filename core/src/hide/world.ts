@@ -1,4 +1,5 @@
 import type { Point } from '../geometry/index.js'
+import { nth } from '../lists/index.js'
 import type { Hide } from '../stores/index.js'
 
 /** A hide where it lies beside others while they are laid out together: moved by so much, mm. */
@@ -44,22 +45,22 @@ export function extentOf(points: readonly Point[]): Extent {
 /** Puts hides side by side in their order. */
 export function worldOf(hides: readonly Hide[]): World {
   const boxes = hides.map((h) => extentOf(h.outline))
-  const above = hides.map((h, i) => (h.backbone === null ? 0 : h.backbone - boxes[i]!.top))
+  const above = hides.map((h, i) => (h.backbone === null ? 0 : h.backbone - nth(boxes, i).top))
   const level = Math.max(0, ...above)
   let x = 0
   const at = hides.map((hide, i): HideAt => {
-    const box = boxes[i]!
+    const box = nth(boxes, i)
     const one = {
       hide,
       x: x - box.left,
-      y: level - above[i]! - box.top,
+      y: level - nth(above, i) - box.top,
       left: x,
       right: x + box.right - box.left,
     }
     x = one.right + BETWEEN
     return one
   })
-  const bottoms = at.map(({ y }, i) => y + boxes[i]!.bottom)
+  const bottoms = at.map(({ y }, i) => y + nth(boxes, i).bottom)
   return { hides: at, length: Math.max(0, x - BETWEEN), width: Math.max(0, ...bottoms), level }
 }
 

@@ -10,6 +10,7 @@ import {
   pointUnit,
   segmentTangent,
 } from '../geometry/index.js'
+import { firstOf, nth } from '../lists/index.js'
 import type { LaidSheet, LaidUp } from './laid.js'
 
 /** One layer going round a bend: the heights it wraps, mm. */
@@ -60,7 +61,7 @@ export function turnBends(work: LaidUp, from: Point, to: Point, heightAt: Height
           const s = parameter * length
           const crossing = pathCrossings(edge, cut).find((c) => pointDistance(c.at, at) < 1e-6)
           if (!crossing) return []
-          const tangent = segmentTangent(edge.segments[crossing.segment]!, crossing.parameter)
+          const tangent = segmentTangent(nth(edge.segments, crossing.segment), crossing.parameter)
           const slant = Math.abs(along.x * tangent.y - along.y * tangent.x)
           if (slant < 0.2) return []
           const before = heightAt(body, s - BESIDE)
@@ -74,7 +75,7 @@ export function turnBends(work: LaidUp, from: Point, to: Point, heightAt: Height
             heightAt(flap, inside),
           )
           if (rings.length === 0) return []
-          const radius = (rings[0]!.outer[1] - rings[0]!.outer[0]) / 2
+          const radius = (firstOf(rings).outer[1] - firstOf(rings).outer[0]) / 2
           return [{ at: s - (toward * radius) / slant, toward, stretch: 1 / slant, rings }]
         })
       })

@@ -10,6 +10,7 @@ import {
   pointMoved,
 } from '../geometry/index.js'
 import { profileDistance } from '../edges/index.js'
+import { firstOf, nth } from '../lists/index.js'
 import { type TransectBend, foldBends, turnBends } from './bends.js'
 import { type LaidSheet, type LaidUp, grooveDepth, sheetThickness } from './laid.js'
 
@@ -71,7 +72,7 @@ function changes(work: LaidUp, from: Point, to: Point, contents: boolean): numbe
     found.push(...profileStops(laid, from, to, length))
   }
   const sorted = found.filter((s) => s >= 0 && s <= length).sort((a, b) => a - b)
-  return sorted.filter((s, i) => i === 0 || s - sorted[i - 1]! > 4 * INSET)
+  return sorted.filter((s, i) => i === 0 || s - nth(sorted, i - 1) > 4 * INSET)
 }
 
 /** Between places at which a profile is looked for, and slopes are followed, mm. */
@@ -137,7 +138,7 @@ export function transect(work: LaidUp, from: Point, to: Point, contents = false)
   const spans = new Map<LaidSheet, LayerSpan[]>()
   const steps: TransectStep[] = []
   for (let i = 1; i < stops.length; i += 1) {
-    const [start, end] = [stops[i - 1]!, stops[i]!]
+    const [start, end] = [nth(stops, i - 1), nth(stops, i)]
     const ends = [
       pointBetween(from, to, (start + INSET) / length),
       pointBetween(from, to, (end - INSET) / length),
@@ -183,7 +184,8 @@ function trimmedSpans(
 ): readonly LayerSpan[] | undefined {
   const own = turns.filter((bend) => bend.rings.some((r) => r.sheets.includes(nameOf(laid))))
   return own.reduce((left, { at, toward, rings, stretch }) => {
-    const reach = at + (toward * stretch * (rings[0]!.outer[1] - rings[0]!.outer[0])) / 2 + toward * 0.1
+    const reach =
+      at + (toward * stretch * (firstOf(rings).outer[1] - firstOf(rings).outer[0])) / 2 + toward * 0.1
     const [from, to] = toward > 0 ? [at, reach] : [reach, at]
     return left?.flatMap((span) => withoutStretch(span, from, to))
   }, spans)

@@ -1,3 +1,4 @@
+import { firstOf } from '../lists/index.js'
 import type { Design } from '../design/index.js'
 import { HABITS } from '../sewing/index.js'
 import { WORK_WAYS } from '../work/index.js'
@@ -11,10 +12,10 @@ const ROOMS = [
 
 /** Whether a figure can stand at its path; what no setting takes is left out. */
 function fits(path: readonly string[], value: number): boolean {
-  const [key] = path.slice(-1)
+  const key = firstOf(path.slice(-1))
   const room = ROOMS.find((r) => r.at.join('.') === path.slice(0, -1).join('.'))
   if (!room) return path.join('.') === 'machine.speed' && value >= 10 && value <= 3000
-  return room.settings.schema.safeParse({ ...room.settings.usual, [key!]: value }).success
+  return room.settings.schema.safeParse({ ...room.settings.usual, [key]: value }).success
 }
 
 /** The figures in which a design differs from the workshop’s own, as changes of it. */

@@ -1,3 +1,4 @@
+import { atKey } from '../lists/index.js'
 import type { Design } from '../design/index.js'
 import type { Sort } from '../steps/index.js'
 
@@ -59,7 +60,7 @@ export const PACE_GROUPS: readonly PaceGroup[] = [
 
 const byOf = new Map(PACE_GROUPS.flatMap((g) => g.sorts.map((s) => [s, g] as const)))
 /** Which pace a sort of step goes at. */
-export const groupOf = (sort: Sort): PaceGroup => byOf.get(sort)!
+export const groupOf = (sort: Sort): PaceGroup => atKey(byOf, sort)
 
 /** The laying out of tools, which is the same for every sort. */
 export const SET_UP: readonly string[] = ['work', 'ways', 'setUp']

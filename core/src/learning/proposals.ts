@@ -1,3 +1,4 @@
+import { atKey } from '../lists/index.js'
 import type { Design } from '../design/index.js'
 import { PACE_GROUPS, SET_UP, figureAt } from './groups.js'
 import { type Observed, type Paces, pacesOf } from './paces.js'
@@ -55,7 +56,7 @@ function asNow(makings: readonly Learnable[], now: Figures): Observed[] {
   return makings.map(({ first, steps, figures }) => ({
     first,
     steps: steps.map((s) => {
-      const work = (s.planned - s.setUp) * longer(groupBySort.get(s.sort)!, now, figures)
+      const work = (s.planned - s.setUp) * longer(atKey(groupBySort, s.sort), now, figures)
       return { ...s, planned: s.setUp + work }
     }),
   }))

@@ -10,3 +10,16 @@ export const firstOf = <T>(list: ArrayLike<T>): T => nth(list, 0)
 
 /** The last of a list. Throws for an empty one. */
 export const lastOf = <T>(list: ArrayLike<T>): T => nth(list, list.length - 1)
+
+/** What becomes of each of a few, as many as there were. */
+export const tupleOf = <const From extends readonly unknown[], To>(
+  from: From,
+  of: (one: From[number], place: number) => To,
+): { -readonly [Place in keyof From]: To } => from.map(of) as { -readonly [Place in keyof From]: To }
+
+/** What a map holds for a key. Throws where it holds nothing: whoever asks knows that it does. */
+export function atKey<Key, Value>(map: ReadonlyMap<Key, Value>, key: Key): Value {
+  const found = map.get(key)
+  if (found === undefined) throw new RangeError(`nothing is held for ${String(key)}`)
+  return found
+}

@@ -1,3 +1,4 @@
+import { firstOf, lastOf } from '../lists/index.js'
 import {
   type Plan,
   type Placed,
@@ -82,10 +83,10 @@ export function evenings({ placed }: Plan, all: readonly Planned[]): Evening[] {
     groups.set(day, [...(groups.get(day) ?? []), { ...one, step, making }])
   }
   return [...groups].map(([day, items]) => {
-    const last = items[items.length - 1]!
+    const last = lastOf(items)
     return {
       day,
-      from: items[0]!.from,
+      from: firstOf(items).from,
       to: last.to,
       items,
       tools: [...new Set(items.flatMap((i) => i.step.tools))],

@@ -1,3 +1,4 @@
+import { firstOf } from '../lists/index.js'
 /** Millimetres in each unit a maker writes. Exact by definition (international inch, 1959). */
 export const INCH = 25.4
 /** One ounce of leather weight is 1/64 in of thickness; docs/formulas.md §1. */
@@ -30,7 +31,7 @@ export const withComma = (units: Units, comma: boolean): Units =>
 /** The system one sort of measure is told in. */
 export function systemOf(units: Units, what: ToldApart = 'length'): System {
   const parts = bareOf(units).split(' ') as System[]
-  return parts[TOLD_APART.indexOf(what)] ?? parts[0]!
+  return parts[TOLD_APART.indexOf(what)] ?? firstOf(parts)
 }
 
 /** The same measures with one sort of them told otherwise; in one word where all are alike. */

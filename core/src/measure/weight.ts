@@ -1,3 +1,4 @@
+import { nth } from '../lists/index.js'
 import { type Parsed, refused, understood } from './result.js'
 import { IRON, INCH, OUNCE } from './units.js'
 
@@ -33,9 +34,9 @@ export function parseWeight(text: string): Parsed<WeightRange> {
   if (written === '') return refused('EMPTY', text, text, EXAMPLE)
   const match = PATTERN.exec(written)
   if (!match) return refused('NOT_UNDERSTOOD', text, text.trim(), EXAMPLE)
-  const unit = Object.hasOwn(UNITS, match[3]!) ? UNITS[match[3]!] : undefined
-  if (unit === undefined) return refused('UNIT_UNKNOWN', text, match[3]!, EXAMPLE)
-  const first = toNumber(match[1]!) * unit
+  const unit = Object.hasOwn(UNITS, nth(match, 3)) ? UNITS[nth(match, 3)] : undefined
+  if (unit === undefined) return refused('UNIT_UNKNOWN', text, nth(match, 3), EXAMPLE)
+  const first = toNumber(nth(match, 1)) * unit
   const second = match[2] === undefined ? first : toNumber(match[2]) * unit
   if (!(Math.min(first, second) > 0)) return refused('TOO_SMALL', text, text.trim(), EXAMPLE)
   return understood({ low: Math.min(first, second), high: Math.max(first, second) })

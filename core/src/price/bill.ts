@@ -1,3 +1,4 @@
+import { nth, tupleOf } from '../lists/index.js'
 import { type Reckoned, type Term, reckoner } from '../working/index.js'
 import { cutsOf } from './leather.js'
 import { type BillLine, MIDDLE, type PriceAsked, SOURCE, linesOf, n } from './lines.js'
@@ -30,27 +31,30 @@ export function billOf(asked: PriceAsked): Bill {
   const takes = takesAdded(steps.steps.flatMap((s) => takesOf(s, derived, count, trade)))
     .filter((t) => !sheets.has(t.what))
     .map((t) => ({ ...t, amount: t.amount / count }))
-  const [middle, low, high] = [
-    MIDDLE,
-    { hours: 1 - trade.hoursOff, waste: -trade.wasteOff },
-    { hours: 1 + trade.hoursOff, waste: trade.wasteOff },
-  ].map((at) => linesOf(asked, cuts, takes, at))
-  const lines = middle!.lines
+  const [middle, low, high] = tupleOf(
+    [
+      MIDDLE,
+      { hours: 1 - trade.hoursOff, waste: -trade.wasteOff },
+      { hours: 1 + trade.hoursOff, waste: trade.wasteOff },
+    ],
+    (at) => linesOf(asked, cuts, takes, at),
+  )
+  const lines = middle.lines
     .map((line, i) => ({
       ...line,
-      low: low!.lines[i]!.value?.value ?? 0,
-      high: high!.lines[i]!.value?.value ?? 0,
+      low: nth(low.lines, i).value?.value ?? 0,
+      high: nth(high.lines, i).value?.value ?? 0,
     }))
     .filter((l) => l.value === undefined || l.value.value !== 0)
   return {
     currency: trade.currency,
     count,
     lines,
-    cost: middle!.cost,
-    price: middle!.price,
-    low: low!.price.value,
-    high: high!.price.value,
-    hours: middle!.hours,
+    cost: middle.cost,
+    price: middle.price,
+    low: low.price.value,
+    high: high.price.value,
+    hours: middle.hours,
     minutes: steps.steps.reduce((sum, s) => sum + s.minutes.value, 0),
     missing: lines.flatMap((l) => (l.missing ? [l.missing.what] : [])),
   }

@@ -1,3 +1,4 @@
+import { atKey } from '../lists/index.js'
 import type { EdgeWork } from '../edges/index.js'
 import type { LaidUp } from '../layup/index.js'
 import { type Master, type PanelMark, liesIn } from '../master/index.js'
@@ -32,7 +33,7 @@ function toldApart(all: readonly Piece[]): readonly Piece[] {
   const numbers = new Map<Piece, number>()
   for (const same of byName.values())
     if (same.length > 1 && alikePieces(same).length > 1) same.forEach((p, i) => numbers.set(p, i + 1))
-  return all.map((p) => (numbers.has(p) ? { ...p, name: `${p.name} ${numbers.get(p)!}` } : p))
+  return all.map((p) => (numbers.has(p) ? { ...p, name: `${p.name} ${atKey(numbers, p)}` } : p))
 }
 
 function pieceOf(work: EdgeWork, { master, states, runs, hardware }: PieceInputs): Piece {

@@ -1,3 +1,4 @@
+import { atKey } from '../lists/index.js'
 import type { Point } from '../geometry/index.js'
 import type { ReliefMap } from './map.js'
 
@@ -124,7 +125,7 @@ function loops(next: Map<number, number>): number[][] {
     const loop: number[] = []
     for (let s: number | undefined = start; s !== undefined && next.has(s);) {
       loop.push(s)
-      const after: number = next.get(s)!
+      const after: number = atKey(next, s)
       next.delete(s)
       s = after
     }

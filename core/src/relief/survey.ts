@@ -1,3 +1,4 @@
+import { tupleOf } from '../lists/index.js'
 import type { Derived } from '../derived/index.js'
 import { boxHeight, boxWidth } from '../geometry/index.js'
 import { type LaidUp, layersAt, laidUpOf } from '../layup/index.js'
@@ -41,8 +42,8 @@ export function closedThickness(derived: Derived): { readonly empty: number; rea
   if (outside) return { empty: outside.deep.value, full: outside.deep.value }
   const work = carried(derived)
   if (!work) return { empty: 0, full: 0 }
-  const [empty, full] = [false, true].map((contents) => mapThickest(reliefMap(work, COARSE, contents)))
-  return { empty: empty!, full: full! }
+  const [empty, full] = tupleOf([false, true], (contents) => mapThickest(reliefMap(work, COARSE, contents)))
+  return { empty: empty, full: full }
 }
 
 /** What the finished work weighs, grams. */

@@ -1,3 +1,4 @@
+import { firstOf, lastOf, nth } from '../lists/index.js'
 import { z } from 'zod'
 import { dayNumber, instant, weekdayOf } from './days.js'
 
@@ -66,9 +67,9 @@ export function readHours(text: string): HoursRead {
   for (const part of parts) {
     const found = /^\s*(.*?)\s+([\d:.]+)\s*[-–]\s*([\d:.]+)\s*$/.exec(part)
     if (!found) return wrong(part, 'these are no days with hours')
-    const days = daysOf(found[1]!)
+    const days = daysOf(nth(found, 1))
     if (!days) return wrong(part, `“${found[1]}” are no days of the week`)
-    const [from, to] = [minuteOf(found[2]!), minuteOf(found[3]!)]
+    const [from, to] = [minuteOf(nth(found, 2)), minuteOf(nth(found, 3))]
     if (from === undefined || to === undefined)
       return wrong(part, `${from === undefined ? found[2] : found[3]} is no time of the day`)
     if (to <= from)
@@ -110,8 +111,10 @@ function daysWritten(days: readonly number[]): string {
     else all.push([day])
     return all
   }, [])
-  const name = (day: number): string => WEEKDAYS[day - 1]!
-  return runs.map((r) => (r.length > 1 ? `${name(r[0]!)}-${name(r[r.length - 1]!)}` : name(r[0]!))).join(' ')
+  const name = (day: number): string => nth(WEEKDAYS, day - 1)
+  return runs
+    .map((r) => (r.length > 1 ? `${name(firstOf(r))}-${name(lastOf(r))}` : name(firstOf(r))))
+    .join(' ')
 }
 
 /** A stretch at the bench, in minutes that only go on. */

@@ -1,3 +1,4 @@
+import { nth } from '../lists/index.js'
 import { type Hours, type Sitting, sittings } from './hours.js'
 
 /** A step as the schedule knows it: minutes of the maker's hands, and of the wait after it. */
@@ -200,7 +201,7 @@ function worth(plan: Plan, todos: readonly ToDo[]): readonly number[] {
   return [
     ends.filter((e) => e === Infinity).length,
     todos.reduce(
-      (sum, t, i) => sum + (t.due === undefined ? 0 : Math.max(0, Math.min(1e9, ends[i]!) - t.due)),
+      (sum, t, i) => sum + (t.due === undefined ? 0 : Math.max(0, Math.min(1e9, nth(ends, i)) - t.due)),
       0,
     ),
     Math.max(0, ...ends.map((e) => Math.min(e, 1e9))),
@@ -219,8 +220,8 @@ export function plan(todos: readonly ToDo[], hours: Hours, since: number): Plan 
   for (const rule of tried) {
     const other = pass(todos, hours, from, rule)
     const [a, b] = [worth(other, todos), worth(best, todos)]
-    const at = a.findIndex((v, i) => Math.abs(v - b[i]!) > 1e-6)
-    if (at >= 0 && a[at]! < b[at]!) best = other
+    const at = a.findIndex((v, i) => Math.abs(v - nth(b, i)) > 1e-6)
+    if (at >= 0 && nth(a, at) < nth(b, at)) best = other
   }
   return best
 }

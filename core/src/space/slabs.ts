@@ -1,4 +1,5 @@
 import { type Point, polygonHalved } from '../geometry/index.js'
+import { nth } from '../lists/index.js'
 
 /** Breaks nearer than this are one, mm. */
 const SAME_BREAK = 1e-6
@@ -19,7 +20,7 @@ export function slabs(polygon: readonly Point[], breaks: readonly number[]): Poi
   return cuts
     .slice(1)
     .map((to, i) => {
-      const after = i === 0 ? [...polygon] : polygonHalved(polygon, { x: cuts[i]!, y: 0 }, { x: 1, y: 0 })
+      const after = i === 0 ? [...polygon] : polygonHalved(polygon, { x: nth(cuts, i), y: 0 }, { x: 1, y: 0 })
       return i === cuts.length - 2 ? after : polygonHalved(after, { x: to, y: 0 }, { x: -1, y: 0 })
     })
     .filter((p) => p.length > 2)

@@ -14,6 +14,7 @@ import {
   courseOf,
 } from '../geometry/index.js'
 import { type LaidSheet, type LaidUp, sheetThickness } from '../layup/index.js'
+import { nth, tupleOf } from '../lists/index.js'
 import type { Fold, Master, Standing, StoodPart } from '../master/index.js'
 import { type ReadyPart, readyParts } from './place.js'
 
@@ -153,7 +154,7 @@ function foldsAlong(carrier: LaidSheet, folds: readonly Fold[], along: Point, sh
   const up = carrier.sheet.type === 'panel' && carrier.sheet.grainUp
   return folds
     .flatMap((fold): LaidFold[] => {
-      const [a, b] = [fold.from, fold.to].map((p) => pointMoved(p, carrier.sheet.move)) as [Point, Point]
+      const [a, b] = tupleOf([fold.from, fold.to], (p) => pointMoved(p, carrier.sheet.move))
       if (Math.abs(pointDot(pointUnit(pointSubtract(b, a)), along)) > 1e-3) return []
       const away = (fold.rises === 'mountain') === up ? 1 : -1
       return [
@@ -172,7 +173,7 @@ function foldedParts(carrier: LaidSheet | undefined, shut: number): StoodPart[] 
   const panel = carrier?.work?.panel
   const [first] = panel?.folds ?? []
   if (!carrier || !panel || !first) return [FLAT]
-  const [a, b] = [first.from, first.to].map((p) => pointMoved(p, carrier.sheet.move)) as [Point, Point]
+  const [a, b] = tupleOf([first.from, first.to], (p) => pointMoved(p, carrier.sheet.move))
   const along = pointRight(pointUnit(pointSubtract(b, a)))
   const folds = foldsAlong(carrier, panel.folds, along, shut)
   const box = pathBox(carrier.placed)
@@ -180,8 +181,11 @@ function foldedParts(carrier: LaidSheet | undefined, shut: number): StoodPart[] 
   const edges = [Math.min(...reach), ...folds.map((f) => f.s), Math.max(...reach)]
   const longest = edges
     .slice(1)
-    .reduce((best, s, i) => (s - edges[i]! > edges[best + 1]! - edges[best]! + 1e-6 ? i : best), 0)
-  const middle = (edges[longest]! + edges[longest + 1]!) / 2
+    .reduce(
+      (best, s, i) => (s - nth(edges, i) > nth(edges, best + 1) - nth(edges, best) + 1e-6 ? i : best),
+      0,
+    )
+  const middle = (nth(edges, longest) + nth(edges, longest + 1)) / 2
   const from = { x: along.x * middle, y: along.y * middle }
   const half = (way: 1 | -1): StoodPart => {
     const on = way > 0 ? folds.slice(longest) : folds.slice(0, longest).toReversed()

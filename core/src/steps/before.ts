@@ -1,4 +1,5 @@
 import { isNear, pointMoved } from '../geometry/index.js'
+import { firstOf, nth } from '../lists/index.js'
 import { coverings } from '../stitch/index.js'
 import { type EdgePlan, type Facts, type Part, holds, sheetsOf } from './facts.js'
 import { closesHalf } from './hold.js'
@@ -99,7 +100,7 @@ export function singleFirst({ facts, say, on }: Asking): void {
     before(['punch'], 'punch', [...holding, ...on(panel.id, ['form', 'turn', 'set'])])
     // What is formed as one is formed once it is sewn.
     const shaped = [`form:${panel.id}`, `trim:${panel.id}`]
-    say(shaped[0]!, shaped[1]!, 'formed')
+    say(firstOf(shaped), nth(shaped, 1), 'formed')
     for (const first of shaped)
       for (const later of [...holding, ...finishing, ...on(panel.id, ['holes'])]) say(first, later, 'formed')
     before(['holes'], 'holed', holding)
@@ -121,7 +122,7 @@ export function turnsFirst({ facts, tasks, say, on }: Asking): void {
       for (const seam of on(panel.id, ['glue', 'strike', 'sew', 'machine'])) say(layer.id, seam, 'glued')
     }
     for (const turned of work.turned) {
-      const turn = `turn:${panel.id}:${turned.edges[0]!.id}`
+      const turn = `turn:${panel.id}:${firstOf(turned.edges).id}`
       const reach = turned.turn.fate.width + SEAM_IN
       for (const run of facts.derived.runs.filter((r) => facts.panelsOf(r.join).includes(panel.id)))
         if (
@@ -141,14 +142,14 @@ const SEAM_IN = 2
 export function edgesFirst({ facts, say }: Asking): void {
   for (const part of facts.parts)
     for (const plan of part.edges) {
-      const edge = plan.edges[0]!
+      const edge = firstOf(plan.edges)
       const own = `${part.panel.id}:${edge.id}`
       const passes = [`edge:${own}`]
       for (let n = 1; n <= coatsOf(edge, facts); n += 1) passes.push(`coat${n}:${own}`)
-      for (let n = 1; n < passes.length; n += 1) say(passes[n - 1]!, passes[n]!, 'coat')
+      for (let n = 1; n < passes.length; n += 1) say(nth(passes, n - 1), nth(passes, n), 'coat')
       for (const run of [...plan.runs, ...plan.own]) {
-        say(`sew:${run.join.id}`, passes[0]!, 'sewn')
-        say(`form:${run.join.id}`, passes[0]!, 'formedDry')
+        say(`sew:${run.join.id}`, firstOf(passes), 'sewn')
+        say(`form:${run.join.id}`, firstOf(passes), 'formedDry')
       }
       if (part.loose) for (const pass of passes) say(pass, `put-in:${part.panel.id}`, 'mount')
       if (plan.when === 'before') for (const pass of passes) coveredAfter(pass, plan, part, { facts, say })

@@ -1,3 +1,4 @@
+import { atKey, firstOf } from '../lists/index.js'
 import type { Derived } from '../derived/index.js'
 import type { Units } from '../measure/index.js'
 import type { EdgeWork } from '../edges/index.js'
@@ -220,12 +221,12 @@ function edgePlans(part: Omit<Part, 'edges'>, facts: Pick<Facts, 'derived' | 'pa
   const plans = new Map(panel.edges.filter(isFinished).map((edge) => [edge, planOf(edge, part, facts)]))
   const finish = ({ fate }: Edge): string => ('finish' in fate ? fate.finish : '')
   const same = (a: Edge, b: Edge): boolean => {
-    const [one, other] = [plans.get(a)!, plans.get(b)!]
+    const [one, other] = [atKey(plans, a), atKey(plans, b)]
     return finish(a) === finish(b) && planKey(one) === planKey(other)
   }
   return chainsOf(panel, (e) => plans.has(e), same).map((edges) => {
-    const [plan] = edges.map((e) => plans.get(e)!)
-    return { ...plan!, edges, length: edges.reduce((sum, e) => sum + plans.get(e)!.length, 0) }
+    const plan = firstOf(edges.map((e) => atKey(plans, e)))
+    return { ...plan, edges, length: edges.reduce((sum, e) => sum + atKey(plans, e).length, 0) }
   })
 }
 

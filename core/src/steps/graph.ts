@@ -1,3 +1,4 @@
+import { atKey, firstOf } from '../lists/index.js'
 /** One thing before another, by ids. */
 export interface Link {
   readonly first: string
@@ -14,17 +15,17 @@ export function ordered(
   const next = new Map<string, string[]>()
   for (const { first, then } of links) {
     if (!waits.has(first) || !waits.has(then)) continue
-    waits.set(then, waits.get(then)! + 1)
+    waits.set(then, atKey(waits, then) + 1)
     next.set(first, [...(next.get(first) ?? []), then])
   }
   const byRank = [...ids].sort((a, b) => rank(a) - rank(b))
   const left = new Set(byRank)
   const order: string[] = []
   while (left.size > 0) {
-    const one = [...left].find((id) => waits.get(id) === 0) ?? [...left][0]!
+    const one = [...left].find((id) => waits.get(id) === 0) ?? firstOf([...left])
     left.delete(one)
     order.push(one)
-    for (const then of next.get(one) ?? []) waits.set(then, waits.get(then)! - 1)
+    for (const then of next.get(one) ?? []) waits.set(then, atKey(waits, then) - 1)
   }
   return order
 }
@@ -48,8 +49,8 @@ export function circles(ids: readonly string[], links: readonly Link[]): string[
   const reached = new Map(stuck.map((id) => [id, reach(id)]))
   const found: string[][] = []
   for (const id of stuck)
-    if (reached.get(id)!.has(id) && !found.some((c) => c.includes(id)))
-      found.push(stuck.filter((other) => reached.get(id)!.has(other) && reached.get(other)!.has(id)))
+    if (atKey(reached, id).has(id) && !found.some((c) => c.includes(id)))
+      found.push(stuck.filter((other) => atKey(reached, id).has(other) && atKey(reached, other).has(id)))
   return found
 }
 
@@ -68,7 +69,7 @@ function inCircles(ids: readonly string[], links: readonly Link[]): string[] {
     for (let id = free.pop(); id !== undefined; id = free.pop()) {
       left.delete(id)
       for (const other of onward.get(id) ?? []) {
-        held.set(other, held.get(other)! - 1)
+        held.set(other, atKey(held, other) - 1)
         if (held.get(other) === 0) free.push(other)
       }
     }

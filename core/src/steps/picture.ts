@@ -16,6 +16,7 @@ import {
   shift,
 } from '../geometry/index.js'
 import { sheetThickness } from '../layup/index.js'
+import { firstOf, nth } from '../lists/index.js'
 import { edgeChain, panelOf } from '../master/index.js'
 import type { Sort } from './sorts.js'
 import type { Step } from './steps.js'
@@ -48,7 +49,7 @@ function partDrawn(panelId: string, touches: readonly Touch[], sort: Sort, deriv
   const turned = derived.edges
     .filter((w) => w.panel.id === panelId)
     .flatMap((w) => w.turned)
-    .filter((t) => skives.includes(`${panelId}.${t.edges[0]!.id}.turn`))
+    .filter((t) => skives.includes(`${panelId}.${firstOf(t.edges).id}.turn`))
     .map((t) => t.finished)
   const runs = derived.runs.filter((r) => touches.some((t) => t.run === r.join.id))
   const own = sheets.filter(
@@ -103,7 +104,7 @@ export function stepPicture(
   const scale = Math.min(room / Math.max(...boxes.map(boxHeight)), (width - GAP * (parts.length - 1)) / total)
   let x = 0
   return parts.flatMap((part, i) => {
-    const box = boxes[i]!
+    const box = nth(boxes, i)
     const wide = boxWidth(box) * scale
     // Turned over it lies mirrored, as one sees it.
     const at: Move = flesh

@@ -1,4 +1,5 @@
 import type { Derived } from '../derived/index.js'
+import { atKey, firstOf, nth } from '../lists/index.js'
 import type { Units } from '../measure/index.js'
 import { type Reckoned, remembered } from '../working/index.js'
 import { factsOf } from './facts.js'
@@ -104,7 +105,7 @@ const COUNTED: readonly Sort[] = [
 const FROM: readonly Sort[] = ['rough', 'straps', 'cut']
 
 function sentence(tasks: readonly Task[], rows: readonly Row[], copies: number): string {
-  const { sort } = tasks[0]!
+  const { sort } = firstOf(tasks)
   const { verb, many } = sortOf(sort)
   const [only] = rows
   const count = countOf(rows, copies)
@@ -114,9 +115,9 @@ function sentence(tasks: readonly Task[], rows: readonly Row[], copies: number):
     return `${verb} ${several ? `${count} × ` : 'the '}${lowered(only.what)}`.replace('the the ', 'the ')
   }
   const same = new Set(rows.map((r) => r.what))
-  if (same.size === 1) return `${verb} ${count} × ${lowered([...same][0]!)}`
+  if (same.size === 1) return `${verb} ${count} × ${lowered(firstOf([...same]))}`
   const pair = rows.length === 2 && copies === 1 ? together(rows.map((r) => r.what)) : undefined
-  const from = FROM.includes(sort) ? ` from ${tasks[0]!.materials[0]!.what}` : ''
+  const from = FROM.includes(sort) ? ` from ${firstOf(firstOf(tasks).materials).what}` : ''
   return pair ? `${verb} the ${lowered(pair)}` : `${verb} ${count} ${many}${from}`
 }
 /** “seam beside the fold, left” and “…, right” in one: “seam beside the fold, left and right”. */
@@ -142,8 +143,8 @@ export function suppliesAdded(supplies: readonly Supply[]): Supply[] {
 }
 
 function stepOf(tasks: readonly Task[], copies: number, { design }: Derived): Step {
-  const [first] = tasks
-  const { sort, id } = first!
+  const first = firstOf(tasks)
+  const { sort, id } = first
   const { cautions = [], whole = false, then } = sortOf(sort)
   const one = amountsAdded(tasks.map((t) => t.amount))
   const rows = tasks.map(({ id: task, what, times, touches }) => ({ task, what, times, touches }))
@@ -189,7 +190,7 @@ function usualRank({ design, master }: Derived): (task: Task, index: number) => 
 function reasonsOf(before: readonly Before[], home: ReadonlyMap<string, string>): Reason[] {
   const found = new Map<string, { first: string; then: string; pairs: Before[] }>()
   for (const pair of before) {
-    const [first, then] = [home.get(pair.first)!, home.get(pair.then)!]
+    const [first, then] = [atKey(home, pair.first), atKey(home, pair.then)]
     if (first === then) continue
     const key = `${first} > ${then}`
     const reason = found.get(key) ?? { first, then, pairs: [] }
@@ -226,14 +227,15 @@ export function stepsOf(derived: Derived, copies = 1, unit: Units = 'mm'): Steps
   const usual = usualRank(derived)
   const ranks = new Map(tasks.map((t, i) => [t.id, usual(t, i)]))
   const open = before.filter((b) => !round.some((c) => c.pairs.includes(b)))
-  const order = ordered(ids, open, (id) => ranks.get(id)!)
-  const home = gathered(order, open, (id) => byId.get(id)!.group)
+  const order = ordered(ids, open, (id) => atKey(ranks, id))
+  const home = gathered(order, open, (id) => atKey(byId, id).group)
   const members = new Map<string, Task[]>()
-  for (const id of order) members.set(home.get(id)!, [...(members.get(home.get(id)!) ?? []), byId.get(id)!])
+  for (const id of order)
+    members.set(atKey(home, id), [...(members.get(atKey(home, id)) ?? []), atKey(byId, id)])
   const steps = [...members.values()].map((of) => stepOf(of, copies, derived))
   const reasons = reasonsOf(open, home)
   return {
-    steps: inOrder(steps, reasons, derived.design.work, (id) => ranks.get(id)!),
+    steps: inOrder(steps, reasons, derived.design.work, (id) => atKey(ranks, id)),
     reasons,
     circles: round,
   }
@@ -256,10 +258,10 @@ function inOrder(
   own.forEach((id, i) => rank.set(id, i))
   // What the maker has not placed follows what it usually follows.
   plain.forEach((id, i) => {
-    if (!rank.has(id)) rank.set(id, i === 0 ? -1 : rank.get(plain[i - 1]!)! + 1e-3)
+    if (!rank.has(id)) rank.set(id, i === 0 ? -1 : atKey(rank, nth(plain, i - 1)) + 1e-3)
   })
   const byId = new Map(steps.map((s) => [s.id, s]))
-  return ordered(ids, held, own.length > 0 ? (id) => rank.get(id)! : usual).map((id) => byId.get(id)!)
+  return ordered(ids, held, own.length > 0 ? (id) => atKey(rank, id) : usual).map((id) => atKey(byId, id))
 }
 
 /** Reasons that stand against an order of steps, those overruled left out. */
@@ -294,7 +296,7 @@ export function lastCalls(step: string, { steps, reasons }: Pick<Steps, 'steps' 
   for (const r of reasons) {
     if (!reachOf(r)) continue
     const before = closes.get(r.first)
-    if (!before || place.get(r.then)! < place.get(before.then)!) closes.set(r.first, r)
+    if (!before || atKey(place, r.then) < atKey(place, before.then)) closes.set(r.first, r)
   }
   return steps.flatMap((s) => {
     const r = closes.get(s.id)

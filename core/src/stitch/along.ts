@@ -12,6 +12,7 @@ import {
   pointScale,
 } from '../geometry/index.js'
 import { type LaidSheet, sheetThickness } from '../layup/index.js'
+import { firstOf, nth } from '../lists/index.js'
 
 /** Rows along the pull are looked for in steps of this, mm. */
 const STEP = 0.5
@@ -52,10 +53,10 @@ export function rowsAlongMaybe(
   const wanted = Math.max(min, pathLength(row) / 2)
   const ways = [pull, pull + Math.PI].map((angle) => point(Math.cos(angle), Math.sin(angle)))
   const reaches = ways.map((way) => Math.min(...ends.map((end) => reachOver(end, way, held, wanted))))
-  const best = reaches[0]! >= reaches[1]! ? 0 : 1
-  if (reaches[best]! < min || pointDistance(...ends) < pitch) return undefined
+  const best = firstOf(reaches) >= nth(reaches, 1) ? 0 : 1
+  if (nth(reaches, best) < min || pointDistance(...ends) < pitch) return undefined
   const [first, second] = ends.map((end) =>
-    openPath([line(end, pointAdd(end, pointScale(ways[best]!, reaches[best]!)))]),
+    openPath([line(end, pointAdd(end, pointScale(nth(ways, best), nth(reaches, best))))]),
   )
   return [first!, second!]
 }

@@ -10,6 +10,7 @@ import {
   segmentTangent,
 } from '../geometry/index.js'
 import type { LaidUp } from '../layup/index.js'
+import { nth } from '../lists/index.js'
 import type { Panel } from '../master/index.js'
 import type { Ease } from '../sewing/index.js'
 import { type SewnLine, mateOf } from './mate.js'
@@ -61,7 +62,9 @@ function sharps(path: Path): Bend[] {
   let at = 0
   return path.segments.slice(0, -1).flatMap((segment, i) => {
     at += segmentLength(segment)
-    const turned = Math.abs(turnBetween(segmentTangent(segment, 1), segmentTangent(path.segments[i + 1]!, 0)))
+    const turned = Math.abs(
+      turnBetween(segmentTangent(segment, 1), segmentTangent(nth(path.segments, i + 1), 0)),
+    )
     return turned > LEAST_TURN ? [{ from: at, to: at, turned }] : []
   })
 }
@@ -100,7 +103,7 @@ export function following(run: HoledLine, path: Path, ease: Ease) {
   })
   const sides = run.sides.map((side): Side => {
     const end = Math.min(side.to, holes.length - 1)
-    const length = holes[end]!.distance - holes[side.from]!.distance
+    const length = nth(holes, end).distance - nth(holes, side.from).distance
     return {
       stitches: side.stitches,
       pitch: length / Math.max(1, side.stitches),

@@ -1,4 +1,5 @@
 import { type Path, type Point, pathLength, pathNearest, pathPlaceAt, pointMoved } from '../geometry/index.js'
+import { nth } from '../lists/index.js'
 import { type Join, type Layup, type Panel, type PanelSheet, insetChainMaybe } from '../master/index.js'
 import type { Decor } from '../sewing/index.js'
 import { type Reckon, given } from '../working/index.js'
@@ -28,9 +29,9 @@ function longest(line: Path, will: (p: Point) => boolean): { from: number; to: n
   let start: number | undefined
   stops.forEach((d, i) => {
     const good = at(d)
-    if (good && start === undefined) start = i === 0 ? d : border(d, stops[i - 1]!)
+    if (good && start === undefined) start = i === 0 ? d : border(d, nth(stops, i - 1))
     if (start !== undefined && (!good || i === stops.length - 1)) {
-      const to = good ? d : border(stops[i - 1]!, d)
+      const to = good ? d : border(nth(stops, i - 1), d)
       if (to - start > best.to - best.from) best = { from: start, to }
       start = undefined
     }

@@ -8,6 +8,7 @@ import {
   pathStretch,
   pointDistance,
 } from '../geometry/index.js'
+import { firstOf, lastOf } from '../lists/index.js'
 import { isRound } from './places.js'
 
 /** A path gone on straight at both ends, mm. */
@@ -27,8 +28,10 @@ export function startedMaybe(path: Path, startBy: number, endBy: number): Path |
   const kept = pathPart(path, cutStart, length - cutEnd)
   const onward = (from: Path, by: number) => {
     if (by <= 0) return []
-    const end = from.segments[from.segments.length - 1]!
-    const before = pathPart(from, Math.max(0, pathLength(from) - 0.01), pathLength(from)).segments[0]!.from
+    const end = lastOf(from.segments)
+    const before = firstOf(
+      pathPart(from, Math.max(0, pathLength(from) - 0.01), pathLength(from)).segments,
+    ).from
     const share = by / pointDistance(before, end.to)
     return [
       line(end.to, {

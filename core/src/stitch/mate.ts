@@ -1,3 +1,4 @@
+import { tupleOf } from '../lists/index.js'
 import {
   type Path,
   type Point,
@@ -70,10 +71,11 @@ const SHORT_OF = 1e-3
 /** The line along the mate's own edge, as far in from it as the run lies from the edge of what carries it. */
 function edgePathMaybe(run: SewnLine, carrier: LaidSheet, laid: LaidSheet, panel: Panel): Path | undefined {
   const length = pathLength(run.path)
-  const [start, middle, end] = [0, length / 2, isRound(run.path) ? length - SHORT_OF : length].map(
+  const [start, middle, end] = tupleOf(
+    [0, length / 2, isRound(run.path) ? length - SHORT_OF : length],
     (d) => pathPlaceAt(run.path, d).at,
   )
-  const margin = pathNearest(carrier.placed, middle!).distance
+  const margin = pathNearest(carrier.placed, middle).distance
   const loop = offsetLargestMaybe(closedPath(panel.outline.segments), -margin)
   if (!loop) return undefined
   const local = (p: Point | undefined): Point => pointMoved(p!, laid.toSheet)

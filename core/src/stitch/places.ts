@@ -17,6 +17,7 @@ import {
   segmentPoint,
   segmentTangent,
 } from '../geometry/index.js'
+import { firstOf, lastOf, nth } from '../lists/index.js'
 
 /** A hole's place on its run. */
 export interface HolePlace {
@@ -78,7 +79,7 @@ function sidesOf(path: Path, pitch: number): Path[] {
         own = 0
       }
     }
-    sides[sides.length - 1]!.push(segment)
+    lastOf(sides).push(segment)
     own += segmentLength(segment)
     rest -= segmentLength(segment)
   })
@@ -101,9 +102,9 @@ interface Measured {
 
 function measured(path: Path): Measured {
   const starts = [0]
-  for (const segment of path.segments) starts.push(starts[starts.length - 1]! + segmentLength(segment))
-  const straight = path.segments.length === 1 && path.segments[0]!.type === 'line'
-  return { path, starts, total: starts[starts.length - 1]!, straight }
+  for (const segment of path.segments) starts.push(lastOf(starts) + segmentLength(segment))
+  const straight = path.segments.length === 1 && firstOf(path.segments).type === 'line'
+  return { path, starts, total: lastOf(starts), straight }
 }
 
 /** A place reached while stepping: on which segment, where on it, and how far past the end of the path. */
@@ -114,12 +115,12 @@ interface Reached {
 }
 
 const distanceOf = ({ path, starts }: Measured, { segment, parameter, past }: Reached): number =>
-  starts[segment]! + segmentLength(path.segments[segment]!, parameter) + past
+  nth(starts, segment) + segmentLength(nth(path.segments, segment), parameter) + past
 
 function placeAt({ path, starts }: Measured, distance: number): Reached {
   let segment = 0
-  while (segment < starts.length - 2 && distance > starts[segment + 1]!) segment += 1
-  const parameter = segmentParameterAt(path.segments[segment]!, distance - starts[segment]!)
+  while (segment < starts.length - 2 && distance > nth(starts, segment + 1)) segment += 1
+  const parameter = segmentParameterAt(nth(path.segments, segment), distance - nth(starts, segment))
   return { segment, parameter, past: 0 }
 }
 
@@ -171,9 +172,9 @@ function nextParameter(
 function nextHole({ path }: Measured, { segment, parameter, past }: Reached, pitch: number): Reached {
   const last = path.segments.length - 1
   if (past > 0) return { segment: last, parameter: 1, past: past + pitch }
-  const here = segmentPoint(path.segments[segment]!, parameter)
+  const here = segmentPoint(nth(path.segments, segment), parameter)
   for (let k = segment; k <= last; k += 1) {
-    const one = path.segments[k]!
+    const one = nth(path.segments, k)
     if (pointDistance(here, one.to) >= pitch) {
       const first = k === segment
       return {
@@ -183,13 +184,13 @@ function nextHole({ path }: Measured, { segment, parameter, past }: Reached, pit
       }
     }
   }
-  return { segment: last, parameter: 1, past: pitch - pointDistance(here, path.segments[last]!.to) }
+  return { segment: last, parameter: 1, past: pitch - pointDistance(here, nth(path.segments, last).to) }
 }
 
 /** The places of `count` steps of `pitch` after the first. */
 function steps(m: Measured, first: Reached, count: number, pitch: number): Reached[] {
   const out = [first]
-  for (let i = 0; i < count; i += 1) out.push(nextHole(m, out[out.length - 1]!, pitch))
+  for (let i = 0; i < count; i += 1) out.push(nextHole(m, lastOf(out), pitch))
   return out
 }
 
@@ -198,7 +199,7 @@ function walked(m: Measured, first: Reached, count: number, pitch: number): Reac
   let at = first
   let left = count
   while (left > 0) {
-    const segment = m.path.segments[at.segment]!
+    const segment = nth(m.path.segments, at.segment)
     const length = segment.type === 'line' && at.past === 0 ? pointDistance(segment.from, segment.to) : 0
     const stride = Math.min(left, Math.floor(((1 - at.parameter) * length) / pitch))
     if (stride > 0) {
@@ -255,7 +256,7 @@ function steppedSide(
 ): Fitted & { last: Side['last'] } {
   const over = Math.min(count, ways.evenOver!)
   const exact = steps(m, placeAt(m, phases[0] * ways.pitch), count - over, ways.pitch)
-  const rest = fittedSteps(m, distanceOf(m, exact[exact.length - 1]!), over, [0, phases[1]])
+  const rest = fittedSteps(m, distanceOf(m, lastOf(exact)), over, [0, phases[1]])
   return {
     places: [...exact.slice(0, -1), ...rest.places],
     pitch: over === count ? rest.pitch : ways.pitch,
@@ -279,7 +280,7 @@ export function holePlaces(path: Path, ways: Steps): { holes: HolePlace[]; sides
   parts.forEach((part, i) => {
     const m = measured(part)
     if (m.total < NOTHING) return
-    const heading = headingAt(part.segments[0]!, 0)
+    const heading = headingAt(firstOf(part.segments), 0)
     const straddle = (has: boolean): number => (has && ways.corners === 'straddled' ? 0.5 : 0)
     const phases = [straddle(i > 0), straddle(i < parts.length - 1)] as const
     const count = ways.counts?.[sides.length] ?? equalisedStitches(m.total, ways.pitch, phases[0] + phases[1])
@@ -288,8 +289,8 @@ export function holePlaces(path: Path, ways: Steps): { holes: HolePlace[]; sides
     const shared = holes.length > 0 && ways.corners === 'hole'
     const from = holes.length - (shared ? 1 : 0)
     for (let k = shared ? 1 : 0; k < fitted.places.length; k += 1) {
-      const place = fitted.places[k]!
-      const segment = part.segments[place.segment]!
+      const place = nth(fitted.places, k)
+      const segment = nth(part.segments, place.segment)
       holes.push({
         at: segmentPoint(segment, place.parameter),
         angle: m.straight ? heading : headingAt(segment, place.parameter),

@@ -10,6 +10,7 @@ import {
   pointDistance,
 } from '../geometry/index.js'
 import type { LaidUp } from '../layup/index.js'
+import { firstOf, lastOf, nth } from '../lists/index.js'
 import type { Join, Panel } from '../master/index.js'
 import type { Sewing } from '../sewing/index.js'
 import { eased } from './apart.js'
@@ -41,7 +42,7 @@ function partOf(whole: Planned, from: number, to: number, number: number, all: S
   const id = number === 1 ? whole.join.id : `${whole.join.id}/${number}`
   const own = number === 1 ? whole.ways : runWays(id, all)
   const { onward, ...join } = whole.join
-  const [start, end] = [whole.holes[from]!.distance, whole.holes[to]!.distance]
+  const [start, end] = [nth(whole.holes, from).distance, nth(whole.holes, to).distance]
   const { twin } = whole.join
   return leaving({
     ...whole,
@@ -66,7 +67,7 @@ function partOf(whole: Planned, from: number, to: number, number: number, all: S
             {
               ...side,
               stitches: b - a,
-              length: whole.holes[b]!.distance - whole.holes[a]!.distance,
+              length: nth(whole.holes, b).distance - nth(whole.holes, a).distance,
               from: a - from,
               to: b - from,
             },
@@ -84,14 +85,14 @@ function parted(whole: Planned, all: SewingWays): Planned[] {
   const at = shares.map((share) => nearestHole(whole.holes, share * length)).filter((i) => i > 0 && i < last)
   const cuts = [...new Set([0, ...at.toSorted((a, b) => a - b), last])]
   if (cuts.length <= 2 || whole.round) return [leaving(whole)]
-  return cuts.slice(1).map((to, i) => partOf(whole, cuts[i]!, to, i + 1, all))
+  return cuts.slice(1).map((to, i) => partOf(whole, nth(cuts, i), to, i + 1, all))
 }
 
 /** The hole of a run nearest to a distance along it, by its number. */
 function nearestHole(holes: readonly HolePlace[], distance: number): number {
   let best = 0
   for (let i = 1; i < holes.length; i += 1)
-    if (Math.abs(holes[i]!.distance - distance) < Math.abs(holes[best]!.distance - distance)) best = i
+    if (Math.abs(nth(holes, i).distance - distance) < Math.abs(nth(holes, best).distance - distance)) best = i
   return best
 }
 
@@ -136,7 +137,7 @@ function mergedMaybe(first: Planned, then: Planned): Planned | undefined {
   const gap = gapOf(best)
   if (gap > MERGE_PITCHES * first.ways.pitch) return undefined
   const [a, b] = best
-  const meet = pointDistance(a.holes[a.holes.length - 1]!.at, b.holes[0]!.at) < SAME_HOLE
+  const meet = pointDistance(lastOf(a.holes).at, firstOf(b.holes).at) < SAME_HOLE
   const offset = pathLength(a.path) + (gap < 1e-6 ? 0 : gap)
   const shift = a.holes.length - (meet ? 1 : 0)
   return {

@@ -16,6 +16,7 @@ import {
   sheetUnder,
   laidUpOf,
 } from '../layup/index.js'
+import { firstOf, nth } from '../lists/index.js'
 import type { Join, Panel } from '../master/index.js'
 import type { Reckon, Reckoned } from '../working/index.js'
 import { type OtherSide, otherSideMaybe } from './apart.js'
@@ -82,7 +83,7 @@ function stacked(places: readonly HolePlace[], sheets: readonly LaidSheet[], tap
     let stack = tapes
     let there = 0
     for (let i = 0; i < sheets.length; i += 1) {
-      const thickness = sheetThickness(sheets[i]!, at)
+      const thickness = sheetThickness(nth(sheets, i), at)
       if (thickness === 0) continue
       there += 2 ** i
       stack += thickness
@@ -134,7 +135,10 @@ function stepsOf(path: Path, work: LaidUp, sheets: readonly LaidSheet[]): Step[]
     .filter((laid) => laid.part === 'whole')
     .flatMap((laid) =>
       pathCrossings(path, laid.placed)
-        .map(({ segment, parameter }) => starts[segment]! + segmentLength(path.segments[segment]!, parameter))
+        .map(
+          ({ segment, parameter }) =>
+            nth(starts, segment) + segmentLength(nth(path.segments, segment), parameter),
+        )
         .filter((distance) => distance > 0.01 && distance < length - 0.01)
         .map((distance): Step => {
           const beside = [distance - 0.02, distance + 0.02].map((d) =>
@@ -190,7 +194,7 @@ function threadOf(
     stitches,
     onward: join.onward !== undefined,
     pitch: sum(sides.map(stepped)) / Math.max(1e-9, counted),
-    stacks: (plan.round ? [...holes, holes[0]!] : holes).map((h) => h.stack),
+    stacks: (plan.round ? [...holes, firstOf(holes)] : holes).map((h) => h.stack),
     backstitches: join.backstitches.start + join.backstitches.end,
     tail: all.habits.tail,
     waste: all.habits.waste,

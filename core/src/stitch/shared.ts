@@ -1,4 +1,5 @@
 import { type Point, pointDistance } from '../geometry/index.js'
+import { nth } from '../lists/index.js'
 import { SAME_HOLE } from './plan.js'
 import type { Run } from './run.js'
 
@@ -18,7 +19,7 @@ export interface Meeting {
 const TOO_NEAR = 0.5
 
 const sameLayers = (a: Run, b: Run, one: { a: number; b: number }): boolean =>
-  a.holes[one.a]!.sheets.join() === b.holes[one.b]!.sheets.join()
+  nth(a.holes, one.a).sheets.join() === nth(b.holes, one.b).sheets.join()
 
 interface Put {
   readonly run: number
@@ -54,12 +55,12 @@ export function meetings(runs: readonly Run[]): Meeting[] {
   runs.forEach((run, r) => {
     run.holes.forEach(({ at, sheets }, b) => {
       squares.near(at, (other) => {
-        const before = runs[other.run]!
+        const before = nth(runs, other.run)
         if (other.run === r || before.join.layup !== run.join.layup) return
         const apart = pointDistance(at, other.at)
         if (apart > TOO_NEAR * Math.min(before.ways.pitch, run.ways.pitch)) return
         // Holes in different layers do not know of each other.
-        if (!sheets.some((s) => before.holes[other.hole]!.sheets.includes(s))) return
+        if (!sheets.some((s) => nth(before.holes, other.hole).sheets.includes(s))) return
         const sort = apart < SAME_HOLE ? 'shared' : 'near'
         const key = `${other.run} ${r} ${sort}`
         found.set(key, [...(found.get(key) ?? []), { a: other.hole, b, apart }])
@@ -69,7 +70,7 @@ export function meetings(runs: readonly Run[]): Meeting[] {
   })
   return [...found].map(([key, holes]): Meeting => {
     const [first, second, sort] = key.split(' ')
-    const [a, b] = [runs[Number(first)]!, runs[Number(second)]!]
+    const [a, b] = [nth(runs, Number(first)), nth(runs, Number(second))]
     return {
       first: a.join.id,
       second: b.join.id,

@@ -1,4 +1,5 @@
 import { pointDistance, type Point } from '../geometry/index.js'
+import { firstOf, nth } from '../lists/index.js'
 import type { Run } from './run.js'
 
 /** How far a prong may come down beside the place of its hole, mm (J). */
@@ -13,13 +14,13 @@ export interface Strikes {
 
 /** How far the prongs of an iron, its first in one hole and turned towards another, miss the holes between. */
 function missOf(holes: readonly { readonly at: Point }[], from: number, to: number, pitch: number): number {
-  const [a, b] = [holes[from]!.at, holes[to]!.at]
+  const [a, b] = [nth(holes, from).at, nth(holes, to).at]
   const length = pointDistance(a, b)
   let worst = 0
   for (let i = from + 1; i <= to; i += 1) {
     const along = ((i - from) * pitch) / length
     const prong = { x: a.x + along * (b.x - a.x), y: a.y + along * (b.y - a.y) }
-    worst = Math.max(worst, pointDistance(prong, holes[i]!.at))
+    worst = Math.max(worst, pointDistance(prong, nth(holes, i).at))
   }
   return worst
 }
@@ -32,7 +33,7 @@ function missOf(holes: readonly { readonly at: Point }[], from: number, to: numb
 export function strikesOf(run: Run): Strikes[] {
   const { iron, every, holes: school } = run.ways
   if (school === 'machine') return []
-  const holes = run.round ? [...run.holes, run.holes[0]!] : run.holes
+  const holes = run.round ? [...run.holes, firstOf(run.holes)] : run.holes
   const widths = every === 1 ? [...new Set([iron.prongs, ...iron.narrow])].toSorted((a, b) => b - a) : []
   const blows = new Map<number, number>()
   const strike = (prongs: number): void => void blows.set(prongs, (blows.get(prongs) ?? 0) + 1)

@@ -1,3 +1,4 @@
+import { nth } from '../lists/index.js'
 import type { HolePlace, Side } from './places.js'
 
 /** Two holes that are sewn together. */
@@ -38,7 +39,7 @@ function stretches(edge: Edge, bySides: boolean): Stretch[] {
   if (!bySides) return [wholeOf(edge)]
   let start = 0
   return edge.sides.map((side, i) => {
-    const from = i === 0 ? 0 : Math.max(side.from, edge.sides[i - 1]!.to + 1)
+    const from = i === 0 ? 0 : Math.max(side.from, nth(edge.sides, i - 1).to + 1)
     const stretch = { from, to: Math.min(side.to, edge.holes.length - 1), start, length: side.length }
     start += side.length
     return stretch
@@ -49,11 +50,12 @@ function stretches(edge: Edge, bySides: boolean): Stretch[] {
 function leftOut(longer: readonly number[], shorter: readonly number[]): number {
   // Sums of what is off when the first k are paired as they stand and the rest moved up by one.
   const head = [0]
-  for (let i = 0; i < shorter.length; i += 1) head.push(head[i]! + Math.abs(longer[i]! - shorter[i]!))
-  let [tail, best, min] = [0, longer.length - 1, head[shorter.length]!]
+  for (let i = 0; i < shorter.length; i += 1)
+    head.push(nth(head, i) + Math.abs(nth(longer, i) - nth(shorter, i)))
+  let [tail, best, min] = [0, longer.length - 1, nth(head, shorter.length)]
   for (let k = shorter.length - 1; k >= 0; k -= 1) {
-    tail += Math.abs(longer[k + 1]! - shorter[k]!)
-    if (head[k]! + tail < min - 1e-9) [best, min] = [k, head[k]! + tail]
+    tail += Math.abs(nth(longer, k + 1) - nth(shorter, k))
+    if (nth(head, k) + tail < min - 1e-9) [best, min] = [k, nth(head, k) + tail]
   }
   return best
 }
@@ -66,8 +68,8 @@ function paired(a: readonly number[], b: readonly number[]): { left: number[]; r
     const [long, short] = left.length > right.length ? [a, b] : [b, a]
     more.splice(
       leftOut(
-        more.map((i) => long[i]!),
-        fewer.map((i) => short[i]!),
+        more.map((i) => nth(long, i)),
+        fewer.map((i) => nth(short, i)),
       ),
       1,
     )
@@ -86,15 +88,15 @@ export function teethOf(
   const teeth: Tooth[] = []
   const alone: { on: 'front' | 'back'; hole: number }[] = []
   ours.forEach((our, k) => {
-    const their = theirs[k]!
+    const their = nth(theirs, k)
     const scale = our.length / Math.max(1e-9, their.length)
     const on = (edge: Edge, { from, to, start }: Stretch, by: number): number[] =>
       edge.holes.slice(from, to + 1).map((h) => (h.distance - start) * by)
     const [a, b] = [on(front, our, 1), on(back, their, scale)]
     const { left, right } = paired(a, b)
     left.forEach((i, n) => {
-      const j = right[n]!
-      const off = b[j]! - a[i]!
+      const j = nth(right, n)
+      const off = nth(b, j) - nth(a, i)
       teeth.push({ front: our.from + i, back: their.from + j, off, slanted: Math.abs(off) > SEEN * pitch })
     })
     const [hasLeft, hasRight] = [new Set(left), new Set(right)]

@@ -1,4 +1,5 @@
 import { equalisedStitches } from '../formulas/index.js'
+import { nth } from '../lists/index.js'
 import type { Join, Layup } from '../master/index.js'
 import type { Side } from './places.js'
 import type { EdgeTie, SewingWays, TiedEdge } from './ways.js'
@@ -62,7 +63,7 @@ export function commonCountsMaybe(
   const own = first.sides.map(sideLength)
   for (const turned of [false, true]) {
     const other = (turned ? second.sides.toReversed() : second.sides).map(sideLength)
-    const counts = own.flatMap((side, i) => commonCountMaybe(side, other[i]!, pitch, habits.play) ?? [])
+    const counts = own.flatMap((side, i) => commonCountMaybe(side, nth(other, i), pitch, habits.play) ?? [])
     if (counts.length === own.length) return { counts, turned }
   }
   return undefined

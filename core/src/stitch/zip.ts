@@ -1,5 +1,6 @@
 import { easeLimit } from '../formulas/index.js'
 import type { LaidUp } from '../layup/index.js'
+import { nth } from '../lists/index.js'
 import type { Panel } from '../master/index.js'
 import { bends } from './apart.js'
 import { mateOf } from './mate.js'
@@ -58,7 +59,7 @@ const SAME_LENGTH = 0.05
 
 const cornerMarks = (sides: readonly Side[], holes: readonly HolePlace[]): ZipMark[] =>
   sides.slice(1).map((side, i) => ({
-    distance: holes[Math.min(side.from, holes.length - 1)]!.distance,
+    distance: nth(holes, Math.min(side.from, holes.length - 1)).distance,
     sort: 'corner',
     label: sides.length > 2 ? `corner ${i + 1}` : 'corner',
   }))
@@ -97,7 +98,7 @@ function frontOf(run: Run, work: LaidUp, notches: readonly ZipMark[]): ZipSide {
         .filter((s) => s.open)
         .map((s): ZipMark => ({ distance: s.distance, sort: 'step', label: s.name })),
       ...run.joinsAt.map((i): ZipMark => ({
-        distance: run.holes[i]!.distance,
+        distance: nth(run.holes, i).distance,
         sort: 'thread',
         label: 'new thread',
       })),
@@ -145,7 +146,7 @@ const names = ({ sort }: ZipMark): boolean => sort !== 'thread' && sort !== 'not
 
 /** The marks a place lies between. */
 function between(side: ZipSide, hole: number): readonly [string, string] {
-  const { distance } = side.holes[hole]!
+  const { distance } = nth(side.holes, hole)
   const before = side.marks.findLast((m) => names(m) && m.distance <= distance)
   const after = side.marks.find((m) => names(m) && m.distance > distance)
   return [before?.label ?? 'start', after?.label ?? 'end']
@@ -165,7 +166,7 @@ function zipped(run: Run, front: ZipSide, back: ZipSide | undefined): Zip {
     extra: alone.map(({ on, hole }) => {
       const side = on === 'front' ? front : back
       const beside = front.holes.findIndex(
-        (h) => h.distance >= (side.holes[hole]!.distance * front.length) / side.length,
+        (h) => h.distance >= (nth(side.holes, hole).distance * front.length) / side.length,
       )
       return { on, hole, between: between(front, beside < 0 ? front.holes.length - 1 : beside) }
     }),

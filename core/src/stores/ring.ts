@@ -1,3 +1,4 @@
+import { nth } from '../lists/index.js'
 /** A place of a closed line, mm. */
 interface Place {
   readonly x: number
@@ -22,7 +23,7 @@ export function ringCrosses(ring: readonly Place[]): boolean {
   for (let i = 0; i < n; i += 1)
     for (let k = i + 2; k < n; k += 1) {
       if (i === 0 && k === n - 1) continue
-      if (meet(ring[i]!, ring[(i + 1) % n]!, ring[k]!, ring[(k + 1) % n]!)) return true
+      if (meet(nth(ring, i), nth(ring, (i + 1) % n), nth(ring, k), nth(ring, (k + 1) % n))) return true
     }
   return false
 }
@@ -31,7 +32,7 @@ export function ringCrosses(ring: readonly Place[]): boolean {
 export const ringArea = (ring: readonly Place[]): number =>
   Math.abs(
     ring.reduce((sum, p, i) => {
-      const q = ring[(i + 1) % ring.length]!
+      const q = nth(ring, (i + 1) % ring.length)
       return sum + (p.x * q.y - q.x * p.y) / 2
     }, 0),
   )

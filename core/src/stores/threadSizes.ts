@@ -1,4 +1,4 @@
-import { firstOf, lastOf } from '../lists/index.js'
+import { firstOf, lastOf, tupleOf } from '../lists/index.js'
 import { type Parsed, refused, trimmed, understood } from '../measure/index.js'
 import { diameterOf } from './fibres.js'
 import type { Thread } from './schema.js'
@@ -76,8 +76,8 @@ export function parseThreadSize(text: string, thread: Thread): Parsed<number> {
   for (const [form, toTex] of FORMS) {
     const match = form.exec(written)
     if (!match) continue
-    const [a, b] = [match[1], match[2]].map((t) => (t === undefined ? NaN : toNumber(t)))
-    const tex = toTex(a!, b!, thread)
+    const [a, b] = tupleOf([match[1], match[2]], (t) => (t === undefined ? NaN : toNumber(t)))
+    const tex = toTex(a, b, thread)
     if (!Number.isFinite(tex)) return refused('NOT_FINITE', text, text.trim(), EXAMPLE)
     return tex >= FINEST && tex <= HEAVIEST
       ? understood(tex)

@@ -1,4 +1,5 @@
 import { levelCrossings } from '../geometry/index.js'
+import { nth } from '../lists/index.js'
 import type { Hide } from '../stores/index.js'
 
 /** Rows along which a hide is measured, mm. */
@@ -15,7 +16,7 @@ function runOf({ outline, band }: Pick<Hide, 'outline' | 'band'>): number {
   let most = 0
   for (let y = Math.min(...ys) + band + ROW / 2; y < Math.max(...ys) - band; y += ROW) {
     const xs = levelCrossings(outline, y)
-    for (let k = 0; k + 1 < xs.length; k += 2) most = Math.max(most, xs[k + 1]! - xs[k]! - 2 * band)
+    for (let k = 0; k + 1 < xs.length; k += 2) most = Math.max(most, nth(xs, k + 1) - nth(xs, k) - 2 * band)
   }
   return most
 }

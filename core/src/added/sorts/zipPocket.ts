@@ -1,4 +1,5 @@
 import { flipAboutLevel, moveThen, point } from '../../geometry/index.js'
+import { firstOf } from '../../lists/index.js'
 import { clipAt, clipMoved } from '../../master/index.js'
 import { lineSeam, needed, plainPanel, present, rectangleShape } from '../../kinds/index.js'
 import { length, settings } from '../../settings/index.js'
@@ -143,7 +144,7 @@ export const zipPocket: AddedSort = defineSort({
               id: seam,
               name: `frame of the ${called}`,
               sheet: own,
-              points: [...frame, frame[0]!],
+              points: [...frame, firstOf(frame)],
               through: [own, host, ...behind],
               tapes: [{ name: 'tape of the zip', thickness: ZIP_TAPE }],
               back: [2, 1],

@@ -1,10 +1,8 @@
-import { nth } from '../../lists/index.js'
 import type { Derived } from '../../derived/index.js'
 import { type Drawn, drawnMoved, pieceMarks, stroke, text } from '../../drawing/index.js'
 import {
   type Path,
   type Point,
-  type Segment,
   arcRadius,
   boxCentre,
   boxHeight,
@@ -28,6 +26,7 @@ import {
   segmentPart,
   shift,
 } from '../../geometry/index.js'
+import { nth, tupleOf } from '../../lists/index.js'
 import { type Units, printLength, printWeight } from '../../measure/index.js'
 import { type Piece, alikePieces, arrangeInRows } from '../../reckon/index.js'
 import type { DieWish } from './wish.js'
@@ -86,10 +85,7 @@ function begun(path: Path): Path {
     (best, s, i) => (s.type === 'line' && segmentLength(s) > segmentLength(nth(segments, best)) ? i : best),
     0,
   )
-  const [before, after] = [0, 0.5].map((from) => segmentPart(nth(segments, long), from, from + 0.5)) as [
-    Segment,
-    Segment,
-  ]
+  const [before, after] = tupleOf([0, 0.5], (from) => segmentPart(nth(segments, long), from, from + 0.5))
   return { ...path, segments: [after, ...segments.slice(long + 1), ...segments.slice(0, long), before] }
 }
 
@@ -111,7 +107,7 @@ function narrowest(edge: Path, within: number): { readonly at: Point; readonly w
   places.forEach((a, i) => {
     for (let j = i + 1; j < places.length; j += 1) {
       const along = Math.min((j - i) * EVERY, total - (j - i) * EVERY)
-      const wide = pointDistance(a, places[j]!)
+      const wide = pointDistance(a, nth(places, j))
       if (wide < within + EVERY / 2 && along > Math.max(OWN, 3 * wide) && (!best || wide < best.wide))
         best = { at: a, wide, along: j * EVERY }
     }

@@ -1,4 +1,5 @@
 import { type Point, pointDistance } from '../../geometry/index.js'
+import { firstOf, nth } from '../../lists/index.js'
 
 /** The blade is turned on its edge in steps of no more than this, radians. */
 const TURN = Math.PI / 18
@@ -19,7 +20,7 @@ const turnTo = (from: number, to: number): number => {
 
 /** Points without those that lie on the one before. */
 const apart = (points: readonly Point[]): Point[] =>
-  points.filter((p, i) => i === 0 || pointDistance(p, points[i - 1]!) > 1e-6)
+  points.filter((p, i) => i === 0 || pointDistance(p, nth(points, i - 1)) > 1e-6)
 
 /**
  * The way of a blade's axis so that its edge, which trails `by` mm behind, follows the points: ahead of them by so much, and
@@ -29,10 +30,10 @@ export function axisOf(points: readonly Point[], by: number): Point[] {
   const way = apart(points)
   if (by === 0 || way.length < 2) return way
   const out: Point[] = []
-  let heading = between(way[0]!, way[1]!)
-  out.push(ahead(way[0]!, heading, by))
+  let heading = between(firstOf(way), nth(way, 1))
+  out.push(ahead(firstOf(way), heading, by))
   for (let i = 1; i < way.length; i += 1) {
-    const [from, to] = [way[i - 1]!, way[i]!]
+    const [from, to] = [nth(way, i - 1), nth(way, i)]
     const next = between(from, to)
     const turn = turnTo(heading, next)
     if (Math.abs(turn) > SLIGHT) {
@@ -51,13 +52,13 @@ export function begun(points: readonly Point[], past: number): Point[] {
   let best = 0
   for (let i = 1; i < n; i += 1)
     if (
-      pointDistance(points[i]!, points[(i + 1) % n]!) >
-      pointDistance(points[best]!, points[(best + 1) % n]!) + 1e-9
+      pointDistance(nth(points, i), nth(points, (i + 1) % n)) >
+      pointDistance(nth(points, best), nth(points, (best + 1) % n)) + 1e-9
     )
       best = i
-  const [a, b] = [points[best]!, points[(best + 1) % n]!]
+  const [a, b] = [nth(points, best), nth(points, (best + 1) % n)]
   const start = { x: (a.x + b.x) / 2, y: (a.y + b.y) / 2 }
-  const round = Array.from({ length: n }, (_, k) => points[(best + 1 + k) % n]!)
+  const round = Array.from({ length: n }, (_, k) => nth(points, (best + 1 + k) % n))
   const angle = between(a, b)
   const more = Math.min(past, pointDistance(start, b))
   return [start, ...round, start, ...(more > 0 ? [ahead(start, angle, more)] : [])]
@@ -71,14 +72,14 @@ const CUT_BETWEEN = 4
  * too short for that.
  */
 export function bridged(points: readonly Point[], count: number, wide: number): Point[][] {
-  const lengths = points.slice(1).map((p, i) => pointDistance(p, points[i]!))
+  const lengths = points.slice(1).map((p, i) => pointDistance(p, nth(points, i)))
   const total = lengths.reduce((a, b) => a + b, 0)
   if (count < 1 || total / count < (CUT_BETWEEN + 1) * wide) return [[...points]]
   const stretch = (from: number, to: number): Point[] => {
     const out: Point[] = []
     let at = 0
     lengths.forEach((length, i) => {
-      const [a, b] = [points[i]!, points[i + 1]!]
+      const [a, b] = [nth(points, i), nth(points, i + 1)]
       const on = (d: number): Point => ({
         x: a.x + ((b.x - a.x) * (d - at)) / length,
         y: a.y + ((b.y - a.y) * (d - at)) / length,

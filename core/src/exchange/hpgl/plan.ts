@@ -18,6 +18,7 @@ import {
   polygon,
   shift,
 } from '../../geometry/index.js'
+import { firstOf, lastOf, nth } from '../../lists/index.js'
 import type { Units } from '../../measure/index.js'
 import type { Piece } from '../../reckon/index.js'
 import { plansOf } from '../plan/index.js'
@@ -156,7 +157,7 @@ function strokesOf(pass: Pass, path: Path, wish: CutterWish): Point[][] {
 }
 
 const lengthOf = (points: readonly Point[]): number =>
-  points.slice(1).reduce((sum, p, i) => sum + pointDistance(p, points[i]!), 0)
+  points.slice(1).reduce((sum, p, i) => sum + pointDistance(p, nth(points, i)), 0)
 
 /** Strokes of a pass one after the other, each the nearest to where the one before ended. */
 function nearestFirst(strokes: readonly Stroke[], from: Point): Stroke[] {
@@ -166,10 +167,13 @@ function nearestFirst(strokes: readonly Stroke[], from: Point): Stroke[] {
   while (left.length > 0) {
     let best = 0
     for (let i = 1; i < left.length; i += 1)
-      if (pointDistance(at, left[i]!.points[0]!) < pointDistance(at, left[best]!.points[0]!)) best = i
-    const [next] = left.splice(best, 1)
-    out.push(next!)
-    at = next!.points.at(-1)!
+      if (
+        pointDistance(at, firstOf(nth(left, i).points)) < pointDistance(at, firstOf(nth(left, best).points))
+      )
+        best = i
+    const next = firstOf(left.splice(best, 1))
+    out.push(next)
+    at = lastOf(next.points)
   }
   return out
 }
@@ -214,7 +218,7 @@ export function cutPlan(derived: Derived, wish: CutterWish, unit: Units): CutPla
   const turn = inTurn(strokes)
   const cut = turn.reduce((sum, s) => sum + lengthOf(s.points), 0)
   const moved = turn.reduce(
-    (sum, s, i) => sum + pointDistance(turn[i - 1]?.points.at(-1) ?? { x: 0, y: 0 }, s.points[0]!),
+    (sum, s, i) => sum + pointDistance(turn[i - 1]?.points.at(-1) ?? { x: 0, y: 0 }, firstOf(s.points)),
     0,
   )
   return {

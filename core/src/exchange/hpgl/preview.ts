@@ -1,3 +1,4 @@
+import { firstOf } from '../../lists/index.js'
 import { type CutPlan, PASSES, type Pass } from './plan.js'
 
 /** A plan to look at: lines of each pass and the way through the air between them, as SVG paths in mm. */
@@ -15,7 +16,7 @@ export function cutPreview({ strokes, ...plan }: CutPlan): CutPreview {
     return { pass, lines: own.length, d: own.map(({ points }) => `M${points.map(at).join('L')}`).join('') }
   }).filter((p) => p.lines > 0)
   const air = strokes
-    .map(({ points }, i) => `M${at(strokes[i - 1]?.points.at(-1) ?? { x: 0, y: 0 })}L${at(points[0]!)}`)
+    .map(({ points }, i) => `M${at(strokes[i - 1]?.points.at(-1) ?? { x: 0, y: 0 })}L${at(firstOf(points))}`)
     .join('')
   return { ...plan, passes, air }
 }

@@ -1,3 +1,4 @@
+import { firstOf } from '../../lists/index.js'
 import type { Units } from '../../measure/index.js'
 import type { Derived } from '../../derived/index.js'
 import { type CutPlan, PASSES, type Pass, cutPlan } from './plan.js'
@@ -25,7 +26,8 @@ export function hpglOf({ strokes, long }: CutPlan, wish: CutterWish): string {
     const holder = wish.tool === 'pen' ? 1 : HOLDER[pass]
     const force = wish.force > 0 && holder === 2 ? `FS${Math.round(wish.force)};` : ''
     lines.push(`PU;SP${holder};VS${Math.max(1, Math.round(wish.cuts / 10))};${force}`)
-    for (const { points } of own) lines.push(`PU${at(points[0]!)};PD${points.slice(1).map(at).join(',')};`)
+    for (const { points } of own)
+      lines.push(`PU${at(firstOf(points))};PD${points.slice(1).map(at).join(',')};`)
   }
   return `${[...lines, 'PU0,0;SP0;'].join('\n')}\n`
 }

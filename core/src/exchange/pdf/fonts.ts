@@ -1,3 +1,4 @@
+import { firstOf } from '../../lists/index.js'
 import fontkit from '@pdf-lib/fontkit'
 import type { PDFDocument, PDFFont } from 'pdf-lib'
 import { unpackedFont } from './woff.js'
@@ -84,7 +85,7 @@ export class Fonts {
       if (SILENT.test(letter)) continue
       const face = faces.find((f) => f.font && f.has(letter.codePointAt(0)!))
       if (!face) this.missing.add(letter)
-      const font = (face ?? faces[0]!).font!
+      const font = (face ?? firstOf(faces)).font!
       const last = runs[runs.length - 1]
       const shown = face ? letter : MISSING
       if (last?.font === font) last.words += shown

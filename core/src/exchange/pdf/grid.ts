@@ -9,6 +9,7 @@ import {
   pointMoved,
   shift,
 } from '../../geometry/index.js'
+import { firstOf, nth } from '../../lists/index.js'
 import { ROOM } from './paper.js'
 import type { PrintItem } from './printed.js'
 
@@ -76,9 +77,9 @@ function freshMask({ drawn, outline }: PrintItem, turn: Move): Mask {
     cellsInside(ring, { left, top, cell: CELL, columns, rows }, (row, from, to) =>
       cells.fill(1, row * columns + from, row * columns + to + 1),
     )
-  for (const line of [...lines, ...rings.map((r) => [...r, r[0]!])])
+  for (const line of [...lines, ...rings.map((r) => [...r, firstOf(r)])])
     for (let k = 1; k < line.length; k += 1) {
-      const [a, b] = [line[k - 1]!, line[k]!]
+      const [a, b] = [nth(line, k - 1), nth(line, k)]
       const steps = Math.max(1, Math.ceil(Math.hypot(b.x - a.x, b.y - a.y) / CELL))
       for (let s = 0; s <= steps; s += 1)
         mark(a.x + ((b.x - a.x) * s) / steps, a.y + ((b.y - a.y) * s) / steps)
@@ -118,8 +119,8 @@ function countsOf(mask: Mask): Int32Array {
   mask.runs.forEach((runs, r) => {
     const row = made.subarray((r + 1) * wide, (r + 2) * wide)
     for (const [from, to] of runs) row.fill(1, from + 1, to + 2)
-    for (let c = 1; c < wide; c += 1) row[c]! += row[c - 1]!
-    for (let c = 1; c < wide; c += 1) row[c]! += made[r * wide + c]!
+    for (let c = 1; c < wide; c += 1) row[c]! += nth(row, c - 1)
+    for (let c = 1; c < wide; c += 1) row[c]! += nth(made, r * wide + c)
   })
   counts.set(mask, made)
   return made
@@ -129,7 +130,10 @@ function countsOf(mask: Mask): Int32Array {
 export function anyIn(mask: Mask, left: number, top: number, right: number, foot: number): boolean {
   const [sums, wide] = [countsOf(mask), mask.columns + 1]
   const [above, below] = [top * wide, foot * wide]
-  return sums[below + right]! - sums[above + right]! - sums[below + left]! + sums[above + left]! > 0
+  return (
+    nth(sums, below + right) - nth(sums, above + right) - nth(sums, below + left) + nth(sums, above + left) >
+    0
+  )
 }
 
 /** A sheet of cells, taken or free. */
@@ -145,7 +149,7 @@ export class Grid {
   fits(mask: Mask, column: number, row: number): boolean {
     for (let r = 0; r < mask.rows; r += 1) {
       const base = (row + r) * this.columns + column
-      for (const [from, to] of mask.runs[r]!)
+      for (const [from, to] of nth(mask.runs, r))
         for (let c = from; c <= to; c += 1) if (this.taken[base + c]) return false
     }
     return true
@@ -153,7 +157,7 @@ export class Grid {
 
   take(mask: Mask, column: number, row: number): void {
     for (let r = 0; r < mask.rows; r += 1)
-      for (const [from, to] of mask.runs[r]!)
+      for (const [from, to] of nth(mask.runs, r))
         this.taken.fill(
           1,
           (row + r) * this.columns + column + from,

@@ -1,3 +1,4 @@
+import { tupleOf } from '../../lists/index.js'
 import {
   LineCapStyle,
   type PDFOperator,
@@ -51,11 +52,7 @@ const colours = new Map<string, ReturnType<typeof rgb>>()
 function colour(hex: string): ReturnType<typeof rgb> {
   const known = colours.get(hex)
   if (known) return known
-  const [red, green, blue] = [1, 3, 5].map((i) => roundTo(parseInt(hex.slice(i, i + 2), 16) / 255, 4)) as [
-    number,
-    number,
-    number,
-  ]
+  const [red, green, blue] = tupleOf([1, 3, 5], (i) => roundTo(parseInt(hex.slice(i, i + 2), 16) / 255, 4))
   const made = rgb(red, green, blue)
   colours.set(hex, made)
   return made

@@ -8,6 +8,7 @@ import {
   stroke,
 } from '../../drawing/index.js'
 import { type Path, boxHeight, boxWidth, pathBox } from '../../geometry/index.js'
+import { firstOf } from '../../lists/index.js'
 import type { Units } from '../../measure/index.js'
 import { type JobName, type Piece, alikeGroups, asOne } from '../../reckon/index.js'
 import { ROOM, type Tile } from './paper.js'
@@ -34,7 +35,7 @@ function item(piece: Piece, job: JobName, unit: Units, lengths: readonly number[
   const outline = pieceOutline(piece)
   const box = pathBox(outline)
   const short: PieceMarks | undefined =
-    Math.max(boxWidth(box), boxHeight(box)) > lengths[0]!
+    Math.max(boxWidth(box), boxHeight(box)) > firstOf(lengths)
       ? shortened(piece, pieceMarks(piece, { job, unit }), lengths, unit)
       : undefined
   const marks = short ?? pieceMarks(piece, { job, unit })

@@ -11,6 +11,7 @@ import {
   point,
   shift,
 } from '../../geometry/index.js'
+import { atKey, firstOf } from '../../lists/index.js'
 import { CELL, Grid, type Mask, maskOf } from './grid.js'
 import type { Tile } from './paper.js'
 import type { PrintItem } from './printed.js'
@@ -228,17 +229,17 @@ export function planSheets(items: readonly PrintItem[], tile: Tile): PrintSheet[
   const masks = new Map(items.map((item) => [item, TURNS.map((turn) => maskOf(item, turn)).filter(fits)]))
   const large: Sheet[] = []
   const alone = items
-    .filter((item) => masks.get(item)!.length === 0)
+    .filter((item) => atKey(masks, item).length === 0)
     .map((item) => ({ item, sheet: largeSheet(item, tile) }))
-    .map((one) => ({ ...one, pages: pagesTouched(one.sheet.laid[0]!, tile, one.sheet).size }))
+    .map((one) => ({ ...one, pages: pagesTouched(firstOf(one.sheet.laid), tile, one.sheet).size }))
     .toSorted((a, b) => b.pages - a.pages)
   for (const { item, sheet, pages } of alone)
     if (!large.some((other) => besideLarge(other, item, pages, tile))) large.push(sheet)
-  const size = (item: PrintItem): number => masks.get(item)![0]!.cells
-  const small = items.filter((item) => masks.get(item)!.length > 0).toSorted((a, b) => size(b) - size(a))
+  const size = (item: PrintItem): number => firstOf(atKey(masks, item)).cells
+  const small = items.filter((item) => atKey(masks, item).length > 0).toSorted((a, b) => size(b) - size(a))
   const sheets: Sheet[] = [...large]
   for (const item of small) {
-    const ways = masks.get(item)!
+    const ways = atKey(masks, item)
     if (sheets.some((sheet) => intoSheet(sheet, item, ways, tile))) continue
     const sheet = smallSheet(tile)
     intoSheet(sheet, item, ways, tile)

@@ -1,3 +1,4 @@
+import { nth } from '../../lists/index.js'
 import { CELL, type Mask, anyIn } from './grid.js'
 import type { Tile } from './paper.js'
 
@@ -28,12 +29,12 @@ export function eachPage(
 ): void {
   const columns = across.length - 1
   for (let y = 0; y < down.length - 1; y += 1) {
-    const [top, foot] = [Math.max(0, down[y]! - row), Math.min(mask.rows, down[y + 1]! - row)]
+    const [top, foot] = [Math.max(0, nth(down, y) - row), Math.min(mask.rows, nth(down, y + 1) - row)]
     if (top >= foot) continue
     for (let x = 0; x < columns; x += 1) {
       const [left, right] = [
-        Math.max(0, across[x]! - column),
-        Math.min(mask.columns, across[x + 1]! - column),
+        Math.max(0, nth(across, x) - column),
+        Math.min(mask.columns, nth(across, x + 1) - column),
       ]
       if (left < right && anyIn(mask, left, top, right, foot) && !visit(y * columns + x)) return
     }

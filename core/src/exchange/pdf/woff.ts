@@ -1,3 +1,4 @@
+import { tupleOf } from '../../lists/index.js'
 import { unzlibSync } from 'fflate'
 
 const SIGNATURE = 0x774f4646
@@ -14,13 +15,7 @@ export function unpackedFont(file: Uint8Array): Uint8Array {
   const count = from.getUint16(12)
   const entries = Array.from({ length: count }, (_, i) => {
     const at = HEADER + i * ENTRY
-    const [tag, offset, packed, length, sum] = [0, 4, 8, 12, 16].map((d) => from.getUint32(at + d)) as [
-      number,
-      number,
-      number,
-      number,
-      number,
-    ]
+    const [tag, offset, packed, length, sum] = tupleOf([0, 4, 8, 12, 16], (d) => from.getUint32(at + d))
     const bytes = file.subarray(offset, offset + packed)
     return { tag, sum, bytes: packed < length ? unzlibSync(bytes) : bytes }
   })

@@ -1,3 +1,4 @@
+import { atKey } from '../../lists/index.js'
 import { type Units, decimal, printLong } from '../../measure/index.js'
 import { type Evening, timesOf } from '../../makings/index.js'
 import { csvOf } from '../csv/index.js'
@@ -35,7 +36,7 @@ export function stepsCsv({ steps, reasons }: Steps, unit: Units): string {
         s.rows.map((r) => (r.times > 1 ? `${r.times} × ${r.what}` : r.what)).join('; '),
         decimal(s.minutes.value, 0),
         s.wait,
-        before.map((r) => number.get(r.first)!).join(' '),
+        before.map((r) => atKey(number, r.first)).join(' '),
         [...new Set(before.flatMap((r) => r.pairs.map((p) => REASONS[p.why].says)))].join('; '),
         s.tools.join('; '),
         s.materials.map((m) => supplySaid(m, unit)).join('; '),

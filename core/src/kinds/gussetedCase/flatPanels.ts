@@ -1,3 +1,4 @@
+import { tupleOf } from '../../lists/index.js'
 import { type Point, point, pointAdd, pointScale, pointUnit, polyline } from '../../geometry/index.js'
 import type { PanelMark } from '../../master/index.js'
 import type { Named } from '../parts/shape.js'
@@ -19,9 +20,10 @@ export interface GussetLine {
 }
 
 export function gussetLine(s: CaseSizes, foot: FlatFoot): GussetLine {
-  const [half, top, deep, high] = [s.gussetHalf, s.gussetTop, foot.deep, s.gussetHigh].map(
+  const [half, top, deep, high] = tupleOf(
+    [s.gussetHalf, s.gussetTop, foot.deep, s.gussetHigh],
     (r) => r.value,
-  ) as [number, number, number, number]
+  )
   return {
     topRight: point(half + top / 2, 0),
     footRight: point(half + deep / 2, high),

@@ -1,4 +1,5 @@
 import { type Move, STAY, flipAbout, moveThen, point, shift, turn } from '../../geometry/index.js'
+import { lastOf } from '../../lists/index.js'
 import { type Join, type Layup, type Sheet, clipAt, clipMoved } from '../../master/index.js'
 import { type FoldedPanel, foldedMove, stripBend, stripSheet } from '../parts/folding.js'
 import { edgeSeam, lineSeam } from '../parts/seams.js'
@@ -194,7 +195,7 @@ function pocketJoins(s: CaseSizes): Join[] {
   const stack = s.stack!
   const { margin, pitch, hole } = stack.start
   const sides = pileSides(stack, PILE)
-  const front = sides.at(-1)!
+  const front = lastOf(sides)
   const slits = front.sheet.startsWith('slits')
   const offset = slits
     ? slitPanelTop(stack)

@@ -1,4 +1,4 @@
-import { nth } from '../../lists/index.js'
+import { nth, tupleOf } from '../../lists/index.js'
 import { point } from '../../geometry/index.js'
 import type { Panel } from '../../master/index.js'
 import { type Materials, leatherOf } from '../kind.js'
@@ -13,14 +13,14 @@ import { BENCH, type CaseSizes } from './sizes.js'
 export const backTop = (s: CaseSizes): number => nth(s.strips, 1).from
 export function casePanels(p: CaseParams, s: CaseSizes, materials: Materials): Panel[] {
   const [w, h] = [s.width.value, s.height.value]
-  const [tb, tg] = ['body', 'gusset'].map((role) => leatherOf(materials, role).thickness)
+  const [tb, tg] = tupleOf(['body', 'gusset'], (role) => leatherOf(materials, role).thickness)
   const trimmed = s.foot ? ['left', 'right'] : ['left', 'right', 'foot']
   const fate = finishedFate(p.finish, p.trim, (e) => trimmed.includes(e))
   const front = rectangleShape(w, h, {}, fate)
   const back = rectangleShape(w, s.bodyLength.value, { topLeft: p.corner, topRight: p.corner }, fate)
   const gusset = gussetShape(p, s)
   const rims = (id: string, shape: typeof front) =>
-    rimBands(`${id}.rim`, `${s.foot ? 'sides' : 'sides and foot'} of the ${id}`, shape, trimmed, tb!)
+    rimBands(`${id}.rim`, `${s.foot ? 'sides' : 'sides and foot'} of the ${id}`, shape, trimmed, tb)
   const snapped = p.closure === 'snap'
   return [
     plainPanel({
@@ -68,7 +68,7 @@ export function casePanels(p: CaseParams, s: CaseSizes, materials: Materials): P
           rises: 'valley',
         },
       ],
-      bands: rimBands('gusset.rim', 'sides of the gusset', gusset, ['left', 'right'], tg!),
+      bands: rimBands('gusset.rim', 'sides of the gusset', gusset, ['left', 'right'], tg),
       ...(s.foot ? { marks: cornerMarks(p, s, s.foot) } : {}),
       grain: Math.PI / 2,
     }),

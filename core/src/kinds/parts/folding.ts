@@ -1,4 +1,4 @@
-import { nth } from '../../lists/index.js'
+import { nth, tupleOf } from '../../lists/index.js'
 import { type Move, STAY, flipAboutLevel, moveThen, point } from '../../geometry/index.js'
 import { type Bend, type Fold, type PanelSheet, clipAt, clipMoved } from '../../master/index.js'
 import { panelSheet } from './sheets.js'
@@ -21,16 +21,17 @@ export interface FoldedPanel {
 }
 
 /** Heights of the strips one below the other: `flats` long, with `bends` between them, mm. */
-export function stripsOf(
-  names: readonly string[],
-  flats: readonly number[],
+export function stripsOf<const Names extends readonly string[]>(
+  names: Names,
+  flats: { readonly [Name in keyof Names]: number },
   bends: readonly number[],
-): Strip[] {
+): { readonly [Name in keyof Names]: Strip } {
   let y = 0
-  return flats.map((flat, i) => {
+  return tupleOf(names, (name, i) => {
     const from = y
-    y += flat + (bends[i] ?? 0)
-    return { name: nth(names, i), from, to: from + flat }
+    const to = from + nth(flats, i)
+    y = to + (bends[i] ?? 0)
+    return { name, from, to }
   })
 }
 

@@ -1,5 +1,5 @@
-import { firstOf, nth } from '../../lists/index.js'
 import { point } from '../../geometry/index.js'
+import { firstOf, lastOf, nth } from '../../lists/index.js'
 import type { Panel } from '../../master/index.js'
 import { type Named, finishedFate, outlineOf, plainPanel, rectangleShape, rimBand } from '../parts/shape.js'
 import { CLOTH, POCKET_BENCH as B, TAPE } from './bench.js'
@@ -131,7 +131,7 @@ export function guide(stack: Stack): Panel {
       { x, y: top, edge: `step-${index + 1}` },
     )
   })
-  corners.push({ x: 0, y: items.at(-1)!.top, edge: 'left' })
+  corners.push({ x: 0, y: lastOf(items).top, edge: 'left' })
   return plainPanel({
     id: 'guide',
     name: 'Pocket guide',

@@ -12,6 +12,7 @@ import {
   point,
   segmentLength,
 } from '../../geometry/index.js'
+import { firstOf, nth } from '../../lists/index.js'
 import { type Panel, insetChainMaybe } from '../../master/index.js'
 import { type Materials, leatherOf } from '../kind.js'
 import { type Shape, finishedFate, outlineOf, plainPanel, rectangleShape } from '../parts/shape.js'
@@ -118,7 +119,7 @@ function shortShape(p: SheathParams, s: SheathSizes, shape: Shape): Shape | unde
     const side = pathLength(path) / 2
     return pathPart(path, 0, Math.min(s.runsTo.value, side - 1))
   })
-  const [out, back] = [sides[0]!, pathReversed(sides[1]!)]
+  const [out, back] = [firstOf(sides), pathReversed(nth(sides, 1))]
   return between(p, out, back, ['outside', 'end', 'inside', 'top'])
 }
 

@@ -40,13 +40,13 @@ export function strapWalletJoins(p: StrapWalletParams, s: StrapWalletSizes): Joi
       name: `${which} side`,
       sheet: 'body.1',
       // On the back, from just above the fold at the foot up to just under the end of the front.
-      points: [point(x, back!.to - margin.value), point(x, back!.to - s.front.value + margin.value)],
+      points: [point(x, back.to - margin.value), point(x, back.to - s.front.value + margin.value)],
       through: ['body.1', ...inner, 'body.2'],
       twin: which === 'left' ? 'side-right' : 'side-left',
       pairName: 'left and right side',
       glue: [
-        glueBetween('body.1', which, [back!.to - s.front.value, back!.to], body),
-        glueBetween('body.2', which, [front!.from, front!.to], body),
+        glueBetween('body.1', which, [back.to - s.front.value, back.to], body),
+        glueBetween('body.2', which, [front.from, front.to], body),
         ...inner.map((sheet) => ({ sheet, chain: [which], limit: margin.value })),
       ],
     })

@@ -1,4 +1,4 @@
-import { nth } from '../../lists/index.js'
+import { nth, tupleOf } from '../../lists/index.js'
 import { flipAboutLevel, point, shift } from '../../geometry/index.js'
 import { type Layup, type Sheet, clipAt } from '../../master/index.js'
 import { CARD } from '../../stores/index.js'
@@ -12,7 +12,7 @@ import { BENCH, type StrapWalletSizes } from './sizes.js'
 
 function contents(p: StrapWalletParams, s: StrapWalletSizes): { notes: Sheet[]; cards: Sheet[] } {
   const [, back] = strips(p, s)
-  const foot = back!.to
+  const foot = back.to
   const note = notesMaybe(p)
   const left = s.width.value / 2
   return {
@@ -57,12 +57,12 @@ function strapOnTab(p: StrapWalletParams, s: StrapWalletSizes): Sheet {
 /** As it is sewn, the front folded up and the flap open; and closed, the strap round it. */
 export function strapWalletLayups(p: StrapWalletParams, s: StrapWalletSizes): Layup[] {
   const [flap, back, front] = strips(p, s)
-  const upper = { name: 'back and flap', from: 0, to: back!.to }
-  const asSewn: FoldedPanel = { panelId: 'body', name: 'body', strips: [upper, front!], stays: 0 }
+  const upper = { name: 'back and flap', from: 0, to: back.to }
+  const asSewn: FoldedPanel = { panelId: 'body', name: 'body', strips: [upper, front], stays: 0 }
   const shut: FoldedPanel = { panelId: 'body', name: 'body', strips: strips(p, s), stays: 1 }
   const { w: tw, h: th } = tabSize(p, s)
   const x = (s.width.value - tw) / 2
-  const [onFlap, onBack] = tabs(p, s).map(({ id, name, panelId, y }) =>
+  const [onFlap, onBack] = tupleOf(tabs(p, s), ({ id, name, panelId, y }) =>
     panelSheet(id, name, panelId, shift(x, y - th / 2), false),
   )
   const { notes, cards } = contents(p, s)
@@ -74,18 +74,18 @@ export function strapWalletLayups(p: StrapWalletParams, s: StrapWalletSizes): La
             'inner',
             p.inner === 'laid' ? 'second pocket' : 'inner pocket',
             'inner',
-            shift((s.width.value - s.innerWide.value) / 2, back!.from + BENCH.innerLower),
+            shift((s.width.value - s.innerWide.value) / 2, back.from + BENCH.innerLower),
             true,
           ),
         ]
   const full = [...notes, ...inner, ...cards]
   // The tab goes with the flap: turned over about the fold of the flap.
-  const turned = pileTurnedOver([onFlap!], flipAboutLevel((flap!.to + back!.from) / 2))
+  const turned = pileTurnedOver([onFlap], flipAboutLevel((flap.to + back.from) / 2))
   const strapX = (s.width.value - p.strap) / 2
   const strapAt = (id: string, up: boolean): Sheet =>
-    panelSheet(id, 'strap', 'strap', shift(strapX, back!.from - p.strap), up, [
-      clipAt(point(0, back!.from), point(0, 1)),
-      clipAt(point(0, back!.to), point(0, -1)),
+    panelSheet(id, 'strap', 'strap', shift(strapX, back.from - p.strap), up, [
+      clipAt(point(0, back.from), point(0, 1)),
+      clipAt(point(0, back.to), point(0, -1)),
     ])
   const sewnOn = p.strapFix === 'sewn' ? [strapOnTab(p, s)] : []
   return [
@@ -95,8 +95,8 @@ export function strapWalletLayups(p: StrapWalletParams, s: StrapWalletSizes): La
       carrier: 'body',
       sheets: [
         ...sewnOn,
-        onFlap!,
-        onBack!,
+        onFlap,
+        onBack,
         stripSheet(asSewn, 0, false),
         ...full,
         stripSheet(asSewn, 1, false),
@@ -108,7 +108,7 @@ export function strapWalletLayups(p: StrapWalletParams, s: StrapWalletSizes): La
       carrier: 'body',
       sheets: [
         strapAt('strap-back', false),
-        onBack!,
+        onBack,
         stripSheet(shut, 1, false),
         ...full,
         stripSheet(shut, 2, false),

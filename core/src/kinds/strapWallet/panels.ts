@@ -53,7 +53,7 @@ export function strapWalletPanels(p: StrapWalletParams, s: StrapWalletSizes, mat
       folds: foldsOf({ strips: strips(p, s) }, 0, w),
       bands: rimBands('body.rim', 'sides of the body', body, sides, t('outside')),
       notes: ['cut in one piece'],
-      labelAt: point(w / 2, (flap!.to + front!.from) / 2),
+      labelAt: point(w / 2, (flap.to + front.from) / 2),
     }),
     ...(p.inner !== 'none'
       ? [
@@ -113,14 +113,14 @@ export const tabs = (p: StrapWalletParams, s: StrapWalletSizes) => {
   // It stays on the flap, however short that is.
   const most = Math.max(h / 2, p.flap - h / 2)
   const onFlap =
-    p.tabPlace === 'edge' ? Math.min(flap!.from + p.tabFrom + h / 2, most) : (flap!.from + flap!.to) / 2
+    p.tabPlace === 'edge' ? Math.min(flap.from + p.tabFrom + h / 2, most) : (flap.from + flap.to) / 2
   return [
     { id: 'tab-flap', name: 'tab of the flap', panelId: 'tab', y: onFlap },
     {
       id: 'tab-back',
       name: 'tab of the back',
       panelId: p.strapFix === 'sewn' ? 'back-tab' : 'tab',
-      y: (back!.from + back!.to) / 2,
+      y: (back.from + back.to) / 2,
     },
-  ]
+  ] as const
 }

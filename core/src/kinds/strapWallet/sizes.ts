@@ -1,3 +1,4 @@
+import { tupleOf } from '../../lists/index.js'
 import { BOOK_FOLD } from '../../formulas/index.js'
 import { CARD } from '../../stores/index.js'
 import { type Reckon, type Reckoned, given } from '../../working/index.js'
@@ -52,7 +53,7 @@ export function strapWalletSizes(
   const [size, outcome] = [sizeBy(reckon), outcomeBy(reckon)]
   const basics = basicsOf(p.margin, materials, reckon)
   const { margin, hole } = basics
-  const [body, inner, strap] = ['outside', 'inside', 'strap'].map((role) => leatherOf(materials, role))
+  const [body, inner, strap] = tupleOf(['outside', 'inside', 'strap'], (role) => leatherOf(materials, role))
   const note = notesMaybe(p)
   const ease = given('ease', p.noteEase)
   const between = given('note', note?.long ?? BENCH.leastLong)
@@ -93,9 +94,9 @@ export function strapWalletSizes(
     '§2',
     { back, lower: given('lower', p.lower) },
   )
-  const t = given('outside leather', body!.thickness, 'thickness')
-  const k = given('neutral-axis factor', body!.neutral, 'share')
-  const ti = given('inner pocket', p.inner === 'none' ? 0 : inner!.thickness, 'thickness')
+  const t = given('outside leather', body.thickness, 'thickness')
+  const k = given('neutral-axis factor', body.neutral, 'share')
+  const ti = given('inner pocket', p.inner === 'none' ? 0 : inner.thickness, 'thickness')
   const gap = size(
     'gap',
     'between front and back when full',
@@ -139,8 +140,8 @@ export function strapWalletSizes(
     size(key, label, '3 × {t} + {inside} between', '§3', { t, inside })
   const full = thick('closed.full', 'thickness closed and full', gap)
   const empty = thick('closed.empty', 'thickness closed and empty', ti)
-  const ts = given('strap leather', strap!.thickness, 'thickness')
-  const ks = given('neutral-axis factor of the strap', strap!.neutral, 'share')
+  const ts = given('strap leather', strap.thickness, 'thickness')
+  const ks = given('neutral-axis factor of the strap', strap.neutral, 'share')
   const round = (key: string, label: string, bundle: Reckoned) =>
     size(key, label, '2 × {height} + 2 × {bundle} + 2 × π × {ks} × {ts}', '§10', {
       height: closedHeight,

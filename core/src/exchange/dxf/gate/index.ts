@@ -1,4 +1,4 @@
-import { nth } from '../../../lists/index.js'
+import { atKey, nth } from '../../../lists/index.js'
 import { MOST_STROKES, Unreadable, quoted } from '../../outlines/index.js'
 import { type BlockNames, entityLines } from './entities.js'
 import { type Thing, sectionsOf, valueOf } from './groups.js'
@@ -40,7 +40,7 @@ export function gated(text: string): Gated {
     ...section(
       'BLOCKS',
       used.flatMap(({ name, head, body }) => [
-        ...['0', 'BLOCK', '8', '0', '2', names.get(name)!, '70', '0'],
+        ...['0', 'BLOCK', '8', '0', '2', atKey(names, name), '70', '0'],
         ...['10', baseOf(head, 10), '20', baseOf(head, 20), '30', '0'],
         ...written(shown(body), names, notes),
         ...['0', 'ENDBLK'],

@@ -1,5 +1,6 @@
 import { type Drawn, drawnMoved, stroke, text, textWidth, wrapped } from '../../../drawing/index.js'
 import { line, openPath, point, shift } from '../../../geometry/index.js'
+import { nth } from '../../../lists/index.js'
 
 /** A part of a block that is not parted over columns. Drawn from its upper left corner, mm. */
 export interface Row {
@@ -88,7 +89,7 @@ export function flowed(
     y = column.top
   }
   const set = (row: Row): void => {
-    pages[column.page]!.push(...row.drawn.map((d) => drawnMoved(d, shift(column.x, y))))
+    nth(pages, column.page).push(...row.drawn.map((d) => drawnMoved(d, shift(column.x, y))))
     y += row.height
   }
   const block = ({ heading, rows }: Block): void => {

@@ -1,5 +1,6 @@
 import { type Drawn, stroke, text } from '../../../drawing/index.js'
 import { type Path, pathMoved, point } from '../../../geometry/index.js'
+import { lastOf } from '../../../lists/index.js'
 import type { Tile } from '../paper.js'
 import type { PrintSheet } from '../sheets.js'
 import type { Row } from './block.js'
@@ -41,7 +42,7 @@ export function pageMapRows(sheets: readonly PrintSheet[], tile: Tile, width: nu
   const maps = SCALES.map((scale) => mapAt(sheets, tile, width, scale))
   const fits = ({ rows, widest }: ReturnType<typeof mapAt>): boolean =>
     widest <= width && rows.reduce((sum, r) => sum + r.height, 0) <= HIGHEST
-  return (maps.find(fits) ?? maps[maps.length - 1]!).rows
+  return (maps.find(fits) ?? lastOf(maps)).rows
 }
 
 function mapAt(sheets: readonly PrintSheet[], tile: Tile, width: number, scale: number) {

@@ -1,6 +1,7 @@
 import type { Derived } from '../../../derived/index.js'
 import { type Drawn, drawnMoved, stroke, text, wrapped } from '../../../drawing/index.js'
 import { boxHeight, boxWidth, pathBox, pathMoved, point, shift } from '../../../geometry/index.js'
+import { nth } from '../../../lists/index.js'
 import { type Units, printLength, printWeight, withLengths } from '../../../measure/index.js'
 import { figuresOf, finished } from '../../../overview/index.js'
 import { type Piece, alikePieces } from '../../../reckon/index.js'
@@ -78,7 +79,7 @@ function pieceBlock(pieces: readonly Piece[], width: number, height: number, uni
   )
   return pieces.flatMap((piece, i) => {
     const [x, y] = [(i % columns) * wide, Math.floor(i / columns) * high]
-    const box = boxes[i]!
+    const box = nth(boxes, i)
     // The smallest are still seen.
     const own = Math.min(1, Math.max(scale, 8 / Math.max(boxWidth(box), boxHeight(box))))
     const outline = pathMoved(piece.cut, {

@@ -1,3 +1,4 @@
+import { nth } from '../../../lists/index.js'
 import type { PDFDocument, PDFPage } from 'pdf-lib'
 import { PDFName, concatTransformationMatrix, drawObject, popGraphicsState, pushGraphicsState } from 'pdf-lib'
 import type { Derived } from '../../../derived/index.js'
@@ -41,8 +42,9 @@ export function putPicture(
   // On paper what is clear is white.
   const rgb = new Uint8Array(3 * width * height)
   for (let i = 0; i < width * height; i += 1) {
-    const alpha = pixels[4 * i + 3]! / 255
-    for (let c = 0; c < 3; c += 1) rgb[3 * i + c] = Math.round(pixels[4 * i + c]! * alpha + 255 * (1 - alpha))
+    const alpha = nth(pixels, 4 * i + 3) / 255
+    for (let c = 0; c < 3; c += 1)
+      rgb[3 * i + c] = Math.round(nth(pixels, 4 * i + c) * alpha + 255 * (1 - alpha))
   }
   const image = document.context.flateStream(rgb, {
     Type: 'XObject',

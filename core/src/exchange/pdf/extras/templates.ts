@@ -14,6 +14,7 @@ import {
   shift,
 } from '../../../geometry/index.js'
 import type { Derived } from '../../../derived/index.js'
+import { lastOf } from '../../../lists/index.js'
 import { type Units, printLength, printPitch } from '../../../measure/index.js'
 import type { Tile } from '../paper.js'
 
@@ -165,7 +166,7 @@ export function templatePages(derived: Derived, tile: Tile, unit: Units): Drawn[
       ])
       at = { x: 0, y: HEAD, row: 0 }
     }
-    pages.at(-1)!.push(...template.drawn.map((d) => drawnMoved(d, shift(at.x, at.y))))
+    lastOf(pages).push(...template.drawn.map((d) => drawnMoved(d, shift(at.x, at.y))))
     at = { x: at.x + template.width + APART, y: at.y, row: Math.max(at.row, template.height) }
   }
   return pages

@@ -1,3 +1,4 @@
+import { nth } from '../../../lists/index.js'
 import { Unreadable, coordinate, quoted } from '../../outlines/index.js'
 import { type Attributes, lengthOf, oneScale, viewBoxOf } from './lengths.js'
 
@@ -49,11 +50,13 @@ function transformOf(text: string | undefined, where: string): Matrix {
   }
   while (rest !== '') {
     const found = /^,?\s*([a-zA-Z]+)\s*\(([^()]*)\)\s*/.exec(rest)
-    const known = found && Object.hasOwn(TRANSFORMS, found[1]!) ? TRANSFORMS[found[1]!] : undefined
+    const known = found && Object.hasOwn(TRANSFORMS, nth(found, 1)) ? TRANSFORMS[nth(found, 1)] : undefined
     if (!found || !known) return bad()
-    const numbers = found[2]!.trim().split(/[\s,]+/)
+    const numbers = nth(found, 2)
+      .trim()
+      .split(/[\s,]+/)
     if (!known[0].includes(numbers.length)) return bad()
-    matrix = times(matrix, known[1](numbers.map((n) => coordinate(n, `transform ${found[1]!}`, where))))
+    matrix = times(matrix, known[1](numbers.map((n) => coordinate(n, `transform ${nth(found, 1)}`, where))))
     rest = rest.slice(found[0].length)
   }
   return matrix

@@ -1,5 +1,6 @@
 import { SNIPPED } from '../../../formulas/index.js'
 import { point, polyline, type Point } from '../../../geometry/index.js'
+import { tupleOf } from '../../../lists/index.js'
 import { type Join } from '../../../master/index.js'
 import { lineSeam } from '../../parts/seams.js'
 import { type Bag } from '../bag.js'
@@ -7,7 +8,7 @@ import type { Box, Face } from './boxedTypes.js'
 import { type Meeting } from '../assembly.js'
 import { TOP_IN } from '../seam.js'
 
-export function seams(bag: Bag, box: Box, [front, back]: Face[]): Join[] {
+export function seams(bag: Bag, box: Box, [front, back]: readonly [Face, Face]): Join[] {
   const { w, m, c, fold, h0, xl, xr, base } = box
   /** The foot of a face: on the same panel, or on the base panel that the face ends in. */
   const footOf = (face: Face): Face =>
@@ -47,8 +48,8 @@ export function seams(bag: Bag, box: Box, [front, back]: Face[]): Join[] {
       return seam(
         `side-${way}${suffix}`,
         `${way} side seam${words}`,
-        [front!, point(x, TOP_IN), point(x, fold)],
-        [back!, point(mate, TOP_IN), point(mate, fold)],
+        [front, point(x, TOP_IN), point(x, fold)],
+        [back, point(mate, TOP_IN), point(mate, fold)],
         { twin: `side-${pair[way]}${suffix}`, pairName: `side seams${words}`, ...of(`side-${way}`) },
       )
     }
@@ -56,28 +57,28 @@ export function seams(bag: Bag, box: Box, [front, back]: Face[]): Join[] {
       seam(
         `foot-seam${suffix}`,
         `foot seam${words}`,
-        [front!, point(xr, h0.value + by), point(xl, h0.value + by)],
-        [back!, point(xl, h0.value + by), point(xr, h0.value + by)],
+        [front, point(xr, h0.value + by), point(xl, h0.value + by)],
+        [back, point(xl, h0.value + by), point(xr, h0.value + by)],
         of('foot-seam'),
       )
     const corner = (face: Face, way: 'right' | 'left'): Join => {
       const [edge, inner, out] = way === 'right' ? [w - m, xr, 1] : [m, xl, -1]
-      const [first, then] = [front!, back!].map((f) => `t-${f.id}-${way}${suffix}`)
+      const [first, then] = tupleOf([front, back], (f) => `t-${f.id}-${way}${suffix}`)
       // One seam with one thread: from the middle, where side and foot seam end, out to either end.
       const begins = face === front
       return seam(
-        begins ? first! : then!,
+        begins ? first : then,
         `T seam at the foot, ${way}, ${face.id} half from the middle${words}`,
         [face, point(edge, fold + by), point(inner + out * clear, fold + by)],
         [footOf(face), point(inner + out * by, fold + c.value), point(inner + out * by, fold + clear)],
-        { back: [0, 2], ...(begins ? {} : { onward: first! }), ...of(`t-${face.id}-${way}`) },
+        { back: [0, 2], ...(begins ? {} : { onward: first }), ...of(`t-${face.id}-${way}`) },
       )
     }
     return [
       side('right'),
       side('left'),
       ...(bag.p.body === 'boxed' && !base ? [foot()] : []),
-      ...[front!, back!].flatMap((face) => [corner(face, 'right'), corner(face, 'left')]),
+      ...[front, back].flatMap((face) => [corner(face, 'right'), corner(face, 'left')]),
     ]
   }
   return [
@@ -89,7 +90,10 @@ export function seams(bag: Bag, box: Box, [front, back]: Face[]): Join[] {
 }
 
 /** The ends of the side seams and of the foot, where the T seam meets them. */
-export const meetings = ({ w, m, fold, h0, xl, xr, base }: Box, [front, back]: Face[]): Meeting[] => [
+export const meetings = (
+  { w, m, fold, h0, xl, xr, base }: Box,
+  [front, back]: readonly [Face, Face],
+): Meeting[] => [
   ...(
     [
       ['right', w - m, m],
@@ -97,16 +101,16 @@ export const meetings = ({ w, m, fold, h0, xl, xr, base }: Box, [front, back]: F
     ] as const
   ).map(([id, a, b]) => ({
     id: `side-${id}-half`,
-    a: { sheet: front!.sheet, at: front!.place(point(a, fold / 2)) },
-    b: { sheet: back!.sheet, at: back!.place(point(b, fold / 2)) },
+    a: { sheet: front.sheet, at: front.place(point(a, fold / 2)) },
+    b: { sheet: back.sheet, at: back.place(point(b, fold / 2)) },
   })),
-  ...(front!.sheet === back!.sheet || base
+  ...(front.sheet === back.sheet || base
     ? []
     : [
         {
           id: 'foot-half',
-          a: { sheet: front!.sheet, at: front!.place(point((xl + xr) / 2, h0.value)) },
-          b: { sheet: back!.sheet, at: back!.place(point((xl + xr) / 2, h0.value)) },
+          a: { sheet: front.sheet, at: front.place(point((xl + xr) / 2, h0.value)) },
+          b: { sheet: back.sheet, at: back.place(point((xl + xr) / 2, h0.value)) },
         },
       ]),
 ]

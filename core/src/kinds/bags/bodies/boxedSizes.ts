@@ -36,7 +36,8 @@ export function boxOf(bag: Bag): Box {
   return { ...box, base: isLapped(bag) ? lappedBase(bag, box) : undefined }
 }
 
-export function facesOf(bag: Bag, { w, h0 }: Box): Face[] {
+/** Front and back, in that order. */
+export function facesOf(bag: Bag, { w, h0 }: Box): readonly [Face, Face] {
   const same = { place: (p: Point) => p, way: (v: Point) => v }
   if (bag.p.body === 'boxed')
     return [
