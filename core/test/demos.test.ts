@@ -9,7 +9,7 @@ import { pieceDrawing } from '@drumlin/core/drawing'
 import { readDesign, writeDesign } from '@drumlin/core/exchange/json'
 import { writeSvg } from '@drumlin/core/exchange/svg'
 import { summary } from '@drumlin/core/overview'
-import { survey } from '@drumlin/core/relief'
+import { statesOf, survey } from '@drumlin/core/relief'
 import { readStoresData } from '@drumlin/core/stores'
 import { writeDxf } from '@drumlin/core/exchange/dxf'
 import { kindIds } from '../src/kinds/index.js'
@@ -48,7 +48,7 @@ describe('the examples', () => {
   })
   test.each(names)('%s can be looked at in every state, empty and full', (name) => {
     const derived = derive(open(name))
-    for (const { layup } of derived.works)
+    for (const { layup } of statesOf(derived))
       for (const contents of [false, true]) {
         const shown = survey(derived, { state: layup.id, contents, step: 1, interval: 0.5 })
         expect(shown.spots[0]!.height).toBeGreaterThan(0.5)

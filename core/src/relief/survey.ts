@@ -7,6 +7,7 @@ import { type SeamProfile, alongRun } from './along.js'
 import { type Contour, contours, levelsOf } from './contours.js'
 import { type ReliefMap, mapThickest, reliefMap, workBox } from './map.js'
 import { type Spot, spotHeights } from './spots.js'
+import { statesOf } from './states.js'
 import { weightOf } from './weight.js'
 
 /** What is looked at: which state, with what it carries or without, and how finely. Lengths mm. */
@@ -43,7 +44,7 @@ export function closedThickness(derived: Derived): { readonly empty: number; rea
   const work = carried(derived)
   if (!work) return { empty: 0, full: 0 }
   const [empty, full] = tupleOf([false, true], (contents) => mapThickest(reliefMap(work, COARSE, contents)))
-  return { empty: empty, full: full }
+  return { empty, full }
 }
 
 /** What the finished work weighs, grams. */
@@ -61,7 +62,7 @@ function stepFor(work: LaidUp, asked: number): number {
 
 /** The map of a state, its contours and figures, and the thickness along its seams. Throws for a state there is not. */
 export function survey(derived: Derived, asked: Asked): Survey {
-  const work = laidUpOf(derived.works, asked.state)
+  const work = laidUpOf(statesOf(derived), asked.state)
   const map = reliefMap(work, stepFor(work, asked.step), asked.contents)
   const spots = spotHeights(map)
   return {

@@ -1,3 +1,4 @@
+export { closedFront } from './front.js'
 export { type Gap, gapsOf } from './gaps.js'
 export { type HardwareMesh, hardwareMesh } from './hardwareMesh.js'
 export { type Mesh } from './mesh.js'

@@ -26,6 +26,8 @@ export interface OnStage {
   readonly toHost: Move
   /** How far its middle lies out of the grain side of the skeleton, at a place of the host. */
   readonly off: (p: Point) => number
+  /** The sheet it stands on; itself where it stands. */
+  readonly host: LaidSheet
   readonly rides: boolean
   readonly group: 'straps' | undefined
 }
@@ -68,6 +70,7 @@ function bagOnStage({ stood, riding }: Standing, open: LaidUp): OnStage[] {
         parts,
         toHost: moveThen(laid.sheet.move, host.toSheet),
         off: laid === host ? () => stand.seamOffset : off,
+        host,
         rides: laid !== host,
         group,
       }
@@ -95,6 +98,7 @@ function flatOnStage(open: LaidUp, opened: number, filled: boolean): OnStage[] {
       parts,
       toHost: laid.sheet.move,
       off: (p) => way * lifted(between, p) + laid.thickness / 2 + (bed ? raisedAt(bed, p) : 0),
+      host: carrier ?? laid,
       rides: sheets.length > 1,
       group: undefined,
     }

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef, useTemplateRef, watch } from 'vue'
 import { laidUpOf } from '@drumlin/core/layup'
-import { printWeight, withLengths } from '@drumlin/core/measure'
-import type { Survey } from '@drumlin/core/relief'
+import { printLength, printWeight, withLengths } from '@drumlin/core/measure'
+import { type Survey, statesOf } from '@drumlin/core/relief'
 import WordHelp from '../help/WordHelp.vue'
 import { useSettings } from '../app/settings.js'
 import { useOpenFindings } from '../job/about.js'
@@ -37,20 +37,21 @@ const whole = shallowRef<Awaited<ReturnType<typeof bench.whole>>>()
 const failed = ref('')
 const proposals = useTemplateRef<InstanceType<typeof SkiveProposals>>('proposals')
 
+const works = computed(() => statesOf(derived.value))
 const states = computed(() =>
-  derived.value.works.map((w) => ({ value: w.layup.id, label: w.layup.name, why: 'how the work lies' })),
+  works.value.map((w) => ({ value: w.layup.id, label: w.layup.name, why: 'how the work lies' })),
 )
 const CONTENTS = [
   { value: 'without', label: 'without what it carries', why: 'leather alone' },
   { value: 'with', label: 'with what it carries', why: 'cards, notes and things lie in their places' },
 ]
-const work = computed(() => derived.value.works.find((w) => w.layup.id === survey.value?.asked.state))
+const work = computed(() => works.value.find((w) => w.layup.id === survey.value?.asked.state))
 
 /** Only the last question counts: an older answer that comes late is dropped. */
 let asked = 0
 async function look(): Promise<void> {
-  const { design, works } = derived.value
-  if (!works.some((w) => w.layup.id === state.value)) state.value = works[0]?.layup.id ?? ''
+  const { design } = derived.value
+  if (!works.value.some((w) => w.layup.id === state.value)) state.value = works.value[0]?.layup.id ?? ''
   if (state.value === '') return
   asked += 1
   const number = asked
@@ -115,9 +116,10 @@ const hasContents = computed(() =>
   derived.value.works.some((w) => w.sheets.some((s) => s.sheet.type === 'content')),
 )
 const print = (mm: number): string => printWeight(mm, settings.unit)
-const reads = computed(
-  () => survey.value && work.value && laidUpOf(derived.value.works, survey.value.asked.state),
-)
+/** A bag is as deep as it was drawn; what lies flat is as thick as what it is made of. */
+const isDeep = computed(() => derived.value.master.outside !== undefined)
+const printCarried = (mm: number): string => printLength(mm, settings.unit)
+const reads = computed(() => survey.value && work.value && laidUpOf(works.value, survey.value.asked.state))
 </script>
 
 <template>
@@ -176,9 +178,9 @@ const reads = computed(
             {{ survey.atThickest.join(', ') }} lie over one another.
           </p>
           <p v-if="whole" class="sentence" data-whole>
-            As it is carried it is <strong>{{ print(whole.closed.empty) }}</strong> thick empty<template
-              v-if="hasContents"
-              >, <strong>{{ print(whole.closed.full) }}</strong> with
+            As it is carried it is <strong>{{ printCarried(whole.closed.empty) }}</strong>
+            {{ isDeep ? 'deep,' : 'thick' }} empty<template v-if="hasContents"
+              >, <strong>{{ printCarried(whole.closed.full) }}</strong> with
               {{ withLengths(derived.master.carries.join(', '), settings.unit) }}</template
             >. It weighs <strong>{{ Math.round(whole.weight.value) }} g</strong>.
           </p>

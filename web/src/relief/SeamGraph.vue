@@ -40,11 +40,26 @@ const option = computed(() => (ink: (token: string) => string): EChartsOption =>
     axisLabel: { color: ink('quiet') },
     splitLine: { lineStyle: { color: ink('hairline') } },
   }
-  const across = (value: number, text: string, colour: string, type: 'dashed' | 'dotted') => ({
+  // The words of the higher line stand above it, those of the lower one below, however near they are.
+  const across = (value: number, other: number, text: string, colour: string, type: 'dashed' | 'dotted') => ({
     yAxis: value,
     lineStyle: { color: colour, type, width: 1.6 },
-    label: { formatter: text, position: 'insideEndTop' as const, color: ink('quiet') },
+    label: {
+      formatter: text,
+      position: value < other ? ('insideEndBottom' as const) : ('insideEndTop' as const),
+      color: ink('quiet'),
+    },
   })
+  const reachText = `reach of ${props.tool} ${thick(reach)}`
+  const lines =
+    wanted === undefined
+      ? [across(reach, 0, reachText, ink('gorse-mark'), 'dashed')]
+      : Math.abs(wanted - reach) < 0.005
+        ? [across(reach, 0, `wanted: the ${reachText}`, ink('gorse-mark'), 'dashed')]
+        : [
+            across(reach, wanted, reachText, ink('gorse-mark'), 'dashed'),
+            across(wanted, reach, `wanted ${thick(wanted)}`, ink('heather'), 'dotted'),
+          ]
   return {
     grid: { left: 46, right: 16, top: 18, bottom: 40 },
     tooltip: {
@@ -100,10 +115,7 @@ const option = computed(() => (ink: (token: string) => string): EChartsOption =>
           silent: true,
           symbol: 'none',
           data: [
-            across(reach, `reach of ${props.tool} ${thick(reach)}`, ink('gorse-mark'), 'dashed'),
-            ...(wanted === undefined
-              ? []
-              : [across(wanted, `wanted ${thick(wanted)}`, ink('heather'), 'dotted')]),
+            ...lines,
             ...run.steps.map((s) => ({
               xAxis: s.distance,
               lineStyle: { color: ink('quiet'), type: 'solid' as const, width: 0.8, opacity: 0.5 },

@@ -131,6 +131,7 @@ h2 {
 }
 .row {
   display: flex;
+  flex: none;
   gap: 8px;
   margin: 0;
 }

@@ -51,6 +51,8 @@ const spots = computed(() =>
     ...s,
     text: print(s.height),
     ink: inkOn(bandOf(s.height, interval.value), bands.value),
+    // Where a figure is wider than its place, a rim of its own ground keeps it readable on what lies beside.
+    ground: bandColour(bandOf(s.height, interval.value), bands.value),
     // Near the right border the figure stands on the other side of its dot.
     left: s.at.x > box.value.left + box.value.width - 56 * pixel.value,
   })),
@@ -146,6 +148,10 @@ function pressed(event: KeyboardEvent): void {
             :y="s.at.y + 5 * pixel"
             :font-size="13 * pixel"
             :text-anchor="s.left ? 'end' : 'start'"
+            :stroke="s.ground"
+            :stroke-width="4 * pixel"
+            stroke-linejoin="round"
+            paint-order="stroke"
           >
             {{ s.text }}
           </text>

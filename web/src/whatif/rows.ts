@@ -20,8 +20,8 @@ export function rowsIn(unit: Units, currency: string): readonly Row[] {
   return [
     { label: 'Width as carried', of: (f) => f.width, say: mm },
     { label: 'Height as carried', of: (f) => f.height, say: mm },
-    { label: 'Thick, empty', of: (f) => f.empty, say: thick },
-    { label: 'Thick, full', of: (f) => f.full, say: thick },
+    { label: 'Thick, empty', of: (f) => f.empty, say: mm },
+    { label: 'Thick, full', of: (f) => f.full, say: mm },
     { label: 'Thickest seam', of: (f) => f.thickest, say: thick },
     { label: 'Leather', of: (f) => f.area / 10000, say: (v) => `${decimal(v, 1, unit)} dm²` },
     // What nobody chose hides for has no such figures.

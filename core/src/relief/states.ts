@@ -1,0 +1,21 @@
+import type { Derived } from '../derived/index.js'
+import { type LaidUp, layUp } from '../layup/index.js'
+import { closedFront } from '../space/index.js'
+
+const known = new WeakMap<Derived, readonly LaidUp[]>()
+
+/** The states that a work is looked at in: those it is laid up in, and of a bag what lies against its front once it is closed. */
+export function statesOf(derived: Derived): readonly LaidUp[] {
+  const before = known.get(derived)
+  if (before) return before
+  const states = [...derived.works, ...frontOf(derived)]
+  known.set(derived, states)
+  return states
+}
+
+function frontOf({ works, master, edges }: Derived): LaidUp[] {
+  const [open] = works
+  if (!open || works.some((w) => w.layup.id === 'closed')) return []
+  const front = closedFront(master, open)
+  return front ? [layUp(front, edges)] : []
+}
