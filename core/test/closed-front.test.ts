@@ -7,15 +7,11 @@ import { type LaidUp, layersAt } from '@drumlin/core/layup'
 import { mapThickest, reliefMap, statesOf } from '@drumlin/core/relief'
 import { onStage, placeInSpace } from '@drumlin/core/space'
 import { pathBox, pointInside, pointMoved } from '../src/geometry/index.js'
-import { demo, demoText, freshOf } from './support/designs.js'
+import { demoDesign } from './support/all.js'
+import { demo, freshOf } from './support/designs.js'
 import { many } from './support/long.js'
-import { readDesign } from '@drumlin/core/exchange/json'
 
-const named = (name: string): Derived => {
-  const read = readDesign(demoText(name))
-  if (!read.ok) throw new Error(read.issue.message)
-  return derive(read.design)
-}
+const named = (name: string): Derived => derive(demoDesign(name))
 const frontOf = (derived: Derived): LaidUp | undefined =>
   statesOf(derived).find((w) => w.layup.id === 'front-closed')
 

@@ -22,6 +22,9 @@ export interface Asked<P = RawParams> {
   readonly reckon: Reckon
 }
 
+/** What a sort with these settings is asked with. */
+export type AskedBy<S> = S extends Settings<infer P> ? Asked<P> : never
+
 /** Sheets a part lies on or among, and what to call its seam there. */
 export interface Names {
   readonly own: string

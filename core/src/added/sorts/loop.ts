@@ -1,10 +1,18 @@
-import { moveThen, point, shift } from '../../geometry/index.js'
-import { type Clip, type EdgeSkive, clipAt, clipMoved } from '../../master/index.js'
+import { type Point, moveThen, point, shift } from '../../geometry/index.js'
+import {
+  type Clip,
+  type EdgeSkive,
+  type Join,
+  type Panel,
+  type PanelMark,
+  clipAt,
+  clipMoved,
+} from '../../master/index.js'
 import { lineSeam, plainPanel, rectangleShape } from '../../kinds/index.js'
 import { choice, length, settings } from '../../settings/index.js'
 import { given } from '../../working/index.js'
-import { lyingAt } from '../place.js'
-import { type AddedSort, type Laid, defineSort } from '../sort.js'
+import { type Spot, lyingAt } from '../place.js'
+import { type AddedSort, type AskedBy, type Laid, type Names, defineSort } from '../sort.js'
 import { FINISH, cutEdge } from './common.js'
 
 const SETTINGS = settings(
@@ -55,6 +63,96 @@ function laidLoop({ long, gap, end, slots }: Lies): Laid[] {
   ]
 }
 
+type Asked = AskedBy<typeof SETTINGS>
+
+/** What is reckoned of it: from end to end of what shows, and its whole length. */
+function numbersOf({ id, p, reckon, leathers }: Asked) {
+  const leather = leathers[id]
+  const apart = reckon(
+    {
+      key: `${id}.apart`,
+      label: 'from end to end of the loop',
+      formula: '{room} wide + {ease} to slide',
+      source: '§10',
+    },
+    { room: given('what goes through', p.room), ease: given('ease', EASE) },
+  )
+  const long = reckon(
+    {
+      key: `${id}.length`,
+      label: 'length of the loop',
+      formula: '{apart} + 2 × {thick} + π × {k} × {t} round the corners + 2 × {end}',
+      source: '§10',
+    },
+    {
+      apart,
+      thick: given('thickness of what goes through', p.thick),
+      k: given('neutral-axis factor', leather?.neutral ?? 0.5, 'share'),
+      t: given('leather', leather?.thickness ?? 0, 'thickness'),
+      end: given('ends', p.end),
+    },
+  )
+  return { apart, long }
+}
+type Numbers = ReturnType<typeof numbersOf>
+
+/** The loop as it is cut, its ends skived where so wanted. */
+function loopPanel({ id, name, p, leathers }: Asked, { long }: Numbers): Panel {
+  const thickness = leathers[id]?.thickness ?? 0
+  const skive = (edge: string): EdgeSkive => ({
+    key: `${id}.${edge}`,
+    name: 'end of the loop',
+    chain: [edge],
+    width: p.end * 0.8,
+    start: thickness * LEFT,
+    end: thickness,
+  })
+  return plainPanel({
+    id,
+    name,
+    role: id,
+    pull: Math.PI / 2,
+    ...(p.thinned === 'half' ? { skives: [skive('top'), skive('foot')] } : {}),
+    ...rectangleShape(p.wide, long.value, {}, () => cutEdge(p.finish)),
+  })
+}
+
+/** At either end two rows along the pull and one across at the very end. */
+function seamsOf({ own, host, id, name, behind }: Names, { p }: Asked, { long }: Numbers): Join[] {
+  const inset = Math.min(p.margin, p.wide / 4, p.end / 4)
+  const rows = (end: number, loose: number): Point[] => [
+    point(inset, loose),
+    point(inset, end),
+    point(p.wide - inset, end),
+    point(p.wide - inset, loose),
+  ]
+  const ends = [
+    ['-1', 'upper', p.ends === 'slots' ? `${own}-top` : own, inset, p.end - inset],
+    ['-2', 'lower', `${own}-foot`, long.value - inset, long.value - p.end + inset],
+  ] as const
+  return ends.map(([suffix, which, sheet, end, loose]) =>
+    lineSeam({
+      id: `${id}${suffix}`,
+      name: `${which} end of the ${name}`,
+      sheet,
+      points: rows(end, loose),
+      through: [sheet, host, ...behind],
+      back: [2, 2],
+    }),
+  )
+}
+
+/** The slots that its ends go through. */
+const slotsAt = ({ at, right, down }: Spot, mark: string, { p }: Asked, { apart }: Numbers): PanelMark[] =>
+  [p.end, p.end + apart.value].map((y, i) => ({
+    type: 'slot',
+    id: i === 0 ? mark : `${mark}-2`,
+    at: point(at.x + down.x * y, at.y + down.y * y),
+    angle: Math.atan2(right.y, right.x),
+    length: Math.max(p.wide + SLOT_EASE, p.punch),
+    punch: p.punch,
+  }))
+
 /** A loop for a belt, a strap, a pen or a tongue: a strip held at both ends. */
 export const loop: AddedSort = defineSort({
   id: 'loop',
@@ -69,102 +167,31 @@ export const loop: AddedSort = defineSort({
     'It is {wide} wide, for what is {room} wide and {thick} thick.',
     'Its ends are {end} long, {ends}[, the slots punched {punch} round], {thinned}; rows {margin} from its edges, which are {finish}.',
   ],
-  make: ({ id, name, p, side, reckon, leathers }) => {
-    const leather = leathers[id]
-    const t = given('leather', leather?.thickness ?? 0, 'thickness')
-    const k = given('neutral-axis factor', leather?.neutral ?? 0.5, 'share')
-    const apart = reckon(
-      {
-        key: `${id}.apart`,
-        label: 'from end to end of the loop',
-        formula: '{room} wide + {ease} to slide',
-        source: '§10',
-      },
-      { room: given('what goes through', p.room), ease: given('ease', EASE) },
-    )
-    const long = reckon(
-      {
-        key: `${id}.length`,
-        label: 'length of the loop',
-        formula: '{apart} + 2 × {thick} + π × {k} × {t} round the corners + 2 × {end}',
-        source: '§10',
-      },
-      { apart, thick: given('thickness of what goes through', p.thick), k, t, end: given('ends', p.end) },
-    )
+  make: (asked) => {
+    const { id, p, side } = asked
+    const numbers = numbersOf(asked)
+    const { apart, long } = numbers
     const slots = p.ends === 'slots'
-    const skive = (edge: string): EdgeSkive => ({
-      key: `${id}.${edge}`,
-      name: 'end of the loop',
-      chain: [edge],
-      width: p.end * 0.8,
-      start: t.value * LEFT,
-      end: t.value,
-    })
-    const panel = plainPanel({
-      id,
-      name,
-      role: id,
-      pull: Math.PI / 2,
-      ...(p.thinned === 'half' ? { skives: [skive('top'), skive('foot')] } : {}),
-      ...rectangleShape(p.wide, long.value, {}, () => cutEdge(p.finish)),
-    })
-    const inset = Math.min(p.margin, p.wide / 4, p.end / 4)
-    // Two rows along the pull and one across at the very end.
-    const rows = (end: number, loose: number) => [
-      point(inset, loose),
-      point(inset, end),
-      point(p.wide - inset, end),
-      point(p.wide - inset, loose),
-    ]
     const lies = { long: long.value, gap: apart.value, end: p.end, slots }
     return {
       pieces: [
         {
-          panel,
+          panel: loopPanel(asked, numbers),
           side,
           within: true,
-          lies: (spot) =>
-            laidLoop(lies).map((laid) => {
-              const there = lyingAt(spot, p.wide / 2, side)
-              return {
-                ...laid,
-                move: moveThen(laid.move, there),
-                clips: laid.clips.map((c) => clipMoved(c, there)),
-              }
-            }),
-          joins: ({ own, host, id: seam, name: called, behind }) =>
-            (
-              [
-                ['-1', 'upper', slots ? `${own}-top` : own, inset, p.end - inset],
-                ['-2', 'lower', `${own}-foot`, long.value - inset, long.value - p.end + inset],
-              ] as const
-            ).map(([suffix, which, sheet, end, loose]) =>
-              lineSeam({
-                id: `${seam}${suffix}`,
-                name: `${which} end of the ${called}`,
-                sheet,
-                points: rows(end, loose),
-                through: [sheet, host, ...behind],
-                back: [2, 2],
-              }),
-            ),
+          lies: (spot) => {
+            const there = lyingAt(spot, p.wide / 2, side)
+            return laidLoop(lies).map((laid) => ({
+              ...laid,
+              move: moveThen(laid.move, there),
+              clips: laid.clips.map((c) => clipMoved(c, there)),
+            }))
+          },
+          joins: (names) => seamsOf(names, asked, numbers),
         },
       ],
-      marks: slots
-        ? ({ at, right, down }, mark) =>
-            [p.end, p.end + apart.value].map((y, i) => ({
-              type: 'slot' as const,
-              id: i === 0 ? mark : `${mark}-2`,
-              at: point(at.x + down.x * y, at.y + down.y * y),
-              angle: Math.atan2(right.y, right.x),
-              length: Math.max(p.wide + SLOT_EASE, p.punch),
-              punch: p.punch,
-            }))
-        : undefined,
-      sizes: [
-        { panelId: id, size: apart },
-        { panelId: id, size: long },
-      ],
+      marks: slots ? (spot, mark) => slotsAt(spot, mark, asked, numbers) : undefined,
+      sizes: [apart, long].map((size) => ({ panelId: id, size })),
     }
   },
 })

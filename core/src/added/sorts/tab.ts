@@ -1,11 +1,12 @@
 import { BOOK_FOLD } from '../../formulas/index.js'
 import { moveThen, point } from '../../geometry/index.js'
-import { clipMoved } from '../../master/index.js'
+import { type Fit, type Join, type Panel, type PanelMark, clipMoved } from '../../master/index.js'
 import { foldedInTwo, lineSeam, needed, plainPanel, present, rectangleShape } from '../../kinds/index.js'
 import { choice, length, settings } from '../../settings/index.js'
-import { given } from '../../working/index.js'
+import type { Hardware } from '../../stores/index.js'
+import { type Reckoned, given } from '../../working/index.js'
 import { type Spot, lyingAt } from '../place.js'
-import { type AddedSort, type Laid, defineSort } from '../sort.js'
+import { type AddedSort, type AskedBy, type Laid, type Names, defineSort } from '../sort.js'
 import { FINISH, cutEdge } from './common.js'
 
 /** What a tab can be folded round, each with hardware of its own. */
@@ -52,6 +53,103 @@ const folded = (spot: Spot, wide: number, end: number, length: number, side: 'gr
   }))
 }
 
+type Asked = AskedBy<typeof SETTINGS>
+
+/** What it is folded round. */
+const heldBy = ({ id, p, hardware }: Asked): Hardware | undefined =>
+  hardware[p.holds === 'ring' ? id : `${id}-${p.holds}`]
+
+/** From end to end, laid flat. */
+const lengthOf = (asked: Asked): Reckoned => {
+  const { id, p, reckon, leathers } = asked
+  return reckon(
+    {
+      key: `${id}.length`,
+      label: 'tab round what it holds, both ends',
+      formula: `2 × {end} + ${BOOK_FOLD}`,
+      source: '§10',
+    },
+    {
+      end: given('end', p.end),
+      gap: given('what it holds', heldBy(asked)?.bar ?? 0, 'thickness'),
+      k: given('neutral-axis factor', leathers[id]?.neutral ?? 0.5, 'share'),
+      thickness: given('leather', leathers[id]?.thickness ?? 0, 'thickness'),
+    },
+  )
+}
+
+/** The slot in its fold that a buckle’s tongue goes through. */
+function tongueSlot(asked: Asked, length: number, bend: number): PanelMark[] {
+  const { p } = asked
+  if (p.holds !== 'buckle' || p.tongue !== 'slot') return []
+  return [
+    {
+      type: 'slot',
+      id: 'tongue',
+      at: point(p.wide / 2, length / 2),
+      angle: Math.PI / 2,
+      length: bend + 2 * TONGUE,
+      punch: Math.min(p.wide / 3, (heldBy(asked)?.bar ?? 3) + 1),
+    },
+  ]
+}
+
+/** The tab as it is cut, folded across its middle. */
+function tabPanel(asked: Asked, length: number): Panel {
+  const { id, name, p } = asked
+  const bend = Math.max(0, length - 2 * p.end)
+  return plainPanel({
+    id,
+    name,
+    role: id,
+    pull: Math.PI / 2,
+    folds: [
+      {
+        id: 'ring',
+        name: 'fold',
+        from: point(0, length / 2),
+        to: point(p.wide, length / 2),
+        width: bend,
+        rises: 'mountain',
+      },
+    ],
+    marks: tongueSlot(asked, length, bend),
+    ...rectangleShape(p.wide, length, {}, () => cutEdge(p.finish)),
+  })
+}
+
+/** Two rows along the pull, none across it. */
+function rowsOf({ own, host, id, name, behind }: Names, { p }: Asked, length: number): Join[] {
+  if (p.held === 'riveted') return []
+  const inset = Math.min(p.margin, p.wide / 4)
+  return [inset, p.wide - inset].map((x, i) =>
+    lineSeam({
+      id: `${id}-${i + 1}`,
+      name: `${name}, row ${i + 1}`,
+      sheet: own,
+      points: [point(x, length - p.end + inset), point(x, length - 2)],
+      through: [own, `${own}-under`, host, ...behind],
+      back: [1, 1],
+      free: true,
+    }),
+  )
+}
+
+/** Whether it goes through what it holds. */
+const fitsOf = ({ id, name, p, reckon }: Asked, ring: Hardware): Fit[] => [
+  {
+    id: `through-${id}`,
+    rank: 'stop',
+    what: `the ${name.toLowerCase()} through the ${ring.name}`,
+    panelId: id,
+    at: point(p.wide / 2, p.end),
+    why: 'it does not go through: take a wider one, or a narrower tab',
+    keys: [],
+    needs: needed(reckon, `fit.${id}`, 'wide', p.wide, '§21'),
+    has: present(reckon, `fit.${id}.has`, 'clear width', given('clear width', ring.across), '§21'),
+  },
+]
+
 /** A tab folded round a ring, both ends on the same piece. */
 export const tab: AddedSort = defineSort({
   id: 'tab',
@@ -66,94 +164,22 @@ export const tab: AddedSort = defineSort({
   says: [
     'It holds {holds}[, {tongue}]. It is {wide} wide, its ends {end} long; they are {held}[, {margin} from its edges]; its edges are {finish}.',
   ],
-  make: ({ id, name, p, side, reckon, leathers, hardware }) => {
-    const leather = leathers[id]
-    const ring = hardware[p.holds === 'ring' ? id : `${id}-${p.holds}`]
-    const size = reckon(
-      {
-        key: `${id}.length`,
-        label: 'tab round what it holds, both ends',
-        formula: `2 × {end} + ${BOOK_FOLD}`,
-        source: '§10',
-      },
-      {
-        end: given('end', p.end),
-        gap: given('what it holds', ring?.bar ?? 0, 'thickness'),
-        k: given('neutral-axis factor', leather?.neutral ?? 0.5, 'share'),
-        thickness: given('leather', leather?.thickness ?? 0, 'thickness'),
-      },
-    )
-    const panel = plainPanel({
-      id,
-      name,
-      role: id,
-      pull: Math.PI / 2,
-      folds: [
-        {
-          id: 'ring',
-          name: 'fold',
-          from: point(0, size.value / 2),
-          to: point(p.wide, size.value / 2),
-          width: Math.max(0, size.value - 2 * p.end),
-          rises: 'mountain',
-        },
-      ],
-      ...(p.holds === 'buckle' && p.tongue === 'slot'
-        ? {
-            marks: [
-              {
-                type: 'slot' as const,
-                id: 'tongue',
-                at: point(p.wide / 2, size.value / 2),
-                angle: Math.PI / 2,
-                length: Math.max(0, size.value - 2 * p.end) + 2 * TONGUE,
-                punch: Math.min(p.wide / 3, (ring?.bar ?? 3) + 1),
-              },
-            ],
-          }
-        : {}),
-      ...rectangleShape(p.wide, size.value, {}, () => cutEdge(p.finish)),
-    })
-    const inset = Math.min(p.margin, p.wide / 4)
+  make: (asked) => {
+    const { id, p, side } = asked
+    const size = lengthOf(asked)
+    const ring = heldBy(asked)
     return {
       pieces: [
         {
-          panel,
+          panel: tabPanel(asked, size.value),
           side,
           lies: (spot) => folded(spot, p.wide, p.end, size.value, side),
-          joins: ({ own, host, id: seam, name: called, behind }) =>
-            p.held === 'riveted'
-              ? []
-              : [inset, p.wide - inset].map((x, i) =>
-                  lineSeam({
-                    id: `${seam}-${i + 1}`,
-                    name: `${called}, row ${i + 1}`,
-                    sheet: own,
-                    points: [point(x, size.value - p.end + inset), point(x, size.value - 2)],
-                    through: [own, `${own}-under`, host, ...behind],
-                    back: [1, 1],
-                    free: true,
-                  }),
-                ),
+          joins: (names) => rowsOf(names, asked, size.value),
         },
       ],
       holding: { through: 'none', suffix: p.holds === 'ring' ? '' : `-${p.holds}`, before: '-1' },
       sizes: [{ panelId: id, size }],
-      fits: ring
-        ? [
-            {
-              id: `through-${id}`,
-              rank: 'stop',
-              what: `the ${name.toLowerCase()} through the ${ring.name}`,
-              panelId: id,
-              at: point(p.wide / 2, p.end),
-              why: 'it does not go through: take a wider one, or a narrower tab',
-              keys: [],
-              needs: needed(reckon, `fit.${id}`, 'wide', p.wide, '§21'),
-              has: present(reckon, `fit.${id}.has`, 'clear width', given('clear width', ring.across), '§21'),
-            },
-          ]
-        : [],
+      fits: ring ? fitsOf(asked, ring) : [],
     }
   },
 })
