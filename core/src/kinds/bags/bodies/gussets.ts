@@ -18,7 +18,7 @@ const LOWEST = 30
 /** So far past the corner the sides of a gusset in three pieces reach over its foot, mm. */
 export const SIDE_LAP = BENCH.lap + 4
 
-interface Gussets {
+export interface Gussets {
   readonly panels: readonly Panel[]
   readonly pile: { readonly base: string; readonly sheets: readonly PanelSheet[] }
   readonly joins: Part['joins']

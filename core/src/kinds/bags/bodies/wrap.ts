@@ -1,11 +1,11 @@
 import { firstOf } from '../../../lists/index.js'
 import { boxCentre, pathBox, point, point3, shift, type Path } from '../../../geometry/index.js'
-import { type Concern, type Panel, type Stood, type StoodPart } from '../../../master/index.js'
+import { type Concern, type Join, type Panel, type Stood, type StoodPart } from '../../../master/index.js'
 import { plainPanel } from '../../parts/shape.js'
 import { X, Y, Z, flatPart, minus } from '../axes.js'
 import { type Bag, isBackRaw, outsideSizes } from '../bag.js'
 import { flapCorners, flapFolded, flapOf, flapPart, isFlapEdge, type Flap } from '../parts/flap.js'
-import { SIDE_LAP, cornerMeetings, lowOf, oneStrip, threeStrips } from './gussets.js'
+import { type Gussets, SIDE_LAP, cornerMeetings, lowOf, oneStrip, threeStrips } from './gussets.js'
 import { alone, part, type Body, type Face } from '../assembly.js'
 import {
   cornersOf,
@@ -19,6 +19,17 @@ import {
 import { bodySeams, reversedIf } from '../seam.js'
 import { seamSkives } from '../skiving.js'
 import { MOST_TAPER, halfAt, plainStrip, stripStitches, taperingStrip, type Strip, widest } from './strip.js'
+
+/** What front, back and gusset are made by. */
+interface Wrapped {
+  readonly bag: Bag
+  readonly profile: Profile
+  readonly strip: Strip
+  readonly gussets: Gussets
+  /** From the strip’s edge to its middle line, and from the front’s top down to where the strip begins, mm. */
+  readonly level: number
+  readonly low: number
+}
 
 /** Front and back with a gusset round sides and foot, in one strip, in three, or tapering. */
 export function wrapBody(bag: Bag): Body {
@@ -36,73 +47,13 @@ export function wrapBody(bag: Bag): Body {
     facePanel(bag, id, profile, id === 'back' ? flap : undefined),
   )
   const gussets = p.body === 'wrap-three' ? threeStrips(bag, strip) : oneStrip(bag, strip)
-  const level = widest(strip) / 2 + mb
-  const low = lowOf(bag)
-  const seams = (['front', 'back'] as const).flatMap((id) => {
-    const front = id === 'front'
-    const line = (by: number): Path =>
-      gussets.inBase(
-        reversedIf(stripStitches({ ...strip, halves: widened(strip, by) }, level, front ? 1 : -1), !front),
-      )
-    const sewn = front
-      ? bag
-      : { ...bag, margin: bag.back.margin, second: isBackRaw(p) ? undefined : bag.second }
-    const seams = bodySeams(sewn, {
-      id: `${id}-seam`,
-      name: `seam of the ${id} and the gusset`,
-      sheet: id,
-      chain: profileChain(profile.radius),
-      mate: line(0),
-      mateSheet: gussets.base,
-      beside: line,
-      through: [id, ...gussets.sheets],
-      twin: front ? 'back-seam' : 'front-seam',
-      pairName: 'two gusset seams',
-      low,
-    })
-    return front || !isBackRaw(p) ? seams : seams.map((join) => ({ ...join, hidden: false }))
-  })
-  const [c, sn, half] = [Math.cos(strip.lean), Math.sin(strip.lean), s.deep.value / 2]
-  const face = (sheet: 'front' | 'back', way: 1 | -1): Face => ({
-    sheet,
-    move: shift(span / 2 + (way > 0 ? m : mb), 0),
-    wide: span,
-    high: rise,
-    edges: () => (way > 0 ? [-span / 2 - m, span / 2 + m] : [-span / 2 - mb, span / 2 + mb]),
-    seamOffset: way > 0 ? flat : behind,
-    frame: () => ({
-      origin: point3(0, rise * c, way * (half + rise * sn)),
-      right: way > 0 ? X : minus(X),
-      down: point3(0, -c, -way * sn),
-      grain: point3(0, -sn, way * c),
-    }),
-  })
-  const three = p.body === 'wrap-three'
-  const side = (way: 1 | -1): Face => ({
-    sheet: three ? `gusset-${way > 0 ? 'right' : 'left'}` : 'gusset',
-    // Seen from outside the right end of the strip runs down with the back to the right.
-    move:
-      way > 0 || three
-        ? { a: 0, b: -1, c: 1, d: 0, e: low, f: level }
-        : { a: 0, b: 1, c: -1, d: 0, e: strip.length.value - low, f: level },
-    wide: 2 * halfAt(strip, low),
-    high: rise - low,
-    edges: (down) => {
-      const half = halfAt(strip, low + down)
-      return way > 0 ? [-half - m, half + mb] : [-half - mb, half + m]
-    },
-    seamOffset: bag.seamOffset.walls,
-    frame: () => ({
-      origin: point3((way * span) / 2, (rise - low) * c, 0),
-      right: way > 0 ? minus(Z) : Z,
-      down: minus(Y),
-      grain: way > 0 ? X : minus(X),
-    }),
-  })
+  const shape: Wrapped = { bag, profile, strip, gussets, level: widest(strip) / 2 + mb, low: lowOf(bag) }
+  const { level, low } = shape
+  const half = s.deep.value / 2
   const made = part({
     panels: [...panels, ...gussets.panels],
     piles: [...panels.map((q) => alone(q)), gussets.pile],
-    joins: [...gussets.joins, ...seams],
+    joins: [...gussets.joins, ...gussetSeams(shape, 'front'), ...gussetSeams(shape, 'back')],
     meetings: cornerMeetings(profile, strip, { front: m, back: mb, upper: mb }, gussets, low),
     corners: cornersOf(bag, 'front', profile, 'gusset'),
     sizes: [
@@ -132,21 +83,93 @@ export function wrapBody(bag: Bag): Body {
   })
   return {
     ...made,
-    front: face('front', 1),
-    back: face('back', -1),
-    right: side(1),
-    left: side(-1),
+    front: faceOf(shape, 1),
+    back: faceOf(shape, -1),
+    right: sideOf(shape, 1),
+    left: sideOf(shape, -1),
     flap,
     apart,
     lean: strip.lean,
     foot: {
-      wide: span / 2 - profile.radius - (three ? SIDE_LAP : 0),
+      wide: span / 2 - profile.radius - (p.body === 'wrap-three' ? SIDE_LAP : 0),
       deep: half,
       at: (x, z) => {
         const middle = boxCentre(pathBox(firstOf(gussets.panels).outline))
         return { sheet: gussets.base, at: point(middle.x + x, level + z) }
       },
     },
+  }
+}
+
+/** The seam of the front, or of the back, with the gusset. */
+function gussetSeams({ bag, profile, strip, gussets, level, low }: Wrapped, id: 'front' | 'back'): Join[] {
+  const front = id === 'front'
+  const line = (by: number): Path =>
+    gussets.inBase(
+      reversedIf(stripStitches({ ...strip, halves: widened(strip, by) }, level, front ? 1 : -1), !front),
+    )
+  const raw = isBackRaw(bag.p)
+  const sewn = front ? bag : { ...bag, margin: bag.back.margin, second: raw ? undefined : bag.second }
+  const seams = bodySeams(sewn, {
+    id: `${id}-seam`,
+    name: `seam of the ${id} and the gusset`,
+    sheet: id,
+    chain: profileChain(profile.radius),
+    mate: line(0),
+    mateSheet: gussets.base,
+    beside: line,
+    through: [id, ...gussets.sheets],
+    twin: front ? 'back-seam' : 'front-seam',
+    pairName: 'two gusset seams',
+    low,
+  })
+  return front || !raw ? seams : seams.map((join) => ({ ...join, hidden: false }))
+}
+
+/** The front or the back as parts are put on it. */
+function faceOf({ bag, profile: { span, rise }, strip }: Wrapped, way: 1 | -1): Face {
+  const m = (way > 0 ? bag.margin : bag.back.margin).value
+  const [c, sn, half] = [Math.cos(strip.lean), Math.sin(strip.lean), bag.s.deep.value / 2]
+  return {
+    sheet: way > 0 ? 'front' : 'back',
+    move: shift(span / 2 + m, 0),
+    wide: span,
+    high: rise,
+    edges: () => [-span / 2 - m, span / 2 + m],
+    seamOffset: way > 0 ? bag.seamOffset.flat : bag.seamOffset.back,
+    frame: () => ({
+      origin: point3(0, rise * c, way * (half + rise * sn)),
+      right: way > 0 ? X : minus(X),
+      down: point3(0, -c, -way * sn),
+      grain: point3(0, -sn, way * c),
+    }),
+  }
+}
+
+/** The right or the left side, all of the strip that stands there. */
+function sideOf({ bag, profile: { span, rise }, strip, level, low }: Wrapped, way: 1 | -1): Face {
+  const [m, mb] = [bag.margin.value, bag.back.margin.value]
+  const three = bag.p.body === 'wrap-three'
+  return {
+    sheet: three ? `gusset-${way > 0 ? 'right' : 'left'}` : 'gusset',
+    // Seen from outside the right end of the strip runs down with the back to the right.
+    move:
+      way > 0 || three
+        ? { a: 0, b: -1, c: 1, d: 0, e: low, f: level }
+        : { a: 0, b: 1, c: -1, d: 0, e: strip.length.value - low, f: level },
+    wide: 2 * halfAt(strip, low),
+    high: rise - low,
+    edges: (down) => {
+      const half = halfAt(strip, low + down)
+      return way > 0 ? [-half - m, half + mb] : [-half - mb, half + m]
+    },
+    seamOffset: bag.seamOffset.walls,
+    frame: () => ({
+      origin: point3((way * span) / 2, (rise - low) * Math.cos(strip.lean), 0),
+      right: way > 0 ? minus(Z) : Z,
+      down: minus(Y),
+      grain: way > 0 ? X : minus(X),
+    }),
   }
 }
 

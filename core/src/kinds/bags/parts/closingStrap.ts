@@ -1,6 +1,6 @@
 import { type Move, courseOf, moveThen, point, point3Along } from '../../../geometry/index.js'
-import type { Stood } from '../../../master/index.js'
-import { given } from '../../../working/index.js'
+import type { Join, Panel, Stood } from '../../../master/index.js'
+import { type Reckoned, given } from '../../../working/index.js'
 import { leatherOf } from '../../kind.js'
 import { minus } from '../axes.js'
 import { type Bag } from '../bag.js'
@@ -27,17 +27,24 @@ export interface Tip {
   readonly down: number
 }
 
-/** A strap on the flap that goes down through a loop on the front; without a flap, from the back over the top. */
-export function strapped(bag: Bag, body: Body, tip: Tip | undefined): Part {
-  const { p, size } = bag
-  const m = p.margin
-  const t = bag.body.thickness
-  const sewn = 45
-  const under = p.top === 'single' ? 6 : p.topBand + 4
-  const down = tip ? tip.down + 28 : Math.min(90, body.front.high / 2)
-  const length = tip
+/** So much of the strap is sewn down; it comes so far beyond a flap’s tip before its loop, mm. */
+const [SEWN, BELOW_TIP] = [45, 28] as const
+
+/** Where the strap is sewn on below the back’s top edge where there is no flap, and how far down the front its loop sits, mm. */
+interface Places {
+  readonly under: number
+  readonly down: number
+}
+
+const placesOf = ({ p }: Bag, { front }: Body, tip: Tip | undefined): Places => ({
+  under: p.top === 'single' ? 6 : p.topBand + 4,
+  down: tip ? tip.down + BELOW_TIP : Math.min(90, front.high / 2),
+})
+
+const strapLength = ({ size, s }: Bag, tip: Tip | undefined, { under, down }: Places): Reckoned =>
+  tip
     ? size('closing.length', 'closing strap', '{sewn} sewn on + {over} beyond the edge', '§20', {
-        sewn: given('sewn', sewn),
+        sewn: given('sewn', SEWN),
         over: given('over', BENCH.strapOver),
       })
     : size(
@@ -46,42 +53,46 @@ export function strapped(bag: Bag, body: Body, tip: Tip | undefined): Part {
         '{sewn} sewn on + {under} up to the top + {deep} over the mouth + {down} down to the loop + {past} through it',
         '§20',
         {
-          sewn: given('sewn', sewn),
+          sewn: given('sewn', SEWN),
           under: given('under', under),
-          deep: bag.s.outDeep,
+          deep: s.outDeep,
           down: given('down', down),
           past: given('past', BENCH.loopWide + BENCH.strapPast),
         },
       )
-  const loop = size(
+
+const loopLength = ({ size, body }: Bag): Reckoned =>
+  size(
     'closing.loop',
     'loop for the closing strap, with its ends sewn down',
     '{wide} strap + 2 × {t} + 2 × {t} room + 2 × {ends} ends',
     '§10',
-    { wide: given('strap', BENCH.strapWide), t: given('leather', t, 'thickness'), ends: given('ends', 14) },
-  )
-  const strap = rectanglePanel(
-    bag,
-    'closing-strap',
-    'Closing strap',
-    'straps',
-    BENCH.strapWide,
-    length.value,
     {
-      foot: BENCH.strapWide / 2 - 0.1,
-      pull: Math.PI / 2,
+      wide: given('strap', BENCH.strapWide),
+      t: given('leather', body.thickness, 'thickness'),
+      ends: given('ends', 14),
     },
   )
-  const keeper = rectanglePanel(
-    bag,
-    'closing-loop',
-    'Loop of the closing strap',
-    'straps',
-    loop.value,
-    BENCH.loopWide,
-  )
-  // Its sewn end lies up the flap, and it hangs beyond the tip; without one it is sewn below the back’s top edge and
-  // reaches up and over. Either way it lies the other way up than it is drawn.
+
+const strapPanel = (bag: Bag, length: number): Panel =>
+  rectanglePanel(bag, 'closing-strap', 'Closing strap', 'straps', BENCH.strapWide, length, {
+    foot: BENCH.strapWide / 2 - 0.1,
+    pull: Math.PI / 2,
+  })
+
+const loopPanel = (bag: Bag, length: number): Panel =>
+  rectanglePanel(bag, 'closing-loop', 'Loop of the closing strap', 'straps', length, BENCH.loopWide)
+
+/**
+ * Its sewn end lies up the flap, and it hangs beyond the tip; without one it is sewn below the back’s top edge and
+ * reaches up and over. Either way it lies the other way up than it is drawn.
+ */
+function strapOn(
+  { back }: Body,
+  tip: Tip | undefined,
+  strap: Panel,
+  { under }: Places,
+): Part['onto'][number] {
   const upside = (x: number, y: number): Move => ({
     a: -1,
     b: 0,
@@ -90,38 +101,53 @@ export function strapped(bag: Bag, body: Body, tip: Tip | undefined): Part {
     e: x + BENCH.strapWide / 2,
     f: y,
   })
-  const lies = tip
-    ? onto(tip.sheet, 'outside', strap, upside(tip.at(0).x, tip.at(sewn).y))
-    : onto(body.back.sheet, 'outside', strap, moveThen(upside(0, under + sewn), body.back.move))
-  const far = sewn - m
+  return tip
+    ? onto(tip.sheet, 'outside', strap, upside(tip.at(0).x, tip.at(SEWN).y))
+    : onto(back.sheet, 'outside', strap, moveThen(upside(0, under + SEWN), back.move))
+}
+
+/** Rows along the sewn end, and one across either end of the loop. */
+function seamsOf({ p }: Bag, { front }: Body, host: string, loop: number): Join[] {
+  const m = p.margin
+  const end = (i: 0 | 1): Join => {
+    const x = i === 0 ? 7 : loop - 7
+    return row(
+      `loop-${i + 1}`,
+      `end ${i + 1} of the loop`,
+      'closing-loop',
+      [point(x, 2), point(x, BENCH.loopWide - 2)],
+      ['closing-loop', front.sheet],
+      [1, 1],
+    )
+  }
+  return [
+    ...rowsAlong(
+      'closing-seam',
+      'closing strap',
+      'closing-strap',
+      [m, BENCH.strapWide - m],
+      [m, SEWN - m],
+      ['closing-strap', host],
+    ),
+    end(0),
+    end(1),
+  ]
+}
+
+/** A strap on the flap that goes down through a loop on the front; without a flap, from the back over the top. */
+export function strapped(bag: Bag, body: Body, tip: Tip | undefined): Part {
+  const places = placesOf(bag, body, tip)
+  const [length, loop] = [strapLength(bag, tip, places), loopLength(bag)]
+  const [strap, keeper] = [strapPanel(bag, length.value), loopPanel(bag, loop.value)]
   return part({
     panels: [strap, keeper],
-    onto: [lies, putOn(body.front, keeper, { x: 0, y: down })],
-    joins: [
-      ...rowsAlong(
-        'closing-seam',
-        'closing strap',
-        'closing-strap',
-        [m, BENCH.strapWide - m],
-        [m, far],
-        ['closing-strap', tip ? tip.sheet : body.back.sheet],
-      ),
-      ...([0, 1] as const).map((i) =>
-        row(
-          `loop-${i + 1}`,
-          `end ${i + 1} of the loop`,
-          'closing-loop',
-          [point(i === 0 ? 7 : loop.value - 7, 2), point(i === 0 ? 7 : loop.value - 7, BENCH.loopWide - 2)],
-          ['closing-loop', body.front.sheet],
-          [1, 1],
-        ),
-      ),
-    ],
+    onto: [strapOn(body, tip, strap, places), putOn(body.front, keeper, { x: 0, y: places.down })],
+    joins: seamsOf(bag, body, tip ? tip.sheet : body.back.sheet, loop.value),
     sizes: [
       { panelId: 'closing-strap', size: length },
       { panelId: 'closing-loop', size: loop },
     ],
-    ...(tip ? {} : { stood: (opened) => [overTheTop(bag, body, under + sewn, 1 - opened)] }),
+    ...(tip ? {} : { stood: (opened) => [overTheTop(bag, body, places.under + SEWN, 1 - opened)] }),
   })
 }
 
