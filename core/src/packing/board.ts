@@ -13,6 +13,7 @@ export const TOUCH = 0.002
 
 /** How two shapes meet at one turn of the second against the first: all their convex parts together. */
 interface Pair {
+  /** Half-planes of each meeting, three numbers each (a normal, and how far out along it from the middle of its box), the nearest first. */
   readonly planes: Float64Array
   /** The box of each meeting of parts, four numbers each: left, right, top, bottom. */
   readonly boxes: Float64Array
@@ -43,6 +44,18 @@ function boxOf(places: Float64Array): [number, number, number, number] {
   return [left, right, top, bottom]
 }
 
+/** The planes of a meeting as seen from the middle of its box, those that lie nearest to it first. */
+function fromMiddle({ planes }: Meeting, box: readonly number[]): number[] {
+  const [left = 0, right = 0, top = 0, bottom = 0] = box
+  const [x, y] = [(left + right) / 2, (top + bottom) / 2]
+  const seen: [number, number, number][] = []
+  for (let i = 0; i + 2 < planes.length; i += 3) {
+    const [nx = 0, ny = 0, out = 0] = planes.subarray(i, i + 3)
+    seen.push([nx, ny, out - nx * x - ny * y])
+  }
+  return seen.sort((a, b) => a[2] - b[2]).flat()
+}
+
 function gathered(meetings: readonly Meeting[]): Pair {
   const planes = new Float64Array(meetings.reduce((sum, m) => sum + m.planes.length, 0))
   const corners = new Float64Array(meetings.reduce((sum, m) => sum + m.corners.length, 0))
@@ -50,12 +63,13 @@ function gathered(meetings: readonly Meeting[]): Pair {
   const boxes = new Float64Array(4 * meetings.length)
   let [at, on] = [0, 0]
   meetings.forEach((m, k) => {
-    planes.set(m.planes, at)
+    const box = boxOf(m.corners)
+    planes.set(fromMiddle(m, box), at)
     corners.set(m.corners, on)
     at += m.planes.length
     on += m.corners.length
     starts[k + 1] = at
-    boxes.set(boxOf(m.corners), 4 * k)
+    boxes.set(box, 4 * k)
   })
   const [left, right, top, bottom] = boxOf(corners)
   return { planes, boxes, starts, hints: starts.slice(0, -1), corners, left, right, top, bottom }
@@ -157,13 +171,20 @@ export function depthIn(
   for (let k = 0; k + 1 < starts.length; k += 1) {
     const box = 4 * k
     if (x <= boxes[box]! || x >= boxes[box + 1]! || y <= boxes[box + 2]! || y >= boxes[box + 3]!) continue
+    // As seen from the middle of the box.
+    const dx = x - (boxes[box]! + boxes[box + 1]!) / 2
+    const dy = y - (boxes[box + 2]! + boxes[box + 3]!) / 2
     const hint = hints[k]!
-    if (planes[hint + 2]! - planes[hint]! * x - planes[hint + 1]! * y <= TOUCH) continue
+    if (planes[hint + 2]! - planes[hint]! * dx - planes[hint + 1]! * dy <= TOUCH) continue
     const end = starts[k + 1]!
+    const away = Math.sqrt(dx * dx + dy * dy)
     let min = Infinity
     let [nx, ny] = [0, 0]
     for (let i = starts[k]!; i < end; i += 3) {
-      const depth = planes[i + 2]! - planes[i]! * x - planes[i + 1]! * y
+      const out = planes[i + 2]!
+      // What lies farther out than that is farther than the nearest so far, and so are all after it.
+      if (out - away >= min) break
+      const depth = out - planes[i]! * dx - planes[i + 1]! * dy
       if (depth >= min) continue
       min = depth
       nx = planes[i]!
