@@ -23,13 +23,28 @@ function drawnIn(table: Table): void {
   }
 }
 
+/** Brings a thing’s middle to a place, as far as the strip lets it. */
+function brought(table: Table, i: number, [tx, ty]: readonly [number, number]): void {
+  const { layout } = table
+  const turn = layout.turn[i]!
+  const room = table.room(i, turn)
+  const [mx, my] = table.middle(i)
+  const held = (value: number, min: number, max: number): number => Math.max(min, Math.min(value, max))
+  table.lay(
+    i,
+    turn,
+    held(layout.x[i]! + tx - mx, room.left, room.right),
+    held(layout.y[i]! + ty - my, room.top, room.bottom),
+  )
+}
+
 /** Two that change places lie no farther apart than this in the order of size, as a share of all; the smallest quarter stays. */
 const REACH = 0.5
 const LARGER = 0.75
 
 /** Two of the larger things change places, so that what could not come apart is tried otherwise. */
 export function disturbed(table: Table, random: Random): void {
-  const { board, shape, layout } = table
+  const { board, shape } = table
   const bySize = Array.from(shape, (_, i) => i)
     .filter((i) => table.moves(i))
     .sort((a, b) => board.area[shape[b]!]! - board.area[shape[a]!]!)
@@ -44,14 +59,27 @@ export function disturbed(table: Table, random: Random): void {
   const b = near[Math.floor(random() * near.length)]
   if (b === undefined) return
   const [ma, mb] = [table.middle(a), table.middle(b)]
-  for (const [i, [mx, my], [tx, ty]] of [
-    [a, ma, mb],
-    [b, mb, ma],
-  ] as const) {
-    const room = table.room(i, layout.turn[i]!)
-    const held = (value: number, min: number, max: number): number => Math.max(min, Math.min(value, max))
-    const [x, y] = [layout.x[i]! + tx - mx, layout.y[i]! + ty - my]
-    table.lay(i, layout.turn[i]!, held(x, room.left, room.right), held(y, room.top, room.bottom))
+  brought(table, a, mb)
+  brought(table, b, ma)
+}
+
+/** So often a whole stretch of the strip is stirred instead of two things, and it is such a share of the strip. */
+const WINDOWED = 0.4
+const STRETCH = 0.2
+
+/** All that lies in one stretch of the strip changes places with each other. */
+function stirred(table: Table, random: Random): void {
+  const { length } = table
+  const wide = STRETCH * length
+  const from = random() * (length - wide)
+  const inside = Array.from({ length: table.count }, (_, i) => i).filter((i) => {
+    const [x] = table.middle(i)
+    return table.moves(i) && x >= from && x <= from + wide
+  })
+  const middles = inside.map((i) => table.middle(i))
+  for (const i of inside) {
+    const [to] = middles.splice(Math.floor(random() * middles.length), 1)
+    if (to) brought(table, i, to)
   }
 }
 
@@ -78,6 +106,12 @@ interface Failed {
   readonly sum: number
 }
 
+/** A layout without overlaps, and how long a strip it takes, mm. */
+interface Apart {
+  readonly layout: Layout
+  readonly length: number
+}
+
 /** What shortening is given, and whom it tells of a better layout. */
 export interface ShortenAsked {
   readonly table: Table
@@ -85,34 +119,40 @@ export interface ShortenAsked {
   /** How much of what may be spent has been, 0 to 1. */
   readonly share: () => number
   readonly better: (layout: Layout, length: number) => void
+  /** A layout to begin again from where no headway is made any more. */
+  readonly anew?: Layout
 }
 
 /**
  * Makes the strip that a table’s layout takes shorter and shorter, from a layout without overlaps; what is held stays. The best
  * is told to `better`, and left on the table.
  */
-export function shorten({ table, random, share, better }: ShortenAsked): void {
-  let best = { layout: copyOf(table.layout), length: table.used() }
+export function shorten({ table, random, share, better, anew }: ShortenAsked): void {
+  let best: Apart = { layout: copyOf(table.layout), length: table.used() }
   const floor = longest(table)
   /** Nothing is shorter than its longest piece: then there is no more to do. */
   const spent = (): number => (best.length <= floor + TOUCH ? 1 : share())
-  const attempt = (shorter: number, patience: Patience): Failed | undefined => {
+  const attempt = (shorter: number, patience: Patience): Failed | Apart => {
     const length = Math.max(shorter, floor)
     table.length = length
     drawnIn(table)
     const { apart, sum } = separate(table, EFFORT, patience, random, () => spent() < 1)
     // What is longer than the strip at its turn sticks out of it: that is no shorter layout.
-    if (!apart || table.used() > length + TOUCH) return { layout: copyOf(table.layout), sum }
-    best = { layout: copyOf(table.layout), length: table.used() }
-    better(best.layout, best.length)
-    return undefined
+    const layout = copyOf(table.layout)
+    if (!apart || table.used() > length + TOUCH) return { layout, sum }
+    const found = { layout, length: table.used() }
+    if (found.length < best.length) {
+      best = found
+      better(layout, found.length)
+    }
+    return found
   }
   for (let until = SHARE_DARING; spent() < 1; until = 1) {
-    explore({ table, random, length: () => best.length, attempt, share: () => spent() / until })
+    explore({ table, random, from: best, attempt, anew, share: () => spent() / until })
     let step: number = SHORTER.careful
     while (spent() < 1 && step > SHORTER.least) {
       table.take(best.layout)
-      if (attempt(best.length * (1 - step), CAREFUL)) step *= 0.75
+      if ('sum' in attempt(best.length * (1 - step), CAREFUL)) step *= 0.75
     }
     table.take(best.layout)
     disturbed(table, random)
@@ -120,21 +160,30 @@ export function shorten({ table, random, share, better }: ShortenAsked): void {
   table.take(best.layout)
 }
 
-interface Exploring extends Pick<ShortenAsked, 'table' | 'random' | 'share'> {
-  readonly length: () => number
-  readonly attempt: (length: number, patience: Patience) => Failed | undefined
+interface Exploring extends Pick<ShortenAsked, 'table' | 'random' | 'share' | 'anew'> {
+  readonly from: Apart
+  readonly attempt: (length: number, patience: Patience) => Failed | Apart
 }
 
+/** After so many tries in a row that did not come apart it is begun anew elsewhere. */
+const GIVEN_UP = 30
+/** As many of those that came nearest are kept to be taken up again. */
+const KEPT = 12
+
 /** Goes for shorter and shorter strips; where one does not come out it is tried from elsewhere. */
-function explore({ table, random, length, attempt, share }: Exploring): void {
+function explore({ table, random, from, attempt, anew, share }: Exploring): void {
+  let { length } = from
   let step: number = SHORTER.first
   let pool: Failed[] = []
+  let failures = 0
   while (share() < 1) {
     const before = copyOf(table.layout)
     const bold = step > SHORTER.daring
-    const failed = attempt(length() * (1 - step * (bold ? 1 : 0.4 + 1.2 * random())), bold ? BOLD : DARING)
-    if (!failed) {
+    const tried = attempt(length * (1 - step * (bold ? 1 : 0.4 + 1.2 * random())), bold ? BOLD : DARING)
+    if (!('sum' in tried)) {
+      ;({ length } = tried)
       pool = []
+      failures = 0
       continue
     }
     if (bold) {
@@ -142,10 +191,20 @@ function explore({ table, random, length, attempt, share }: Exploring): void {
       table.take(before)
       continue
     }
-    pool = [...pool, failed].sort((a, b) => a.sum - b.sum).slice(0, 12)
+    failures += 1
+    if (anew && failures >= GIVEN_UP) {
+      table.take(anew)
+      length = table.used()
+      step = SHORTER.first
+      pool = []
+      failures = 0
+      continue
+    }
+    pool = [...pool, tried].sort((a, b) => a.sum - b.sum).slice(0, KEPT)
     // The nearer one was to coming apart the likelier it is tried again.
     const again = pool[Math.floor(random() ** 2 * pool.length)]
     if (again) table.take(again.layout)
-    disturbed(table, random)
+    if (random() < WINDOWED) stirred(table, random)
+    else disturbed(table, random)
   }
 }

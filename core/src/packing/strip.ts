@@ -94,6 +94,7 @@ export function packStrip(
     table,
     random: randomFrom(asked.seed),
     share,
+    anew: start,
     better: (layout, length) => {
       best = { board, layout, length }
       better(best)
