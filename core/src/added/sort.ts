@@ -147,7 +147,7 @@ export function defineSort<P extends RawParams>(sort: AddedSort<P>): AddedSort {
   }
   return {
     ...sort,
-    settings: sort.settings as unknown as Settings<RawParams>,
+    settings: { ...sort.settings, proposed: (raw) => sort.settings.proposed(read(raw)) },
     leathers: sort.leathers.map(closed),
     hardware: (sort.hardware ?? []).map(closed),
     make: (asked) => sort.make({ ...asked, p: read(asked.p) }),

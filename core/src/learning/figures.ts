@@ -26,18 +26,12 @@ export const differing = (design: Design, own: Figures): Change[] =>
     return now === undefined || now === then || !fits(path, then) ? [] : [{ path, now, then }]
   })
 
-const put = (
-  at: Readonly<Record<string, unknown>>,
-  [key, ...rest]: readonly string[],
-  value: number,
-): unknown => ({
-  ...at,
-  [key!]: rest.length === 0 ? value : put(at[key!] as Readonly<Record<string, unknown>>, rest, value),
-})
+const put = <At extends object>(at: At, [key, ...rest]: readonly string[], value: number): At => {
+  const within: unknown = key === undefined ? undefined : Reflect.get(at, key)
+  const inner = rest.length > 0 && typeof within === 'object' && within ? put(within, rest, value) : value
+  return key === undefined ? at : { ...at, [key]: inner }
+}
 
 /** A design that reckons with the workshop’s own figures. */
 export const withFigures = (design: Design, own: Figures): Design =>
-  differing(design, own).reduce(
-    (so, { path, then }) => put(so as unknown as Readonly<Record<string, unknown>>, path, then) as Design,
-    design,
-  )
+  differing(design, own).reduce((so, { path, then }) => put(so, path, then), design)

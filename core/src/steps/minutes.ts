@@ -101,19 +101,16 @@ function termsOf(
   return all.flatMap(([value, words, inputs]) => (value > 0 ? [{ words, inputs }] : []))
 }
 
-export const amountsAdded = (amounts: readonly Amount[]): Amount =>
-  amounts.reduce(
-    (sum, a) =>
-      Object.fromEntries(
-        Object.keys(sum).map((k) => [k, sum[k as keyof Amount] + a[k as keyof Amount]]),
-      ) as unknown as Amount,
-    NOTHING,
-  )
+/** An amount of each thing there is an amount of. */
+const amountOf = (of: (what: keyof Amount) => number): Amount => ({
+  ...NOTHING,
+  ...Object.fromEntries((Object.keys(NOTHING) as (keyof Amount)[]).map((what) => [what, of(what)])),
+})
 
-export const timesAmount = (amount: Amount, times: number): Amount =>
-  Object.fromEntries(
-    Object.entries(amount).map(([k, v]: [string, number]) => [k, times * v]),
-  ) as unknown as Amount
+export const amountsAdded = (amounts: readonly Amount[]): Amount =>
+  amountOf((what) => amounts.reduce((sum, amount) => sum + amount[what], 0))
+
+export const timesAmount = (amount: Amount, times: number): Amount => amountOf((what) => times * amount[what])
 
 /** Patterns and the bar are made once, however many are made after them. */
 export const ONCE: readonly Sort[] = ['bar', 'pattern', 'mockUp']

@@ -17,6 +17,7 @@ export interface FoldSizes {
   readonly liningTaken: Reckoned | undefined
 }
 
+// eslint-disable-next-line max-lines-per-function -- a list of sizes in the order they are reckoned in; each names those above it
 export function foldSizes(start: Start): FoldSizes {
   const { p, reckon, outside, inside, leather, frontLeather, divider, dividerLining, lining } = start
   const size = sizeBy(reckon)

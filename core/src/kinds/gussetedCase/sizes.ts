@@ -39,6 +39,7 @@ export interface CaseSizes extends Basics {
   readonly strips: readonly Strip[]
 }
 
+// eslint-disable-next-line max-lines-per-function -- a list of sizes in the order they are reckoned in; each names those above it
 export function caseSizes(p: CaseParams, materials: Materials, reckon: Reckon): CaseSizes {
   const [size, outcome] = [sizeBy(reckon), outcomeBy(reckon)]
   const basics = basicsOf(p.margin, materials, reckon)

@@ -37,6 +37,7 @@ export interface HolderSizes extends Basics {
   readonly closed: Reckoned
 }
 
+// eslint-disable-next-line max-lines-per-function -- a list of sizes in the order they are reckoned in; each names those above it
 export function holderSizes(p: HolderParams, materials: Materials, reckon: Reckon): HolderSizes {
   const size = sizeBy(reckon)
   const basics = basicsOf(p.margin, materials, reckon)

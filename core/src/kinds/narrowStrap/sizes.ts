@@ -31,6 +31,7 @@ export interface StrapSizes extends Basics {
   readonly max: Reckoned
 }
 
+// eslint-disable-next-line max-lines-per-function -- a list of sizes in the order they are reckoned in; each names those above it
 export function strapSizes(p: StrapParams, materials: Materials, reckon: Reckon): StrapSizes {
   const [size, outcome] = [sizeBy(reckon), outcomeBy(reckon)]
   const [outer, lining] = [leatherOf(materials, 'outside'), leatherOf(materials, 'lining')]

@@ -35,6 +35,7 @@ export interface SheathSizes extends Basics {
   readonly hangs: Reckoned
 }
 
+// eslint-disable-next-line max-lines-per-function -- a list of sizes in the order they are reckoned in; each names those above it
 export function sheathSizes(p: SheathParams, materials: Materials, reckon: Reckon): SheathSizes {
   const size = sizeBy(reckon)
   const [body, welt] = [leatherOf(materials, 'body'), leatherOf(materials, 'welt')]

@@ -45,6 +45,7 @@ export interface StrapWalletSizes extends Basics {
   readonly tail: Reckoned
 }
 
+// eslint-disable-next-line max-lines-per-function -- a list of sizes in the order they are reckoned in; each names those above it
 export function strapWalletSizes(
   p: StrapWalletParams,
   materials: Materials,

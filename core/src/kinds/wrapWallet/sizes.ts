@@ -36,6 +36,7 @@ const laidOn = (p: WrapParams): number[] => {
 /** What seams down both sides add to a width. */
 const SEAMS = '2 × ({margin} margin + {hole} half a hole) + '
 
+// eslint-disable-next-line max-lines-per-function -- a list of sizes in the order they are reckoned in; each names those above it
 export function wrapSizes(p: WrapParams, materials: Materials, reckon: Reckon): WrapSizes {
   const [size, outcome] = [sizeBy(reckon), outcomeBy(reckon)]
   const basics = basicsOf(p.margin, materials, reckon)

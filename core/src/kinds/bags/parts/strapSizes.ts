@@ -25,6 +25,7 @@ export const BENCH = {
 export const hasHooks = (p: Bag['p']): boolean => p.strap === 'shoulder' && p.strapEnds === 'hooks'
 
 /** Lengths of a strap in two parts with a buckle, from the measure from ring to ring as it is worn. */
+// eslint-disable-next-line max-lines-per-function -- a list of sizes in the order they are reckoned in; each names those above it
 export function strapSizes(bag: Bag) {
   const { p, size, outcome, materials } = bag
   const leather = leatherOf(materials, 'straps')
