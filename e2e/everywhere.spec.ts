@@ -45,6 +45,8 @@ for (const light of ['light', 'dark'] as const)
     const context = await browser.newContext({ colorScheme: light, locale: 'en-GB', reducedMotion: 'reduce' })
     const page = await context.newPage()
     await openDemo(page)
+    // A list that is read from a file must not grow short in silence.
+    expect(ADDRESSES.length).toBeGreaterThan(20)
     // The dark only has other colours, of the same parts.
     for (const at of some(ADDRESSES, light === 'dark' ? 2 : 1)) {
       await walk(page, at)

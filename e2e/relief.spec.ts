@@ -91,6 +91,14 @@ test('every example opens on its pieces and on its relief', async ({ page }) => 
     await page.getByRole('link', { name: /^Relief/ }).click()
     await expect(page.locator('[data-thickest]')).toContainText('mm at the thickest')
   }
+  await walk(page, '/job/ticket-satchel/relief')
+  await page.getByRole('button', { name: /^state of the work/ }).click()
+  await page.locator('.v-overlay--active').getByText('closed, seen from the front').click()
+  // A flap of 1.8 on a front of 1.8.
+  await expect(page.locator('[data-thickest]')).toContainText(
+    '3.6 mm at the thickest, where front, back and flap',
+  )
+  await expect(page.locator('[data-whole]')).toContainText('mm deep, empty')
   expect(broken).toEqual([])
 })
 

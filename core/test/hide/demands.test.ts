@@ -176,6 +176,7 @@ describe('laid and kept with the design', () => {
 })
 
 const place = (design: Design, id: string) => {
-  const { hide, x, y } = design.cutting.lying[id]!
-  return { hide, x: x + 5, y: y + 5 }
+  // The other way round it would lie beside that, not on it.
+  const lies = design.cutting.lying[id]!
+  return { ...lies, x: lies.x + 5, y: lies.y + 5 }
 }
