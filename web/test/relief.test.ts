@@ -125,6 +125,9 @@ describe('the rows that compare them', () => {
     expect(sayDifference(row('Pieces'), three!, two!)).toBe('−2')
     expect(sayDifference(row('Pieces'), two!, three!)).toBe('+2')
     expect(sayDifference(row('Thickest seam'), three!, two!)).toBe('the same')
+    const weighing = (value: number) => ({ ...three!, weight: { ...three!.weight, value } })
+    expect(sayDifference(row('Weight'), weighing(62.4), weighing(62.3))).toBe('the same')
+    expect(sayDifference(row('Weight'), weighing(62.4), weighing(62.6))).toBe('nearly the same')
     expect(sayDifference(row('Holes'), three!, two!)).toMatch(/^−\d+$/)
   })
   test('follow the maker’s units', () => {

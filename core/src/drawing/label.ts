@@ -10,7 +10,8 @@ import {
   pathBox,
 } from '../geometry/index.js'
 import { type JobName, type Piece, pieceLabel } from '../reckon/index.js'
-import { type Lettering, WEIGHT, arrowStrokes } from './edgeMarks.js'
+import { type Lettering, WEIGHT } from './edgeMarks.js'
+import { arrowStrokes } from './setMarks.js'
 import { textWidth, wrapped } from './metrics.js'
 import type { Ask, Form } from './place.js'
 import { type Drawn, stroke, text } from './primitives.js'

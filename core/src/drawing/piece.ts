@@ -30,12 +30,11 @@ import {
   WEIGHT,
   blockDrawing,
   foldToDrawing,
-  holeDrawing,
-  setDrawing,
   skiveEdgeDrawing,
   treatDrawing,
   words,
 } from './edgeMarks.js'
+import { holeDrawing, setDrawing } from './setMarks.js'
 import { hatch, stipple } from './fill.js'
 import { FAR, labelAsks } from './label.js'
 import { type Ask, placed } from './place.js'

@@ -42,11 +42,12 @@ export function rowsIn(unit: Units, currency: string): readonly Row[] {
   ]
 }
 
-/** How a figure differs from the first one, as it is said: `−0.9 mm`, or `the same` where no difference shows. */
+/** How a figure differs from the first one, as it is said: `−0.9 mm`, or `the same` where neither of them shows it. */
 export function sayDifference({ of, say }: Row, from: Weighed, to: Weighed): string {
   const by = of(to) - of(from)
   const said = say(Math.abs(by))
-  return said === say(0) ? 'the same' : `${by > 0 ? '+' : '−'}${said}`
+  if (said !== say(0)) return `${by > 0 ? '+' : '−'}${said}`
+  return say(of(from)) === say(of(to)) ? 'the same' : 'nearly the same'
 }
 
 /** How a setting of a design is said: a choice by its label, a leather by name and thickness. */
