@@ -1,14 +1,17 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { type Derived, derive } from '@drumlin/core/derived'
-import type { Design } from '@drumlin/core/design'
+import { SORTS } from '@drumlin/core/added'
+import { type Derived, derive, mastered } from '@drumlin/core/derived'
+import { type Design, putOn } from '@drumlin/core/design'
+import { STARTER_STORES } from '@drumlin/core/stores'
 import { fieldsOf, kindOf } from '@drumlin/core/kinds'
 import { type LaidUp, layersAt } from '@drumlin/core/layup'
 import { mapThickest, reliefMap, statesOf } from '@drumlin/core/relief'
 import { onStage, placeInSpace } from '@drumlin/core/space'
+import { clipsHave } from '../src/master/index.js'
 import { pathBox, pointInside, pointMoved } from '../src/geometry/index.js'
 import { demoDesign } from './support/all.js'
-import { demo, freshOf } from './support/designs.js'
+import { demo, done, freshOf } from './support/designs.js'
 import { many } from './support/long.js'
 
 const named = (name: string): Derived => derive(demoDesign(name))
@@ -37,6 +40,7 @@ function walked(derived: Derived, front: LaidUp): Map<string, Set<string>> {
     for (let x = left; x <= right; x += WALK)
       for (let y = top; y <= bottom; y += WALK) {
         if (!pointInside({ x, y }, outline)) continue
+        if (!clipsHave(sheet.clips, pointMoved({ x, y }, sheet.move))) continue
         const place = (dx: number, dy: number) =>
           placeInSpace(parts, pointMoved({ x: x + dx, y: y + dy }, toHost))
         const { at, grain } = place(0, 0)
@@ -109,6 +113,18 @@ describe('what lies against the front of a closed bag', () => {
       }
     },
     300_000,
+  )
+  test.each(SORTS.map((sort) => sort.id))(
+    'with a %s on its front too: folded, it lies where its leaves do',
+    (id) => {
+      const bare = freshOf('flap-bag', { flap: 'one', closure: 'lock', high: 300, flapLength: 90 })
+      const panel = mastered(bare).panels.find((p) => p.id === 'front')!
+      const sort = SORTS.find((s) => s.id === id)!
+      const derived = derive(done(bare, putOn(bare, sort, panel, STARTER_STORES)))
+      const { asked, wrong } = compared(derived, frontOf(derived)!)
+      expect(wrong).toEqual([])
+      expect(asked).toBeGreaterThan(500)
+    },
   )
   test('a flap of 1.8 on a front of 1.8 is 3.6 thick', () => {
     const front = frontOf(named('ticket-satchel'))!

@@ -136,12 +136,17 @@ function facing(on: OnStage): Facing[] {
     const { at, grain } = placeOnPart(part, { s: middle, r: 0 }, on.off(place))
     if (Math.abs(grain.z) < UPRIGHT) return []
     const move = moveOf(part, middle)
+    // What is left out of it laid out, where it is folded, is left out here too.
+    const fromLaid = moveThen(host.toSheet, move)
     const sheet: PanelSheet = {
       ...own,
       id: stretches.length > 1 ? `${own.id}.${k + 1}` : own.id,
       move: moveThen(on.toHost, move),
       grainUp: sameWay === grain.z > 0,
-      clips: clipsOf(part, flat).map((c) => clipMoved(c, move)),
+      clips: [
+        ...own.clips.map((c) => clipMoved(c, fromLaid)),
+        ...clipsOf(part, flat).map((c) => clipMoved(c, move)),
+      ],
     }
     return isThere(sheet, laid.outline) ? [{ sheet, depth: at.z, rides }] : []
   })
