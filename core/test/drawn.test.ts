@@ -161,7 +161,7 @@ describe('drawing', () => {
     expect(at(40.4, 22)).toEqual({ at: { x: 40, y: 22 }, said: ['plumb with point 2'] })
     expect(at(25, 0.5).said).toEqual(['level with point 1'])
     expect(at(0.6, 20).said).toEqual(['on the centre line'])
-    expect(at(48.1, 8.8)).toMatchObject({ said: ['3 whole pitches of 4.00 mm from point 2'] })
+    expect(at(48.1, 8.8)).toMatchObject({ said: ['3 whole pitches from point 2'] })
     expect(
       at(60.2, 20, [{ name: 'Front', path: path(panelOf('rectangle', { width: 120, height: 60 })) }]),
     ).toMatchObject({ at: { x: 60, y: 20 }, said: ['on the edge of the front'] })

@@ -21,7 +21,7 @@ export const concern = check({
     what: `${filledIn(data.what, data.lengths, unit)}.`,
     why: filledIn(data.why, data.lengths, unit),
   }),
-  fixes: ({ about }, { master, kind }): Fix[] => {
+  fixes: ({ about, data }, { master, kind }, _tryOut, unit): Fix[] => {
     const remedy = master.concerns?.find((c) => c.id === about)?.remedy
     if (!remedy) return []
     const changes = [remedy, ...(remedy.and ? [remedy.and] : [])].flatMap(({ field, value }) => {
@@ -29,7 +29,7 @@ export const concern = check({
       return path ? [{ path, value }] : []
     })
     if (changes.length === 0) return []
-    const said = remedy.said.charAt(0).toUpperCase() + remedy.said.slice(1)
-    return [{ label: said, edit: { name: remedy.said, changes } }]
+    const said = filledIn(remedy.said, data.lengths, unit)
+    return [{ label: said.charAt(0).toUpperCase() + said.slice(1), edit: { name: said, changes } }]
   },
 })

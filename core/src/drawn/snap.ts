@@ -62,7 +62,7 @@ function wholePitches(panel: DrawnPanel, { index, pitch, within }: SnapTo, to: P
   return {
     at: { x: before.x + (to.x - before.x) * scale, y: before.y + (to.y - before.y) * scale },
     said: [
-      `${count} whole pitches of ${pitch.toFixed(2)} mm from point ${((index + panel.nodes.length - 1) % panel.nodes.length) + 1}`,
+      `${count} whole pitches from point ${((index + panel.nodes.length - 1) % panel.nodes.length) + 1}`,
     ],
   }
 }

@@ -84,7 +84,7 @@ focusWanted()
       <h2>Leather</h2>
       <div v-for="role in roles" :key="role.id" class="role">
         <SentenceLine :sentence="`${role.label}: {leather-${role.id}}`" />
-        <p class="quiet">{{ role.why }}</p>
+        <p class="quiet">{{ withLengths(role.why, settings.unit) }}</p>
       </div>
       <h2>Tools</h2>
       <SentenceLine sentence="Holes with the {iron}, thick places with the {awl}; sewn with {thread}." />

@@ -2,17 +2,24 @@
 import { computed } from 'vue'
 import type { Derived } from '@drumlin/core/derived'
 import { type DrawnPanel, wholeDrawn } from '@drumlin/core/drawn'
+import { withLengths } from '@drumlin/core/measure'
+import { useSettings } from '../app/settings.js'
 import ChoiceField from '../sentence/ChoiceField.vue'
 import MeasureField from '../sentence/MeasureField.vue'
 
 const props = defineProps<{ drawn: DrawnPanel; derived: Derived }>()
+const settings = useSettings()
 const emit = defineEmits<{ change: [name: string, panel: DrawnPanel, gesture?: string] }>()
 const set = (name: string, more: Partial<DrawnPanel>, gesture?: string): void =>
   emit('change', name, { ...props.drawn, ...more }, gesture)
 const thickness = computed(() => props.derived.pieces.find((p) => p.id === props.drawn.id)?.thickness ?? 1)
 const leather = computed(() => props.derived.design.leathers[props.drawn.role])
 const roles = computed(() =>
-  props.derived.kind.roles.map((r) => ({ value: r.id, label: r.label.toLowerCase(), why: r.why })),
+  props.derived.kind.roles.map((r) => ({
+    value: r.id,
+    label: r.label.toLowerCase(),
+    why: withLengths(r.why, settings.unit),
+  })),
 )
 const SPLITS = [
   { value: 'no', label: 'not split', why: 'used at the thickness it has' },

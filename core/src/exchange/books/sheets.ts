@@ -16,11 +16,13 @@ const called = ({ design, count }: Making): string => `${count > 1 ? `${count} Ã
 const contentsOf = ({ design }: Making): string[] =>
   design.contents.map(({ thing, count }) => (count === 1 ? thing.name : `${count} Ã— ${thing.name}`))
 
-const materialsOf = ({ design, record }: Making): string[] => [
+/** What it is made of, with what was measured of it where that is to be told. */
+const materialsOf = ({ design, record }: Making, unit?: Units): string[] => [
   ...record.leathers.flatMap(({ role, batch, measured }) => {
     const leather = design.leathers[role]
     if (!leather) return []
-    const thick = measured.length > 0 ? `, measured ${measured.map((m) => decimal(m, 2)).join(', ')} mm` : ''
+    const thick =
+      unit && measured.length > 0 ? `, measured ${measured.map((m) => printWeight(m, unit)).join(', ')}` : ''
     return [`${role}: ${leather.name}${batch ? `, ${batch}` : ''}${thick}`]
   }),
   `thread: ${design.thread.name}`,
@@ -61,7 +63,7 @@ export const briefSheet = (making: Making, client: Client | undefined, unit: Uni
           : []),
       ],
     },
-    { heading: 'Made of', lines: materialsOf(making) },
+    { heading: 'Made of', lines: materialsOf(making, unit) },
     { heading: 'Price', lines: moneyOf(making) },
     { heading: 'By when', lines: [making.due ?? ''] },
   ],
@@ -82,7 +84,7 @@ export const careSheet = (making: Making, maker: string): Sheet => ({
   title: `Care: ${making.design.name}`,
   heading: making.design.name,
   parts: [
-    { heading: 'Made of', lines: materialsOf(making).map((m) => m.replace(/, measured .*$/, '')) },
+    { heading: 'Made of', lines: materialsOf(making) },
     {
       heading: 'Care',
       lines: [
@@ -115,7 +117,7 @@ export function recordSheet(making: Making, unit: Units, picture: Uint8Array | u
     picture,
     parts: [
       { heading: 'For', lines: [making.forWhom] },
-      { heading: 'Made of', lines: materialsOf(making) },
+      { heading: 'Made of', lines: materialsOf(making, unit) },
       {
         heading: 'Hours',
         lines:

@@ -1,3 +1,4 @@
+import { thicknessSaid } from '../../measure/index.js'
 import type { Sentence } from '../../settings/index.js'
 import type { BifoldParams } from './params.js'
 import type { Role } from '../kind.js'
@@ -7,7 +8,7 @@ export const ROLES: readonly Role<BifoldParams>[] = [
   {
     id: 'outside',
     label: 'Outside',
-    why: 'the body of the wallet; 1.2 to 1.6 mm holds its shape',
+    why: `the body of the wallet; ${thicknessSaid(1.2)} to ${thicknessSaid(1.6)} holds its shape`,
     usual: 1.4,
   },
   {

@@ -1,3 +1,4 @@
+import { thicknessSaid } from '../../measure/index.js'
 import { flipAbout, point, shift } from '../../geometry/index.js'
 import type { Layup, Match, Panel, Sheet } from '../../master/index.js'
 import { type Reckon, given } from '../../working/index.js'
@@ -25,7 +26,12 @@ import { SLEEVE, type SleeveParams } from './params.js'
 import { type Sleeve, far, near } from './sleeve.js'
 
 const ROLES: readonly Role<SleeveParams>[] = [
-  { id: 'body', label: 'Backs', why: 'carry the pockets and face the centre; 0.9 to 1.2 mm', usual: 1 },
+  {
+    id: 'body',
+    label: 'Backs',
+    why: `carry the pockets and face the centre; ${thicknessSaid(0.9)} to ${thicknessSaid(1.2)}`,
+    usual: 1,
+  },
   { id: 'pockets', label: 'Pockets', why: 'the lightest; every pocket adds to the pile', usual: 0.9 },
   FRONT_POCKET,
   {

@@ -1,4 +1,4 @@
-import { lengthSaid } from '../../measure/index.js'
+import { lengthSaid, thicknessSaid } from '../../measure/index.js'
 import { nth } from '../../lists/index.js'
 import { point } from '../../geometry/index.js'
 import type { Concern, Fit, Fitting, Layup } from '../../master/index.js'
@@ -27,7 +27,12 @@ import { snapHalf, snapRole } from '../parts/snap.js'
 const LEANS = 1
 
 const ROLES: readonly Role<CaseParams>[] = [
-  { id: 'body', label: 'Body', why: 'front, back and flap; 1.4 to 2 mm keeps its shape', usual: 1.6 },
+  {
+    id: 'body',
+    label: 'Body',
+    why: `front, back and flap; ${thicknessSaid(1.4)} to ${thicknessSaid(2)} keeps its shape`,
+    usual: 1.6,
+  },
   { id: 'gusset', label: 'Gussets', why: 'fold flat at every closing: thin and supple', usual: 0.9 },
   {
     id: 'pockets',

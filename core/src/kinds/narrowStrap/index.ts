@@ -1,4 +1,4 @@
-import { lengthSaid } from '../../measure/index.js'
+import { lengthSaid, thicknessSaid } from '../../measure/index.js'
 import { point } from '../../geometry/index.js'
 import type { Concern, Fit } from '../../master/index.js'
 import { type Reckon, given } from '../../working/index.js'
@@ -11,7 +11,12 @@ import { type StrapSizes, strapSizes } from './sizes.js'
 import { needed, present } from '../parts/fits.js'
 
 const ROLES: readonly Role<StrapParams>[] = [
-  { id: 'outside', label: 'Outside', why: 'thin enough to turn over: 0.8 to 1.2 mm', usual: 0.9 },
+  {
+    id: 'outside',
+    label: 'Outside',
+    why: `thin enough to turn over: ${thicknessSaid(0.8)} to ${thicknessSaid(1.2)}`,
+    usual: 0.9,
+  },
   {
     id: 'lining',
     label: 'Lining',
@@ -55,6 +60,9 @@ function fits(p: StrapParams, s: StrapSizes, reckon: Reckon): Fit[] {
   ]
 }
 
+/** Leather that holds between two holes under the prong, mm. */
+const BETWEEN_HOLES = 3
+
 function concerns(p: StrapParams): Concern[] {
   const found: Concern[] = []
   if (p.holes % 2 === 0)
@@ -67,13 +75,14 @@ function concerns(p: StrapParams): Concern[] {
       why: 'An odd number puts the measured girth on the middle hole, with as much either way.',
       remedy: { field: 'holes', value: p.holes + 1 > 11 ? 11 : p.holes + 1, said: 'one hole more' },
     })
-  if (p.spacing - p.hole < 3)
+  if (p.spacing - p.hole < BETWEEN_HOLES)
     found.push({
       id: 'holes-tear',
       rank: 'look',
       panelId: 'tongue',
       at: point(p.wideEnd / 2, 20),
-      what: 'Less than 3 mm of leather stands between two holes',
+      what: 'Less than {least} of leather stands between two holes',
+      lengths: { least: BETWEEN_HOLES },
       why: 'They tear into one another under the prong. Space them out or punch smaller ones.',
       remedy: { field: 'spacing', value: p.hole + 4, said: 'holes spaced wider' },
     })

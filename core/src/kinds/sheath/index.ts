@@ -1,4 +1,4 @@
-import { lengthSaid } from '../../measure/index.js'
+import { lengthSaid, thicknessSaid } from '../../measure/index.js'
 import { STAY, flipAbout, point, shift } from '../../geometry/index.js'
 import { loopOf } from './loop.js'
 import type { Concern, Fit, Panel, PanelSheet } from '../../master/index.js'
@@ -13,7 +13,12 @@ import { SHEATH, type SheathParams, hasOwnLoop } from './params.js'
 import { LAND, type SheathSizes, sheathSizes } from './sizes.js'
 
 const ROLES: readonly Role<SheathParams>[] = [
-  { id: 'body', label: 'Body', why: 'front and back: firm, 2.5 to 3.5 mm', usual: 2.8 },
+  {
+    id: 'body',
+    label: 'Body',
+    why: `front and back: firm, ${thicknessSaid(2.5)} to ${thicknessSaid(3.5)}`,
+    usual: 2.8,
+  },
   { id: 'welt', label: 'Welt', why: 'what lies between: as thick as the tool, in layers', usual: 2.8 },
 ]
 

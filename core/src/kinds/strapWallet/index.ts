@@ -1,3 +1,4 @@
+import { thicknessSaid } from '../../measure/index.js'
 import { point } from '../../geometry/index.js'
 import type { Concern, Fit } from '../../master/index.js'
 import { type Reckon, given } from '../../working/index.js'
@@ -11,7 +12,12 @@ import { type StrapWalletSizes, strapWalletSizes } from './sizes.js'
 import { betweenSeams, needed, present } from '../parts/fits.js'
 
 const ROLES: readonly Role<StrapWalletParams>[] = [
-  { id: 'outside', label: 'Body', why: 'one piece folded up; 1.4 to 2 mm stands by itself', usual: 1.6 },
+  {
+    id: 'outside',
+    label: 'Body',
+    why: `one piece folded up; ${thicknessSaid(1.4)} to ${thicknessSaid(2)} stands by itself`,
+    usual: 1.6,
+  },
   { id: 'inside', label: 'Inner pocket', why: 'lies between the notes and the cards; thin', usual: 0.9 },
   { id: 'strap', label: 'Strap', why: 'pulled every day: firm, with little stretch', usual: 2 },
 ]

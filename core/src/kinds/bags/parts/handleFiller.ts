@@ -92,6 +92,9 @@ export function overOf(bag: Bag, wide: Reckoned): Reckoned | undefined {
 
 const lostOver = (p: Bag['p']): number => Math.hypot(BESIDE, fillOf(p)) - BESIDE
 
+/** A filler that both halves of one width still go round, mm. */
+const THIN = 1.5
+
 /** A strip between rings is its own under layer: it can't be cut wider over a filler alone. */
 export function overFiller(bag: Bag, wide: Reckoned): readonly Concern[] {
   const { p } = bag
@@ -104,9 +107,9 @@ export function overFiller(bag: Bag, wide: Reckoned): readonly Concern[] {
       panelId: 'handle',
       at: point(30, p.handleWide / 2),
       what: 'Over a filler of {fill} the upper half of the handle needs {more} more at each edge',
-      lengths: { fill: fillOf(p), more: lost },
+      lengths: { fill: fillOf(p), more: lost, thin: THIN },
       why: 'Both halves are one strip of one width. Mould the upper one wet over the filler and trim the other to it, or take a thinner filler.',
-      remedy: { field: 'handleFill', value: 1.5, said: 'a filler of 1.5 mm' },
+      remedy: { field: 'handleFill', value: THIN, said: 'a filler of {thin}' },
     },
   ]
 }
