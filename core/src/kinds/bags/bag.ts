@@ -6,6 +6,7 @@ import { type Materials, leatherOf } from '../kind.js'
 import { type Basics, basicsOf, outcomeBy, sizeBy } from '../parts/basics.js'
 import { type Adds, addsOf } from './adds.js'
 import type { BagParams } from './params.js'
+import { hemRow } from './mouth.js'
 
 /** Judgement values of the bench, mm unless said. */
 export const BENCH = {
@@ -221,7 +222,7 @@ export function bagOf(p: BagParams, materials: Materials, reckon: Reckon): Bag {
             feather: 8,
             core: 'round',
             lines: 1,
-            margin: Math.max(2, p.topBand - 6),
+            margin: hemRow(p.topBand),
           }
         : { type: 'raw', finish: p.finish, trim: 0 },
     plain: { type: 'raw', finish: p.finish, trim: 0 },

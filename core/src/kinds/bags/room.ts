@@ -6,6 +6,7 @@ import { leatherOf } from '../kind.js'
 import { type Bag, basePile, isBackRaw, isBoxed, isFan } from './bag.js'
 import type { Part } from './assembly.js'
 import { fanOf } from './bodies/fanSide.js'
+import { ZIP_ENDS } from './mouth.js'
 
 const insideOf = (bag: Bag, key: 'wide' | 'high' | 'deep', label: string): Reckoned => {
   const { p, s, outcome, adds } = bag
@@ -60,7 +61,7 @@ export function roomOf(bag: Bag, { panels, rooms: [second] }: Part): Room {
     'mouth, width',
     zip ? '{wide} inside − 2 × {ends} at the zip’s ends' : '{wide} inside',
     '§20',
-    { wide, ends: given('ends', 12) },
+    { wide, ends: given('ends', ZIP_ENDS) },
   )
   const top = p.body === 'tapered' ? p.topDeep : p.deep
   const mouthDeep = outcome(

@@ -53,9 +53,9 @@ function fits(p: CaseParams, s: CaseSizes, reckon: Reckon): Fit[] {
     what: 'the flap over the front',
     panelId: 'back',
     keys: [],
-    remedy: { field: 'flap', value: 25 },
+    remedy: { field: 'flap', value: BENCH.flapOver },
     at: point(s.width.value / 2, p.flap),
-    needs: needed(reckon, 'fit.flap', 'over the front', 25, '§3'),
+    needs: needed(reckon, 'fit.flap', 'over the front', BENCH.flapOver, '§3'),
     has: present(reckon, 'fit.flapHas', 'flap', given('flap', p.flap), '§3'),
   }
   const stack = s.stack
@@ -104,17 +104,23 @@ function concerns(p: CaseParams, s: CaseSizes): Concern[] {
       what: 'The gusset is deeper than the case is high',
       why: 'It can’t lie folded flat: half of it has to fit beside the front’s side. Make the case higher or shallower.',
     })
-  if (p.closure === 'snap' && p.flap - BENCH.snapIn > s.height.value - (s.foot ? 0 : s.margin.value) - 6)
+  if (
+    p.closure === 'snap' &&
+    p.flap - BENCH.snapIn > s.height.value - (s.foot ? 0 : s.margin.value) - BENCH.snapUp
+  )
     found.push({
       id: 'snap-at-foot',
       rank: 'stop',
       panelId: s.foot ? 'back' : 'front',
-      at: point(s.width.value / 2, s.foot ? s.bodyLength.value - s.height.value + 6 : s.height.value - 6),
+      at: point(
+        s.width.value / 2,
+        s.foot ? s.bodyLength.value - s.height.value + BENCH.snapUp : s.height.value - BENCH.snapUp,
+      ),
       what: `The snap comes to lie on the ${s.foot ? 'fold' : 'seam'} at the foot`,
       why: 'It can’t be set there. Shorten the flap.',
       remedy: {
         field: 'flap',
-        value: Math.max(25, Math.floor(s.height.value - 15)),
+        value: Math.max(BENCH.flapOver, Math.floor(s.height.value - BENCH.flapClear)),
         said: 'a shorter flap',
       },
     })

@@ -15,8 +15,12 @@ export const BENCH = {
   bridgeTab: 12,
   /** A bridge lower than this holds nothing off. */
   bridgeRise: 6,
-  /** From the end of the flap to the snap. */
+  /** From the end of the flap to the snap, and from the snap to the foot. */
   snapIn: 12,
+  snapUp: 6,
+  /** A flap that comes down over the front less far lets things out; one cut back ends so far above the foot. */
+  flapOver: 25,
+  flapClear: 15,
 } as const
 
 /** Every finished size of the case, each with its working. */

@@ -6,6 +6,7 @@ import { BENCH } from './closingStrap.js'
 import { flapFolded, flapOf, flapPart, flapReach, type Flap } from './flap.js'
 import { onPanel, putOn, rectanglePanel, row } from './onFace.js'
 import { alone, onto, part, together, type Body, type Face, type Part } from '../assembly.js'
+import { hemRow } from '../mouth.js'
 
 /** The top edges: a band behind them, or a hem. Single tops are only finished. */
 export function topEdges(bag: Bag, body: Body): Part {
@@ -16,7 +17,7 @@ export function topEdges(bag: Bag, body: Body): Part {
     return part({
       joins: faces.map((face, i): Join => {
         const half = face.wide / 2 - 4
-        const y = Math.max(3, p.topBand - 6)
+        const y = hemRow(p.topBand)
         return row(
           i === 0 ? 'hem-front' : 'hem-back',
           i === 0 ? 'hem of the front' : 'hem of the back',

@@ -6,9 +6,21 @@ import { minus } from '../axes.js'
 import { type Bag } from '../bag.js'
 import { onPanel, rectanglePanel, row } from './onFace.js'
 import { alone, part, together, type Body, type Face, type Part } from '../assembly.js'
+import { ZIP_ENDS } from '../mouth.js'
 
-/** The top edges stand so far over the bands’ seams; a band is so much shorter than the mouth; its tape is sewn so far in, mm. */
-const BENCH = { below: 6, shorter: 4, ends: 4, tape: 4 } as const
+/** Judgement values of the bench, mm. */
+const BENCH = {
+  /** The top edges stand so far over the bands’ seams. */
+  below: 6,
+  /** A band is so much shorter than the mouth; its rows end so far short of it, its tape is sewn so far in. */
+  shorter: 4,
+  ends: 4,
+  tape: 4,
+  /** Between both bands the teeth lie free; so much of a band is sewn under the top edge, and it is no narrower than this. */
+  teeth: 6,
+  under: 12,
+  least: 14,
+} as const
 
 type Side = 'front' | 'back'
 
@@ -24,14 +36,19 @@ function bandsOf(bag: Bag, body: Body): Bands {
   const { s, size } = bag
   const length = size('zip.length', 'zip from stop to stop', '{wide} width − 2 × {ends} at the ends', '§20', {
     wide: s.wide,
-    ends: given('ends', 12),
+    ends: given('ends', ZIP_ENDS),
   })
   const band = size(
     'zip.band',
     'a band beside the zip',
     '({deep} depth − {gap} for the teeth) / 2 + {under} sewn under the top edge, at least {min}',
     '§20',
-    { deep: s.deep, gap: given('teeth', 6), under: given('under', 12), min: given('least', 14) },
+    {
+      deep: s.deep,
+      gap: given('teeth', BENCH.teeth),
+      under: given('under', BENCH.under),
+      min: given('least', BENCH.least),
+    },
   )
   return { bag, length, band, wide: Math.min(body.front.wide, body.back.wide) - BENCH.shorter }
 }
