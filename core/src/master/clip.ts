@@ -1,4 +1,4 @@
-import { type Move, type Point, point, pointMoved } from '../geometry/index.js'
+import { type Move, type Point, point, pointMoved, polygonHalved } from '../geometry/index.js'
 
 /** The part of a placed sheet that counts: all that lies on the `inside` side of a line through `at`. */
 export interface Clip {
@@ -22,6 +22,10 @@ export function clipHas({ at, inward }: Clip, x: number, y: number): boolean {
 /** Whether a place is on the part that all of them leave. */
 export const clipsHave = (clips: readonly Clip[], { x, y }: Point): boolean =>
   clips.every((clip) => clipHas(clip, x, y))
+
+/** What they leave of a ring of places. */
+export const ringClipped = (ring: readonly Point[], clips: readonly Clip[]): readonly Point[] =>
+  clips.reduce((left, { at, inward }) => polygonHalved(left, at, inward), ring)
 
 /** The part that counts moves with its sheet. */
 export function clipMoved({ at, inward }: Clip, move: Move): Clip {

@@ -1,5 +1,5 @@
 export { chainsOf, edgeChain, insetChainMaybe } from './chains.js'
-export { type Clip, clipAt, clipHas, clipMoved, clipsHave } from './clip.js'
+export { type Clip, clipAt, clipHas, clipMoved, clipsHave, ringClipped } from './clip.js'
 export type { Corner, Fitting, Hanging, Room, StrapRun, Turning } from './fitting.js'
 export type { Ends, Frame, InsideThing, Riding, Standing, Stood, StoodPart, Wound } from './stand.js'
 export { liesIn, sheetsOf } from './master.js'

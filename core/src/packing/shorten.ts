@@ -119,15 +119,13 @@ export interface ShortenAsked {
   /** How much of what may be spent has been, 0 to 1. */
   readonly share: () => number
   readonly better: (layout: Layout, length: number) => void
-  /** A layout to begin again from where no headway is made any more. */
-  readonly anew?: Layout
 }
 
 /**
  * Makes the strip that a table’s layout takes shorter and shorter, from a layout without overlaps; what is held stays. The best
  * is told to `better`, and left on the table.
  */
-export function shorten({ table, random, share, better, anew }: ShortenAsked): void {
+export function shorten({ table, random, share, better }: ShortenAsked): void {
   let best: Apart = { layout: copyOf(table.layout), length: table.used() }
   const floor = longest(table)
   /** Nothing is shorter than its longest piece: then there is no more to do. */
@@ -148,7 +146,7 @@ export function shorten({ table, random, share, better, anew }: ShortenAsked): v
     return found
   }
   for (let until = SHARE_DARING; spent() < 1; until = 1) {
-    explore({ table, random, from: best, attempt, anew, share: () => spent() / until })
+    explore({ table, random, from: best.length, attempt, share: () => spent() / until })
     let step: number = SHORTER.careful
     while (spent() < 1 && step > SHORTER.least) {
       table.take(best.layout)
@@ -160,22 +158,19 @@ export function shorten({ table, random, share, better, anew }: ShortenAsked): v
   table.take(best.layout)
 }
 
-interface Exploring extends Pick<ShortenAsked, 'table' | 'random' | 'share' | 'anew'> {
-  readonly from: Apart
+interface Exploring extends Pick<ShortenAsked, 'table' | 'random' | 'share'> {
+  readonly from: number
   readonly attempt: (length: number, patience: Patience) => Failed | Apart
 }
 
-/** After so many tries in a row that did not come apart it is begun anew elsewhere. */
-const GIVEN_UP = 30
 /** As many of those that came nearest are kept to be taken up again. */
 const KEPT = 12
 
 /** Goes for shorter and shorter strips; where one does not come out it is tried from elsewhere. */
-function explore({ table, random, from, attempt, anew, share }: Exploring): void {
-  let { length } = from
+function explore({ table, random, from, attempt, share }: Exploring): void {
+  let length = from
   let step: number = SHORTER.first
   let pool: Failed[] = []
-  let failures = 0
   while (share() < 1) {
     const before = copyOf(table.layout)
     const bold = step > SHORTER.daring
@@ -183,21 +178,11 @@ function explore({ table, random, from, attempt, anew, share }: Exploring): void
     if (!('sum' in tried)) {
       ;({ length } = tried)
       pool = []
-      failures = 0
       continue
     }
     if (bold) {
       step = Math.max(SHORTER.daring, step / 2)
       table.take(before)
-      continue
-    }
-    failures += 1
-    if (anew && failures >= GIVEN_UP) {
-      table.take(anew)
-      length = table.used()
-      step = SHORTER.first
-      pool = []
-      failures = 0
       continue
     }
     pool = [...pool, tried].sort((a, b) => a.sum - b.sum).slice(0, KEPT)

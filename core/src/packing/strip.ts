@@ -94,7 +94,6 @@ export function packStrip(
     table,
     random: randomFrom(asked.seed),
     share,
-    anew: start,
     better: (layout, length) => {
       best = { board, layout, length }
       better(best)

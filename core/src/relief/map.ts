@@ -6,11 +6,10 @@ import {
   pathMoved,
   pathPoints,
   pointMoved,
-  polygonHalved,
 } from '../geometry/index.js'
 import { type EdgeProfile, profileLevel } from '../edges/index.js'
 import type { LaidSheet, LaidUp } from '../layup/index.js'
-import type { Band } from '../master/index.js'
+import { type Band, ringClipped } from '../master/index.js'
 
 /** Thickness of the laid-up work on a grid of square cells, row by row from the top, each read at its middle, mm. */
 export interface ReliefMap {
@@ -203,10 +202,7 @@ function addSheet(laid: LaidSheet, map: ReliefMap): void {
 
 /** What of a sheet counts, as a box; undefined where nothing does. */
 function shownBox({ placed, sheet }: LaidSheet): Box | undefined {
-  const ring = sheet.clips.reduce<readonly Point[]>(
-    (points, { at, inward }) => polygonHalved(points, at, inward),
-    pathPoints(placed, CHORDS),
-  )
+  const ring = ringClipped(pathPoints(placed, CHORDS), sheet.clips)
   if (ring.length === 0) return undefined
   const [xs, ys] = [ring.map((p) => p.x), ring.map((p) => p.y)]
   return { left: Math.min(...xs), right: Math.max(...xs), top: Math.min(...ys), bottom: Math.max(...ys) }

@@ -1,17 +1,13 @@
 import type { Derived } from '../derived/index.js'
 import { type LaidUp, layUp } from '../layup/index.js'
 import { closedFront } from '../space/index.js'
-
-const known = new WeakMap<Derived, readonly LaidUp[]>()
+import { remembered } from '../working/index.js'
 
 /** The states that a work is looked at in: those it is laid up in, and of a bag what lies against its front once it is closed. */
-export function statesOf(derived: Derived): readonly LaidUp[] {
-  const before = known.get(derived)
-  if (before) return before
-  const states = [...derived.works, ...frontOf(derived)]
-  known.set(derived, states)
-  return states
-}
+export const statesOf = remembered((derived: Derived): readonly LaidUp[] => [
+  ...derived.works,
+  ...frontOf(derived),
+])
 
 function frontOf({ works, master, edges }: Derived): LaidUp[] {
   const [open] = works

@@ -9,11 +9,19 @@ import {
   pointAdd,
   pointRight,
   pointScale,
-  polygonHalved,
+  pointUnit,
+  regionArea,
 } from '../geometry/index.js'
 import type { LaidUp } from '../layup/index.js'
-import { nth } from '../lists/index.js'
-import { type Clip, type Layup, type Master, type PanelSheet, clipAt, clipMoved } from '../master/index.js'
+import {
+  type Clip,
+  type Layup,
+  type Master,
+  type PanelSheet,
+  clipAt,
+  clipMoved,
+  ringClipped,
+} from '../master/index.js'
 import { type ReadyPart, placeOnPart } from './place.js'
 import { type OnStage, onStage } from './stage.js'
 
@@ -74,17 +82,12 @@ function clipsOf(part: ReadyPart, { from, to }: Flat): Clip[] {
 /** How a vector lies on the picture of the front: right is right, down is down. */
 const seen = ({ x, y }: Point3): Point => ({ x, y: -y })
 
-const unit = ({ x, y }: Point): Point => {
-  const length = Math.hypot(x, y)
-  return { x: x / length, y: y / length }
-}
-
 /** From the panel's own coordinates to the picture of the front, a lean taken out. */
 function moveOf(part: ReadyPart, at: number): Move {
   const { at: here } = placeOnPart(part, { s: at, r: 0 }, 0)
   const { at: on } = placeOnPart(part, { s: at + 0.01, r: 0 }, 0)
   const { at: beside } = placeOnPart(part, { s: at, r: 0.01 }, 0)
-  const way = (to: Point3): Point => unit(seen({ x: to.x - here.x, y: to.y - here.y, z: to.z - here.z }))
+  const way = (to: Point3): Point => pointUnit(seen({ x: to.x - here.x, y: to.y - here.y, z: to.z - here.z }))
   const [u, v] = [way(on), way(beside)]
   const [a, r] = [part.along, pointRight(part.along)]
   // Sends the course's own two directions to where they are seen.
@@ -105,15 +108,8 @@ function moveOf(part: ReadyPart, at: number): Move {
 
 /** Whether its lines leave anything of a sheet. */
 function isThere(sheet: PanelSheet, outline: Path): boolean {
-  const ring = sheet.clips.reduce(
-    (points: readonly Point[], { at, inward }) => polygonHalved(points, at, inward),
-    pathPoints(pathMoved(outline, sheet.move), CHORDS),
-  )
-  const twice = ring.reduce((sum, p, i) => {
-    const q = nth(ring, (i + 1) % ring.length)
-    return sum + p.x * q.y - q.x * p.y
-  }, 0)
-  return Math.abs(twice) / 2 > LEAST_AREA
+  const ring = ringClipped(pathPoints(pathMoved(outline, sheet.move), CHORDS), sheet.clips)
+  return regionArea([ring]) > LEAST_AREA
 }
 
 /** A place well inside a stretch: where two meet in a sharp fold their end is on either. */

@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef, useTemplateRef, watch } from 'vue'
-import { laidUpOf } from '@drumlin/core/layup'
 import { printLength, printWeight, withLengths } from '@drumlin/core/measure'
 import { type Survey, statesOf } from '@drumlin/core/relief'
 import WordHelp from '../help/WordHelp.vue'
@@ -119,7 +118,6 @@ const print = (mm: number): string => printWeight(mm, settings.unit)
 /** A bag is as deep as it was drawn; what lies flat is as thick as what it is made of. */
 const isDeep = computed(() => derived.value.master.outside !== undefined)
 const printCarried = (mm: number): string => printLength(mm, settings.unit)
-const reads = computed(() => survey.value && work.value && laidUpOf(works.value, survey.value.asked.state))
 </script>
 
 <template>
@@ -130,12 +128,12 @@ const reads = computed(() => survey.value && work.value && laidUpOf(works.value,
         The map could not be drawn: {{ failed }}.
         <v-btn @click="again">Try again</v-btn>
       </p>
-      <div v-else-if="!survey || !reads" role="status" class="quiet">
+      <div v-else-if="!survey || !work" role="status" class="quiet">
         <v-progress-linear indeterminate color="primary" aria-label="Measuring the work" />
         Measuring how thick the work is at every place … <v-skeleton-loader type="image" height="380" />
       </div>
       <template v-else>
-        <ThicknessMap :survey="survey" :work="reads" :areas="areas" />
+        <ThicknessMap :survey="survey" :work="work" :areas="areas" />
         <template v-if="seam && shownRun && shownSeam">
           <h2>Along the {{ shownRun.join.name }}</h2>
           <SeamGraph :seam="shownSeam" :run="shownRun" :wanted="wanted" :reach="derived.design.iron.reach" />

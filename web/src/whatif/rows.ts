@@ -1,7 +1,7 @@
 import { sayTime } from '../parts/time.js'
 import type { Design } from '@drumlin/core/design'
 import type { Field } from '@drumlin/core/kinds'
-import { type Units, decimal, printLength, printWeight } from '@drumlin/core/measure'
+import { type Units, printArea, printLength, printLong, printWeight } from '@drumlin/core/measure'
 import { moneySaid } from '@drumlin/core/money'
 import type { Weighed } from './weighed.js'
 
@@ -16,6 +16,7 @@ export interface Row {
 export function rowsIn(unit: Units, currency: string): readonly Row[] {
   const money = (v: number): string => moneySaid(v, currency)
   const mm = (v: number): string => printLength(v, unit)
+  const area = (v: number): string => printArea(v, unit)
   const thick = (v: number): string => printWeight(v, unit)
   return [
     { label: 'Width as carried', of: (f) => f.width, say: mm },
@@ -23,19 +24,19 @@ export function rowsIn(unit: Units, currency: string): readonly Row[] {
     { label: 'Thick, empty', of: (f) => f.empty, say: mm },
     { label: 'Thick, full', of: (f) => f.full, say: mm },
     { label: 'Thickest seam', of: (f) => f.thickest, say: thick },
-    { label: 'Leather', of: (f) => f.area / 10000, say: (v) => `${decimal(v, 1, unit)} dm²` },
+    { label: 'Leather', of: (f) => f.area, say: area },
     // What nobody chose hides for has no such figures.
     {
       label: 'Hide used up',
-      of: (f) => (f.cut?.used ?? NaN) / 10000,
-      say: (v) => `${decimal(v, 1, unit)} dm²`,
+      of: (f) => f.cut?.used ?? NaN,
+      say: area,
     },
     { label: 'Waste of it', of: (f) => f.cut?.waste ?? NaN, say: (v) => `${Math.round(100 * v)} %` },
     { label: 'Without a place', of: (f) => f.cut?.left ?? NaN, say: String },
     { label: 'Weight', of: (f) => f.weight.value, say: (v) => `${Math.round(v)} g` },
     { label: 'Pieces', of: (f) => f.pieces, say: String },
     { label: 'Holes', of: (f) => f.holes, say: String },
-    { label: 'Thread', of: (f) => f.thread / 1000, say: (v) => `${decimal(v, 1, unit)} m` },
+    { label: 'Thread', of: (f) => f.thread, say: (v) => printLong(v, unit) },
     { label: 'Time at the bench', of: (f) => f.time.total.value, say: sayTime },
     { label: 'Cost of one', of: (f) => f.bill?.cost.value ?? NaN, say: money },
     { label: 'To ask for one', of: (f) => f.bill?.price.value ?? NaN, say: money },
