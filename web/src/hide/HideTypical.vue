@@ -8,6 +8,7 @@ import {
   sheetGround,
   typicalGround,
 } from '@drumlin/core/stores'
+import { useTold } from '../price/told.js'
 import ChoiceField from '../sentence/ChoiceField.vue'
 import MeasureField from '../sentence/MeasureField.vue'
 
@@ -16,6 +17,9 @@ const props = defineProps<{ draft: Hide }>()
 const emit = defineEmits<{ change: [more: Partial<Hide>] }>()
 const part = ref<GroundPart>(props.draft.part)
 const area = ref(200)
+const { told } = useTold()
+/** As areas of hides are told: square decimetres, or square feet. */
+const asked = computed(() => told('dm²'))
 const half = ref<Half>('left')
 const [long, wide] = [ref(900), ref(600)]
 const isRectangle = computed(() => part.value === 'sheet' || part.value === 'scrap')
@@ -65,15 +69,16 @@ const hasHalves = computed(() => ['side', 'back', 'butt', 'bend', 'shoulder', 'b
     <template v-else>
       of
       <MeasureField
-        :value="area"
-        label="its area in dm²"
+        :value="area / asked.scale"
+        :label="`its area in ${asked.word}`"
         sort="share"
-        :min="2"
-        :max="600"
+        :min="2 / asked.scale"
+        :max="600 / asked.scale"
         :step="1"
-        @change="(v) => (area = v)"
+        @change="(v) => (area = v * asked.scale)"
       />
-      dm²<template v-if="hasHalves"
+      {{ asked.word
+      }}<template v-if="hasHalves"
         >, the
         <ChoiceField :value="half" label="which half" :options="HALVES" @change="(h) => (half = h)" />
         one</template

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { useFigures } from '../app/figures.js'
+import { useTold } from '../price/told.js'
 import { computed } from 'vue'
 import { hideArea } from '@drumlin/core/hide'
 import { moneySaid } from '@drumlin/core/money'
@@ -8,6 +9,7 @@ import { useStores } from '../job/stores.js'
 import { useBooks } from './books.js'
 
 const figure = useFigures()
+const { told } = useTold()
 /** Hides, offcuts and sheets on the shelf, and what is laid out on them. */
 const books = useBooks()
 const stores = useStores()
@@ -20,14 +22,14 @@ const spoken = (h: Hide): string =>
     .filter((e) => e.laidOn.some((l) => l.hide === h.id))
     .map((e) => e.name)
     .join(', ')
-const headers = [
+const headers = computed(() => [
   { title: 'Hide', key: 'name', align: 'start' as const },
   { title: 'Leather', key: 'of', value: leather, align: 'start' as const },
   { title: 'Part', key: 'part', align: 'start' as const },
-  { title: 'dm²', key: 'area', value: (h: Hide) => hideArea(h), align: 'end' as const },
+  { title: told('dm²').word, key: 'area', value: (h: Hide) => hideArea(h), align: 'end' as const },
   { title: 'Price', key: 'price', align: 'end' as const },
   { title: 'Laid out on it', key: 'laid', value: spoken, align: 'start' as const },
-]
+])
 </script>
 
 <template>
@@ -43,7 +45,9 @@ const headers = [
       density="compact"
       aria-label="Hides"
     >
-      <template #[`item.area`]="{ item }">{{ figure(hideArea(item) / 10000, 1) }}</template>
+      <template #[`item.area`]="{ item }">{{
+        figure(hideArea(item) / 10000 / told('dm²').scale, 1)
+      }}</template>
       <template #[`item.price`]="{ item }">{{
         item.price > 0 ? moneySaid(item.price, item.currency) : '–'
       }}</template>

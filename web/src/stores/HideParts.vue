@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { useFigures } from '../app/figures.js'
+import { useTold } from '../price/told.js'
 import { computed, defineAsyncComponent, ref, shallowRef } from 'vue'
 import { hideArea } from '@drumlin/core/hide'
 import { printArea } from '@drumlin/core/measure'
@@ -8,6 +9,7 @@ import { useSettings } from '../app/settings.js'
 import { useStores } from '../job/stores.js'
 
 const figure = useFigures()
+const { told } = useTold()
 /** Fetched when a hide is described: most only look. */
 const HideDialog = defineAsyncComponent(() => import('../hide/HideDialog.vue'))
 
@@ -35,8 +37,12 @@ async function putBack(): Promise<void> {
   if (removed.value) await keep(removed.value)
   removed.value = undefined
 }
-const perDm2 = (h: Hide): string =>
-  h.price > 0 ? `${figure(h.price / (hideArea(h) / 10_000), 2)} ${h.currency} per dm²` : ''
+const byArea = (h: Hide): string => {
+  const { scale, word } = told('dm²')
+  return h.price > 0
+    ? `${figure((h.price * scale) / (hideArea(h) / 10_000), 2)} ${h.currency} per ${word}`
+    : ''
+}
 </script>
 
 <template>
@@ -46,7 +52,7 @@ const perDm2 = (h: Hide): string =>
       ><strong>{{ h.name }}</strong
       >, {{ h.part }} of {{ printArea(hideArea(h), settings.unit) }}</span
     >
-    <span class="quiet">{{ perDm2(h) }}</span>
+    <span class="quiet">{{ byArea(h) }}</span>
     <v-btn variant="plain" class="link" :aria-label="`Change ${h.name}`" @click="describe(h)">change</v-btn>
     <v-btn variant="plain" class="link" :aria-label="`Remove ${h.name}`" @click="remove(h)">remove</v-btn>
   </p>
