@@ -8,6 +8,7 @@ import {
   sheetGround,
   typicalGround,
 } from '@drumlin/core/stores'
+import { roundTo } from '@drumlin/core/measure'
 import { useTold } from '../price/told.js'
 import ChoiceField from '../sentence/ChoiceField.vue'
 import MeasureField from '../sentence/MeasureField.vue'
@@ -69,7 +70,7 @@ const hasHalves = computed(() => ['side', 'back', 'butt', 'bend', 'shoulder', 'b
     <template v-else>
       of
       <MeasureField
-        :value="area / asked.scale"
+        :value="roundTo(area / asked.scale, 2)"
         :label="`its area in ${asked.word}`"
         sort="share"
         :min="2 / asked.scale"
