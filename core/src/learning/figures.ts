@@ -26,10 +26,12 @@ export const differing = (design: Design, own: Figures): Change[] =>
     return now === undefined || now === then || !fits(path, then) ? [] : [{ path, now, then }]
   })
 
-const put = <At extends object>(at: At, [key, ...rest]: readonly string[], value: number): At => {
-  const within: unknown = key === undefined ? undefined : Reflect.get(at, key)
-  const inner = rest.length > 0 && typeof within === 'object' && within ? put(within, rest, value) : value
-  return key === undefined ? at : { ...at, [key]: inner }
+/** The same with a number at a path; what has no such path stays as it is. */
+function put<At extends object>(at: At, [key, ...rest]: readonly string[], value: number): At {
+  if (key === undefined) return at
+  if (rest.length === 0) return { ...at, [key]: value }
+  const within: unknown = Reflect.get(at, key)
+  return typeof within === 'object' && within ? { ...at, [key]: put(within, rest, value) } : at
 }
 
 /** A design that reckons with the workshop’s own figures. */
