@@ -16,7 +16,7 @@ const SIDES = [
 
 /** What is short of room; lengths mm. */
 type Misfit = Inside | (Stuck & { readonly where: string })
-interface Inside {
+export interface Inside {
   readonly sort: 'inside'
   /** Which compartment: the body, or the second one. */
   readonly room: number
@@ -26,7 +26,7 @@ interface Inside {
   readonly needs: number
   readonly has: number
 }
-interface Stuck {
+export interface Stuck {
   readonly sort: 'mouth'
   readonly along: 'wide' | 'deep'
   readonly needs: number

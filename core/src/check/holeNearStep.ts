@@ -7,7 +7,7 @@ import { type Fix, type TryOut, type Found, check } from './finding.js'
 import { isSecondTwin, placeOnSheet } from './places.js'
 
 /** Lengths mm. */
-interface NearStep {
+export interface NearStep {
   readonly distance: number
   readonly clearance: number
   readonly step: string

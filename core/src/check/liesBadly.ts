@@ -3,7 +3,7 @@ import { type LyingFault, type Wanted, groupsOf, judgeOf, pieceName, sayFault } 
 import { type Found, type Rank, check } from './finding.js'
 import type { Derived } from '../derived/index.js'
 
-interface Data {
+export interface Data {
   readonly fault: LyingFault
   readonly piece: string
   readonly other: string | undefined

@@ -4,7 +4,7 @@ import type { Derived } from '../derived/index.js'
 import { type Circle, noOrder } from '../steps/index.js'
 import { type Found, check } from './finding.js'
 
-interface Data {
+export interface Data {
   readonly whats: readonly string[]
   readonly more: number
 }

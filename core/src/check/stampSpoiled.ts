@@ -24,7 +24,7 @@ interface Stamped {
   readonly along: Path
   readonly half: number
 }
-interface Data {
+export interface Data {
   readonly panel: string
   readonly by: string
   readonly later: boolean

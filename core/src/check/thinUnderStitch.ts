@@ -6,7 +6,7 @@ import { pointMoved } from '../geometry/index.js'
 import { type Found, check } from './finding.js'
 
 /** Thicknesses mm. */
-interface Thin {
+export interface Thin {
   readonly left: number
   readonly bears: number
   readonly panel: string
