@@ -10,13 +10,13 @@ const designs = everyDesign().map((d) => d.design)
 
 /** With DRUMLIN_LONG=1 all of them. */
 const LONG = process.env.DRUMLIN_LONG !== undefined
-const [EDITS, FILES] = LONG ? [300, 300] : [45, 60]
+const [EDITS, FILES] = LONG ? [300, 300] : [22, 30]
 
 test('extreme edits: every state that is accepted can be drawn, printed and reckoned; every refusal is in words', () => {
   const { broken, unsaid, accepted, refused } = attackEdits(chance(26), designs, EDITS, { limit: NO_LIMIT })
   expect(broken.map((b) => `${b.edit}: ${b.what}: ${b.why}`)).toEqual([])
   expect(unsaid).toEqual([])
-  expect(Math.min(accepted, refused)).toBeGreaterThan(LONG ? 15 : 8)
+  expect(Math.min(accepted, refused)).toBeGreaterThan(LONG ? 15 : 4)
 })
 
 test('hostile files: read, or refused in a short sentence', () => {

@@ -11,7 +11,7 @@ import { many } from './support/long.js'
 import { vanished } from './support/vanished.js'
 
 /** With DRUMLIN_LONG=1 sixty of each kind. */
-const RUNS = many(5, 60)
+const RUNS = many(3, 60)
 
 /** What falls short and what is wanted, told as one figure: there is nothing to see in it. */
 const SAME_TWICE =

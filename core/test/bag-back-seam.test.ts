@@ -5,7 +5,7 @@ import { derive } from '@drumlin/core/derived'
 import { boxHeight, boxWidth, pathBox } from '@drumlin/core/geometry'
 import { stepsOf } from '@drumlin/core/steps'
 import { coverings, sewingOrder } from '../src/stitch/index.js'
-import { anyDesign, everyDesign } from './support/all.js'
+import { anyDesign, everyDesign, derivedOf } from './support/all.js'
 import { freshOf, sizeOf } from './support/designs.js'
 import { many } from './support/long.js'
 
@@ -43,7 +43,7 @@ describe('front turned, back with raw edges out', () => {
     }))
     let told = 0
     for (const design of any) {
-      const one = derive(design)
+      const one = derivedOf(design)
       const stuck = sewingOrder(one.runs, one.works).stuck.length > 0
       if (stuck) told += 1
       else expect(stepsOf(one).circles).toEqual([])
@@ -96,7 +96,7 @@ describe('front turned, back with raw edges out', () => {
 })
 
 test('nothing inside a bag lies over a seam that closes it', () => {
-  const bags = everyDesign().filter(({ design }) => derive(design).master.room)
+  const bags = everyDesign().filter(({ design }) => derivedOf(design).master.room)
   const ways = ['tote', 'flap-bag', 'portfolio', 'briefcase', 'rucksack'].flatMap((kind) =>
     ['wrap', 'tapered', 'set-in', 'boxed', 'folded'].flatMap((body) =>
       [
@@ -111,7 +111,7 @@ test('nothing inside a bag lies over a seam that closes it', () => {
     ),
   )
   const covered = [...bags, ...ways].flatMap(({ name, design }) => {
-    const { runs, works } = derive(design)
+    const { runs, works } = derivedOf(design)
     return coverings(runs, works)
       .filter((c) => c.run.join.closes === true && c.before.length > 0)
       .map((c) => `${name}: ${c.run.join.id} under ${c.by.join(' and ')}`)

@@ -1,9 +1,8 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { findingsOf, fixesOf, sayFinding } from '@drumlin/core/check'
-import { derive } from '@drumlin/core/derived'
 import type { Design } from '@drumlin/core/design'
-import { anyDesign, everyDesign, madeKinds } from './support/all.js'
+import { anyDesign, everyDesign, madeKinds, derivedOf } from './support/all.js'
 import { many, some } from './support/long.js'
 
 /** Tools of a hand, and of a machine, as findings about a run name them. */
@@ -13,7 +12,7 @@ const OF_A_MACHINE = /\bneedle|bobbin|\bfoot\b.*lift|machine|\bhook\b/i
 const INSTEAD = 'or sew that run by hand'
 
 const designs: readonly Design[] = [
-  ...some(everyDesign(), 2).map((d) => d.design),
+  ...some(everyDesign(), 4).map((d) => d.design),
   ...madeKinds.flatMap((id) => fc.sample(anyDesign(id), { seed: 3, numRuns: many(1, 5) })),
 ]
 
@@ -27,7 +26,7 @@ function sewn(design: Design, holes: 'through' | 'machine'): Design {
 function told(design: Design): string[] {
   let derived
   try {
-    derived = derive(design)
+    derived = derivedOf(design)
   } catch {
     return []
   }

@@ -15,7 +15,7 @@ describe('a picture of each choice', () => {
   test.each(madeKinds)('%s: every choice that can be made has one, and they are not all alike', (id) => {
     // Bags have nearly all their choices in common: in a hurry they are looked at with one of them.
     const shared = kindOf(id).fields.some((f) => f.id === 'closure') && id !== 'flap-bag'
-    for (const field of some(choicesOf(id), shared ? 8 : 2)) {
+    for (const field of some(choicesOf(id), shared ? 16 : 4)) {
       const drawn = Object.values(choicePictures(freshOf(id), field))
       // Nothing to see is said by no picture at all, never by pictures that are alike.
       if (drawn.length === 0) continue

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { findingsOf, sayFinding } from '@drumlin/core/check'
-import { type Derived, derive, toBuy } from '@drumlin/core/derived'
+import { type Derived, toBuy } from '@drumlin/core/derived'
 import {
   type Units,
   hasComma,
@@ -19,7 +19,7 @@ import {
 } from '@drumlin/core/measure'
 import { explain } from '@drumlin/core/working'
 import { pieceLabel } from '../src/reckon/index.js'
-import { everyDesign } from './support/all.js'
+import { everyDesign, derivedOf } from './support/all.js'
 
 describe('decimals with a comma', () => {
   test('1.4 mm is 1,4 mm; fractions of an inch stay', () => {
@@ -62,7 +62,7 @@ describe('decimals with a comma', () => {
   test('no working and no finding of any demo or kind says a number with a point', () => {
     const unit: Units = 'mm,'
     for (const { name, design } of everyDesign()) {
-      const derived = derive(design)
+      const derived = derivedOf(design)
       const lines = [
         ...derived.master.sizes.flatMap(({ size }) => explain(size, unit)),
         ...findingsOf(derived).flatMap((f) =>
@@ -95,7 +95,7 @@ describe('in inches', () => {
   test('nothing that is printed or to be bought is told in millimetres, and no length is left out', () => {
     let lengths = 0
     for (const { name, design } of everyDesign())
-      for (const words of saidOf(derive(design))) {
+      for (const words of saidOf(derivedOf(design))) {
         expect(words, name).not.toMatch(/\d mm\b|[{}]/)
         if (/\d in\b/.test(words)) lengths += 1
       }

@@ -4,7 +4,7 @@ import type { Design } from '@drumlin/core/design'
 import { drawnSpan } from '../src/drawing/index.js'
 import { coverPages } from '../src/exchange/pdf/cover/index.js'
 import { planPrint } from '../src/exchange/pdf/pages.js'
-import { demoDesign, everyDesign } from './support/all.js'
+import { demoDesign, everyDesign, derivedOf } from './support/all.js'
 import { freshOf } from './support/designs.js'
 import { planned } from './support/print.js'
 
@@ -50,7 +50,7 @@ describe('the cover', () => {
   test('lists the stops that are open, and no iron where a machine sews', () => {
     const fresh = freshOf('bifold')
     const words = (design: Design): string => {
-      const derived = derive(design)
+      const derived = derivedOf(design)
       const { sheets, tile } = planPrint(derived, 'a4', 'mm')
       return coverPages(derived, sheets, {
         tile,

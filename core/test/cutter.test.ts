@@ -13,7 +13,8 @@ import {
   writeHpgl,
 } from '@drumlin/core/exchange/hpgl'
 import { pathBox, pathNearest, pathPoints, point, pointDistance, polyline } from '@drumlin/core/geometry'
-import { demoDesign, everyDesign } from './support/all.js'
+import { many, some } from './support/long.js'
+import { demoDesign, everyDesign, derivedOf } from './support/all.js'
 import { freshOf } from './support/designs.js'
 
 type At = { readonly x: number; readonly y: number }
@@ -87,7 +88,7 @@ describe('a blade that trails', () => {
           expect(Math.max(...off)).toBeLessThan(0.06 * Math.max(1, trails / 0.3))
         },
       ),
-      { numRuns: 60 },
+      { numRuns: many(20, 60) },
     ))
   test('without trailing the axis is the line', () => {
     const line = [point(0, 0), point(10, 0), point(10, 5)]
@@ -129,8 +130,8 @@ describe('what a cutter draws', () => {
     }
   })
   test('marks, holes, what is inside, then outlines, small before large; each inside the bed', () => {
-    for (const { design } of everyDesign().slice(0, 20)) {
-      const derived = derive(design)
+    for (const { design } of some(everyDesign(), 4)) {
+      const derived = derivedOf(design)
       const asked = wish({ wide: 1200, long: 3000 })
       const { strokes } = cutPlan(derived, asked, 'mm')
       const order = strokes.map((s) => PASSES.indexOf(s.pass))

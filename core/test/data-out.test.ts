@@ -12,7 +12,7 @@ import {
   writeData,
   writeTables,
 } from '@drumlin/core/exchange/data'
-import { demoDesign, everyDesign } from './support/all.js'
+import { demoDesign, everyDesign, derivedOf } from './support/all.js'
 
 const PUBLISHED = new URL('../../docs/data.schema.json', import.meta.url)
 
@@ -25,7 +25,7 @@ describe('open data', () => {
   })
   test('every design is data by that schema, with as many holes, pieces and seams as it has', () => {
     for (const { design } of everyDesign()) {
-      const derived = derive(design)
+      const derived = derivedOf(design)
       const read = dataSchema.parse(JSON.parse(writeData(derived)))
       expect(read).toEqual(dataOf(derived))
       expect(read.pieces.map((p) => p.places.length)).toEqual(derived.pieces.map((p) => p.holes.length))

@@ -2,13 +2,13 @@ import { describe, expect, test } from 'vitest'
 import { derive } from '@drumlin/core/derived'
 import { applyEdit } from '@drumlin/core/design'
 import { pathLength, pathNearest, pointMoved } from '../src/geometry/index.js'
-import { everyDesign } from './support/all.js'
+import { everyDesign, derivedOf } from './support/all.js'
 
 describe('a decorative line along any edge of any piece', () => {
   test('lies on the leather all along, and as far from every edge as was asked', () => {
     let tried = 0
     for (const { name, design } of everyDesign()) {
-      const before = derive(design)
+      const before = derivedOf(design)
       const [open] = before.works
       // Reckoned all in one go: each line is a run of its own.
       const lines = open!.sheets.flatMap((s) => {

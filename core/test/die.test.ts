@@ -20,9 +20,10 @@ import {
   pathStart,
   pointDistance,
 } from '../src/geometry/index.js'
-import { everyDesign } from './support/all.js'
+import { everyDesign, derivedOf } from './support/all.js'
 import { freshOf } from './support/designs.js'
 import { drawingOf, panelOf } from './support/drawing.js'
+import { some } from './support/long.js'
 
 const box = derive(drawingOf([panelOf('rectangle', { width: 100, height: 60 })]))
 const dieOf = (more: Partial<DieWish> = {}) => diesOf(box, { ...USUAL_DIE, ...more }, 'mm')[0]!
@@ -99,8 +100,8 @@ describe('a die to order', () => {
     [{ pieces: [] }, /No piece is chosen/],
   ])('%j is refused in words', (more, words) => expect(dieProblem({ ...USUAL_DIE, ...more })).toMatch(words))
   test('of every demo and kind: slots lie half a rule from its middle, none crosses the edge by more', () => {
-    for (const { name, design } of everyDesign())
-      for (const die of diesOf(derive(design), USUAL_DIE, 'mm'))
+    for (const { name, design } of some(everyDesign(), 2))
+      for (const die of diesOf(derivedOf(design), USUAL_DIE, 'mm'))
         for (const slot of pathsOf(die, 'marks'))
           for (const p of pathPoints(slot, 0.5)) {
             const away = pathNearest(die.edge, p).distance

@@ -6,7 +6,7 @@ import { alikeFittings } from '@drumlin/core/fittings'
 import { applyEdit, setField } from '@drumlin/core/design'
 import { type Hardware, STARTER_STORES, readStoresData, storesSchema, withGood } from '@drumlin/core/stores'
 import { POSTED } from '../src/stores/index.js'
-import { demoDesign, everyDesign } from './support/all.js'
+import { demoDesign, everyDesign, derivedOf } from './support/all.js'
 import { BARE, bagDesign, bagOf, findingOf, hardwareOf, sizeOf, withLeather } from './support/bags.js'
 import { freshOf, withValues } from './support/designs.js'
 
@@ -96,7 +96,7 @@ describe('a post for what really lies there', () => {
         const design = withLeather(bagDesign('tote', { ...riveted, handle: 'flat' }), 'straps', {
           thickness: tenths / 10,
         })
-        for (const { wanted, post, washers, hardware, fitting } of derive(design).fittings) {
+        for (const { wanted, post, washers, hardware, fitting } of derivedOf(design).fittings) {
           if (!wanted) continue
           const enough = hardware.posts.filter((p) => p >= wanted.value - 1e-9)
           expect([fitting.id, post]).toEqual([fitting.id, enough[0]])
@@ -185,7 +185,7 @@ test('two caps where there is room for them on the end of a handle, one where th
 
 describe('fittings set alike', () => {
   test.each(everyDesign())('$name: every fitting stands once, and only with its like', ({ design }) => {
-    const { fittings } = derive(design)
+    const { fittings } = derivedOf(design)
     const groups = alikeFittings(fittings)
     expect(groups.flatMap((g) => g.places).toSorted()).toEqual(fittings.map((f) => f.fitting.name).toSorted())
     expect(groups.reduce((sum, g) => sum + g.count, 0)).toBe(

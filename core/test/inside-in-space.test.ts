@@ -4,9 +4,10 @@ import { namesInside, pictureOf } from '@drumlin/core/space'
 import { pathBox, point } from '../src/geometry/index.js'
 import { onStage, placeInSpace } from '../src/space/index.js'
 import { acrossBreaks, overFrom, woundAt } from '../src/space/wound.js'
-import { everyDesign } from './support/all.js'
+import { everyDesign, derivedOf } from './support/all.js'
 import { BARE, bagOf, sizeOf } from './support/bags.js'
 import { freshOf } from './support/designs.js'
+import { some } from './support/long.js'
 
 type Mesh = ReturnType<typeof pictureOf>['sheets'][number]['mesh']
 const corners = ({ positions }: Mesh) =>
@@ -37,8 +38,8 @@ const volume = ({ positions, normals }: Mesh): number => {
 
 describe('what is carried, seen through the leather', () => {
   test('of every demo and kind: all of it is there, and nothing where it was not asked for', () => {
-    for (const { name, design } of everyDesign()) {
-      const derived = derive(design)
+    for (const { name, design } of some(everyDesign(), 2)) {
+      const derived = derivedOf(design)
       const [open] = derived.works
       if (!open) continue
       const count = namesInside(derived.master, open, thingsInside(derived, 0)).reduce(
@@ -57,7 +58,7 @@ describe('what is carried, seen through the leather', () => {
     }
   })
   test('in a bag whose walls stand straight each is as large as it is, and stands within the room', () => {
-    const demos = everyDesign().map(({ design }) => derive(design))
+    const demos = everyDesign().map(({ design }) => derivedOf(design))
     let seen = 0
     for (const derived of demos) {
       const { room } = derived.master

@@ -6,7 +6,7 @@ import { alongRun } from '@drumlin/core/relief'
 import { laidUpOf } from '../src/layup/index.js'
 import { STARTER_STORES } from '../src/stores/index.js'
 import { done, freshOf } from './support/designs.js'
-import { everyDesign } from './support/all.js'
+import { everyDesign, derivedOf } from './support/all.js'
 
 describe('what a run goes through', () => {
   test('two allowances thinned to half are together as thick as one', () => {
@@ -26,7 +26,7 @@ describe('what a run goes through', () => {
   })
   test('every hole is told once, and layers add up to what the thread passes', () => {
     for (const { design } of everyDesign()) {
-      const derived = derive(design)
+      const derived = derivedOf(design)
       for (const run of derived.runs) {
         const told = layersAlong(derived, run)
         expect(told.reduce((sum, l) => sum + l.holes, 0)).toBe(run.holes.length)

@@ -1,9 +1,9 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { derive, seamPlan } from '@drumlin/core/derived'
+import { seamPlan } from '@drumlin/core/derived'
 import { numbersFor } from '@drumlin/core/drawing'
 import { boxGrown, boxUnion, pointDistance } from '@drumlin/core/geometry'
-import { everyDesign } from './support/all.js'
+import { everyDesign, derivedOf } from './support/all.js'
 
 const box = { left: 0, top: 0, right: 380, bottom: 200 }
 const anyLine = fc
@@ -51,7 +51,7 @@ describe('numbers of lines', () => {
     ).toHaveLength(2))
 
   test.each(everyDesign())('$name: the runs of each state', ({ design }) => {
-    const d = derive(design)
+    const d = derivedOf(design)
     for (const work of d.works) {
       const rows = seamPlan(d).rows.filter((r) => r.run.join.layup === work.layup.id)
       if (rows.length === 0) continue

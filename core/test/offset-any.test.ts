@@ -19,7 +19,8 @@ import {
   segmentPart,
 } from '../src/geometry/index.js'
 import { offsetSidesMaybe } from '../src/geometry/offset.js'
-import { everyDesign } from './support/all.js'
+import { many } from './support/long.js'
+import { everyDesign, derivedOf } from './support/all.js'
 import { freshOf } from './support/designs.js'
 import { byWinding } from './support/winding.js'
 
@@ -88,12 +89,12 @@ describe('moved by any margin', () => {
         for (const p of outline.segments.map((s) => s.from))
           expect(pathNearest(traced.path, p).distance < 0.02 || placeInside(p.x, p.y, traced.path)).toBe(true)
       }),
-      { seed: 32, numRuns: 300 },
+      { seed: 32, numRuns: many(100, 300) },
     ))
   test('every panel of every design, in steps of 0.05 mm', () => {
     const seen = new Set<string>()
     for (const { name, design } of everyDesign())
-      for (const { id, outline } of derive(design).panels) {
+      for (const { id, outline } of derivedOf(design).panels) {
         const key = JSON.stringify(outline)
         if (seen.has(key)) continue
         seen.add(key)
@@ -140,7 +141,7 @@ test('inside agrees with the winding of the outline on chords, at ends and besid
         if (pathNearest(outline, p).distance > 1e-3)
           expect(placeInside(p.x, p.y, outline), JSON.stringify(p)).toBe(byWinding(ring, p))
     }),
-    { seed: 33, numRuns: 150 },
+    { seed: 33, numRuns: many(50, 150) },
   ))
 
 /** A strip whose long sides are polylines that turn by next to nothing, so wide at one end and so wide at the other. */
@@ -166,6 +167,6 @@ describe('sides that turn by next to nothing', () => {
           expect(pathArea(loops[0]!)).toBeGreaterThan(pathArea(strip) + 0.9 * around * by)
         },
       ),
-      { numRuns: 400 },
+      { numRuns: many(150, 400) },
     ))
 })

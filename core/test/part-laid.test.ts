@@ -101,7 +101,7 @@ describe('whatever lies on whatever piece', () => {
             expect(pointDistance(there!.at, at)).toBeLessThan(1e-6)
           }
       }),
-      { numRuns: many(10, 100) },
+      { numRuns: many(5, 100) },
     ),
   )
 })

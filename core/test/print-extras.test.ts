@@ -8,7 +8,7 @@ import { cornersOf, templatePages } from '../src/exchange/pdf/extras/templates.j
 import { tileOf } from '../src/exchange/pdf/paper.js'
 import { planPrint } from '../src/exchange/pdf/pages.js'
 import { boxesTouch, pathBox, pathMoved } from '../src/geometry/index.js'
-import { everyDesign } from './support/all.js'
+import { everyDesign, derivedOf } from './support/all.js'
 import { freshOf } from './support/designs.js'
 import { pdfFonts } from '../../cli/src/fonts.js'
 
@@ -82,7 +82,7 @@ describe('templates of card', () => {
   test('of every demo and kind, on the smallest paper: nothing runs off a page or lies on another', () => {
     for (const { name, design } of everyDesign()) {
       const tile = tileOf('letter', false)
-      for (const page of templatePages(derive(design), tile, 'in')) {
+      for (const page of templatePages(derivedOf(design), tile, 'in')) {
         const cut = page.flatMap((d) => (d.type === 'stroke' && d.layer === 'cut' ? [pathBox(d.path)] : []))
         for (const box of cut) {
           expect(box.right, name).toBeLessThanOrEqual(tile.width + 1e-9)
@@ -108,7 +108,7 @@ describe('a page for the box', () => {
   test('with few pieces or many all of it lies on the page', () => {
     const tile = tileOf('letter', false)
     for (const { name, design } of everyDesign().filter((_, i) => i % 6 === 0))
-      for (const d of boxPage(derive(design), tile, 'in', undefined).drawn)
+      for (const d of boxPage(derivedOf(design), tile, 'in', undefined).drawn)
         if (d.type === 'text') {
           expect(d.at.x, name).toBeGreaterThanOrEqual(0)
           expect(d.at.x, name).toBeLessThanOrEqual(tile.width)

@@ -10,6 +10,7 @@ import type { RunWish } from '@drumlin/core/sewing'
 import { point, pointDistance, polyline } from '../src/geometry/index.js'
 import { runsOf, zipOf } from '../src/stitch/index.js'
 import { reckoner } from '../src/working/index.js'
+import { many } from './support/long.js'
 import { demo, freshOf, withValues } from './support/designs.js'
 import { drawingOf, panelOf, withFate } from './support/drawing.js'
 
@@ -83,7 +84,7 @@ describe('whatever is wished of whatever run', () => {
           sound(derive(edited.design))
         },
       ),
-      { seed: 21, numRuns: 120 },
+      { seed: 21, numRuns: many(40, 120) },
     ))
   test('what is wished goes into the file and comes out of it', () => {
     const design = withValues(demo(), {

@@ -1,12 +1,12 @@
 import { describe, expect, test } from 'vitest'
 import { findingsOf, sayFinding } from '@drumlin/core/check'
-import { type Derived, derive, toBuy } from '@drumlin/core/derived'
+import { type Derived, toBuy } from '@drumlin/core/derived'
 import type { Design } from '@drumlin/core/design'
 import { pieceDrawing } from '@drumlin/core/drawing'
 import { fieldsOf, kindOf, sentenceParts } from '@drumlin/core/kinds'
 import { explainLine } from '@drumlin/core/working'
 import { coverPages } from '../src/exchange/pdf/cover/index.js'
-import { everyDesign, madeKinds } from './support/all.js'
+import { everyDesign, madeKinds, derivedOf } from './support/all.js'
 import { freshOf, variantsOf } from './support/designs.js'
 import { planned } from './support/print.js'
 import { some } from './support/long.js'
@@ -44,7 +44,7 @@ function saidBy(derived: Derived, unit: (typeof UNITS)[number]): string[] {
 
 describe('every sentence, read for slips', () => {
   test.each(everyDesign())('of $name, on screen and on paper', ({ design }) => {
-    const derived = derive(design)
+    const derived = derivedOf(design)
     const { sheets, tile } = planned(design)
     for (const unit of UNITS) {
       const paper = coverPages(derived, sheets, {
@@ -64,8 +64,8 @@ describe('every sentence, read for slips', () => {
     }
   })
   test.each(madeKinds)('of a %s with each of its choices', (id) => {
-    const said = some(variantsOf(freshOf(id)), 12).flatMap((design: Design, i) =>
-      saidBy(derive(design), UNITS[i % 2]!),
+    const said = some(variantsOf(freshOf(id)), 24).flatMap((design: Design, i) =>
+      saidBy(derivedOf(design), UNITS[i % 2]!),
     )
     expect([...new Set(slipsIn(said))]).toEqual([])
     expect(
@@ -93,7 +93,7 @@ describe('every sentence, read for slips', () => {
   })
   test('the labels of workings too', () => {
     for (const { design } of everyDesign())
-      for (const { size } of derive(design).master.sizes)
+      for (const { size } of derivedOf(design).master.sizes)
         expect(slipsIn([explainLine(size, 'mm').split(' = ')[0]!])).toEqual([])
   })
 })

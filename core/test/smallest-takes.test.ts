@@ -28,7 +28,7 @@ const bags = kindIds().flatMap((id) => {
 
 describe('the smallest that takes them', () => {
   test('is asked of bags', () => expect(bags.length).toBeGreaterThan(20))
-  test.each(some(bags, 2))('$name', ({ kind, way, load }) => {
+  test.each(some(bags, 4))('$name', ({ kind, way, load }) => {
     const empty = freshOf(kind, way === 'as it comes' ? {} : { body: way })
     const contents = load.map((id) => ({ thing: STARTER_STORES.things.find((t) => t.id === id)!, count: 1 }))
     const packed = applyEdit(empty, setField('put in', ['contents'], contents))

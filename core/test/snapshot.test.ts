@@ -3,7 +3,7 @@ import { derive } from '@drumlin/core/derived'
 import { snapshotOf } from '@drumlin/core/snapshot'
 import { type Picture, pictureOf } from '@drumlin/core/space'
 import { finished } from '../src/overview/index.js'
-import { everyDesign } from './support/all.js'
+import { everyDesign, derivedOf } from './support/all.js'
 import { freshOf } from './support/designs.js'
 
 const LOOK = { ink: [0, 0, 0], thread: [255, 0, 0], metal: [0, 255, 0] } as const
@@ -103,7 +103,7 @@ describe('a small picture of what stands', () => {
   test('nothing stands, nothing is drawn', () =>
     expect(snapshotOf(picture([]), { width: 10, height: 10 }, LOOK)).toBeUndefined())
   test.each(everyDesign())('$name fills its picture and leaves a margin', ({ design }) => {
-    const shot = finished(derive(design), { width: 120, height: 80 })!
+    const shot = finished(derivedOf(design), { width: 120, height: 80 })!
     let [left, right, top, foot, covered] = [120, 0, 80, 0, 0]
     for (let y = 0; y < 80; y += 1)
       for (let x = 0; x < 120; x += 1)

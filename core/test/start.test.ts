@@ -6,7 +6,7 @@ import { startingLeathers } from '@drumlin/core/kinds'
 import { type Leather, STARTER_STORES } from '@drumlin/core/stores'
 import { kindOf } from '../src/kinds/index.js'
 import { together } from '../src/check/together.js'
-import { everyDesign, madeKinds } from './support/all.js'
+import { everyDesign, madeKinds, derivedOf } from './support/all.js'
 import { freshOf } from './support/designs.js'
 import { some } from './support/long.js'
 
@@ -43,7 +43,7 @@ describe('a new job that nobody touched', () => {
   test.each(madeKinds)(
     'a %s has nothing that stops it or needs a look, from any leather that suits it',
     (id) => {
-      for (const leathers of some(suitable(id), 2)) {
+      for (const leathers of some(suitable(id), 4)) {
         const found = findingsOf(derive(started(id, leathers))).filter((f) => f.rank !== 'tip')
         expect(found.map((f) => sayFinding(f, 'mm').what)).toEqual([])
       }
@@ -53,7 +53,7 @@ describe('a new job that nobody touched', () => {
 
 describe('one cause, one finding', () => {
   test.each(everyDesign())('in $name nothing is told twice', ({ design }) => {
-    const found = findingsOf(derive(design))
+    const found = findingsOf(derivedOf(design))
     for (const code of ['stack-too-thick', 'run-too-long', 'thread-unsuited', 'pitch-off']) {
       const causes = found.filter((f) => f.code === code).map((f) => f.cause?.id ?? f.key)
       expect(new Set(causes).size, code).toBe(causes.length)

@@ -1,8 +1,8 @@
 import { describe, expect, test } from 'vitest'
-import { derive, unworkable } from '@drumlin/core/derived'
+import { unworkable } from '@drumlin/core/derived'
 import { type Design, applyEdit } from '@drumlin/core/design'
 import { ownRange } from '@drumlin/core/working'
-import { everyDesign } from './support/all.js'
+import { everyDesign, derivedOf } from './support/all.js'
 import { freshOf } from './support/designs.js'
 
 const over = (design: Design, values: Readonly<Record<string, number>>): Design => {
@@ -11,7 +11,7 @@ const over = (design: Design, values: Readonly<Record<string, number>>): Design 
   if (!edited.ok) throw new Error(`${edited.where}: ${edited.why}`)
   return edited.design
 }
-const why = (design: Design): string | undefined => unworkable(() => derive(design))
+const why = (design: Design): string | undefined => unworkable(() => derivedOf(design))
 
 describe('what nothing can be made of is said before it is taken', () => {
   test('every demo and every kind as it first comes can be made', () => {

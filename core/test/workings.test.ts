@@ -5,7 +5,7 @@ import { figuresOf } from '@drumlin/core/overview'
 import { explainLine } from '@drumlin/core/working'
 import { ENTRIES, reckonEntry } from '@drumlin/core/pocketbook'
 import type { Reckoned } from '../src/working/index.js'
-import { everyDesign, madeKinds } from './support/all.js'
+import { everyDesign, madeKinds, derivedOf } from './support/all.js'
 import { freshOf, variantsOf } from './support/designs.js'
 import { formulaOf } from '../src/formulas/index.js'
 import { valueOf } from '../src/expression/index.js'
@@ -89,9 +89,11 @@ const wrong = (all: readonly Reckoned[]): string[] =>
   workingsOf(all).flatMap((r) => UNITS.flatMap((unit) => wrongWith(r, unit) ?? []))
 
 describe('a pencil follows every working to its last digit, in one unit', () => {
-  test.each(everyDesign())('of $name', ({ design }) => expect(wrong(allOf(derive(design)))).toEqual([]))
+  test.each(everyDesign())('of $name', ({ design }) => expect(wrong(allOf(derivedOf(design)))).toEqual([]))
   test.each(madeKinds)('of a %s with each of its choices', (id) => {
-    const bad = some(variantsOf(freshOf(id)), 6).flatMap((design: Design) => wrong(sizesOf(derive(design))))
+    const bad = some(variantsOf(freshOf(id)), 12).flatMap((design: Design) =>
+      wrong(sizesOf(derivedOf(design))),
+    )
     expect([...new Set(bad)]).toEqual([])
   })
   test('sewn by machine', () => {

@@ -4,7 +4,7 @@ import { applyEdit, overrideNumber } from '@drumlin/core/design'
 import { type Box, pathBox } from '../src/geometry/index.js'
 import type { Piece } from '../src/reckon/index.js'
 import type { Reckoned } from '../src/working/index.js'
-import { everyDesign } from './support/all.js'
+import { everyDesign, derivedOf } from './support/all.js'
 
 /** All that is cut, sewn, set and told of a work, but the number itself. */
 const allOf = (d: Derived, key: string): string =>
@@ -41,7 +41,7 @@ describe('a number written over a size', () => {
   const dead: string[] = []
   const astray: string[] = []
   for (const { design } of everyDesign()) {
-    const before = derive(design)
+    const before = derivedOf(design)
     for (const { size } of before.master.sizes) {
       const by = BY[size.quantity]
       const name = `${design.kind} ${size.key}`
@@ -74,7 +74,7 @@ describe('a number written over a size', () => {
   test('what follows from others alone is not moved by an old number in the file', () => {
     const { design } = everyDesign().find((d) => d.design.kind === 'strap-wallet')!
     const key = 'length'
-    const size = derive(design).master.sizes.find((s) => s.size.key === key)!.size
+    const size = derivedOf(design).master.sizes.find((s) => s.size.key === key)!.size
     const old = derive({ ...design, overrides: { [key]: size.value + 10 } })
     expect(old.master.sizes.find((s) => s.size.key === key)!.size.value).toBe(size.value)
   })

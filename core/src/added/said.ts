@@ -3,6 +3,7 @@ import { type Field, type Sentence, choice, length, number } from '../settings/i
 import { AGAINST, REACH, asideWay, waySaid } from './place.js'
 import type { Added } from './schema.js'
 import { sortOf } from './sorts.js'
+import { required } from '../lists/index.js'
 
 const SIDE = choice('which side of it', 'grain', [
   ['grain', 'on the grain side', 'what is seen of the leather'],
@@ -29,7 +30,7 @@ export function addedFields(id: string, part: Added, panel: Panel | undefined): 
     choices: (panel?.edges ?? []).map((e) => ({
       value: e.id,
       label: e.name,
-      why: `of the ${panel!.name.toLowerCase()}`,
+      why: `of the ${required(panel, 'panel').name.toLowerCase()}`,
     })),
   }
   const place: Field[] = [

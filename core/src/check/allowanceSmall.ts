@@ -2,6 +2,7 @@ import { setField } from '../design/index.js'
 import { pointMoved } from '../geometry/index.js'
 import { printLength } from '../measure/index.js'
 import { check } from './finding.js'
+import { required } from '../lists/index.js'
 
 /** An allowance has to be wider than what is sewn is thick by so much to be turned and pressed open, mm (J). */
 const MORE = 3
@@ -27,7 +28,7 @@ export const allowanceSmall = check({
           key: `allowance-small:${run.join.id}`,
           rank: 'look' as const,
           run: run.join.id,
-          places: [{ panelId: panel!.id, at: pointMoved(hole.at, laid.toSheet) }],
+          places: [{ panelId: required(panel, 'panel').id, at: pointMoved(hole.at, laid.toSheet) }],
           about: run.join.name,
           data: { margin: fate.margin, min, stack: run.thickest },
         },

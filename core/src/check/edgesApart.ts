@@ -1,4 +1,4 @@
-import { firstOf } from '../lists/index.js'
+import { firstOf, required } from '../lists/index.js'
 import { giveBack } from '../design/index.js'
 import { easeLimit } from '../formulas/index.js'
 import { pathPlaceAt, pointMoved } from '../geometry/index.js'
@@ -36,7 +36,7 @@ export const edgesApart = check({
           places: [{ panelId: laid.sheet.panelId, at: pointMoved(place, laid.toSheet) }],
           about: run.join.name,
           data: {
-            by: run.other!.length - run.length,
+            by: required(run.other, 'other').length - run.length,
             limit: easeLimit(run.ways.pitch, PUCKER) * run.length,
           },
         },

@@ -2,6 +2,7 @@ import { giveBack, setField } from '../design/index.js'
 import { fieldsOf } from '../kinds/index.js'
 import { printLength } from '../measure/index.js'
 import { type Fix, check } from './finding.js'
+import { required } from '../lists/index.js'
 
 /** Sizes nearer than this are taken as equal, mm. */
 const SLACK = 0.05
@@ -32,7 +33,7 @@ export const fit = check({
       keys.length > 0
         ? [{ label: 'Give the computed size back', edit: giveBack(`size for ${own.what}`, keys) }]
         : []
-    const field = own.remedy && fieldsOf(kind).find((f) => f.id === own.remedy!.field)
+    const field = own.remedy && fieldsOf(kind).find((f) => f.id === required(own.remedy, 'remedy').field)
     if (!field || !own.remedy) return back
     const { value } = own.remedy
     const said = `${field.label} ${field.type === 'count' ? String(value) : printLength(value, unit)}`

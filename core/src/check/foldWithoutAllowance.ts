@@ -1,4 +1,4 @@
-import { firstOf } from '../lists/index.js'
+import { firstOf, required } from '../lists/index.js'
 import { giveBack } from '../design/index.js'
 import { pointBetween } from '../geometry/index.js'
 import { printBoth } from '../measure/index.js'
@@ -21,11 +21,14 @@ export const foldWithoutAllowance = check({
         return [
           {
             key: `fold-without-allowance:${panel.id}:${fold.id}`,
-            rank: fold.allowance!.taken.value <= 0.05 ? ('stop' as const) : ('look' as const),
+            rank:
+              required(fold.allowance, 'allowance').taken.value <= 0.05
+                ? ('stop' as const)
+                : ('look' as const),
             places: [{ panelId: panel.id, at: pointBetween(fold.from, fold.to, 0.5) }],
             about: fold.name,
             data: {
-              has: fold.allowance!.taken.value,
+              has: required(fold.allowance, 'allowance').taken.value,
               figured: firstOf(culprits).figured,
               panel: panel.name,
               keys: culprits.map((c) => c.key).join(' '),

@@ -7,6 +7,7 @@ import type { Derived } from '../derived/index.js'
 import type { Join } from '../master/index.js'
 import { wishOf } from '../stitch/index.js'
 import { type Fix, check } from './finding.js'
+import { foundIn, required } from '../lists/index.js'
 
 /** Ends the maker moved so far in that nothing is left between them. */
 function startedWhereItWas(design: Design, run: string): Fix[] {
@@ -41,7 +42,10 @@ export const noRoom = check({
   screen: 'seams',
   find: (derived) =>
     withoutRoom(derived).map((join) => {
-      const sheet = laidUpOf(derived.works, join.layup).sheets.find((s) => s.sheet.id === join.course.sheet)!
+      const sheet = foundIn(
+        laidUpOf(derived.works, join.layup).sheets,
+        (s) => s.sheet.id === join.course.sheet,
+      )
       return {
         key: `no-room:${join.id}`,
         rank: 'stop' as const,
@@ -61,21 +65,27 @@ export const noRoom = check({
   // Whichever setting was moved from its usual value may be what takes the room; those that are not are left out.
   fixes: ({ run }, { kind, design, master }, _tryOut, unit) => [
     ...(master.joins.some((j) => j.id === run && j.decor)
-      ? [{ label: 'Take the line away', edit: removeLine(design, run!) }]
+      ? [{ label: 'Take the line away', edit: removeLine(design, required(run, 'run')) }]
       : []),
-    ...startedWhereItWas(design, run!),
-    ...(run!.endsWith('~2')
+    ...startedWhereItWas(design, required(run, 'run')),
+    ...(required(run, 'run').endsWith('~2')
       ? [
           {
             label: 'Sew it in one row',
-            edit: wishRuns('sew it in one row', [run!.slice(0, -2)], { second: undefined }),
+            edit: wishRuns('sew it in one row', [required(run, 'run').slice(0, -2)], { second: undefined }),
           },
         ]
       : []),
     ...fieldsOf(kind).flatMap((field) => {
       const [section, key] = field.path
-      const usual = section === 'params' ? (kind.defaults as Record<string, unknown>)[key!] : undefined
-      if (field.type !== 'length' || typeof usual !== 'number' || design.params[key!] === usual) return []
+      const usual =
+        section === 'params' ? (kind.defaults as Record<string, unknown>)[required(key, 'key')] : undefined
+      if (
+        field.type !== 'length' ||
+        typeof usual !== 'number' ||
+        design.params[required(key, 'key')] === usual
+      )
+        return []
       const words = `${field.label} ${printLength(usual, unit)} again`
       return [
         { label: words.charAt(0).toUpperCase() + words.slice(1), edit: setField(words, field.path, usual) },

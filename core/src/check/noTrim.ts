@@ -1,4 +1,5 @@
 import type { Derived } from '../derived/index.js'
+import { laidUpOf } from '../layup/index.js'
 import { setField } from '../design/index.js'
 import { pathPlaceAt } from '../geometry/index.js'
 import { fieldsOf } from '../kinds/index.js'
@@ -14,7 +15,7 @@ const MANY = 5
 
 /** Whether some edge that ends in the seam of this join is cut over size. */
 function hasTrim({ panels, works }: Derived, join: Join): boolean {
-  const sheets = works.find((w) => w.layup.id === join.layup)!.layup.sheets
+  const sheets = laidUpOf(works, join.layup).layup.sheets
   return join.glue.some(({ sheet, chain }) => {
     const lies = sheets.find((s) => s.id === sheet)
     const panel = panels.find((p) => lies?.type === 'panel' && p.id === lies.panelId)

@@ -5,6 +5,7 @@ import type { Run, Side } from '../stitch/index.js'
 import { type Fix, check } from './finding.js'
 import { isHidden } from './hidden.js'
 import { isSecondTwin, placeOnSheet, runNamed } from './places.js'
+import { required } from '../lists/index.js'
 
 /** Pitches of a side that are stepped, with how many stitches have them. */
 const pitchesOf = (side: Side): number[] => [side.pitch, ...(side.last ? [side.last.pitch] : [])]
@@ -65,7 +66,7 @@ export const pitchOff = check({
   }),
   fixes: ({ run, runs }, derived): Fix[] => {
     const own = runNamed(derived, run)
-    const ids = [...new Set([...(runs ?? [run!]), ...(own.join.twin ? [own.join.twin] : [])])]
+    const ids = [...new Set([...(runs ?? [required(run, 'run')]), ...(own.join.twin ? [own.join.twin] : [])])]
     const evened =
       own.ways.stepping === 'stepped'
         ? [

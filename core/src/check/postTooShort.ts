@@ -1,6 +1,7 @@
 import { printBoth, printLength } from '../measure/index.js'
 import { check } from './finding.js'
 import { panelOfSheet } from './hardwareClose.js'
+import { required } from '../lists/index.js'
 
 /** No post of that hardware is long enough for what it is set through. */
 export const postTooShort = check({
@@ -15,9 +16,9 @@ export const postTooShort = check({
         places: [{ panelId: panelOfSheet(derived, f.fitting.sheet), at: f.fitting.at }],
         about: f.fitting.name,
         data: {
-          wanted: f.wanted!.value,
+          wanted: required(f.wanted, 'wanted').value,
           longest: f.hardware.posts[f.hardware.posts.length - 1] ?? 0,
-          stack: f.stack!.value,
+          stack: required(f.stack, 'stack').value,
           ware: f.hardware.name,
           sheet: f.fitting.sheet,
         },

@@ -1,7 +1,7 @@
 import { setField, setSkives } from '../design/index.js'
 import type { Derived } from '../derived/index.js'
 import { pointInside, pointMoved } from '../geometry/index.js'
-import { layersAt } from '../layup/index.js'
+import { layersAt, laidUpOf } from '../layup/index.js'
 import { type Units, decimal, printWeight, systemOf } from '../measure/index.js'
 import type { Run } from '../stitch/index.js'
 import type { Iron } from '../stores/index.js'
@@ -37,7 +37,7 @@ const tooThick = (derived: Derived): Thick[] =>
 function bandsUnder(derived: Derived, reach: number): { key: string; bears: number; now: number }[] {
   const found = new Map<string, { key: string; bears: number; now: number }>()
   for (const run of derived.runs) {
-    const work = derived.works.find((w) => w.layup.id === run.join.layup)!
+    const work = laidUpOf(derived.works, run.join.layup)
     for (const hole of run.holes.filter((h) => h.stack > reach))
       for (const { laid } of layersAt(work, hole.at)) {
         const panel =

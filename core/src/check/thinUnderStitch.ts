@@ -1,9 +1,10 @@
-import { type LaidSheet, layersAt } from '../layup/index.js'
+import { type LaidSheet, layersAt, laidUpOf } from '../layup/index.js'
 import type { Join } from '../master/index.js'
 import type { Hole } from '../stitch/index.js'
 import { printWeight } from '../measure/index.js'
 import { pointMoved } from '../geometry/index.js'
 import { type Found, check } from './finding.js'
+import { required } from '../lists/index.js'
 
 /** Thicknesses mm. */
 export interface Thin {
@@ -18,7 +19,7 @@ export interface Thin {
 const ownRow = ({ course }: Join, laid: LaidSheet): boolean =>
   course.type === 'edges' &&
   course.sheet === laid.sheet.id &&
-  laid.work!.turned.some((t) => t.edges.some((e) => course.chain.includes(e.id)))
+  required(laid.work, 'work').turned.some((t) => t.edges.some((e) => course.chain.includes(e.id)))
 
 /** Thin leather between two that bear the stitch: the thread pulls on those. */
 function between(hole: Hole, layers: ReturnType<typeof layersAt>, at: number): boolean {
@@ -36,7 +37,7 @@ export const thinUnderStitch = check({
   find: (derived) => {
     const found = new Map<string, Found<Thin>>()
     for (const run of derived.runs) {
-      const work = derived.works.find((w) => w.layup.id === run.join.layup)!
+      const work = laidUpOf(derived.works, run.join.layup)
       for (const hole of run.holes) {
         const layers = layersAt(work, hole.at)
         for (const [at, { laid, thickness }] of layers.entries()) {

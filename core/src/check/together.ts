@@ -1,4 +1,4 @@
-import { firstOf, lastOf } from '../lists/index.js'
+import { firstOf, lastOf, required } from '../lists/index.js'
 import type { Finding } from './checks.js'
 
 /**
@@ -14,7 +14,9 @@ export function together(all: readonly Finding[]): readonly Finding[] {
   return [...groups].map(([key, group]) => {
     const [first] = group as [Finding]
     if (first.cause === undefined) return first
-    const worst = group.reduce((a, b) => (b.cause!.severity > a.cause!.severity ? b : a))
+    const worst = group.reduce((a, b) =>
+      required(b.cause, 'cause').severity > required(a.cause, 'cause').severity ? b : a,
+    )
     return {
       ...worst,
       key,

@@ -91,9 +91,9 @@ const OF_SEWING: Readonly<Record<string, string>> = {
 }
 
 /** What was decided of the sewing, as the maker says it: “outer-left, second row”. */
-function sewingLabel([, part, run, wish, ...inner]: readonly string[]): string {
+function sewingLabel([, part = '', run, wish, ...inner]: readonly string[]): string {
   if (part === 'splits') return `${run}, parted`
-  if (part !== 'runs' || run === undefined) return OF_SEWING[part!] ?? 'sewing'
+  if (part !== 'runs' || run === undefined) return OF_SEWING[part] ?? 'sewing'
   return [run, ...(wish === undefined ? ['as wished'] : [OF_RUN[wish] ?? wish]), ...inner].join(', ')
 }
 

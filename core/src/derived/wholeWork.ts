@@ -1,4 +1,4 @@
-import { nth } from '../lists/index.js'
+import { nth, required } from '../lists/index.js'
 import { type Derived } from './derive.js'
 import { inBody, standingIn } from './rooms.js'
 import type { Edit } from '../design/index.js'
@@ -29,7 +29,7 @@ function aboveLeast({ design }: Derived, room: Room, side: Side): { field: strin
 
 /** How large or small a side of the room can be made with its settings, mm. */
 function endOf(derived: Derived, side: Side, which: 'min' | 'max'): number {
-  const room = derived.master.room!
+  const room = required(derived.master.room, 'room')
   const ends = aboveLeast(derived, room, side).map(({ field, above }) => {
     const found = derived.kind.fields.find((f) => f.id === field)
     return found?.type === 'length' ? found[which] - above : which === 'min' ? 0 : Infinity
@@ -70,7 +70,7 @@ export const sideMade = (derived: Derived, room: Room, side: Side, to: number): 
 /** The room inside made as large as that, as one edit. */
 export const makeRoom = (derived: Derived, to: Box3): Edit => ({
   name: 'the smallest that takes them',
-  changes: SIDES.flatMap((side) => sideMade(derived, derived.master.room!, side, to[side])),
+  changes: SIDES.flatMap((side) => sideMade(derived, required(derived.master.room, 'room'), side, to[side])),
 })
 
 /** How the work hangs with what is in it. */

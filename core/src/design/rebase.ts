@@ -33,8 +33,8 @@ export function rebaseEdits(
     const fitted = mine.ok ? fittedTo(before, mine.design, after, edit) : undefined
     if (mine.ok) before = mine.design
     const edited = fitted && applyEdit(after, fitted.edit)
-    if (!edited?.ok) {
-      const why = edited ? `${edited.where}: ${edited.why}` : 'what it changes was changed there too'
+    if (!fitted || !edited?.ok) {
+      const why = edited && !edited.ok ? `${edited.where}: ${edited.why}` : 'what it changes was changed there too'
       dropped.push({ name: edit.name, why })
       return []
     }
@@ -44,8 +44,8 @@ export function rebaseEdits(
       return []
     }
     after = edited.design
-    if (fitted!.over) over.push(edit.name)
-    return [{ edit: fitted!.edit, inverse: edited.inverse, design: edited.design }]
+    if (fitted.over) over.push(edit.name)
+    return [{ edit: fitted.edit, inverse: edited.inverse, design: edited.design }]
   })
   return { design: after, steps, over, dropped }
 }

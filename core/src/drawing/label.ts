@@ -24,12 +24,16 @@ const MEASURE = 62
 
 /** The label of a piece: name, how many, leather, job and draft, notes; shorter where that is all there is room for. */
 function labelForms(piece: Piece, job: JobName, { unit, upright, min }: Lettering): Form[] {
-  const [name, ...rest] = pieceLabel(piece, job, unit)
+  const [name = '', ...rest] = pieceLabel(piece, job, unit)
   const lines = (scale: number, kept: readonly string[]): Line[] => {
     const [large, small] = tupleOf([TYPE.name, TYPE.line], (size) => Math.max(size * scale, min))
     const wide = Math.max(MEASURE * scale, 20 * min)
     return [
-      ...wrapped(name!, wide, large, true).map((w) => ({ words: w, size: large, bold: true })),
+      ...wrapped(name, wide, large, true).map((w) => ({
+        words: w,
+        size: large,
+        bold: true,
+      })),
       ...kept.flatMap((w) => wrapped(w, wide, small)).map((w) => ({ words: w, size: small })),
     ]
   }
@@ -46,7 +50,7 @@ function labelForms(piece: Piece, job: JobName, { unit, upright, min }: Letterin
   const twoLines = SCALES.map((scale): Line[] => {
     const [large, small] = tupleOf([TYPE.name, TYPE.line], (s) => Math.max(s * scale * 0.9, min))
     return [
-      { words: name!, size: large, bold: true },
+      { words: name, size: large, bold: true },
       { words: rest.join(' · '), size: small },
     ]
   })

@@ -1,3 +1,4 @@
+import { required } from '../lists/index.js'
 /**
  * Widths of the letters space to ~ of Atkinson Hyperlegible Next, thousandths of the type's height: the face that screen
  * and paper are set in. Read off the font's own tables.
@@ -31,7 +32,7 @@ const UNKNOWN = 1000
 const LATIN = 690
 
 function letterWidth(letter: string, bold: boolean): number {
-  const code = letter.codePointAt(0)!
+  const code = required(letter.codePointAt(0), 'codePointAt')
   const known = (bold ? BOLD : PLAIN)[code - 32] ?? OTHERS[letter]
   return known ?? (code < 0x250 ? LATIN : UNKNOWN)
 }

@@ -1,4 +1,4 @@
-import { firstOf, nth } from '../lists/index.js'
+import { firstOf, nth, foundIn } from '../lists/index.js'
 import {
   type Point,
   type Segment,
@@ -175,7 +175,7 @@ export function partEdge(panel: DrawnPanel, index: number): DrawnPanel {
   const node = panel.nodes[index]
   const before = panel.nodes[(index + panel.nodes.length - 1) % panel.nodes.length]
   if (!node || before?.edge !== node.edge) return panel
-  const old = panel.edges.find((e) => e.id === node.edge)!
+  const old = foundIn(panel.edges, (e) => e.id === node.edge)
   const id = freeEdge(panel, `${old.id.replace(/-\d+$/, '').slice(0, 50)}`)
   let on = true
   const nodes = panel.nodes.map((n, i): Node => {

@@ -124,12 +124,13 @@ function joined(owners: readonly Owned[]): Owned[] {
     const last = out[out.length - 1]
     const [a, b] = [last?.segment, one.segment]
     const straight =
+      last &&
       a?.type === 'line' &&
       b.type === 'line' &&
-      last!.edge === one.edge &&
-      last!.half !== one.half &&
+      last.edge === one.edge &&
+      last.half !== one.half &&
       Math.abs((a.to.x - a.from.x) * (b.to.y - b.from.y) - (a.to.y - a.from.y) * (b.to.x - b.from.x)) < 1e-9
-    if (straight) out[out.length - 1] = { ...last!, half: 'drawn', segment: line(a.from, b.to) }
+    if (straight) out[out.length - 1] = { ...last, half: 'drawn', segment: line(a.from, b.to) }
     else out.push(one)
   }
   return out

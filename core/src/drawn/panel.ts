@@ -1,5 +1,5 @@
 import { lengthSaid, roundTo, thicknessSaid } from '../measure/index.js'
-import { firstOf, nth } from '../lists/index.js'
+import { firstOf, nth, required } from '../lists/index.js'
 import {
   type Path,
   type Point,
@@ -134,7 +134,7 @@ export function makeDrawn(drawn: DrawnPanel, leathers: Leathers, reckon: Reckon)
     folds: folds.flatMap((f, i) =>
       foldLine(f.fold, nth(opened.lines, i).at, opened.path, {
         width: f.fold.type === 'groove' && f.fold.groove?.shape === 'v' ? 0 : f.bend.value,
-        ...(drapeNote(f) ? { note: drapeNote(f)! } : {}),
+        ...(drapeNote(f) ? { note: required(drapeNote(f), 'drapeNote') } : {}),
       }),
     ),
     bands: bandsOf(drawn, own.thickness, folds, opened),

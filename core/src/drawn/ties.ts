@@ -1,4 +1,4 @@
-import { firstOf, nth } from '../lists/index.js'
+import { firstOf, nth, foundIn } from '../lists/index.js'
 import { pathBox, boxCentre, pathLength, openPath } from '../geometry/index.js'
 import type { Fault } from '../master/index.js'
 import { outlineOf } from './outline.js'
@@ -39,7 +39,7 @@ export function tieFaults(panels: readonly DrawnPanel[], ties: readonly Tie[]): 
     const [a, b] = [drawnEdgeLength(panels, tie.first), drawnEdgeLength(panels, tie.second)]
     const names = tieNames(panels, tie)
     if (a === undefined || b === undefined || !names || Math.abs(a - b) <= TIE_TOLERANCE) return []
-    const panel = panels.find((p) => p.id === tie.second.panel)!
+    const panel = foundIn(panels, (p) => p.id === tie.second.panel)
     return [
       {
         panelId: panel.id,

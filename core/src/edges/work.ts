@@ -1,4 +1,4 @@
-import { firstOf, nth } from '../lists/index.js'
+import { firstOf, nth, required } from '../lists/index.js'
 import {
   type Path,
   type Point,
@@ -91,9 +91,9 @@ export function workEdges(
   const turns = new Map<string, Turn>()
   const turned = chains.map((edges) => {
     const first = firstOf(edges)
-    const turn = turnOf(panel, first, first.fate as Turn['fate'], stock!, reckon)
+    const turn = turnOf(panel, first, first.fate as Turn['fate'], required(stock, 'stock'), reckon)
     for (const edge of edges) turns.set(edge.id, turn)
-    return turnedWork(panel, edges, turn, stock!.thickness)
+    return turnedWork(panel, edges, turn, required(stock, 'stock').thickness)
   })
   const growAt = panel.outline.segments.map((_, i) => {
     const edge = panel.edges.find((e) => i >= e.first && i <= e.last)

@@ -1,4 +1,4 @@
-import { firstOf, nth } from '../lists/index.js'
+import { firstOf, nth, required } from '../lists/index.js'
 import { type Token, tokensOf } from './tokens.js'
 import type { Expression, NamedFunction } from './tree.js'
 
@@ -123,7 +123,7 @@ class Reader {
     )
     if (!found) return this.fail('a number')
     const [first, ...rest] = found.phrase
-    this.at += first!.length
+    this.at += required(first, 'first').length
     const to = [this.argument(rest.length === 0)]
     for (const words of rest) {
       if (!this.takes(...words)) this.fail(`“${words.join(' ')}”`)

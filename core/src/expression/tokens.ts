@@ -1,3 +1,4 @@
+import { required } from '../lists/index.js'
 /** A piece of the words of a formula: a number, the name of an input, a sign, or a word. */
 export type Token =
   | { readonly type: 'number'; readonly value: number }
@@ -20,7 +21,7 @@ export function tokensOf(words: string): readonly Token[] {
   for (const match of said.matchAll(PIECE)) {
     if (match.index !== read) break
     read += match[0].length
-    const { number, input, sign, word } = match.groups!
+    const { number, input, sign, word } = required(match.groups, 'groups')
     if (number !== undefined) tokens.push({ type: 'number', value: Number(number) })
     else if (input !== undefined) tokens.push({ type: 'input', name: input })
     else if (sign !== undefined) tokens.push({ type: 'sign', text: sign })

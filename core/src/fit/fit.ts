@@ -1,4 +1,5 @@
 import { type Design, type Edit, applyEdit } from '../design/index.js'
+import { firstOf } from '../lists/index.js'
 import { type Derived, derive } from '../derived/index.js'
 import { FINEST, type Freedom, changesFor, movedTo } from './freedoms.js'
 import { type Missed, type Model, alike, flattened, missedBy, predict, reduced } from './model.js'
@@ -244,13 +245,13 @@ export function fitToIron(
   const allowed = asked.allowed.filter((a) => a.by >= FINEST)
   const bench = new Bench(design, allowed, progress)
   const { best, off } = solved(bench, asked)
-  const [whole, ...without] = best
+  const [whole, ...without] = [firstOf(best), ...best.slice(1)]
   const moved = allowed.flatMap(({ freedom }, i): Moved[] =>
-    whole!.moves[i] === 0 ? [] : [{ freedom, to: movedTo(freedom, whole!.moves[i]!) }],
+    whole.moves[i] === 0 ? [] : [{ freedom, to: movedTo(freedom, whole.moves[i]!) }],
   )
-  const after = bench.at(whole!.moves)
-  const changes = changesFor(bench.freedoms, whole!.moves)
-  const failed = whole!.left > 1e-9
+  const after = bench.at(whole.moves)
+  const changes = changesFor(bench.freedoms, whole.moves)
+  const failed = whole.left > 1e-9
   return {
     moved,
     edit: changes.length > 0 ? { name: 'fit to the iron', changes } : undefined,

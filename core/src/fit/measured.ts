@@ -2,7 +2,7 @@ import { Matrix, solve } from 'ml-matrix'
 import { type Change, type Design, type Edit, applyEdit } from '../design/index.js'
 import { type Derived, derive } from '../derived/index.js'
 import { boxHeight, boxWidth, pathBox } from '../geometry/index.js'
-import { nth } from '../lists/index.js'
+import { nth, required } from '../lists/index.js'
 import { type Units, printPitch } from '../measure/index.js'
 import type { Iron } from '../stores/index.js'
 import { type Setting, settable, settingAt, withSettings } from './settable.js'
@@ -179,7 +179,7 @@ function solved(
     const rows = ids.map((_, i) => i).filter((i) => by[i] !== undefined)
     if (rows.length === 0) break
     const matrix = new Matrix(rows.map((i) => rows.map((k) => nth(nth(slopes, by[k]!), i))))
-    const off = Matrix.columnVector(rows.map((i) => nth(wanted, i) - nth(lengths!, i)))
+    const off = Matrix.columnVector(rows.map((i) => nth(wanted, i) - nth(required(lengths, 'lengths'), i)))
     const moves = solve(matrix, off, true)
     const next = values.slice()
     rows.forEach((i, k) => {
@@ -234,7 +234,9 @@ function forLengths(design: Design, lengths: readonly Known[]) {
   })
   const why = (i: number): Why => {
     const j = found?.by[i]
-    return j === undefined ? whyNot(undefined, 0) : whyNot(settings[j], nth(found!.values, j))
+    return j === undefined
+      ? whyNot(undefined, 0)
+      : whyNot(settings[j], nth(required(found, 'found').values, j))
   }
   return { moved, changes: moved.map(({ setting, to }): Change => setting.change(to)), why }
 }

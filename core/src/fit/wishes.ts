@@ -1,5 +1,6 @@
 import { type Derived, tiedRun } from '../derived/index.js'
 import { type Run, type Side, type SideLength, sideLength } from '../stitch/index.js'
+import { required } from '../lists/index.js'
 
 /** What has to hold: pitches near the iron's own, no hole near a step, as many holes on edges that meet. */
 export type Wish = 'pitch' | 'steps' | 'counts'
@@ -55,7 +56,7 @@ export const lengthsOf = (derived: Derived): RunLengths[] =>
       steps: run.steps.filter((s) => s.open).map(({ name, distance }) => ({ name, distance })),
       other:
         run.other && !run.ways.wish.ease
-          ? run.other.sides.map((s) => lengthsOfSide(s, run.other!.holes.length - 1))
+          ? run.other.sides.map((s) => lengthsOfSide(s, required(run.other, 'other').holes.length - 1))
           : [],
       alike: alikeRuns(derived, run).map((r) => r.join.id),
     }))

@@ -12,6 +12,7 @@ import type { Fitting, HardwareMark, Master, PanelMark } from '../master/index.j
 import type { Run } from '../stitch/index.js'
 import { type Hardware, POSTED } from '../stores/index.js'
 import { type Reckon, type Reckoned, addedUp, given } from '../working/index.js'
+import { required } from '../lists/index.js'
 
 /** Hardware at its place, worked out. Lengths in mm. */
 export interface SetFitting {
@@ -160,7 +161,7 @@ function setOne(
     stack,
     wanted,
     post,
-    washers: post === undefined ? 0 : washersUnder(ware, post, wanted!.value),
+    washers: post === undefined ? 0 : washersUnder(ware, post, required(wanted, 'wanted').value),
     toEdge: pointInside(fitting.at, laid.outline)
       ? pathNearest(laid.outline, fitting.at).distance - reach(ware)
       : -reach(ware),

@@ -1,5 +1,6 @@
 import { type Point, cellsInside } from '../geometry/index.js'
 import { type Extent, extentOf } from './world.js'
+import { lastOf } from '../lists/index.js'
 
 /** Fineness of the grid on which what is left is measured, mm. */
 const CELL = 4
@@ -55,9 +56,9 @@ function bestRectangle(
     for (let k = 0; k < columns; k += 1) heights[k] = free[row * columns + k] ? heights[k]! + 1 : 0
     const open: number[] = []
     for (let k = 0; k <= columns; k += 1) {
-      while (open.length > 0 && heights[open.at(-1)!]! >= heights[k]!) {
+      while (open.length > 0 && heights[lastOf(open)]! >= heights[k]!) {
         const h = heights[open.pop()!]!
-        const from = open.length > 0 ? open.at(-1)! + 1 : 0
+        const from = open.length > 0 ? lastOf(open) + 1 : 0
         const value = h === 0 ? 0 : worth((k - from) * cell, h * cell)
         if (value <= most) continue
         most = value

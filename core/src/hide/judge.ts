@@ -1,5 +1,5 @@
 import type { Point } from '../geometry/index.js'
-import { nth } from '../lists/index.js'
+import { nth, foundIn } from '../lists/index.js'
 import { Board, Table } from '../packing/index.js'
 import type { HideFlaw } from '../stores/index.js'
 import { type Bench, type LayAsked, benchOf } from './bench.js'
@@ -118,7 +118,7 @@ function faultsAt(
   if (!liesAsAsked(one, lying.turn)) faults.push({ what: 'angle', id })
   const strayed = table.strayed(i, turn, y)
   if (strayed > 0 && one.mate !== undefined) faults.push({ what: 'pair', id, other: one.mate, by: strayed })
-  const hide = world.hides.find((h) => h.hide.id === lying.hide)!
+  const hide = foundIn(world.hides, (h) => h.hide.id === lying.hide)
   return [...faults, ...unlike(one, lying, hide.hide)]
 }
 

@@ -1,4 +1,4 @@
-import { nth } from '../lists/index.js'
+import { nth, required } from '../lists/index.js'
 import { type LandLaid, packLand } from '../packing/index.js'
 import { type Bench, type LayAsked, benchOf } from './bench.js'
 import { type Lying, laidThere, tidy } from './lying.js'
@@ -71,5 +71,5 @@ export function layOut(
     if (!best || now.left.length < best.left.length) best = now
     if (best.left.length === 0) break
   }
-  return best!
+  return required(best, 'layout')
 }

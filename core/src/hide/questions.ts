@@ -5,6 +5,7 @@ import { wantedOf } from './demand.js'
 import { layOut } from './layOut.js'
 import { hideArea } from './stands.js'
 import type { Demand } from '../design/index.js'
+import { required } from '../lists/index.js'
 
 /** Told how far an answer is on its way, 0 to 1; may throw to end it. */
 export type Tell = (spent: number) => void
@@ -111,7 +112,7 @@ export function withStrapJoined(demands: readonly Demand[]): readonly Demand[] |
   const straps = demands.filter((d) => d.strap)
   if (straps.length === 0) return undefined
   const longest = straps.reduce((a, b) => ((b.strap?.long ?? 0) > (a.strap?.long ?? 0) ? b : a))
-  const { long, wide } = longest.strap!
+  const { long, wide } = required(longest.strap, 'strap')
   const half = (long + LAP) / 2
   const [x, y] = Math.abs(Math.cos(longest.grain)) > 0.7 ? [half, wide] : [wide, half]
   const outline = [

@@ -10,7 +10,7 @@ import {
   pointUnit,
   segmentTangent,
 } from '../geometry/index.js'
-import { firstOf, nth } from '../lists/index.js'
+import { firstOf, nth, foundIn, required } from '../lists/index.js'
 import type { LaidSheet, LaidUp } from './laid.js'
 
 /** One layer going round a bend: the heights it wraps, mm. */
@@ -54,8 +54,8 @@ export function turnBends(work: LaidUp, from: Point, to: Point, heightAt: Height
   return work.sheets
     .filter((s) => s.part === 'turn')
     .flatMap((flap) => {
-      const body = work.sheets.find((s) => s.part === 'whole' && s.sheet.id === flap.sheet.id)!
-      return flap.work!.turned.flatMap((t) => {
+      const body = foundIn(work.sheets, (s) => s.part === 'whole' && s.sheet.id === flap.sheet.id)
+      return required(flap.work, 'work').turned.flatMap((t) => {
         const edge = pathMoved(t.finished, flap.sheet.move)
         return pathCrossings(cut, edge).flatMap(({ parameter, at }): TransectBend[] => {
           const s = parameter * length

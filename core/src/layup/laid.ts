@@ -12,6 +12,7 @@ import {
 } from '../geometry/index.js'
 import { type EdgeProfile, type EdgeWork, profileDistance, profileLevel } from '../edges/index.js'
 import { type Band, type Layup, type Sheet, clipHas } from '../master/index.js'
+import { required } from '../lists/index.js'
 
 /** A sheet ready to be asked how thick it is at a place. */
 export interface LaidSheet {
@@ -59,7 +60,8 @@ export interface Layer {
 export function layUp(layup: Layup, works: readonly EdgeWork[]): LaidUp {
   const whole = (sheet: Sheet): LaidSheet => {
     const work = sheet.type === 'panel' ? workFor(works, sheet.panelId) : undefined
-    const outline = sheet.type === 'panel' ? (sheet.formed ?? work!.panel.outline) : sheet.outline
+    const outline =
+      sheet.type === 'panel' ? (sheet.formed ?? required(work, 'work').panel.outline) : sheet.outline
     const placed = pathMoved(outline, sheet.move)
     return {
       sheet,
@@ -69,7 +71,7 @@ export function layUp(layup: Layup, works: readonly EdgeWork[]): LaidUp {
       work,
       bands: work?.panel.bands ?? [],
       profiles: work ? [...work.turned.map((t) => t.body), ...work.skived] : [],
-      thickness: sheet.type === 'content' ? sheet.thickness : (work!.stock?.thickness ?? 0),
+      thickness: sheet.type === 'content' ? sheet.thickness : (required(work, 'work').stock?.thickness ?? 0),
       toSheet: moveBack(sheet.move),
       box: pathBox(placed),
     }

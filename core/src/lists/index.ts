@@ -23,3 +23,18 @@ export function atKey<Key, Value>(map: ReadonlyMap<Key, Value>, key: Key): Value
   if (found === undefined) throw new RangeError(`nothing is held for ${String(key)}`)
   return found
 }
+
+/** The first of a list of which something holds. Throws where it holds of none: whoever asks knows that there is one. */
+export function foundIn<T, Of extends T>(list: readonly T[], holds: (one: T) => one is Of): Of
+export function foundIn<T>(list: readonly T[], holds: (one: T, place: number) => unknown): T
+export function foundIn<T>(list: readonly T[], holds: (one: T, place: number) => unknown): T {
+  const found = list.find(holds)
+  if (found === undefined) throw new RangeError(`none of a list of ${list.length} is what was looked for`)
+  return found
+}
+
+/** What is there wherever this is asked. Throws, saying what is missing, where it isn't. */
+export function required<T>(what: T | undefined | null, name: string): T {
+  if (what === undefined || what === null) throw new RangeError(`there is no ${name}`)
+  return what
+}

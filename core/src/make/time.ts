@@ -18,6 +18,16 @@ export interface Made {
   readonly machine: Pick<Machine, 'speed'>
 }
 
+/** Time by what takes longest, each with its working, minutes. */
+type TimeBySort = readonly [
+  cut: Reckoned,
+  skive: Reckoned,
+  turn: Reckoned,
+  glue: Reckoned,
+  sew: Reckoned,
+  edge: Reckoned,
+]
+
 /** Time at the bench by the sort of work, each with its working, and altogether; minutes. */
 export interface BenchTime {
   readonly parts: readonly Reckoned[]
@@ -107,7 +117,7 @@ function handworkOf({ master, edges, runs }: Made) {
 }
 
 /** Time to cut, skive, turn, glue, sew and finish, by sort, by the maker's own pace; docs/formulas.md §17. Nothing for drying. */
-export function benchTime(made: Made, reckon: Reckon): Pick<BenchTime, 'parts'> {
+export function benchTime(made: Made, reckon: Reckon): { readonly parts: TimeBySort } {
   const work = handworkOf(made)
   const part = <const Words extends string>(
     key: string,
@@ -149,7 +159,7 @@ export function benchTime(made: Made, reckon: Reckon): Pick<BenchTime, 'parts'> 
     edge,
   } = whole
   const { speed } = made
-  const parts = [
+  const parts: TimeBySort = [
     part('cut', 'cutting out', '{round} mm round / {pace} a minute + {pieces} pieces × {each}', {
       round,
       pace: speed.cutPace,

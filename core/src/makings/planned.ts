@@ -1,4 +1,4 @@
-import { firstOf, lastOf } from '../lists/index.js'
+import { firstOf, lastOf, required } from '../lists/index.js'
 import {
   type Plan,
   type Placed,
@@ -34,7 +34,9 @@ export function toDo({ making, steps }: Planned, now: { readonly at: number; rea
           .filter((r) => r.then === s.id)
           .flatMap((r) => making.timers.filter((t) => t.step === r.first))
           .map((t) => now.at + Math.max(0, (t.until - now.ms) / 60_000)),
-        ...(making.notBefore[s.id] === undefined ? [] : [instant(dayNumber(making.notBefore[s.id]!)!, 0)]),
+        ...(making.notBefore[s.id] === undefined
+          ? []
+          : [instant(required(dayNumber(making.notBefore[s.id]!), 'dayNumber'), 0)]),
       ]
       return {
         id: s.id,

@@ -44,10 +44,10 @@ export function started(making: Making, step: string, now: number): Making {
 /** The page was seen: the clock has really run until now. */
 export function seen(making: Making, now: number): Making {
   const { clock } = making
-  if (!isRunning(clock, now)) return clock?.since === undefined ? making : paused(making, now)
+  if (!clock || !isRunning(clock, now)) return clock?.since === undefined ? making : paused(making, now)
   // From a clock that was set back on it runs anew, with what it had.
-  if (now < (clock!.seen ?? 0)) return started(making, clock!.step, now)
-  return { ...making, clock: { ...clock!, seen: now } }
+  if (now < (clock.seen ?? 0)) return started(making, clock.step, now)
+  return { ...making, clock: { ...clock, seen: now } }
 }
 
 /** Minutes as the maker remembers them. Throws for what no evening has. */

@@ -3,6 +3,7 @@ import { type Derived, toBuy } from '../derived/index.js'
 import { boxHeight, boxWidth, pathArea, pathBox } from '../geometry/index.js'
 import { roundTo } from '../measure/index.js'
 import { explainLine } from '../working/index.js'
+import { required } from '../lists/index.js'
 
 const mm = (value: number): number => roundTo(value, 6)
 
@@ -50,7 +51,7 @@ export function summary(derived: Derived) {
             id: f.fitting.id,
             name: f.fitting.name,
             hardware: f.hardware.name,
-            ...(f.stack ? { stack: mm(f.stack.value), wanted: mm(f.wanted!.value) } : {}),
+            ...(f.stack ? { stack: mm(f.stack.value), wanted: mm(required(f.wanted, 'wanted').value) } : {}),
             ...(f.post === undefined ? {} : { post: f.post, washers: f.washers }),
             ...(f.before === undefined ? {} : { before: f.before }),
           })),

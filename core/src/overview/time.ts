@@ -33,7 +33,7 @@ export function timeOf(derived: Derived): BenchTime {
       formula: '{cut} + {skive} + {turn} + {glue} + {sew} + {edge} + {rest}',
       ...minutes,
     },
-    { cut: cut!, skive: skive!, turn: turn!, glue: glue!, sew: sew!, edge: edge!, rest },
+    { cut, skive, turn, glue, sew, edge, rest },
   )
   return { parts: [...parts, rest], total }
 }

@@ -29,22 +29,31 @@ import {
   thin,
 } from './entry.js'
 import { bent, corner, strip } from './sketches.js'
+import { required } from '../lists/index.js'
 
 /** From the finished edge out to where it is cut. */
-const cutLine = (v: Values): number => turnAllowance(v.width!, v.thickness!, v.core!, v.k!)
+const cutLine = (v: Values): number =>
+  turnAllowance(
+    required(v.width, 'width'),
+    required(v.thickness, 'thickness'),
+    required(v.core, 'core'),
+    required(v.k, 'k'),
+  )
 const CUT_LINE = [
   step('cost', 'cost of the turn', TURN_COST),
   step('allowance', 'cut beyond the finished edge', TURN_ALLOWANCE),
 ]
 /** An inward curve opens without snips where its edge is stretched no more than the leather bears. */
 const stretchesEnough = (v: Values): boolean => {
-  const [added, radius] = [cutLine(v), v.radius!]
-  return radius > added && (added + v.width!) / (radius - added) <= v.strain!
+  const [added, radius] = [cutLine(v), required(v.radius, 'radius')]
+  return (
+    radius > added && (added + required(v.width, 'width')) / (radius - added) <= required(v.strain, 'strain')
+  )
 }
 
 /** Turned edges and grooves: docs/formulas.md §4 and §5. */
 const DEEPEST: Condition = {
-  holds: (v) => v.depth! < v.thickness!,
+  holds: (v) => required(v.depth, 'depth') < required(v.thickness, 'thickness'),
   says: 'The groove has to be less deep than the leather is thick: it would be cut through.',
 }
 

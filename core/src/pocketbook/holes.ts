@@ -1,9 +1,14 @@
 import { ARC_PER_STITCH, EASE_LIMIT, EDGE_DISTANCE } from '../formulas/index.js'
 import { type Entry, type Values, answer, count, entry, mm, number, thin } from './entry.js'
 import { evenHoles, handle, holeRow } from './sketches.js'
+import { required } from '../lists/index.js'
 
 const pitch = { ...thin('pitch', 3.38), min: 0.5 }
-const joints = (v: Values): number[] => Array.from({ length: v.steps! }, (_, i) => v.first! + i * v.reveal!)
+const joints = (v: Values): number[] =>
+  Array.from(
+    { length: required(v.steps, 'steps') },
+    (_, i) => required(v.first, 'first') + i * required(v.reveal, 'reveal'),
+  )
 const CLEAR_OF_STEPS = '{clearance} clear of {steps} steps {reveal} apart from {first} counted round {pitch}'
 
 /** Holes: docs/formulas.md §7. */

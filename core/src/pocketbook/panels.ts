@@ -1,4 +1,5 @@
 import { answer, type AnswerRule, step, type Values } from './entry.js'
+import { required } from '../lists/index.js'
 
 const MOST_FOLDS = 5
 const each = (count: number): number[] => Array.from({ length: count }, (_, i) => i)
@@ -24,13 +25,19 @@ function widthOf(panel: number, panels: number): string | undefined {
 
 /** Gap and length used up in every fold, then the width of every panel and the bundle; §3 [3.01, 3.02]. */
 export function foldedPanels(way: keyof typeof GAPS): readonly AnswerRule[] {
-  const folded = (fold: number, words: string) => (v: Values) => (v.panels! > fold + 1 ? words : undefined)
+  const folded = (fold: number, words: string) => (v: Values) =>
+    required(v.panels, 'panels') > fold + 1 ? words : undefined
   return [
     ...each(MOST_FOLDS).flatMap((i) => [
       step(`gap${i}`, `gap in fold ${i + 1}`, folded(i, GAPS[way](i)), 'thickness'),
       step(`bend${i}`, `fold ${i + 1} uses up`, folded(i, `π × ({gap${i}} / 2 + {k} × {thickness})`)),
     ]),
-    ...each(MOST_FOLDS + 1).map((i) => answer(`panel ${i + 1}`, (v) => widthOf(i, v.panels!))),
-    answer('bundle', (v) => `{panels} × {thickness} + ${laidOn(0, v.panels! - 1)} laid in`),
+    ...each(MOST_FOLDS + 1).map((i) =>
+      answer(`panel ${i + 1}`, (v) => widthOf(i, required(v.panels, 'panels'))),
+    ),
+    answer(
+      'bundle',
+      (v) => `{panels} × {thickness} + ${laidOn(0, required(v.panels, 'panels') - 1)} laid in`,
+    ),
   ]
 }

@@ -3,6 +3,7 @@ import { regionArea } from '../geometry/index.js'
 import { demandsOf, figuresOf, groupsOf, hideArea } from '../hide/index.js'
 import type { Hide } from '../stores/index.js'
 import { DM2 } from './takes.js'
+import { required } from '../lists/index.js'
 
 /** What one material of a design covers, dm², and what is known of the hides it comes from. */
 export interface Cut {
@@ -44,8 +45,13 @@ export function cutsOf(derived: Derived, shelf: readonly Hide[]): Cut[] {
     const chosen = cutting.hides.filter((h) => h.of === of)
     const price = priceOf(chosen) ?? priceOf(shelf.filter((h) => h.of === of))
     const own = group?.wanted.filter((w) => w.id.startsWith(`${id}/`)) ?? []
-    const allLie = own.length > 0 && own.every((w) => group!.asked.lying.some((l) => l.id === w.id))
-    return { ...material, price, laid: allLie && price ? laidOf(group!, id, cutting.copies) : undefined }
+    const allLie =
+      own.length > 0 && own.every((w) => required(group, 'group').asked.lying.some((l) => l.id === w.id))
+    return {
+      ...material,
+      price,
+      laid: allLie && price ? laidOf(required(group, 'group'), id, cutting.copies) : undefined,
+    }
   })
 }
 

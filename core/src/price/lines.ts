@@ -8,6 +8,7 @@ import type { Cut } from './leather.js'
 import type { Take } from './takes.js'
 import { toldIn } from './told.js'
 import type { Measured, Trade } from './trade.js'
+import { required } from '../lists/index.js'
 
 /** One line of a bill, for one piece. */
 export interface BillLine {
@@ -240,7 +241,7 @@ export function linesOf(asked: PriceAsked, cuts: readonly Cut[], takes: readonly
     value: write('tax', 'tax', '{share} × ({cost} + {margin})', {
       share: n('tax', trade.tax),
       cost,
-      margin: margin.value!,
+      margin: required(margin.value, 'value'),
     }),
   }
   const reckon = reckoner({})
@@ -253,7 +254,12 @@ export function linesOf(asked: PriceAsked, cuts: readonly Cut[], takes: readonly
       quantity: 'money',
       measured: true,
     },
-    { cost, margin: margin.value!, tax: tax.value!, step: n('rounded up to', trade.step, 'money') },
+    {
+      cost,
+      margin: required(margin.value, 'value'),
+      tax: required(tax.value, 'value'),
+      step: n('rounded up to', trade.step, 'money'),
+    },
   )
   return { lines: [...work, overhead, margin, tax], cost, price, hours }
 }

@@ -1,4 +1,4 @@
-import { nth } from '../lists/index.js'
+import { nth, required } from '../lists/index.js'
 import {
   closedPath,
   inwardSide,
@@ -56,7 +56,7 @@ export const edgeSkiveMarks = ({ panel, stock, skived }: EdgeWork): Mark[] =>
     inward: inwardSide(panel.outline),
     outside: 0,
     full: stock?.thickness ?? 1,
-    name: nth(panel.skives!, i).name,
+    name: nth(required(panel.skives, 'skives'), i).name,
   }))
 
 /** A straight edge that lies on a fold of the leather is drawn as a fold, not cut. */
@@ -77,5 +77,5 @@ export const doubledMarks = (panel: Panel): Mark[] =>
 /** The block a piece is cut from first, where it is split, lined or glued up before it is cut to size. */
 export function blockMarks({ panel, cut }: EdgeWork): Mark[] {
   const path = panel.block ? offsetLargestMaybe(cut, panel.block) : undefined
-  return path ? [{ type: 'block', path, by: panel.block! }] : []
+  return path ? [{ type: 'block', path, by: required(panel.block, 'block') }] : []
 }

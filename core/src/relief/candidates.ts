@@ -11,11 +11,12 @@ import {
 import type { Derived } from '../derived/index.js'
 import type { Change, Design } from '../design/index.js'
 import type { DrawnPanel } from '../drawn/index.js'
-import { type LaidSheet, type LaidUp, sheetThickness } from '../layup/index.js'
+import { type LaidSheet, type LaidUp, sheetThickness, laidUpOf } from '../layup/index.js'
 import { bandLength, skiveMinutes } from '../make/index.js'
 import type { Habits } from '../sewing/index.js'
 import { type Panel, edgeChain, insetChainMaybe } from '../master/index.js'
 import type { Run } from '../stitch/index.js'
+import { foundIn } from '../lists/index.js'
 
 /** A band of a panel that could be skived under a seam. */
 export interface Candidate {
@@ -48,7 +49,7 @@ const bandsOf = (panel: Panel, { full, bears, ways }: Skivable): Candidate[] => 
   const keys = [...new Set(panel.bands.filter((b) => b.start === b.end && !b.hollow).map((b) => b.key))]
   return keys.map((key) => {
     const areas = panel.bands.filter((b) => b.key === key).flatMap((b) => b.areas.map((a) => a.outline))
-    const band = panel.bands.find((b) => b.key === key)!
+    const band = foundIn(panel.bands, (b) => b.key === key)
     const now = Math.min(band.start, full)
     return {
       key,
@@ -132,7 +133,7 @@ export function samplesOf(
   found: readonly Candidate[],
 ): Sample[] {
   return runs.flatMap((run) => {
-    const work = works.find((w) => w.layup.id === run.join.layup)!
+    const work = laidUpOf(works, run.join.layup)
     const sheets = work.sheets.filter((s) => run.join.through.includes(s.sheet.id))
     const count = Math.max(1, Math.ceil(run.length / STEP))
     const stops = [

@@ -18,6 +18,7 @@ import { type ReadyPart, onCourse, placeOnPart } from './place.js'
 import { SHADE } from './shade.js'
 import { cells } from './slabs.js'
 import { acrossBreaks, rampBreaks } from './wound.js'
+import { required } from '../lists/index.js'
 
 /** Faces of a piece of leather in space: three numbers a corner, three corners a face. Lengths mm. */
 export interface Mesh {
@@ -253,7 +254,7 @@ const LEANS = 0.9
 
 /** Where a face looks that leans much; undefined where it follows the bend of its part. */
 function outOf([a, b, c]: readonly Point3[], grain: Point3): Point3 | undefined {
-  const n = squareTo(a!, b!, c!)
+  const n = squareTo(required(a, 'a'), required(b, 'b'), required(c, 'c'))
   const way = n.x * grain.x + n.y * grain.y + n.z * grain.z
   if (Math.abs(way) > LEANS) return undefined
   return way < 0 ? { x: -n.x, y: -n.y, z: -n.z } : n

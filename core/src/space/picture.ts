@@ -20,6 +20,7 @@ import { SHADE, edgeShadeOf } from './shade.js'
 import { type OnStage, onStage } from './stage.js'
 import { placeInSpace } from './place.js'
 import { type PictureThing, thingMesh } from './things.js'
+import { required } from '../lists/index.js'
 
 /** A piece of leather in the picture. */
 export interface PictureSheet {
@@ -110,14 +111,17 @@ export function pictureOf(
       swatch: laid.work?.stock?.swatch ?? '#ffffff',
       group: one.group,
       mesh: meshOf(one.parts, {
-        outline: sheet.type === 'panel' && sheet.formed ? sheet.formed : shownOutline(laid.work!.panel),
+        outline:
+          sheet.type === 'panel' && sheet.formed
+            ? sheet.formed
+            : shownOutline(required(laid.work, 'work').panel),
         move: toHost,
         clips,
         thickness: one.rides
           ? (p) => Math.max(0.1, sheetThickness(laid, toWork ? pointMoved(p, toWork) : p) || laid.thickness)
           : () => laid.thickness,
         off: one.off,
-        edge: edgeShadeOf(laid.work!.panel),
+        edge: edgeShadeOf(required(laid.work, 'work').panel),
         follows: one.rides,
       }),
     }

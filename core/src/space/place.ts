@@ -1,4 +1,4 @@
-import { firstOf } from '../lists/index.js'
+import { firstOf, required } from '../lists/index.js'
 import {
   type Point,
   type Point3,
@@ -63,7 +63,7 @@ export function placeOnPart(part: ReadyPart, { s, r }: { s: number; r: number },
   const edge = flanges ? Math.min(flanges.to, Math.max(flanges.from, r)) : r
   if (edge === r) return { at: point3Along(on(r), looks, off), grain: looks }
   // A flange stands out of the grain side; its own grain looks back over the leather.
-  const out = edge === flanges!.to ? -1 : 1
+  const out = edge === required(flanges, 'flanges').to ? -1 : 1
   const turned = { x: part.across.x * out, y: part.across.y * out, z: part.across.z * out }
   return {
     at: point3Along(point3Along(on(edge), grain, Math.abs(r - edge)), turned, off),

@@ -1,5 +1,5 @@
 import { isNear, pointMoved } from '../geometry/index.js'
-import { firstOf, nth } from '../lists/index.js'
+import { firstOf, nth, foundIn } from '../lists/index.js'
 import { coverings } from '../stitch/index.js'
 import { type EdgePlan, type Facts, type Part, holds, sheetsOf } from './facts.js'
 import { closesHalf } from './hold.js'
@@ -197,7 +197,7 @@ export function seamsInOrder({ facts, say }: Asking): void {
       for (const later of seamOf(cover, facts)) say(`sew:${run.join.id}`, later, 'covered')
   for (const run of runs) {
     if (!closesHalf(run, facts)) continue
-    const twin = runs.find((r) => r.join.id === run.join.twin)!
+    const twin = foundIn(runs, (r) => r.join.id === run.join.twin)
     if (runs.indexOf(run) < runs.indexOf(twin))
       for (const later of seamOf(twin.join.id, facts)) say(`sew:${run.join.id}`, later, 'halves')
   }

@@ -16,7 +16,7 @@ import {
   shift,
 } from '../geometry/index.js'
 import { sheetThickness } from '../layup/index.js'
-import { firstOf, nth } from '../lists/index.js'
+import { firstOf, nth, required } from '../lists/index.js'
 import { edgeChain, panelOf } from '../master/index.js'
 import type { Sort } from './sorts.js'
 import type { Step } from './steps.js'
@@ -41,7 +41,7 @@ interface PartDrawn {
 function partDrawn(panelId: string, touches: readonly Touch[], sort: Sort, derived: Derived): PartDrawn {
   const panel = panelOf(derived.panels, panelId)
   const sheets = derived.works[0]?.sheets ?? []
-  const edges = touches.filter((t) => t.edges).map((t) => edgeChain(panel, t.edges!))
+  const edges = touches.filter((t) => t.edges).map((t) => edgeChain(panel, required(t.edges, 'edges')))
   const skives = touches.flatMap((t) => (t.skive === undefined ? [] : [t.skive]))
   const chains = (panel.skives ?? [])
     .filter((s) => skives.includes(s.key))

@@ -1,5 +1,5 @@
 import type { Derived } from '../derived/index.js'
-import { atKey, firstOf, nth } from '../lists/index.js'
+import { atKey, firstOf, nth, required } from '../lists/index.js'
 import type { Units } from '../measure/index.js'
 import { type Reckoned, remembered } from '../working/index.js'
 import { factsOf } from './facts.js'
@@ -107,9 +107,9 @@ const FROM: readonly Sort[] = ['rough', 'straps', 'cut']
 function sentence(tasks: readonly Task[], rows: readonly Row[], copies: number): string {
   const { sort } = firstOf(tasks)
   const { verb, many } = sortOf(sort)
-  const [only] = rows
+  const only = rows[0]
   const count = countOf(rows, copies)
-  if (sort === 'fit' || sort === 'note') return `${verb} ${only!.what}`
+  if (sort === 'fit' || sort === 'note') return `${verb} ${firstOf(rows).what}`
   if (rows.length === 1 && only) {
     const several = COUNTED.includes(sort) && count > 1
     return `${verb} ${several ? `${count} × ` : 'the '}${lowered(only.what)}`.replace('the the ', 'the ')
@@ -122,13 +122,10 @@ function sentence(tasks: readonly Task[], rows: readonly Row[], copies: number):
 }
 /** “seam beside the fold, left” and “…, right” in one: “seam beside the fold, left and right”. */
 function together(names: readonly string[]): string | undefined {
-  const [one, other] = names.map((n) => n.split(', '))
-  const last = one!.length - 1
-  return one!.length > 1 &&
-    one!.slice(0, last).join() === other!.slice(0, last).join() &&
-    other!.length === one!.length
-    ? `${names[0]} and ${other![last]}`
-    : undefined
+  const [one = [], other = []] = names.map((n) => n.split(', '))
+  const last = one.length - 1
+  const alike = one.slice(0, last).join() === other.slice(0, last).join() && other.length === one.length
+  return last > 0 && alike ? `${names[0]} and ${other[last]}` : undefined
 }
 const lowered = (text: string): string => text.charAt(0).toLowerCase() + text.slice(1)
 
@@ -300,6 +297,6 @@ export function lastCalls(step: string, { steps, reasons }: Pick<Steps, 'steps' 
   }
   return steps.flatMap((s) => {
     const r = closes.get(s.id)
-    return r?.then === step ? [{ step: s.id, what: s.says, why: reachOf(r)! }] : []
+    return r?.then === step ? [{ step: s.id, what: s.says, why: required(reachOf(r), 'reachOf') }] : []
   })
 }

@@ -12,7 +12,7 @@ import {
   pointScale,
 } from '../geometry/index.js'
 import { type LaidSheet, sheetThickness } from '../layup/index.js'
-import { firstOf, nth } from '../lists/index.js'
+import { firstOf, nth, tupleOf } from '../lists/index.js'
 
 /** Rows along the pull are looked for in steps of this, mm. */
 const STEP = 0.5
@@ -55,8 +55,7 @@ export function rowsAlongMaybe(
   const reaches = ways.map((way) => Math.min(...ends.map((end) => reachOver(end, way, held, wanted))))
   const best = firstOf(reaches) >= nth(reaches, 1) ? 0 : 1
   if (nth(reaches, best) < min || pointDistance(...ends) < pitch) return undefined
-  const [first, second] = ends.map((end) =>
+  return tupleOf(ends, (end) =>
     openPath([line(end, pointAdd(end, pointScale(nth(ways, best), nth(reaches, best))))]),
   )
-  return [first!, second!]
 }

@@ -8,11 +8,12 @@ import {
   pathStretch,
   pointDistance,
 } from '../geometry/index.js'
-import { firstOf, lastOf } from '../lists/index.js'
+import { firstOf, lastOf, required } from '../lists/index.js'
 import { isRound } from './places.js'
 
 /** A path gone on straight at both ends, mm. */
-export const pathExtended = (path: Path, by: number): Path => startedMaybe(path, -by, -by)!
+export const pathExtended = (path: Path, by: number): Path =>
+  required(startedMaybe(path, -by, -by), 'startedMaybe')
 
 /** A path begun further in or out at its ends; one that comes round is begun elsewhere. */
 export function startedMaybe(path: Path, startBy: number, endBy: number): Path | undefined {

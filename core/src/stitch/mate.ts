@@ -53,13 +53,13 @@ function mateSheet(run: SewnLine, work: LaidUp, carrier: LaidSheet): LaidSheet |
 
 /** The stretch of a loop between two places, the way that passes the third. */
 function stretchMaybe(loop: Path, start: Point, middle: Point, end: Point): Path | undefined {
-  const nearest = [start, middle, end].map((p) => pathNearest(loop, p))
+  const nearest = tupleOf([start, middle, end], (p) => pathNearest(loop, p))
   if (nearest.some((near) => near.distance > SAME_EDGE)) return undefined
-  const [a, m, b] = nearest.map((near) => pathDistanceOf(loop, near))
+  const [a, m, b] = tupleOf(nearest, (near) => pathDistanceOf(loop, near))
   const total = pathLength(loop)
   const on = (from: number, to: number): number => (((to - from) % total) + total) % total
-  const forward = on(a!, m!) <= on(a!, b!)
-  const [from, to] = forward ? [a!, b!] : [b!, a!]
+  const forward = on(a, m) <= on(a, b)
+  const [from, to] = forward ? [a, b] : [b, a]
   if (on(from, to) < 0.01) return undefined
   const part = pathStretch(loop, from, to)
   return forward ? part : pathReversed(part)
@@ -78,7 +78,7 @@ function edgePathMaybe(run: SewnLine, carrier: LaidSheet, laid: LaidSheet, panel
   const margin = pathNearest(carrier.placed, middle).distance
   const loop = offsetLargestMaybe(closedPath(panel.outline.segments), -margin)
   if (!loop) return undefined
-  const local = (p: Point | undefined): Point => pointMoved(p!, laid.toSheet)
+  const local = (p: Point): Point => pointMoved(p, laid.toSheet)
   const part = stretchMaybe(openPath(loop.segments), local(start), local(middle), local(end))
   return part && pathMoved(part, laid.sheet.move)
 }

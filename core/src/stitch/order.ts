@@ -1,4 +1,4 @@
-import { type LaidUp, sheetThickness } from '../layup/index.js'
+import { type LaidUp, sheetThickness, laidUpOf } from '../layup/index.js'
 import type { Run } from './run.js'
 
 /** What has to come after a run, because it covers the run's holes. */
@@ -59,7 +59,7 @@ function withAlone(all: readonly Covered[], works: readonly LaidUp[]): readonly 
  */
 export function coverings(runs: readonly Run[], works: readonly LaidUp[]): readonly Covered[] {
   const covered = runs.map((run): Covered => {
-    const work = works.find((w) => w.layup.id === run.join.layup)!
+    const work = laidUpOf(works, run.join.layup)
     const covers = coversOf(run, work).flatMap((cover) => {
       const holding = runs.filter(
         (r) =>

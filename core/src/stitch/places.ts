@@ -17,7 +17,7 @@ import {
   segmentPoint,
   segmentTangent,
 } from '../geometry/index.js'
-import { firstOf, lastOf, nth } from '../lists/index.js'
+import { firstOf, lastOf, nth, required } from '../lists/index.js'
 
 /** A hole's place on its run. */
 export interface HolePlace {
@@ -254,7 +254,7 @@ function steppedSide(
   phases: readonly [number, number],
   ways: Steps,
 ): Fitted & { last: Side['last'] } {
-  const over = Math.min(count, ways.evenOver!)
+  const over = Math.min(count, required(ways.evenOver, 'evenOver'))
   const exact = steps(m, placeAt(m, phases[0] * ways.pitch), count - over, ways.pitch)
   const rest = fittedSteps(m, distanceOf(m, lastOf(exact)), over, [0, phases[1]])
   return {

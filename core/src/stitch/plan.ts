@@ -10,7 +10,7 @@ import {
   pointDistance,
 } from '../geometry/index.js'
 import type { LaidUp } from '../layup/index.js'
-import { firstOf, lastOf, nth } from '../lists/index.js'
+import { firstOf, lastOf, nth, required } from '../lists/index.js'
 import type { Join, Panel } from '../master/index.js'
 import type { Sewing } from '../sewing/index.js'
 import { eased } from './apart.js'
@@ -172,7 +172,7 @@ function mergedAll(plans: readonly Planned[], merges: Sewing['merges']): Planned
 
 /** Thread goes on from one run to another only while both begin at their first hole, and are sewn by hand or both by machine. */
 function goesOn(plan: Planned, byId: ReadonlyMap<string, Planned>): boolean {
-  const first = byId.get(plan.join.onward!)
+  const first = byId.get(required(plan.join.onward, 'onward'))
   if (!first || first.ways.holes !== plan.ways.holes) return false
   return [first, plan].every(
     ({ ways: { wish } }) => !wish.reversed && (wish.startBy ?? 0) === 0 && (wish.back?.start ?? 0) === 0,

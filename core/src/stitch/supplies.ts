@@ -2,6 +2,7 @@ import { BOBBIN } from '../formulas/index.js'
 import { type Machine, type Thread, diameterOf } from '../stores/index.js'
 import { type Reckon, type Reckoned, addedUp, given } from '../working/index.js'
 import type { Run } from './run.js'
+import { required } from '../lists/index.js'
 
 /** Share of a bobbin's room that thread fills when it is wound evenly (J); docs/formulas.md §19. */
 const FILL = 0.7
@@ -63,7 +64,12 @@ function bobbinsOf(
   reckon: Reckon,
 ): Supplies['bobbins'] {
   const locked = runs.flatMap((run) =>
-    run.locked ? Array.from({ length: run.times }, () => ({ run, bobbin: run.locked!.bobbin.value })) : [],
+    run.locked
+      ? Array.from({ length: run.times }, () => ({
+          run,
+          bobbin: required(run.locked, 'locked').bobbin.value,
+        }))
+      : [],
   )
   if (locked.length === 0) return undefined
   const holds = reckon(

@@ -1,3 +1,4 @@
+import { laidUpOf } from '../layup/index.js'
 import { easeLimit } from '../formulas/index.js'
 import type { LaidUp } from '../layup/index.js'
 import { nth } from '../lists/index.js'
@@ -224,7 +225,7 @@ const off = (zip: Zip): number => zip.teeth.reduce((sum, t) => sum + Math.abs(t.
  * the way in which its holes and corners fall nearer to those of the first.
  */
 export function zipOfTwo(first: Run, second: Run, works: readonly LaidUp[]): Zip {
-  const work = (run: Run): LaidUp => works.find((w) => w.layup.id === run.join.layup)!
+  const work = (run: Run): LaidUp => laidUpOf(works, run.join.layup)
   const front = frontOf(first, work(first), [])
   const whole = frontOf(second, work(second), [])
   const back = { ...whole, marks: whole.marks.filter((m) => m.sort !== 'thread') }

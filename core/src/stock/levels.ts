@@ -1,5 +1,6 @@
 import type { Measured, UnitPrice } from '../price/index.js'
 import type { Move, Stock } from './schema.js'
+import { required } from '../lists/index.js'
 
 /** Taken by a making, when the step was done. */
 export interface Used {
@@ -99,6 +100,9 @@ export function pricesPaid({ moves }: Stock, currency: string): Readonly<Record<
     .filter((m) => m.sort === 'bought' && m.price !== undefined && m.amount > 0 && m.currency === currency)
     .toSorted((a, b) => a.at - b.at)
   return Object.fromEntries(
-    bought.map((m) => [m.what, { unit: m.unit, amount: m.amount, price: m.price! } as const]),
+    bought.map((m) => [
+      m.what,
+      { unit: m.unit, amount: m.amount, price: required(m.price, 'price') } as const,
+    ]),
   )
 }

@@ -1,4 +1,4 @@
-import { nth } from '../lists/index.js'
+import { nth, required } from '../lists/index.js'
 import type { Thing } from '../stores/index.js'
 import { type Dividers, UNDIVIDED, compartmentsOf, depthOf, sharedOut } from './compartments.js'
 
@@ -216,11 +216,12 @@ export function packInto(
     if (!best || over < best.over - 1e-9 || (over < best.over + 1e-9 && volume(box) < volume(best.box)))
       best = { ...way, over }
   }
-  const { box } = best!
+  const found = required(best, 'way to pack')
+  const { box } = found
   return {
-    packed: placed(best!, room, dividers),
+    packed: placed(found, room, dividers),
     needs: { wide: box.wide + ease, high: box.high + ease, deep: box.deep + ease },
-    fits: best!.over < 0.05,
+    fits: found.over < 0.05,
     walls,
   }
 }

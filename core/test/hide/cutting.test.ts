@@ -14,6 +14,7 @@ import {
   withStrapJoined,
 } from '@drumlin/core/hide'
 import { demandOf, demands, hideOf, hides, rectangle, wantedFrom } from '../support/hides.js'
+import { many } from '../support/long.js'
 
 const GROUND = { gap: 3, anyAngle: false, seed: 1 } as const
 const at = (id: string, x: number, y: number): Lying => ({ id: `job/${id}`, hide: 'hide', turn: 0, x, y })
@@ -65,7 +66,7 @@ describe('what is cut from a hide, in figures', () => {
           expect(best && (best.right - best.left) * (best.bottom - best.top)).toBe(most)
         },
       ),
-      { numRuns: 60 },
+      { numRuns: many(25, 60) },
     )
   })
   test('pieces, what is kept and what is wasted make up the hide; what is kept lies clear of every piece', () => {
@@ -89,7 +90,7 @@ describe('what is cut from a hide, in figures', () => {
         for (const h of left) expect(h.of).toBe(hide.of)
         expect(new Set(left.map((h) => h.id)).size).toBe(left.length)
       }),
-      { numRuns: 60, seed: 3 },
+      { numRuns: many(25, 60), seed: 3 },
     )
   })
   test('a piece out of the middle leaves a hide with a hole in it', () => {

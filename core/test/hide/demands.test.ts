@@ -9,7 +9,7 @@ import { pathBox, regionArea } from '@drumlin/core/geometry'
 import { demandsOf, groupsOf, laidDesign, wantedOf, withHides } from '@drumlin/core/hide'
 import { typicalGround } from '@drumlin/core/stores'
 import { demo, freshOf, sizeOf } from '../support/designs.js'
-import { everyDesign } from '../support/all.js'
+import { everyDesign, derivedOf } from '../support/all.js'
 import { demandOf, hideOf, rectangle } from '../support/hides.js'
 
 const fold = derive(demo())
@@ -18,7 +18,7 @@ const demandNamed = (key: string, of = fold) => demandsOf(of).find((d) => d.key 
 describe('what pieces of a design ask for', () => {
   test('every piece of every demo and kind asks, with an outline as large as what is cut', () => {
     for (const { name, design } of everyDesign()) {
-      const derived = derive(design)
+      const derived = derivedOf(design)
       const asks = demandsOf(derived)
       for (const p of derived.pieces) {
         const ask = asks.find((d) => d.key === p.id)
@@ -87,7 +87,7 @@ const done = (edited: ReturnType<typeof applyEdit>): Design => {
 describe('laid and kept with the design', () => {
   const ready = derive(withHides(fold, [derive(demo())], [calf(fold.design), goat(fold.design)]))
   const { design, materials } = laidDesign(ready, 40)
-  const laid = derive(design)
+  const laid = derivedOf(design)
   test('all of it comes out, of both materials, with the other design cut along', () => {
     expect(materials.map((m) => m.laid.left)).toEqual([[], []])
     expect(findingsOf(laid).filter((f) => f.code === 'lies-badly' || f.code === 'no-place-on-hide')).toEqual(

@@ -18,7 +18,7 @@ import {
 import { many } from '../support/long.js'
 
 /** With DRUMLIN_LONG=1 a thousand of them. */
-const LAYOUTS = many(200, 1000)
+const LAYOUTS = many(60, 1000)
 /** An area below this is a line that touches, mm². */
 const TOUCHES = 0.6
 
@@ -155,7 +155,7 @@ describe('judged where they lie', () => {
           if (apart) expect(told).toBe(false)
         },
       ),
-      { numRuns: 400 },
+      { numRuns: many(150, 400) },
     )
   })
   test('off the hide, at an angle, on a flaw, on a poor part, unlike its twin, of another thickness', () => {

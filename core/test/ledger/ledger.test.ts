@@ -1,6 +1,5 @@
 import { readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
-import { derive } from '@drumlin/core/derived'
 import { clientJson, shoppingCsv, shoppingText, stockCsv } from '@drumlin/core/exchange/books'
 import {
   type Client,
@@ -29,7 +28,7 @@ import { USUAL_TRADE } from '@drumlin/core/price'
 import { stepsOf } from '@drumlin/core/steps'
 import { levelsOf, shoppingOf } from '@drumlin/core/stock'
 import { readStoresData } from '@drumlin/core/stores'
-import { demoDesign, everyDesign } from '../support/all.js'
+import { demoDesign, everyDesign, derivedOf } from '../support/all.js'
 import { exampleBooks } from '../support/year.js'
 
 const stores = readStoresData(
@@ -44,7 +43,7 @@ describe('a making as it is begun', () => {
   it.each(everyDesign())(
     '$name: its record holds every step, sizes that are sizes, and thread that adds up',
     ({ design }) => {
-      const derived = derive(design)
+      const derived = derivedOf(design)
       const steps = stepsOf(derived, 2)
       const making = makingOf(design, { id: 'm', count: 2, forWhom: '', begun: '2027-01-04' })
       const record = begunRecord(making, derived, steps, USUAL_TRADE)
@@ -81,7 +80,7 @@ describe('a making as it is begun', () => {
 
   it('is finished with its last step, and taken up again it is not', () => {
     const design = demoDesign('bosuns-wrap')
-    const steps = stepsOf(derive(design))
+    const steps = stepsOf(derivedOf(design))
     const begun = makingOf(design, { id: 'm', count: 1, forWhom: '', begun: '2027-01-04' })
     let m: Making = begun
     for (const s of steps.steps) {

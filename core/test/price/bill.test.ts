@@ -13,7 +13,7 @@ import {
 import { stepsOf } from '@drumlin/core/steps'
 import { readStoresData } from '@drumlin/core/stores'
 import { explainLine } from '@drumlin/core/working'
-import { demoDesign, everyDesign } from '../support/all.js'
+import { demoDesign, everyDesign, derivedOf } from '../support/all.js'
 
 const { hides } = readStoresData(
   JSON.parse(readFileSync(new URL('../../../demo/stores.json', import.meta.url), 'utf8')),
@@ -99,7 +99,7 @@ describe('a bill by pencil', () => {
 })
 
 describe.each(everyDesign())('the bill of $name', ({ design }) => {
-  const derived = derive(design)
+  const derived = derivedOf(design)
   const trade = { ...USUAL_TRADE, tax: 0.19 }
   it('adds up line by line, says what has no price, and more together cost less each', () => {
     const bills = [1, 4].map((count) =>

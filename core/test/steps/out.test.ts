@@ -6,7 +6,7 @@ import { evenings, makingOf, toDo } from '@drumlin/core/makings'
 import { USUAL_HOURS, dayNumber, instant, minuteAt, plan } from '@drumlin/core/schedule'
 import { stepPicture, stepsOf } from '@drumlin/core/steps'
 import { drawnSpan } from '@drumlin/core/drawing'
-import { demoDesign, everyDesign } from '../support/all.js'
+import { demoDesign, everyDesign, derivedOf } from '../support/all.js'
 
 const derived = derive(demoDesign('pilots-bag'))
 const steps = stepsOf(derived)
@@ -71,7 +71,7 @@ describe('tables', () => {
 
 it('every step that touches a piece has a picture that stays in its box', () => {
   for (const { design } of everyDesign()) {
-    const work = derive(design)
+    const work = derivedOf(design)
     for (const step of stepsOf(work).steps) {
       const drawn = stepPicture(step, work, 110, 60)
       expect(drawn.length > 0).toBe(step.rows.some((r) => r.touches.length > 0))

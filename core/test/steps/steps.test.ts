@@ -1,16 +1,16 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { derive, type Derived } from '@drumlin/core/derived'
+import { type Derived } from '@drumlin/core/derived'
 import { sewingOrder } from '@drumlin/core/stitch'
 import { against, lastCalls, ordered, stepsOf, factsOf, tasksOf } from '@drumlin/core/steps'
 import { figuresOf } from '@drumlin/core/overview'
 import { benchTime } from '../../src/make/index.js'
 import { reckoner } from '@drumlin/core/working'
-import { anyDesign, everyDesign, madeKinds } from '../support/all.js'
+import { anyDesign, everyDesign, madeKinds, derivedOf } from '../support/all.js'
 import { faultsOfAssembly } from '../support/assembly.js'
 import { many } from '../support/long.js'
 
-const all = everyDesign().map(({ name, design }) => ({ name, derived: derive(design) }))
+const all = everyDesign().map(({ name, design }) => ({ name, derived: derivedOf(design) }))
 const tasksIn = (derived: Derived) => tasksOf(factsOf(derived, 'mm'))
 
 describe.each(all)('$name', ({ derived }) => {
@@ -131,7 +131,7 @@ describe.each(madeKinds)('any %s', (kind) => {
       fc.property(anyDesign(kind), (design) => {
         let derived: Derived
         try {
-          derived = derive(design)
+          derived = derivedOf(design)
           void derived.pieces
         } catch {
           // What can't be drawn is told elsewhere.
@@ -145,7 +145,7 @@ describe.each(madeKinds)('any %s', (kind) => {
         for (const s of steps)
           expect(Number.isFinite(s.minutes.value) && s.minutes.value >= 0, s.id).toBe(true)
       }),
-      { numRuns: many(8, 40) },
+      { numRuns: many(4, 40) },
     )
   })
 })

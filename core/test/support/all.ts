@@ -2,7 +2,7 @@ import { readdirSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
 import fc from 'fast-check'
 import { type AddedSort, SORTS } from '@drumlin/core/added'
-import { mastered } from '@drumlin/core/derived'
+import { type Derived, derive, mastered } from '@drumlin/core/derived'
 import { type Design, nextAddedId, putOn } from '@drumlin/core/design'
 import { readDesign } from '@drumlin/core/exchange/json'
 import { type Field, fieldsOf, kindOf } from '@drumlin/core/kinds'
@@ -28,11 +28,25 @@ export function demoDesign(name: string): Design {
 /** Kinds that make something by themselves. */
 export const madeKinds: readonly string[] = kindIds().filter((id) => id !== 'by-hand')
 
-/** Every demo and every kind as it first comes, by name. */
-export const everyDesign = (): { name: string; design: Design }[] => [
-  ...demoNames.map((name) => ({ name, design: demoDesign(name) })),
-  ...madeKinds.map((id) => ({ name: `fresh ${id}`, design: freshOf(id) })),
-]
+let every: readonly { readonly name: string; readonly design: Design }[] | undefined
+
+/** Every demo and every kind as it first comes, by name: the same ones at every call. */
+export const everyDesign = (): readonly { readonly name: string; readonly design: Design }[] =>
+  (every ??= [
+    ...demoNames.map((name) => ({ name, design: demoDesign(name) })),
+    ...madeKinds.map((id) => ({ name: `fresh ${id}`, design: freshOf(id) })),
+  ])
+
+const knownDerived = new WeakMap<Design, Derived>()
+
+/** What comes of a design, reckoned once for all tests of a worker: of every demo it is asked for by thirty files. */
+export function derivedOf(design: Design): Derived {
+  const known = knownDerived.get(design)
+  if (known) return known
+  const made = derive(design)
+  knownDerived.set(design, made)
+  return made
+}
 
 /** A value anywhere in the range of a setting. */
 function anyValue(field: Field): fc.Arbitrary<unknown> {

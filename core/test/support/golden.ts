@@ -1,5 +1,5 @@
 import { findingsOf, overruledFor, sayFinding } from '@drumlin/core/check'
-import { type Derived, derive, seamPlan, toBuy, zipFor } from '@drumlin/core/derived'
+import { type Derived, seamPlan, toBuy, zipFor } from '@drumlin/core/derived'
 import type { Design } from '@drumlin/core/design'
 import { withLengths } from '@drumlin/core/measure'
 import { figuresOf } from '@drumlin/core/overview'
@@ -13,6 +13,7 @@ import { planPrint } from '../../src/exchange/pdf/pages.js'
 import { type Drawn, laidOut } from '../../src/drawing/index.js'
 import { alikePieces } from '../../src/reckon/index.js'
 import type { Reckoned } from '../../src/working/index.js'
+import { derivedOf } from './all.js'
 import { at, degrees, inLines, n, pathSaid, runLengths, said } from './goldenSaid.js'
 import { templateLines, transectLines } from './goldenWork.js'
 
@@ -147,7 +148,7 @@ function paperLines(of: Derived): string[] {
 
 /** Everything that follows from a design, in lines that can be compared: numbers with workings, findings, outlines, marks, holes, order, words, pages. */
 export function goldenOf(design: Design): string {
-  const of = derive(design)
+  const of = derivedOf(design)
   const { weight: _weight, time: _time, carries, ...figures } = figuresOf(of)
   return [
     'figures',

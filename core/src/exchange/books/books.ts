@@ -4,6 +4,7 @@ import { coinsOf } from '../../money/index.js'
 import { amountSaid, toldIn } from '../../price/index.js'
 import type { Level, Purchase } from '../../stock/index.js'
 import { csvOf } from '../csv/index.js'
+import { required } from '../../lists/index.js'
 
 /** Money as table programs read it: a point, no sign. */
 const money = (value: number | undefined, currency: string | undefined): string =>
@@ -80,7 +81,7 @@ export const shoppingText = (all: readonly Purchase[], units: Units): string =>
   `${all
     .map(
       (p) =>
-        `[ ] ${p.what}: ${amountSaid(p.amount, p.unit, units)}${p.packs === undefined ? '' : ` (${p.packs} × ${amountSaid(p.pack!, p.unit, units)})`}${p.from ? `, by ${p.from}` : ''}`,
+        `[ ] ${p.what}: ${amountSaid(p.amount, p.unit, units)}${p.packs === undefined ? '' : ` (${p.packs} × ${amountSaid(required(p.pack, 'pack'), p.unit, units)})`}${p.from ? `, by ${p.from}` : ''}`,
     )
     .join('\n')}\n`
 

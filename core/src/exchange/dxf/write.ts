@@ -1,4 +1,4 @@
-import { firstOf, lastOf } from '../../lists/index.js'
+import { firstOf, lastOf, required } from '../../lists/index.js'
 import {
   DxfWriter,
   LWPolylineFlags,
@@ -170,7 +170,7 @@ export function dxfOf(drawing: readonly Drawn[], outlines: ReadonlySet<Path>): s
   for (const [name, elements] of Object.entries(LINES))
     if (elements.length > 0) dxf.tables.addLType(name, name, [...elements])
   for (const layer of layers) {
-    const { colour, line } = LOOKS[layer] ?? LOOKS.cut!
+    const { colour, line } = LOOKS[layer] ?? required(LOOKS.cut, 'cut')
     dxf.addLayer(layer, colour, line)
   }
   for (const drawn of all) {

@@ -1,4 +1,5 @@
 import type { ZodError } from 'zod'
+import { firstOf } from '../../lists/index.js'
 import {
   type Design,
   DESIGN_FORMAT,
@@ -123,9 +124,9 @@ export function readSentence(issue: ReadIssue): string {
     case 'TOO_OLD':
       return `This design is of form ${issue.version}, which this Drumlin no longer reads; the oldest it reads is ${OLDEST_VERSION}.`
     case 'FIELDS': {
-      const [first, ...more] = issue.fields
+      const [first, ...more] = [firstOf(issue.fields), ...issue.fields.slice(1)]
       const rest = more.length === 0 ? '' : ` (and ${more.length} more)`
-      return `It was refused: ${first!.where}: ${first!.why}${rest}. Nothing was changed.`
+      return `It was refused: ${first.where}: ${first.why}${rest}. Nothing was changed.`
     }
   }
 }

@@ -1,4 +1,4 @@
-import { firstOf } from '../../lists/index.js'
+import { firstOf, required } from '../../lists/index.js'
 import fontkit from '@pdf-lib/fontkit'
 import type { PDFDocument, PDFFont } from 'pdf-lib'
 import { unpackedFont } from './woff.js'
@@ -54,7 +54,9 @@ export class Fonts {
   /** Embeds what the words to be written need. */
   static async of(document: PDFDocument, files: FontFiles, words: Iterable<string>): Promise<Fonts> {
     document.registerFontkit(fontkit)
-    const letters = new Set([...words].flatMap((w) => [...w]).map((l) => l.codePointAt(0)!))
+    const letters = new Set(
+      [...words].flatMap((w) => [...w]).map((l) => required(l.codePointAt(0), 'codePointAt')),
+    )
     const weight = async (all: readonly Uint8Array[], name: string): Promise<Face[]> => {
       const faces: Face[] = []
       const left = new Set(letters)
@@ -83,9 +85,9 @@ export class Fonts {
     const runs: { words: string; font: PDFFont }[] = []
     for (const letter of words) {
       if (SILENT.test(letter)) continue
-      const face = faces.find((f) => f.font && f.has(letter.codePointAt(0)!))
+      const face = faces.find((f) => f.font && f.has(required(letter.codePointAt(0), 'codePointAt')))
       if (!face) this.missing.add(letter)
-      const font = (face ?? firstOf(faces)).font!
+      const font = required((face ?? firstOf(faces)).font, 'font')
       const last = runs[runs.length - 1]
       const shown = face ? letter : MISSING
       if (last?.font === font) last.words += shown
@@ -103,7 +105,10 @@ export class Fonts {
   lacking(words: Iterable<string>): string[] {
     const lacking = new Set<string>()
     for (const letter of [...words].join(''))
-      if (!SILENT.test(letter) && !this.faces.plain.some((f) => f.has(letter.codePointAt(0)!)))
+      if (
+        !SILENT.test(letter) &&
+        !this.faces.plain.some((f) => f.has(required(letter.codePointAt(0), 'codePointAt')))
+      )
         lacking.add(letter)
     return [...lacking]
   }

@@ -117,8 +117,8 @@ function footer(derived: Derived, place: PagePlace, pages: number, tile: Tile, w
   const room = bar - 22
   const corrected = madeTrue(wish)
   const said = `${derived.design.name}, ${derived.design.draft} · page ${place.number} of ${pages} · 1:1${corrected ? `, ${corrected}` : ''} · ${namesOn(place)}`
-  const [first, second, third] = wrapped(said, room, FOOT_TYPE)
-  const lines = [first!, ...(second === undefined ? [] : [third === undefined ? second : `${second} …`])]
+  const [first = '', second, third] = wrapped(said, room, FOOT_TYPE)
+  const lines = [first, ...(second === undefined ? [] : [third === undefined ? second : `${second} …`])]
   return [
     ...lines.map((words, i) => text('label', point(0, y + i * 3.4), words, FOOT_TYPE, 'start')),
     stroke('cut', openPath([line(point(bar, y), point(tile.width, y))]), 0.3),

@@ -11,7 +11,7 @@ import {
   point,
   shift,
 } from '../../geometry/index.js'
-import { atKey, firstOf } from '../../lists/index.js'
+import { atKey, firstOf, required } from '../../lists/index.js'
 import { CELL, Grid, type Mask, maskOf } from './grid.js'
 import type { Tile } from './paper.js'
 import type { PrintItem } from './printed.js'
@@ -103,13 +103,14 @@ function largeSheet(item: PrintItem, tile: Tile): Sheet {
         if (!best || pages < best.pages) best = { sheet: { columns, rows }, laid, pages }
       }
   }
-  const { columns, rows } = best!.sheet
+  const { sheet: planned, laid } = required(best, 'way to lay it')
+  const { columns, rows } = planned
   const grid = new Grid(
     Math.ceil(spanOf(columns, tile.width, tile.overlap) / CELL) + 1,
     Math.ceil(spanOf(rows, tile.height, tile.overlap) / CELL) + 1,
   )
   const sheet: Sheet = { columns, rows, grid, laid: [] }
-  layOffJoins(sheet, best!.laid, tile)
+  layOffJoins(sheet, laid, tile)
   return sheet
 }
 

@@ -36,6 +36,7 @@ import {
 } from '../../hide/index.js'
 import type { Units } from '../../measure/index.js'
 import type { Hide } from '../../stores/index.js'
+import { foundIn } from '../../lists/index.js'
 
 /** A piece on a plan: its number in the order of cutting, where it lies and how large it is there, mm. */
 export interface PlanPiece {
@@ -128,7 +129,7 @@ function planOf(
     wide: box.bottom - box.top,
     pieces: cuttingOrder(on, wanted).flatMap(({ id, why }, i) =>
       pieceOf(
-        on.find((l) => l.id === id)!,
+        foundIn(on, (l) => l.id === id),
         i + 1,
         why,
       ),

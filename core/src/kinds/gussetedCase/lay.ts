@@ -1,5 +1,5 @@
 import { type Move, STAY, flipAbout, moveThen, point, shift, turn } from '../../geometry/index.js'
-import { lastOf } from '../../lists/index.js'
+import { lastOf, required } from '../../lists/index.js'
 import { type Join, type Layup, type Sheet, clipAt, clipMoved } from '../../master/index.js'
 import { type FoldedPanel, foldedMove, stripBend, stripSheet } from '../parts/folding.js'
 import { edgeSeam, lineSeam } from '../parts/seams.js'
@@ -16,7 +16,8 @@ const SIDES: readonly Side[] = ['left', 'right']
 const other = (side: Side): Side => (side === 'left' ? 'right' : 'left')
 
 /** The pile of pockets in the middle of the back, on its grain side. */
-const pocketLeft = (s: CaseSizes): number => (s.width.value - s.stack!.sizes.pocketWidth.value) / 2
+const pocketLeft = (s: CaseSizes): number =>
+  (s.width.value - required(s.stack, 'stack').sizes.pocketWidth.value) / 2
 const PILE: Pile = { suffix: '', said: '', move: STAY, carriers: ['back'] }
 
 /** From a gusset to where its half lies folded flat along the side of the front; `behind` is the half at the back. */
@@ -77,7 +78,7 @@ export function caseLayups(p: CaseParams, s: CaseSizes): Layup[] {
         flipAbout(s.width.value / 2),
       )
     : []
-  const [left, right] = SIDES.map((side) => gussetSheets(s, side))
+  const gussets = SIDES.map((side) => gussetSheets(s, side))
   const thing = contentSheet(
     'thing',
     'what goes in',
@@ -86,7 +87,7 @@ export function caseLayups(p: CaseParams, s: CaseSizes): Layup[] {
     shift((s.width.value - p.wide) / 2, backTop(s) + p.ease),
   )
   const facing = facingSheets(p, folded)
-  const between: Sheet[] = [left!.behind, right!.behind, left!.before, right!.before, thing]
+  const between: Sheet[] = [...gussets.map((g) => g.behind), ...gussets.map((g) => g.before), thing]
   if (s.foot) return flatLayups(s, { below: pile, above: bridgeSheets(p, s), between, facing })
   const above: Sheet[] = [
     ...bridgeSheets(p, s),
@@ -192,7 +193,7 @@ export function caseJoins(p: CaseParams, s: CaseSizes): Join[] {
 
 /** Feet of the upper pockets, then round the pile: down one side, along its foot and up the other. */
 function pocketJoins(s: CaseSizes): Join[] {
-  const stack = s.stack!
+  const stack = required(s.stack, 'stack')
   const { margin, pitch, hole } = stack.start
   const sides = pileSides(stack, PILE)
   const front = lastOf(sides)

@@ -7,6 +7,7 @@ import { POCKET_BENCH as B } from './bench.js'
 import { hasTurnedTops } from './params.js'
 import { type Stack, firstTop } from './stack.js'
 import { aboveSeam, betweenSeams, needed } from '../parts/fits.js'
+import { required } from '../../lists/index.js'
 
 /** Whether the cards go in between the stitches, stay under the edge of what carries them, and come out again. */
 export function pileFits(stack: Stack, carrier: string, height: Reckoned): Fit[] {
@@ -70,7 +71,10 @@ export function pileFits(stack: Stack, carrier: string, height: Reckoned): Fit[]
 /** A pile that its faces can't rise over: how thin the pocket leather would have to be. */
 function tooThick({ start: { p, leather }, sizes }: Stack): Concern[] {
   const { rise, stretch } = sizes
-  const [cards, layers] = [rise.inputs.cards!.value * rise.inputs.card!.value, rise.inputs.layers!.value]
+  const [cards, layers] = [
+    required(rise.inputs.cards, 'cards').value * required(rise.inputs.card, 'card').value,
+    required(rise.inputs.layers, 'layers').value,
+  ]
   // The height at which the room it asks for is just the steepest slope: r² − s²/4 = steepest × r × s.
   const highest = (stretch.value * (B.steepest + Math.sqrt(B.steepest ** 2 + 1))) / 2
   if (rise.value <= highest + 1e-9 || p.school === 'slits') return []

@@ -11,6 +11,7 @@ import { contentSheet, panelSheet } from '../parts/sheets.js'
 import { chainOf, sheathPanels } from './panels.js'
 import { SHEATH, type SheathParams, hasOwnLoop } from './params.js'
 import { LAND, type SheathSizes, sheathSizes } from './sizes.js'
+import { foundIn } from '../../lists/index.js'
 
 const ROLES: readonly Role<SheathParams>[] = [
   {
@@ -142,7 +143,7 @@ export const sheath = defineKind({
     const s = sheathSizes(p, materials, reckon)
     const w = s.mouth.value
     const panels = sheathPanels(p, s, materials)
-    const front = panels.find((q) => q.id === 'front')!
+    const front = foundIn(panels, (q) => q.id === 'front')
     const chain = chainOf(front)
     const welts = weltSheets(s, panels)
     const weltIds = welts.map((w) => w.id)

@@ -12,7 +12,7 @@ import {
   point,
   segmentLength,
 } from '../../geometry/index.js'
-import { firstOf, nth } from '../../lists/index.js'
+import { firstOf, nth, required } from '../../lists/index.js'
 import { type Panel, insetChainMaybe } from '../../master/index.js'
 import { type Materials, leatherOf } from '../kind.js'
 import { type Shape, finishedFate, outlineOf, plainPanel, rectangleShape } from '../parts/shape.js'
@@ -155,8 +155,10 @@ function shortWelt(p: SheathParams, s: SheathSizes, front: Shape, thickness: num
 function weltShape(p: SheathParams, s: SheathSizes, shape: Shape): Shape {
   const chain = chainOf(shape)
   const panel = { ...shape } as Panel
-  const outer = insetChainMaybe(panel, chain, 0)!
-  const inner = insetChainMaybe(panel, chain, p.welt) ?? offsetLargestMaybe(shape.outline, -p.welt)!
+  const outer = required(insetChainMaybe(panel, chain, 0), 'insetChainMaybe')
+  const inner =
+    insetChainMaybe(panel, chain, p.welt) ??
+    required(offsetLargestMaybe(shape.outline, -p.welt), 'offsetLargestMaybe')
   const back = pathReversed(openPath(besideGuard(p, s, inner).segments))
   return between(p, outer, back, ['outside', 'end-left', 'inside', 'end-right'])
 }

@@ -1,4 +1,4 @@
-import { nth } from '../../../lists/index.js'
+import { nth, required } from '../../../lists/index.js'
 import { Unreadable, coordinate, quoted, strictNumber } from '../../outlines/index.js'
 import { type Group, type Thing, placeOf, valueOf } from './groups.js'
 
@@ -89,7 +89,11 @@ function lightPolyline(thing: Thing): Written {
     ...pair(90, vertices.length),
     ...pair(70, wholeOf(thing, 70, 0) & 1),
     ...plane(thing),
-    ...vertices.flatMap((v) => [...pair(10, v.x), ...pair(20, v.y!), ...(v.bulge ? pair(42, v.bulge) : [])]),
+    ...vertices.flatMap((v) => [
+      ...pair(10, v.x),
+      ...pair(20, required(v.y, 'y')),
+      ...(v.bulge ? pair(42, v.bulge) : []),
+    ]),
   ]
 }
 

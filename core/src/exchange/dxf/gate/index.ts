@@ -1,4 +1,4 @@
-import { atKey, nth } from '../../../lists/index.js'
+import { atKey, nth, required } from '../../../lists/index.js'
 import { MOST_STROKES, Unreadable, quoted } from '../../outlines/index.js'
 import { type BlockNames, entityLines } from './entities.js'
 import { type Thing, sectionsOf, valueOf } from './groups.js'
@@ -84,7 +84,7 @@ function written(things: readonly Thing[], names: BlockNames, notes: Set<string>
 /** $INSUNITS of a header: the group after its name. */
 function unitsOf(header: Thing | undefined): number {
   const at = header?.groups.findIndex((g) => g.code === 9 && g.value === '$INSUNITS') ?? -1
-  return at < 0 ? 0 : Number(header!.groups[at + 1]?.value ?? 0)
+  return at < 0 ? 0 : Number(required(header, 'header').groups[at + 1]?.value ?? 0)
 }
 
 function blocksOf(things: readonly Thing[]): ReadonlyMap<string, Block> {

@@ -35,18 +35,18 @@ const move = (x: number, y: number): Matrix => [1, 0, 0, 1, x, y]
 /** How many numbers each may have, and what it does with them. */
 const TRANSFORMS: Readonly<Record<string, readonly [readonly number[], (n: readonly number[]) => Matrix]>> = {
   matrix: [[6], ([a = 1, b = 0, c = 0, d = 1, e = 0, f = 0]) => [a, b, c, d, e, f]],
-  translate: [[1, 2], ([x, y = 0]) => move(x!, y)],
-  scale: [[1, 2], ([x, y = x!]) => [x!, 0, 0, y, 0, 0]],
-  rotate: [[1, 3], ([angle, x = 0, y = 0]) => times(times(move(x, y), turn(angle!)), move(-x, -y))],
-  skewX: [[1], ([angle]) => [1, 0, Math.tan(radians(angle!)), 1, 0, 0]],
-  skewY: [[1], ([angle]) => [1, Math.tan(radians(angle!)), 0, 1, 0, 0]],
+  translate: [[1, 2], ([x = 0, y = 0]) => move(x, y)],
+  scale: [[1, 2], ([x = 1, y = x]) => [x, 0, 0, y, 0, 0]],
+  rotate: [[1, 3], ([angle = 0, x = 0, y = 0]) => times(times(move(x, y), turn(angle)), move(-x, -y))],
+  skewX: [[1], ([angle = 0]) => [1, 0, Math.tan(radians(angle)), 1, 0, 0]],
+  skewY: [[1], ([angle = 0]) => [1, Math.tan(radians(angle)), 0, 1, 0, 0]],
 }
 
 /** A transform attribute as one matrix. Throws `Unreadable`. */
 function transformOf(text: string | undefined, where: string): Matrix {
   let [matrix, rest] = [OUTERMOST.matrix, (text ?? '').trim()]
   const bad = (): never => {
-    throw new Unreadable(`${where}: its transform ${quoted(text!)} can’t be followed.`)
+    throw new Unreadable(`${where}: its transform ${quoted(text ?? '')} can’t be followed.`)
   }
   while (rest !== '') {
     const found = /^,?\s*([a-zA-Z]+)\s*\(([^()]*)\)\s*/.exec(rest)
@@ -150,12 +150,12 @@ export function innerFrame(frame: Frame, a: Attributes, where: string): Frame {
 export function checkStyleSheet(text: string): void {
   const said =
     /(?:^|[;{\s])(transform|translate|rotate|scale|zoom|offset-path|display|visibility)\s*:\s*([^;}]*)/g
-  for (const [, name, value] of text.matchAll(said)) {
+  for (const [, name, value = ''] of text.matchAll(said)) {
     const hides = name === 'display' || name === 'visibility'
-    const harmless = hides ? !/none|hidden|collapse/.test(value!) : /^none\b/.test(value!.trim())
+    const harmless = hides ? !/none|hidden|collapse/.test(value) : /^none\b/.test(value.trim())
     if (!harmless)
       throw new Unreadable(
-        `Its style sheet says ${quoted(`${name}: ${value!}`)}, which is not followed. Save it as plain SVG, with styles on the shapes themselves.`,
+        `Its style sheet says ${quoted(`${name}: ${value}`)}, which is not followed. Save it as plain SVG, with styles on the shapes themselves.`,
       )
   }
 }

@@ -1,4 +1,4 @@
-import { nth } from '../../../lists/index.js'
+import { nth, required } from '../../../lists/index.js'
 import { Unreadable, coordinate, quoted } from '../../outlines/index.js'
 
 export type Attributes = Readonly<Record<string, string>>
@@ -74,7 +74,7 @@ export function drawingUnit(a: Attributes): number | undefined {
     return mm === undefined ? undefined : coordinate(number, name, where) * mm
   }
   const [wide, high] = [side('width'), side('height')]
-  if (!box) return wide === undefined && high === undefined ? undefined : UNIT_MM.in! / 96
+  if (!box) return wide === undefined && high === undefined ? undefined : required(UNIT_MM.in, 'in') / 96
   if (wide !== undefined && high !== undefined && wide > 0 && high > 0)
     return oneScale(wide / box[2], high / box[3], a.preserveAspectRatio, where)
   if (wide !== undefined && wide > 0) return wide / box[2]

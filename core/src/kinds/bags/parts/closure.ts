@@ -45,7 +45,7 @@ export function closure(bag: Bag, body: Body, flap: Flap | undefined): Part {
     ],
     count: 1,
     half: which,
-    ...(firstSeam(body) ? { before: firstSeam(body)! } : {}),
+    ...beforeSeam(body),
   })
   return part({
     fittings: [
@@ -82,5 +82,11 @@ export function closure(bag: Bag, body: Body, flap: Flap | undefined): Part {
 }
 
 /** The run that closes the body: what is inside can’t be reached through a machine or a setter any more. */
-export const firstSeam = (body: Body): string | undefined =>
+const firstSeam = (body: Body): string | undefined =>
   body.joins.find((j) => j.mate && !j.id.endsWith('-second'))?.id
+
+/** Before the run that closes the body, where there is one: later it can’t be reached. */
+export function beforeSeam(body: Body): { readonly before?: string } {
+  const before = firstSeam(body)
+  return before === undefined ? {} : { before }
+}

@@ -4,7 +4,7 @@ import { given } from '../../../working/index.js'
 import { hardwareOf } from '../../kind.js'
 import { needed, present } from '../../parts/fits.js'
 import { type Bag, isDoubled } from '../bag.js'
-import { firstSeam } from './closure.js'
+import { beforeSeam } from './closure.js'
 import { type Cut, fullWide } from './handleCut.js'
 import { BENCH, type Hand } from './handlePlaces.js'
 import { onPanel } from './onFace.js'
@@ -37,7 +37,7 @@ export function handleRivets(bag: Bag, body: Body, hand: Hand, cut: Cut): Fittin
           : []),
       ],
       count: 1,
-      ...(firstSeam(body) ? { before: firstSeam(body)! } : {}),
+      ...beforeSeam(body),
     }))
   })
 }

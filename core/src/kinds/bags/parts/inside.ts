@@ -9,6 +9,7 @@ import { type Bag } from '../bag.js'
 import { onPanel, putOn, rectanglePanel, row, uSeam } from './onFace.js'
 import { type Body, type Face, type Part, onto, part } from '../assembly.js'
 import { profileShape } from '../bodies/profile.js'
+import { foundIn } from '../../../lists/index.js'
 
 /** A lining is smaller by so much all round, mm; a pen is so thick; a cover reaches so far over. */
 const BENCH = { lining: 1, pen: 11, penHigh: 120, cover: 70, cardHigh: 62 } as const
@@ -114,7 +115,7 @@ export function linings(bag: Bag, body: Body): Lined {
   if (bag.p.lining === 'none') return { part: part({}), inner: (face) => face }
   const behind = [...new Map([body.front, body.back].map((f) => [f.sheet, f])).values()]
   const made = behind.map((face): { panel: Panel; sheet: Part['onto'][number] } => {
-    const outer = body.panels.find((q) => q.id === face.sheet)!
+    const outer = foundIn(body.panels, (q) => q.id === face.sheet)
     const less = BENCH.lining
     const w = face.wide - 2 * less
     const whole = behind.length === 1 && outer.id === 'body'
@@ -147,7 +148,7 @@ export function linings(bag: Bag, body: Body): Lined {
   return {
     part: part({ panels: made.map((q) => q.panel), onto: made.map((q) => q.sheet) }),
     inner: (face) => {
-      const { sheet } = made.find((q) => q.sheet.on === face.sheet)!
+      const { sheet } = foundIn(made, (q) => q.sheet.on === face.sheet)
       return { ...face, sheet: sheet.sheet.id, move: moveThen(face.move, moveBack(sheet.sheet.move)) }
     },
   }

@@ -7,6 +7,7 @@ import { flapFolded, flapOf, flapPart, flapReach, type Flap } from './flap.js'
 import { onPanel, putOn, rectanglePanel, row } from './onFace.js'
 import { alone, onto, part, together, type Body, type Face, type Part } from '../assembly.js'
 import { hemRow } from '../mouth.js'
+import { required } from '../../../lists/index.js'
 
 /** The top edges: a band behind them, or a hem. Single tops are only finished. */
 export function topEdges(bag: Bag, body: Body): Part {
@@ -173,7 +174,7 @@ export function sewnFlap(bag: Bag, body: Body): { part: Part; flap: Flap } {
   const out = body.back.seamOffset + bag.body.thickness
   const rows = [m, lap - m].map((y, i): Join => ({
     ...row(`flap-row-${i + 1}`, `row ${i + 1} of the flap`, 'flap', line(y), ['flap', body.back.sheet]),
-    mate: there(y)!,
+    mate: required(there(y), 'there'),
   }))
   return {
     flap,
