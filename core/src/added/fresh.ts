@@ -7,6 +7,9 @@ import type { Added } from './schema.js'
 import type { AddedSort } from './sort.js'
 import { SORTS } from './sorts.js'
 
+/** What is put on lies this far in from the edge where its sort says nothing, mm. */
+const USUAL_INWARD = 20
+
 /** What is there already keeps so far off, and places are looked for in steps of this, mm. */
 const CLEAR = 4
 const STEP = 5
@@ -106,7 +109,7 @@ export function freshAdded(sort: AddedSort, panel: Panel, asked: FreshAsked): Ad
   const { edge, hardware, fits } = asked
   const { usual = {} } = sort
   const made = (share: number) => sewnBy(sort, sizedBy(sort, share), marginIn(asked))
-  const inward = Math.max(usual.inward ?? 20, hardware > 0 ? Math.ceil(hardware / 2) + RIM : 0)
+  const inward = Math.max(usual.inward ?? USUAL_INWARD, hardware > 0 ? Math.ceil(hardware / 2) + RIM : 0)
   const first: Added = {
     sort: sort.id,
     name: sort.name.charAt(0).toUpperCase() + sort.name.slice(1),

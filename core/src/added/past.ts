@@ -10,6 +10,9 @@ import type { Concern, Panel } from '../master/index.js'
 import type { Spot } from './place.js'
 import type { Asked, Laid, Lying } from './sort.js'
 
+/** Outlines are followed by chords no farther off than this, mm. */
+const CHORDS = 0.2
+
 /** Reaching past an edge by less is no matter, mm. */
 const SLACK = 0.5
 
@@ -17,7 +20,7 @@ const SLACK = 0.5
 function pointsKept({ outline }: Panel, { move, clips }: Laid): readonly Point[] {
   return clips.reduce<readonly Point[]>(
     (points, { at, inward }) => polygonHalved(points, at, inward),
-    pathPoints(pathMoved(outline, move), 0.2),
+    pathPoints(pathMoved(outline, move), CHORDS),
   )
 }
 

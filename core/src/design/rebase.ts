@@ -34,7 +34,8 @@ export function rebaseEdits(
     if (mine.ok) before = mine.design
     const edited = fitted && applyEdit(after, fitted.edit)
     if (!fitted || !edited?.ok) {
-      const why = edited && !edited.ok ? `${edited.where}: ${edited.why}` : 'what it changes was changed there too'
+      const why =
+        edited && !edited.ok ? `${edited.where}: ${edited.why}` : 'what it changes was changed there too'
       dropped.push({ name: edit.name, why })
       return []
     }

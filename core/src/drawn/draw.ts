@@ -17,6 +17,13 @@ import {
 import { drawnSegments, mirrorMove } from './outline.js'
 import type { DrawnPanel, Going, Node } from './schema.js'
 
+/** A point put into a segment leaves this share of it at either side. */
+const BESIDE_POINT = 0.02
+/** A line that becomes an arc rises by this share of its chord. */
+const FIRST_RISE = 1 / 6
+/** Ids of edges are no longer than this; one that is numbered begins as a shorter one. */
+const LONGEST_ID = { whole: 64, numbered: 50 } as const
+
 /** Coordinates are kept to this many decimals, mm: finer than a blade, short enough to read. */
 const PLACES = 1e4
 export const tidy = (mm: number): number => Math.round(mm * PLACES) / PLACES + 0
@@ -85,7 +92,7 @@ export function moveHandle(panel: DrawnPanel, index: number, handle: 'c1' | 'c2'
 export function insertPoint(panel: DrawnPanel, at: Point): { panel: DrawnPanel; index: number } {
   const segments = drawnSegments(panel)
   const near = pathNearest(openPath(segments), at)
-  const t = Math.min(0.98, Math.max(0.02, near.parameter))
+  const t = Math.min(1 - BESIDE_POINT, Math.max(BESIDE_POINT, near.parameter))
   const [head, tail] = [
     segmentPart(nth(segments, near.segment), 0, t),
     segmentPart(nth(segments, near.segment), t, 1),
@@ -142,7 +149,7 @@ export function setGoing(panel: DrawnPanel, index: number, type: Going['type']):
   const chord = pointDistance(segment.from, segment.to)
   const going = (): Going => {
     if (type === 'line') return { type: 'line' }
-    if (type === 'arc') return { type: 'arc', rise: tidy(chord / 6) }
+    if (type === 'arc') return { type: 'arc', rise: tidy(chord * FIRST_RISE) }
     const third = chord / 3
     return {
       type: 'curve',
@@ -176,7 +183,7 @@ export function partEdge(panel: DrawnPanel, index: number): DrawnPanel {
   const before = panel.nodes[(index + panel.nodes.length - 1) % panel.nodes.length]
   if (!node || before?.edge !== node.edge) return panel
   const old = foundIn(panel.edges, (e) => e.id === node.edge)
-  const id = freeEdge(panel, `${old.id.replace(/-\d+$/, '').slice(0, 50)}`)
+  const id = freeEdge(panel, `${old.id.replace(/-\d+$/, '').slice(0, LONGEST_ID.numbered)}`)
   let on = true
   const nodes = panel.nodes.map((n, i): Node => {
     if (i < index) return n
@@ -225,7 +232,7 @@ export function wholeDrawn(panel: DrawnPanel): DrawnPanel {
   const count = nodes.length - 1
   const move = mirrorMove(mirror)
   const across = new Set([firstOf(nodes).edge, nth(nodes, count - 1).edge])
-  const otherId = (edge: string): string => (across.has(edge) ? edge : `${edge}-m`.slice(0, 64))
+  const otherId = (edge: string): string => (across.has(edge) ? edge : `${edge}-m`.slice(0, LONGEST_ID.whole))
   const back = drawnSegments(panel)
     .map((s, i): Node => {
       const way = segmentReversed(segmentMoved(s, move))

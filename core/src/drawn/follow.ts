@@ -4,6 +4,11 @@ import { heldOnAxis, tidyPoint } from './draw.js'
 import { TIE_TOLERANCE, drawnEdgeLength } from './ties.js'
 import type { DrawnPanel, Node, Tie } from './schema.js'
 
+/** How often an edge is scaled towards its length, and how near it comes at least, as a share of what ties allow. */
+const SCALED = { rounds: 24, near: 1 / 20 } as const
+/** Ends nearer than this are one, mm: such an edge has no direction. */
+const ONE_PLACE = 1e-6
+
 /** First and last segment of an edge among a panel's points; undefined where it is gone. */
 function rangeOf(panel: DrawnPanel, edge: string): { first: number; last: number } | undefined {
   const count = panel.mirror ? panel.nodes.length - 1 : panel.nodes.length
@@ -37,9 +42,9 @@ export function edgeBroughtTo(panel: DrawnPanel, edge: string, length: number): 
   const range = rangeOf(panel, edge)
   if (!range) return panel
   let [now, tried] = [panel, 1]
-  for (let round = 0; round < 24; round += 1) {
+  for (let round = 0; round < SCALED.rounds; round += 1) {
     const has = drawnEdgeLength([now], { panel: panel.id, edge })
-    if (has === undefined || has <= 0 || Math.abs(has - length) < TIE_TOLERANCE / 20) break
+    if (has === undefined || has <= 0 || Math.abs(has - length) < TIE_TOLERANCE * SCALED.near) break
     tried *= 1 + (length - has) / Math.max(has, length)
     now = scaled(panel, range.first, range.last, tried)
   }
@@ -57,7 +62,7 @@ export function edgeDrawnAs(
   if (!own || !other) return panel
   const [a, b] = [nth(model.nodes, other.first), nth(model.nodes, (other.last + 1) % model.nodes.length)]
   const [p, q] = [nth(panel.nodes, own.first), nth(panel.nodes, (own.last + 1) % panel.nodes.length)]
-  if (pointDistance(a, b) < 1e-6 || pointDistance(p, q) < 1e-6) return panel
+  if (pointDistance(a, b) < ONE_PLACE || pointDistance(p, q) < ONE_PLACE) return panel
   const turn = Math.atan2(q.y - p.y, q.x - p.x) - Math.atan2(b.y - a.y, b.x - a.x)
   const [cos, sin] = [Math.cos(turn), Math.sin(turn)]
   const place = (m: Point): Point =>

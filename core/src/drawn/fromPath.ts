@@ -17,6 +17,9 @@ import type { EdgeTreatment, Panel } from '../master/index.js'
 import { goingOf, tidyPoint } from './draw.js'
 import type { DrawnEdge, DrawnFate, DrawnFold, DrawnPanel, DrawnSkive, Node } from './schema.js'
 
+/** The most that an arc of a drawn panel may turn, radians: beyond it its rise would not say which way round it goes. */
+const MOST_SWEEP = 1.5 * Math.PI
+
 /** A turn sharper than this begins a new edge, radians. */
 const SHARP = Math.PI / 9
 
@@ -41,9 +44,7 @@ export const barePanel = (
 
 /** An arc beyond three quarters of a turn is kept as halves: its rise would not say which way round it goes. */
 const parts = (s: Segment): Segment[] =>
-  s.type === 'arc' && Math.abs(s.sweep) > 1.5 * Math.PI
-    ? [segmentPart(s, 0, 0.5), segmentPart(s, 0.5, 1)]
-    : [s]
+  s.type === 'arc' && Math.abs(s.sweep) > MOST_SWEEP ? [segmentPart(s, 0, 0.5), segmentPart(s, 0.5, 1)] : [s]
 
 const nodeFrom = (s: Segment, edge: string): Node => ({
   ...tidyPoint(s.from),

@@ -1,3 +1,4 @@
+import { required } from '../lists/index.js'
 import { type Path, offsetLargestMaybe, offsetSidesMaybe } from '../geometry/index.js'
 import type { Panel } from '../master/index.js'
 import { type Reckon, type Reckoned, given } from '../working/index.js'
@@ -6,6 +7,9 @@ import type { FoldNumbers } from './folds.js'
 import { LAYER_SWATCH, type Leathers, isEnclosed, layerRole, layerStuff, panelStuff } from './materials.js'
 import { openedAt } from './opened.js'
 import type { DrawnFate, DrawnLayer, DrawnPanel } from './schema.js'
+
+/** A layer that is turned is feathered over this at most, mm. */
+const MOST_FEATHER = 5
 
 /** Insets of component pieces, mm (J): what makers allow when they cut a lining or a board by eye. */
 const INSET = {
@@ -140,14 +144,14 @@ export function layerPanel(
   if (!inner) return { ok: false, layer, widest }
   const opened = openedAt(
     inner,
-    folds.map((f) => ({ fold: f.fold, by: f.layers[layer.id]!.value })),
+    folds.map((f) => ({ fold: f.fold, by: required(f.layers[layer.id], String(layer.id)).value })),
   )
   const stuff = layerStuff(panel, layer, leathers)
   const count = opened.path.segments.length
   return {
     ok: true,
     evened: own ? undefined : widest,
-    insets: [...numbers, ...folds.map((f) => f.layers[layer.id]!)],
+    insets: [...numbers, ...folds.map((f) => required(f.layers[layer.id], String(layer.id)))],
     panel: {
       id: `${panel.id}-${layer.id}`,
       name: `${panel.name}: ${layer.name}`,
@@ -190,7 +194,7 @@ const edgeFate = (layer: DrawnLayer, atEdge: number): Panel['edges'][number]['fa
         width: layer.turn,
         school: 'feather',
         atEdge,
-        feather: Math.min(5, layer.turn),
+        feather: Math.min(MOST_FEATHER, layer.turn),
         core: 'round',
         lines: 0,
         margin: 1,

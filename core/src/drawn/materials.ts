@@ -1,6 +1,9 @@
 import type { Leather } from '../stores/index.js'
 import type { DrawnLayer, DrawnPanel } from './schema.js'
 
+/** What is reckoned with where no leather is chosen yet. */
+const UNCHOSEN: Stuff = { name: 'leather', thickness: 1, neutral: 0.5, atEdge: 0.25 }
+
 export type Leathers = Readonly<Record<string, Leather>>
 
 /** What lies in the work, as the drawing needs it; mm. */
@@ -22,7 +25,7 @@ export const LAYER_SWATCH = { board: '#dcdcd6', foam: '#eceae2' } as const
 
 function leatherStuff(leathers: Leathers, role: string, split: number | null): Stuff {
   const leather = Object.hasOwn(leathers, role) ? leathers[role] : undefined
-  if (!leather) return { name: 'leather', thickness: 1, neutral: 0.5, atEdge: 0.25 }
+  if (!leather) return UNCHOSEN
   const { name, thickness, neutral, atEdge } = leather
   return { name, thickness: Math.min(thickness, split ?? Infinity), neutral, atEdge }
 }

@@ -13,6 +13,9 @@ import {
 } from '../geometry/index.js'
 import type { DrawnFold } from './schema.js'
 
+/** Farther than any panel reaches, and the shortest fold, mm. */
+const FOLD_LINE = { reach: 10_000, min: 0.1 } as const
+
 /** A fold of the drawing and how much is let in there. */
 export interface LetIn {
   readonly fold: DrawnFold
@@ -72,9 +75,11 @@ export function openedAt(path: Path, letIns: readonly LetIn[]): Opened {
 
 /** Where a fold line enters and leaves the outline; undefined where it misses it. */
 export function foldEndsMaybe(path: Path, at: Point, angle: number): { from: Point; to: Point } | undefined {
-  const reach = 10000
+  const { reach } = FOLD_LINE
   const ray = openPath([line(circlePoint(at, -reach, angle), circlePoint(at, reach, angle))])
   const found = pathCrossings(ray, path)
   const [first, last] = [found[0], found[found.length - 1]]
-  return first && last && pointDistance(first.at, last.at) > 0.1 ? { from: first.at, to: last.at } : undefined
+  return first && last && pointDistance(first.at, last.at) > FOLD_LINE.min
+    ? { from: first.at, to: last.at }
+    : undefined
 }

@@ -24,6 +24,9 @@ import { type Opened, openedAt } from './opened.js'
 import { type Outline, type Owned, outlineOf } from './outline.js'
 import type { DrawnFate, DrawnPanel } from './schema.js'
 
+/** An edge lies beyond a fold where it faces that way within 45°: its cosine. */
+const FACES = 0.7
+
 /** What a drawn panel comes to: the panel, its component pieces, the numbers, and what is wrong with it. */
 export interface DrawnMade {
   readonly drawn: DrawnPanel
@@ -91,7 +94,7 @@ function withDraping(edges: readonly Edge[], opened: Opened, folds: readonly Fol
     const out = { x: tangent.y * inward, y: -tangent.x * inward }
     const extra = folds.reduce((sum, f, i) => {
       const { beyond } = nth(opened.lines, i)
-      return sum + (f.draped && out.x * beyond.x + out.y * beyond.y > 0.7 ? f.draped.value : 0)
+      return sum + (f.draped && out.x * beyond.x + out.y * beyond.y > FACES ? f.draped.value : 0)
     }, 0)
     if (extra === 0) return edge
     const { fate } = edge

@@ -4,6 +4,9 @@ import type { Point } from '../geometry/index.js'
 import { tidy, tidyPoint } from './draw.js'
 import type { DrawnEdge, DrawnPanel, Going, Node } from './schema.js'
 
+/** What a shape may measure where it doesn't say, and what calipers may read across, mm. */
+const MEASURES = { min: 5, max: 2000, across: 4000 } as const
+
 /** A measure a shape asks for, mm. */
 export interface ShapeField {
   readonly id: string
@@ -24,7 +27,12 @@ export interface Shape {
 }
 
 type Measure = Omit<ShapeField, 'id'>
-const measure = (label: string, value: number, min = 5, max = 2000): Measure => ({ label, value, min, max })
+const measure = (
+  label: string,
+  value: number,
+  min: number = MEASURES.min,
+  max: number = MEASURES.max,
+): Measure => ({ label, value, min, max })
 
 /** A shape that is made of the measures it asks for; one that isn't given has its usual value. */
 const shape = <Asked extends Readonly<Record<string, Measure>>>(
@@ -205,7 +213,7 @@ export function readingsProblem(readings: readonly Reading[], unit: Units): stri
   const back = readings.findIndex((r, i) => i > 0 && r.down <= nth(readings, i - 1).down)
   if (back > 0)
     return `Reading ${back + 1} lies at ${printLength(nth(readings, back).down, unit)}, not farther down than the one before it.`
-  const none = readings.findIndex((r) => r.width < 0 || r.width > 4000)
+  const none = readings.findIndex((r) => r.width < 0 || r.width > MEASURES.across)
   return none < 0
     ? undefined
     : `Reading ${none + 1} says ${printLength(nth(readings, none).width, unit)} wide; that can't be.`

@@ -2,6 +2,9 @@ import { type Path, type Point, boxCentre, pathBox, pathNearest, pointDistance }
 import { outlineOf } from './outline.js'
 import type { DrawnPanel } from './schema.js'
 
+/** Whole stitches are taken from no farther than this share of a pitch: between two there has to be room to stand free. */
+const NEAREST_SHARE = 1 / 5
+
 /** What a point may be drawn to while it is moved. */
 export interface SnapTo {
   /** The point being moved; it does not snap to itself. */
@@ -55,8 +58,7 @@ function wholePitches(panel: DrawnPanel, { index, pitch, within }: SnapTo, to: P
   if (!before || (panel.mirror && index === 0)) return undefined
   const length = pointDistance(before, to)
   const count = Math.round(length / pitch)
-  // Between two pitches there has to be room to stand free.
-  const near = Math.min(within, pitch / 5)
+  const near = Math.min(within, pitch * NEAREST_SHARE)
   if (count < 1 || Math.abs(length - count * pitch) > near || length === 0) return undefined
   const scale = (count * pitch) / length
   return {

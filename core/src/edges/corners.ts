@@ -20,6 +20,11 @@ import type { CutFrom } from './stock.js'
 import { type Treatment, type TurnedChain } from './treatment.js'
 import type { Turn } from './turn.js'
 
+/** A snip goes out past the edge by this share of the allowance; the stroke that ends it is this wide, mm. */
+const SNIP = { out: 1.2, across: 1.5 } as const
+/** An end that rises less over its own edge than this share is left as it is. */
+const LEAST_RISE = 0.05
+
 /** A sharp corner between two edges, seen from inside the panel. */
 interface Sharp {
   readonly id: string
@@ -84,8 +89,8 @@ function snipped({ id, at, out: [n1, n2], turns }: Sharp, stock: CutFrom): Treat
     count: 1,
     root,
     numbers: [],
-    cuts: [openPath([line(from, pointAdd(at, pointScale(out, Math.max(allowance, root + 1) * 1.2)))])],
-    stop: { at: from, across: 1.5 },
+    cuts: [openPath([line(from, pointAdd(at, pointScale(out, Math.max(allowance, root + 1) * SNIP.out)))])],
+    stop: { at: from, across: SNIP.across },
   }
 }
 
@@ -172,7 +177,7 @@ function endCut({ id, at, along: both, out: across, turns }: Sharp, grow: number
   const root = pointAdd(at, pointScale(along, -shift))
   const mirrored = pointAdd(side, pointScale(out, -2 * pointDot(side, out)))
   const rise = pointDot(mirrored, out)
-  if (rise <= 0.05 || pointDot(mirrored, along) <= 1e-6) return []
+  if (rise <= LEAST_RISE || pointDot(mirrored, along) <= 1e-6) return []
   const tip = pointAdd(root, pointScale(mirrored, turn.allowance.value / rise))
   return [{ id, sort: 'end', at, count: 1, root: 0, numbers: [], cuts: [], cutOff: [root, tip] }]
 }

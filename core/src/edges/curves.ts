@@ -7,6 +7,9 @@ import { TURNING } from './bench.js'
 import { type BentStretch, bentStretches } from './stretches.js'
 import { type Treatment, type TurnedChain } from './treatment.js'
 
+/** Pleats are laid from this share of the allowance outward: nearer the fold leather gives. */
+const PLEATS_FROM = 0.6
+
 /** One curve of a turned chain, and what is turned over there. */
 interface Curve {
   readonly key: string
@@ -59,7 +62,7 @@ function gathered(curve: Curve): Treatment[] {
   const numbers = layered === Infinity ? [excess] : [excess, layersOn(curve)]
   if (layered <= 2) {
     const n = countOf(curve, 'pleats', excess, TURNING.pleat)
-    const cuts = spread(bend, n.value).map((s) => outOf(curve, s, 0.6 * e, e))
+    const cuts = spread(bend, n.value).map((s) => outOf(curve, s, PLEATS_FROM * e, e))
     return [{ ...placed(curve), sort: 'pleats', count: n.value, root: 0, numbers: [...numbers, n], cuts }]
   }
   const n = countOf(curve, 'V cuts', excess, 2 * TURNING.pleat)

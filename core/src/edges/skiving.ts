@@ -1,6 +1,9 @@
 import { firstOf, lastOf } from '../lists/index.js'
 import type { EdgeWork } from './work.js'
 
+/** Nothing narrower is skived, mm. */
+const LEAST_SKIVE = 0.1
+
 /** What a skive asks of the hand or the machine. */
 export interface Skiving {
   readonly panelId: string
@@ -106,7 +109,7 @@ export function skivingsOf({ panel, stock, turned }: EdgeWork): Skiving[] {
           : turn.fate.school === 'fold'
             ? skive.reach / 2
             : level.from
-      return width > 0.1
+      return width > LEAST_SKIVE
         ? [
             one(
               `${panel.id}.${firstOf(edges).id}.turn`,

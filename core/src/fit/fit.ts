@@ -1,5 +1,5 @@
 import { type Design, type Edit, applyEdit } from '../design/index.js'
-import { firstOf } from '../lists/index.js'
+import { firstOf, nth, floatAt } from '../lists/index.js'
 import { type Derived, derive } from '../derived/index.js'
 import { FINEST, type Freedom, changesFor, movedTo } from './freedoms.js'
 import { type Missed, type Model, alike, flattened, missedBy, predict, reduced } from './model.js'
@@ -81,7 +81,8 @@ class Bench {
       for (const by of [NUDGE, -NUDGE]) {
         const nudged = this.at(moves.map((m, i) => (i === j ? m + by : m)))
         const lengths = nudged && lengthsOf(nudged)
-        if (lengths && alike(lengths, base)) return flattened(lengths).map((l, i) => (l - flat[i]!) / by)
+        if (lengths && alike(lengths, base))
+          return flattened(lengths).map((l, i) => (l - floatAt(flat, i)) / by)
       }
       return new Float64Array(flat.length)
     })
@@ -100,7 +101,7 @@ function drawn(design: Design): Derived | undefined {
 
 /** What moving costs: how much of what is allowed is used, and a little for each thing touched. */
 const costOf = (moves: readonly number[], allowed: readonly Allowed[]): number =>
-  moves.reduce((sum, m, i) => sum + (m === 0 ? 0 : 0.05 + Math.abs(m) / allowed[i]!.by), 0)
+  moves.reduce((sum, m, i) => sum + (m === 0 ? 0 : 0.05 + Math.abs(m) / nth(allowed, i).by), 0)
 
 const stepsOf = ({ by, freedom }: Allowed): number[] =>
   Array.from({ length: 2 * STEPS + 1 }, (_, i) => ((i - STEPS) * by) / STEPS)
@@ -117,7 +118,7 @@ function eachCandidate(allowed: readonly Allowed[], see: (moves: readonly number
   const max = allowed.length <= 4 ? AT_ONCE : AT_ONCE - 1
   const from = (first: number, left: number): void => {
     for (let j = first; j < moves.length; j += 1) {
-      for (const step of steps[j]!) {
+      for (const step of nth(steps, j)) {
         moves[j] = step
         see(moves)
         if (left > 1) from(j + 1, left - 1)
@@ -178,7 +179,7 @@ function promised(model: Model, bench: Bench, limits: Limits): Promised {
     KEPT.forEach((wishes, k) => {
       let left = 0
       for (const wish of wishes) left += missed[wish] + always[wish]
-      few[k]!.offer(moves, left, cost)
+      nth(few, k).offer(moves, left, cost)
     })
   })
   return { few, off }
@@ -194,22 +195,22 @@ function solved(bench: Bench, limits: Limits): { best: readonly Best[]; off: num
   const none = bench.allowed.map(() => 0)
   const best = KEPT.map((wishes) => truly(none, wishes))
   let off = Infinity
-  for (let round = 0; round < ROUNDS && best[0]!.left > 1e-9; round += 1) {
-    const from = best[0]!
+  for (let round = 0; round < ROUNDS && nth(best, 0).left > 1e-9; round += 1) {
+    const from = nth(best, 0)
     const model = bench.modelAt(from.moves)
     if (!model) break
     const found = promised(model, bench, limits)
     off = Math.min(off, found.off)
     KEPT.forEach((wishes, k) => {
-      for (const { moves } of found.few[k]!.best) {
-        if (best[k]!.left <= 1e-9 && k > 0) break
+      for (const { moves } of nth(found.few, k).best) {
+        if (nth(best, k).left <= 1e-9 && k > 0) break
         const one = truly(moves, wishes)
-        if (better(one, best[k]!)) best[k] = one
+        if (better(one, nth(best, k))) best[k] = one
       }
     })
     if (best[0] === from) break
   }
-  const whole = best[0]!
+  const whole = nth(best, 0)
   return { best: whole.left > 1e-9 ? best : [drawnBack(whole, (m) => truly(m, WISHES))], off }
 }
 
@@ -247,7 +248,7 @@ export function fitToIron(
   const { best, off } = solved(bench, asked)
   const [whole, ...without] = [firstOf(best), ...best.slice(1)]
   const moved = allowed.flatMap(({ freedom }, i): Moved[] =>
-    whole.moves[i] === 0 ? [] : [{ freedom, to: movedTo(freedom, whole.moves[i]!) }],
+    whole.moves[i] === 0 ? [] : [{ freedom, to: movedTo(freedom, nth(whole.moves, i)) }],
   )
   const after = bench.at(whole.moves)
   const changes = changesFor(bench.freedoms, whole.moves)
@@ -256,7 +257,7 @@ export function fitToIron(
     moved,
     edit: changes.length > 0 ? { name: 'fit to the iron', changes } : undefined,
     left: after ? trueMisses(after, asked) : [],
-    clash: failed ? WISHES.map((wish, i) => ({ wish, helps: without[i]!.left <= 1e-9 })) : [],
+    clash: failed ? WISHES.map((wish, i) => ({ wish, helps: nth(without, i).left <= 1e-9 })) : [],
     playNeeded: failed && Number.isFinite(off) && off > asked.play ? Math.ceil(off * 200) / 200 : undefined,
     tried: bench.tried,
   }

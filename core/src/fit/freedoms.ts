@@ -1,3 +1,4 @@
+import { nth } from '../lists/index.js'
 import { type Change, valueAt } from '../design/index.js'
 import type { Derived } from '../derived/index.js'
 import { fieldsInPlay } from '../kinds/index.js'
@@ -92,7 +93,7 @@ export const movedTo = ({ now, min, max }: Freedom, by: number): number =>
 /** The changes that move those things by so much each; what is not moved is left out. */
 export const changesFor = (freedoms: readonly Freedom[], moves: readonly number[]): Change[] =>
   freedoms.flatMap((freedom, i) =>
-    Math.abs(moves[i]!) < 1e-9
+    Math.abs(nth(moves, i)) < 1e-9
       ? []
-      : freedom.paths.map((path) => ({ path, value: movedTo(freedom, moves[i]!) })),
+      : freedom.paths.map((path) => ({ path, value: movedTo(freedom, nth(moves, i)) })),
   )

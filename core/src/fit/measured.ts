@@ -178,13 +178,18 @@ function solved(
     if (round === 0) by = chosen(settings, slopes, ids.length)
     const rows = ids.map((_, i) => i).filter((i) => by[i] !== undefined)
     if (rows.length === 0) break
-    const matrix = new Matrix(rows.map((i) => rows.map((k) => nth(nth(slopes, by[k]!), i))))
+    const matrix = new Matrix(
+      rows.map((i) => rows.map((k) => nth(nth(slopes, required(by[k], 'setting that moves it')), i))),
+    )
     const off = Matrix.columnVector(rows.map((i) => nth(wanted, i) - nth(required(lengths, 'lengths'), i)))
     const moves = solve(matrix, off, true)
     const next = values.slice()
     rows.forEach((i, k) => {
-      const setting = nth(settings, by[i]!)
-      next[by[i]!] = settingAt(setting, nth(values, by[i]!) + moves.get(k, 0))
+      const setting = nth(settings, required(by[i], 'setting that moves it'))
+      next[required(by[i], 'setting that moves it')] = settingAt(
+        setting,
+        nth(values, required(by[i], 'setting that moves it')) + moves.get(k, 0),
+      )
     })
     const there = lengthsAt(design, settings, next, ids)
     if (!there) break

@@ -1,3 +1,4 @@
+import { nth, floatAt } from '../lists/index.js'
 import { equalisedStitches } from '../formulas/index.js'
 import { commonCountMaybe } from '../stitch/index.js'
 import type { Limits, RunLengths, Wish } from './wishes.js'
@@ -27,15 +28,16 @@ export const alike = (a: readonly RunLengths[], b: readonly RunLengths[]): boole
   a.length === b.length &&
   a.every(
     (r, i) =>
-      r.run === b[i]!.run &&
-      r.sides.length === b[i]!.sides.length &&
-      r.steps.length === b[i]!.steps.length &&
-      r.other.length === b[i]!.other.length,
+      r.run === nth(b, i).run &&
+      r.sides.length === nth(b, i).sides.length &&
+      r.steps.length === nth(b, i).steps.length &&
+      r.other.length === nth(b, i).other.length,
   )
 
 const widthOf = (run: RunLengths): number => run.sides.length + run.steps.length + run.other.length
 
-const same = (a: Float64Array, b: Float64Array): boolean => a.every((v, i) => Math.abs(v - b[i]!) < 1e-7)
+const same = (a: Float64Array, b: Float64Array): boolean =>
+  a.every((v, i) => Math.abs(v - floatAt(b, i)) < 1e-7)
 
 /**
  * The model without what need not be reckoned again and again: runs that nothing moves, and of two that mirror each
@@ -85,12 +87,12 @@ export type Missed = Record<Wish, number> & { off: number }
 /** Lengths after moves, written into `out`. */
 export function predict(model: Model, moves: readonly number[], out: Float64Array): void {
   const { base } = model
-  for (let i = 0; i < base.length; i += 1) out[i] = base[i]!
+  for (let i = 0; i < base.length; i += 1) out[i] = floatAt(base, i)
   for (let j = 0; j < moves.length; j += 1) {
-    const by = moves[j]! - model.at[j]!
+    const by = nth(moves, j) - nth(model.at, j)
     if (by === 0) continue
-    const slopes = model.slopes[j]!
-    for (let i = 0; i < out.length; i += 1) out[i]! += slopes[i]! * by
+    const slopes = nth(model.slopes, j)
+    for (let i = 0; i < out.length; i += 1) out[i]! += floatAt(slopes, i) * by
   }
 }
 
@@ -112,13 +114,13 @@ export function missedBy(
   const firsts: number[] = []
   let i = 0
   for (let r = 0; r < runs.length; r += 1) {
-    const run = runs[r]!
+    const run = nth(runs, r)
     const first = i
     firsts.push(first)
     const stitches = laid(run, run.sides, lengths, first, play, out)
     i += run.sides.length
     for (let k = 0; k < run.steps.length; k += 1) {
-      const near = nearestHole(lengths[i++]!, run, lengths, first)
+      const near = nearestHole(floatAt(lengths, i++), run, lengths, first)
       out.steps += Math.max(0, clearance - near) / Math.max(0.1, clearance)
     }
     if (run.other.length > 0) {
@@ -131,10 +133,10 @@ export function missedBy(
       if (other < 0 || other >= r) continue
       const [here, there] = [
         { of: run, first },
-        { of: runs[other]!, first: firsts[other]! },
+        { of: nth(runs, other), first: nth(firsts, other) },
       ]
       if (id === run.tied && agree(here, there, lengths, play)) continue
-      out.counts += 2 * Math.abs(stitches - counts[other]!)
+      out.counts += 2 * Math.abs(stitches - nth(counts, other))
     }
   }
 }
@@ -150,8 +152,8 @@ function agree(run: PlacedRun, other: PlacedRun, lengths: Float64Array, play: nu
   const { sides, pitch } = run.of
   if (other.of.pitch !== pitch || other.of.sides.length !== sides.length) return false
   const side = ({ of, first }: PlacedRun, i: number) => ({
-    length: lengths[first + i]!,
-    phases: of.sides[i]!.phases,
+    length: floatAt(lengths, first + i),
+    phases: nth(of.sides, i).phases,
   })
   const meets = (i: number, k: number): boolean =>
     commonCountMaybe(side(run, i), side(other, k), pitch, play) !== undefined
@@ -169,8 +171,8 @@ function laid(
 ): number {
   let stitches = 0
   for (let k = 0; k < sides.length; k += 1) {
-    const length = lengths[first + k]!
-    const count = countOf(length, run.pitch, sides[k]!.phases)
+    const length = floatAt(lengths, first + k)
+    const count = countOf(length, run.pitch, nth(sides, k).phases)
     const off = Math.abs(length / count / run.pitch - 1)
     out.pitch += Math.max(0, off - play)
     if (off > out.off) out.off = off
@@ -183,7 +185,7 @@ function laid(
 function nearestHole(distance: number, run: RunLengths, lengths: Float64Array, first: number): number {
   let [start, nearest] = [0, Infinity]
   for (let k = 0; k < run.sides.length; k += 1) {
-    const [length, phases] = [lengths[first + k]!, run.sides[k]!.phases]
+    const [length, phases] = [floatAt(lengths, first + k), nth(run.sides, k).phases]
     const pitch = length / countOf(length, run.pitch, phases)
     const lead = k > 0 && phases > 0 ? pitch / 2 : 0
     const max = Math.round((length - lead - (phases > 0 && k < run.sides.length - 1 ? pitch / 2 : 0)) / pitch)

@@ -1,3 +1,4 @@
+import { floatAt } from '../lists/index.js'
 import { type Box, pathBox } from './box.js'
 import { pathPoints } from './flatten.js'
 import { type Path, openPath } from './path.js'
@@ -129,9 +130,10 @@ export function placeInside(x: number, y: number, path: Path): boolean {
   const count = near ? near.length : sides.length / 4
   for (let k = 0; k < count; k += 1) {
     const i = near ? near[k]! : 4 * k
-    const [ay, by] = [sides[i + 1]!, sides[i + 3]!]
+    const [ay, by] = [floatAt(sides, i + 1), floatAt(sides, i + 3)]
     if (ay > y === by > y) continue
-    if (x < ((sides[i + 2]! - sides[i]!) * (y - ay)) / (by - ay) + sides[i]!) inside = !inside
+    if (x < ((floatAt(sides, i + 2) - floatAt(sides, i)) * (y - ay)) / (by - ay) + floatAt(sides, i))
+      inside = !inside
   }
   for (let k = 0; k < quarters.length; k += 1) {
     const { top, bottom, cx, cy, squared, side } = quarters[k]!

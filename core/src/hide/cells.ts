@@ -1,6 +1,6 @@
 import { type Point, cellsInside } from '../geometry/index.js'
 import { type Extent, extentOf } from './world.js'
-import { lastOf } from '../lists/index.js'
+import { lastOf, intAt } from '../lists/index.js'
 
 /** Fineness of the grid on which what is left is measured, mm. */
 const CELL = 4
@@ -53,11 +53,11 @@ function bestRectangle(
   const heights = new Int32Array(columns + 1)
   let [best, most] = [undefined as Extent | undefined, 0]
   for (let row = 0; row < rows; row += 1) {
-    for (let k = 0; k < columns; k += 1) heights[k] = free[row * columns + k] ? heights[k]! + 1 : 0
+    for (let k = 0; k < columns; k += 1) heights[k] = free[row * columns + k] ? intAt(heights, k) + 1 : 0
     const open: number[] = []
     for (let k = 0; k <= columns; k += 1) {
-      while (open.length > 0 && heights[lastOf(open)]! >= heights[k]!) {
-        const h = heights[open.pop()!]!
+      while (open.length > 0 && intAt(heights, lastOf(open)) >= intAt(heights, k)) {
+        const h = intAt(heights, open.pop()!)
         const from = open.length > 0 ? lastOf(open) + 1 : 0
         const value = h === 0 ? 0 : worth((k - from) * cell, h * cell)
         if (value <= most) continue

@@ -1,3 +1,4 @@
+import { nth } from '../lists/index.js'
 import { type Point, pointCross, pointDistance, pointSubtract } from '../geometry/index.js'
 
 /** From places of a photograph, in pixels, to places on the table it shows, mm. */
@@ -31,13 +32,13 @@ export function straightenedBySheet(corners: readonly Point[], long: number, wid
   if (new Set(turns.map(Math.sign)).size > 1)
     return no('the corners are not in turn: click them one after the other round the sheet')
   // Clicked against the clock they would give a hide turned over.
-  const sheet = turns[0]! > 0 ? [0, long, long, 0] : [long, 0, 0, long]
+  const sheet = nth(turns, 0) > 0 ? [0, long, long, 0] : [long, 0, 0, long]
   const solved = solve(
     equations(four, [
-      { x: sheet[0]!, y: 0 },
-      { x: sheet[1]!, y: 0 },
-      { x: sheet[2]!, y: wide },
-      { x: sheet[3]!, y: wide },
+      { x: nth(sheet, 0), y: 0 },
+      { x: nth(sheet, 1), y: 0 },
+      { x: nth(sheet, 2), y: wide },
+      { x: nth(sheet, 3), y: wide },
     ]),
   )
   if (!solved) return no('these corners are of no sheet')
@@ -83,14 +84,17 @@ function solve(lines: number[][]): number[] | undefined {
   const n = lines.length
   const m = lines.map((l) => [...l])
   for (let k = 0; k < n; k += 1) {
-    const pivot = m.reduce((best, l, i) => (i >= k && Math.abs(l[k]!) > Math.abs(m[best]![k]!) ? i : best), k)
-    ;[m[k], m[pivot]] = [m[pivot]!, m[k]!]
-    if (Math.abs(m[k]![k]!) < 1e-12) return undefined
+    const pivot = m.reduce(
+      (best, l, i) => (i >= k && Math.abs(nth(l, k)) > Math.abs(nth(nth(m, best), k)) ? i : best),
+      k,
+    )
+    ;[m[k], m[pivot]] = [nth(m, pivot), nth(m, k)]
+    if (Math.abs(nth(nth(m, k), k)) < 1e-12) return undefined
     for (let i = 0; i < n; i += 1) {
       if (i === k) continue
-      const by = m[i]![k]! / m[k]![k]!
-      for (let j = k; j <= n; j += 1) m[i]![j]! -= by * m[k]![j]!
+      const by = nth(nth(m, i), k) / nth(nth(m, k), k)
+      for (let j = k; j <= n; j += 1) nth(m, i)[j]! -= by * nth(nth(m, k), j)
     }
   }
-  return m.map((l, i) => l[n]! / l[i]!)
+  return m.map((l, i) => nth(l, n) / nth(l, i))
 }

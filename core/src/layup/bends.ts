@@ -13,6 +13,11 @@ import {
 import { firstOf, nth, foundIn, required } from '../lists/index.js'
 import type { LaidSheet, LaidUp } from './laid.js'
 
+/** Edges and folds that a section meets at a smaller sine than this run along it: no bend is drawn of them. */
+const LEAST_SLANT = 0.2
+/** A turned edge is turned over what begins at least this far inside it, mm. */
+const INSIDE = 0.5
+
 /** One layer going round a bend: the heights it wraps, mm. */
 export interface BendRing {
   readonly sheets: readonly [string, string]
@@ -63,11 +68,11 @@ export function turnBends(work: LaidUp, from: Point, to: Point, heightAt: Height
           if (!crossing) return []
           const tangent = segmentTangent(nth(edge.segments, crossing.segment), crossing.parameter)
           const slant = Math.abs(along.x * tangent.y - along.y * tangent.x)
-          if (slant < 0.2) return []
+          if (slant < LEAST_SLANT) return []
           const before = heightAt(body, s - BESIDE)
           const toward = before ? 1 : -1
           // What it is turned over begins the leather's thickness inside the finished edge.
-          const depth = Math.min(t.turn.fate.width / 2, t.turn.atFold.value + 0.5)
+          const depth = Math.min(t.turn.fate.width / 2, t.turn.atFold.value + INSIDE)
           const inside = s - (toward * depth) / slant
           const rings = ringOf(
             [body.sheet.id, `${flap.sheet.id}~turn`],
@@ -87,7 +92,7 @@ export function foldBends(work: LaidUp, from: Point, to: Point, heightAt: Height
   const along = pointUnit(pointSubtract(to, from))
   return (work.layup.bends ?? []).flatMap(({ sheets, at, outward }) => {
     const slant = pointDot(along, outward)
-    if (Math.abs(slant) < 0.2) return []
+    if (Math.abs(slant) < LEAST_SLANT) return []
     const s = pointDot(pointSubtract(at, from), outward) / slant
     const toward = slant > 0 ? 1 : -1
     const [a, b] = sheets.map((id) => work.sheets.find((one) => one.part === 'whole' && one.sheet.id === id))

@@ -14,6 +14,9 @@ import { firstOf, nth } from '../lists/index.js'
 import { type TransectBend, foldBends, turnBends } from './bends.js'
 import { type LaidSheet, type LaidUp, grooveDepth, sheetThickness } from './laid.js'
 
+/** What is drawn as a bend is left out of the layer this much farther, mm, so that none shows beside it. */
+const BEYOND_BEND = 0.1
+
 export type { TransectBend } from './bends.js'
 
 /** One layer's height over a stretch of the transect: straight from `start` to `end`, mm along and above the lowest face. */
@@ -185,7 +188,7 @@ function trimmedSpans(
   const own = turns.filter((bend) => bend.rings.some((r) => r.sheets.includes(nameOf(laid))))
   return own.reduce((left, { at, toward, rings, stretch }) => {
     const reach =
-      at + (toward * stretch * (firstOf(rings).outer[1] - firstOf(rings).outer[0])) / 2 + toward * 0.1
+      at + (toward * stretch * (firstOf(rings).outer[1] - firstOf(rings).outer[0])) / 2 + toward * BEYOND_BEND
     const [from, to] = toward > 0 ? [at, reach] : [reach, at]
     return left?.flatMap((span) => withoutStretch(span, from, to))
   }, spans)

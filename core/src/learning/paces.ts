@@ -1,3 +1,4 @@
+import { nth } from '../lists/index.js'
 import { median } from 'simple-statistics'
 import type { Sort } from '../steps/index.js'
 import { PACE_GROUPS, type PaceGroup, groupOf } from './groups.js'
@@ -91,8 +92,8 @@ function scatterOf(residuals: readonly number[], before: Scatter): Scatter {
   const weights = residuals.map((r) => plainness(r, before))
   const plain = weights.reduce((a, b) => a + b, 0)
   const broken = residuals.length - plain
-  const square = residuals.reduce((sum, r, i) => sum + weights[i]! * r * r, 0)
-  const over = residuals.reduce((sum, r, i) => sum + (1 - weights[i]!) * Math.max(0, r), 0)
+  const square = residuals.reduce((sum, r, i) => sum + nth(weights, i) * r * r, 0)
+  const over = residuals.reduce((sum, r, i) => sum + (1 - nth(weights, i)) * Math.max(0, r), 0)
   return {
     scale: held(Math.sqrt(square / Math.max(1, plain)), HELD.scale),
     share: held(broken / residuals.length, HELD.share),
@@ -130,7 +131,7 @@ function fitted(seen: readonly Seen[], from: Fit, planned: number, rounds: numbe
   for (let round = 0; round < rounds; round += 1) {
     const { normal, right, residuals } = normals(seen, logs, scatter, planned)
     const step = solved(normal, right)
-    logs.forEach((_, i) => (logs[i]! += held(step[i]!, [-0.5, 0.5])))
+    logs.forEach((_, i) => (logs[i]! += held(nth(step, i), [-0.5, 0.5])))
     scatter = scatterOf(residuals, scatter)
     if (round > 6 && Math.max(...step.map(Math.abs)) < 1e-5) break
   }
@@ -139,10 +140,10 @@ function fitted(seen: readonly Seen[], from: Fit, planned: number, rounds: numbe
 
 /** How a step’s logarithm grows with each parameter, and what it is off by. */
 function lineOf(s: Seen, logs: readonly number[]) {
-  const [setUp, pace] = [Math.exp(logs[0]!), Math.exp(logs[s.group + 2]!)]
+  const [setUp, pace] = [Math.exp(nth(logs, 0)), Math.exp(nth(logs, s.group + 2))]
   const minutes = setUp + pace * s.work
   return {
-    residual: Math.log(s.actual) - Math.log(minutes) - (s.first ? logs[1]! : 0),
+    residual: Math.log(s.actual) - Math.log(minutes) - (s.first ? nth(logs, 1) : 0),
     bySetUp: setUp / minutes,
     byFirst: s.first ? 1 : 0,
     byPace: (pace * s.work) / minutes,
@@ -155,8 +156,8 @@ function normals(seen: readonly Seen[], logs: readonly number[], scatter: Scatte
   const right = new Array<number>(n).fill(0)
   const residuals: number[] = []
   const put = (i: number, j: number, value: number): void => {
-    normal[i]![j]! += value
-    if (i !== j) normal[j]![i]! += value
+    nth(normal, i)[j]! += value
+    if (i !== j) nth(normal, j)[i]! += value
   }
   for (const s of seen) {
     const { residual, bySetUp, byFirst, byPace } = lineOf(s, logs)
@@ -178,12 +179,12 @@ function normals(seen: readonly Seen[], logs: readonly number[], scatter: Scatte
   }
   const about = (i: number, at: number, off: number): void => {
     const weight = (scatter.scale / off) ** 2
-    normal[i]![i]! += weight
-    right[i]! += weight * (at - logs[i]!)
+    nth(normal, i)[i]! += weight
+    right[i]! += weight * (at - nth(logs, i))
   }
   about(0, Math.log(planned), PRIOR.setUp)
   about(1, PRIOR.first, PRIOR.firstOff)
-  for (let i = 2; i < n; i += 1) normal[i]![i]! += 1e-9
+  for (let i = 2; i < n; i += 1) nth(normal, i)[i]! += 1e-9
   return { normal, right, residuals }
 }
 
@@ -204,7 +205,7 @@ function errorsOf(seen: readonly Seen[], fit: Fit, planned: number, makings: num
     return left.length === 0 ? fit.logs : fitted(left, fit, planned, AGAIN).logs
   })
   return fit.logs.map((log, i) => {
-    const off = without.map((logs) => logs[i]! - log)
+    const off = without.map((logs) => nth(logs, i) - log)
     return Math.hypot(KNOWN, Math.sqrt(((blocks - 1) / blocks) * off.reduce((sum, d) => sum + d * d, 0)))
   })
 }
@@ -229,8 +230,8 @@ export function pacesOf(observed: readonly Observed[], planned: number): Paces {
   const errors = errorsOf(seen, fit, base, observed.length)
   const makingsOf = (of: (s: Seen) => boolean): number => new Set(seen.filter(of).map((s) => s.making)).size
   const told = (i: number, makings: number): Spread | undefined =>
-    makings >= LEAST_MAKINGS && Number.isFinite(errors[i]!)
-      ? spread(fit.logs[i]!, errors[i]!, makings)
+    makings >= LEAST_MAKINGS && Number.isFinite(nth(errors, i))
+      ? spread(nth(fit.logs, i), nth(errors, i), makings)
       : undefined
   const firsts = makingsOf((s) => s.first)
   const later = makingsOf((s) => !s.first)

@@ -8,6 +8,9 @@ import type { Machine } from '../stores/index.js'
 import type { Habits } from '../sewing/index.js'
 import { cornersOf, punchBlows } from './sewing.js'
 
+/** Taking off less than this is no work, mm. */
+const LEAST_DEPTH = 0.01
+
 /** What the time is worked out from. */
 export interface Made {
   readonly master: Pick<Master, 'joins' | 'layups'>
@@ -50,7 +53,7 @@ export function skivedStrips(work: EdgeWork): { length: number; depth: number }[
     length: pathLength(edgeChain(work.panel, s.chain)),
     depth: Math.max(0, full - Math.min(s.start, s.end)),
   }))
-  return [...bands, ...turned, ...edges].filter((s) => s.depth > 0.01)
+  return [...bands, ...turned, ...edges].filter((s) => s.depth > LEAST_DEPTH)
 }
 
 /** How long a narrow strip is, from its area and how far it is round it, mm. */

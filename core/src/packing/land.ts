@@ -1,3 +1,4 @@
+import { intAt, floatAt } from '../lists/index.js'
 import { Board, type Shape } from './board.js'
 import { type Ground, type Layout, Table, copyOf } from './layout.js'
 import { type Worth, freePlace } from './place.js'
@@ -102,9 +103,9 @@ const lyingOn = (table: Table): (LyingThing | undefined)[] =>
   Array.from({ length: table.count }, (_, i) =>
     table.isLaid(i)
       ? {
-          turn: table.board.angles[table.layout.turn[i]!]!,
-          x: table.layout.x[i]!,
-          y: table.layout.y[i]!,
+          turn: table.board.angles[intAt(table.layout.turn, i)]!,
+          x: floatAt(table.layout.x, i),
+          y: floatAt(table.layout.y, i),
         }
       : undefined,
   )
@@ -127,11 +128,15 @@ function settle(table: Table, worth: readonly Worth[]): void {
     for (let i = 0; i < table.count; i += 1) {
       if (!table.moves(i)) continue
       const at = (turn: number, x: number, y: number): number => {
-        const box = board.boxes.subarray(4 * (shape[i]! * board.angles.length + turn))
-        return worth[i]!(x + box[0]!, y + box[1]!, x + box[2]!, y + box[3]!)
+        const box = board.boxes.subarray(4 * (intAt(shape, i) * board.angles.length + turn))
+        return worth[i]!(x + floatAt(box, 0), y + floatAt(box, 1), x + floatAt(box, 2), y + floatAt(box, 3))
       }
       const place = freePlace(table, i, worth[i]!)
-      if (!place || at(place.turn, place.x, place.y) > at(layout.turn[i]!, layout.x[i]!, layout.y[i]!) - 0.5)
+      if (
+        !place ||
+        at(place.turn, place.x, place.y) >
+          at(intAt(layout.turn, i), floatAt(layout.x, i), floatAt(layout.y, i)) - 0.5
+      )
         continue
       table.lay(i, place.turn, place.x, place.y)
       moved = true
@@ -145,7 +150,7 @@ const waits = (table: Table, i: number): boolean => !table.isLaid(i) && !table.g
 
 /** The turn at which a thing is no larger than the strip, where there is one. */
 const fittingTurn = (table: Table, i: number): number | undefined =>
-  [...table.board.turnsOf[table.shape[i]!]!].find((turn) => {
+  [...table.board.turnsOf[intAt(table.shape, i)]!].find((turn) => {
     const room = table.room(i, turn)
     return room.right >= room.left && room.bottom >= room.top
   })

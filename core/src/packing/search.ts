@@ -1,3 +1,4 @@
+import { floatAt, intAt } from '../lists/index.js'
 import type { Table } from './layout.js'
 import type { Random } from './random.js'
 
@@ -57,11 +58,11 @@ export function bettered(table: Table, i: number, spot: Spot, first: number): vo
 /** The place of least cost that was found for a thing, where it lies included. */
 export function placeFor(table: Table, i: number, effort: Effort, random: Random): Spot {
   const { board, layout, shape, count } = table
-  const s = shape[i]!
+  const s = intAt(shape, i)
   const turns = board.turnsOf[s]!
-  const size = Math.sqrt(board.area[s]!)
-  const now = layout.turn[i]!
-  const here: Spot = { turn: now, x: layout.x[i]!, y: layout.y[i]!, cost: 0 }
+  const size = Math.sqrt(floatAt(board.area, s))
+  const now = intAt(layout.turn, i)
+  const here: Spot = { turn: now, x: floatAt(layout.x, i), y: floatAt(layout.y, i), cost: 0 }
   here.cost = table.cost(i, now, here.x, here.y, Infinity)
   const best: Spot[] = []
   const look = (turn: number, x: number, y: number): void => {
@@ -76,7 +77,7 @@ export function placeFor(table: Table, i: number, effort: Effort, random: Random
     best.splice(at < 0 ? best.length : at, 0, { turn, x: px, y: py, cost })
     if (best.length > effort.bettered) best.pop()
   }
-  const anyTurn = (): number => turns[Math.floor(random() * turns.length)]!
+  const anyTurn = (): number => intAt(turns, Math.floor(random() * turns.length))
   for (let k = 0; k < effort.anywhere; k += 1) {
     const turn = anyTurn()
     const room = table.room(i, turn)
@@ -96,12 +97,12 @@ export function placeFor(table: Table, i: number, effort: Effort, random: Random
     const j = Math.floor(random() * count)
     if (j === i) continue
     const turn = anyTurn()
-    const other = layout.turn[j]!
-    const { corners } = board.pair(shape[j]!, other, s, turn)
+    const other = intAt(layout.turn, j)
+    const { corners } = board.pair(intAt(shape, j), other, s, turn)
     const c = 2 * Math.floor((random() * corners.length) / 2)
-    const [cx, cy] = [corners[c]!, corners[c + 1]!]
-    const [cos, sin] = [board.cos[other]!, board.sin[other]!]
-    look(turn, layout.x[j]! + cx * cos - cy * sin, layout.y[j]! + cx * sin + cy * cos)
+    const [cx, cy] = [floatAt(corners, c), floatAt(corners, c + 1)]
+    const [cos, sin] = [floatAt(board.cos, other), floatAt(board.sin, other)]
+    look(turn, floatAt(layout.x, j) + cx * cos - cy * sin, floatAt(layout.y, j) + cx * sin + cy * cos)
   }
   for (const spot of best) bettered(table, i, spot, 0.1 * size)
   const own = { ...here }

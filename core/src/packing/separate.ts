@@ -1,3 +1,4 @@
+import { floatAt, intAt } from '../lists/index.js'
 import { type Table, copyOf } from './layout.js'
 import type { Random } from './random.js'
 import { type Effort, placeFor } from './search.js'
@@ -26,12 +27,12 @@ function overlaps(table: Table): { readonly sum: number; readonly pairs: Float64
     for (let j = i + 1; j < total; j += 1) {
       // What is held is the maker’s own doing, whatever it meets that nobody moves.
       if (ground.held[i] && (j >= count || ground.held[j])) continue
-      const depth = table.depth(i, layout.turn[i]!, layout.x[i]!, layout.y[i]!, j)
+      const depth = table.depth(i, intAt(layout.turn, i), floatAt(layout.x, i), floatAt(layout.y, i), j)
       if (depth > 0) meet(i, j, depth)
     }
     const mate = ground.mates[i] ?? -1
     if (mate > i && table.isLaid(i) && !(ground.held[i] && ground.held[mate])) {
-      const depth = table.strayed(i, layout.turn[i]!, layout.y[i]!)
+      const depth = table.strayed(i, intAt(layout.turn, i), floatAt(layout.y, i))
       if (depth > 0) meet(i, mate, depth)
     }
   }
@@ -54,9 +55,9 @@ function weigh(table: Table, pairs: Float64Array): void {
   let deepest = 0
   for (const p of pairs) if (p > deepest) deepest = p
   for (let k = 0; k < weights.length; k += 1) {
-    const depth = pairs[k]!
+    const depth = floatAt(pairs, k)
     const by = depth === 0 ? FADES : GROWS.least + ((GROWS.most - GROWS.least) * depth) / deepest
-    weights[k] = Math.max(table.base[k]!, weights[k]! * by)
+    weights[k] = Math.max(floatAt(table.base, k), floatAt(weights, k) * by)
   }
 }
 
@@ -89,7 +90,7 @@ export function separate(
       }
       const meets = Array.from({ length: count }, (_, i) => i).filter((i) => {
         if (!table.moves(i)) return false
-        for (let j = 0; j < total; j += 1) if (pairs[i * total + j]! > 0) return true
+        for (let j = 0; j < total; j += 1) if (floatAt(pairs, i * total + j) > 0) return true
         return false
       })
       for (const i of shuffled(meets, random)) {

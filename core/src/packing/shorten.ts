@@ -1,3 +1,4 @@
+import { floatAt, intAt } from '../lists/index.js'
 import { TOUCH } from './board.js'
 import { type Layout, type Table, copyOf } from './layout.js'
 import type { Random } from './random.js'
@@ -18,23 +19,24 @@ function drawnIn(table: Table): void {
   for (let i = 0; i < table.count; i += 1) {
     if (!table.moves(i)) continue
     const { turn, x, y } = table.layout
-    const room = table.room(i, turn[i]!)
-    if (x[i]! > room.right) table.lay(i, turn[i]!, Math.max(room.left, room.right), y[i]!)
+    const room = table.room(i, intAt(turn, i))
+    if (floatAt(x, i) > room.right)
+      table.lay(i, intAt(turn, i), Math.max(room.left, room.right), floatAt(y, i))
   }
 }
 
 /** Brings a thing’s middle to a place, as far as the strip lets it. */
 function brought(table: Table, i: number, [tx, ty]: readonly [number, number]): void {
   const { layout } = table
-  const turn = layout.turn[i]!
+  const turn = intAt(layout.turn, i)
   const room = table.room(i, turn)
   const [mx, my] = table.middle(i)
   const held = (value: number, min: number, max: number): number => Math.max(min, Math.min(value, max))
   table.lay(
     i,
     turn,
-    held(layout.x[i]! + tx - mx, room.left, room.right),
-    held(layout.y[i]! + ty - my, room.top, room.bottom),
+    held(floatAt(layout.x, i) + tx - mx, room.left, room.right),
+    held(floatAt(layout.y, i) + ty - my, room.top, room.bottom),
   )
 }
 
@@ -47,7 +49,7 @@ export function disturbed(table: Table, random: Random): void {
   const { board, shape } = table
   const bySize = Array.from(shape, (_, i) => i)
     .filter((i) => table.moves(i))
-    .sort((a, b) => board.area[shape[b]!]! - board.area[shape[a]!]!)
+    .sort((a, b) => floatAt(board.area, intAt(shape, b)) - floatAt(board.area, intAt(shape, a)))
   const count = bySize.length
   if (count < 2) return
   const reach = Math.max(1, Math.ceil(count * REACH))

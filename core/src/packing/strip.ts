@@ -1,3 +1,4 @@
+import { floatAt, intAt } from '../lists/index.js'
 import { Board, type Shape } from './board.js'
 import { type Layout, Table, copyOf } from './layout.js'
 import { randomFrom } from './random.js'
@@ -51,13 +52,14 @@ function centred(table: Table): boolean {
   const { count, layout } = table
   let [left, above, below] = [Infinity, 0, 0]
   for (let i = 0; i < count; i += 1) {
-    const room = table.room(i, layout.turn[i]!)
-    left = Math.min(left, layout.x[i]! - room.left)
-    above = Math.max(above, room.top - layout.y[i]!)
-    below = Math.max(below, layout.y[i]! - room.bottom)
+    const room = table.room(i, intAt(layout.turn, i))
+    left = Math.min(left, floatAt(layout.x, i) - room.left)
+    above = Math.max(above, room.top - floatAt(layout.y, i))
+    below = Math.max(below, floatAt(layout.y, i) - room.bottom)
   }
   const down = (above - below) / 2
-  for (let i = 0; i < count; i += 1) table.lay(i, layout.turn[i]!, layout.x[i]! - left, layout.y[i]! + down)
+  for (let i = 0; i < count; i += 1)
+    table.lay(i, intAt(layout.turn, i), floatAt(layout.x, i) - left, floatAt(layout.y, i) + down)
   return (above + below) / 2 < WRITTEN - 0.002
 }
 
@@ -67,7 +69,10 @@ function deepest(table: Table): number {
   let most = 0
   for (let i = 0; i < count; i += 1)
     for (let j = i + 1; j < count; j += 1)
-      most = Math.max(most, table.depth(i, layout.turn[i]!, layout.x[i]!, layout.y[i]!, j))
+      most = Math.max(
+        most,
+        table.depth(i, intAt(layout.turn, i), floatAt(layout.x, i), floatAt(layout.y, i), j),
+      )
   return most
 }
 

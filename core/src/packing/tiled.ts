@@ -1,3 +1,4 @@
+import { floatAt, intAt } from '../lists/index.js'
 import { type Point, type Region, regionArea, regionGrown, regionWithout } from '../geometry/index.js'
 import type { Table } from './layout.js'
 
@@ -37,7 +38,7 @@ const wrapped = (angle: number): number => Math.atan2(Math.sin(angle), Math.cos(
 
 function turnedOf(table: Table, shape: number, turn: number): Turned {
   const { board } = table
-  const [c, s] = [board.cos[turn]!, board.sin[turn]!]
+  const [c, s] = [floatAt(board.cos, turn), floatAt(board.sin, turn)]
   const { outline } = board.shapes[shape]!
   const round = twice(outline) < 0 ? outline.toReversed() : outline
   const points = round.map(({ x, y }) => ({ x: x * c - y * s, y: x * s + y * c }))
@@ -105,7 +106,7 @@ function nookOf(free: Region): Nook | undefined {
 export function tiled(table: Table, share: () => number): boolean {
   const { board, shape, count, width } = table
   let area = 0
-  for (const s of shape) area += board.area[s]!
+  for (const s of shape) area += floatAt(board.area, s)
   const length = (area / width) * LOOSE + SAME / 2
   const turnsOf = new Map(
     [...new Set(shape)].map((s) => [s, [...board.turnsOf[s]!].map((t) => turnedOf(table, s, t))]),
@@ -129,8 +130,12 @@ export function tiled(table: Table, share: () => number): boolean {
   }
   const lies = (i: number, of: Turned, x: number, y: number): boolean => {
     const at = 4 * (of.shape * board.angles.length + of.turn)
-    if (x + board.boxes[at]! < -SHARES || y + board.boxes[at + 1]! < -SHARES) return false
-    if (x + board.boxes[at + 2]! > length + SHARES || y + board.boxes[at + 3]! > width + SHARES) return false
+    if (x + floatAt(board.boxes, at) < -SHARES || y + floatAt(board.boxes, at + 1) < -SHARES) return false
+    if (
+      x + floatAt(board.boxes, at + 2) > length + SHARES ||
+      y + floatAt(board.boxes, at + 3) > width + SHARES
+    )
+      return false
     for (let j = 0; j < count; j += 1)
       if (j !== i && table.isLaid(j) && table.depth(i, of.turn, x, y, j) > SHARES) return false
     return true
@@ -140,9 +145,9 @@ export function tiled(table: Table, share: () => number): boolean {
     const fits: Fit[] = []
     const tried = new Set<number>()
     for (let i = 0; i < count; i += 1) {
-      if (table.isLaid(i) || tried.has(shape[i]!)) continue
-      tried.add(shape[i]!)
-      for (const of of turnsOf.get(shape[i]!)!)
+      if (table.isLaid(i) || tried.has(intAt(shape, i))) continue
+      tried.add(intAt(shape, i))
+      for (const of of turnsOf.get(intAt(shape, i))!)
         of.heading.forEach((h, k) => {
           if (Math.abs(wrapped(h - nook.heading)) > STRAIGHT + 0.03 / of.length[k]!) return
           if (of.corner[k]! > nook.opens + 2 * STRAIGHT) return
@@ -163,7 +168,7 @@ export function tiled(table: Table, share: () => number): boolean {
     if (!nook) return false
     let smallest = Infinity
     for (let i = 0; i < count; i += 1)
-      if (!table.isLaid(i)) smallest = Math.min(smallest, board.area[shape[i]!]!)
+      if (!table.isLaid(i)) smallest = Math.min(smallest, floatAt(board.area, intAt(shape, i)))
     for (const { thing, of, x, y } of fitsAt(nook)) {
       const there = of.points.map((p) => ({ x: p.x + x, y: p.y + y }))
       const rest = regionWithout(free, regionGrown([there], CLOSED))

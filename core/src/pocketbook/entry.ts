@@ -1,3 +1,4 @@
+import { required } from '../lists/index.js'
 import type { Path, Point } from '../geometry/index.js'
 import { type Units, printArea, printLength } from '../measure/index.js'
 import { type Given, type Quantity, type Reckoned, type Term, given, reckoner } from '../working/index.js'
@@ -164,7 +165,7 @@ export function reckonEntry(one: Entry, written: Readonly<Record<string, number>
 /** Every number of an entry in its order; each may name those before it. */
 function numbersOf(one: Entry, values: Values): { readonly rule: AnswerRule; readonly number: Reckoned }[] {
   const terms: Record<string, Term> = Object.fromEntries(
-    one.inputs.map((i) => [i.id, given(i.label, values[i.id]!, QUANTITY[i.unit])]),
+    one.inputs.map((i) => [i.id, given(i.label, required(values[i.id], String(i.id)), QUANTITY[i.unit])]),
   )
   const reckon = reckoner({})
   return one.answers.flatMap((rule, i) => {

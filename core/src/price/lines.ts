@@ -3,12 +3,18 @@ import type { Units } from '../measure/index.js'
 import { coinsOf } from '../money/index.js'
 import type { Steps } from '../steps/index.js'
 import type { Hide } from '../stores/index.js'
-import { type Quantity, type Reckoned, type Term, addedUp, given, reckoner } from '../working/index.js'
+import {
+  type Quantity,
+  type Reckoned,
+  type Term,
+  addedUp,
+  given,
+  reckoner,
+} from '../working/index.js'
 import type { Cut } from './leather.js'
 import type { Take } from './takes.js'
 import { toldIn } from './told.js'
 import type { Measured, Trade } from './trade.js'
-import { required } from '../lists/index.js'
 
 /** One line of a bill, for one piece. */
 export interface BillLine {
@@ -187,6 +193,45 @@ function hoursOf({ steps, trade, count, first }: PriceAsked, at: Case): number {
 const terms = (lines: readonly Line[]): { term: Term }[] =>
   lines.flatMap((l) => (l.value ? [{ term: l.value }] : []))
 
+type Write = ReturnType<typeof writer>
+
+/** A line of a bill that is always known: keyed and sorted by one word. */
+const known = <Sort extends Line['sort'] & string>(sort: Sort, what: string, value: Reckoned) => ({
+  key: sort,
+  what,
+  sort,
+  missing: undefined,
+  value,
+})
+
+const hoursSaid = (hours: number): Term => n('hours', Math.round(hours * 100) / 100)
+
+const wearLine = (hours: number, { trade }: PriceAsked, write: Write) =>
+  known(
+    'wear',
+    'wear of blades and needles',
+    write('wear', 'wear', '{hours} h × {wear}', {
+      hours: hoursSaid(hours),
+      wear: n('an hour', trade.wear, 'money'),
+    }),
+  )
+
+/** Rent, light and tools: a share of what the work costs, or so much an hour. */
+function overheadLine(work: readonly Line[], hours: number, { trade }: PriceAsked, write: Write) {
+  const sum = addedUp(terms(work))
+  const value =
+    trade.overheadBy === 'share'
+      ? write('overhead', 'overhead', `{share} × (${sum.formula})`, {
+          share: n('share', trade.overhead),
+          ...sum.inputs,
+        })
+      : write('overhead', 'overhead', '{hours} h × {each}', {
+          hours: hoursSaid(hours),
+          each: n('an hour', trade.overheadHour, 'money'),
+        })
+  return known('overhead', 'rent, light, tools', value)
+}
+
 /** Every line of a bill at one end of its range, and what they come to. */
 export function linesOf(asked: PriceAsked, cuts: readonly Cut[], takes: readonly Take[], at: Case) {
   const { trade } = asked
@@ -195,57 +240,19 @@ export function linesOf(asked: PriceAsked, cuts: readonly Cut[], takes: readonly
   const work: Line[] = [
     ...cuts.map((c) => leatherLine(c, asked, at, write)),
     ...takes.map((t) => takeLine(t, asked, write)),
-    {
-      key: 'wear',
-      what: 'wear of blades and needles',
-      sort: 'wear',
-      missing: undefined,
-      value: write('wear', 'wear', '{hours} h × {wear}', {
-        hours: n('hours', Math.round(hours * 100) / 100),
-        wear: n('an hour', trade.wear, 'money'),
-      }),
-    },
+    wearLine(hours, asked, write),
     ...hourLines(asked, at, write),
   ]
-  const sum = addedUp(terms(work))
-  const overhead: Line = {
-    key: 'overhead',
-    what: 'rent, light, tools',
-    sort: 'overhead',
-    missing: undefined,
-    value:
-      trade.overheadBy === 'share'
-        ? write('overhead', 'overhead', `{share} × (${sum.formula})`, {
-            share: n('share', trade.overhead),
-            ...sum.inputs,
-          })
-        : write('overhead', 'overhead', '{hours} h × {each}', {
-            hours: n('hours', Math.round(hours * 100) / 100),
-            each: n('an hour', trade.overheadHour, 'money'),
-          }),
-  }
+  const overhead = overheadLine(work, hours, asked, write)
   const all = addedUp(terms([...work, overhead]))
   const cost = write('cost', 'cost', all.formula, all.inputs)
-  const margin: Line = {
-    key: 'margin',
-    what: 'margin',
-    sort: 'margin',
-    missing: undefined,
-    value: write('margin', 'margin', '{share} × {cost}', { share: n('share', trade.margin), cost }),
-  }
-  const tax: Line = {
-    key: 'tax',
-    what: 'tax',
-    sort: 'tax',
-    missing: undefined,
-    value: write('tax', 'tax', '{share} × ({cost} + {margin})', {
-      share: n('tax', trade.tax),
-      cost,
-      margin: required(margin.value, 'value'),
-    }),
-  }
-  const reckon = reckoner({})
-  const price = reckon(
+  const margin = write('margin', 'margin', '{share} × {cost}', { share: n('share', trade.margin), cost })
+  const tax = write('tax', 'tax', '{share} × ({cost} + {margin})', {
+    share: n('tax', trade.tax),
+    cost,
+    margin,
+  })
+  const price = reckoner({})(
     {
       key: 'price.price',
       label: 'price',
@@ -254,12 +261,8 @@ export function linesOf(asked: PriceAsked, cuts: readonly Cut[], takes: readonly
       quantity: 'money',
       measured: true,
     },
-    {
-      cost,
-      margin: required(margin.value, 'value'),
-      tax: required(tax.value, 'value'),
-      step: n('rounded up to', trade.step, 'money'),
-    },
+    { cost, margin, tax, step: n('rounded up to', trade.step, 'money') },
   )
-  return { lines: [...work, overhead, margin, tax], cost, price, hours }
+  const lines = [...work, overhead, known('margin', 'margin', margin), known('tax', 'tax', tax)]
+  return { lines, cost, price, hours }
 }

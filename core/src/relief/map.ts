@@ -1,3 +1,4 @@
+import { floatAt } from '../lists/index.js'
 import {
   type Box,
   type Point,
@@ -119,7 +120,7 @@ function lower({ ring, from, to, band }: LaidBand, map: ReliefMap, own: Float64A
       const along = ((x - from.x) * dx + (y - from.y) * dy) / whole
       const level = band.start + (band.end - band.start) * Math.min(1, Math.max(0, along))
       const at = row * map.columns + i
-      if (own[at]! > level) own[at] = level
+      if (floatAt(own, at) > level) own[at] = level
     }
   })
 }
@@ -143,7 +144,7 @@ function distances({ points, reach }: EdgeProfile, laid: LaidSheet, map: ReliefM
         const [ex, ey] = [wx - ux * t, wy - uy * t]
         const d = ex * ex + ey * ey
         const at = row * map.columns + i
-        if (d < near[at]!) near[at] = d
+        if (d < floatAt(near, at)) near[at] = d
       }
     }
   }
@@ -158,10 +159,10 @@ function ownHeights(laid: LaidSheet, map: ReliefMap): Float64Array {
     const near = distances(profile, laid, map)
     const max = profile.reach * profile.reach
     for (let at = 0; at < near.length; at += 1) {
-      const d = near[at]!
+      const d = floatAt(near, at)
       if (d > max) continue
       const level = profileLevel(profile, Math.sqrt(d))
-      own[at] = turn ? Math.max(own[at]!, level) : Math.min(own[at]!, level)
+      own[at] = turn ? Math.max(floatAt(own, at), level) : Math.min(floatAt(own, at), level)
     }
   }
   for (const band of laidBands(laid)) lower(band, map, own)
@@ -195,7 +196,7 @@ function addSheet(laid: LaidSheet, map: ReliefMap): void {
     const [start, end] = columnsOf(map, from, to)
     for (let i = start; i <= end; i += 1)
       map.heights[row * map.columns + i]! += own
-        ? own[(row - first) * part.columns + i - column]!
+        ? floatAt(own, (row - first) * part.columns + i - column)
         : laid.thickness
   })
 }

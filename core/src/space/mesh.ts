@@ -18,7 +18,7 @@ import { type ReadyPart, onCourse, placeOnPart } from './place.js'
 import { SHADE } from './shade.js'
 import { cells } from './slabs.js'
 import { acrossBreaks, rampBreaks } from './wound.js'
-import { required } from '../lists/index.js'
+import { required, nth } from '../lists/index.js'
 
 /** Faces of a piece of leather in space: three numbers a corner, three corners a face. Lengths mm. */
 export interface Mesh {
@@ -89,18 +89,23 @@ function followingBreaks(
   const [ss, rs] = [evenBreaks(left, right), evenBreaks(top, bottom)]
   const grid = ss.map((s) => rs.map((r) => levels(s, r)))
   const bends = (a: readonly number[], b: readonly number[], c: readonly number[]): boolean =>
-    b.some((level, k) => Math.abs(a[k]! - 2 * level + c[k]!) > LEVEL)
+    b.some((level, k) => Math.abs(nth(a, k) - 2 * level + nth(c, k)) > LEVEL)
   const inner = (lines: readonly number[], bent: (i: number) => boolean): number[] =>
     lines.filter((_, i) => i > 0 && i < lines.length - 1 && bent(i))
-  const rises = (a: readonly number[], b: readonly number[]): boolean => Math.abs(a[0]! - b[0]!) > STEEP
+  const rises = (a: readonly number[], b: readonly number[]): boolean =>
+    Math.abs(nth(a, 0) - nth(b, 0)) > STEEP
   return [
     [
-      ...inner(ss, (i) => rs.some((_, j) => bends(grid[i - 1]![j]!, grid[i]![j]!, grid[i + 1]![j]!))),
-      ...finer(ss, (i) => rs.some((_, j) => rises(grid[i]![j]!, grid[i + 1]![j]!))),
+      ...inner(ss, (i) =>
+        rs.some((_, j) => bends(nth(nth(grid, i - 1), j), nth(nth(grid, i), j), nth(nth(grid, i + 1), j))),
+      ),
+      ...finer(ss, (i) => rs.some((_, j) => rises(nth(nth(grid, i), j), nth(nth(grid, i + 1), j)))),
     ],
     [
-      ...inner(rs, (j) => ss.some((_, i) => bends(grid[i]![j - 1]!, grid[i]![j]!, grid[i]![j + 1]!))),
-      ...finer(rs, (j) => ss.some((_, i) => rises(grid[i]![j]!, grid[i]![j + 1]!))),
+      ...inner(rs, (j) =>
+        ss.some((_, i) => bends(nth(nth(grid, i), j - 1), nth(nth(grid, i), j), nth(nth(grid, i), j + 1))),
+      ),
+      ...finer(rs, (j) => ss.some((_, i) => rises(nth(nth(grid, i), j), nth(nth(grid, i), j + 1)))),
     ],
   ]
 }
@@ -113,14 +118,14 @@ const FINER = 6
 const finer = (lines: readonly number[], steep: (i: number) => boolean): number[] =>
   lines.slice(0, -1).flatMap((from, i) => {
     if (!steep(i)) return []
-    const to = lines[i + 1]!
+    const to = nth(lines, i + 1)
     return Array.from({ length: FINER + 1 }, (_, k) => from + (k * (to - from)) / FINER)
   })
 
 /** Which points of a polygon lie on the outline it was cut from, so that its cut edge shows there. */
 function onOutline(points: readonly Point[]): (a: Point, b: Point) => boolean {
   const key = (p: Point): string => `${Math.round(p.x * 1e4)},${Math.round(p.y * 1e4)}`
-  const edges = points.map((p, i) => [p, points[(i + 1) % points.length]!] as const)
+  const edges = points.map((p, i) => [p, nth(points, (i + 1) % points.length)] as const)
   const ends = new Map<string, number[]>()
   edges.forEach(([p], i) => {
     const k = key(p)
@@ -138,7 +143,7 @@ function onOutline(points: readonly Point[]): (a: Point, b: Point) => boolean {
   return (a, b) => {
     const known = ends.get(key(a)) ?? ends.get(key(b))
     const middle = { x: (a.x + b.x) / 2, y: (a.y + b.y) / 2 }
-    return known ? known.some((i) => near(middle, edges[i]!)) : edges.some((e) => near(middle, e))
+    return known ? known.some((i) => near(middle, nth(edges, i))) : edges.some((e) => near(middle, e))
   }
 }
 
@@ -182,7 +187,11 @@ function addPart(
   const shown = onOutline(whole.map((p) => ({ x: onCourse(part, p).s, y: onCourse(part, p).r })))
   const box = pathBox({
     closed: true,
-    segments: unrolled.map((from, i) => ({ type: 'line', from, to: unrolled[(i + 1) % unrolled.length]! })),
+    segments: unrolled.map((from, i) => ({
+      type: 'line',
+      from,
+      to: nth(unrolled, (i + 1) % unrolled.length),
+    })),
   })
   const [even, evenAcross] = covered.follows
     ? followingBreaks(box, (s, r) => {
@@ -226,16 +235,16 @@ function addCell(
   const down = ({ at, grain, half }: Corner3): Point3 => point3Along(at, grain, -half)
   const faces = earcut(cell.flatMap(({ p }) => [p.x, p.y]))
   for (let i = 0; i < faces.length; i += 3) {
-    const three = [faces[i]!, faces[i + 1]!, faces[i + 2]!].map((k) => cell[k]!.c)
-    const looks = outOf(three.map(up), three[0]!.grain)
-    grainSide.add(three.map(up), SHADE.grain, (k) => looks ?? three[k]!.grain)
+    const three = [nth(faces, i), nth(faces, i + 1), nth(faces, i + 2)].map((k) => nth(cell, k).c)
+    const looks = outOf(three.map(up), nth(three, 0).grain)
+    grainSide.add(three.map(up), SHADE.grain, (k) => looks ?? nth(three, k).grain)
     rest.add(three.toReversed().map(down), SHADE.flesh, (k) => {
-      const { x, y, z } = looks ?? three[2 - k]!.grain
+      const { x, y, z } = looks ?? nth(three, 2 - k).grain
       return { x: -x, y: -y, z: -z }
     })
   }
   cell.forEach((a, i) => {
-    const b = cell[(i + 1) % cell.length]!
+    const b = nth(cell, (i + 1) % cell.length)
     const shade = edge(a.p, b.p)
     if (shade === undefined) return
     const [a1, a2, b1, b2] = [up(a.c), down(a.c), up(b.c), down(b.c)]

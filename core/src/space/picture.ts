@@ -10,7 +10,7 @@ import {
   point3Unit,
 } from '../geometry/index.js'
 import { type LaidUp, sheetThickness } from '../layup/index.js'
-import { type Clip, type InsideThing, type Master, type Panel, clipMoved } from '../master/index.js'
+import { type InsideThing, type Master, type Panel, clipMoved } from '../master/index.js'
 import type { SetFitting } from '../fittings/index.js'
 import type { Run } from '../stitch/index.js'
 import type { HardwareSort } from '../stores/index.js'
@@ -74,6 +74,51 @@ const isInside = (run: Run, panels: readonly Panel[], stage: readonly OnStage[])
   return edge?.fate.type === 'sewn' && edge.fate.inside === true
 }
 
+/** A sheet of leather in space: its mesh, and how it looks. */
+function pictureSheet(one: OnStage, stage: readonly OnStage[]): PictureSheet {
+  const { laid, toHost } = one
+  const { sheet } = laid
+  const { panel, stock } = required(laid.work, 'edges of the sheet')
+  const host = stage.find((s) => s.parts === one.parts && !s.rides)
+  const toWork = host ? host.laid.sheet.move : undefined
+  const over = (p: Point): number => sheetThickness(laid, toWork ? pointMoved(p, toWork) : p)
+  return {
+    id: sheet.id,
+    name: sheet.name,
+    panelId: sheet.type === 'panel' ? sheet.panelId : '',
+    swatch: stock?.swatch ?? '#ffffff',
+    group: one.group,
+    mesh: meshOf(one.parts, {
+      outline: sheet.type === 'panel' && sheet.formed ? sheet.formed : shownOutline(panel),
+      move: toHost,
+      clips: sheet.clips.map((c) => (host ? clipMoved(c, host.laid.toSheet) : c)),
+      thickness: one.rides ? (p) => Math.max(THINNEST, over(p) || laid.thickness) : () => laid.thickness,
+      off: one.off,
+      edge: edgeShadeOf(panel),
+      follows: one.rides,
+    }),
+  }
+}
+
+/** Nothing is drawn thinner, mm. */
+const THINNEST = 0.1
+
+/** Stitches that are seen: the work's own, and those of its straps, which hang by themselves. */
+function stitchesOf(
+  runs: readonly Run[],
+  panels: readonly Panel[],
+  stage: readonly OnStage[],
+): Pick<Picture, 'stitches' | 'strapStitches'> {
+  const [own, straps] = [[] as number[], [] as number[]]
+  for (const run of runs) {
+    if (run.join.decor !== true && isInside(run, panels, stage)) continue
+    const { sheet } = run.join.course
+    for (const copy of copiesOf(stage, sheet))
+      sewn(run, copy, copy.some((s) => s.group === 'straps' && s.laid.sheet.id === sheet) ? straps : own)
+  }
+  return { stitches: new Float32Array(own), strapStitches: new Float32Array(straps) }
+}
+
 /**
  * The picture of a work, shut (0) to open (1). `panels` and `runs` as they were reckoned, `open` laid out. With `inside`
  * what is carried is in it: that, what the kind knows to stand there, and what lies between the sheets of flat work.
@@ -97,61 +142,18 @@ export function pictureOf(
   inside?: readonly InsideThing[],
 ): Picture {
   const stage = onStage(master, open, opened, inside !== undefined)
-  const leather = stage.filter((s) => s.laid.work)
-  const sheets = leather.map((one): PictureSheet => {
-    const { laid, toHost } = one
-    const { sheet } = laid
-    const host = stage.find((s) => s.parts === one.parts && !s.rides)
-    const toWork = host ? host.laid.sheet.move : undefined
-    const clips: Clip[] = sheet.clips.map((c) => (host ? clipMoved(c, host.laid.toSheet) : c))
-    return {
-      id: sheet.id,
-      name: sheet.name,
-      panelId: sheet.type === 'panel' ? sheet.panelId : '',
-      swatch: laid.work?.stock?.swatch ?? '#ffffff',
-      group: one.group,
-      mesh: meshOf(one.parts, {
-        outline:
-          sheet.type === 'panel' && sheet.formed
-            ? sheet.formed
-            : shownOutline(required(laid.work, 'work').panel),
-        move: toHost,
-        clips,
-        thickness: one.rides
-          ? (p) => Math.max(0.1, sheetThickness(laid, toWork ? pointMoved(p, toWork) : p) || laid.thickness)
-          : () => laid.thickness,
-        off: one.off,
-        edge: edgeShadeOf(required(laid.work, 'work').panel),
-        follows: one.rides,
-      }),
-    }
-  })
-  const [own, straps] = [[] as number[], [] as number[]]
-  for (const run of runsInWork(runs, works, open)) {
-    if (run.join.decor !== true && isInside(run, panels, stage)) continue
-    for (const copy of copiesOf(stage, run.join.course.sheet))
-      sewn(
-        run,
-        copy,
-        copy.some((s) => s.group === 'straps' && s.laid.sheet.id === run.join.course.sheet) ? straps : own,
-      )
-  }
+  const stood = (): PictureThing[] =>
+    [...(master.standing?.(opened).inside ?? []), ...(inside ?? [])].map((thing) => ({
+      name: thing.name,
+      mesh: thingMesh(thing),
+    }))
   return {
-    sheets,
+    sheets: stage.filter((s) => s.laid.work).map((one) => pictureSheet(one, stage)),
     hardware: fittingsInWork(fittings, works, open).flatMap((f) =>
       copiesOf(stage, f.fitting.sheet).flatMap((copy) => hardwareIn(f, copy)),
     ),
-    stitches: new Float32Array(own),
-    strapStitches: new Float32Array(straps),
-    things: inside
-      ? [
-          ...stage.filter((s) => !s.laid.work).map(laidIn),
-          ...[...(master.standing?.(opened).inside ?? []), ...inside].map((thing) => ({
-            name: thing.name,
-            mesh: thingMesh(thing),
-          })),
-        ]
-      : [],
+    ...stitchesOf(runsInWork(runs, works, open), panels, stage),
+    things: inside ? [...stage.filter((s) => !s.laid.work).map(laidIn), ...stood()] : [],
   }
 }
 

@@ -15,6 +15,9 @@ import { type LaidSheet, sheetThickness } from '../layup/index.js'
 import { type Edge, type Join, type Panel, chainsOf, edgeChain } from '../master/index.js'
 import type { Run } from '../stitch/index.js'
 
+/** Of the largest piece: what is smaller than this share is put onto it. */
+const AS_LARGE = 0.98
+
 /** A piece of the work with where it lies. */
 export interface Part {
   readonly panel: Panel
@@ -55,13 +58,8 @@ export const sheetsOf = (join: Join): readonly string[] => [
   ]),
 ]
 
-/** Whether a join holds two pieces, or two places of one, together. */
-export const holds = (join: Join): boolean => sheetsOf(join).length > 1 || join.mate !== undefined
-
-const areaOf = (panel: Panel): number => Math.abs(pathArea(panel.outline))
-
-export function factsOf(derived: Derived, unit: Units): Facts {
-  const { edges, runs, works } = derived
+/** Which panel a sheet is of, and which a join holds, each reckoned once. */
+function lookups({ works }: Derived): Pick<Facts, 'panelOfSheet' | 'panelsOf'> {
   const sheets = new Map<string, string>()
   for (const work of works)
     for (const { sheet } of work.sheets) if (sheet.type === 'panel') sheets.set(sheet.id, sheet.panelId)
@@ -74,7 +72,32 @@ export function factsOf(derived: Derived, unit: Units): Facts {
     known.set(join, found)
     return found
   }
-  const closing = runs.filter((r) => r.join.closes)
+  return { panelOfSheet, panelsOf }
+}
+
+type Looked = ReturnType<typeof lookups> & { readonly closing: readonly Run[] }
+
+/** Whether nothing holds a panel to any other. */
+function looseness({ edges, master, fittings }: Derived, looked: Looked): (panel: Panel) => boolean {
+  const { panelOfSheet, panelsOf, closing } = looked
+  const many = edges.filter((w) => w.panel.role !== 'guide').length > 1
+  const fitted = new Set(
+    fittings
+      .filter((f) => !f.fitting.held)
+      .flatMap((f) => [f.fitting.sheet, ...f.fitting.through.map((t) => t.sheet)].map(panelOfSheet)),
+  )
+  const carrier = master.layups[0]?.carrier
+  return (panel) =>
+    many &&
+    panel.id !== carrier &&
+    !panel.behind &&
+    !fitted.has(panel.id) &&
+    !master.joins.some((j) => holds(j) && panelsOf(j).length > 1 && panelsOf(j).includes(panel.id)) &&
+    !closing.some((r) => panelsOf(r.join).includes(panel.id))
+}
+
+/** Which runs hold a panel to others, which of them put it on one, and whether it is put on before the body is closed. */
+function mountings({ edges, runs }: Derived, { panelOfSheet, panelsOf, closing }: Looked) {
   const body = new Set(closing.flatMap((r) => panelsOf(r.join)))
   const on = new Map(edges.map((w) => [w.panel.id, w.panel.on]))
   const isPutOn = (id: string, host: string): boolean => {
@@ -82,50 +105,50 @@ export function factsOf(derived: Derived, unit: Units): Facts {
     return under !== undefined && (under === host || isPutOn(under, host))
   }
   const areas = new Map(edges.map((w) => [w.panel.id, areaOf(w.panel)]))
-  const many = edges.filter((w) => w.panel.role !== 'guide').length > 1
-  const fitted = new Set(
-    derived.fittings
-      .filter((f) => !f.fitting.held)
-      .flatMap((f) => [f.fitting.sheet, ...f.fitting.through.map((t) => t.sheet)].map(panelOfSheet)),
-  )
-  const carrier = derived.master.layups[0]?.carrier
-  const isLoose = (panel: Panel): boolean =>
-    many &&
-    panel.id !== carrier &&
-    !panel.behind &&
-    !fitted.has(panel.id) &&
-    !derived.master.joins.some((j) => holds(j) && panelsOf(j).length > 1 && panelsOf(j).includes(panel.id)) &&
-    !closing.some((r) => panelsOf(r.join).includes(panel.id))
+  return ({ id }: Panel): Pick<Part, 'held' | 'mounting' | 'mounted'> => {
+    const held = runs.filter((r) => panelsOf(r.join).length > 1 && panelsOf(r.join).includes(id))
+    // What is put on a piece is finished before that, however large; the piece itself is not.
+    const puts = (r: Run): string | undefined => r.join.puts && panelOfSheet(r.join.puts)
+    const mounting = held.filter((r) => (puts(r) ?? id) === id)
+    const others = mounting.flatMap((r) => panelsOf(r.join)).filter((o) => o !== id && !isPutOn(o, id))
+    const largest = Math.max(0, ...others.map((o) => areas.get(o) ?? 0))
+    return {
+      held,
+      mounting,
+      mounted:
+        held.length > 0 &&
+        !body.has(id) &&
+        (held.some((r) => puts(r) === id) ||
+          (others.length > 0 && closing.length > 0) ||
+          (areas.get(id) ?? 0) < AS_LARGE * largest),
+    }
+  }
+}
+
+/** Whether a join holds two pieces, or two places of one, together. */
+export const holds = (join: Join): boolean => sheetsOf(join).length > 1 || join.mate !== undefined
+
+const areaOf = (panel: Panel): number => Math.abs(pathArea(panel.outline))
+
+export function factsOf(derived: Derived, unit: Units): Facts {
+  const { edges, runs, works } = derived
+  const looked = { ...lookups(derived), closing: runs.filter((r) => r.join.closes) }
+  const isLoose = looseness(derived, looked)
+  const mountingOf = mountings(derived, looked)
+  const whole = (works[0]?.sheets ?? []).filter((s) => s.part === 'whole')
   const parts = edges
     .filter((w) => w.panel.role !== 'guide')
-    .map((work): Omit<Part, 'edges'> => {
-      const { panel } = work
-      const held = runs.filter((r) => panelsOf(r.join).length > 1 && panelsOf(r.join).includes(panel.id))
-      // What is put on a piece is finished before that, however large; the piece itself is not.
-      const puts = (r: Run): string | undefined => r.join.puts && panelOfSheet(r.join.puts)
-      const mounting = held.filter((r) => (puts(r) ?? panel.id) === panel.id)
-      const others = mounting
-        .flatMap((r) => panelsOf(r.join))
-        .filter((id) => id !== panel.id && !isPutOn(id, panel.id))
-      const largest = Math.max(0, ...others.map((id) => areas.get(id) ?? 0))
-      return {
-        panel,
-        work,
-        laid: (works[0]?.sheets ?? []).filter(
-          (s) => s.part === 'whole' && s.sheet.type === 'panel' && s.sheet.panelId === panel.id,
-        ),
-        held,
-        mounting,
-        mounted:
-          held.length > 0 &&
-          !body.has(panel.id) &&
-          (held.some((r) => puts(r) === panel.id) ||
-            (others.length > 0 && closing.length > 0) ||
-            (areas.get(panel.id) ?? 0) < 0.98 * largest),
-        loose: isLoose(panel),
-      }
-    })
-    .map((part): Part => ({ ...part, edges: edgePlans(part, { derived, panelOfSheet }) }))
+    .map((work): Omit<Part, 'edges'> => ({
+      panel: work.panel,
+      work,
+      laid: whole.filter((s) => s.sheet.type === 'panel' && s.sheet.panelId === work.panel.id),
+      ...mountingOf(work.panel),
+      loose: isLoose(work.panel),
+    }))
+    .map((part): Part => ({
+      ...part,
+      edges: edgePlans(part, { derived, panelOfSheet: looked.panelOfSheet }),
+    }))
   const byId = new Map(parts.map((p) => [p.panel.id, p]))
   return {
     derived,
@@ -133,9 +156,7 @@ export function factsOf(derived: Derived, unit: Units): Facts {
     parts,
     guides: edges.filter((w) => w.panel.role === 'guide').map((w) => w.panel),
     partOf: (id) => byId.get(id),
-    panelOfSheet,
-    panelsOf,
-    closing,
+    ...looked,
   }
 }
 

@@ -22,6 +22,18 @@ import type { Sort } from './sorts.js'
 import type { Step } from './steps.js'
 import type { Touch } from './task.js'
 
+/** Strokes of a step's picture, its holes, and the least width of a name, mm. */
+const DRAWN = {
+  skive: 0.9,
+  finished: 0.25,
+  fold: 0.6,
+  dashes: [3, 1.5],
+  cut: 1.1,
+  hole: 0.9,
+  name: 14,
+  nameDown: 1.4,
+} as const
+
 /** Worked from the flesh side: the piece lies grain down. */
 const FROM_FLESH: readonly Sort[] = ['skive', 'groove', 'turn', 'glue', 'back', 'line', 'split']
 /** No more pieces are drawn than these; of more the number is said. */
@@ -110,23 +122,23 @@ export function stepPicture(
     const at: Move = flesh
       ? moveThen(scaled(-scale, scale), shift(x + box.right * scale, -box.top * scale))
       : moveThen(scaled(scale, scale), shift(x - box.left * scale, -box.top * scale))
-    const label = shortenedTo(part.name, Math.max(wide + GAP, 14))
+    const label = shortenedTo(part.name, Math.max(wide + GAP, DRAWN.name))
     const drawn = [
-      ...part.areas.map((a) => stroke('skive', pathMoved(a, at), 0.9)),
-      stroke('finished', pathMoved(part.outline, at), 0.25),
-      ...part.folds.map((f) => stroke('fold', pathMoved(f, at), 0.6, [3, 1.5])),
-      ...part.touched.map((t) => stroke('cut', pathMoved(t, at), 1.1)),
+      ...part.areas.map((a) => stroke('skive', pathMoved(a, at), DRAWN.skive)),
+      stroke('finished', pathMoved(part.outline, at), DRAWN.finished),
+      ...part.folds.map((f) => stroke('fold', pathMoved(f, at), DRAWN.fold, DRAWN.dashes)),
+      ...part.touched.map((t) => stroke('cut', pathMoved(t, at), DRAWN.cut)),
       ...(part.dots.length > 0
         ? [
             {
               type: 'dots' as const,
               layer: 'holes' as const,
               points: part.dots.map((p) => pointMoved(p, at)),
-              diameter: 0.9,
+              diameter: DRAWN.hole,
             },
           ]
         : []),
-      text('label', { x: x + wide / 2, y: boxHeight(box) * scale + TYPE * 1.4 }, label, TYPE),
+      text('label', { x: x + wide / 2, y: boxHeight(box) * scale + TYPE * DRAWN.nameDown }, label, TYPE),
     ]
     x += wide + GAP
     return drawn

@@ -10,6 +10,9 @@ import { type Sort, rankInSeam, rankOf, sortOf } from './sorts.js'
 import type { Amount, Before, Supply, Task, Touch, Why } from './task.js'
 import { tasksOf } from './tasks.js'
 
+/** Steps of a rank are told by their seam first, then by what is done on it: shares of a rank. */
+const WITHIN_RANK = { seam: 1e-4, sort: 1e-6 } as const
+
 /** What a step is done to, and how many of it. */
 export interface Row {
   readonly task: string
@@ -173,8 +176,8 @@ function usualRank({ design, master }: Derived): (task: Task, index: number) => 
   const runs = new Map(master.joins.map((j, i) => [j.id, i]))
   return (task, index) =>
     rankOf(task.sort) +
-    (runs.get(task.id.replace(/^(holes|glue|sew):/, '')) ?? index) / 1e4 +
-    rankInSeam(task.sort) / 1e6 +
+    (runs.get(task.id.replace(/^(holes|glue|sew):/, '')) ?? index) * WITHIN_RANK.seam +
+    rankInSeam(task.sort) * WITHIN_RANK.sort +
     (last &&
     rankOf(task.sort) > rankOf('count') &&
     task.touches.length > 0 &&

@@ -1,87 +1,103 @@
-import { skivingsOf } from '../edges/index.js'
+import { type EdgeWork, skivingsOf } from '../edges/index.js'
 import { pathLength } from '../geometry/index.js'
 import { firstOf } from '../lists/index.js'
 import { bandLength, skivedStrips } from '../make/index.js'
-import { type PanelMark, edgeChain } from '../master/index.js'
+import { type Panel, type PanelMark, edgeChain } from '../master/index.js'
 import { type Units, printLength, printWeight } from '../measure/index.js'
-import type { Facts } from './facts.js'
+import type { Facts, Part } from './facts.js'
 import { task } from './prepare.js'
 import type { Task } from './task.js'
+
+/** Taking off less than this is no work, mm. */
+const LEAST_DEPTH = 0.01
 
 /** Thinner than this a skive runs out to nothing, mm. */
 const NOTHING_LEFT = 0.05
 
+/** The tool a skive of that key is made with, and how wide and how thin it is. */
+const skivingTools = (work: EdgeWork, key: string, unit: Units): string[] =>
+  skivingsOf(work)
+    .filter((s) => s.key === key)
+    .flatMap(({ tools, width, start, end }) => {
+      const tool = tools.find((t) => !t.not)
+      const left = Math.min(start, end)
+      const thin = left < NOTHING_LEFT ? 'nothing' : printWeight(left, unit)
+      return tool ? [`${tool.tool}, ${printLength(width, unit)} wide down to ${thin}`] : []
+    })
+
+interface Strip {
+  readonly key: string
+  readonly name: string
+  readonly length: number
+  /** How much is taken off, mm. */
+  readonly depth: number
+  readonly strips?: number
+}
+
+const skiveTask = (
+  { panel, work }: Part,
+  { key, name, length, depth, strips = 1 }: Strip,
+  unit: Units,
+): Task =>
+  task({
+    id: `skive:${key}`,
+    sort: 'skive',
+    what: `${name.replace(/^skive of the /, '')} of the ${panel.name}`,
+    times: panel.count,
+    touches: [{ panelId: panel.id, skive: key }],
+    // A deeper skive takes as long as a longer one.
+    amount: { count: panel.count * strips, length: panel.count * length * (1 + depth) },
+    tools: skivingTools(work, key, unit),
+  })
+
+/** What is skived along edges: under those that are turned, and where it is asked for. */
+const edgeStrips = ({ panel, work }: Part, full: number): Strip[] =>
+  skivedStrips(work).length === 0
+    ? []
+    : [
+        ...work.turned.map((t) => ({
+          key: `${panel.id}.${firstOf(t.edges).id}.turn`,
+          name: `skive of the turned ${firstOf(t.edges).name}`,
+          length: pathLength(t.finished),
+          depth: full / 2,
+        })),
+        ...(panel.skives ?? []).map((s) => ({
+          key: s.key,
+          name: s.name,
+          length: pathLength(edgeChain(panel, s.chain)),
+          depth: Math.max(0, full - Math.min(s.start, s.end)),
+        })),
+      ]
+
 /** Skives and grooves of a piece, those of turned edges among them. */
-export function thinning(facts: Facts): Task[] {
-  return facts.parts.flatMap((part) => {
+export function thinning({ parts, unit }: Facts): Task[] {
+  return parts.flatMap((part) => {
     const { panel, work } = part
-    const amount = { count: panel.count, length: 0 }
-    const tools = (key: string): string[] =>
-      skivingsOf(work)
-        .filter((s) => s.key === key)
-        .flatMap((s) =>
-          s.tools
-            .filter((t) => !t.not)
-            .slice(0, 1)
-            .map(
-              (t) =>
-                `${t.tool}, ${printLength(s.width, facts.unit)} wide down to ${Math.min(s.start, s.end) < NOTHING_LEFT ? 'nothing' : printWeight(Math.min(s.start, s.end), facts.unit)}`,
-            ),
-        )
-    const skive = (key: string, name: string, length: number, depth: number, strips = 1): Task =>
-      task({
-        id: `skive:${key}`,
-        sort: 'skive',
-        what: `${name.replace(/^skive of the /, '')} of the ${panel.name}`,
-        times: panel.count,
-        touches: [{ panelId: panel.id, skive: key }],
-        // A deeper skive takes as long as a longer one.
-        amount: { count: panel.count * strips, length: panel.count * length * (1 + depth) },
-        tools: tools(key),
-      })
     const full = work.stock?.thickness ?? 0
+    const bands = panel.bands.filter((b) => b.planned)
     return [
-      ...(skivedStrips(work).length === 0
-        ? []
-        : [
-            ...work.turned.map((t) =>
-              skive(
-                `${panel.id}.${firstOf(t.edges).id}.turn`,
-                `skive of the turned ${firstOf(t.edges).name}`,
-                pathLength(t.finished),
-                full / 2,
-              ),
-            ),
-            ...(panel.skives ?? []).map((s) =>
-              skive(
-                s.key,
-                s.name,
-                pathLength(edgeChain(panel, s.chain)),
-                Math.max(0, full - Math.min(s.start, s.end)),
-              ),
-            ),
-          ]),
-      ...panel.bands
-        .filter((b) => b.planned)
-        .flatMap((b) => {
-          const length = b.areas.reduce((sum, a) => sum + bandLength(a.outline), 0)
-          const depth = Math.max(0, full - Math.min(b.start, b.end))
-          if (!b.hollow) return depth > 0.01 ? [skive(b.key, b.name, length, depth, b.areas.length)] : []
-          return [
-            task({
-              id: `groove:${b.key}`,
-              sort: 'groove',
-              what: `${b.name} of the ${panel.name}`,
-              times: panel.count,
-              touches: [{ panelId: panel.id, skive: b.key }],
-              amount: { ...amount, length: panel.count * length },
-              tools: ['groover or knife'],
-            }),
-          ]
-        }),
+      ...edgeStrips(part, full).map((strip) => skiveTask(part, strip, unit)),
+      ...bands.flatMap(({ key, name, areas, start, end, hollow }) => {
+        const length = areas.reduce((sum, a) => sum + bandLength(a.outline), 0)
+        const depth = Math.max(0, full - Math.min(start, end))
+        if (hollow) return [grooveTask(panel, key, name, length)]
+        if (depth <= LEAST_DEPTH) return []
+        return [skiveTask(part, { key, name, length, depth, strips: areas.length }, unit)]
+      }),
     ]
   })
 }
+
+const grooveTask = (panel: Panel, key: string, name: string, length: number): Task =>
+  task({
+    id: `groove:${key}`,
+    sort: 'groove',
+    what: `${name} of the ${panel.name}`,
+    times: panel.count,
+    touches: [{ panelId: panel.id, skive: key }],
+    amount: { count: panel.count, length: panel.count * length },
+    tools: ['groover or knife'],
+  })
 
 const isPunched = (mark: PanelMark): boolean =>
   mark.type === 'slot' || mark.type === 'hole' || mark.type === 'window' || mark.type === 'hardware'

@@ -4,6 +4,9 @@ import { type Join, type Layup, type Panel, type PanelSheet, insetChainMaybe } f
 import type { Decor } from '../sewing/index.js'
 import { type Reckon, given } from '../working/index.js'
 
+/** Halvings of a stretch until its border is known: a millionth of it. */
+const HALVINGS = 20
+
 /** A line is looked at in steps of this, mm. */
 const STEP = 0.5
 /** A place nearer to an edge than its margin by less is as far as it, mm. */
@@ -16,7 +19,7 @@ function longest(line: Path, will: (p: Point) => boolean): { from: number; to: n
   /** Between a place that will do and one that won't, the last that will. */
   const border = (good: number, bad: number): number => {
     let [a, b] = [good, bad]
-    for (let i = 0; i < 20; i += 1) {
+    for (let i = 0; i < HALVINGS; i += 1) {
       const middle = (a + b) / 2
       if (at(middle)) a = middle
       else b = middle

@@ -11,6 +11,9 @@ import {
 import { firstOf, lastOf, required } from '../lists/index.js'
 import { isRound } from './places.js'
 
+/** Less of a path than this is nothing, mm. */
+const NOTHING = 0.01
+
 /** A path gone on straight at both ends, mm. */
 export const pathExtended = (path: Path, by: number): Path =>
   required(startedMaybe(path, -by, -by), 'startedMaybe')
@@ -21,17 +24,17 @@ export function startedMaybe(path: Path, startBy: number, endBy: number): Path |
   const length = pathLength(path)
   if (isRound(path)) {
     const from = ((startBy % length) + length) % length
-    if (from < 0.01 || length - from < 0.01) return path
+    if (from < NOTHING || length - from < NOTHING) return path
     return pathStretch(path, from, from)
   }
   const [cutStart, cutEnd] = [Math.max(0, startBy), Math.max(0, endBy)]
-  if (length - cutStart - cutEnd <= 0.01) return undefined
+  if (length - cutStart - cutEnd <= NOTHING) return undefined
   const kept = pathPart(path, cutStart, length - cutEnd)
   const onward = (from: Path, by: number) => {
     if (by <= 0) return []
     const end = lastOf(from.segments)
     const before = firstOf(
-      pathPart(from, Math.max(0, pathLength(from) - 0.01), pathLength(from)).segments,
+      pathPart(from, Math.max(0, pathLength(from) - NOTHING), pathLength(from)).segments,
     ).from
     const share = by / pointDistance(before, end.to)
     return [

@@ -16,7 +16,7 @@ import {
   sheetUnder,
   laidUpOf,
 } from '../layup/index.js'
-import { firstOf, nth } from '../lists/index.js'
+import { firstOf, nth, required } from '../lists/index.js'
 import type { Join, Panel } from '../master/index.js'
 import type { Reckon, Reckoned } from '../working/index.js'
 import { type OtherSide, otherSideMaybe } from './apart.js'
@@ -27,6 +27,9 @@ import type { Planned } from './rows.js'
 import { saddleThread } from './thread.js'
 import { threadJoins } from './threadJoins.js'
 import { type RunWays, type SewingWays, stepsFor } from './ways.js'
+
+/** A step is looked for so far from the ends of a run, and looked at so far to either side, mm. */
+const STEP_AT = { fromEnds: 0.01, beside: 0.02 } as const
 
 export interface Hole extends HolePlace {
   /** Thickness the thread passes here, mm. */
@@ -139,9 +142,9 @@ function stepsOf(path: Path, work: LaidUp, sheets: readonly LaidSheet[]): Step[]
           ({ segment, parameter }) =>
             nth(starts, segment) + segmentLength(nth(path.segments, segment), parameter),
         )
-        .filter((distance) => distance > 0.01 && distance < length - 0.01)
+        .filter((distance) => distance > STEP_AT.fromEnds && distance < length - STEP_AT.fromEnds)
         .map((distance): Step => {
-          const beside = [distance - 0.02, distance + 0.02].map((d) =>
+          const beside = [distance - STEP_AT.beside, distance + STEP_AT.beside].map((d) =>
             layersAt(sewn, pathPlaceAt(path, d).at),
           )
           const covered = beside.every((layers) => {
@@ -226,7 +229,9 @@ function runOf(plan: Planned, work: LaidUp, panels: readonly Panel[], all: Sewin
   const sheets = work.sheets.filter((s) => join.through.includes(s.sheet.id))
   const alone = stacked(plan.holes, sheets, tapesOf(join))
   const lengths =
-    plan.ways.holes !== 'machine' && Object.hasOwn(all.lengths, join.id) ? all.lengths[join.id]! : 1
+    plan.ways.holes !== 'machine' && Object.hasOwn(all.lengths, join.id)
+      ? required(all.lengths[join.id], String(join.id))
+      : 1
   const steps = stepsOf(path, work, sheets)
   // Edges that lie apart are holed each for itself, even where the needle goes through both at once.
   const apart = plan.ways.holes === 'apart'

@@ -3,6 +3,13 @@ import type { Master } from '../master/index.js'
 import type { Leather } from '../stores/index.js'
 import { type Inputs, type Quantity, type Reckon, type Reckoned, given } from '../working/index.js'
 
+/** From which strain, and from which pull in newtons, turning a bag out is how hard; docs/formulas.md §20. */
+const HARD = [
+  { rating: 'D', strain: 0.25, pull: 120 },
+  { rating: 'C', strain: 0.15, pull: 40 },
+  { rating: 'B', strain: 0.1, pull: 10 },
+] as const
+
 /** How hard a bag is to turn: A easily, B by hand, C damp and warm, D not. */
 export type Ease = 'A' | 'B' | 'C' | 'D'
 
@@ -80,14 +87,8 @@ export function turnableOf(
   const pull = pullOf(leather, asked.girth, asked.opening, reckon)
   const { strain, radius } = about
   const tooSmall = radius < leather.thickness
-  const rating: Ease =
-    tooSmall || strain >= 0.25 || pull.value >= 120
-      ? 'D'
-      : strain >= 0.15 || pull.value >= 40
-        ? 'C'
-        : strain >= 0.1 || pull.value >= 10
-          ? 'B'
-          : 'A'
+  const hard = HARD.find((h) => strain >= h.strain || pull.value >= h.pull)
+  const rating: Ease = tooSmall ? 'D' : (hard?.rating ?? 'A')
   const why = tooSmall ? 'can’t be turned: the mouth is too small' : WORDS[rating]
   return { rating, pull, strain, radius, why, tooSmall }
 }

@@ -15,6 +15,9 @@ import { type Spot, lyingAt } from '../place.js'
 import { type AddedSort, type AskedBy, type Laid, type Names, defineSort } from '../sort.js'
 import { FINISH, cutEdge } from './common.js'
 
+/** Of the end that is sewn down so much is skived. */
+const SKIVED = 0.8
+
 const SETTINGS = settings(
   {
     wide: length('width of the loop', 4, 120, 25),
@@ -103,7 +106,7 @@ function loopPanel({ id, name, p, leathers }: Asked, { long }: Numbers): Panel {
     key: `${id}.${edge}`,
     name: 'end of the loop',
     chain: [edge],
-    width: p.end * 0.8,
+    width: p.end * SKIVED,
     start: thickness * LEFT,
     end: thickness,
   })

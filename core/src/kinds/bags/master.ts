@@ -22,6 +22,11 @@ import { closure } from './parts/closure.js'
 import { sewnFlap, topEdges } from './parts/top.js'
 import { wrapBody } from './bodies/wrap.js'
 
+/** The slip of a back pad: narrower than the back, mm, and as high as a share of it. */
+const SLIP = { narrower: 8, share: 0.72 } as const
+/** A pocket ends this far above a row through the base panel, mm: else the row would go through it too. */
+const ABOVE_LAP = 14
+
 const bodyOf = (bag: Bag): Body =>
   isBoxed(bag.p)
     ? boxedBody(bag)
@@ -64,8 +69,8 @@ function partsOf(bag: Bag): Part {
     topEdges(bag, body),
     p.slip === 'pad'
       ? innerPocket(bag, back, 'slip', 'Pad slip', {
-          wide: body.back.wide - 8,
-          high: body.back.high * 0.72,
+          wide: body.back.wide - SLIP.narrower,
+          high: body.back.high * SLIP.share,
           full: 0,
         })
       : part({}),
@@ -77,7 +82,7 @@ function partsOf(bag: Bag): Part {
           asked: true,
           full: p.pocket === 'full' ? p.fullness : 0,
           // A row of the base panel would go through the pocket too.
-          above: p.base === 'overlapping' || p.base === 'lapped' ? p.baseLap + 14 : 0,
+          above: p.base === 'overlapping' || p.base === 'lapped' ? p.baseLap + ABOVE_LAP : 0,
         }),
     p.organiser === 'covered' ? organiser(bag, front, loopAt(body, closed)) : part({}),
     p.divider === 'none' ? part({}) : divider(bag, body),

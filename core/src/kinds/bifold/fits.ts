@@ -8,6 +8,11 @@ import type { BifoldParams } from './params.js'
 import type { BifoldSizes } from './sizes.js'
 import { aboveSeam, betweenSeams, needed } from '../parts/fits.js'
 
+/** Where several leaves go round the fold the outside wants this share of the difference; less than the other is little. */
+const FOLD_SHARE = { wanted: 0.6, little: 0.4 } as const
+/** Two fingers go into a mouth of this width, mm. */
+const TWO_FINGERS = 50
+
 /** What it carries, as a maker would count it. */
 export function bifoldCarries(p: BifoldParams): string[] {
   const piles = p.coins === 'right' ? 1 : 2
@@ -35,9 +40,13 @@ export function bifoldConcerns(p: BifoldParams, s: BifoldSizes): Concern[] {
     at: point(s.outsideWidth.value / 2, s.outsideHeight.value / 2),
     what: 'Several leaves go round the fold, and the outside is given little of what they need',
     why: 'Lining and divider wrinkle in the fold when it is closed. Give the outside more of the difference.',
-    remedy: { field: 'foldShare', value: 0.6, said: 'six tenths of the difference to the outside' },
+    remedy: {
+      field: 'foldShare',
+      value: FOLD_SHARE.wanted,
+      said: 'six tenths of the difference to the outside',
+    },
   }
-  return [...pileConcerns(s.stack), ...(between && p.foldShare < 0.4 ? [tight] : [])]
+  return [...pileConcerns(s.stack), ...(between && p.foldShare < FOLD_SHARE.little ? [tight] : [])]
 }
 
 function noteFits(p: BifoldParams, s: BifoldSizes, reckon: Reckon): Fit[] {
@@ -76,7 +85,7 @@ function noteFits(p: BifoldParams, s: BifoldSizes, reckon: Reckon): Fit[] {
             panelId: 'coin-pocket',
             keys: ['pocket.width'],
             at: point(s.pocketWidth.value / 2, 4),
-            needs: needed(reckon, 'fit.fingers', 'for two fingers', 50, '§9'),
+            needs: needed(reckon, 'fit.fingers', 'for two fingers', TWO_FINGERS, '§9'),
             has: betweenSeams(reckon, 'fit.coinMouth', s.pocketWidth, s, '§9'),
           },
         ]

@@ -9,6 +9,9 @@ import { backingTop, coinTop, dividerHeight, flapInset, hasBacking } from './pan
 import type { BifoldParams } from './params.js'
 import type { BifoldSizes } from './sizes.js'
 
+/** Coins take up no more of a pocket's height than this, mm. */
+const COINS_HIGH = 40
+
 export type Side = 'left' | 'right'
 export const SIDES: readonly Side[] = ['left', 'right']
 /** Whether this half carries cards; the other carries the coins. */
@@ -100,7 +103,7 @@ function half(side: Side, p: BifoldParams, s: BifoldSizes): { cover: Sheet[]; po
 
 function coinSheets(s: BifoldSizes, at: (m: Move) => Move): Sheet[] {
   const [w, top, inset] = [s.pocketWidth.value, coinTop(s), BENCH.coinInset]
-  const high = Math.min(40, s.insideHeight.value - top - inset)
+  const high = Math.min(COINS_HIGH, s.insideHeight.value - top - inset)
   return [
     contentSheet(
       'coins',

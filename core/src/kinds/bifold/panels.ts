@@ -19,6 +19,9 @@ import { BENCH, topRadius } from './bench.js'
 import type { BifoldParams } from './params.js'
 import type { BifoldSizes } from './sizes.js'
 
+/** The backing begins this far above the uppermost pocket, mm. */
+const BACKING_ABOVE = 5
+
 export function bifoldPanels(p: BifoldParams, s: BifoldSizes, materials: Materials): Panel[] {
   const t = (role: string): number => leatherOf(materials, role).thickness
   const tall = { top: p.corner, height: s.outsideHeight.value }
@@ -159,7 +162,8 @@ function backing(p: BifoldParams, s: BifoldSizes, t: number): Panel {
 }
 
 /** The backing begins a little above the uppermost pocket. */
-export const backingTop = (s: BifoldSizes): number => Math.max(s.stack.topRadius, firstTop(s.stack) - 5)
+export const backingTop = (s: BifoldSizes): number =>
+  Math.max(s.stack.topRadius, firstTop(s.stack) - BACKING_ABOVE)
 
 /** The flap stays clear of the seams at its sides, mm. */
 export const flapInset = (s: BifoldSizes): number => s.margin.value + s.hole.value + 1

@@ -15,6 +15,13 @@ import type { InsideThing, Standing, Stood, StoodPart } from '../../master/index
 import type { CaseParams } from './params.js'
 import type { CaseSizes } from './sizes.js'
 
+/** The sine of half of what a full case opens is no more than this. */
+const MOST_OPENS = 0.9
+/** The least radius that a flap bends round, mm. */
+const LEAST_BEND = 0.2
+/** A flap stands off the edge it hangs from by this many of its thicknesses. */
+const STANDS_OFF = 1.2
+
 const UP = point3(0, 1, 0)
 const ACROSS = point3(1, 0, 0)
 
@@ -31,7 +38,7 @@ interface Filled {
 
 function filledOf(p: CaseParams, s: CaseSizes, t: number): Filled {
   const high = s.height.value
-  const angle = 2 * Math.asin(Math.min(0.9, p.deep / 2 / high))
+  const angle = 2 * Math.asin(Math.min(MOST_OPENS, p.deep / 2 / high))
   const [side, length] = [s.gussetHalf.value, s.gussetHigh.value]
   const up = (high ** 2 + length ** 2 - side ** 2) / (2 * high * Math.cos(angle / 2))
   const inside = Math.sqrt(Math.max(0, length ** 2 - up ** 2))
@@ -52,7 +59,7 @@ export function overTop(
   [first, then]: readonly [number, number],
 ): Stretch[] {
   const over = s.flapBend.value
-  const bend = Math.max(0.2, (over - p.deep - t) / 2)
+  const bend = Math.max(LEAST_BEND, (over - p.deep - t) / 2)
   return [
     { length: bend, turn: first },
     { length: Math.max(0, over - 2 * bend) },
@@ -65,7 +72,7 @@ export function overTop(
 function backPart(p: CaseParams, s: CaseSizes, filled: Filled, shut: number): StoodPart {
   const { high, angle, t } = filled
   // The flap lies against the upper edge of the front, and hangs from there.
-  const [reach, edge] = [p.deep + t, high * Math.sin(angle) + 1.2 * t]
+  const [reach, edge] = [p.deep + t, high * Math.sin(angle) + STANDS_OFF * t]
   const lean = Math.atan2(Math.max(0, reach - edge), high * (1 - Math.cos(angle)))
   return {
     clips: [],

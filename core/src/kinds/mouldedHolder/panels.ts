@@ -6,6 +6,11 @@ import { type Shape, allRound, finishedFate, outlineOf, plainPanel, rectangleSha
 import type { HolderParams } from './params.js'
 import { BENCH, type HolderSizes } from './sizes.js'
 
+/** A belt slot is longer than the belt by this, mm; beside a holder it lies so many wings out. */
+const SLOT = { longer: 1.5, out: 1.5 } as const
+/** The plate of a form is this thick, mm, or this share of what goes in. */
+const PLATE = { min: 6, share: 0.75 } as const
+
 /** The form is sawn from board as thick as the thing is deep. */
 const board = (thickness: number): Stock => ({
   name: 'board for the form',
@@ -62,10 +67,10 @@ function slotsFor(p: HolderParams, s: HolderSizes): PanelMark[] {
         id: `slot-${i + 1}`,
         at: point(w / 2, y),
         angle: 0,
-        length: BENCH.loopWide + 1.5,
+        length: BENCH.loopWide + SLOT.longer,
         punch: BENCH.slotWide,
       }))
-    : [wing / 2, w + 1.5 * wing].map((x, i) => ({
+    : [wing / 2, w + SLOT.out * wing].map((x, i) => ({
         type: 'slot',
         id: `slot-${i + 1}`,
         at: point(x, h / 2),
@@ -133,7 +138,7 @@ export function holderPanels(p: HolderParams, s: HolderSizes, materials: Materia
       id: 'plate',
       name: 'Plate of the form',
       role: 'guide',
-      stock: board(Math.max(6, p.deep * 0.75)),
+      stock: board(Math.max(PLATE.min, p.deep * PLATE.share)),
       ...outlineOf(
         [
           { x: 0, y: 0, edge: 'left-end' },

@@ -10,6 +10,11 @@ import { STRAP, type StrapParams } from './params.js'
 import { type StrapSizes, strapSizes } from './sizes.js'
 import { needed, present } from '../parts/fits.js'
 
+/** Where what is wrong with the holes is shown, mm from the end. */
+const ALONG = 20
+/** A short part that is in the way is shorter by this, and no shorter than that, mm. */
+const SHORTER = { by: 10, min: 30 } as const
+
 const ROLES: readonly Role<StrapParams>[] = [
   {
     id: 'outside',
@@ -36,7 +41,7 @@ function fits(p: StrapParams, s: StrapSizes, reckon: Reckon): Fit[] {
       what: 'the holes between bar and tip',
       panelId: 'tongue',
       keys: ['usual', 'around'],
-      remedy: { field: 'short', value: Math.max(30, p.short - 10) },
+      remedy: { field: 'short', value: Math.max(SHORTER.min, p.short - SHORTER.by) },
       at: point(p.wideEnd / 2, s.backEnd.value),
       needs: size('fit.holes', 'needs', '({holes} − 1) / 2 × {spacing} + {lap} lap', '§10', {
         holes: given('holes', p.holes, 'count'),
@@ -70,7 +75,7 @@ function concerns(p: StrapParams): Concern[] {
       id: 'holes-even',
       rank: 'tip',
       panelId: 'tongue',
-      at: point(p.wideEnd / 2, 20),
+      at: point(p.wideEnd / 2, ALONG),
       what: 'With an even number of holes none is the usual one',
       why: 'An odd number puts the measured girth on the middle hole, with as much either way.',
       remedy: { field: 'holes', value: p.holes + 1 > 11 ? 11 : p.holes + 1, said: 'one hole more' },
@@ -80,7 +85,7 @@ function concerns(p: StrapParams): Concern[] {
       id: 'holes-tear',
       rank: 'look',
       panelId: 'tongue',
-      at: point(p.wideEnd / 2, 20),
+      at: point(p.wideEnd / 2, ALONG),
       what: 'Less than {least} of leather stands between two holes',
       lengths: { least: BETWEEN_HOLES },
       why: 'They tear into one another under the prong. Space them out or punch smaller ones.',
@@ -91,7 +96,7 @@ function concerns(p: StrapParams): Concern[] {
       id: 'widens',
       rank: 'look',
       panelId: 'tongue',
-      at: point(p.wideEnd / 2, 20),
+      at: point(p.wideEnd / 2, ALONG),
       what: 'The strap is wider at the buckle than at the bar',
       why: 'It will not go through a keeper made for the bar’s end; taper it the other way.',
       remedy: { field: 'narrowEnd', value: p.wideEnd, said: 'as wide at the buckle as at the bar' },

@@ -10,15 +10,21 @@ import {
   plainPanel,
   rectangleShape,
   turnedFate,
+  LEFT_BETWEEN,
 } from '../parts/shape.js'
 import type { StrapParams } from './params.js'
 import { BENCH, type StrapSizes } from './sizes.js'
+
+/** The taper ends this far before the first hole, and is no shorter than that, mm. */
+const TAPER = { beforeHole: 6, min: 10 } as const
+/** The point of a strap is rounded by this, mm. */
+const POINT_RADIUS = 1.5
 
 export const lined = (p: StrapParams): boolean => p.lining === 'lined'
 
 /** From the bar the strap tapers as far as the first hole. */
 const taperEnd = (p: StrapParams, s: StrapSizes): number =>
-  Math.max(10, s.usual.value - ((p.holes - 1) / 2) * p.spacing - 6)
+  Math.max(TAPER.min, s.usual.value - ((p.holes - 1) / 2) * p.spacing - TAPER.beforeHole)
 
 const edgeFate = (p: StrapParams, materials: Materials): ((edge: string) => EdgeTreatment) => {
   const plain = finishedFate(p.finish, 0, () => false)
@@ -39,12 +45,12 @@ function tongueShape(
   const [wide, narrow] = [p.wideEnd / 2 - inset, p.narrowEnd / 2 - inset]
   const [taper, end] = [bar + taperEnd(p, s), bar + s.long.value - inset]
   const c = p.wideEnd / 2
-  const round = Math.max(0, Math.min(narrow - 0.1, end - taper - 0.1))
+  const round = Math.max(0, Math.min(narrow, end - taper) - LEFT_BETWEEN)
   const tip: Named[] =
     p.tip === 'pointed'
       ? [
           { x: c + narrow, y: end - narrow, edge: 'tip-right' },
-          { x: c, y: end, radius: 1.5, edge: 'tip-left', corner: 'tip' },
+          { x: c, y: end, radius: POINT_RADIUS, edge: 'tip-left', corner: 'tip' },
           { x: c - narrow, y: end - narrow, edge: 'left' },
         ]
       : [

@@ -26,6 +26,12 @@ import {
 } from '../../master/index.js'
 import type { Leather } from '../../stores/index.js'
 
+/** Two roundings leave this much of the side between them, mm. */
+export const LEFT_BETWEEN = 0.1
+
+/** The largest rounding of both corners of a side, mm. */
+export const mostRadius = (side: number): number => side / 2 - LEFT_BETWEEN
+
 /** Width of the rims that could be skived, mm (J). */
 export const RIM = 8
 
@@ -95,7 +101,7 @@ export interface Radii {
  */
 export function rectangleShape(wide: number, high: number, radii: Radii, fateOf: FateOf): Shape {
   const [w, h] = [Math.max(LEAST_SIDE, wide), Math.max(LEAST_SIDE, high)]
-  const max = Math.max(0, Math.min(w, h) / 2 - 0.1)
+  const max = Math.max(0, mostRadius(Math.min(w, h)))
   const r = (radius = 0): number => Math.min(radius, max)
   return outlineOf(
     [

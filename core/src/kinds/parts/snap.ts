@@ -2,12 +2,15 @@ import type { Point } from '../../geometry/index.js'
 import type { Fitting } from '../../master/index.js'
 import type { HardwareRole } from '../kind.js'
 
+/** A snap that is set with a wallet's leather, mm across. */
+const USUAL_SNAP = 12.5
+
 /** The part a snap plays where `when` holds. */
 export const snapRole = <P>(when: (params: P) => boolean): HardwareRole<P> => ({
   id: 'snap',
   label: 'Snap',
   sort: 'snap',
-  usual: 12.5,
+  usual: USUAL_SNAP,
   when,
 })
 

@@ -2,6 +2,9 @@ import { CARD } from '../../stores/index.js'
 import type { Stock } from '../../master/index.js'
 import type { PocketParams } from './params.js'
 
+/** Pockets that lap have this many layers more at their edges than one: every second one ends before it. */
+const LAPPED_LAYERS = 1.5
+
 /** Judgement values of the bench, mm unless said; each is shown in the working it goes into. */
 export const POCKET_BENCH = {
   /** Room over the uppermost card to the top edge. */
@@ -68,5 +71,5 @@ export const FOOT_BAND = 'pocket.foot'
 export function edgePieces(p: PocketParams): number {
   if (p.pockets === 0) return 0
   if (p.school === 'overlap') return overlapping(p)
-  return p.school === 'lapped' && p.pockets > 1 ? 1.5 : 1
+  return p.school === 'lapped' && p.pockets > 1 ? LAPPED_LAYERS : 1
 }

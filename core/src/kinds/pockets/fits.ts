@@ -9,6 +9,11 @@ import { type Stack, firstTop } from './stack.js'
 import { aboveSeam, betweenSeams, needed } from '../parts/fits.js'
 import { required } from '../../lists/index.js'
 
+/** Where what is wrong at the foot of a stack is shown, mm above it. */
+const ABOVE_FOOT = 20
+/** Thinner pocket leather than this is no way out, mm. */
+const LEAST_POCKET = 0.4
+
 /** Whether the cards go in between the stitches, stay under the edge of what carries them, and come out again. */
 export function pileFits(stack: Stack, carrier: string, height: Reckoned): Fit[] {
   const { p, reckon } = stack.start
@@ -26,7 +31,7 @@ export function pileFits(stack: Stack, carrier: string, height: Reckoned): Fit[]
     what: p.school === 'slits' ? 'a card through its slit' : 'a card between the stitches',
     panelId: carrier,
     keys: ['pocket.sideRoom', 'pocket.between', 'pocket.width', 'pocket.slit'],
-    at: point(pocketWidth.value / 2, height.value - 20),
+    at: point(pocketWidth.value / 2, height.value - ABOVE_FOOT),
     needs: size('fit.cardWide', 'needs', '{card} card + {cards} × {thick}', '§9', { card, cards, thick }),
     has:
       p.school === 'slits'
@@ -80,7 +85,7 @@ function tooThick({ start: { p, leather }, sizes }: Stack): Concern[] {
   if (rise.value <= highest + 1e-9 || p.school === 'slits') return []
   const thin = layers > 0 ? (highest / B.bulgeShare - cards) / layers : 0
   const ways =
-    thin >= 0.4
+    thin >= LEAST_POCKET
       ? `Pocket leather of up to {thin}, or pockets skived to that below their tops, would do; so would fewer pockets.`
       : 'Fewer pockets, or fewer cards to a pocket, would do; thinner leather alone would not.'
   return [

@@ -5,6 +5,11 @@ import { type Named, finishedFate, outlineOf, plainPanel, rectangleShape, rimBan
 import { CLOTH, POCKET_BENCH as B, TAPE } from './bench.js'
 import { type Stack, footRadius, handed, slitPanelTop, stackItems } from './stack.js'
 
+/** A feathered edge begins with this, mm. */
+const FEATHER_START = 0.2
+/** The guide: as wide as it is held by, and each of its steps, mm. */
+const GUIDE = { body: 58, step: 12, label: 5 } as const
+
 /** One face with slits; their ends are round, so that they do not tear on. */
 export function slitPanel(stack: Stack): Panel {
   const { start, sizes, rounded, trimmed } = stack
@@ -93,7 +98,7 @@ function reinforcement(stack: Stack, w: number): Panel {
         name: 'lower end of the reinforcement',
         chain: ['foot'],
         width: FEATHERED,
-        start: Math.min(0.2, leather.thickness),
+        start: Math.min(FEATHER_START, leather.thickness),
         end: leather.thickness,
       },
     ],
@@ -121,7 +126,7 @@ export function stay(stack: Stack): Panel {
 
 /** A stepped strip of card: laid along the top of the carrier, each step stops the top edge of one pocket. */
 export function guide(stack: Stack): Panel {
-  const [body, step] = [58, 12]
+  const { body, step } = GUIDE
   const items = stackItems(stack)
   const corners: Named[] = [{ x: 0, y: 0, edge: 'top' }]
   items.forEach(({ index, top }) => {
@@ -137,7 +142,7 @@ export function guide(stack: Stack): Panel {
     name: 'Pocket guide',
     role: 'guide',
     ...outlineOf(corners, () => ({ type: 'raw', finish: 'left', trim: 0 })),
-    labelAt: point(body / 2, firstOf(items).top + 5),
+    labelAt: point(body / 2, firstOf(items).top + GUIDE.label),
     notes: ['top flush with the top of what carries the pockets', 'each step stops a pocket’s top'],
   })
 }

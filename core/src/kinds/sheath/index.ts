@@ -13,6 +13,11 @@ import { SHEATH, type SheathParams, hasOwnLoop } from './params.js'
 import { LAND, type SheathSizes, sheathSizes } from './sizes.js'
 import { foundIn } from '../../lists/index.js'
 
+/** A welt thinner than the tool by no more than this will do, mm: leather gives. */
+const GIVES = 0.3
+/** The loop ends this far above where the tool balances, mm. */
+const ABOVE_BALANCE = 10
+
 const ROLES: readonly Role<SheathParams>[] = [
   {
     id: 'body',
@@ -34,7 +39,7 @@ function fits(p: SheathParams, s: SheathSizes, reckon: Reckon): Fit[] {
       at,
       why: 'the front is strained over it and wears through: another layer of welt, or thicker leather for it',
       keys: ['welt.layers'],
-      needs: needed(reckon, 'fit.thick', 'tool', p.thick - 0.3, '§20'),
+      needs: needed(reckon, 'fit.thick', 'tool', p.thick - GIVES, '§20'),
       has: present(reckon, 'fit.thickHas', 'welt', s.weltThick, '§20'),
     },
     {
@@ -85,7 +90,7 @@ function concerns(p: SheathParams, s: SheathSizes): Concern[] {
         : {
             remedy: {
               field: 'rise',
-              value: Math.min(200, Math.ceil(p.balance - p.deep + 10)),
+              value: Math.min(200, Math.ceil(p.balance - p.deep + ABOVE_BALANCE)),
               said: 'a higher loop',
             },
           }),

@@ -6,6 +6,9 @@ import { panelSheet } from '../parts/sheets.js'
 import type { SheathParams } from './params.js'
 import { LOOP_END, LOOP_UNDER, type SheathSizes } from './sizes.js'
 
+/** Of the loop's end the row leaves this much, mm. */
+const ROW_SHORT = 5
+
 /** What holds a sheath to the belt: sheets behind the back and before the front, and its seams. */
 interface BeltLoop {
   readonly behind: readonly PanelSheet[]
@@ -117,7 +120,7 @@ function foldedDown({ p, s }: Asked): Join[] {
   const [middle, half] = [s.mouth.value / 2, Math.min(p.loopWide, s.mouth.value - 2) / 2]
   const up = -s.loop.value
   // Whole stitches, since both ends of the run are given by where the strap lies.
-  const long = s.pitch.value * Math.max(1, Math.floor((LOOP_END - 5) / s.pitch.value))
+  const long = s.pitch.value * Math.max(1, Math.floor((LOOP_END - ROW_SHORT) / s.pitch.value))
   return [-1, 1].map((way, k): Join => {
     const x = middle + way * (half - p.margin)
     return {

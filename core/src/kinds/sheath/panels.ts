@@ -19,6 +19,13 @@ import { type Shape, finishedFate, outlineOf, plainPanel, rectangleShape } from 
 import { type SheathParams, hasOwnLoop } from './params.js'
 import { LOOP_END, RUNS_OUT, type SheathSizes } from './sizes.js'
 
+/** The corners of a blunt tip are rounded by no more than this, mm. */
+const TIP_RADIUS = 12
+/** Skived to this at its end, mm. */
+const RUN_OUT_TO = 0.2
+/** Down the front, as a share of it, its label stands. */
+const LABEL_DOWN = 0.4
+
 /** Edges that are sewn, from the mouth round the tip. */
 const SIDES = ['right', 'tip-right', 'tip', 'tip-left', 'left']
 
@@ -26,7 +33,7 @@ const SIDES = ['right', 'tip-right', 'tip', 'tip-left', 'left']
 function bodyShape(p: SheathParams, s: SheathSizes, above: number): Shape {
   const [w, tip, h] = [s.mouth.value, Math.min(s.tip.value, s.mouth.value), s.length.value]
   const c = w / 2
-  const r = Math.min(tip / 2 - 1, 12)
+  const r = Math.min(tip / 2 - 1, TIP_RADIUS)
   const strap = Math.min(p.loopWide, w - 2) / 2
   const fate = finishedFate(p.finish, p.trim, (e) => SIDES.includes(e))
   const top =
@@ -142,7 +149,7 @@ function shortWelt(p: SheathParams, s: SheathSizes, front: Shape, thickness: num
           name: 'running out',
           chain: ['end'],
           width: RUNS_OUT,
-          start: 0.2,
+          start: RUN_OUT_TO,
           end: thickness,
         },
       ],
@@ -190,7 +197,7 @@ export function sheathPanels(p: SheathParams, s: SheathSizes, materials: Materia
       role: 'body',
       ...back,
       grain: Math.PI / 2,
-      labelAt: point(s.mouth.value / 2, s.length.value * 0.4),
+      labelAt: point(s.mouth.value / 2, s.length.value * LABEL_DOWN),
       folds: fold.map((y) => ({
         id: 'loop',
         name: 'fold of the loop',

@@ -11,6 +11,11 @@ import { STRAP_WALLET, type StrapWalletParams } from './params.js'
 import { type StrapWalletSizes, strapWalletSizes } from './sizes.js'
 import { betweenSeams, needed, present } from '../parts/fits.js'
 
+/** The flap lies over the lower front by this at least, and by this where it is made longer, mm. */
+const FLAP_OVER = { min: 20, longer: 25 } as const
+/** Where what is wrong with the strap is shown, mm from its end. */
+const ALONG = 20
+
 const ROLES: readonly Role<StrapWalletParams>[] = [
   {
     id: 'outside',
@@ -32,11 +37,11 @@ function fits(p: StrapWalletParams, s: StrapWalletSizes, reckon: Reckon): Fit[] 
     what: 'the flap over the front',
     panelId: 'body',
     keys: [],
-    remedy: { field: 'flap', value: Math.ceil(p.lower + 25) },
+    remedy: { field: 'flap', value: Math.ceil(p.lower + FLAP_OVER.longer) },
     at: point(s.width.value / 2, p.flap),
     needs: size('fit.flap', 'needs', '{lower} lower front + {over} over it', '§2', {
       lower: given('lower', p.lower),
-      over: given('over', 20),
+      over: given('over', FLAP_OVER.min),
     }),
     has: present(reckon, 'fit.flapHas', 'flap', given('flap', p.flap), '§2'),
   }
@@ -65,7 +70,7 @@ function concerns(p: StrapWalletParams, s: StrapWalletSizes): Concern[] {
       id: 'strap-hangs',
       rank: 'tip',
       panelId: 'strap',
-      at: point(p.strap / 2, 20),
+      at: point(p.strap / 2, ALONG),
       what: 'Empty, more than twice the wanted overlap of the strap hangs over',
       why: 'The strap is reckoned for the full wallet. Carry less, or let it go once more through the tab.',
     },

@@ -2,7 +2,7 @@ import { point } from '../../geometry/index.js'
 import type { Panel } from '../../master/index.js'
 import { type Materials, leatherOf } from '../kind.js'
 import { foldsOf, stripsOf } from '../parts/folding.js'
-import { allRound, finishedFate, plainPanel, rectangleShape, rimBands } from '../parts/shape.js'
+import { allRound, finishedFate, plainPanel, rectangleShape, rimBands, mostRadius } from '../parts/shape.js'
 import type { StrapWalletParams } from './params.js'
 import { BENCH, type StrapWalletSizes } from './sizes.js'
 
@@ -93,7 +93,7 @@ export function strapWalletPanels(p: StrapWalletParams, s: StrapWalletSizes, mat
       ...rectangleShape(
         p.strap,
         s.strapLength.value,
-        { topLeft: p.strap / 2 - 0.1, topRight: p.strap / 2 - 0.1 },
+        { topLeft: mostRadius(p.strap), topRight: mostRadius(p.strap) },
         cut,
       ),
       grain: Math.PI / 2,

@@ -12,6 +12,11 @@ import {
 } from '../../../geometry/index.js'
 import { type Frame, type Stood, type StoodPart } from '../../../master/index.js'
 
+/** Arcs are looked for between these, radians: less is a straight line, more a whole circle. */
+const ARC = { straight: 0.03, least: 0.01, most: 2 * Math.PI - 0.01 } as const
+/** An arc no longer than its chord by more than this share is straight. */
+const AS_CHORD = 1.0001
+
 /** Where a strap stands: from one place to another over an arc that its length makes, turning so far in all, radians. */
 export function arched(
   sheet: string,
@@ -61,8 +66,8 @@ export function frameAlong({ course, frame: { origin, along, rise } }: StoodPart
 
 /** The angle whose arc of a length spans a chord. */
 export function arcOver(length: number, chord: number): number {
-  if (length <= chord * 1.0001) return 0.03
-  let [low, high] = [0.01, 2 * Math.PI - 0.01]
+  if (length <= chord * AS_CHORD) return ARC.straight
+  let [low, high]: [number, number] = [ARC.least, ARC.most]
   for (let i = 0; i < 60; i += 1) {
     const mid = (low + high) / 2
     if ((2 * Math.sin(mid / 2)) / mid > chord / length) low = mid

@@ -11,6 +11,9 @@ import { standing } from './boxedStand.js'
 import { onPanel } from '../parts/onFace.js'
 import { alone, part, type Body, type Face as Place, type Foot } from '../assembly.js'
 
+/** Where what is wrong with the base panel is shown, mm from its corner. */
+const AT_LAP = { x: 20, y: 4 } as const
+
 /** Two panels, or one folded at the foot, with a square cut out of each foot corner. */
 export function boxedBody(bag: Bag): Body {
   const box = boxOf(bag)
@@ -100,7 +103,7 @@ const rowsOnLap = ({ p }: Bag, { oneRow, panel }: LappedBase): Concern[] =>
           id: 'base-one-row',
           rank: 'look',
           panelId: panel.id,
-          at: point(20, 4),
+          at: point(AT_LAP.x, AT_LAP.y),
           what: 'The lap of the base panel, {lap}, has room for one row only',
           lengths: { lap: p.baseLap },
           why: 'One row lets its edge lift where it is set down. A longer lap takes two.',

@@ -7,6 +7,11 @@ import { seamSkives } from '../skiving.js'
 import { flapCorners, flapFolded, isFlapEdge } from '../parts/flap.js'
 import { cutMarks } from './profile.js'
 
+/** A snip into an inner corner stops short of the stitch line by this, mm, or by a third of the margin. */
+const SNIP_SHORT = 1.5
+/** Down a face, as a share of it, its label stands: clear of the handles above and the pocket below. */
+const LABEL_DOWN = 0.4
+
 /** The corner points of one face below its top edge, from its right end to its left. */
 const footCorners = (box: Box, foot: number): Named[] => {
   const { w, c, m, fold, h0, base } = box
@@ -49,7 +54,7 @@ export function panelOf(bag: Bag, box: Box, id: 'front' | 'back'): Panel {
     ...thinned(bag, shape, id),
     ...flapFolded(flapped, w, bag.body.thickness),
     marks: box.base ? [] : cornerMarks(innerSnips(box, bag.p.cornerHole), bag.p.cornerHole),
-    labelAt: point(w / 2, box.fold * 0.4),
+    labelAt: point(w / 2, box.fold * LABEL_DOWN),
   })
 }
 
@@ -75,7 +80,7 @@ const fateOf = (bag: Bag, edge: string) =>
 
 /** From the inner corners of the squares towards the stitch lines' corner, stopping short of it or in a hole. */
 const innerSnips = ({ w, c, m, fold }: Box, hole: number) => {
-  const stop = Math.min(m - 0.5, Math.min(1.5, m / 3) + hole / 2 / Math.SQRT2)
+  const stop = Math.min(m - 0.5, Math.min(SNIP_SHORT, m / 3) + hole / 2 / Math.SQRT2)
   return [
     polyline([point(w - c.value, fold + m), point(w - c.value - m + stop, fold + stop)]),
     polyline([point(c.value, fold + m), point(c.value + m - stop, fold + stop)]),
@@ -144,6 +149,6 @@ export function wholePanel(bag: Bag, box: Box): Panel {
       ],
       hole,
     ),
-    labelAt: point(w / 2, fold * 0.4),
+    labelAt: point(w / 2, fold * LABEL_DOWN),
   })
 }

@@ -5,6 +5,9 @@ import { type Bag } from '../bag.js'
 import type { Box, Face } from './boxedTypes.js'
 import { flapPart } from '../parts/flap.js'
 
+/** Faces that meet in a fold overlap by this, mm, so that no gap shows. */
+const OVERLAP = 1e-6
+
 export function standing(bag: Bag, box: Box, faces: readonly Face[], shut: number): Stood[] {
   const { body, seamOffset } = bag
   const { w, c, fold, bend, flap, xl, xr } = box
@@ -20,7 +23,7 @@ export function standing(bag: Bag, box: Box, faces: readonly Face[], shut: numbe
       inward: face.way(point(vx, vy)),
     })
     const side = (x: number, way: 1 | -1): StoodPart => ({
-      clips: [clip(x - (way * bend) / 2, 0, way, 0), clip(0, fold + 1e-6, 0, -1)],
+      clips: [clip(x - (way * bend) / 2, 0, way, 0), clip(0, fold + OVERLAP, 0, -1)],
       from: face.place(point(x - (way * bend) / 2, 0)),
       along: face.way(point(way, 0)),
       course: courseOf([{ length: bend, turn: Math.PI / 2 }, { length: c.value }]),
@@ -29,9 +32,9 @@ export function standing(bag: Bag, box: Box, faces: readonly Face[], shut: numbe
     return [
       {
         clips: [
-          clip(xl - 1e-6, 0, 1, 0),
-          clip(xr + 1e-6, 0, -1, 0),
-          clip(0, fold - bend / 2 - 1e-6, 0, 1),
+          clip(xl - OVERLAP, 0, 1, 0),
+          clip(xr + OVERLAP, 0, -1, 0),
+          clip(0, fold - bend / 2 - OVERLAP, 0, 1),
           ...(face.sheet === 'body' ? [clip(0, fold + c.value, 0, -1)] : []),
         ],
         from: face.place(point(0, 0)),

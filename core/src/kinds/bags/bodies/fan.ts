@@ -12,6 +12,11 @@ import { flapCorners, flapFolded, flapOf, isFlapEdge, type Flap } from '../parts
 import { alone, part, type Body, type Face } from '../assembly.js'
 import { profileShape, type Profile } from './profile.js'
 
+/** What would hang at a side that folds goes on the back, this far in from its corner, mm. */
+const CORNER_IN = 20
+/** Down a face, as a share of it, its label stands. */
+const LABEL_DOWN = 0.4
+
 /** What stays open in a fold of a side that lies flat, mm (J); docs/formulas.md §8 [8.09]. */
 const FOLD_GAP = 0.5
 
@@ -77,7 +82,7 @@ export function fanBody(bag: Bag): Body {
     },
   })
   // A side that folds carries nothing: what would go there goes on the corners of the back.
-  const corner = profile.span / 2 - 20
+  const corner = profile.span / 2 - CORNER_IN
   return {
     ...made,
     front: face(1),
@@ -137,6 +142,6 @@ function facePanel(bag: Bag, profile: Profile, id: 'front' | 'back', flap: Flap 
     role: 'body',
     ...shape,
     ...flapFolded(flap, w, bag.body.thickness),
-    labelAt: point(w / 2, h * 0.4),
+    labelAt: point(w / 2, h * LABEL_DOWN),
   })
 }

@@ -5,6 +5,13 @@ import { given, type Reckoned } from '../../../working/index.js'
 import { plainPanel } from '../../parts/shape.js'
 import { type Bag } from '../bag.js'
 
+/** The sine of half of what a leaf, or of what a whole side, may open: a fan that opens further has no foot to stand on. */
+const MOST_OPENS = 0.7
+/** The least of a leaf that is drawn, mm: a side of no depth would have none. */
+const LEAST_LEAF = 1
+/** Of what its pleats open a side leans no further than this share: they never stand flat. */
+const LEANS = 0.98
+
 /** A side that folds flat between front and back: deep at the top, nothing at the foot. Lengths mm, angles radians. */
 export interface Fan {
   readonly pleats: number
@@ -32,10 +39,10 @@ export function fanOf(bag: Bag): Fan {
   )
   const rise = s.high.value
   // A side of no depth would have no leaf to draw, and one that opens further than a fan has no foot to stand on.
-  const whole = 2 * Math.asin(Math.min(0.7, Math.max(1, leaf.value) / (2 * rise)))
+  const whole = 2 * Math.asin(Math.min(MOST_OPENS, Math.max(LEAST_LEAF, leaf.value) / (2 * rise)))
   const beta = Math.min(whole, MOST_FAN / (2 * pleats))
-  const lean = Math.asin(Math.min(0.7, Math.max(0, s.deep.value) / (2 * rise)))
-  return { pleats, leaf, rise, beta, lean: Math.min(lean, pleats * beta * 0.98), cramped: beta < whole }
+  const lean = Math.asin(Math.min(MOST_OPENS, Math.max(0, s.deep.value) / (2 * rise)))
+  return { pleats, leaf, rise, beta, lean: Math.min(lean, pleats * beta * LEANS), cramped: beta < whole }
 }
 
 /** All leaves of a side together open no further than this where they meet at the foot, radians. */

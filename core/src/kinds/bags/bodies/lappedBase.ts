@@ -8,6 +8,9 @@ import { type Bag } from '../bag.js'
 import { row } from '../parts/onFace.js'
 import type { Box, Face, LappedBase } from './boxedTypes.js'
 
+/** What is left of the face above the lap, mm. */
+const LEFT_ABOVE = 20
+
 /** Front and back end so far above where the foot begins: the base panel alone goes round there, mm. */
 const SHORT = 2
 /** Two rows lie so far apart at least, mm. */
@@ -22,7 +25,7 @@ export function lappedBase(bag: Bag, box: Omit<Box, 'base'>): LappedBase {
   const { p, size, body, materials } = bag
   const base = leatherOf(materials, 'gusset')
   const { c, m, w, fold, xl, xr } = box
-  const lap = Math.min(p.baseLap, fold - 20)
+  const lap = Math.min(p.baseLap, fold - LEFT_ABOVE)
   const high = size(
     'base.lapped',
     'base panel from lap to lap',

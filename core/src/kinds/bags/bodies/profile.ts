@@ -5,6 +5,11 @@ import { given } from '../../../working/index.js'
 import { type Named, type Shape, outlineOf } from '../../parts/shape.js'
 import { BENCH, type Bag } from '../bag.js'
 
+/** Of the allowance's outer arc the cuts take no more than this share: between them some is left. */
+const MOST_CUT = 0.8
+/** How far into a rounded corner its edge lies, as a share of the radius: 1 − 1/√2. */
+const INTO_CORNER = 0.3
+
 /** The U that a flat panel is sewn along, between stitch lines, mm. */
 export interface Profile {
   readonly span: number
@@ -81,7 +86,7 @@ export function veeCuts(bag: Bag, profile: Profile): Path[] {
   if (!cuts) return []
   // Allowances pressed at 45° to the panel have this much too much; docs/formulas.md §20.
   const excess = (Math.PI / 2) * margin * (1 + Math.cos(BENCH.alpha))
-  const mouth = Math.min(excess / cuts.count, (0.8 * ((Math.PI / 2) * (r + margin))) / cuts.count)
+  const mouth = Math.min(excess / cuts.count, (MOST_CUT * ((Math.PI / 2) * (r + margin))) / cuts.count)
   const corner = (centre: Point, start: number): Path[] =>
     Array.from({ length: cuts.count }, (_, i) => {
       const angle = start + ((i + 0.5) * (Math.PI / 2)) / cuts.count
@@ -126,7 +131,10 @@ export const cornersOf = (bag: Bag, panelId: string, profile: Profile, role: str
           id: `${panelId}-corner`,
           name: `foot corners of the ${panelId}`,
           panelId,
-          at: point(margin.value + profile.span - profile.radius * 0.3, profile.rise - profile.radius * 0.3),
+          at: point(
+            margin.value + profile.span - profile.radius * INTO_CORNER,
+            profile.rise - profile.radius * INTO_CORNER,
+          ),
           radius,
           angle: Math.PI / 2,
           allowance: margin.value,

@@ -23,6 +23,9 @@ import { type SetIn, leafFace, setInStood, sideFace } from './setInStand.js'
 import { type CornerWays, plainStrip } from './strip.js'
 import { seamSkives } from '../skiving.js'
 
+/** Down the strip, as a share of the bag's height, its label stands. */
+const LABEL_DOWN = 0.35
+
 /** What the body needs round a corner beyond the side’s own stitch line. */
 function cornerWays({ p, body }: Bag): CornerWays {
   const [t, k] = [body.thickness, body.neutral]
@@ -201,7 +204,7 @@ function bodyPanel({ bag, strip, w, flap }: SetIn) {
     ],
     bands: [...(grooved ? groovesAcross('groove', corners, [0, w], body.thickness) : []), ...folded.bands],
     marks,
-    labelAt: point(w / 2, bag.s.high.value * 0.35),
+    labelAt: point(w / 2, bag.s.high.value * LABEL_DOWN),
   })
 }
 

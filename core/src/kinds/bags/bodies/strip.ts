@@ -21,6 +21,11 @@ import type { Shape } from '../../parts/shape.js'
 import type { Bag } from '../bag.js'
 import type { Profile } from './profile.js'
 
+/** A corner of a strip is followed in this many steps; docs/formulas.md §20. */
+const CORNER_STEPS = 24
+/** Places of a strip nearer than this are one, mm. */
+const SAME_PLACE = 1e-3
+
 /** A strip that goes round a profile: how long, how wide at each place, and how it is bent. Lengths mm. */
 export interface Strip {
   readonly length: Reckoned
@@ -111,7 +116,7 @@ export function taperingStrip(bag: Bag, profile: Profile, asked: number, foot: n
       edge: given('edge', gussetStrip(rise, span, radius)),
     },
   )
-  const [cos, steps] = [Math.cos(lean), 24]
+  const [cos, steps] = [Math.cos(lean), CORNER_STEPS]
   const corner = Array.from({ length: steps + 1 }, (_, i) => {
     const phi = (Math.PI / 2) * (1 - i / steps)
     return point((rise - radius * (1 - Math.cos(phi))) * cos, -radius * (1 - Math.sin(phi)))
@@ -122,7 +127,7 @@ export function taperingStrip(bag: Bag, profile: Profile, asked: number, foot: n
     length,
     halves: strip.points
       .map((q) => point(q.along, q.half))
-      .filter((q, i, all) => i === 0 || q.x - nth(all, i - 1).x > 1e-3),
+      .filter((q, i, all) => i === 0 || q.x - nth(all, i - 1).x > SAME_PLACE),
     corners: [
       [strip.upright, strip.upright + strip.quarter],
       [strip.length - strip.upright - strip.quarter, strip.length - strip.upright],
@@ -165,7 +170,7 @@ export function halfAt({ halves }: Strip, x: number): number {
 
 const halvesBetween = (strip: Strip, from: number, to: number): Point[] => [
   point(from, halfAt(strip, from)),
-  ...strip.halves.filter((q) => q.x > from + 1e-3 && q.x < to - 1e-3),
+  ...strip.halves.filter((q) => q.x > from + SAME_PLACE && q.x < to - SAME_PLACE),
   point(to, halfAt(strip, to)),
 ]
 

@@ -20,6 +20,11 @@ import { bodySeams, reversedIf } from '../seam.js'
 import { seamSkives } from '../skiving.js'
 import { MOST_TAPER, halfAt, plainStrip, stripStitches, taperingStrip, type Strip, widest } from './strip.js'
 
+/** Where what is wrong with the gusset is shown, mm from its corner. */
+const AT_END = { x: 20, y: 10 } as const
+/** Down a face, as a share of it, its label stands. */
+const LABEL_DOWN = 0.4
+
 /** What front, back and gusset are made by. */
 interface Wrapped {
   readonly bag: Bag
@@ -189,7 +194,7 @@ function taperConcerns({ p, s }: Bag, rise: number): Concern[] {
       id: 'taper-steep',
       rank: 'stop',
       panelId: 'gusset',
-      at: point(20, 10),
+      at: point(AT_END.x, AT_END.y),
       what: 'The gusset tapers more than a bag of that height can lean',
       why: 'It is drawn as steep as panels can stand. Make the depth at the top more like that of the foot.',
       remedy: { field: 'topDeep', value: Math.max(0, value), said: 'a gentler taper' },
@@ -216,7 +221,7 @@ function facePanel(bag: Bag, id: 'front' | 'back', profile: Profile, flap: Flap 
     ...(turned ? seamSkives(bag, chain, body.thickness, id) : {}),
     ...flapFolded(flap, wide, body.thickness),
     marks: turned ? cutMarks('vee', veeCuts(bag, profile)) : [],
-    ...(flap ? { labelAt: point(wide / 2, profile.rise * 0.4) } : {}),
+    ...(flap ? { labelAt: point(wide / 2, profile.rise * LABEL_DOWN) } : {}),
   })
 }
 

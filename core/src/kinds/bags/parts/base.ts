@@ -1,6 +1,6 @@
 import { STAY, point, point3, shift } from '../../../geometry/index.js'
 import type { Panel } from '../../../master/index.js'
-import { given } from '../../../working/index.js'
+import { type Reckoned, given } from '../../../working/index.js'
 import { hardwareOf, leatherOf } from '../../kind.js'
 import { turnedFate } from '../../parts/shape.js'
 import { panelSheet } from '../../parts/sheets.js'
@@ -10,58 +10,49 @@ import { onPanel, rectanglePanel, row } from './onFace.js'
 import { type Body, type Part, onto, part } from '../assembly.js'
 
 /** Room round a board that is put in, and how far its cover is turned under it, mm. */
-const BENCH = { room: 1, turn: 15, feetIn: 14, footRoom: 6 } as const
+const BENCH = { room: 1, turn: 15, feetIn: 14, footRoom: 6, leastAcross: 12, leastDeep: 8 } as const
+
+/** The cover as it is finished, and the board that goes into it, both ways. */
+function boardSizes({ p, size, materials }: Bag) {
+  const { thickness } = leatherOf(materials, 'inner')
+  const finished = (key: 'wide' | 'deep', way: 'width' | 'depth', room: number): Reckoned =>
+    size(`base.${key}`, `base, finished ${way}`, '{room} room inside − 2 × {play}', '§20', {
+      room: given(`${way} inside`, room),
+      play: given('play', BENCH.room),
+    })
+  const board = (key: 'wide' | 'deep', way: 'width' | 'depth', of: Reckoned): Reckoned =>
+    size(`base.board.${key}`, `board, ${way}`, '{size} − 2 × {t} leather round its edge', '§4', {
+      size: of,
+      t: given('leather', thickness, 'thickness'),
+    })
+  const [wide, deep] = [finished('wide', 'width', p.wide), finished('deep', 'depth', p.deep)]
+  return { wide, deep, boardWide: board('wide', 'width', wide), boardDeep: board('deep', 'depth', deep) }
+}
+
+/** What board and foam look like on the sheet. */
+const SWATCH = { board: '#d9d4c7', foam: '#eef0f2' } as const
 
 /** A board for the foot in a cover with turned edges, with foam under the cover where it is cushioned. */
 export function boardBase(bag: Bag): Part {
-  const { p, size, materials, s } = bag
+  const { p, materials, s } = bag
   const inner = leatherOf(materials, 'inner')
   const t = inner.thickness
-  const wide = size('base.wide', 'base, finished width', '{room} room inside − 2 × {play}', '§20', {
-    room: given('width inside', p.wide),
-    play: given('play', BENCH.room),
+  const { wide, deep, boardWide, boardDeep } = boardSizes(bag)
+  const cover = rectanglePanel(bag, 'base-cover', 'Cover of the base', 'inner', wide.value, deep.value, {
+    core: p.board,
+    fate: () => ({
+      ...turnedFate(Math.min(BENCH.turn, deep.value / 2 - 2), 'feather', inner, 4),
+      core: 'square',
+      lines: 0,
+    }),
   })
-  const deep = size('base.deep', 'base, finished depth', '{room} room inside − 2 × {play}', '§20', {
-    room: given('depth inside', p.deep),
-    play: given('play', BENCH.room),
-  })
-  const board = (key: 'wide' | 'deep', of: typeof wide) =>
-    size(
-      `base.board.${key}`,
-      key === 'wide' ? 'board, width' : 'board, depth',
-      '{size} − 2 × {t} leather round its edge',
-      '§4',
-      { size: of, t: given('leather', t, 'thickness') },
-    )
-  const [bw, bd] = [board('wide', wide), board('deep', deep)]
-  const cushioned = p.base === 'cushioned'
-  const cover: Panel = rectanglePanel(
-    bag,
-    'base-cover',
-    'Cover of the base',
-    'inner',
-    wide.value,
-    deep.value,
-    {
-      core: p.board,
-      fate: () => ({
-        ...turnedFate(Math.min(BENCH.turn, deep.value / 2 - 2), 'feather', inner, 4),
-        core: 'square',
-        lines: 0,
-      }),
-    },
-  )
-  const sheet = (id: string, name: string, thickness: number): Panel =>
-    rectanglePanel(bag, id, name, id, bw.value, bd.value, {
-      stock: {
-        name: name.toLowerCase(),
-        thickness,
-        neutral: 0.5,
-        swatch: id === 'board' ? '#d9d4c7' : '#eef0f2',
-      },
-      behind: { panelId: 'base-cover', sort: id === 'board' ? 'board' : 'foam' },
+  const sheet = (id: 'board' | 'foam', name: string, thickness: number): Panel =>
+    rectanglePanel(bag, id, name, id, boardWide.value, boardDeep.value, {
+      stock: { name: name.toLowerCase(), thickness, neutral: 0.5, swatch: SWATCH[id] },
+      behind: { panelId: 'base-cover', sort: id },
     })
-  const parts = [...(cushioned ? [sheet('foam', 'Foam', p.foam)] : []), sheet('board', 'Board', p.board)]
+  const foam = p.base === 'cushioned' ? [sheet('foam', 'Foam', p.foam)] : []
+  const parts = [...foam, sheet('board', 'Board', p.board)]
   const level = basePile(p) + 0.5 * t
   const out = s.deep.value / 2
   return part({
@@ -77,7 +68,7 @@ export function boardBase(bag: Bag): Part {
     ],
     sizes: [
       ...[wide, deep].map((size) => ({ panelId: 'base-cover', size })),
-      ...[bw, bd].map((size) => ({ panelId: 'board', size })),
+      ...[boardWide, boardDeep].map((size) => ({ panelId: 'board', size })),
     ],
     stood: () => [
       {
@@ -175,7 +166,7 @@ export function feet(bag: Bag, body: Body): Part {
   const ware = hardwareOf(bag.materials, 'foot')
   const bare = (half: number, min: number): number =>
     Math.max(min, Math.min(half - BENCH.feetIn, half - ware.across / 2 - BENCH.footRoom))
-  const [x, z] = [bare(foot.wide, 12), bare(foot.deep, 8)]
+  const [x, z] = [bare(foot.wide, BENCH.leastAcross), bare(foot.deep, BENCH.leastDeep)]
   const board = p.base === 'board' || p.base === 'cushioned'
   const places = ([-1, 1] as const).flatMap((dx) => ([-1, 1] as const).map((dz) => [dx * x, dz * z] as const))
   return part({

@@ -1,3 +1,4 @@
+import { mostRadius } from '../../parts/shape.js'
 import { type Move, courseOf, moveThen, point, point3Along } from '../../../geometry/index.js'
 import type { Join, Panel, Stood } from '../../../master/index.js'
 import { type Reckoned, given } from '../../../working/index.js'
@@ -6,6 +7,13 @@ import { minus } from '../axes.js'
 import { type Bag } from '../bag.js'
 import { putOn, rectanglePanel, row, rowsAlong } from './onFace.js'
 import { onto, part, type Body, type Part } from '../assembly.js'
+
+/** Where the strap goes, mm: its row below a raw edge, its row below a band, and the loop down the front where no tip says. */
+const PLACES = { underEdge: 6, underBand: 4, down: 90 } as const
+/** Both ends of the strap together, and the rows of its loop from the loop's ends, mm. */
+const ENDS = { strap: 14, loop: 7 } as const
+/** The least of a stretch that is drawn, mm. */
+const LEAST_STRETCH = 0.1
 
 /**
  * From the tip of a flap to its closure; width of a closing strap and of the loop it goes through, and
@@ -37,8 +45,8 @@ interface Places {
 }
 
 const placesOf = ({ p }: Bag, { front }: Body, tip: Tip | undefined): Places => ({
-  under: p.top === 'single' ? 6 : p.topBand + 4,
-  down: tip ? tip.down + BELOW_TIP : Math.min(90, front.high / 2),
+  under: p.top === 'single' ? PLACES.underEdge : p.topBand + PLACES.underBand,
+  down: tip ? tip.down + BELOW_TIP : Math.min(PLACES.down, front.high / 2),
 })
 
 const strapLength = ({ size, s }: Bag, tip: Tip | undefined, { under, down }: Places): Reckoned =>
@@ -70,13 +78,13 @@ const loopLength = ({ size, body }: Bag): Reckoned =>
     {
       wide: given('strap', BENCH.strapWide),
       t: given('leather', body.thickness, 'thickness'),
-      ends: given('ends', 14),
+      ends: given('ends', ENDS.strap),
     },
   )
 
 const strapPanel = (bag: Bag, length: number): Panel =>
   rectanglePanel(bag, 'closing-strap', 'Closing strap', 'straps', BENCH.strapWide, length, {
-    foot: BENCH.strapWide / 2 - 0.1,
+    foot: mostRadius(BENCH.strapWide),
     pull: Math.PI / 2,
   })
 
@@ -110,7 +118,7 @@ function strapOn(
 function seamsOf({ p }: Bag, { front }: Body, host: string, loop: number): Join[] {
   const m = p.margin
   const end = (i: 0 | 1): Join => {
-    const x = i === 0 ? 7 : loop - 7
+    const x = i === 0 ? ENDS.loop : loop - ENDS.loop
     return row(
       `loop-${i + 1}`,
       `end ${i + 1} of the loop`,
@@ -160,7 +168,7 @@ function overTheTop(bag: Bag, { back }: Body, up: number, shut: number): Stood {
   const { origin, down, grain } = back.frame(1 - shut)
   const out = back.seamOffset + (bag.body.thickness + t) / 2
   const bend = { length: (BEND * Math.PI) / 2, turn: (shut * Math.PI) / 2 }
-  const flat = (length: number) => ({ length: Math.max(0.1, length), turn: 0 })
+  const flat = (length: number) => ({ length: Math.max(LEAST_STRETCH, length), turn: 0 })
   return {
     sheet: 'closing-strap',
     seamOffset: 0,

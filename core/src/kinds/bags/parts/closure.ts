@@ -1,4 +1,5 @@
-import { type Fitting } from '../../../master/index.js'
+import type { Point } from '../../../geometry/index.js'
+import type { Fit, Fitting } from '../../../master/index.js'
 import { given } from '../../../working/index.js'
 import { type Bag, isDoubled } from '../bag.js'
 import { BENCH, strapped, type Tip } from './closingStrap.js'
@@ -7,30 +8,42 @@ import { onPanel } from './onFace.js'
 import { part, type Body, type Part } from '../assembly.js'
 import { zipped } from './zipBands.js'
 
-/** What holds the bag shut: on the flap and on the front, or between front and back where there is no flap. */
-export function closure(bag: Bag, body: Body, flap: Flap | undefined): Part {
-  const { p } = bag
-  if (p.closure === 'none') return part({})
-  if (p.closure === 'zip') return zipped(bag, body)
-  const wide = body.back.wide
-  const tip: Tip | undefined = flap && {
-    sheet: p.flap === 'sewn' ? 'flap' : body.back.sheet,
-    at: (up) =>
-      p.flap === 'sewn'
-        ? { x: wide / 2, y: -flapReach(flap) + up }
-        : onPanel(body.back, 0, -flapReach(flap) + up),
+/** A snap or magnet down from the mouth, mm: at least, below a raw edge; else in the middle of the band. */
+const DOWN = { min: 12, raw: 15 } as const
+/** A closure stays this far above the foot, mm, and what is wrong with it is shown this far above it. */
+const CLEAR_OF_FOOT = 20
+const SHOWN_ABOVE_FOOT = 5
+/** No flap is shorter than this, mm. */
+const LEAST_FLAP = 20
+
+/** Where the tip of the flap lies. */
+function tipOf({ p }: Bag, { back }: Body, flap: Flap): Tip {
+  const reach = flapReach(flap)
+  return {
+    sheet: p.flap === 'sewn' ? 'flap' : back.sheet,
+    at: (up) => (p.flap === 'sewn' ? { x: back.wide / 2, y: -reach + up } : onPanel(back, 0, -reach + up)),
     down: flap.length,
   }
-  if (p.closure === 'strap') return strapped(bag, body, tip)
-  const role = p.closure
-  const down = tip ? tip.down - BENCH.closureIn : Math.max(12, p.top === 'single' ? 15 : p.topBand / 2)
-  const half = (
-    id: string,
-    name: string,
-    sheet: string,
-    at: { x: number; y: number },
-    which: 'upper' | 'lower',
-  ): Fitting => ({
+}
+
+/** What holds the bag shut: on the flap and on the front, or between front and back where there is no flap. */
+export function closure(bag: Bag, body: Body, flap: Flap | undefined): Part {
+  const { closure: role } = bag.p
+  const tip = flap && tipOf(bag, body, flap)
+  if (role === 'none') return part({})
+  if (role === 'zip') return zipped(bag, body)
+  return role === 'strap' ? strapped(bag, body, tip) : twoHalves(bag, body, tip, role)
+}
+
+/** A snap or magnet: its halves on the flap and on the front, or at the back and on the front. */
+function twoHalves(bag: Bag, body: Body, tip: Tip | undefined, role: string): Part {
+  const { p } = bag
+  const { front, back } = body
+  const down = tip
+    ? tip.down - BENCH.closureIn
+    : Math.max(DOWN.min, p.top === 'single' ? DOWN.raw : p.topBand / 2)
+  const facing = isDoubled(p) && !tip
+  const half = (which: 'upper' | 'lower', id: string, name: string, sheet: string, at: Point): Fitting => ({
     id,
     name,
     role,
@@ -39,9 +52,7 @@ export function closure(bag: Bag, body: Body, flap: Flap | undefined): Part {
     up: -Math.PI / 2,
     through: [
       { sheet, times: 1 },
-      ...(isDoubled(p) && !tip
-        ? [{ sheet: which === 'lower' ? 'facing-front' : 'facing-back', times: 1 }]
-        : []),
+      ...(facing ? [{ sheet: which === 'lower' ? 'facing-front' : 'facing-back', times: 1 }] : []),
     ],
     count: 1,
     half: which,
@@ -50,36 +61,30 @@ export function closure(bag: Bag, body: Body, flap: Flap | undefined): Part {
   return part({
     fittings: [
       tip
-        ? half('closure-flap', `${role} on the flap`, tip.sheet, tip.at(BENCH.closureIn), 'upper')
-        : half('closure-back', `${role} at the back`, body.back.sheet, onPanel(body.back, 0, down), 'upper'),
-      half('closure-front', `${role} on the front`, body.front.sheet, onPanel(body.front, 0, down), 'lower'),
+        ? half('upper', 'closure-flap', `${role} on the flap`, tip.sheet, tip.at(BENCH.closureIn))
+        : half('upper', 'closure-back', `${role} at the back`, back.sheet, onPanel(back, 0, down)),
+      half('lower', 'closure-front', `${role} on the front`, front.sheet, onPanel(front, 0, down)),
     ],
-    fits: tip
-      ? [
-          {
-            id: 'closure-on-front',
-            rank: 'stop',
-            what: 'the closure on the front',
-            panelId: body.panels.find((q) => q.id === body.front.sheet)?.id ?? 'front',
-            at: onPanel(body.front, 0, body.front.high - 5),
-            why: 'it would lie on the foot seam or below it: shorten the flap',
-            keys: [],
-            remedy: { field: 'flapLength', value: Math.max(20, Math.floor(body.front.high - 20)) },
-            needs: bag.size(
-              'fit.closure',
-              'needs',
-              '{down} down the front + {clear} clear of the foot',
-              '§20',
-              { down: given('down', down), clear: given('clear', 20) },
-            ),
-            has: bag.size('fit.closureHas', 'height of the front', '{high}', '§20', {
-              high: given('high', body.front.high),
-            }),
-          },
-        ]
-      : [],
+    fits: tip ? [onFrontFit(bag, body, down)] : [],
   })
 }
+
+/** The half on the front lies on the front, clear of its foot. */
+const onFrontFit = ({ size }: Bag, { panels, front }: Body, down: number): Fit => ({
+  id: 'closure-on-front',
+  rank: 'stop',
+  what: 'the closure on the front',
+  panelId: panels.find((q) => q.id === front.sheet)?.id ?? 'front',
+  at: onPanel(front, 0, front.high - SHOWN_ABOVE_FOOT),
+  why: 'it would lie on the foot seam or below it: shorten the flap',
+  keys: [],
+  remedy: { field: 'flapLength', value: Math.max(LEAST_FLAP, Math.floor(front.high - CLEAR_OF_FOOT)) },
+  needs: size('fit.closure', 'needs', '{down} down the front + {clear} clear of the foot', '§20', {
+    down: given('down', down),
+    clear: given('clear', CLEAR_OF_FOOT),
+  }),
+  has: size('fit.closureHas', 'height of the front', '{high}', '§20', { high: given('high', front.high) }),
+})
 
 /** The run that closes the body: what is inside can’t be reached through a machine or a setter any more. */
 const firstSeam = (body: Body): string | undefined =>

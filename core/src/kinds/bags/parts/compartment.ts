@@ -20,6 +20,9 @@ import { type Profile, profileChain, profileShape, radiusFor } from '../bodies/p
 import { type Strip, plainStrip, stripShape, stripStitches, taperingStrip, widest } from '../bodies/strip.js'
 import { TOP_IN, bodySeams } from '../seam.js'
 
+/** No compartment is smaller either way, mm. */
+const LEAST_SIDE = 30
+
 /** Above the foot of the front, where its own seam lies, and in from its sides, mm. */
 const CLEAR = { foot: 6, side: 4 } as const
 /** A gusset that runs out at the foot is still so deep there that it can be sewn on both sides, mm. */
@@ -48,8 +51,8 @@ function compartmentOf(whole: Bag, body: Body): Compartment {
   const bag = named(whole)
   const { p } = bag
   const face = body.front
-  const span = Math.max(30, Math.min(p.outerWide, face.wide - 2 * CLEAR.side))
-  const rise = Math.max(30, Math.min(p.outerHigh, face.high - CLEAR.foot - TOP_IN))
+  const span = Math.max(LEAST_SIDE, Math.min(p.outerWide, face.wide - 2 * CLEAR.side))
+  const rise = Math.max(LEAST_SIDE, Math.min(p.outerHigh, face.high - CLEAR.foot - TOP_IN))
   const profile: Profile = { span, rise, radius: radiusFor(Math.min(p.radius, span / 3), span, rise) }
   const tapers = p.outer === 'tapered'
   const strip = tapers

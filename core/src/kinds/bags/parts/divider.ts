@@ -9,7 +9,9 @@ import { onPanel, rectanglePanel, row } from './onFace.js'
 import { type Body, type Face, type Part, alone, part } from '../assembly.js'
 
 /** A divider stops short of the top, and is sewn to the sides by tabs so wide, mm. */
-const BENCH = { under: 10, tab: 14, above: 3 } as const
+const BENCH = { under: 10, tab: 14, above: 3, min: 30 } as const
+/** How far into a rounded corner its edge lies, as a share of the radius: 1 − 1/√2. */
+const INTO_CORNER = 0.3
 
 /** What of a divider is reckoned, and how high it is, mm. */
 interface Wall {
@@ -33,7 +35,7 @@ function wallOf(bag: Bag, body: Body): Wall {
     '§20',
     { gap, bend: given('bend', bend), tab: given('tab', BENCH.tab) },
   )
-  const high = Math.max(30, body.front.high - BENCH.under - BENCH.above - radiusRoom(bag))
+  const high = Math.max(BENCH.min, body.front.high - BENCH.under - BENCH.above - radiusRoom(bag))
   return { gap, across, bend, high }
 }
 
@@ -125,4 +127,4 @@ function lowerBy({ front }: Body, side: Face): number {
 
 /** A divider keeps clear of the rounded foot, mm. */
 const radiusRoom = ({ p, s }: Bag): number =>
-  isBoxed(p) || isSetIn(p) ? 0 : Math.min(p.radius, s.high.value / 2) * 0.3
+  isBoxed(p) || isSetIn(p) ? 0 : Math.min(p.radius, s.high.value / 2) * INTO_CORNER

@@ -6,6 +6,9 @@ import { type Named, box, slopeBand } from '../../parts/shape.js'
 import { BENCH, type Bag, isBackRaw } from '../bag.js'
 import { outerUnder } from './outerUnder.js'
 
+/** A flap narrower than its panel by no more than this has no shoulders, mm. */
+const LEAST_SHOULDER = 0.01
+
 /** A flap over the top of a bag: how long over the top, and from there down the front, mm. */
 export interface Flap {
   /** Over the top from the back’s top edge to where it turns down. */
@@ -70,7 +73,7 @@ export const flapReach = (flap: Flap): number => flap.over.value + flap.length
 /** Corners of a piece `wide` mm across that goes on above y = 0 as a flap, from its left side round to its right. */
 export function flapCorners({ inset, radius, ...flap }: Flap, wide: number): Named[] {
   const up = -(flap.over.value + flap.length)
-  const shoulders = inset > 0.01
+  const shoulders = inset > LEAST_SHOULDER
   return [
     ...(shoulders ? [{ x: 0, y: 0, edge: 'shoulder-left' }] : []),
     { x: inset, y: 0, edge: 'flap-left' },

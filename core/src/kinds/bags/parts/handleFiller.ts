@@ -5,6 +5,9 @@ import { panelSheet } from '../../parts/sheets.js'
 import { type Bag } from '../bag.js'
 import { rectanglePanel } from './onFace.js'
 
+/** Where what is wrong with the handle is shown, mm from its end. */
+const ALONG = 30
+
 /** A handle as far as its filler depends on it. */
 interface Filled {
   readonly id: string
@@ -105,7 +108,7 @@ export function overFiller(bag: Bag, wide: Reckoned): readonly Concern[] {
       id: 'handle-filler-thick',
       rank: 'look',
       panelId: 'handle',
-      at: point(30, p.handleWide / 2),
+      at: point(ALONG, p.handleWide / 2),
       what: 'Over a filler of {fill} the upper half of the handle needs {more} more at each edge',
       lengths: { fill: fillOf(p), more: lost, thin: THIN },
       why: 'Both halves are one strip of one width. Mould the upper one wet over the filler and trim the other to it, or take a thinner filler.',

@@ -10,6 +10,9 @@ import { BENCH, type Hand } from './handlePlaces.js'
 import { onPanel } from './onFace.js'
 import { type Body } from '../assembly.js'
 
+/** Two rivets stand at these shares of a handle's lap, where that is long enough; one stands in its middle. */
+const SHARES = [0.3, 0.75] as const
+
 /** Caps keep so far apart, mm. */
 const APART = 1.5
 
@@ -19,7 +22,7 @@ export function handleRivets(bag: Bag, body: Body, hand: Hand, cut: Cut): Fittin
   const { id } = cut
   const { across } = hardwareOf(materials, 'rivet')
   const top = BENCH.under
-  const shares = p.lap * (0.75 - 0.3) >= across + APART ? [0.3, 0.75] : [0.5]
+  const shares = p.lap * (SHARES[1] - SHARES[0]) >= across + APART ? SHARES : [0.5]
   return ([-1, 1] as const).flatMap((way) => {
     const { face, x: at } = hand.ends[way < 0 ? 0 : 1]
     return shares.map((share, i): Fitting => ({

@@ -6,6 +6,9 @@ import { given } from '../../../working/index.js'
 import type { Bag } from '../bag.js'
 import type { Body } from '../assembly.js'
 
+/** What a handle has to leave of the width beside its ends, and the least between them, mm. */
+const SPAN = { beside: 4, min: 20 } as const
+
 /** Whether both ends of a handle lie on the face of the bag, clear of its seams. */
 export function onTheFace({ p, size, margin, hold }: Bag, { front }: Body, wide: number): Fit {
   const has = size('fit.handleHas', 'between the seams', '{face} − 2 × {margin} margin', '§20', {
@@ -21,7 +24,12 @@ export function onTheFace({ p, size, margin, hold }: Bag, { front }: Body, wide:
     why: 'an end would hang over the corner into the side seam: bring the ends nearer together, or make the handle narrower',
     keys: [],
     ...(p.handleBy === 'rise'
-      ? { remedy: { field: 'handleSpan', value: Math.max(20, Math.floor(has.value - wide - 4)) } }
+      ? {
+          remedy: {
+            field: 'handleSpan',
+            value: Math.max(SPAN.min, Math.floor(has.value - wide - SPAN.beside)),
+          },
+        }
       : {}),
     needs: size('fit.handle', 'needs', '{span} span + {wide} wide', '§20', {
       span: hold.span,

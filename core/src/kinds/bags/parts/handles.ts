@@ -14,6 +14,11 @@ import { part, together, type Body, type Part } from '../assembly.js'
 import { fillerOf, holdSizes, overFiller } from './handleFiller.js'
 import { capsOn, handleRivets } from './handleRivets.js'
 
+/** Below the mouth a ring's tab begins, mm. */
+const TAB_DOWN = 6
+/** A handle is sewn together from this far past its lap, mm: a rolled one has to close first. */
+const PAST_LAP = { rolled: 6, flat: 4 } as const
+
 /** Handles on front and back, or one on the back, or on top of the flap. */
 export function handles(bag: Bag, body: Body, flap: Flap | undefined): Part {
   const { p } = bag
@@ -35,7 +40,7 @@ export function handles(bag: Bag, body: Body, flap: Flap | undefined): Part {
               words: `${i + 1} of the handle ${words}`.trim(),
               face,
               x,
-              y: 6,
+              y: TAB_DOWN,
             })),
           ),
         })
@@ -79,7 +84,7 @@ const straddled = (half: number, pitch: number): number => {
 function edgePoints({ p, s }: Bag, { ring, rolled, length }: Cut, y: number): Point[] {
   const from = ring
     ? length.value / 2 - straddled(length.value / 4 - 4, s.pitch.value)
-    : p.lap + (rolled ? 6 : 4)
+    : p.lap + (rolled ? PAST_LAP.rolled : PAST_LAP.flat)
   return [point(from, y), point(length.value - from, y)]
 }
 

@@ -5,6 +5,10 @@ import { type Bag, isBoxed, isSetIn } from '../bag.js'
 import { onPanel, putOn, rectanglePanel, row, uSeam } from './onFace.js'
 import { type Face, type Part, part } from '../assembly.js'
 
+/** An inner pocket leaves so much of the height of what carries it, mm; what is wrong is shown so far below its top. */
+const LEFT_OF_HEIGHT = 12
+const SHOWN_BELOW_TOP = 6
+
 /** Beside a pocket at least, mm. */
 const BESIDE = 3
 /** How wide a pocket may be: one with pleats is cut wider, and keeps off the seams as long as it lies flat. */
@@ -42,7 +46,7 @@ export function innerPocket(
   const margin = bag.p.margin
   const above = size.above ?? 0
   const wide = Math.min(size.wide, widestOn(bag, face, size.full, above))
-  const high = Math.min(size.high, face.high - 12 - above)
+  const high = Math.min(size.high, face.high - LEFT_OF_HEIGHT - above)
   const across = reckon(
     `${id}.wide`,
     'pocket cut wide',
@@ -93,7 +97,7 @@ function smallerPocket(
       id: 'pocket-smaller',
       rank: 'look',
       panelId: id,
-      at: point(made.wide / 2, 6),
+      at: point(made.wide / 2, SHOWN_BELOW_TOP),
       what: 'The inner pocket is made {wide} wide and {high} high, not {askedWide} by {askedHigh}',
       lengths: { ...made, askedWide: asked.wide, askedHigh: asked.high },
       why: 'There is no more room for it inside. Ask for a smaller one, or make the bag larger.',

@@ -1,3 +1,4 @@
+import { mostRadius } from '../../parts/shape.js'
 import { point, polyline } from '../../../geometry/index.js'
 import { type Fold, type Join, type Panel, type PanelMark } from '../../../master/index.js'
 import { given } from '../../../working/index.js'
@@ -7,6 +8,9 @@ import { lineSeam } from '../../parts/seams.js'
 import { rectanglePanel, rowsAlong } from './onFace.js'
 import { onto, part, type Part } from '../assembly.js'
 import { BENCH, type Sizes } from './strapSizes.js'
+
+/** A long part of two pieces is joined so far from the ring, mm and as a share of it: away from its holes and its bend. */
+const JOINED = { fromRing: 40, share: 0.35 } as const
 
 /** A strap that is joined laps so far, mm: as wide a skive as a bell-knife machine makes; docs/formulas.md §15. */
 const JOIN_LAP = 50
@@ -21,7 +25,7 @@ export function joinedOn(bag: Bag, s: Sizes, panels: readonly Panel[]): { panels
   const leather = leatherOf(materials, 'straps')
   const t = leather.thickness
   // Joined away from the holes and from the ring.
-  const at = Math.max(s.back.value + 40, s.long.value * 0.35)
+  const at = Math.max(s.back.value + JOINED.fromRing, s.long.value * JOINED.share)
   const first = size('strap.first', 'long part, piece at the ring', '{at} to the lap + {lap} lap', '§10', {
     at: given('to the lap', at),
     lap: given('lap', JOIN_LAP),
@@ -54,7 +58,7 @@ export function joinedOn(bag: Bag, s: Sizes, panels: readonly Panel[]): { panels
       grain: long.grain,
       pull: Math.PI / 2,
       count: long.count,
-      foot: w / 2 - 0.1,
+      foot: mostRadius(w),
       marks: holeMarks(bag, s).map((m) => ({ ...m, at: point(w / 2, m.at.y - at) })),
     }),
     'top',
@@ -117,7 +121,7 @@ export function strapPanels(bag: Bag, s: Sizes, count: number): Panel[] {
   return [
     rectanglePanel(bag, 'strap-long', 'Strap, long part', 'straps', w, s.long.value, {
       ...common,
-      foot: w / 2 - 0.1,
+      foot: mostRadius(w),
       marks: holeMarks(bag, s),
       folds: [
         roundBar('ring', 'round the ring', w, p.lap + (s.back.value - p.lap) / 2, s.back.value - p.lap),

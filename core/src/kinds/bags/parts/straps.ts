@@ -10,6 +10,13 @@ import { backSeams, buckleAt, joinedOn, runsOf, strapPanels } from './strapPanel
 import { hung } from './strapStand.js'
 import { BENCH, type Sizes, hasHooks, strapSizes } from './strapSizes.js'
 
+/** The least of a tab's width, and the row of it below its fold, mm. */
+const TAB = { min: 12, row: 6 } as const
+/** The yoke: half of what its straps stand apart, what is left of the back, what stands over beside the straps, its corners, mm. */
+const YOKE = { apart: 60, leaves: 10, over: 30, corner: 10 } as const
+/** Straps begin below what is sewn along the top, below a closing strap, in from the corners and above the foot, mm. */
+const BEGIN = { raw: 10, underBand: 6, closing: 48, corner: 6, aboveFoot: 18 } as const
+
 /** What every strap in two parts brings: its pieces, turn-backs, buckle and lengths, `count` times. */
 function strapInTwo(bag: Bag, s: Sizes, count: number): Part {
   const { p } = bag
@@ -87,7 +94,7 @@ function strapRings(bag: Bag, places: RingLoops['places']): Part {
   return ringLoops(bag, {
     panelId: 'tab',
     role: 'ring',
-    wide: Math.min(bag.p.strapWide, Math.max(12, room)),
+    wide: Math.min(bag.p.strapWide, Math.max(TAB.min, room)),
     field: 'strapWide',
     places,
   })
@@ -115,7 +122,7 @@ export function shoulderStrap(bag: Bag, body: Body): Part {
         const [a, b] = places.map(({ face, x, y }) => {
           const f = face.frame(opened)
           return point3Along(
-            point3Along(point3Along(f.origin, f.right, x), f.down, y - 6),
+            point3Along(point3Along(f.origin, f.right, x), f.down, y - TAB.row),
             f.grain,
             face.seamOffset + 4,
           )
@@ -131,16 +138,32 @@ export function shoulderPair(bag: Bag, body: Body): Part {
   const { p } = bag
   const s = strapSizes(bag)
   const { back } = body
-  const apart = Math.min(back.wide / 3, 60)
-  const yokeWide = Math.min(back.wide - 10, 2 * apart + p.strapWide + 30)
+  const apart = Math.min(back.wide / 3, YOKE.apart)
+  const yokeWide = Math.min(back.wide - YOKE.leaves, 2 * apart + p.strapWide + YOKE.over)
   const yokeHigh = Math.min(BENCH.yokeHigh, Math.max(BENCH.yokeLeast, BENCH.yokeShare * back.high))
-  const yoke = rectanglePanel(bag, 'yoke', 'Strap panel', 'gusset', yokeWide, yokeHigh, { corner: 10 })
+  const yoke = rectanglePanel(bag, 'yoke', 'Strap panel', 'gusset', yokeWide, yokeHigh, {
+    corner: YOKE.corner,
+  })
   // Below what is sewn along the top, and below a closing strap.
-  const top = (p.top === 'single' ? 10 : p.topBand + 6) + (p.closure === 'strap' ? 48 : 0)
-  const corner = back.wide / 2 - p.strapWide / 2 - 6
+  const top =
+    (p.top === 'single' ? BEGIN.raw : p.topBand + BEGIN.underBand) +
+    (p.closure === 'strap' ? BEGIN.closing : 0)
+  const corner = back.wide / 2 - p.strapWide / 2 - BEGIN.corner
   const places = [
-    { face: back, x: -corner, y: back.high - LOOP_REACH - 18, id: 'right', words: 'at the right corner' },
-    { face: back, x: corner, y: back.high - LOOP_REACH - 18, id: 'left', words: 'at the left corner' },
+    {
+      face: back,
+      x: -corner,
+      y: back.high - LOOP_REACH - BEGIN.aboveFoot,
+      id: 'right',
+      words: 'at the right corner',
+    },
+    {
+      face: back,
+      x: corner,
+      y: back.high - LOOP_REACH - BEGIN.aboveFoot,
+      id: 'left',
+      words: 'at the left corner',
+    },
   ]
   const m = p.margin
   const pad = padOf(bag, s)

@@ -9,6 +9,9 @@ import { alone, onto, part, together, type Body, type Face, type Part } from '..
 import { hemRow } from '../mouth.js'
 import { required } from '../../../lists/index.js'
 
+/** Rows of a band begin and end so far from its ends, mm. */
+const ROW_ENDS = { from: 3, to: 5 } as const
+
 /** The top edges: a band behind them, or a hem. Single tops are only finished. */
 export function topEdges(bag: Bag, body: Body): Part {
   const { p } = bag
@@ -42,7 +45,12 @@ function band(bag: Bag, face: Face, i: number): Part {
   return part({
     panels: [panel],
     onto: [putOn(face, panel, { x: 0, y: 0, inside: true })],
-    joins: bandRows(bag, face.sheet, { id, which, from: () => 3, to: () => face.wide - 5 }),
+    joins: bandRows(bag, face.sheet, {
+      id,
+      which,
+      from: () => ROW_ENDS.from,
+      to: () => face.wide - ROW_ENDS.to,
+    }),
   })
 }
 
