@@ -1,3 +1,4 @@
+import { nth } from '../lists/index.js'
 import { segmentLength, segmentParameterAt } from './length.js'
 import { type Path, openPath, polyline } from './path.js'
 import { type Point, point } from './point.js'
@@ -51,17 +52,17 @@ export interface Coursed {
 
 export function coursed(path: Path): Coursed {
   const starts = [0]
-  for (const s of path.segments) starts.push(starts[starts.length - 1]! + segmentLength(s))
+  for (const s of path.segments) starts.push(nth(starts, starts.length - 1) + segmentLength(s))
   return { segments: path.segments, starts }
 }
 
 /** A place on a course and the unit vector one walks along there; beyond its ends it goes on straight. */
 export function courseAt({ segments, starts }: Coursed, s: number): { at: Point; way: Point } {
-  const length = starts[starts.length - 1]!
+  const length = nth(starts, starts.length - 1)
   let i = 0
-  while (i < segments.length - 1 && starts[i + 1]! < s) i += 1
-  const segment = segments[i]!
-  const inside = Math.min(Math.max(s, 0), length) - starts[i]!
+  while (i < segments.length - 1 && nth(starts, i + 1) < s) i += 1
+  const segment = nth(segments, i)
+  const inside = Math.min(Math.max(s, 0), length) - nth(starts, i)
   const t = segment.type === 'line' ? inside / segmentLength(segment) : segmentParameterAt(segment, inside)
   const way = segmentTangent(segment, t)
   const at = segmentPoint(segment, t)
@@ -75,7 +76,7 @@ const FACET = Math.PI / 18
 /** Distances at which a course has to be broken so that its facets lie near it. */
 export function courseBreaks({ segments, starts }: Coursed): number[] {
   return segments.flatMap((s, i) => {
-    const [from, to] = [starts[i]!, starts[i + 1]!]
+    const [from, to] = [nth(starts, i), nth(starts, i + 1)]
     if (s.type === 'line') return [from, to]
     const count = s.type === 'arc' ? Math.max(1, Math.ceil(Math.abs(s.sweep) / FACET)) : 12
     return Array.from({ length: count + 1 }, (_, k) => from + ((to - from) * k) / count)

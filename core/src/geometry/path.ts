@@ -1,3 +1,4 @@
+import { nth } from '../lists/index.js'
 import { segmentLength, segmentParameterAt } from './length.js'
 import { type Point, pointCross } from './point.js'
 import { type Segment, line, segmentPart, segmentPoint, segmentReversed, segmentTangent } from './segment.js'
@@ -20,10 +21,10 @@ export const openPath = (segments: readonly Segment[]): Path => ({ segments, clo
 export const closedPath = (segments: readonly Segment[]): Path => ({ segments, closed: true })
 /** A closed path of straight lines through the points. */
 export const polygon = (points: readonly Point[]): Path =>
-  closedPath(points.map((from, i) => line(from, points[(i + 1) % points.length]!)))
+  closedPath(points.map((from, i) => line(from, nth(points, (i + 1) % points.length))))
 /** An open path of straight lines through the points. */
 export const polyline = (points: readonly Point[]): Path =>
-  openPath(points.slice(1).map((to, i) => line(points[i]!, to)))
+  openPath(points.slice(1).map((to, i) => line(nth(points, i), to)))
 
 export function pathLength(path: Path): number {
   let sum = 0
@@ -37,7 +38,7 @@ export const pathReversed = (path: Path): Path => ({
 })
 
 export const pathStart = (path: Path): Point => firstOf(path).from
-export const pathEnd = (path: Path): Point => path.segments[path.segments.length - 1]!.to
+export const pathEnd = (path: Path): Point => nth(path.segments, path.segments.length - 1).to
 
 function firstOf(path: Path): Segment {
   const first = path.segments[0]
@@ -61,7 +62,7 @@ export function pathPlaceAt(path: Path, distance: number): PathPlace {
   let left = path.closed ? wrapped(distance, pathLength(path)) : distance
   const last = path.segments.length - 1
   for (let index = 0; index <= last; index += 1) {
-    const segment = path.segments[index]!
+    const segment = nth(path.segments, index)
     const length = segmentLength(segment)
     if (left <= length || index === last) return placeOn(segment, index, segmentParameterAt(segment, left))
     left -= length
@@ -98,8 +99,8 @@ export function pathStretch(path: Path, from: number, to: number): Path {
 /** How far along a path a place of it lies, mm. */
 export function pathDistanceOf(path: Path, place: Pick<PathPlace, 'segment' | 'parameter'>): number {
   let before = 0
-  for (let i = 0; i < place.segment; i += 1) before += segmentLength(path.segments[i]!)
-  return before + segmentLength(path.segments[place.segment]!, place.parameter)
+  for (let i = 0; i < place.segment; i += 1) before += segmentLength(nth(path.segments, i))
+  return before + segmentLength(nth(path.segments, place.segment), place.parameter)
 }
 
 /** Signed area in mm², positive for an outline walked clockwise on the screen. Exact for lines, arcs and cubics. */

@@ -1,10 +1,11 @@
+import { nth } from '../lists/index.js'
 import type { Point } from './point.js'
 
 /** Where the level line at y enters and leaves a closed ring of chords, from left to right. */
 export function levelCrossings(ring: readonly Point[], y: number): number[] {
   const found: number[] = []
   for (let i = 0, j = ring.length - 1; i < ring.length; j = i, i += 1) {
-    const [a, b] = [ring[i]!, ring[j]!]
+    const [a, b] = [nth(ring, i), nth(ring, j)]
     if (a.y > y !== b.y > y) found.push(((b.x - a.x) * (y - a.y)) / (b.y - a.y) + a.x)
   }
   return found.sort((a, b) => a - b)
@@ -28,8 +29,8 @@ export function cellsInside(
   for (let row = 0; row < rows; row += 1) {
     const stops = levelCrossings(ring, top + (row + 0.5) * cell)
     for (let k = 0; k + 1 < stops.length; k += 2) {
-      const from = Math.max(0, Math.ceil((stops[k]! - left) / cell - 0.5))
-      const to = Math.min(columns - 1, Math.floor((stops[k + 1]! - left) / cell - 0.5))
+      const from = Math.max(0, Math.ceil((nth(stops, k) - left) / cell - 0.5))
+      const to = Math.min(columns - 1, Math.floor((nth(stops, k + 1) - left) / cell - 0.5))
       if (to >= from) visit(row, from, to)
     }
   }

@@ -1,3 +1,4 @@
+import { nth } from '../lists/index.js'
 import { type Path, closedPath } from './path.js'
 import {
   type Point,
@@ -48,15 +49,15 @@ function fillet(before: Point, at: Corner, after: Point): Fillet {
 export function roundedPolygon(corners: readonly Corner[]): RoundedPolygon {
   const count = corners.length
   const fillets = corners.map((at, i) =>
-    fillet(corners[(i + count - 1) % count]!, at, corners[(i + 1) % count]!),
+    fillet(nth(corners, (i + count - 1) % count), at, nth(corners, (i + 1) % count)),
   )
   const segments: Segment[] = []
   const sides: (number | undefined)[] = []
   const roundings: (number | undefined)[] = []
   for (let i = 0; i < count; i += 1) {
-    const [here, next] = [fillets[i]!, fillets[(i + 1) % count]!]
+    const [here, next] = [nth(fillets, i), nth(fillets, (i + 1) % count)]
     roundings.push(here.arc ? segments.push(here.arc) - 1 : undefined)
-    const side = pointSubtract(corners[(i + 1) % count]!, corners[i]!)
+    const side = pointSubtract(nth(corners, (i + 1) % count), nth(corners, i))
     const along = pointDot(pointSubtract(next.enter, here.leave), pointUnit(side))
     if (along < -1e-9)
       throw new RangeError(

@@ -1,3 +1,4 @@
+import { nth } from '../lists/index.js'
 import { segmentCrossings } from './crossings.js'
 import { boxOfPoints } from './box.js'
 import { type Path, closedPath } from './path.js'
@@ -58,8 +59,8 @@ export function pathSpread(path: Path, across: Across, by: number): Spread {
       1,
     ]
     for (let i = 1; i < stops.length; i += 1) {
-      if (stops[i]! - stops[i - 1]! < 1e-9) continue
-      const part = segmentPart(s, stops[i - 1]!, stops[i]!)
+      if (nth(stops, i) - nth(stops, i - 1) < 1e-9) continue
+      const part = segmentPart(s, nth(stops, i - 1), nth(stops, i))
       add(beyondLine(across, segmentPoint(part, 0.5)) > 0 ? segmentMoved(part, far) : part, index)
     }
   })
@@ -71,11 +72,11 @@ function bridged(segments: readonly Segment[], origins: readonly number[]): Spre
   const [out, from]: [Segment[], number[]] = [[], []]
   segments.forEach((s, i) => {
     out.push(s)
-    from.push(origins[i]!)
-    const next = segments[(i + 1) % segments.length]!
+    from.push(nth(origins, i))
+    const next = nth(segments, (i + 1) % segments.length)
     if (pointsMeet(s.to, next.from)) return
     out.push(line(s.to, next.from))
-    from.push(origins[i]!)
+    from.push(nth(origins, i))
   })
   return { path: closedPath(out), origins: from }
 }

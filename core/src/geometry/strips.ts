@@ -1,3 +1,4 @@
+import { nth } from '../lists/index.js'
 import { type Box, pathBox, segmentBox } from './box.js'
 import type { Path } from './path.js'
 
@@ -24,7 +25,7 @@ function stripsOf(path: Path): Strips {
   const of: number[][] = Array.from({ length: Math.min(256, boxes.length) }, () => [])
   const strips = { top, high: bottom - top || 1, boxes, of }
   for (const [i, box] of boxes.entries())
-    for (let k = at(strips, box.top); k <= at(strips, box.bottom); k += 1) of[k]!.push(i)
+    for (let k = at(strips, box.top); k <= at(strips, box.bottom); k += 1) nth(of, k).push(i)
   known.set(path, strips)
   return strips
 }
@@ -37,15 +38,15 @@ export function segmentsNear(path: Path, box: Box, by: number): readonly number[
   const found: number[] = []
   if (path.segments.length < FEW) {
     for (let i = 0; i < path.segments.length; i += 1)
-      if (touch(segmentBox(path.segments[i]!), box, by)) found.push(i)
+      if (touch(segmentBox(nth(path.segments, i)), box, by)) found.push(i)
     return found
   }
   const strips = stripsOf(path)
   const first = at(strips, box.top - by)
   const last = at(strips, box.bottom + by)
   for (let k = first; k <= last; k += 1)
-    for (const i of strips.of[k]!) {
-      const own = strips.boxes[i]!
+    for (const i of nth(strips.of, k)) {
+      const own = nth(strips.boxes, i)
       // A segment that reaches through several strips is taken in the first of them.
       if (Math.max(first, at(strips, own.top)) === k && touch(own, box, by)) found.push(i)
     }

@@ -1,4 +1,3 @@
-import { floatAt, intAt } from '../lists/index.js'
 import { type Meeting, meetingOf } from './apart.js'
 import { BAY, type Convex, convexParts } from './convex.js'
 import type { Point } from '../geometry/index.js'
@@ -171,32 +170,25 @@ export function depthIn(
   let sum = 0
   for (let k = 0; k + 1 < starts.length; k += 1) {
     const box = 4 * k
-    if (
-      x <= floatAt(boxes, box) ||
-      x >= floatAt(boxes, box + 1) ||
-      y <= floatAt(boxes, box + 2) ||
-      y >= floatAt(boxes, box + 3)
-    )
-      continue
+    if (x <= boxes[box]! || x >= boxes[box + 1]! || y <= boxes[box + 2]! || y >= boxes[box + 3]!) continue
     // As seen from the middle of the box.
-    const dx = x - (floatAt(boxes, box) + floatAt(boxes, box + 1)) / 2
-    const dy = y - (floatAt(boxes, box + 2) + floatAt(boxes, box + 3)) / 2
-    const hint = intAt(hints, k)
-    if (floatAt(planes, hint + 2) - floatAt(planes, hint) * dx - floatAt(planes, hint + 1) * dy <= TOUCH)
-      continue
-    const end = intAt(starts, k + 1)
+    const dx = x - (boxes[box]! + boxes[box + 1]!) / 2
+    const dy = y - (boxes[box + 2]! + boxes[box + 3]!) / 2
+    const hint = hints[k]!
+    if (planes[hint + 2]! - planes[hint]! * dx - planes[hint + 1]! * dy <= TOUCH) continue
+    const end = starts[k + 1]!
     const away = Math.sqrt(dx * dx + dy * dy)
     let min = Infinity
     let [nx, ny] = [0, 0]
-    for (let i = intAt(starts, k); i < end; i += 3) {
-      const out = floatAt(planes, i + 2)
+    for (let i = starts[k]!; i < end; i += 3) {
+      const out = planes[i + 2]!
       // What lies farther out than that is farther than the nearest so far, and so are all after it.
       if (out - away >= min) break
-      const depth = out - floatAt(planes, i) * dx - floatAt(planes, i + 1) * dy
+      const depth = out - planes[i]! * dx - planes[i + 1]! * dy
       if (depth >= min) continue
       min = depth
-      nx = floatAt(planes, i)
-      ny = floatAt(planes, i + 1)
+      nx = planes[i]!
+      ny = planes[i + 1]!
       if (min > TOUCH) continue
       hints[k] = i
       break

@@ -1,4 +1,4 @@
-import { intAt, floatAt } from '../lists/index.js'
+import { intAt, floatAt, nth } from '../lists/index.js'
 import { Board, type Shape } from './board.js'
 import { type Ground, type Layout, Table, copyOf } from './layout.js'
 import { type Worth, freePlace } from './place.js'
@@ -64,7 +64,7 @@ export function packLand(
     better(best)
   }
   asked.things.forEach((_, i) => {
-    if (waits(table, i)) put(table, i, asked.worth[i]!)
+    if (waits(table, i)) put(table, i, nth(asked.worth, i))
     if (i % TOLD === TOLD - 1) tell()
   })
   tell()
@@ -103,7 +103,7 @@ const lyingOn = (table: Table): (LyingThing | undefined)[] =>
   Array.from({ length: table.count }, (_, i) =>
     table.isLaid(i)
       ? {
-          turn: table.board.angles[intAt(table.layout.turn, i)]!,
+          turn: nth(table.board.angles, intAt(table.layout.turn, i)),
           x: floatAt(table.layout.x, i),
           y: floatAt(table.layout.y, i),
         }
@@ -129,9 +129,14 @@ function settle(table: Table, worth: readonly Worth[]): void {
       if (!table.moves(i)) continue
       const at = (turn: number, x: number, y: number): number => {
         const box = board.boxes.subarray(4 * (intAt(shape, i) * board.angles.length + turn))
-        return worth[i]!(x + floatAt(box, 0), y + floatAt(box, 1), x + floatAt(box, 2), y + floatAt(box, 3))
+        return nth(worth, i)(
+          x + floatAt(box, 0),
+          y + floatAt(box, 1),
+          x + floatAt(box, 2),
+          y + floatAt(box, 3),
+        )
       }
-      const place = freePlace(table, i, worth[i]!)
+      const place = freePlace(table, i, nth(worth, i))
       if (
         !place ||
         at(place.turn, place.x, place.y) >
@@ -150,7 +155,7 @@ const waits = (table: Table, i: number): boolean => !table.isLaid(i) && !table.g
 
 /** The turn at which a thing is no larger than the strip, where there is one. */
 const fittingTurn = (table: Table, i: number): number | undefined =>
-  [...table.board.turnsOf[intAt(table.shape, i)]!].find((turn) => {
+  [...nth(table.board.turnsOf, intAt(table.shape, i))].find((turn) => {
     const room = table.room(i, turn)
     return room.right >= room.left && room.bottom >= room.top
   })

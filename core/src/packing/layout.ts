@@ -1,4 +1,3 @@
-import { floatAt, intAt } from '../lists/index.js'
 import { type Board, depthIn, found } from './board.js'
 
 /** What is laid where: the shape of each thing, its turn (a place in the board’s list) and the place of its origin, mm. */
@@ -100,13 +99,10 @@ export class Table {
     const { board, shape, count, total } = this
     const base = new Float64Array(count * total)
     let mean = 0
-    for (const s of shape) mean += floatAt(board.area, s) / count
+    for (const s of shape) mean += board.area[s]! / count
     for (let i = 0; i < count; i += 1)
       for (let j = 0; j < total; j += 1) {
-        const [a, b] = [
-          floatAt(board.area, intAt(shape, i)),
-          floatAt(board.area, intAt(shape, j < count ? j : i)),
-        ]
+        const [a, b] = [board.area[shape[i]!]!, board.area[shape[j < count ? j : i]!]!]
         base[i * total + j] = ((a * b) / mean ** 2) ** LARGE
       }
     return base
@@ -115,10 +111,10 @@ export class Table {
   private boxed(k: number, shape: number, turn: number, x: number, y: number): void {
     const { boxes, angles } = this.board
     const at = 4 * (shape * angles.length + turn)
-    this.left[k] = x + floatAt(boxes, at)
-    this.top[k] = y + floatAt(boxes, at + 1)
-    this.right[k] = x + floatAt(boxes, at + 2)
-    this.bottom[k] = y + floatAt(boxes, at + 3)
+    this.left[k] = x + boxes[at]!
+    this.top[k] = y + boxes[at + 1]!
+    this.right[k] = x + boxes[at + 2]!
+    this.bottom[k] = y + boxes[at + 3]!
   }
 
   /** Lays a thing there. */
@@ -127,17 +123,17 @@ export class Table {
     layout.turn[i] = turn
     layout.x[i] = x
     layout.y[i] = y
-    this.boxed(i, intAt(shape, i), turn, x, y)
+    this.boxed(i, shape[i]!, turn, x, y)
   }
 
   /** Puts a thing where nothing meets it. */
   putAside(i: number): void {
-    this.lay(i, intAt(this.board.turnsOf[intAt(this.shape, i)]!, 0), ASIDE, ASIDE)
+    this.lay(i, this.board.turnsOf[this.shape[i]!]![0]!, ASIDE, ASIDE)
   }
 
   /** Whether a thing is laid at all. */
   isLaid(i: number): boolean {
-    return floatAt(this.layout.x, i) > ASIDE / 2
+    return this.layout.x[i]! > ASIDE / 2
   }
 
   /** Whether a thing may be moved: it is laid, does not stay, and nobody holds it. */
@@ -147,59 +143,49 @@ export class Table {
 
   /** Lays everything as a layout has it. */
   take({ turn, x, y }: Layout): void {
-    for (let i = 0; i < this.count; i += 1) this.lay(i, intAt(turn, i), floatAt(x, i), floatAt(y, i))
+    for (let i = 0; i < this.count; i += 1) this.lay(i, turn[i]!, x[i]!, y[i]!)
   }
 
   /** How far along the strip anything reaches, or any of those asked for, mm. */
   used(of: (i: number) => boolean = () => true): number {
     let right = 0
-    for (let i = 0; i < this.count; i += 1) if (of(i)) right = Math.max(right, floatAt(this.right, i))
+    for (let i = 0; i < this.count; i += 1) if (of(i)) right = Math.max(right, this.right[i]!)
     return right
   }
 
   /** The middle of a thing’s box. */
   middle(i: number): readonly [number, number] {
-    return [
-      (floatAt(this.left, i) + floatAt(this.right, i)) / 2,
-      (floatAt(this.top, i) + floatAt(this.bottom, i)) / 2,
-    ]
+    return [(this.left[i]! + this.right[i]!) / 2, (this.top[i]! + this.bottom[i]!) / 2]
   }
 
   room(i: number, turn: number): Room {
     const { boxes, angles } = this.board
-    const at = 4 * (intAt(this.shape, i) * angles.length + turn)
+    const at = 4 * (this.shape[i]! * angles.length + turn)
     return {
-      left: -floatAt(boxes, at),
-      top: -floatAt(boxes, at + 1),
-      right: this.length - floatAt(boxes, at + 2),
-      bottom: this.width - floatAt(boxes, at + 3),
+      left: -boxes[at]!,
+      top: -boxes[at + 1]!,
+      right: this.length - boxes[at + 2]!,
+      bottom: this.width - boxes[at + 3]!,
     }
   }
 
   /** How deep one thing would meet another, or what stands there, if it lay there; `found` tells which way it leaves that. */
   depth(i: number, turn: number, x: number, y: number, j: number): number {
     const { boxes, angles, gap } = this.board
-    const at = 4 * (intAt(this.shape, i) * angles.length + turn)
+    const at = 4 * (this.shape[i]! * angles.length + turn)
     // What lies apart by its box is apart, however blunt the corners are taken to be.
     const apart =
-      floatAt(this.left, j) >= x + floatAt(boxes, at + 2) + gap ||
-      floatAt(this.right, j) <= x + floatAt(boxes, at) - gap ||
-      floatAt(this.top, j) >= y + floatAt(boxes, at + 3) + gap ||
-      floatAt(this.bottom, j) <= y + floatAt(boxes, at + 1) - gap
+      this.left[j]! >= x + boxes[at + 2]! + gap ||
+      this.right[j]! <= x + boxes[at]! - gap ||
+      this.top[j]! >= y + boxes[at + 3]! + gap ||
+      this.bottom[j]! <= y + boxes[at + 1]! - gap
     return apart ? 0 : this.depthOf(i, turn, x, y, j)
   }
 
   private depthOf(i: number, turn: number, x: number, y: number, j: number): number {
     const { shape, layout, count, ground } = this
     if (j < count)
-      return this.between(
-        intAt(shape, i),
-        turn,
-        intAt(shape, j),
-        intAt(layout.turn, j),
-        floatAt(layout.x, j) - x,
-        floatAt(layout.y, j) - y,
-      )
+      return this.between(shape[i]!, turn, shape[j]!, layout.turn[j]!, layout.x[j]! - x, layout.y[j]! - y)
     const stand = ground.stands[j - count]!
     let sum = 0
     let [fx, fy, deepest] = [0, 0, 0]
@@ -217,12 +203,12 @@ export class Table {
     const { board } = this
     // Of two shapes the first of the list is the one that stands still, so that each pair is reckoned once.
     if (a <= b) {
-      const [c, s] = [floatAt(board.cos, turn), floatAt(board.sin, turn)]
+      const [c, s] = [board.cos[turn]!, board.sin[turn]!]
       const depth = depthIn(board.pair(a, turn, b, other), dx * c + dy * s, dy * c - dx * s)
       if (depth > 0) turnFound(c, s, -1)
       return depth
     }
-    const [c, s] = [floatAt(board.cos, other), floatAt(board.sin, other)]
+    const [c, s] = [board.cos[other]!, board.sin[other]!]
     const depth = depthIn(board.pair(b, other, a, turn), -dx * c - dy * s, dx * s - dy * c)
     if (depth > 0) turnFound(c, s, 1)
     return depth
@@ -234,9 +220,9 @@ export class Table {
     const j = mates[i] ?? -1
     if (j < 0 || !this.isLaid(j)) return 0
     const { boxes, angles } = this.board
-    const at = 4 * (intAt(this.shape, i) * angles.length + turn)
-    const own = y + (floatAt(boxes, at + 1) + floatAt(boxes, at + 3)) / 2 - level
-    const more = Math.abs(own) - Math.abs((floatAt(this.top, j) + floatAt(this.bottom, j)) / 2 - level)
+    const at = 4 * (this.shape[i]! * angles.length + turn)
+    const own = y + (boxes[at + 1]! + boxes[at + 3]!) / 2 - level
+    const more = Math.abs(own) - Math.abs((this.top[j]! + this.bottom[j]!) / 2 - level)
     found.x = 0
     found.y = Math.sign(own || 1) * -Math.sign(more)
     found.depth = Math.max(0, Math.abs(more) - apart)
@@ -247,30 +233,30 @@ export class Table {
   cost(i: number, turn: number, x: number, y: number, bound: number, push = false): number {
     const { boxes, angles, gap } = this.board
     const { shape, total, weights } = this
-    const at = 4 * (intAt(shape, i) * angles.length + turn)
+    const at = 4 * (shape[i]! * angles.length + turn)
     const [left, top, right, bottom] = [
-      x + floatAt(boxes, at) - gap,
-      y + floatAt(boxes, at + 1) - gap,
-      x + floatAt(boxes, at + 2) + gap,
-      y + floatAt(boxes, at + 3) + gap,
+      x + boxes[at]! - gap,
+      y + boxes[at + 1]! - gap,
+      x + boxes[at + 2]! + gap,
+      y + boxes[at + 3]! + gap,
     ]
     if (push) this.pushes.length = 0
     let sum = this.strayedCost(i, turn, y, push)
     for (let j = 0; j < total; j += 1) {
       if (j === i) continue
       if (
-        floatAt(this.left, j) >= right ||
-        floatAt(this.right, j) <= left ||
-        floatAt(this.top, j) >= bottom ||
-        floatAt(this.bottom, j) <= top
+        this.left[j]! >= right ||
+        this.right[j]! <= left ||
+        this.top[j]! >= bottom ||
+        this.bottom[j]! <= top
       )
         continue
       const depth = this.depthOf(i, turn, x, y, j)
       if (depth === 0) continue
-      const weight = floatAt(weights, i * total + j)
+      const weight = weights[i * total + j]!
       // How far they are side by side where they meet: with the depth as much as they share, mm².
-      const across = Math.min(right, floatAt(this.right, j)) - Math.max(left, floatAt(this.left, j))
-      const down = Math.min(bottom, floatAt(this.bottom, j)) - Math.max(top, floatAt(this.top, j))
+      const across = Math.min(right, this.right[j]!) - Math.max(left, this.left[j]!)
+      const down = Math.min(bottom, this.bottom[j]!) - Math.max(top, this.top[j]!)
       const price = weight * depth * (Math.abs(found.y) * across + Math.abs(found.x) * down)
       sum += price
       if (sum > bound) return sum
@@ -282,8 +268,8 @@ export class Table {
   private strayedCost(i: number, turn: number, y: number, push: boolean): number {
     const depth = this.strayed(i, turn, y)
     if (depth === 0) return 0
-    const weight = floatAt(this.weights, i * this.total + this.ground.mates[i]!)
-    const price = weight * depth * Math.sqrt(floatAt(this.board.area, intAt(this.shape, i)))
+    const weight = this.weights[i * this.total + this.ground.mates[i]!]!
+    const price = weight * depth * Math.sqrt(this.board.area[this.shape[i]!]!)
     if (push) this.pushes.push({ x: found.x, y: found.y, depth, weight: price })
     return price
   }

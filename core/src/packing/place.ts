@@ -1,4 +1,3 @@
-import { floatAt, intAt } from '../lists/index.js'
 import type { Table } from './layout.js'
 
 /** A place at which a thing meets nothing. */
@@ -24,14 +23,14 @@ interface Valued extends FreePlace {
 export function freePlace(table: Table, i: number, worth: Worth): FreePlace | undefined {
   const { board, shape } = table
   const best: Valued[] = []
-  for (const turn of board.turnsOf[intAt(shape, i)]!) {
+  for (const turn of board.turnsOf[shape[i]!]!) {
     const valued = (x: number, y: number): number => {
-      const at = 4 * (intAt(shape, i) * board.angles.length + turn)
+      const at = 4 * (shape[i]! * board.angles.length + turn)
       const [l, t, r, b] = [
-        floatAt(board.boxes, at),
-        floatAt(board.boxes, at + 1),
-        floatAt(board.boxes, at + 2),
-        floatAt(board.boxes, at + 3),
+        board.boxes[at]!,
+        board.boxes[at + 1]!,
+        board.boxes[at + 2]!,
+        board.boxes[at + 3]!,
       ]
       return worth(x + l, y + t, x + r, y + b)
     }
@@ -69,21 +68,14 @@ function touching(table: Table, i: number, turn: number, look: (x: number, y: nu
   const { board, shape, layout, count, ground } = table
   const round = (other: number, otherTurn: number, own: number, x: number, y: number): void => {
     const { corners } = board.pair(other, otherTurn, own, turn)
-    const [cos, sin] = [floatAt(board.cos, otherTurn), floatAt(board.sin, otherTurn)]
+    const [cos, sin] = [board.cos[otherTurn]!, board.sin[otherTurn]!]
     for (let c = 0; c + 1 < corners.length; c += 2) {
-      const [cx, cy] = [floatAt(corners, c), floatAt(corners, c + 1)]
+      const [cx, cy] = [corners[c]!, corners[c + 1]!]
       look(x + cx * cos - cy * sin, y + cx * sin + cy * cos)
     }
   }
   for (let j = 0; j < count; j += 1)
-    if (j !== i && table.isLaid(j))
-      round(
-        intAt(shape, j),
-        intAt(layout.turn, j),
-        intAt(shape, i),
-        floatAt(layout.x, j),
-        floatAt(layout.y, j),
-      )
+    if (j !== i && table.isLaid(j)) round(shape[j]!, layout.turn[j]!, shape[i]!, layout.x[j]!, layout.y[j]!)
   for (const { shape: stand, sort } of ground.stands)
     for (const own of ground.keeps[i]?.[sort] ?? []) round(stand, 0, own, 0, 0)
   const { left, right, top, bottom } = table.room(i, turn)
@@ -94,13 +86,8 @@ function touching(table: Table, i: number, turn: number, look: (x: number, y: nu
 function pushed(table: Table, i: number, place: Valued, worth: Worth): Valued {
   const { board, shape } = table
   let { x, y, worth: value } = place
-  const at = 4 * (intAt(shape, i) * board.angles.length + place.turn)
-  const [l, t, r, b] = [
-    floatAt(board.boxes, at),
-    floatAt(board.boxes, at + 1),
-    floatAt(board.boxes, at + 2),
-    floatAt(board.boxes, at + 3),
-  ]
+  const at = 4 * (shape[i]! * board.angles.length + place.turn)
+  const [l, t, r, b] = [board.boxes[at]!, board.boxes[at + 1]!, board.boxes[at + 2]!, board.boxes[at + 3]!]
   const first = Math.max(r - l, b - t)
   for (const [dx, dy] of WAYS)
     for (let step = first; step > FINE; step /= 2) {

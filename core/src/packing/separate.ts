@@ -1,4 +1,4 @@
-import { floatAt, intAt } from '../lists/index.js'
+import { floatAt, intAt, nth } from '../lists/index.js'
 import { type Table, copyOf } from './layout.js'
 import type { Random } from './random.js'
 import { type Effort, placeFor } from './search.js'
@@ -42,7 +42,7 @@ function overlaps(table: Table): { readonly sum: number; readonly pairs: Float64
 function shuffled(list: number[], random: Random): number[] {
   for (let i = list.length - 1; i > 0; i -= 1) {
     const k = Math.floor(random() * (i + 1))
-    const [a, b] = [list[i]!, list[k]!]
+    const [a, b] = [nth(list, i), nth(list, k)]
     list[i] = b
     list[k] = a
   }

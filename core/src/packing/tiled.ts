@@ -1,4 +1,4 @@
-import { floatAt, intAt } from '../lists/index.js'
+import { atKey, floatAt, intAt, nth } from '../lists/index.js'
 import { type Point, type Region, regionArea, regionGrown, regionWithout } from '../geometry/index.js'
 import type { Table } from './layout.js'
 
@@ -39,12 +39,12 @@ const wrapped = (angle: number): number => Math.atan2(Math.sin(angle), Math.cos(
 function turnedOf(table: Table, shape: number, turn: number): Turned {
   const { board } = table
   const [c, s] = [floatAt(board.cos, turn), floatAt(board.sin, turn)]
-  const { outline } = board.shapes[shape]!
+  const { outline } = nth(board.shapes, shape)
   const round = twice(outline) < 0 ? outline.toReversed() : outline
   const points = round.map(({ x, y }) => ({ x: x * c - y * s, y: x * s + y * c }))
   const n = points.length
   const edge = points.map((p, i) => {
-    const q = points[(i + 1) % n]!
+    const q = nth(points, (i + 1) % n)
     return { x: q.x - p.x, y: q.y - p.y }
   })
   const heading = edge.map((e) => Math.atan2(e.y, e.x))
@@ -54,13 +54,13 @@ function turnedOf(table: Table, shape: number, turn: number): Turned {
     points,
     heading,
     length: edge.map((e) => Math.hypot(e.x, e.y)),
-    corner: heading.map((h, i) => Math.PI - wrapped(h - heading[(i + n - 1) % n]!)),
+    corner: heading.map((h, i) => Math.PI - wrapped(h - nth(heading, (i + n - 1) % n))),
   }
 }
 
 const twice = (ring: readonly Point[]): number =>
   ring.reduce((sum, p, i) => {
-    const q = ring[(i + 1) % ring.length]!
+    const q = nth(ring, (i + 1) % ring.length)
     return sum + p.x * q.y - q.x * p.y
   }, 0)
 
@@ -83,14 +83,14 @@ function nookOf(free: Region): Nook | undefined {
   if (!best) return undefined
   const { ring, i } = best
   const n = ring.length
-  const at = ring[i]!
+  const at = nth(ring, i)
   /** Past the crumbs that closing gaps leaves at a corner. */
   const beyond = (way: 1 | -1): Point => {
     for (let k = 1; k < n; k += 1) {
-      const p = ring[(i + way * k + n * n) % n]!
+      const p = nth(ring, (i + way * k + n * n) % n)
       if (Math.hypot(p.x - at.x, p.y - at.y) > 2 * SAME) return p
     }
-    return ring[(i + way + n) % n]!
+    return nth(ring, (i + way + n) % n)
   }
   const [next, before] = [beyond(1), beyond(-1)]
   const heading = Math.atan2(next.y - at.y, next.x - at.x)
@@ -109,7 +109,7 @@ export function tiled(table: Table, share: () => number): boolean {
   for (const s of shape) area += floatAt(board.area, s)
   const length = (area / width) * LOOSE + SAME / 2
   const turnsOf = new Map(
-    [...new Set(shape)].map((s) => [s, [...board.turnsOf[s]!].map((t) => turnedOf(table, s, t))]),
+    [...new Set(shape)].map((s) => [s, [...nth(board.turnsOf, s)].map((t) => turnedOf(table, s, t))]),
   )
   for (let i = 0; i < count; i += 1) table.putAside(i)
   const corners: Point[] = [
@@ -147,15 +147,15 @@ export function tiled(table: Table, share: () => number): boolean {
     for (let i = 0; i < count; i += 1) {
       if (table.isLaid(i) || tried.has(intAt(shape, i))) continue
       tried.add(intAt(shape, i))
-      for (const of of turnsOf.get(intAt(shape, i))!)
+      for (const of of atKey(turnsOf, intAt(shape, i)))
         of.heading.forEach((h, k) => {
-          if (Math.abs(wrapped(h - nook.heading)) > STRAIGHT + 0.03 / of.length[k]!) return
-          if (of.corner[k]! > nook.opens + 2 * STRAIGHT) return
-          const [x, y] = [to.x - of.points[k]!.x, to.y - of.points[k]!.y]
+          if (Math.abs(wrapped(h - nook.heading)) > STRAIGHT + 0.03 / nth(of.length, k)) return
+          if (nth(of.corner, k) > nook.opens + 2 * STRAIGHT) return
+          const [x, y] = [to.x - nth(of.points, k).x, to.y - nth(of.points, k).y]
           if (!lies(i, of, x, y)) return
           const meet = of.points.filter((p) => nearest({ x: p.x + x, y: p.y + y })).length
-          const fills = Math.abs(of.corner[k]! - nook.opens) < 2 * STRAIGHT ? 2 : 0
-          const along = Math.abs(of.length[k]! - nook.reach) < 2 * SAME ? 1 : 0
+          const fills = Math.abs(nth(of.corner, k) - nook.opens) < 2 * STRAIGHT ? 2 : 0
+          const along = Math.abs(nth(of.length, k) - nook.reach) < 2 * SAME ? 1 : 0
           fits.push({ thing: i, of, x, y, worth: meet + fills + along })
         })
     }
@@ -185,6 +185,6 @@ export function tiled(table: Table, share: () => number): boolean {
     }
     return false
   }
-  const whole: Region = [[corners[0]!, corners[2]!, corners[3]!, corners[1]!]]
+  const whole: Region = [[nth(corners, 0), nth(corners, 2), nth(corners, 3), nth(corners, 1)]]
   return goOn(whole, count, 0)
 }

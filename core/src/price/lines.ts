@@ -3,14 +3,7 @@ import type { Units } from '../measure/index.js'
 import { coinsOf } from '../money/index.js'
 import type { Steps } from '../steps/index.js'
 import type { Hide } from '../stores/index.js'
-import {
-  type Quantity,
-  type Reckoned,
-  type Term,
-  addedUp,
-  given,
-  reckoner,
-} from '../working/index.js'
+import { type Quantity, type Reckoned, type Term, addedUp, given, reckoner } from '../working/index.js'
 import type { Cut } from './leather.js'
 import type { Take } from './takes.js'
 import { toldIn } from './told.js'

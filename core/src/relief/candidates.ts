@@ -16,7 +16,7 @@ import { bandLength, skiveMinutes } from '../make/index.js'
 import type { Habits } from '../sewing/index.js'
 import { type Panel, edgeChain, insetChainMaybe } from '../master/index.js'
 import type { Run } from '../stitch/index.js'
-import { foundIn } from '../lists/index.js'
+import { foundIn, nth } from '../lists/index.js'
 
 /** A band of a panel that could be skived under a seam. */
 export interface Candidate {
@@ -91,7 +91,7 @@ function drawnOf(panel: Panel, drawn: DrawnPanel, { full, bears, ways }: Skivabl
         covers: (local) => isNear(path, local, EDGE_WIDTH - 0.01),
         change: (to, design) => {
           const index = design.drawn.findIndex((d) => d.id === drawn.id)
-          const skives = design.drawn[index]!.skives.filter((s) => s.id !== id)
+          const skives = nth(design.drawn, index).skives.filter((s) => s.id !== id)
           const where = { type: 'edge', edge: edge.id } as const
           return {
             path: ['drawn', index, 'skives'],

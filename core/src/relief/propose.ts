@@ -1,3 +1,4 @@
+import { nth } from '../lists/index.js'
 import { type Path, pathMoved } from '../geometry/index.js'
 import { type Edit, applyEdit } from '../design/index.js'
 import { type Derived, derive } from '../derived/index.js'
@@ -39,7 +40,7 @@ function thickest(samples: readonly Sample[], to: readonly number[]): number {
   let max = 0
   for (const { fixed, layers } of samples) {
     let sum = fixed
-    for (const layer of layers) sum += layer.by.reduce((t, i) => Math.min(t, to[i]!), layer.now)
+    for (const layer of layers) sum += layer.by.reduce((t, i) => Math.min(t, nth(to, i)), layer.now)
     if (sum > max) max = sum
   }
   return max
@@ -52,7 +53,7 @@ function thickest(samples: readonly Sample[], to: readonly number[]): number {
 function lightest(samples: readonly Sample[], found: readonly Candidate[], wanted: number): number[] {
   const min = found.map((c) => Math.max(0, Math.min(c.now, c.bears)))
   const at = (share: number): number[] =>
-    found.map((c, i) => Math.max(min[i]!, down(c.now - share * (c.now - min[i]!))))
+    found.map((c, i) => Math.max(nth(min, i), down(c.now - share * (c.now - nth(min, i)))))
   const good = (to: readonly number[]): boolean => thickest(samples, to) <= wanted + 1e-9
   let to = at(1)
   for (let share = 0.05; share < 1; share += 0.05)
@@ -63,16 +64,16 @@ function lightest(samples: readonly Sample[], found: readonly Candidate[], wante
   if (!good(to)) return to
   // The costliest first: what can be spared is spared where it saves most.
   const order = found
-    .map((c, i) => ({ i, cost: c.minutes(to[i]!) }))
+    .map((c, i) => ({ i, cost: c.minutes(nth(to, i)) }))
     .sort((a, b) => b.cost - a.cost)
     .map((o) => o.i)
   for (const i of order) {
-    const without = to.with(i, found[i]!.now)
+    const without = to.with(i, nth(found, i).now)
     if (good(without)) to = without
   }
   for (const i of order)
-    for (let t = to[i]! + KEPT; t < found[i]!.now + 1e-9; t += KEPT) {
-      const more = to.with(i, Math.min(t, found[i]!.now))
+    for (let t = nth(to, i) + KEPT; t < nth(found, i).now + 1e-9; t += KEPT) {
+      const more = to.with(i, Math.min(t, nth(found, i).now))
       if (!good(more)) break
       to = more
     }
@@ -117,7 +118,7 @@ export function proposeSkives(
   }
   if (none.reachable || found.length === 0) return none
   const to = lightest(samples, found, wanted)
-  const chosen = found.flatMap((c, i) => (to[i]! < c.now - 1e-9 ? [{ c, to: roundTo(to[i]!) }] : []))
+  const chosen = found.flatMap((c, i) => (nth(to, i) < c.now - 1e-9 ? [{ c, to: roundTo(nth(to, i)) }] : []))
   if (chosen.length === 0) return none
   const name = `skive for ${printWeight(wanted, unit)} along the seam`
   // Skives of one drawn panel stand in one list: each is put to those before it.

@@ -1,4 +1,4 @@
-import { tupleOf } from '../lists/index.js'
+import { tupleOf, nth } from '../lists/index.js'
 import type { Derived } from '../derived/index.js'
 import { boxHeight, boxWidth } from '../geometry/index.js'
 import { type LaidUp, layersAt, laidUpOf } from '../layup/index.js'
@@ -70,7 +70,7 @@ export function survey(derived: Derived, asked: Asked): Survey {
     map,
     contours: contours(map, levelsOf(mapThickest(map), asked.interval)),
     spots,
-    atThickest: [...new Set(layersAt(work, spots[0]!.at, asked.contents).map((l) => l.laid.sheet.name))],
+    atThickest: [...new Set(layersAt(work, nth(spots, 0).at, asked.contents).map((l) => l.laid.sheet.name))],
     seams: derived.runs.map((run) => alongRun(run, laidUpOf(derived.works, run.join.layup))),
   }
 }

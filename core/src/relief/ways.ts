@@ -1,3 +1,4 @@
+import { required } from '../lists/index.js'
 import { findingsOf } from '../check/index.js'
 import { type Edit, valueAt, applyEdit, setField } from '../design/index.js'
 import { leatherAt } from '../stores/index.js'
@@ -43,7 +44,7 @@ function otherDecisions({ design, kind }: Derived, unit: Units): { label: string
           },
         ]
       if (field.type !== 'leather') return []
-      const leather = design.leathers[field.role]!
+      const leather = required(design.leathers[field.role], String(field.role))
       const thinner = Math.round((leather.thickness - SPLIT) * 100) / 100
       if (thinner < THINNEST) return []
       const label = `${field.label} split to ${printWeight(thinner, unit)}`
