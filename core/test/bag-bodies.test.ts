@@ -1,4 +1,5 @@
 import { describe, expect, test } from 'vitest'
+import { arcOver } from '../src/kinds/bags/bodies/arches.js'
 import { sayFinding } from '@drumlin/core/check'
 import { BARE, bagOf, codesOf, edgesOf, findingOf, panelOf, sizeOf, spanOf } from './support/bags.js'
 
@@ -205,4 +206,17 @@ describe('sides that fold', () => {
       /A divider can’t be sewn down the middle of a side that folds/,
     )
   })
+})
+
+test('an arc over a chord is as long as it was asked to be, whatever both are', () => {
+  for (const chord of [10, 60, 300])
+    for (const share of [1.001, 1.02, 1.3, Math.PI / 2, 2, 3]) {
+      const length = chord * share
+      const angle = arcOver(length, chord)
+      const radius = length / angle
+      expect(2 * radius * Math.sin(angle / 2)).toBeCloseTo(chord, 6)
+    }
+  // No longer than its chord it is all but straight.
+  expect(arcOver(100, 100)).toBeLessThan(0.05)
+  expect(arcOver(90, 100)).toBeLessThan(0.05)
 })

@@ -1,9 +1,21 @@
 import { firstOf } from '../lists/index.js'
-import { skivingsOf } from '../edges/index.js'
+import { type SkiveChange, skiveChanges, skivingsOf } from '../edges/index.js'
 import { boxCentre, pathBox, pathLength, pathPlaceAt } from '../geometry/index.js'
 import { edgeChain } from '../master/index.js'
-import { printLength, printWeight } from '../measure/index.js'
+import { type Units, printLength, printWeight } from '../measure/index.js'
 import { check } from './finding.js'
+
+/** “At least 4.0 mm wide, or leaving 0.60 mm or more, it can be made evenly.” */
+function changesSaid(changes: readonly SkiveChange[], unit: Units): string {
+  const said = changes.map(({ what, to }) =>
+    what === 'thicker'
+      ? `leaving ${printWeight(to, unit)} or more`
+      : `${what === 'wider' ? 'at least' : 'no more than'} ${printLength(to, unit)} wide`,
+  )
+  if (said.length === 0) return 'Thinned all over instead, or left as it is, it can be made.'
+  const all = said.join(', or ')
+  return `${all.charAt(0).toUpperCase()}${all.slice(1)}, it can be made evenly.`
+}
 
 /** A skive that no tool at the bench makes well. */
 export const skiveTooSteep = check({
@@ -36,13 +48,14 @@ export const skiveTooSteep = check({
               thin: Math.min(s.start, s.end),
               slope: s.slope,
               why: s.tools.map((t) => `${t.tool}: ${t.not}`).join('; '),
+              changes: skiveChanges(s),
             },
           }
         }),
     ),
   say: ({ about, data }, unit) => ({
     what: `The ${about} goes down to ${printWeight(data.thin, unit)} over ${printLength(data.width, unit)}, ${Math.round((data.slope * 180) / Math.PI)}° steep; no tool does that well.`,
-    why: `${data.why}. A wider skive, or one that leaves more, can be made evenly.`,
+    why: `${data.why}. ${changesSaid(data.changes, unit)}`,
   }),
   fixes: () => [],
 })

@@ -78,6 +78,46 @@ export function toolsFor(
   }
 }
 
+/** What would let a tool make a skive, changed by itself, mm: its width, or what it leaves. */
+export interface SkiveChange {
+  readonly what: 'wider' | 'narrower' | 'thicker'
+  readonly to: number
+}
+
+/** Widths and thicknesses that are asked for are whole steps of these, mm: by so much a knife is led. */
+const STEPS = { width: 0.5, thickness: 0.05 } as const
+
+/**
+ * What a skive that no tool makes could be instead: as little wider or narrower, or leaving as little more, as lets one make it. Only
+ * what a tool does make then is told; docs/formulas.md §15.
+ */
+export function skiveChanges({ width, start, end, full, alongEdge }: Skiving): readonly SkiveChange[] {
+  const [thin, thick] = [Math.min(start, end), Math.max(start, end)]
+  const goes = (w: number, t: number): boolean =>
+    toolsFor(w, t, thick, alongEdge).tools.some((tool) => tool.not === undefined)
+  const wider = stepsAbove(width, WIDEST, STEPS.width).find((w) => goes(w, thin))
+  const narrower = stepsBelow(width, STEPS.width).find((w) => goes(w, thin))
+  const thicker = stepsAbove(thin, Math.min(thick, full), STEPS.thickness).find((t) => goes(width, t))
+  const told = (what: SkiveChange['what'], to: number | undefined): SkiveChange[] =>
+    to === undefined ? [] : [{ what, to }]
+  return [...told('wider', wider), ...told('narrower', narrower), ...told('thicker', thicker)]
+}
+
+/** No tool skives wider, mm. */
+const WIDEST = Math.max(SKIVING.knife.widest, SKIVING.edgeTool.widest, SKIVING.bellKnife.widest)
+
+/** Whole steps above one number up to another. */
+function stepsAbove(from: number, to: number, step: number): number[] {
+  const [first, last] = [Math.floor(from / step + 1e-9) + 1, Math.floor(to / step + 1e-9)]
+  return Array.from({ length: Math.max(0, last - first + 1) }, (_, i) => (first + i) * step)
+}
+
+/** Whole steps below a number, the nearest first, without nothing. */
+function stepsBelow(from: number, step: number): number[] {
+  const first = Math.ceil(from / step - 1e-9) - 1
+  return Array.from({ length: Math.max(0, first) }, (_, i) => (first - i) * step)
+}
+
 /** Every skive of a panel, for turned edges and as the maker asked. */
 export function skivingsOf({ panel, stock, turned }: EdgeWork): Skiving[] {
   if (!stock) return []

@@ -15,6 +15,7 @@ import { alikePieces } from '../../src/reckon/index.js'
 import type { Reckoned } from '../../src/working/index.js'
 import { derivedOf } from './all.js'
 import { at, degrees, inLines, n, pathSaid, runLengths, said } from './goldenSaid.js'
+import { spaceLines } from './goldenSpace.js'
 import { templateLines, transectLines } from './goldenWork.js'
 
 function workings(of: Derived): string[] {
@@ -174,6 +175,7 @@ export function goldenOf(design: Design): string {
     'templates',
     ...templateLines(of),
     ...paperLines(of),
+    ...spaceLines(of),
     '',
   ].join('\n')
 }

@@ -1,0 +1,59 @@
+import fc from 'fast-check'
+import { describe, expect, test } from 'vitest'
+import { skiveChanges, toolsFor } from '../src/edges/skiving.js'
+import { many } from './support/long.js'
+
+const goes = (width: number, thin: number, full: number, alongEdge: boolean): boolean =>
+  toolsFor(width, thin, full, alongEdge).tools.some((t) => t.not === undefined)
+
+const skiving = (width: number, start: number, end: number, full: number, alongEdge = true) => ({
+  panelId: 'p',
+  key: 'k',
+  name: 'skive',
+  width,
+  start,
+  end,
+  full,
+  alongEdge,
+  ...toolsFor(width, Math.min(start, end), Math.max(start, end), alongEdge),
+})
+
+describe('a skive no tool makes', () => {
+  test('that is too wide is told to be narrower, one that is too steep to be wider or to leave more', () => {
+    // A hand keeps 60 mm even, a machine of 50 mm cuts thicker leather: docs/formulas.md §15.
+    expect(skiveChanges(skiving(63.6, 0.25, 1.8, 1.8))).toEqual([{ what: 'narrower', to: 60 }])
+    const steep = skiveChanges(skiving(1, 0.2, 1.2, 1.2))
+    expect(steep.map((c) => c.what)).toEqual(['wider', 'thicker'])
+    // 1.0 mm down at 30° runs over 1.73 mm; over 1 mm it goes down 0.577.
+    expect(steep.map((c) => c.to)).toEqual([2, expect.closeTo(0.65, 9)])
+  })
+  const any = fc.record({
+    width: fc.integer({ min: 2, max: 1600 }).map((n) => n / 20),
+    ends: fc
+      .tuple(fc.integer({ min: 0, max: 80 }), fc.integer({ min: 1, max: 80 }))
+      .map(([a, b]) => [a / 20, b / 20]),
+    alongEdge: fc.boolean(),
+  })
+  test('is told what goes, the nearest of each sort; and where any goes one is told', () =>
+    fc.assert(
+      fc.property(any, ({ width, ends, alongEdge }) => {
+        const [start = 0, end = 0] = ends
+        const [thin, full] = [Math.min(start, end), Math.max(start, end)]
+        const one = skiving(width, start, end, full, alongEdge)
+        const told = new Map(skiveChanges(one).map((c) => [c.what, c.to]))
+        const able = (w: number, t: number) => goes(w, t, full, alongEdge)
+        const [wider, narrower, thicker] = [told.get('wider'), told.get('narrower'), told.get('thicker')]
+        for (let w = 0.5; w <= 90; w += 0.5) {
+          if (!able(w, thin)) continue
+          if (w > width + 1e-9) expect(wider).toBeLessThanOrEqual(w + 1e-9)
+          if (w < width - 1e-9) expect(narrower).toBeGreaterThanOrEqual(w - 1e-9)
+        }
+        for (let t = 0.05; t <= full + 1e-9; t += 0.05)
+          if (t > thin + 1e-6 && able(width, t)) expect(thicker).toBeLessThanOrEqual(t + 1e-6)
+        if (wider !== undefined) expect([wider > width, able(wider, thin)]).toEqual([true, true])
+        if (narrower !== undefined) expect([narrower < width, able(narrower, thin)]).toEqual([true, true])
+        if (thicker !== undefined) expect([thicker > thin, able(width, thicker)]).toEqual([true, true])
+      }),
+      { seed: 63, numRuns: many(400, 4000) },
+    ))
+})
