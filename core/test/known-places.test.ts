@@ -1,5 +1,15 @@
 import { describe, expect, test } from 'vitest'
-import { atKey, firstOf, floatAt, foundIn, intAt, lastOf, nth, required, tupleOf } from '../src/lists/index.js'
+import {
+  atKey,
+  firstOf,
+  floatAt,
+  foundIn,
+  intAt,
+  lastOf,
+  nth,
+  required,
+  tupleOf,
+} from '../src/lists/index.js'
 
 describe('places of a list that are known to be there', () => {
   test('are given, the first and the last too', () => {
