@@ -17,10 +17,13 @@ export default defineConfig({
   },
   test: {
     include: own.length > 0 ? own.map((name) => `core/test/${name}.test.ts`) : ['core/test/**/*.test.ts'],
-    exclude: [
-      'core/test/**/*-any.test.ts',
-      'core/test/{print,reading-dxf,bag-out,workings,by-machine,slips,kinds,smallest-takes,start,lettering,demos,added-first,part-pictures,cutter-other,choices,holes-on-paper,other-ways}.test.ts',
-    ],
+    exclude:
+      own.length > 0
+        ? []
+        : [
+            'core/test/**/*-any.test.ts',
+            'core/test/{print,reading-dxf,bag-out,workings,by-machine,slips,kinds,smallest-takes,start,lettering,demos,added-first,part-pictures,cutter-other,choices,holes-on-paper,other-ways}.test.ts',
+          ],
     testTimeout: 60_000,
     isolate: false,
   },

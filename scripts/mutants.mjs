@@ -4,7 +4,7 @@ import { readdirSync, readFileSync } from 'node:fs'
 import { Stryker } from '@stryker-mutator/core'
 
 const folders = process.argv.slice(2)
-if (folders.length === 0) {
+if (folders.length === 0 && process.env.MUTANT_AGAIN !== '1') {
   console.error('Say which folders: npm run mutants -- core/src/formulas')
   process.exit(2)
 }
@@ -19,9 +19,22 @@ const files = folders
   .flatMap((folder) => readdirSync(folder, { recursive: true }).map((name) => `${folder}/${name}`))
   .filter((name) => name.endsWith('.ts') && !name.endsWith('/index.ts'))
   .sort()
+/** What the last run left unnoticed, asked again of other tests: MUTANT_AGAIN=1. What those notice counts as noticed. */
+const again = process.env.MUTANT_AGAIN === '1'
+const report = '.cache/mutants.json'
+const before = again ? JSON.parse(readFileSync(report, 'utf8')).files : undefined
+const left = Object.entries(before ?? {}).flatMap(([name, { mutants }]) =>
+  mutants
+    .filter(({ status }) => ['Survived', 'NoCoverage'].includes(status))
+    .map(
+      ({ location: { start, end } }) =>
+        `${name}:${start.line}:${start.column - 1}-${end.line}:${end.column - 1}`,
+    ),
+)
 /** A file whole, or the lines of it that were drawn. */
-const mutate =
-  share >= 1
+const mutate = again
+  ? [...new Set(left)]
+  : share >= 1
     ? files
     : files.flatMap((name) =>
         readFileSync(name, 'utf8')
@@ -29,7 +42,6 @@ const mutate =
           .flatMap((_, at) => (drawn() ? [`${name}:${at + 1}-${at + 1}`] : [])),
       )
 
-const report = '.cache/mutants.json'
 await new Stryker({
   mutate,
   testRunner: 'vitest',
@@ -50,7 +62,21 @@ await new Stryker({
   allowConsoleColors: false,
 }).runMutationTest()
 
-const { files: results } = JSON.parse(readFileSync(report, 'utf8'))
+const changeOf = (name, { location: { start }, mutatorName, replacement }) =>
+  `${name}:${start.line}:${start.column}:${mutatorName}:${replacement}`
+const isLeft = ({ status }) => ['Survived', 'NoCoverage'].includes(status)
+let { files: results } = JSON.parse(readFileSync(report, 'utf8'))
+if (before) {
+  const still = new Set(
+    Object.entries(results).flatMap(([name, { mutants }]) =>
+      mutants.filter(isLeft).map((m) => changeOf(name, m)),
+    ),
+  )
+  for (const [name, { mutants }] of Object.entries(before))
+    for (const m of mutants.filter(isLeft)) if (!still.has(changeOf(name, m))) m.status = 'Killed'
+  results = before
+  writeFileSync(report, JSON.stringify({ files: before }))
+}
 const count = (mutants, ...statuses) => mutants.filter((m) => statuses.includes(m.status)).length
 let [killed, all] = [0, 0]
 for (const [name, { mutants }] of Object.entries(results).sort()) {
@@ -62,7 +88,7 @@ for (const [name, { mutants }] of Object.entries(results).sort()) {
   all += total
   if (total > 0)
     console.log(`${String(Math.round((100 * dead) / total)).padStart(4)} %  ${dead} of ${total}  ${name}`)
-  for (const m of mutants.filter((one) => ['Survived', 'NoCoverage'].includes(one.status)))
+  for (const m of mutants.filter(isLeft))
     console.log(
       `          line ${m.location.start.line}: ${m.mutatorName} → ${String(m.replacement ?? '').slice(0, 70)}`,
     )
