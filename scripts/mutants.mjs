@@ -1,6 +1,6 @@
 // `npm run mutants -- core/src/formulas [core/src/edges …]`: changes the code of those folders, one small change at a time, and tells
 // which changes no test notices. Not part of `npm test`: it takes minutes to hours. Figures stand in docs/testing.md.
-import { readdirSync, readFileSync } from 'node:fs'
+import { readdirSync, readFileSync, writeFileSync } from 'node:fs'
 import { Stryker } from '@stryker-mutator/core'
 
 const folders = process.argv.slice(2)
@@ -67,13 +67,13 @@ const changeOf = (name, { location: { start }, mutatorName, replacement }) =>
 const isLeft = ({ status }) => ['Survived', 'NoCoverage'].includes(status)
 let { files: results } = JSON.parse(readFileSync(report, 'utf8'))
 if (before) {
-  const still = new Set(
+  const noticed = new Set(
     Object.entries(results).flatMap(([name, { mutants }]) =>
-      mutants.filter(isLeft).map((m) => changeOf(name, m)),
+      mutants.filter(({ status }) => ['Killed', 'Timeout'].includes(status)).map((m) => changeOf(name, m)),
     ),
   )
   for (const [name, { mutants }] of Object.entries(before))
-    for (const m of mutants.filter(isLeft)) if (!still.has(changeOf(name, m))) m.status = 'Killed'
+    for (const m of mutants.filter(isLeft)) if (noticed.has(changeOf(name, m))) m.status = 'Killed'
   results = before
   writeFileSync(report, JSON.stringify({ files: before }))
 }
