@@ -15,6 +15,7 @@ import {
 } from '../src/geometry/index.js'
 import { nth } from '../src/lists/index.js'
 import { type Piece, arrangeInRows, asOne, nearestPlace } from '../src/reckon/index.js'
+import { glueMarks } from '../src/reckon/marks.js'
 import { demo, done } from './support/designs.js'
 
 const rectangle = (w: number, h: number) => polygon([point(0, 0), point(w, 0), point(w, h), point(0, h)])
@@ -70,6 +71,80 @@ describe('pieces in rows', () => {
         ),
       ),
   )
+})
+
+describe('a row of pieces', () => {
+  const laid = (all: readonly (readonly [number, number])[], width: number, straps?: 'lie') =>
+    arrangeInRows(
+      all.map(([w, h]) => rectangle(w, h)),
+      (i) => i,
+      width,
+      10,
+      straps,
+    ).placed.map(({ item, move }) => {
+      const { left, top } = pathBox(pathMoved(item, move))
+      return [left, top]
+    })
+  test('is filled as long as a piece has room, to the last millimetre, and only then is another begun', () => {
+    expect(
+      laid(
+        [
+          [30, 20],
+          [60, 25],
+          [30, 5],
+          [59, 5],
+          [200, 7],
+        ],
+        100,
+      ),
+    ).toEqual([
+      [0, 0],
+      [40, 0],
+      [0, 35],
+      [40, 35],
+      [0, 50],
+    ])
+    expect(
+      laid(
+        [
+          [30, 20],
+          [61, 25],
+        ],
+        100,
+      ),
+    ).toEqual([
+      [0, 0],
+      [0, 30],
+    ])
+  })
+  test('straps lie above it, those too in rows of their own', () => {
+    expect(
+      laid(
+        [
+          [30, 20],
+          [20, 450],
+          [25, 420],
+          [30, 30],
+        ],
+        1000,
+        'lie',
+      ),
+    ).toEqual([
+      [0, 0],
+      [460, 0],
+      [0, 35],
+      [40, 35],
+    ])
+  })
+})
+
+test('what glue may cover is marked by the state its join is sewn in, wherever that stands', () => {
+  const { master, panels } = derive(demo())
+  const [open, ...others] = master.layups
+  const behind = { ...master, layups: [{ ...open!, id: 'elsewhere', sheets: [] }, open!, ...others] }
+  const marks = panels.map((panel) => glueMarks(panel, master))
+  expect(marks.flat().length).toBeGreaterThan(0)
+  expect(panels.map((panel) => glueMarks(panel, behind))).toEqual(marks)
 })
 
 describe('the place a rule is laid to', () => {
