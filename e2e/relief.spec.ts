@@ -85,7 +85,7 @@ test('every example opens on its pieces and on its relief', async ({ page }) => 
   const broken: string[] = []
   page.on('pageerror', (error) => broken.push(error.message))
   await page.goto('/')
-  for (const id of some(ids, 2)) {
+  for (const id of some(ids, 4)) {
     await walk(page, `/job/${id}/draft`)
     await expect(page.locator('[data-piece]').first()).toBeVisible()
     await page.getByRole('link', { name: /^Relief/ }).click()

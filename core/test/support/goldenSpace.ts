@@ -14,10 +14,10 @@ function reach(positions: Float32Array, axis: number): string {
 
 const place = ({ x, y, z }: { x: number; y: number; z: number }): string => [x, y, z].map(tenth).join()
 
-/** How far every leather reaches in space, shut, half open and open, and how much thread is seen. */
+/** How far every leather reaches in space, shut and open, and how much thread is seen. */
 export function spaceLines(of: Derived): string[] {
   const open = firstOf(of.works)
-  return [0, 0.5, 1].flatMap((opened) => {
+  return [0, 1].flatMap((opened) => {
     const picture = pictureOf(of, open, opened)
     return [
       `in space, ${opened} open: ${picture.stitches.length} corners of stitches, ${picture.strapStitches.length} of straps`,

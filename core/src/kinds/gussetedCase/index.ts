@@ -79,43 +79,53 @@ function fits(p: CaseParams, s: CaseSizes, reckon: Reckon): Fit[] {
   return [flap, wide, ...pileFits(stack, 'back', s.height).filter((f) => f.id !== 'card-tall')]
 }
 
-function concerns(p: CaseParams, s: CaseSizes): Concern[] {
-  const found: Concern[] = []
+/** A foot is made no deeper to stand, mm; holes are let be larger than there is room by this, mm. */
+const DEEPEST_FOOT = 80
+const RELIEF_PLAY = 0.05
+
+/** How the sides stand: a flat foot that leans too far, or a gusset that can’t lie folded. */
+function standingConcern(s: CaseSizes): Concern[] {
+  const at = point(s.gussetHalf.value, 4)
   if (s.foot && s.foot.lean.value >= LEANS)
-    found.push({
-      id: 'leans-too-far',
-      rank: 'stop',
-      panelId: 'gusset',
-      at: point(s.gussetHalf.value, 4),
-      what: 'Front and back would lean out almost flat: the gusset is that much deeper at the top than at the foot',
-      why: 'It can’t stand like that. A deeper foot, a higher case or a shallower one.',
-      remedy: {
-        field: 'footDeep',
-        value: Math.min(80, Math.ceil(s.gussetTop.value / 2)),
-        said: 'a deeper foot',
+    return [
+      {
+        id: 'leans-too-far',
+        rank: 'stop',
+        panelId: 'gusset',
+        at,
+        what: 'Front and back would lean out almost flat: the gusset is that much deeper at the top than at the foot',
+        why: 'It can’t stand like that. A deeper foot, a higher case or a shallower one.',
+        remedy: {
+          field: 'footDeep',
+          value: Math.min(DEEPEST_FOOT, Math.ceil(s.gussetTop.value / 2)),
+          said: 'a deeper foot',
+        },
       },
-    })
-  if (!s.foot && s.gussetTop.value >= s.height.value)
-    found.push({
+    ]
+  if (s.foot || s.gussetTop.value < s.height.value) return []
+  return [
+    {
       id: 'gusset-too-deep',
       rank: 'stop',
       panelId: 'gusset',
-      at: point(s.gussetHalf.value, 4),
+      at,
       what: 'The gusset is deeper than the case is high',
       why: 'It can’t lie folded flat: half of it has to fit beside the front’s side. Make the case higher or shallower.',
-    })
-  if (
-    p.closure === 'snap' &&
-    p.flap - BENCH.snapIn > s.height.value - (s.foot ? 0 : s.margin.value) - BENCH.snapUp
-  )
-    found.push({
+    },
+  ]
+}
+
+/** A snap that would come to lie on the foot. */
+function snapConcern(p: CaseParams, s: CaseSizes): Concern[] {
+  const lowest = s.height.value - (s.foot ? 0 : s.margin.value) - BENCH.snapUp
+  if (p.closure !== 'snap' || p.flap - BENCH.snapIn <= lowest) return []
+  const down = s.foot ? s.bodyLength.value - s.height.value + BENCH.snapUp : s.height.value - BENCH.snapUp
+  return [
+    {
       id: 'snap-at-foot',
       rank: 'stop',
       panelId: s.foot ? 'back' : 'front',
-      at: point(
-        s.width.value / 2,
-        s.foot ? s.bodyLength.value - s.height.value + BENCH.snapUp : s.height.value - BENCH.snapUp,
-      ),
+      at: point(s.width.value / 2, down),
       what: `The snap comes to lie on the ${s.foot ? 'fold' : 'seam'} at the foot`,
       why: 'It can’t be set there. Shorten the flap.',
       remedy: {
@@ -123,34 +133,50 @@ function concerns(p: CaseParams, s: CaseSizes): Concern[] {
         value: Math.max(BENCH.flapOver, Math.floor(s.height.value - BENCH.flapClear)),
         said: 'a shorter flap',
       },
-    })
-  if (s.stack && firstTop(s.stack) < 0)
-    found.push({
-      id: 'pockets-too-high',
-      rank: 'stop',
-      panelId: 'back',
-      at: point(s.width.value / 2, nth(s.strips, 1).from),
-      what: 'The pockets reach over the top of the back',
-      why: 'They would lie in the bend of the flap. Fewer pockets, or a smaller reveal.',
-      remedy: { field: 'pockets', value: Math.max(0, p.pockets - 1), said: 'one pocket fewer' },
-    })
-  if (s.foot && p.relief > mostRelief(s.margin.value) + 0.05)
-    found.push({
+    },
+  ]
+}
+
+const pocketsConcern = (p: CaseParams, s: CaseSizes): Concern[] =>
+  s.stack && firstTop(s.stack) < 0
+    ? [
+        {
+          id: 'pockets-too-high',
+          rank: 'stop',
+          panelId: 'back',
+          at: point(s.width.value / 2, nth(s.strips, 1).from),
+          what: 'The pockets reach over the top of the back',
+          why: 'They would lie in the bend of the flap. Fewer pockets, or a smaller reveal.',
+          remedy: { field: 'pockets', value: Math.max(0, p.pockets - 1), said: 'one pocket fewer' },
+        },
+      ]
+    : []
+
+/** Holes in the corners of a flange, larger than it has room for. */
+function reliefConcern(p: CaseParams, s: CaseSizes): Concern[] {
+  const most = mostRelief(s.margin.value)
+  if (!s.foot || p.relief <= most + RELIEF_PLAY) return []
+  return [
+    {
       id: 'relief-too-large',
       rank: 'look',
       panelId: 'gusset',
       at: point(s.gussetHalf.value, s.gussetHigh.value),
       what: 'A flange {margin} wide has room for holes of {most} in its corners, not of {asked}',
-      lengths: { margin: s.margin.value, most: mostRelief(s.margin.value), asked: p.relief },
+      lengths: { margin: s.margin.value, most, asked: p.relief },
       why: 'They would cut into the stitches or open at the edge; smaller ones are punched.',
-      remedy: {
-        field: 'relief',
-        value: Math.floor(mostRelief(s.margin.value) * 2) / 2,
-        said: 'smaller holes',
-      },
-    })
-  return [...found, ...(s.stack ? pileConcerns(s.stack) : [])]
+      remedy: { field: 'relief', value: Math.floor(most * 2) / 2, said: 'smaller holes' },
+    },
+  ]
 }
+
+const concerns = (p: CaseParams, s: CaseSizes): Concern[] => [
+  ...standingConcern(s),
+  ...snapConcern(p, s),
+  ...pocketsConcern(p, s),
+  ...reliefConcern(p, s),
+  ...(s.stack ? pileConcerns(s.stack) : []),
+]
 
 /** What lies on the back of the case: its pockets, and the support inside. */
 const onTheBack = ([open]: readonly Layup[]): string[] =>
