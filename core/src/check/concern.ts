@@ -5,7 +5,7 @@ import { type Fix, check } from './finding.js'
 
 /** A sentence with its lengths put in, in the maker's units. */
 const filledIn = (text: string, lengths: Readonly<Record<string, number>>, unit: Units): string =>
-  text.replace(/\{(\w+)\}/g, (_, name: string) => printLength(required(lengths[name], String(name)), unit))
+  text.replace(/\{(\w+)\}/g, (_, name: string) => printLength(required(lengths[name], name), unit))
 
 /** What a kind itself warns of. */
 export const concern = check({

@@ -11,7 +11,7 @@ import { foundIn, required } from '../lists/index.js'
 
 /** Ends the maker moved so far in that nothing is left between them. */
 function startedWhereItWas(design: Design, run: string): Fix[] {
-  const wish = Object.hasOwn(design.sewing.runs, run) ? required(design.sewing.runs[run], String(run)) : {}
+  const wish = Object.hasOwn(design.sewing.runs, run) ? required(design.sewing.runs[run], run) : {}
   return wish.startBy === undefined && wish.endBy === undefined
     ? []
     : [

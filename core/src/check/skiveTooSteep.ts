@@ -1,9 +1,15 @@
 import { firstOf } from '../lists/index.js'
-import { type SkiveChange, skiveChanges, skivingsOf } from '../edges/index.js'
+import { type SkiveChange, type SkiveSteps, skiveChanges, skivingsOf } from '../edges/index.js'
 import { boxCentre, pathBox, pathLength, pathPlaceAt } from '../geometry/index.js'
 import { edgeChain } from '../master/index.js'
-import { type Units, printLength, printWeight } from '../measure/index.js'
+import { INCH, OUNCE, type Units, printLength, printWeight, systemOf } from '../measure/index.js'
 import { check } from './finding.js'
+
+/** Steps that are told as they are in the maker's units: a figure rounded for the telling might not do. */
+export const stepsIn = (unit: Units): SkiveSteps => ({
+  width: systemOf(unit) === 'mm' ? 0.5 : INCH / 32,
+  thickness: systemOf(unit, 'thickness') === 'mm' ? 0.05 : OUNCE / 10,
+})
 
 /** “At least 4.0 mm wide, or leaving 0.60 mm or more, it can be made evenly.” */
 function changesSaid(changes: readonly SkiveChange[], unit: Units): string {
@@ -48,14 +54,14 @@ export const skiveTooSteep = check({
               thin: Math.min(s.start, s.end),
               slope: s.slope,
               why: s.tools.map((t) => `${t.tool}: ${t.not}`).join('; '),
-              changes: skiveChanges(s),
+              skive: { width: s.width, start: s.start, end: s.end, alongEdge: s.alongEdge },
             },
           }
         }),
     ),
   say: ({ about, data }, unit) => ({
     what: `The ${about} goes down to ${printWeight(data.thin, unit)} over ${printLength(data.width, unit)}, ${Math.round((data.slope * 180) / Math.PI)}° steep; no tool does that well.`,
-    why: `${data.why}. ${changesSaid(data.changes, unit)}`,
+    why: `${data.why}. ${changesSaid(skiveChanges(data.skive, stepsIn(unit)), unit)}`,
   }),
   fixes: () => [],
 })

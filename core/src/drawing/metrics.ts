@@ -32,7 +32,7 @@ const UNKNOWN = 1000
 const LATIN = 690
 
 function letterWidth(letter: string, bold: boolean): number {
-  const code = required(letter.codePointAt(0), 'codePointAt')
+  const code = required(letter.codePointAt(0), 'letter')
   const known = (bold ? BOLD : PLAIN)[code - 32] ?? OTHERS[letter]
   return known ?? (code < 0x250 ? LATIN : UNKNOWN)
 }

@@ -144,14 +144,14 @@ export function layerPanel(
   if (!inner) return { ok: false, layer, widest }
   const opened = openedAt(
     inner,
-    folds.map((f) => ({ fold: f.fold, by: required(f.layers[layer.id], String(layer.id)).value })),
+    folds.map((f) => ({ fold: f.fold, by: required(f.layers[layer.id], layer.id).value })),
   )
   const stuff = layerStuff(panel, layer, leathers)
   const count = opened.path.segments.length
   return {
     ok: true,
     evened: own ? undefined : widest,
-    insets: [...numbers, ...folds.map((f) => required(f.layers[layer.id], String(layer.id)))],
+    insets: [...numbers, ...folds.map((f) => required(f.layers[layer.id], layer.id))],
     panel: {
       id: `${panel.id}-${layer.id}`,
       name: `${panel.name}: ${layer.name}`,

@@ -85,7 +85,7 @@ function stripsOf({ opened, folds }: DrawnMade): Strip[] {
 function layerShift({ folds, opened }: DrawnMade, layer: string | undefined, strip: number): Move {
   if (layer === undefined) return STAY
   return folds.slice(0, strip).reduce((move, f, i) => {
-    const less = f.bendCompensation.value - required(f.layers[layer], String(layer)).value
+    const less = f.bendCompensation.value - required(f.layers[layer], layer).value
     const { beyond } = nth(opened.lines, i)
     return moveThen(move, shift(beyond.x * less, beyond.y * less))
   }, STAY)

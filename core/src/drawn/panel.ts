@@ -1,5 +1,5 @@
 import { lengthSaid, roundTo, thicknessSaid } from '../measure/index.js'
-import { firstOf, nth, required } from '../lists/index.js'
+import { firstOf, nth } from '../lists/index.js'
 import {
   type Path,
   type Point,
@@ -104,8 +104,8 @@ function withDraping(edges: readonly Edge[], opened: Opened, folds: readonly Fol
   })
 }
 
-const drapeNote = (f: FoldNumbers): string | undefined =>
-  f.draped ? `cut ${lengthSaid(roundTo(f.draped.value, 1))} long, mark on the work` : undefined
+const notedDrape = ({ draped }: FoldNumbers): { readonly note?: string } =>
+  draped ? { note: `cut ${lengthSaid(roundTo(draped.value, 1))} long, mark on the work` } : {}
 
 /** Works a drawn panel out to the master panel and its component pieces. */
 export function makeDrawn(drawn: DrawnPanel, leathers: Leathers, reckon: Reckon): DrawnMade {
@@ -137,7 +137,7 @@ export function makeDrawn(drawn: DrawnPanel, leathers: Leathers, reckon: Reckon)
     folds: folds.flatMap((f, i) =>
       foldLine(f.fold, nth(opened.lines, i).at, opened.path, {
         width: f.fold.type === 'groove' && f.fold.groove?.shape === 'v' ? 0 : f.bend.value,
-        ...(drapeNote(f) ? { note: required(drapeNote(f), 'drapeNote') } : {}),
+        ...notedDrape(f),
       }),
     ),
     bands: bandsOf(drawn, own.thickness, folds, opened),

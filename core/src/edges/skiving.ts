@@ -84,23 +84,32 @@ export interface SkiveChange {
   readonly to: number
 }
 
-/** Widths and thicknesses that are asked for are whole steps of these, mm: by so much a knife is led. */
-const STEPS = { width: 0.5, thickness: 0.05 } as const
+/** By how much a skive is led wider or leaves more, mm: what is told is a whole number of them, and told as it is. */
+export interface SkiveSteps {
+  readonly width: number
+  readonly thickness: number
+}
+
+/** Whether any tool makes a skive of that width from one thickness to another, mm. */
+export const canBeSkived = (width: number, thin: number, full: number, alongEdge: boolean): boolean =>
+  toolsFor(width, thin, full, alongEdge).tools.some((tool) => tool.not === undefined)
 
 /**
  * What a skive that no tool makes could be instead: as little wider or narrower, or leaving as little more, as lets one make it. Only
  * what a tool does make then is told; docs/formulas.md §15.
  */
-export function skiveChanges({ width, start, end, full, alongEdge }: Skiving): readonly SkiveChange[] {
+export function skiveChanges(
+  { width, start, end, alongEdge }: Pick<Skiving, 'width' | 'start' | 'end' | 'alongEdge'>,
+  steps: SkiveSteps,
+): readonly SkiveChange[] {
   const [thin, thick] = [Math.min(start, end), Math.max(start, end)]
-  const goes = (w: number, t: number): boolean =>
-    toolsFor(w, t, thick, alongEdge).tools.some((tool) => tool.not === undefined)
-  const wider = stepsAbove(width, WIDEST, STEPS.width).find((w) => goes(w, thin))
-  const narrower = stepsBelow(width, STEPS.width).find((w) => goes(w, thin))
-  const thicker = stepsAbove(thin, Math.min(thick, full), STEPS.thickness).find((t) => goes(width, t))
-  const told = (what: SkiveChange['what'], to: number | undefined): SkiveChange[] =>
-    to === undefined ? [] : [{ what, to }]
-  return [...told('wider', wider), ...told('narrower', narrower), ...told('thicker', thicker)]
+  const goes = (w: number, t: number): boolean => canBeSkived(w, t, thick, alongEdge)
+  const found: readonly (readonly [SkiveChange['what'], number | undefined])[] = [
+    ['wider', stepsAbove(width, WIDEST, steps.width).find((w) => goes(w, thin))],
+    ['narrower', stepsBelow(width, steps.width).find((w) => goes(w, thin))],
+    ['thicker', stepsAbove(thin, thick, steps.thickness).find((t) => goes(width, t))],
+  ]
+  return found.flatMap(([what, to]) => (to === undefined ? [] : [{ what, to }]))
 }
 
 /** No tool skives wider, mm. */

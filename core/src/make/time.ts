@@ -9,7 +9,7 @@ import type { Habits } from '../sewing/index.js'
 import { cornersOf, punchBlows } from './sewing.js'
 
 /** Taking off less than this is no work, mm. */
-const LEAST_DEPTH = 0.01
+export const LEAST_DEPTH = 0.01
 
 /** What the time is worked out from. */
 export interface Made {

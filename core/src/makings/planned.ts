@@ -36,7 +36,7 @@ export function toDo({ making, steps }: Planned, now: { readonly at: number; rea
           .map((t) => now.at + Math.max(0, (t.until - now.ms) / 60_000)),
         ...(making.notBefore[s.id] === undefined
           ? []
-          : [instant(required(dayNumber(required(making.notBefore[s.id], String(s.id))), 'dayNumber'), 0)]),
+          : [instant(required(dayNumber(required(making.notBefore[s.id], s.id)), 'such day'), 0)]),
       ]
       return {
         id: s.id,

@@ -165,7 +165,7 @@ export function reckonEntry(one: Entry, written: Readonly<Record<string, number>
 /** Every number of an entry in its order; each may name those before it. */
 function numbersOf(one: Entry, values: Values): { readonly rule: AnswerRule; readonly number: Reckoned }[] {
   const terms: Record<string, Term> = Object.fromEntries(
-    one.inputs.map((i) => [i.id, given(i.label, required(values[i.id], String(i.id)), QUANTITY[i.unit])]),
+    one.inputs.map((i) => [i.id, given(i.label, required(values[i.id], i.id), QUANTITY[i.unit])]),
   )
   const reckon = reckoner({})
   return one.answers.flatMap((rule, i) => {

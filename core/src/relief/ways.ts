@@ -44,7 +44,7 @@ function otherDecisions({ design, kind }: Derived, unit: Units): { label: string
           },
         ]
       if (field.type !== 'leather') return []
-      const leather = required(design.leathers[field.role], String(field.role))
+      const leather = required(design.leathers[field.role], field.role)
       const thinner = Math.round((leather.thickness - SPLIT) * 100) / 100
       if (thinner < THINNEST) return []
       const label = `${field.label} split to ${printWeight(thinner, unit)}`

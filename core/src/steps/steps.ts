@@ -300,6 +300,6 @@ export function lastCalls(step: string, { steps, reasons }: Pick<Steps, 'steps' 
   }
   return steps.flatMap((s) => {
     const r = closes.get(s.id)
-    return r?.then === step ? [{ step: s.id, what: s.says, why: required(reachOf(r), 'reachOf') }] : []
+    return r?.then === step ? [{ step: s.id, what: s.says, why: required(reachOf(r), 'reach of a row') }] : []
   })
 }

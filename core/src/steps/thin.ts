@@ -1,15 +1,12 @@
 import { type EdgeWork, skivingsOf } from '../edges/index.js'
 import { pathLength } from '../geometry/index.js'
 import { firstOf } from '../lists/index.js'
-import { bandLength, skivedStrips } from '../make/index.js'
+import { LEAST_DEPTH, bandLength, skivedStrips } from '../make/index.js'
 import { type Panel, type PanelMark, edgeChain } from '../master/index.js'
 import { type Units, printLength, printWeight } from '../measure/index.js'
 import type { Facts, Part } from './facts.js'
 import { task } from './prepare.js'
 import type { Task } from './task.js'
-
-/** Taking off less than this is no work, mm. */
-const LEAST_DEPTH = 0.01
 
 /** Thinner than this a skive runs out to nothing, mm. */
 const NOTHING_LEFT = 0.05

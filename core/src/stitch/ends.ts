@@ -16,7 +16,7 @@ const NOTHING = 0.01
 
 /** A path gone on straight at both ends, mm. */
 export const pathExtended = (path: Path, by: number): Path =>
-  required(startedMaybe(path, -by, -by), 'startedMaybe')
+  required(startedMaybe(path, -by, -by), 'path to go on from')
 
 /** A path begun further in or out at its ends; one that comes round is begun elsewhere. */
 export function startedMaybe(path: Path, startBy: number, endBy: number): Path | undefined {

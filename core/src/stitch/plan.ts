@@ -79,9 +79,7 @@ function partOf(whole: Planned, from: number, to: number, number: number, all: S
 
 function parted(whole: Planned, all: SewingWays): Planned[] {
   const { splits } = all.sewing
-  const shares = Object.hasOwn(splits, whole.join.id)
-    ? required(splits[whole.join.id], String(whole.join.id))
-    : []
+  const shares = Object.hasOwn(splits, whole.join.id) ? required(splits[whole.join.id], whole.join.id) : []
   const last = whole.holes.length - 1
   const length = pathLength(whole.path)
   const at = shares.map((share) => nearestHole(whole.holes, share * length)).filter((i) => i > 0 && i < last)

@@ -230,7 +230,7 @@ function runOf(plan: Planned, work: LaidUp, panels: readonly Panel[], all: Sewin
   const alone = stacked(plan.holes, sheets, tapesOf(join))
   const lengths =
     plan.ways.holes !== 'machine' && Object.hasOwn(all.lengths, join.id)
-      ? required(all.lengths[join.id], String(join.id))
+      ? required(all.lengths[join.id], join.id)
       : 1
   const steps = stepsOf(path, work, sheets)
   // Edges that lie apart are holed each for itself, even where the needle goes through both at once.

@@ -51,7 +51,7 @@ const NO_WISH: RunWish = {}
 
 /** What was asked of a run; nothing where the maker left it as proposed. */
 export const wishOf = (sewing: Sewing, id: string): RunWish =>
-  Object.hasOwn(sewing.runs, id) ? required(sewing.runs[id], String(id)) : NO_WISH
+  Object.hasOwn(sewing.runs, id) ? required(sewing.runs[id], id) : NO_WISH
 
 /** How a run is sewn, by its wish and the ways of the whole work. */
 export function runWays(id: string, ways: SewingWays): RunWays {

@@ -75,7 +75,7 @@ function handedOn({ formula, inputs }: Reckoned): string | undefined {
   const read = formulaOf(formula)
   if (read.op !== 'input' && read.op !== 'number') return undefined
   const told = formula.replace(/^(\{[^}]*\}|[\d.]+)[:,;]?/, '').trim()
-  return told || (read.op === 'input' ? required(inputs[read.name], String(read.name)).label : 'as it is set')
+  return told || (read.op === 'input' ? required(inputs[read.name], read.name).label : 'as it is set')
 }
 
 /** The words with the inputs written in; one below nothing stands in brackets after a sign. */

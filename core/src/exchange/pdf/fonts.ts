@@ -55,7 +55,7 @@ export class Fonts {
   static async of(document: PDFDocument, files: FontFiles, words: Iterable<string>): Promise<Fonts> {
     document.registerFontkit(fontkit)
     const letters = new Set(
-      [...words].flatMap((w) => [...w]).map((l) => required(l.codePointAt(0), 'codePointAt')),
+      [...words].flatMap((w) => [...w]).map((l) => required(l.codePointAt(0), 'letter')),
     )
     const weight = async (all: readonly Uint8Array[], name: string): Promise<Face[]> => {
       const faces: Face[] = []
@@ -85,7 +85,7 @@ export class Fonts {
     const runs: { words: string; font: PDFFont }[] = []
     for (const letter of words) {
       if (SILENT.test(letter)) continue
-      const face = faces.find((f) => f.font && f.has(required(letter.codePointAt(0), 'codePointAt')))
+      const face = faces.find((f) => f.font && f.has(required(letter.codePointAt(0), 'letter')))
       if (!face) this.missing.add(letter)
       const font = required((face ?? firstOf(faces)).font, 'font')
       const last = runs[runs.length - 1]
@@ -107,7 +107,7 @@ export class Fonts {
     for (const letter of [...words].join(''))
       if (
         !SILENT.test(letter) &&
-        !this.faces.plain.some((f) => f.has(required(letter.codePointAt(0), 'codePointAt')))
+        !this.faces.plain.some((f) => f.has(required(letter.codePointAt(0), 'letter')))
       )
         lacking.add(letter)
     return [...lacking]

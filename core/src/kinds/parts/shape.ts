@@ -26,6 +26,12 @@ import {
 } from '../../master/index.js'
 import type { Leather } from '../../stores/index.js'
 
+/** Down a face, as a share of it, its label stands: clear of handles above and pockets below. */
+export const LABEL_DOWN = 0.4
+
+/** How far into a rounded corner its edge lies, as a share of the radius: 1 − 1/√2. */
+export const INTO_CORNER = 0.3
+
 /** Two roundings leave this much of the side between them, mm. */
 export const LEFT_BETWEEN = 0.1
 

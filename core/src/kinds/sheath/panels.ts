@@ -15,7 +15,14 @@ import {
 import { firstOf, nth, required } from '../../lists/index.js'
 import { type Panel, insetChainMaybe } from '../../master/index.js'
 import { type Materials, leatherOf } from '../kind.js'
-import { type Shape, finishedFate, outlineOf, plainPanel, rectangleShape } from '../parts/shape.js'
+import {
+  type Shape,
+  finishedFate,
+  outlineOf,
+  plainPanel,
+  rectangleShape,
+  LABEL_DOWN,
+} from '../parts/shape.js'
 import { type SheathParams, hasOwnLoop } from './params.js'
 import { LOOP_END, RUNS_OUT, type SheathSizes } from './sizes.js'
 
@@ -23,8 +30,6 @@ import { LOOP_END, RUNS_OUT, type SheathSizes } from './sizes.js'
 const TIP_RADIUS = 12
 /** Skived to this at its end, mm. */
 const RUN_OUT_TO = 0.2
-/** Down the front, as a share of it, its label stands. */
-const LABEL_DOWN = 0.4
 
 /** Edges that are sewn, from the mouth round the tip. */
 const SIDES = ['right', 'tip-right', 'tip', 'tip-left', 'left']
@@ -162,10 +167,10 @@ function shortWelt(p: SheathParams, s: SheathSizes, front: Shape, thickness: num
 function weltShape(p: SheathParams, s: SheathSizes, shape: Shape): Shape {
   const chain = chainOf(shape)
   const panel = { ...shape } as Panel
-  const outer = required(insetChainMaybe(panel, chain, 0), 'insetChainMaybe')
+  const outer = required(insetChainMaybe(panel, chain, 0), 'edge of the welt')
   const inner =
     insetChainMaybe(panel, chain, p.welt) ??
-    required(offsetLargestMaybe(shape.outline, -p.welt), 'offsetLargestMaybe')
+    required(offsetLargestMaybe(shape.outline, -p.welt), 'room inside the welt')
   const back = pathReversed(openPath(besideGuard(p, s, inner).segments))
   return between(p, outer, back, ['outside', 'end-left', 'inside', 'end-right'])
 }

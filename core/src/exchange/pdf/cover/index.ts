@@ -95,7 +95,7 @@ function stopRows(derived: Derived, unit: Units, width: number): Row[] {
 const LACKING = (letters: readonly string[]): string =>
   `Letters this print has no type for stand as “?”: ${letters
     .slice(0, 12)
-    .map((l) => `U+${required(l.codePointAt(0), 'codePointAt').toString(16).toUpperCase().padStart(4, '0')}`)
+    .map((l) => `U+${required(l.codePointAt(0), 'letter').toString(16).toUpperCase().padStart(4, '0')}`)
     .join(', ')}${letters.length > 12 ? ' …' : ''}. They are right in the design and on the screen.`
 
 export interface CoverWords extends Omit<HeadWords, 'pages'> {

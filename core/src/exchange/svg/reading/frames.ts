@@ -113,7 +113,7 @@ export function frameIn(above: Frame, name: string, a: Attributes, where: string
   const moved = MOVES.find((m) => style[m] !== undefined && style[m] !== 'none' && style[m] !== 'auto')
   if (moved !== undefined)
     throw new Unreadable(
-      `${where}: its style says ${quoted(`${moved}: ${required(style[moved], String(moved))}`)}, which is not followed. Save it as plain SVG, with ${moved} as an attribute.`,
+      `${where}: its style says ${quoted(`${moved}: ${required(style[moved], moved)}`)}, which is not followed. Save it as plain SVG, with ${moved} as an attribute.`,
     )
   if ((a['transform-origin'] ?? style['transform-origin']) !== undefined && a.transform !== undefined)
     throw new Unreadable(

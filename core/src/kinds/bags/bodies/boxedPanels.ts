@@ -1,6 +1,6 @@
 import { type Path, pathEnd, pathStart, point, polyline } from '../../../geometry/index.js'
 import { type EdgeTreatment, type Panel, type PanelMark } from '../../../master/index.js'
-import { outlineOf, plainPanel, type Named } from '../../parts/shape.js'
+import { outlineOf, plainPanel, type Named, LABEL_DOWN } from '../../parts/shape.js'
 import { type Bag } from '../bag.js'
 import type { Box } from './boxedTypes.js'
 import { seamSkives } from '../skiving.js'
@@ -9,8 +9,6 @@ import { cutMarks } from './profile.js'
 
 /** A snip into an inner corner stops short of the stitch line by this, mm, or by a third of the margin. */
 const SNIP_SHORT = 1.5
-/** Down a face, as a share of it, its label stands: clear of the handles above and the pocket below. */
-const LABEL_DOWN = 0.4
 
 /** The corner points of one face below its top edge, from its right end to its left. */
 const footCorners = (box: Box, foot: number): Named[] => {

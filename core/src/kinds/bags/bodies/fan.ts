@@ -1,7 +1,7 @@
 import { STAY, point, point3, shift } from '../../../geometry/index.js'
 import { type Concern, type Panel } from '../../../master/index.js'
 import { given } from '../../../working/index.js'
-import { outlineOf, plainPanel } from '../../parts/shape.js'
+import { outlineOf, plainPanel, LABEL_DOWN } from '../../parts/shape.js'
 import { panelSheet } from '../../parts/sheets.js'
 import { X, minus } from '../axes.js'
 import { type Bag, outsideSizes } from '../bag.js'
@@ -14,8 +14,6 @@ import { profileShape, type Profile } from './profile.js'
 
 /** What would hang at a side that folds goes on the back, this far in from its corner, mm. */
 const CORNER_IN = 20
-/** Down a face, as a share of it, its label stands. */
-const LABEL_DOWN = 0.4
 
 /** What stays open in a fold of a side that lies flat, mm (J); docs/formulas.md §8 [8.09]. */
 const FOLD_GAP = 0.5

@@ -2,13 +2,11 @@ import { SNIPPED, snips } from '../../../formulas/index.js'
 import { type Path, type Point, circlePoint, pathStart, point, polyline } from '../../../geometry/index.js'
 import type { Corner, EdgeTreatment, PanelMark } from '../../../master/index.js'
 import { given } from '../../../working/index.js'
-import { type Named, type Shape, outlineOf } from '../../parts/shape.js'
+import { type Named, type Shape, outlineOf, INTO_CORNER } from '../../parts/shape.js'
 import { BENCH, type Bag } from '../bag.js'
 
 /** Of the allowance's outer arc the cuts take no more than this share: between them some is left. */
 const MOST_CUT = 0.8
-/** How far into a rounded corner its edge lies, as a share of the radius: 1 − 1/√2. */
-const INTO_CORNER = 0.3
 
 /** The U that a flat panel is sewn along, between stitch lines, mm. */
 export interface Profile {

@@ -1,7 +1,7 @@
 import { firstOf } from '../../../lists/index.js'
 import { boxCentre, pathBox, point, point3, shift, type Path } from '../../../geometry/index.js'
 import { type Concern, type Join, type Panel, type Stood, type StoodPart } from '../../../master/index.js'
-import { plainPanel } from '../../parts/shape.js'
+import { plainPanel, LABEL_DOWN } from '../../parts/shape.js'
 import { X, Y, Z, flatPart, minus } from '../axes.js'
 import { type Bag, isBackRaw, outsideSizes } from '../bag.js'
 import { flapCorners, flapFolded, flapOf, flapPart, isFlapEdge, type Flap } from '../parts/flap.js'
@@ -22,8 +22,6 @@ import { MOST_TAPER, halfAt, plainStrip, stripStitches, taperingStrip, type Stri
 
 /** Where what is wrong with the gusset is shown, mm from its corner. */
 const AT_END = { x: 20, y: 10 } as const
-/** Down a face, as a share of it, its label stands. */
-const LABEL_DOWN = 0.4
 
 /** What front, back and gusset are made by. */
 interface Wrapped {

@@ -1,3 +1,4 @@
+import { INTO_CORNER } from '../../parts/shape.js'
 import { bendAllowance } from '../../../formulas/index.js'
 import { courseOf, point, polyline, point3 } from '../../../geometry/index.js'
 import type { Concern, Join, Panel, Stood, StoodPart } from '../../../master/index.js'
@@ -10,8 +11,6 @@ import { type Body, type Face, type Part, alone, part } from '../assembly.js'
 
 /** A divider stops short of the top, and is sewn to the sides by tabs so wide, mm. */
 const BENCH = { under: 10, tab: 14, above: 3, min: 30 } as const
-/** How far into a rounded corner its edge lies, as a share of the radius: 1 − 1/√2. */
-const INTO_CORNER = 0.3
 
 /** What of a divider is reckoned, and how high it is, mm. */
 interface Wall {

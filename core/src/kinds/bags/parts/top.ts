@@ -182,7 +182,7 @@ export function sewnFlap(bag: Bag, body: Body): { part: Part; flap: Flap } {
   const out = body.back.seamOffset + bag.body.thickness
   const rows = [m, lap - m].map((y, i): Join => ({
     ...row(`flap-row-${i + 1}`, `row ${i + 1} of the flap`, 'flap', line(y), ['flap', body.back.sheet]),
-    mate: required(there(y), 'there'),
+    mate: required(there(y), 'line on the other sheet'),
   }))
   return {
     flap,
